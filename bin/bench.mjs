@@ -1,0 +1,62 @@
+#!/usr/bin/env node
+// Performance figures, measured side by side in one run: `npm run bench`.
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { ensureWebBuild } from './lib/build.mjs';
+import { freePort, startMariadb } from './lib/mariadb.mjs';
+import { ensureDebianPackage, ensurePackages } from './lib/packages.mjs';
+import { say } from './lib/say.mjs';
+import { startServer } from './lib/server.mjs';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+ensurePackages(root);
+const executablePath = ensureDebianPackage('chromium', 'chromium');
+ensureWebBuild(root);
+const { chromium } = await import('@playwright/test');
+const { cueClock, describe } = await import('../bench/cueClock.mjs');
+const { firstView } = await import('../bench/firstView.mjs');
+const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+const ms = (value) => `${value.toFixed(2).padStart(9)} ms`;
+
+/** Lists and files with 2,000 athletes and 200,000 readings, beside their bare SQL. */
+async function load() {
+  const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
+  const database = await startMariadb(work, { quiet: true });
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/load.ts'], { cwd: root, env: { ...process.env, DATABASE_URL: database.url }, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] });
+  await database.stop();
+  rmSync(work, { recursive: true, force: true });
+  if (run.status !== 0) throw new Error('The load benchmark failed.');
+  say('\n2,000 athletes, 20,000 visits, 200,000 readings: median time of a request, and of the same queries without the server');
+  say('                              request      bare SQL     ratio');
+  for (const row of JSON.parse(run.stdout)) say(`  ${row.name.padEnd(24)} ${ms(row.server)} ${ms(row.bare)} ${(row.server / row.bare).toFixed(1).padStart(7)} ×`);
+}
+
+try {
+  const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
+  const database = await startMariadb(work, { quiet: true, fast: true });
+  const port = await freePort();
+  const server = startServer(root, { DATABASE_URL: database.url, PORT: String(port) });
+  await server.ready;
+  const bytes = await firstView(browser, `http://127.0.0.1:${port}/`);
+  await server.stop();
+  await database.stop();
+  rmSync(work, { recursive: true, force: true });
+  await load();
+  say('First view (the day)');
+  say(`  scripts ${bytes.script} B gzip, styles ${bytes.stylesheet} B gzip, fonts ${bytes.font} B; shown after ${Math.round(bytes.shownMs)} ms`);
+
+  say('\nCue error over a real line of about two minutes, twice: a quiet page, then one kept busy in bursts of 20–180 ms');
+  const runs = await cueClock(browser);
+  for (const [name, run] of Object.entries(runs)) {
+    const [ours, countdown] = [describe(run.ours), describe(run.countdown)];
+    say(`  ${name} page, ${run.seconds} s, ${run.ours.length} cues`);
+    say('                          p50          p99          max         last');
+    for (const [what, errors] of [['alarm in a worker', ours], ['setInterval count', countdown]]) say(`    ${what} ${ms(errors.p50)} ${ms(errors.p99)} ${ms(errors.max)} ${ms(errors.last)}`);
+    say(`    countdown / alarm  ${(countdown.p50 / ours.p50).toFixed(1).padStart(9)} ×  ${(countdown.p99 / ours.p99).toFixed(1).padStart(9)} ×  ${(countdown.max / ours.max).toFixed(1).padStart(9)} ×`);
+  }
+} finally {
+  await browser.close();
+}

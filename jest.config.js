@@ -1,0 +1,15 @@
+/** Unit tests of the core, the web's plain TypeScript, and the server against a real database. */
+const shared = {
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts'],
+  transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } }] },
+};
+
+export default {
+  projects: [
+    { ...shared, displayName: 'core', roots: ['<rootDir>/core/src'] },
+    // The tests put a storage and a server in place of the browser's; they are theirs to replace.
+    { ...shared, displayName: 'web', roots: ['<rootDir>/web/src'], testEnvironmentOptions: { globalsCleanup: 'off' } },
+    { ...shared, displayName: 'server', roots: ['<rootDir>/server/src'] },
+  ],
+};
