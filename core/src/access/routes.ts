@@ -1,0 +1,104 @@
+/** What an account may do. A coach is no part of the treatment; an assistant works the day but reads no notes. */
+export const ROLES = ['owner', 'therapist', 'assistant', 'coach'] as const;
+export type Role = (typeof ROLES)[number];
+
+export type HttpMethod = 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE';
+
+export interface RouteAccess {
+  readonly method: HttpMethod;
+  /** Path under /api; a segment with a colon stands for an id. */
+  readonly path: string;
+  /** Who may call it; `anybody` needs no sign-in. */
+  readonly roles: readonly Role[] | 'anybody';
+  /** Whose file the id in the address leads to: it has to be of the caller's own practice, and is noted in the audit. */
+  readonly about?: 'athlete' | 'visit' | 'run';
+  /** What the audit says was done; left out for what concerns no athlete. */
+  readonly audit?: string;
+  /** Done again and again while somebody works: repeats within minutes are one line of the audit. */
+  readonly often?: true;
+}
+
+const all: readonly Role[] = ROLES;
+const clinic: readonly Role[] = ['owner', 'therapist', 'assistant'];
+const therapists: readonly Role[] = ['owner', 'therapist'];
+const owner: readonly Role[] = ['owner'];
+
+/**
+ * Every route and who may call it. The server lets nothing through that has no row here, the interface hides
+ * what a role may not do, and a test tries every row as every role.
+ */
+export const ROUTES: readonly RouteAccess[] = [
+  { method: 'GET', path: '/health', roles: 'anybody' },
+  { method: 'GET', path: '/welcome', roles: 'anybody' },
+  { method: 'POST', path: '/sign-in', roles: 'anybody' },
+  { method: 'POST', path: '/first-owner', roles: 'anybody' },
+
+  { method: 'GET', path: '/me', roles: all },
+  { method: 'POST', path: '/sign-out', roles: all },
+  { method: 'POST', path: '/sign-out-everywhere', roles: all },
+  { method: 'POST', path: '/me/password', roles: all },
+  { method: 'GET', path: '/practice', roles: all },
+  { method: 'GET', path: '/coach', roles: ['coach', 'owner'], audit: 'squads looked at by a coach', often: true },
+
+  { method: 'GET', path: '/days/:date', roles: clinic, audit: 'day read', often: true },
+  { method: 'GET', path: '/athletes', roles: clinic, audit: 'list read', often: true },
+  { method: 'GET', path: '/athletes/:id', roles: clinic, about: 'athlete', audit: 'file read', often: true },
+  { method: 'PUT', path: '/athletes/:id', roles: clinic, audit: 'added' },
+  { method: 'PATCH', path: '/athletes/:id', roles: therapists, about: 'athlete', audit: 'file changed' },
+  { method: 'DELETE', path: '/athletes/:id', roles: owner, about: 'athlete', audit: 'erased' },
+  { method: 'GET', path: '/athletes/:id/record', roles: therapists, about: 'athlete', audit: 'whole record taken out' },
+  { method: 'PUT', path: '/athletes/:id/conditions/:conditionId', roles: therapists, about: 'athlete', audit: 'condition written' },
+  { method: 'DELETE', path: '/athletes/:id/conditions/:conditionId', roles: therapists, about: 'athlete', audit: 'condition withdrawn' },
+  { method: 'PUT', path: '/athletes/:id/no-touch/:areaId', roles: clinic, about: 'athlete', audit: 'no-touch area written' },
+  { method: 'DELETE', path: '/athletes/:id/no-touch/:areaId', roles: clinic, about: 'athlete', audit: 'no-touch area lifted' },
+  { method: 'POST', path: '/import/athletes', roles: therapists, audit: 'squad read in' },
+  { method: 'GET', path: '/export/athletes', roles: therapists, audit: 'squad taken out' },
+
+  { method: 'GET', path: '/squads', roles: clinic },
+  { method: 'PUT', path: '/squads/:id', roles: therapists },
+
+  { method: 'GET', path: '/visits/:id', roles: clinic, about: 'visit', audit: 'visit read', often: true },
+  { method: 'PUT', path: '/visits/:id', roles: clinic, audit: 'visit booked' },
+  { method: 'PATCH', path: '/visits/:id', roles: clinic, about: 'visit', audit: 'visit written', often: true },
+  { method: 'POST', path: '/visits/:id/booking', roles: clinic, about: 'visit', audit: 'visit moved' },
+  { method: 'POST', path: '/visits/:id/cancel', roles: clinic, about: 'visit', audit: 'visit cancelled' },
+  { method: 'POST', path: '/visits/:id/restore', roles: clinic, about: 'visit', audit: 'visit restored' },
+  { method: 'POST', path: '/visits/:id/finish', roles: clinic, about: 'visit', audit: 'visit finished' },
+  { method: 'POST', path: '/visits/:id/reopen', roles: clinic, about: 'visit', audit: 'visit reopened' },
+  { method: 'PUT', path: '/visits/:id/answers/:answersId', roles: clinic, about: 'visit', audit: 'stop questions answered' },
+  { method: 'PUT', path: '/visits/:id/overrides/:overrideId', roles: therapists, about: 'visit', audit: 'caution set aside' },
+  { method: 'PUT', path: '/visits/:id/referral', roles: clinic, about: 'visit', audit: 'referral written' },
+  { method: 'PUT', path: '/visits/:id/readings/:readingId', roles: clinic, about: 'visit', audit: 'reading written', often: true },
+  { method: 'PUT', path: '/visits/:id/plan', roles: clinic, about: 'visit', audit: 'plan written', often: true },
+  { method: 'PUT', path: '/visits/:id/note', roles: therapists, about: 'visit', audit: 'note written', often: true },
+  { method: 'PUT', path: '/runs/:id', roles: clinic, audit: 'run begun' },
+  { method: 'POST', path: '/runs/:id/events', roles: clinic, about: 'run', audit: 'run recorded', often: true },
+
+  { method: 'PATCH', path: '/practice', roles: owner },
+  { method: 'GET', path: '/accounts', roles: owner },
+  { method: 'PUT', path: '/accounts/:id', roles: owner },
+  { method: 'PATCH', path: '/accounts/:id', roles: owner },
+  { method: 'GET', path: '/audit', roles: owner },
+];
+
+/**
+ * The row for a request, or null when no row fits.
+ * @example routeOf('GET', '/health').roles // → 'anybody'
+ */
+export function routeOf(method: string, path: string): RouteAccess | null {
+  const parts = path.split('/');
+  return ROUTES.find((route) => {
+    const wanted = route.path.split('/');
+    return route.method === method && wanted.length === parts.length && wanted.every((part, i) => (part.startsWith(':') ? parts[i] !== '' : part === parts[i]));
+  }) ?? null;
+}
+
+/**
+ * Whether a role may call a route of the table. Throws a RangeError for a route that has no row.
+ * @example mayCall('coach', 'GET', '/visits/:id') // → false
+ */
+export function mayCall(role: Role, method: HttpMethod, path: string): boolean {
+  const route = ROUTES.find((each) => each.method === method && each.path === path);
+  if (!route) throw new RangeError(`No row for ${method} ${path}.`);
+  return route.roles === 'anybody' || route.roles.includes(role);
+}

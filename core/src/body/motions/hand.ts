@@ -1,0 +1,86 @@
+import type { Motion } from '../types.ts';
+import { angle, both, ROUNDS } from './shared.ts';
+
+/** Motions of the wrist and the first finger rays. Test positions, landmarks and compensations are common practice. */
+export const HAND: readonly Motion[] = [
+  {
+    id: 'wrist-flexion', name: 'Wrist flexion', joint: 'wrist', position: 'seated upright', testPosition: 'forearm on the table, fingers loose',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    landmarks: 'Along the ulna; tip of the ulna; along the fifth metacarpal',
+    block: 'Wrist does not drift sideways; fingers stay loose',
+    lengthens: ['wrist capsule, back', 'wrist extensors'], possible: { min: 0, max: 115 }, fan: { min: 10, max: 100 }, rest: 10, roundGain: ROUNDS.small,
+    figure: { template: 'hand', moves: 'hand', zero: 0, turn: -1 },
+  },
+  {
+    id: 'wrist-flexion-fist', name: 'Wrist flexion', joint: 'wrist', position: 'seated upright', testPosition: 'forearm on the table, fist closed',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    landmarks: 'Along the ulna; tip of the ulna; along the fifth metacarpal',
+    block: 'Wrist does not drift sideways; fist stays soft and closed',
+    lengthens: ['finger extensors', 'wrist extensors'], possible: { min: 0, max: 115 }, fan: { min: 10, max: 100 }, rest: 10, roundGain: ROUNDS.small,
+    figure: { template: 'hand', moves: 'hand', zero: 0, turn: -1, set: { fingers: -80 } },
+  },
+  {
+    id: 'wrist-extension', name: 'Wrist extension', joint: 'wrist', position: 'seated upright', testPosition: 'forearm on the table, fingers loose',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    landmarks: 'Along the ulna; tip of the ulna; along the fifth metacarpal',
+    block: 'Wrist does not drift sideways; fingers may curl',
+    lengthens: ['wrist capsule, front', 'wrist flexors'], possible: { min: 0, max: 110 }, fan: { min: 10, max: 95 }, rest: 10, roundGain: ROUNDS.small,
+    figure: { template: 'hand', moves: 'hand', zero: 0, turn: 1, set: { fingers: -40 } },
+  },
+  {
+    id: 'wrist-extension-fingers-straight', name: 'Wrist extension', joint: 'wrist', position: 'seated upright', testPosition: 'forearm on the table, fingers kept straight',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    landmarks: 'Along the ulna; tip of the ulna; along the fifth metacarpal',
+    block: 'Wrist does not drift sideways; no finger bends',
+    lengthens: ['finger flexors', 'wrist flexors'], possible: { min: 0, max: 110 }, fan: { min: 10, max: 95 }, rest: 10, roundGain: ROUNDS.small,
+    figure: { template: 'hand', moves: 'hand', zero: 0, turn: 1 },
+  },
+  {
+    id: 'wrist-radial-deviation', name: 'Wrist radial deviation', joint: 'wrist', position: 'seated upright', testPosition: 'palm on the table',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    landmarks: 'Middle of the wrist; middle of the forearm; third metacarpal',
+    block: 'Forearm stays still; palm flat',
+    lengthens: ['wrist extensor, little-finger side', 'wrist flexor, little-finger side'], possible: { min: -10, max: 55 }, fan: { min: 0, max: 40 }, rest: 0, roundGain: ROUNDS.tiny,
+    figure: { template: 'palm', moves: 'hand', zero: 90, turn: 1 },
+  },
+  {
+    id: 'wrist-ulnar-deviation', name: 'Wrist ulnar deviation', joint: 'wrist', position: 'seated upright', testPosition: 'palm on the table',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    landmarks: 'Middle of the wrist; middle of the forearm; third metacarpal',
+    block: 'Forearm stays still; palm flat',
+    lengthens: ['thumb abductor, long', 'wrist extensors, thumb side'], possible: { min: -10, max: 70 }, fan: { min: 0, max: 50 }, rest: 0, roundGain: ROUNDS.tiny,
+    figure: { template: 'palm', moves: 'hand', zero: 90, turn: -1 },
+  },
+  {
+    id: 'thumb-abduction', name: 'Thumb abduction', joint: 'fingers', position: 'seated upright', testPosition: 'hand on its edge, thumb lifted forward',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    landmarks: 'First and second metacarpal',
+    block: 'Wrist straight; only the base of the thumb moves',
+    lengthens: ['adductor pollicis', 'web of the thumb'], possible: { min: 0, max: 95 }, fan: { min: 20, max: 80 }, rest: 20, roundGain: ROUNDS.tiny,
+    figure: { template: 'palm', moves: 'thumb', zero: 0, turn: 1 },
+  },
+  {
+    id: 'thumb-flexion', name: 'Thumb flexion, middle joint', joint: 'fingers', position: 'seated upright', testPosition: 'hand on the table',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    landmarks: 'Back of the first metacarpal and first phalanx',
+    block: 'Base of the thumb held',
+    lengthens: ['thumb extensors'], possible: { min: -20, max: 95 }, fan: { min: 10, max: 80 }, rest: 10, roundGain: ROUNDS.tiny,
+    figure: { template: 'hand', moves: 'fingers', zero: 0, turn: -1 },
+  },
+  {
+    id: 'index-flexion', name: 'First finger flexion, base joint', joint: 'fingers', position: 'seated upright', testPosition: 'fist opened at the other joints',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    landmarks: 'Back of the second metacarpal and first phalanx',
+    block: 'Wrist straight',
+    lengthens: ['finger extensors', 'base joint capsule'], possible: { min: 0, max: 115 }, fan: { min: 30, max: 105 }, rest: 30, roundGain: ROUNDS.tiny,
+    figure: { template: 'hand', moves: 'fingers', zero: 0, turn: -1 },
+  },
+  {
+    id: 'index-extension', name: 'First finger extension, base joint', joint: 'fingers', position: 'seated upright', testPosition: 'palm on the table, finger lifted',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    landmarks: 'Back of the second metacarpal and first phalanx',
+    block: 'Wrist straight; next joints loose',
+    lengthens: ['lumbricals', 'finger flexors'], possible: { min: -20, max: 90 }, fan: { min: 0, max: 70 }, rest: 0, roundGain: ROUNDS.tiny,
+    figure: { template: 'hand', moves: 'fingers', zero: 0, turn: 1 },
+  },
+];

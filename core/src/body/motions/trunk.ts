@@ -1,0 +1,86 @@
+import type { Motion } from '../types.ts';
+import { both, byInclinometer, midline, ROUNDS, tape } from './shared.ts';
+
+/** Motions of the trunk. Test positions, landmarks and compensations are common practice. */
+export const TRUNK: readonly Motion[] = [
+  {
+    id: 'trunk-rotation', name: 'Trunk rotation', joint: 'trunk', position: 'seated upright', testPosition: 'seated, arms crossed',
+    unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: byInclinometer,
+    landmarks: 'Line of the shoulders against the line of the pelvis, from above',
+    block: 'Both sitting bones stay down; knees level',
+    lengthens: ['obliques', 'deep spinal rotators'], possible: { min: 0, max: 110 }, fan: { min: 10, max: 75 }, rest: 10, roundGain: [3, 2, 1.2, 0.6],
+    figure: { template: 'sitting-from-above', moves: 'chest', zero: 90, turn: 1 },
+  },
+  {
+    id: 'trunk-side-bend', name: 'Trunk side-bend', joint: 'trunk', position: 'standing', testPosition: 'standing, back to the wall',
+    unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: byInclinometer,
+    landmarks: 'First sacral to first thoracic spinous process',
+    block: 'No leaning forward; both heels down',
+    lengthens: ['quadratus lumborum', 'obliques'], possible: { min: 0, max: 80 }, fan: { min: 0, max: 55 }, rest: 0, roundGain: [2.5, 1.5, 1, 0.5],
+    figure: { template: 'standing-behind', moves: 'trunk', zero: 90, turn: 1 },
+  },
+  {
+    id: 'fingertip-to-floor', name: 'Fingertip to floor', joint: 'trunk', position: 'standing', testPosition: 'standing, knees straight, tape',
+    unit: 'cm', mode: 'active', better: 'lower', sides: midline, instruments: tape,
+    landmarks: 'Tip of the middle finger to the floor; below the floor counts minus on a step',
+    block: 'Knees straight; no bouncing',
+    lengthens: ['hamstrings', 'back extensors'], possible: { min: -35, max: 90 }, fan: { min: -15, max: 45 }, rest: 45, roundGain: [3, 2, 1.2, 0.6],
+    figure: { template: 'standing', moves: 'trunk', zero: -38, turn: 1, degPerUnit: 1.6 },
+  },
+  {
+    id: 'trunk-flexion', name: 'Trunk flexion', joint: 'trunk', position: 'standing', testPosition: 'standing, two readings: chest and pelvis',
+    unit: 'deg', mode: 'active', better: 'higher', sides: midline, instruments: byInclinometer,
+    landmarks: 'Inclinometer at the twelfth thoracic and the first sacral spinous process, the difference',
+    block: 'Knees straight; no bouncing',
+    lengthens: ['back extensors', 'lumbar fascia'], possible: { min: 0, max: 140 }, fan: { min: 20, max: 110 }, rest: 20, roundGain: ROUNDS.large,
+    figure: { template: 'standing', moves: 'trunk', zero: 90, turn: -1 },
+  },
+  {
+    id: 'trunk-extension', name: 'Trunk extension', joint: 'trunk', position: 'standing', testPosition: 'standing, hands on the hips',
+    unit: 'deg', mode: 'active', better: 'higher', sides: midline, instruments: byInclinometer,
+    landmarks: 'Inclinometer at the twelfth thoracic and the first sacral spinous process, the difference',
+    block: 'Knees straight; hips do not slide forward',
+    lengthens: ['abdominals', 'hip flexors'], possible: { min: -10, max: 70 }, fan: { min: 0, max: 50 }, rest: 0, roundGain: ROUNDS.medium,
+    figure: { template: 'standing', moves: 'trunk', zero: 90, turn: 1 },
+  },
+  {
+    id: 'trunk-extension-prone', name: 'Trunk extension', joint: 'trunk', position: 'prone', testPosition: 'prone, pressed up on the hands',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: midline, instruments: byInclinometer,
+    landmarks: 'Inclinometer on the breastbone, from level',
+    block: 'Front of the pelvis stays down; elbows do the work',
+    lengthens: ['abdominals', 'spinal joints, front'], possible: { min: 0, max: 90 }, fan: { min: 10, max: 70 }, rest: 10, roundGain: ROUNDS.medium,
+    figure: { template: 'prone', moves: 'trunk', zero: 180, turn: -1 },
+  },
+  {
+    id: 'trunk-rotation-lying', name: 'Chest rotation', joint: 'trunk', position: 'side-lying left', testPosition: 'side-lying, knees stacked, chest turned back',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: byInclinometer,
+    landmarks: 'Line of the shoulders from upright; side it turns to',
+    block: 'Knees stay together on the table',
+    lengthens: ['pectoralis major', 'intercostals', 'obliques'], possible: { min: 0, max: 120 }, fan: { min: 20, max: 100 }, rest: 20, roundGain: ROUNDS.large,
+    figure: { template: 'sitting-from-above', moves: 'chest', zero: 90, turn: 1 },
+  },
+  {
+    id: 'lumbar-rotation', name: 'Low-back rotation', joint: 'trunk', position: 'supine', testPosition: 'supine, both knees bent, carried to one side',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: byInclinometer,
+    landmarks: 'Thighs from upright; side the knees go to',
+    block: 'Opposite shoulder stays down',
+    lengthens: ['obliques', 'quadratus lumborum'], possible: { min: 0, max: 110 }, fan: { min: 20, max: 90 }, rest: 20, roundGain: ROUNDS.large,
+    figure: { template: 'shins-up', moves: 'shank', zero: 90, turn: 1 },
+  },
+  {
+    id: 'side-bend-slide', name: 'Side-bend slide', joint: 'trunk', position: 'standing', testPosition: 'standing, back to the wall, tape',
+    unit: 'cm', mode: 'active', better: 'higher', sides: both, instruments: tape,
+    landmarks: 'Middle fingertip down the thigh, from standing to side-bent',
+    block: 'No leaning forward; both heels down',
+    lengthens: ['quadratus lumborum', 'obliques'], possible: { min: 0, max: 45 }, fan: { min: 5, max: 32 }, rest: 5, roundGain: ROUNDS.small,
+    figure: { template: 'standing-behind', moves: 'trunk', zero: 90, turn: 1, degPerUnit: 1.5 },
+  },
+  {
+    id: 'sit-and-reach', name: 'Reach past the toes', joint: 'trunk', position: 'long-sitting', testPosition: 'long-sitting, soles against a box, tape',
+    unit: 'cm', mode: 'active', better: 'higher', sides: midline, instruments: tape,
+    landmarks: 'Middle fingertips past the soles; short of them counts minus',
+    block: 'Knees straight; slow, no bouncing',
+    lengthens: ['hamstrings', 'back extensors', 'calf'], possible: { min: -60, max: 50 }, fan: { min: -30, max: 25 }, rest: -30, roundGain: ROUNDS.large,
+    figure: { template: 'long-sitting', moves: 'trunk', zero: 70, turn: -1, degPerUnit: 0.9 },
+  },
+];

@@ -1,0 +1,38 @@
+import { motionOf, type Side } from '../body/index.ts';
+import { findEntry } from '../catalogue/index.ts';
+import { findMethod, type BlockPlan } from '../method/index.ts';
+import { MOTION_FACETS } from './facets.ts';
+import type { CandidateAction } from './types.ts';
+
+/**
+ * Measuring one motion on one side, as an action: it is taken to its edge once, nobody works against it.
+ * Throws a RangeError for an unknown motion.
+ * @example measuring('knee-flexion', 'left').movements // → ['knee flexion']
+ */
+export function measuring(motionId: string, side: Side): CandidateAction {
+  const motion = motionOf(motionId);
+  const facets = MOTION_FACETS[motionId]!;
+  return {
+    moment: 'measure', side, motionId, movements: facets.movements, regions: facets.regions, techniques: [motion.mode === 'active' ? 'active' : 'lengthen', ...(facets.nerveLine ? ['nerve-line' as const] : [])],
+    position: motion.position, grade: null, endRange: true, longLever: facets.longLever === true, holdS: null, postures: facets.postures ?? {},
+  };
+}
+
+/**
+ * One side of a block, as an action: what the entry does to which place, in which way, how long, how strongly.
+ * Throws a RangeError for an entry or way of working that is not known.
+ */
+export function blockAction(block: Pick<BlockPlan, 'entryId' | 'methodId' | 'numbers'>, side: Side): CandidateAction {
+  const entry = findEntry(block.entryId);
+  const method = findMethod(block.methodId);
+  if (!entry || !method) throw new RangeError('A block names an entry or a way of working that is not known.');
+  const facets = MOTION_FACETS[entry.motionId]!;
+  const grade = block.numbers.grade?.[0] ?? null;
+  return {
+    moment: 'work', side, motionId: entry.motionId, movements: facets.movements, regions: facets.regions, techniques: method.techniques, position: entry.position, grade,
+    endRange: method.techniques.includes('lengthen') || (grade !== null && grade >= 3),
+    longLever: facets.longLever === true && method.techniques.includes('lengthen'),
+    holdS: block.numbers.hold ? Math.max(...block.numbers.hold) : null,
+    postures: facets.postures ?? {},
+  };
+}

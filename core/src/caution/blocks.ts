@@ -1,0 +1,43 @@
+import type { Side } from '../body/index.ts';
+import { findEntry } from '../catalogue/index.ts';
+import type { BlockPlan, SideLimits } from '../method/index.ts';
+import { blockAction } from './actions.ts';
+import { blocking, cautionsFor } from './evaluate.ts';
+import { anyLimit } from './limits.ts';
+import type { Caution, CautionContext, CautionResult } from './types.ts';
+
+/** An "avoid" that was set aside for one motion and side of one visit, with the reason in words. */
+export interface OverrideFields {
+  readonly ruleId: string;
+  readonly motionId: string;
+  readonly side: Side;
+  readonly reason: string;
+}
+
+/** The rules that were set aside for a motion and side. */
+export function overriddenFor(overrides: readonly OverrideFields[], motionId: string, side: Side): ReadonlySet<string> {
+  return new Set(overrides.filter((each) => each.motionId === motionId && each.side === side).map((each) => each.ruleId));
+}
+
+/** What cautions say of one side of a block. */
+export interface SideCautions {
+  readonly side: Side;
+  readonly result: CautionResult;
+  /** What forbids this side as things stand. */
+  readonly blocking: readonly Caution[];
+}
+
+/** The cautions of each side of a block, in the block's own order. Throws a RangeError for an unknown entry or way of working. */
+export function blockCautions(block: BlockPlan, context: CautionContext, overrides: readonly OverrideFields[]): SideCautions[] {
+  return block.sides.map(({ side }) => {
+    const result = cautionsFor(context, blockAction(block, side));
+    return { side, result, blocking: blocking(result, overriddenFor(overrides, findEntry(block.entryId)!.motionId, side)) };
+  });
+}
+
+/** The block with the limits that cautions set on each of its sides, in place of those it had. */
+export function limitedBlock(block: BlockPlan, context: CautionContext): BlockPlan {
+  const limits = block.sides.map(({ side }): SideLimits => ({ side, ...cautionsFor(context, blockAction(block, side)).limits })).filter(anyLimit);
+  const { limits: _had, ...rest } = block;
+  return limits.length > 0 ? { ...rest, limits } : rest;
+}

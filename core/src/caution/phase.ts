@@ -1,0 +1,26 @@
+import type { SurgeryPhase } from './types.ts';
+
+/** Whole weeks after which a phase begins. Common practice; the surgeon's own plan comes first. */
+const BEGINS: readonly (readonly [weeks: number, phase: SurgeryPhase])[] = [[52, 'settled'], [12, 'remodel'], [6, 'repair'], [0, 'protect']];
+
+export const PHASE_WORDS: Record<SurgeryPhase, string> = { protect: 'protect', repair: 'early repair', remodel: 'remodelling', settled: 'settled' };
+
+const DAY_MS = 86_400_000;
+
+/**
+ * Whole days from one calendar day to another, both `YYYY-MM-DD`; negative when the second comes first.
+ * @example daysBetween('2026-10-07', '2026-11-25') // → 49
+ */
+export function daysBetween(from: string, to: string): number {
+  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
+}
+
+/**
+ * Whole weeks since an operation and the phase it is in; an unknown date, or one to come, is the first phase.
+ * @example surgeryPhase('2026-10-07', '2026-11-25').phase // → 'repair'
+ */
+export function surgeryPhase(surgeryOn: string | null, onDay: string): { readonly weeks: number | null; readonly phase: SurgeryPhase } {
+  if (surgeryOn === null) return { weeks: null, phase: 'protect' };
+  const weeks = Math.max(0, Math.floor(daysBetween(surgeryOn, onDay) / 7));
+  return { weeks, phase: BEGINS.find(([from]) => weeks >= from)![1] };
+}

@@ -1,0 +1,19 @@
+import type { CandidateAction, CautionContext, ConditionFields } from './types.ts';
+
+/** The day the tests of this folder take place on. */
+export const ON = '2026-11-25';
+
+/** Somebody grown up with an empty file, in a practice that may mobilize, agreed to everything, no event near. */
+export const CONTEXT: CautionContext = {
+  subject: { birthDate: '1996-03-04', conditions: [], medications: [], beighton: null, noTouch: [] },
+  onDay: ON, scope: { mobilizationGrade: 4, byRegion: {}, ruleText: '', ruleLink: '' }, daysToEvent: null, daysSinceEvent: null, raised: [], consent: null,
+};
+
+/** A stretch to the edge on the left that names no place yet. */
+export const ACTION: CandidateAction = {
+  moment: 'work', side: 'left', motionId: null, movements: [], regions: [], techniques: ['lengthen'], position: null, grade: null, endRange: true, longLever: false, holdS: null, postures: {},
+};
+
+export function condition(code: ConditionFields['code'], more: Partial<ConditionFields> = {}): ConditionFields {
+  return { code, region: null, side: null, onset: null, surgeryOn: null, words: '', clearance: null, resolvedOn: null, ...more };
+}

@@ -1,0 +1,185 @@
+import Papa from 'papaparse';
+import { checkBirthDate, LIMITS } from '../record/index.ts';
+import type { AthleteFields } from '../record/index.ts';
+
+/** One athlete of a squad's table. */
+export interface SquadRow {
+  readonly name: string;
+  readonly birthDate: string;
+  readonly referenceSex: AthleteFields['referenceSex'];
+  readonly rowing: AthleteFields['rowing'];
+  readonly sport: string;
+  readonly role: string;
+  readonly coach: string;
+  readonly about: string;
+  /** Squads, by name. */
+  readonly squads: readonly string[];
+}
+
+export const SQUAD_FIELDS = [
+  { id: 'name', label: 'Name', required: true, known: ['name', 'full name', 'athlete', 'rower', 'surname and name'] },
+  { id: 'birthDate', label: 'Birth date', required: true, known: ['birth date', 'date of birth', 'dob', 'born', 'birthday', 'birthdate'] },
+  { id: 'referenceSex', label: 'Reference table', required: false, known: ['reference table', 'reference sex', 'sex', 'gender'] },
+  { id: 'rowing', label: 'Boat side', required: false, known: ['boat side', 'boat', 'side', 'rowing', 'oar'] },
+  { id: 'sport', label: 'Sport', required: false, known: ['sport', 'discipline'] },
+  { id: 'role', label: 'Role', required: false, known: ['role', 'seat', 'position'] },
+  { id: 'coach', label: 'Coach', required: false, known: ['coach', 'trainer'] },
+  { id: 'about', label: 'About', required: false, known: ['about', 'remarks', 'notes', 'comment'] },
+  { id: 'squads', label: 'Squads', required: false, known: ['squads', 'squad', 'crew', 'team', 'group'] },
+] as const satisfies readonly { readonly id: keyof SquadRow; readonly label: string; readonly required: boolean; readonly known: readonly string[] }[];
+
+export type SquadField = (typeof SQUAD_FIELDS)[number]['id'];
+
+/** Which column of the table holds which field; null where none does. */
+export type ColumnMatch = Readonly<Record<SquadField, number | null>>;
+
+/** Order of a date written with numbers only. */
+export type DateOrder = 'ymd' | 'dmy' | 'mdy';
+
+export interface RawTable {
+  readonly header: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+  readonly delimiter: string;
+}
+
+export interface RowProblem {
+  /** 1-based, as a spreadsheet counts: the header is row 1. */
+  readonly row: number;
+  readonly field: SquadField;
+  readonly message: string;
+}
+
+/**
+ * Reads delimited text (RFC 4180; comma, semicolon, tab or bar; quotes; a byte-order mark; any line end).
+ * Rows are cut or filled to the header's length; rows without any content are left out.
+ * @example readTable('a;b\n1;2').delimiter // → ';'
+ */
+export function readTable(text: string): RawTable {
+  const plain = text.replace(/^\uFEFF/, '');
+  const { data, meta } = Papa.parse<string[]>(plain, { skipEmptyLines: 'greedy', delimiter: delimiterOf(plain), delimitersToGuess: DELIMITERS });
+  const [header = [], ...rows] = data;
+  return { header: header.map((cell) => cell.trim()), rows: rows.map((row) => header.map((_, i) => (row[i] ?? '').trim())), delimiter: meta.delimiter };
+}
+
+const DELIMITERS = [',', ';', '\t', '|'];
+
+/** The delimiter under which most headings are known; empty, so that it is guessed from the cells, when none is. */
+function delimiterOf(text: string): string {
+  const known = (delimiter: string) => Object.values(matchColumns(Papa.parse<string[]>(text, { delimiter, preview: 1, skipEmptyLines: 'greedy' }).data[0] ?? [])).filter((column) => column !== null).length;
+  const [best] = DELIMITERS.map((delimiter) => ({ delimiter, found: known(delimiter) })).sort((a, b) => b.found - a.found);
+  return best!.found > 0 ? best!.delimiter : '';
+}
+
+/**
+ * The likely column of each field, by its heading; each column is used once.
+ * @example matchColumns(['DOB', 'Full name']).name // → 1
+ */
+export function matchColumns(header: readonly string[]): ColumnMatch {
+  const plain = header.map((cell) => cell.toLowerCase().replace(/[_\-.:]+/g, ' ').trim());
+  const taken = new Set<number>();
+  const find = (known: readonly string[]): number | null => {
+    const i = plain.findIndex((cell, at) => !taken.has(at) && known.includes(cell));
+    if (i < 0) return null;
+    taken.add(i);
+    return i;
+  };
+  return Object.fromEntries(SQUAD_FIELDS.map((field) => [field.id, find(field.known)])) as ColumnMatch;
+}
+
+/**
+ * The order of day, month and year under which most dates of a column can be read; of equals the first of ymd, dmy,
+ * mdy. One date that cannot be does not spoil the others.
+ * @example guessDateOrder(['31.12.2001', '01.02.2003']) // → 'dmy'
+ */
+export function guessDateOrder(dates: readonly string[]): DateOrder {
+  const read = (order: DateOrder) => dates.filter((date) => readDate(date, order) !== null).length;
+  return (['ymd', 'dmy', 'mdy'] as const).reduce((best, order) => (read(order) > read(best) ? order : best));
+}
+
+/**
+ * A date in the given order as `YYYY-MM-DD`, or null when it is none. A year has four digits: two are not guessed at.
+ * @example readDate('3/4/2001', 'dmy') // → '2001-04-03'
+ */
+export function readDate(text: string, order: DateOrder): string | null {
+  const parts = /^(\d{1,4})[-./ ](\d{1,2})[-./ ](\d{1,4})$/.exec(text.trim());
+  if (!parts) return null;
+  const [first, second, third] = [parts[1]!, parts[2]!, parts[3]!];
+  const [year, month, day] = order === 'ymd' ? [first, second, third] : order === 'dmy' ? [third, second, first] : [third, first, second];
+  if (year.length !== 4 || month.length > 2 || day.length > 2) return null;
+  const iso = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
+  const date = new Date(`${iso}T00:00:00Z`);
+  return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(iso) ? iso : null;
+}
+
+const SEXES: Readonly<Record<string, SquadRow['referenceSex']>> = { female: 'female', f: 'female', w: 'female', woman: 'female', women: 'female', male: 'male', m: 'male', man: 'male', men: 'male', none: 'none', both: 'none', x: 'none', '': 'none' };
+const BOATS: Readonly<Record<string, SquadRow['rowing']>> = { stroke: 'stroke', 'stroke side': 'stroke', port: 'stroke', bow: 'bow', 'bow side': 'bow', starboard: 'bow', sculls: 'sculls', scull: 'sculls', sculling: 'sculls', both: 'sculls', cox: 'cox', coxswain: 'cox', none: 'none', '': 'none' };
+
+/**
+ * Rows of a table as athletes. A row with a problem gives no athlete; every problem of every row is told with its
+ * place, so that all can be mended at once. Somebody with the same name and birth date as a row above is a problem too.
+ */
+export function readSquad(table: RawTable, columns: ColumnMatch, order: DateOrder, today: string): { readonly rows: readonly (SquadRow & { readonly row: number })[]; readonly problems: readonly RowProblem[] } {
+  const rows: (SquadRow & { row: number })[] = [];
+  const problems: RowProblem[] = [];
+  const seen = new Map<string, number>();
+  table.rows.forEach((cells, i) => {
+    const row = i + 2;
+    const wrong: RowProblem[] = [];
+    const cell = (field: SquadField) => (columns[field] === null ? '' : bare(cells[columns[field]] ?? '').trim());
+    const check = (field: SquadField, message: string | null) => { if (message) wrong.push({ row, field, message }); };
+
+    const name = cell('name');
+    check('name', name === '' ? 'The name is missing.' : name.length > LIMITS.nameLength ? `A name has ${LIMITS.nameLength} letters at most.` : null);
+    const date = cell('birthDate');
+    const birthDate = readDate(date, order);
+    check('birthDate', date === '' ? 'The birth date is missing.' : birthDate === null ? `“${date.slice(0, 40)}” is not a date of this order with a year of four digits.` : checkBirthDate(birthDate, today));
+    const referenceSex = SEXES[cell('referenceSex').toLowerCase()];
+    check('referenceSex', referenceSex === undefined ? `“${cell('referenceSex').slice(0, 40)}” is none of female, male, none.` : null);
+    const rowing = BOATS[cell('rowing').toLowerCase()];
+    check('rowing', rowing === undefined ? `“${cell('rowing').slice(0, 40)}” is none of stroke, bow, sculls, cox, none.` : null);
+    for (const [field, most] of [['sport', LIMITS.lineLength], ['role', LIMITS.lineLength], ['coach', LIMITS.lineLength], ['about', LIMITS.aboutLength]] as const) check(field, cell(field).length > most ? `${most} letters at most.` : null);
+    const squads = [...new Set(cell('squads').split(/[;,|]/).map((squad) => squad.trim()).filter(Boolean))];
+    check('squads', squads.some((squad) => squad.length > LIMITS.squadName) ? `A squad's name has ${LIMITS.squadName} letters at most.` : null);
+    if (wrong.length === 0) {
+      const who = personKey(name, birthDate!);
+      const before = seen.get(who);
+      if (before === undefined) seen.set(who, row);
+      else check('name', `The same person stands in row ${before}.`);
+    }
+    if (wrong.length > 0) problems.push(...wrong);
+    else rows.push({ row, name, birthDate: birthDate!, referenceSex: referenceSex!, rowing: rowing!, sport: cell('sport'), role: cell('role'), coach: cell('coach'), about: cell('about'), squads });
+  });
+  return { rows, problems };
+}
+
+/**
+ * What makes two rows the same person: the name without regard to case, accents and spaces, and the birth date.
+ * @example personKey('  Zoë  BRAND', '2001-02-03') // → 'zoe brand/2001-02-03'
+ */
+export function personKey(name: string, birthDate: string): string {
+  return `${name.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().replace(/\s+/g, ' ').trim()}/${birthDate}`;
+}
+
+/**
+ * A squad as a table in the fields' own headings, with CRLF line ends. A cell that a spreadsheet would take for a
+ * formula gets an apostrophe in front; reading it in again takes it off.
+ */
+export function writeSquad(rows: readonly SquadRow[]): string {
+  const lines = rows.map((row) => SQUAD_FIELDS.map(({ id }) => harmless(id === 'squads' ? row.squads.join('; ') : row[id])));
+  return `${Papa.unparse([SQUAD_FIELDS.map((field) => field.label), ...lines], { newline: '\r\n' })}\r\n`;
+}
+
+const FORMULA = /^[=+\-@\t\r]/;
+
+/**
+ * A cell that no spreadsheet runs (OWASP, CSV injection; recalled from memory).
+ * @example harmless('=1+1') // → "'=1+1"
+ */
+export function harmless(cell: string): string {
+  return FORMULA.test(cell) ? `'${cell}` : cell;
+}
+
+/** Takes the apostrophe of `harmless` off again. */
+function bare(cell: string): string {
+  return cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell;
+}

@@ -1,0 +1,134 @@
+import type { Motion, Side } from '../body/index.ts';
+import { motionOf } from '../body/index.ts';
+import { findEntry, type Entry } from '../catalogue/index.ts';
+import { findMethod } from './methods.ts';
+import type { BlockPlan, ChoiceValues, Method, NumberSpec, NumberValues } from './types.ts';
+
+/** Something wrong with a block, and where: `numbers.effort.1`, `sides.0.rounds`. */
+export interface BlockProblem {
+  readonly path: string;
+  readonly message: string;
+}
+
+/**
+ * The numbers a way of working starts with on a motion, by number id.
+ * @example defaultNumbers(CR_BREATH, motion).effort // → [20, 30, 40]
+ */
+export function defaultNumbers(method: Method, motion: Pick<Motion, 'roundGain'>): NumberValues {
+  return Object.fromEntries(method.numbers.map((spec) => [spec.id, defaultOf(spec, motion)]));
+}
+
+function defaultOf(spec: NumberSpec, motion: Pick<Motion, 'roundGain'>): readonly number[] {
+  if (!('from' in spec.default) && !('timesFirstGain' in spec.default)) return [...spec.default];
+  if ('from' in spec.default) return [...motion.roundGain];
+  return [spec.default.timesFirstGain * (motion.roundGain[0] ?? 0)];
+}
+
+/**
+ * The choices a way of working starts with.
+ * @example defaultChoices(CR_BREATH).startAt // → 'edge'
+ */
+export function defaultChoices(method: Method): ChoiceValues {
+  return Object.fromEntries(method.choices.map((choice) => [choice.id, choice.default]));
+}
+
+/**
+ * A block with the defaults of its way of working, for the given sides in the given order.
+ * Throws a RangeError for an unknown entry or way of working.
+ */
+export function newBlock(id: string, entryId: string, methodId: string, sides: readonly Side[]): BlockPlan {
+  const entry = findEntry(entryId);
+  const method = findMethod(methodId);
+  if (!entry) throw new RangeError(`No catalogue entry has the id "${entryId}".`);
+  if (!method) throw new RangeError(`No way of working has the id "${methodId}".`);
+  return {
+    id,
+    entryId,
+    methodId,
+    numbers: defaultNumbers(method, motionOf(entry.motionId)),
+    choices: defaultChoices(method),
+    sides: sides.map((side) => ({ side, rounds: method.rounds.default })),
+  };
+}
+
+/**
+ * Everything that is wrong with a block, in the order of its fields; an empty list when it can be compiled.
+ * The same check runs beside the field, at the server's entrance, and before compiling.
+ */
+export function checkBlock(block: BlockPlan): BlockProblem[] {
+  const entry = findEntry(block.entryId);
+  const method = findMethod(block.methodId);
+  const problems: BlockProblem[] = [];
+  if (!entry) problems.push({ path: 'entryId', message: `No catalogue entry has the id "${block.entryId}".` });
+  if (!method) problems.push({ path: 'methodId', message: `No way of working has the id "${block.methodId}".` });
+  if (!entry || !method) return problems;
+  if (!entry.ways.includes(method.id)) problems.push({ path: 'methodId', message: `${method.name} does not fit ${entry.name}.` });
+  return [...problems, ...checkNumbers(block.numbers, method), ...checkChoices(block.choices, method), ...checkSides(block, method, entry)];
+}
+
+function checkNumbers(numbers: NumberValues, method: Method): BlockProblem[] {
+  const problems: BlockProblem[] = [];
+  for (const spec of method.numbers) {
+    const values = numbers[spec.id];
+    if (!values || values.length === 0) {
+      problems.push({ path: `numbers.${spec.id}`, message: `${spec.label} is missing.` });
+      continue;
+    }
+    const most = spec.perRound ? method.rounds.max : 1;
+    if (values.length > most) problems.push({ path: `numbers.${spec.id}`, message: `${spec.label} takes ${most === 1 ? 'one value' : `at most ${most} values`}.` });
+    values.forEach((value, i) => {
+      const message = checkNumber(value, spec);
+      if (message) problems.push({ path: `numbers.${spec.id}.${i}`, message });
+    });
+  }
+  for (const id of Object.keys(numbers)) {
+    if (!method.numbers.some((spec) => spec.id === id)) problems.push({ path: `numbers.${id}`, message: `${method.name} has no number "${id}".` });
+  }
+  return problems;
+}
+
+const UNIT_WORDS: Record<NumberSpec['unit'], string> = { s: ' s', pct: ' %', motion: '', breaths: ' breaths', score: '', grade: '', 'per-s': ' a second' };
+
+/**
+ * What is wrong with one value of a number, or null.
+ * @example checkNumber(120, effort) // → 'Effort is 5 to 100 %.'
+ */
+export function checkNumber(value: number, spec: NumberSpec): string | null {
+  if (Number.isFinite(value) && value >= spec.min && value <= spec.max) return null;
+  return `${spec.label} is ${spec.min} to ${spec.max}${UNIT_WORDS[spec.unit]}.`;
+}
+
+/**
+ * What is wrong with a count of rounds for a way of working, or null.
+ * @example checkRounds(99, CR_BREATH) // → 'Rounds are whole, 1 to 12.'
+ */
+export function checkRounds(rounds: number, method: Pick<Method, 'rounds'>): string | null {
+  const { min, max } = method.rounds;
+  return Number.isInteger(rounds) && rounds >= min && rounds <= max ? null : `Rounds are whole, ${min} to ${max}.`;
+}
+
+function checkChoices(choices: ChoiceValues, method: Method): BlockProblem[] {
+  const problems: BlockProblem[] = [];
+  for (const spec of method.choices) {
+    if (!spec.options.some((option) => option.id === choices[spec.id])) {
+      problems.push({ path: `choices.${spec.id}`, message: `${spec.label} is one of: ${spec.options.map((option) => option.label).join(', ')}.` });
+    }
+  }
+  for (const id of Object.keys(choices)) {
+    if (!method.choices.some((spec) => spec.id === id)) problems.push({ path: `choices.${id}`, message: `${method.name} has no choice "${id}".` });
+  }
+  return problems;
+}
+
+function checkSides(block: BlockPlan, method: Method, entry: Entry): BlockProblem[] {
+  const possible = motionOf(entry.motionId).sides;
+  const problems: BlockProblem[] = [];
+  if (block.sides.length === 0) problems.push({ path: 'sides', message: 'A block works on at least one side.' });
+  block.sides.forEach(({ side, rounds }, i) => {
+    if (!possible.includes(side)) problems.push({ path: `sides.${i}.side`, message: `${entry.name} is not done on the ${side}.` });
+    if (block.sides.findIndex((other) => other.side === side) !== i) problems.push({ path: `sides.${i}.side`, message: `The ${side} stands here twice.` });
+    const message = checkRounds(rounds, method);
+    if (message) problems.push({ path: `sides.${i}.rounds`, message });
+  });
+  return problems;
+}

@@ -1,0 +1,203 @@
+import fc from 'fast-check';
+import { motionOf } from '../body/index.ts';
+import { ENTRIES } from '../catalogue/index.ts';
+import { anyBlock, anyBreath, anyLine } from '../testing/arbitraries.ts';
+import { checkBlock, compile, CR_BREATH, doseOf, METHODS, nearestBreathEndMs, newBlock, phaseKind, PlanProblem, SLOW_BREATH, STATIC_HOLD, type BlockPlan } from './index.ts';
+
+const contextAt = (edge: number) => ({ breath: SLOW_BREATH, edgeOf: () => edge });
+const hip = (patch: Partial<BlockPlan> = {}) => ({ ...newBlock('b', 'rectus-femoris-prone', 'cr-breath', ['left']), ...patch });
+
+describe('a line worked out by hand', () => {
+  // Breath 10 s, 4 in and 6 out. Set-up 20 and rehearsal 10 wait for the therapist; the breath starts anew after
+  // them. Move 6 → nearest end of a breath out = 10. Then in 4 · contract 6 · let go on the breath in 4 ·
+  // advance on the breath out 6 · hold 10, three times. Home 6, rest one breath 10.
+  const line = compile([hip()], contextAt(4));
+
+  test('cues, times and total', () => {
+    const round = [['breathe-in', 4], ['contract', 6], ['relax', 4], ['advance', 6], ['hold', 10]];
+    expect(line.cues.map((cue) => [cue.kind, (cue.endMs - cue.startMs) / 1000])).toEqual([
+      ['set-up', 20], ['rehearse', 10], ['move', 10], ...round, ...round, ...round, ['return', 6], ['rest', 10],
+    ]);
+    expect(line.totalMs).toBe((40 + 3 * 30 + 16) * 1000);
+  });
+
+  test('effort and edge by round; the last values serve later rounds', () => {
+    expect(line.cues.filter((cue) => cue.kind === 'contract').map((cue) => cue.effortPct)).toEqual([20, 30, 40]);
+    expect(line.cues.filter((cue) => cue.kind === 'hold').map((cue) => cue.to)).toEqual([7, 9, 10.2]);
+    const five = compile([hip({ sides: [{ side: 'left', rounds: 5 }] })], contextAt(4));
+    expect(five.cues.filter((cue) => cue.kind === 'contract').map((cue) => cue.effortPct)).toEqual([20, 30, 40, 40, 40]);
+  });
+
+  test('the words come from the catalogue entry', () => {
+    expect(line.cues.find((cue) => cue.kind === 'contract')).toMatchObject({ text: 'Press into my hand', detail: 'shin straight up, no twist', breath: 'out', works: 'athlete' });
+    expect(line.cues.every((cue) => !/[{}]/.test(cue.text + cue.detail))).toBe(true);
+  });
+
+  test('dose: 30 s at end range, 18 s of contraction', () => {
+    expect(doseOf(line)).toEqual([{ blockIndex: 0, side: 'left', totalMs: 146_000, endRangeMs: 30_000, contractMs: 18_000, rounds: 3 }]);
+  });
+
+  test('by the clock every number is taken as it is', () => {
+    const fixed = compile([hip({ choices: { timing: 'fixed', startAt: 'edge' } })], contextAt(4));
+    expect(fixed.totalMs).toBe((20 + 10 + 6 + 3 * (3 + 6 + 3 + 4 + 10) + 6 + 10) * 1000);
+  });
+
+  test('starting short of the edge contracts there, and still advances past the old edge', () => {
+    const short = compile([hip({ choices: { timing: 'breath', startAt: 'short' } })], contextAt(20));
+    expect(short.cues.find((cue) => cue.kind === 'contract')).toMatchObject({ from: 14, to: 14 });
+    expect(short.cues.find((cue) => cue.kind === 'advance')).toMatchObject({ from: 14, to: 23 });
+  });
+
+  test('a gap closes: the edge goes down where less is better', () => {
+    const line = compile([newBlock('b', 'quadriceps-heel-to-buttock', 'cr-breath', ['left'])], contextAt(12));
+    expect(line.cues.filter((cue) => cue.kind === 'hold').map((cue) => cue.to)).toEqual([10, 8.8, 8]);
+  });
+
+  test('sides follow one another in the order given, each with its own rounds', () => {
+    const line = compile([hip({ sides: [{ side: 'right', rounds: 1 }, { side: 'left', rounds: 2 }] })], { breath: SLOW_BREATH, edgeOf: (_, side) => (side === 'left' ? 4 : 11) });
+    expect(line.cues.filter((cue) => cue.kind === 'contract').map((cue) => [cue.side, cue.round, cue.from])).toEqual([['right', 1, 11], ['left', 1, 4], ['left', 2, 7]]);
+  });
+});
+
+describe('every line', () => {
+  test('has no gap, no overlap, and numbered cues', () => {
+    fc.assert(fc.property(anyLine, (line) => {
+      let at = 0;
+      line.cues.forEach((cue, i) => {
+        expect(cue.index).toBe(i);
+        expect(cue.startMs).toBe(at);
+        expect(cue.endMs).toBeGreaterThan(cue.startMs);
+        expect(Number.isInteger(cue.endMs)).toBe(true);
+        at = cue.endMs;
+      });
+      expect(line.totalMs).toBe(at);
+      expect(doseOf(line).reduce((sum, dose) => sum + dose.totalMs, 0)).toBe(line.totalMs);
+    }));
+  });
+
+  test('keeps the limb continuous within a side, and the edge moves only toward more range', () => {
+    fc.assert(fc.property(anyLine, (line) => {
+      for (let i = 1; i < line.cues.length; i++) {
+        const [before, cue] = [line.cues[i - 1]!, line.cues[i]!];
+        if (before.blockIndex !== cue.blockIndex || before.side !== cue.side) continue;
+        expect(cue.from).toBe(before.to);
+        const toward = line.blocks[cue.blockIndex]!.better === 'higher' ? 1 : -1;
+        expect((cue.edge - before.edge) * toward).toBeGreaterThanOrEqual(0);
+        const { min, max } = motionOf(line.blocks[cue.blockIndex]!.motionId).possible;
+        expect(cue.edge).toBeGreaterThanOrEqual(min);
+        expect(cue.edge).toBeLessThanOrEqual(max);
+      }
+    }));
+  });
+
+  test('has effort exactly where somebody contracts, and ends at rest with the athlete not helping', () => {
+    fc.assert(fc.property(anyLine, (line) => {
+      for (const cue of line.cues) expect(cue.effortPct !== null).toBe(cue.kind === 'contract');
+      line.blocks.forEach((_, blockIndex) => {
+        const last = line.cues.filter((cue) => cue.blockIndex === blockIndex).findLast((cue) => cue.kind === 'return')!;
+        expect(last.works).toBe('therapist');
+        expect(last.round).toBe(last.rounds + 1);
+      });
+    }));
+  });
+
+  test('is the same for the same input', () => {
+    fc.assert(fc.property(anyBlock, anyBreath, (block, breath) => {
+      const context = { breath, edgeOf: () => 10 };
+      expect(compile([block], context)).toEqual(compile([block], context));
+    }));
+  });
+});
+
+test('every catalogue entry compiles in each of its ways, on every side it has', () => {
+  for (const entry of ENTRIES) {
+    for (const way of entry.ways) {
+      const line = compile([newBlock('b', entry.id, way, motionOf(entry.motionId).sides)], { breath: SLOW_BREATH, edgeOf: () => null });
+      expect(line.cues.length).toBeGreaterThan(5);
+    }
+  }
+});
+
+describe('following the breath', () => {
+  test('goes to the nearest end of a breath: found again by trying every millisecond', () => {
+    fc.assert(fc.property(fc.integer({ min: 500, max: 30_000 }), fc.constantFrom('in' as const, 'out' as const), fc.integer({ min: 0, max: 20_000 }), anyBreath, (wanted, end, offset, pace) => {
+      const endOffset = end === 'in' ? Math.round(pace.periodMs * pace.inShare) : 0;
+      const isEnd = (ms: number) => (offset + ms) % pace.periodMs === endOffset % pace.periodMs;
+      let best = -1;
+      for (let ms = 1; ms <= wanted + pace.periodMs * 2; ms++) {
+        if (isEnd(ms) && (best < 0 || Math.abs(ms - wanted) <= Math.abs(best - wanted))) best = ms;
+      }
+      expect(nearestBreathEndMs(wanted, end, offset, pace)).toBe(best);
+    }), { numRuns: 60 });
+  });
+
+  test('contractions led by the breath start with a breath out', () => {
+    fc.assert(fc.property(anyBreath, fc.integer({ min: 1, max: 6 }), (breath, rounds) => {
+      const line = compile([hip({ sides: [{ side: 'left', rounds }] })], { breath, edgeOf: () => 4 });
+      for (const cue of line.cues.filter((each) => each.kind === 'contract')) {
+        expect(cue.breathOffsetMs).toBe(Math.round(breath.periodMs * breath.inShare));
+      }
+    }));
+  });
+});
+
+// Garber CE et al. (ACSM position stand). Med Sci Sports Exerc 2011;43:1334–1359, recalled from memory: hold 10–30 s;
+// contraction 3–6 s at 20–75 % of maximum, then 10–30 s assisted stretch; 2–4 repetitions.
+describe('where a way of working claims the ACSM bounds, its defaults stay inside them', () => {
+  const claiming = METHODS.filter((method) => method.claims.some((claim) => claim.guidance === 'acsm-2011'));
+
+  test('both ways of this version claim them', () => {
+    expect(claiming.map((method) => method.id)).toEqual([STATIC_HOLD.id, CR_BREATH.id]);
+  });
+
+  test.each(claiming)('$id', (method) => {
+    const entry = ENTRIES.find((each) => each.ways.includes(method.id))!;
+    const line = compile([newBlock('b', entry.id, method.id, ['left'])], { breath: SLOW_BREATH, edgeOf: () => 10 });
+    const seconds = (kind: string) => line.cues.filter((cue) => cue.kind === kind).map((cue) => (cue.endMs - cue.startMs) / 1000);
+    for (const s of seconds('hold')) {
+      expect(s).toBeGreaterThanOrEqual(10);
+      expect(s).toBeLessThanOrEqual(30);
+    }
+    for (const s of seconds('contract')) {
+      expect(s).toBeGreaterThanOrEqual(3);
+      expect(s).toBeLessThanOrEqual(6);
+    }
+    for (const cue of line.cues.filter((each) => each.effortPct !== null)) {
+      expect(cue.effortPct).toBeGreaterThanOrEqual(20);
+      expect(cue.effortPct).toBeLessThanOrEqual(75);
+    }
+    expect(method.rounds.default).toBeGreaterThanOrEqual(2);
+    expect(method.rounds.default).toBeLessThanOrEqual(4);
+  });
+});
+
+describe('bad blocks', () => {
+  test.each([
+    ['99 rounds', { sides: [{ side: 'left', rounds: 99 }] }, 'sides.0.rounds', 'Rounds are whole, 1 to 12.'],
+    ['an effort of 0', { numbers: { ...hip().numbers, effort: [20, 0] } }, 'numbers.effort.1', 'Effort is 5 to 100 %.'],
+    ['an effort of 120', { numbers: { ...hip().numbers, effort: [120] } }, 'numbers.effort.0', 'Effort is 5 to 100 %.'],
+    ['NaN', { numbers: { ...hip().numbers, hold: [NaN] } }, 'numbers.hold.0', 'Hold after is 2 to 120 s.'],
+    ['two values where one belongs', { numbers: { ...hip().numbers, contract: [5, 6] } }, 'numbers.contract', 'Contract takes one value.'],
+    ['a missing number', { numbers: {} }, 'numbers.contract', 'Contract is missing.'],
+    ['a foreign number', { numbers: { ...hip().numbers, speed: [1] } }, 'numbers.speed', 'has no number "speed"'],
+    ['an unknown choice', { choices: { timing: 'moon', startAt: 'edge' } }, 'choices.timing', 'Timed by is one of'],
+    ['an unknown way', { methodId: 'magic' }, 'methodId', 'No way of working'],
+    ['an unknown entry', { entryId: 'wing' }, 'entryId', 'No catalogue entry'],
+    ['a side that the motion does not have', { sides: [{ side: 'midline', rounds: 1 }] }, 'sides.0.side', 'not done on the midline'],
+    ['a side twice', { sides: [{ side: 'left', rounds: 1 }, { side: 'left', rounds: 1 }] }, 'sides.1.side', 'twice'],
+    ['no side', { sides: [] }, 'sides', 'at least one side'],
+  ])('%s', (_, patch, path, words) => {
+    const problems = checkBlock(hip(patch as Partial<BlockPlan>));
+    expect(problems.find((problem) => problem.path === path)?.message).toContain(words);
+    expect(() => compile([hip(patch as Partial<BlockPlan>)], contextAt(4))).toThrow(PlanProblem);
+  });
+
+  test('sound blocks have no problems', () => {
+    fc.assert(fc.property(anyBlock, (block) => expect(checkBlock(block)).toEqual([])));
+  });
+});
+
+test('phase kinds: what is held at the edge counts as stretch, work does not', () => {
+  expect(phaseKind('hold').endRange).toBe(true);
+  expect(phaseKind('contract').endRange).toBe(false);
+});

@@ -1,0 +1,208 @@
+import type { Side, Unit } from '../body/index.ts';
+import type { PhaseKind } from './phases.ts';
+
+/**
+ * A way of working is data. It names its numbers and choices, and lists phases that refer to them.
+ * The compiler (`compile.ts`) knows phases, conditions and rules; it knows no way of working.
+ */
+
+/** Unit of a number: seconds, percent of maximal contraction, the motion's own unit, breaths, a 0–10 score, a grade I–IV, or times a second. */
+export type NumberUnit = 's' | 'pct' | 'motion' | 'breaths' | 'score' | 'grade' | 'per-s';
+
+export type DefaultOfNumber =
+  | readonly number[]
+  /** Taken from the motion: its usual gain round by round. */
+  | { readonly from: 'round-gain' }
+  /** Taken from the motion: a multiple of its usual first gain. */
+  | { readonly timesFirstGain: number };
+
+export interface NumberSpec {
+  readonly id: string;
+  readonly label: string;
+  readonly unit: NumberUnit;
+  readonly default: DefaultOfNumber;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+  /** One value for every round; the last one given serves all later rounds. */
+  readonly perRound: boolean;
+  /** Shown at once, or under "more numbers". */
+  readonly place: 'main' | 'more';
+  readonly help?: string;
+  /** The limit that holds this number down where cautions set one. */
+  readonly limitedBy?: Exclude<keyof Limits, 'cap' | 'edgeShare'>;
+}
+
+/** How far something may go on one side. Null: nothing holds it back. */
+export interface Limits {
+  /** No further than this, in the motion's unit. */
+  readonly cap: number | null;
+  /** Share of the way from rest to today's edge, 0–1. */
+  readonly edgeShare: number | null;
+  readonly effortPct: number | null;
+  readonly painCeiling: number | null;
+  /** Grade of mobilization. */
+  readonly grade: number | null;
+  readonly holdS: number | null;
+}
+
+export interface SideLimits extends Limits {
+  readonly side: Side;
+}
+
+export interface ChoiceSpec {
+  readonly id: string;
+  readonly label: string;
+  readonly options: readonly { readonly id: string; readonly label: string }[];
+  readonly default: string;
+}
+
+export type Condition =
+  | { readonly choice: string; readonly is: string }
+  | { readonly round: 'first' | 'not-first' | 'last' | 'not-last' };
+
+/** How long a phase lasts. */
+export type DurationRule =
+  | {
+      /** A number in seconds … */
+      readonly seconds: string;
+      /** … moved to the nearest end of a breath in or out while the condition holds. */
+      readonly toBreath?: { readonly end: 'in' | 'out'; readonly when: Condition };
+    }
+  /** A number of whole breaths of this athlete. */
+  | { readonly breaths: string };
+
+/** Where the limb is at the end of the phase. */
+export type AngleRule =
+  | { readonly to: 'stay' }
+  | { readonly to: 'rest' }
+  | { readonly to: 'edge' }
+  /** The edge moves on by a number, and the limb with it. */
+  | { readonly to: 'new-edge'; readonly by: string }
+  /** Short of the edge by a number. */
+  | { readonly to: 'short-of-edge'; readonly by: string };
+
+export interface PhaseSpec {
+  readonly kind: PhaseKind;
+  readonly when?: readonly Condition[];
+  readonly duration: DurationRule;
+  readonly angle: AngleRule;
+  readonly breath: 'in' | 'out' | 'free';
+  readonly works: 'athlete' | 'therapist' | 'nobody';
+  /** A number in percent; only where the athlete contracts. */
+  readonly effort?: string;
+  /** The line waits at the end of this phase until the therapist goes on. */
+  readonly open?: boolean;
+  /** One instruction. `{press}`, `{setUp}` and the like are filled from the catalogue entry. */
+  readonly text: string;
+  /** A second line: the how. */
+  readonly detail: string;
+}
+
+/** What hands and athlete do, in general. */
+export const TECHNIQUES = ['lengthen', 'contract', 'active', 'mobilize', 'traction', 'press', 'friction', 'pin', 'continuous', 'nerve-line', 'thrust'] as const;
+export type Technique = (typeof TECHNIQUES)[number];
+
+export interface Claim {
+  readonly text: string;
+  readonly source: string;
+  /** Checked by a test where it can be: the published bounds that the defaults stay inside. */
+  readonly guidance?: 'acsm-2011';
+}
+
+export interface Method {
+  readonly id: string;
+  readonly name: string;
+  readonly synonyms: readonly string[];
+  readonly what: string;
+  /** What hands and athlete do in general; cautions and scope ask for it. */
+  readonly techniques: readonly Technique[];
+  readonly claims: readonly Claim[];
+  readonly schoolsDiffer: string;
+  readonly rounds: { readonly default: number; readonly min: number; readonly max: number };
+  readonly numbers: readonly NumberSpec[];
+  readonly choices: readonly ChoiceSpec[];
+  readonly opening: readonly PhaseSpec[];
+  readonly round: readonly PhaseSpec[];
+  readonly closing: readonly PhaseSpec[];
+  /** Which number is the discomfort ceiling, and which is how far easing off goes back. */
+  readonly painCeiling: string;
+  readonly easeBack: string;
+}
+
+/** Values of a block's numbers by number id; a list of one unless the number is per round. */
+export type NumberValues = Readonly<Record<string, readonly number[]>>;
+export type ChoiceValues = Readonly<Record<string, string>>;
+
+export interface SideRounds {
+  readonly side: Side;
+  readonly rounds: number;
+}
+
+/** One block of a plan: what is done to what, in which way, with which numbers, on which sides in which order. */
+export interface BlockPlan {
+  readonly id: string;
+  readonly entryId: string;
+  readonly methodId: string;
+  readonly numbers: NumberValues;
+  readonly choices: ChoiceValues;
+  readonly sides: readonly SideRounds[];
+  /** What cautions allow, by side; a side that is not named is free. The line never goes past it, whatever the numbers say. */
+  readonly limits?: readonly SideLimits[];
+}
+
+/** The athlete's breath when told to breathe slowly. */
+export interface BreathPace {
+  readonly periodMs: number;
+  /** Share of the period that is the breath in, 0–1. */
+  readonly inShare: number;
+}
+
+export interface Cue {
+  readonly index: number;
+  readonly blockIndex: number;
+  readonly side: Side;
+  /** 1-based; 0 in the opening, and `rounds` + 1 in the closing. */
+  readonly round: number;
+  readonly rounds: number;
+  readonly kind: PhaseKind;
+  readonly startMs: number;
+  readonly endMs: number;
+  readonly open: boolean;
+  readonly text: string;
+  readonly detail: string;
+  readonly effortPct: number | null;
+  /** Predicted position of the limb at start and end, in the block's unit. */
+  readonly from: number;
+  readonly to: number;
+  /** Predicted edge once this cue is done, in the block's unit. */
+  readonly edge: number;
+  readonly breath: 'in' | 'out' | 'free';
+  /** Where in the breath cycle this cue starts, so that a pacer can be drawn at any moment of the line. */
+  readonly breathOffsetMs: number;
+  readonly works: 'athlete' | 'therapist' | 'nobody';
+  readonly painCeiling: number;
+  /** How far easing off goes back from the edge, in the block's unit. */
+  readonly easeBack: number;
+  /** The limb goes no further than this, in the block's unit; null when nothing limits it. */
+  readonly furthest: number | null;
+}
+
+export interface LineBlock {
+  readonly blockId: string;
+  readonly entryId: string;
+  readonly methodId: string;
+  readonly motionId: string;
+  readonly name: string;
+  readonly unit: Unit;
+  readonly better: 'higher' | 'lower';
+}
+
+/** A session compiled to one flat, timed list of cues. */
+export interface Line {
+  readonly version: 1;
+  readonly cues: readonly Cue[];
+  readonly totalMs: number;
+  readonly breath: BreathPace;
+  readonly blocks: readonly LineBlock[];
+}

@@ -1,0 +1,70 @@
+import { motionOf } from '../body/index.ts';
+import { checkBirthDate, compareMotion, stiffestFirst, currentReadings, formatDuration, type ComparisonContext, type PastReading, type ValueToday } from './index.ts';
+
+const hip = motionOf('hip-extension-knee-straight');
+const past = (startsAt: string, side: 'left' | 'right', value: number, moment: 'before' | 'after' = 'before'): PastReading =>
+  ({ visitId: startsAt, startsAt, motionId: hip.id, side, moment, instrument: 'goniometer', value });
+const today = (side: 'left' | 'right', value: number, moment: 'before' | 'after' = 'before', instrument: 'goniometer' | 'inclinometer' = 'goniometer'): ValueToday =>
+  ({ motionId: hip.id, side, moment, instrument, value });
+const context = (patch: Partial<ComparisonContext>): ComparisonContext => ({ person: { birthDate: '2002-02-21', referenceSex: 'male', rowing: 'stroke' }, onDay: '2026-11-25', today: [], past: [], ...patch });
+
+test('baseline is the first value before work, last the latest; values after work are neither', () => {
+  const { sides } = compareMotion(hip, 'before', context({
+    past: [past('2026-09-01', 'left', 5), past('2026-09-01', 'left', 12, 'after'), past('2026-10-01', 'left', 8), past('2026-10-01', 'left', 15, 'after'), past('2026-10-01', 'right', 17)],
+    today: [today('left', 16)],
+  }));
+  const left = sides.find((side) => side.side === 'left')!;
+  // 16° lies inside the error of the reference, and there is no other side to compare with.
+  expect(left.short).toBe(false);
+  expect([left.baseline?.value, left.last?.value]).toEqual([5, 8]);
+  expect(left.sinceBaseline).toMatchObject({ kind: 'real-gain', gain: 11 });
+  expect(left.sinceLast).toMatchObject({ kind: 'inside-error', gain: 8 });
+});
+
+test('another instrument today carries its own error into the comparison', () => {
+  const [left] = compareMotion(hip, 'before', context({ past: [past('2026-09-01', 'left', 5)], today: [today('left', 13, 'before', 'inclinometer')] })).sides;
+  // Goniometer 3°, inclinometer 2°: 1.96 · √13.
+  expect(left!.sinceBaseline!.mdc).toBeCloseTo(7.07, 2);
+  expect(left!.error!.sem).toBe(2);
+});
+
+test('after work: gained against before, and the sides are compared as they are now', () => {
+  const result = compareMotion(hip, 'after', context({ today: [today('left', 5), today('right', 17), today('left', 16, 'after'), today('right', 17, 'after')] }));
+  expect(result.sides[0]!.gained).toMatchObject({ kind: 'real-gain', gain: 11 });
+  expect(result.sides[1]!.gained).toMatchObject({ kind: 'inside-error', gain: 0 });
+  expect(result.sideVerdict!.kind).toBe('even');
+  expect(result.sides.map((side) => side.short)).toEqual([false, false]);
+  const before = compareMotion(hip, 'before', context({ today: [today('left', 5), today('right', 17)] }));
+  expect(before.sides.map((side) => side.short)).toEqual([true, false]);
+  // No table for the bent knee: the real side difference alone makes a side short.
+  const bent = motionOf('hip-extension-knee-bent');
+  const bentValues = [today('left', 4), today('right', 15)].map((value) => ({ ...value, motionId: bent.id }));
+  expect(compareMotion(bent, 'before', context({ today: bentValues })).sides.map((side) => side.short)).toEqual([true, false]);
+  expect(result.bands[0]).toMatchObject({ people: 'men 20–44' });
+});
+
+test('stiffest first: each motion once, led by its stiffer side; values after work do not count', () => {
+  const even = motionOf('hip-abduction');
+  const value = (motionId: string, side: 'left' | 'right', read: number): ValueToday => ({ motionId, side, moment: 'before', instrument: 'goniometer', value: read });
+  const ranked = stiffestFirst(context({ today: [value(even.id, 'left', 45), value(even.id, 'right', 45), today('left', 2), today('right', 17), today('right', 0, 'after')] }));
+  expect(ranked.map(({ stiffness }) => [stiffness.motion.id, stiffness.side, stiffness.score > 0])).toEqual([[hip.id, 'left', true], [even.id, 'left', false]]);
+});
+
+test('nothing measured, nothing claimed', () => {
+  const { sides, sideVerdict } = compareMotion(hip, 'before', context({ today: [today('left', 16, 'after')] }));
+  expect(sideVerdict).toBeNull();
+  for (const side of sides) expect(side).toMatchObject({ now: null, error: null, sinceBaseline: null, sinceLast: null, gained: null, reference: null });
+});
+
+test('a corrected or withdrawn reading no longer stands', () => {
+  const row = (id: string, supersedes: string | null, value: number | null) => ({ id, supersedes, value });
+  expect(currentReadings([row('a', null, 4), row('b', 'a', 5), row('c', null, 7), row('d', 'c', null), row('e', null, 1)]).map((each) => each.id)).toEqual(['b', 'e']);
+});
+
+test('durations', () => {
+  expect([0, 8_400, 59_600, 3_599_000, 3_600_000].map(formatDuration)).toEqual(['0:00', '0:08', '1:00', '59:59', '1:00:00']);
+});
+
+test.each(['1880-05-05', '2026-11-26', '2001-02-29', 'soon', '01.02.2003'])('birth date %s is refused', (date) => {
+  expect(checkBirthDate(date, '2026-11-25')).toContain('lies between');
+});

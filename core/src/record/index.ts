@@ -1,0 +1,17 @@
+export { whatWasDone, type SideDone } from './done.ts';
+export { formatDuration } from './time.ts';
+export { LIMITS, checkBirthDate, isDay } from './limits.ts';
+export { lineOfRun } from './runLine.ts';
+export { currentReadings } from './readings.ts';
+export { compareMotion, stiffestFirst, type ComparisonContext, type MotionComparison, type SideComparison, type Stiffest, type ValueToday } from './comparison.ts';
+export { cautionContextOf, raisedOf } from './cautions.ts';
+export { historyOf } from './history.ts';
+export { projectDay, type ProjectedVisit } from './day.ts';
+export { coachPage, readinessShape, type CoachAthlete, type CoachFacts, type CoachPage, type ReadinessShape } from './coach.ts';
+export { BLANK_FILE, type Athlete, type AthleteFields, type AthleteFile, type AthleteList, type AthleteRow, type AvailabilityLevel, type Condition, type Contact, type Handed, type HistoryLine, type NoTouchArea, type Squad } from './athlete.ts';
+export {
+  STEPS,
+  type Arrival, type CalendarEvent, type DayPage, type DayVisit, type EdgeAtStart,
+  type Moment, type Note, type Override, type PastReading, type Plan, type Practice, type Reading, type ReadingFields, type Referral, type ReferralFields, type Run, type RunFields,
+  type Step, type StopAnswers, type StoredRunEvent, type Visit, type VisitFile,
+} from './visit.ts';

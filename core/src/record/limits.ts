@@ -1,0 +1,47 @@
+/** What can be entered, in one place for the field, the server's entrance and the message. */
+export const LIMITS = {
+  nameLength: 120,
+  aboutLength: 300,
+  complaintLength: 1000,
+  noteLength: 8000,
+  visitMinutes: { min: 5, max: 240 },
+  breathPeriodMs: { min: 2000, max: 20_000 },
+  /** Nobody older than this is on the table; catches 1880. */
+  oldestYears: 110,
+  blocksInPlan: 30,
+  eventsInOneRequest: 500,
+  clockRate: { min: 1, max: 60 },
+  bodyBytes: 512 * 1024,
+  /** A squad read in at once, and the size its request may have. */
+  importRows: 20_000,
+  importBytes: 24 * 1024 * 1024,
+  lineLength: 120,
+  textLength: 1000,
+  contacts: 8,
+  leverCm: { min: 10, max: 120 },
+  reasonLength: { min: 10, max: 1000 },
+  listPage: 100,
+  squadName: 80,
+  /** How finely the day is cut, in minutes. */
+  dayGrid: 5,
+} as const;
+
+/**
+ * What is wrong with a birth date (`YYYY-MM-DD`) on a day, or null.
+ * @example checkBirthDate('1880-01-01', '2026-11-25') // → 'A birth date lies between 1916-11-25 and 2026-11-25.'
+ */
+export function checkBirthDate(birthDate: string, today: string): string | null {
+  const earliest = `${Number(today.slice(0, 4)) - LIMITS.oldestYears}${today.slice(4)}`;
+  const date = new Date(`${birthDate}T00:00:00Z`);
+  const isDay = /^\d{4}-\d{2}-\d{2}$/.test(birthDate) && !Number.isNaN(date.getTime()) && date.toISOString().startsWith(birthDate);
+  return isDay && birthDate >= earliest && birthDate <= today ? null : `A birth date lies between ${earliest} and ${today}.`;
+}
+
+/**
+ * Whether a text is a day of the calendar, `YYYY-MM-DD`, from 1900 on.
+ * @example isDay('2026-02-30') // → false
+ */
+export function isDay(text: string): boolean {
+  const date = new Date(`${text}T00:00:00Z`);
+  return /^(19|20|21)\d{2}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(date.getTime()) && date.toISOString().startsWith(text);
+}

@@ -1,0 +1,203 @@
+import type { BodySide, Instrument, Mode, Region, RowingSide, Side } from '../body/index.ts';
+import type { ConsentArea, OverrideFields, PracticeScope, QuestionId } from '../caution/index.ts';
+import type { BlockPlan, BreathPace, Line } from '../method/index.ts';
+import type { RunEvent } from '../table/index.ts';
+import type { Athlete, AthleteFields, Condition, NoTouchArea } from './athlete.ts';
+
+/**
+ * What the server keeps and the interface shows. Instants are ISO 8601 in UTC, days are `YYYY-MM-DD`,
+ * ids are UUIDs made by the client. `revision` counts changes: a change names the revision it was made on.
+ */
+
+export interface Practice {
+  readonly name: string;
+  /** IANA name; days are days of this zone. */
+  readonly timeZone: string;
+  /** The day it is now in that zone. */
+  readonly today: string;
+  readonly scope: PracticeScope;
+  readonly revision: number;
+}
+
+export interface CalendarEvent {
+  readonly id: string;
+  readonly name: string;
+  readonly onDate: string;
+  readonly importance: 1 | 2 | 3;
+}
+
+export const STEPS = ['arrive', 'measure', 'plan', 'table', 'close'] as const;
+export type Step = (typeof STEPS)[number];
+
+export interface Visit extends Arrival {
+  readonly id: string;
+  readonly athleteId: string;
+  readonly startsAt: string;
+  readonly minutes: number;
+  /** The step that was open last; where the visit is taken up again. */
+  readonly step: Step;
+  readonly finishedAt: string | null;
+  readonly cancelledAt: string | null;
+  readonly revision: number;
+}
+
+/** What is asked when somebody arrives, and what the last visit left to look at. */
+export interface Arrival {
+  readonly complaint: string;
+  readonly complaintRegion: Region | null;
+  readonly complaintSide: BodySide;
+  /** 0–10, or null when it was not asked. */
+  readonly complaintScore: number | null;
+  readonly changed: string;
+  readonly trainingSince: string;
+  readonly trainingNext: string;
+  readonly minutesAvailable: number;
+  /** Areas agreed to today, or null until it was asked. */
+  readonly consent: readonly ConsentArea[] | null;
+  /** Left for the next visit at closing: what to look at first. */
+  readonly lookFirst: string;
+}
+
+/** One answer to all stop-and-refer questions. Never changed; a later one stands. */
+export interface StopAnswers {
+  readonly id: string;
+  readonly at: string;
+  readonly by: string;
+  readonly answers: Readonly<Record<QuestionId, 'no' | 'yes' | 'unsure'>>;
+}
+
+export interface Override extends OverrideFields {
+  readonly id: string;
+  readonly at: string;
+  readonly by: string;
+}
+
+export interface ReferralFields {
+  readonly to: string;
+  readonly seen: string;
+}
+
+/** A visit that ended with somebody else: what was seen, no diagnosis. */
+export interface Referral extends ReferralFields {
+  readonly at: string;
+  readonly by: string;
+  readonly revision: number;
+}
+
+export type Moment = 'before' | 'after';
+
+export interface ReadingFields {
+  readonly motionId: string;
+  readonly side: Side;
+  readonly moment: Moment;
+  readonly mode: Mode;
+  readonly instrument: Instrument;
+  /** One to five trials; none when the reading is withdrawn. */
+  readonly trials: readonly number[];
+  /** The reading this one corrects, or null for a first one. */
+  readonly supersedes: string | null;
+}
+
+export interface Reading extends ReadingFields {
+  readonly id: string;
+  readonly visitId: string;
+  readonly takenAt: string;
+  /** Mean of the trials; null when withdrawn. */
+  readonly value: number | null;
+}
+
+/** A reading of an earlier visit, as far as comparing needs it. */
+export interface PastReading {
+  readonly visitId: string;
+  readonly startsAt: string;
+  readonly motionId: string;
+  readonly side: Side;
+  readonly moment: Moment;
+  readonly instrument: Instrument;
+  readonly value: number;
+}
+
+export interface Plan {
+  readonly revision: number;
+  readonly blocks: readonly BlockPlan[];
+}
+
+export interface EdgeAtStart {
+  readonly motionId: string;
+  readonly side: Side;
+  readonly value: number;
+}
+
+/** What a run is compiled from; the server compiles the same line from it as the browser does. */
+export interface RunFields {
+  readonly visitId: string;
+  readonly blocks: readonly BlockPlan[];
+  readonly breath: BreathPace;
+  readonly edges: readonly EdgeAtStart[];
+  /** 1 for a real run; more when the clock was sped up to walk through a plan. */
+  readonly clockRate: number;
+}
+
+export interface StoredRunEvent {
+  readonly id: string;
+  readonly seq: number;
+  readonly event: RunEvent;
+}
+
+export interface Run {
+  readonly id: string;
+  readonly visitId: string;
+  readonly line: Line;
+  readonly clockRate: number;
+  readonly startedAt: string;
+  readonly events: readonly StoredRunEvent[];
+}
+
+export interface Note {
+  readonly text: string;
+  readonly revision: number;
+}
+
+/** Everything about one visit. */
+export interface VisitFile {
+  readonly visit: Visit;
+  readonly athlete: Athlete;
+  readonly conditions: readonly Condition[];
+  readonly noTouch: readonly NoTouchArea[];
+  readonly scope: PracticeScope;
+  readonly nextEvent: CalendarEvent | null;
+  readonly lastEvent: CalendarEvent | null;
+  /** What was answered at the visit before, or null at the first. */
+  readonly lastArrival: (Arrival & { readonly startsAt: string }) | null;
+  /** Every set of answers given today, oldest first. */
+  readonly answers: readonly StopAnswers[];
+  readonly overrides: readonly Override[];
+  readonly referral: Referral | null;
+  /** How many visits this athlete has had up to and including this one. */
+  readonly visitNumber: number;
+  readonly readings: readonly Reading[];
+  readonly past: readonly PastReading[];
+  readonly plan: Plan;
+  /** Every run of this visit, oldest first. */
+  readonly runs: readonly Run[];
+  /** The therapist's words; null for somebody who does not read notes. */
+  readonly note: Note | null;
+}
+
+export interface DayVisit extends Visit {
+  readonly athleteName: string;
+  readonly rowing: RowingSide;
+  readonly about: string;
+  readonly birthDate: string;
+  readonly referenceSex: AthleteFields['referenceSex'];
+  /** Readings of the athlete's latest visit before this one. */
+  readonly lastReadings: readonly PastReading[];
+}
+
+export interface DayPage {
+  readonly date: string;
+  readonly visits: readonly DayVisit[];
+  readonly events: readonly CalendarEvent[];
+  /** Visits of the last two weeks that were neither finished nor cancelled. */
+  readonly unfinished: readonly DayVisit[];
+}

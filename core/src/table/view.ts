@@ -1,0 +1,66 @@
+import { breathAt, type Cue, type Line } from '../method/index.ts';
+import { adjustmentFor, effortNow } from './run.ts';
+import type { RunState, RunStatus } from './state.ts';
+
+/** Everything the table's screen shows at one moment. */
+export interface TableView {
+  readonly status: RunStatus;
+  readonly cue: Cue;
+  /** The cue that follows, or null at the end. */
+  readonly nextCue: Cue | null;
+  readonly blockName: string;
+  /** Whole seconds left in the cue, rounded up so that the last second shows 1. */
+  readonly secondsLeft: number;
+  readonly effortPct: number | null;
+  /** Edge now: the last one read on this side, carried on by the prediction. */
+  readonly edge: number;
+  /** Edge now against the edge this side started from; positive is more range. */
+  readonly gainSinceStart: number;
+  readonly breath: { readonly way: 'in' | 'out'; readonly share: number };
+  readonly elapsedMs: number;
+  readonly totalMs: number;
+}
+
+/** What to show for a state. The state must already be carried to the moment wanted. */
+export function viewRun(line: Line, state: RunState): TableView {
+  const cue = line.cues[Math.min(state.cueIndex, line.cues.length - 1)]!;
+  const block = line.blocks[cue.blockIndex]!;
+  const adjustment = adjustmentFor(state, cue);
+  // The edge counts as moved once the advance is done.
+  const done = state.positionMs >= cue.endMs;
+  const before = line.cues[cue.index - 1];
+  const sameSide = before && before.blockIndex === cue.blockIndex && before.side === cue.side;
+  const edge = (done || !sameSide ? cue.edge : before.edge) + adjustment.shift;
+  const first = line.cues.find((other) => other.blockIndex === cue.blockIndex && other.side === cue.side)!;
+  return {
+    status: state.status,
+    cue,
+    nextCue: line.cues[cue.index + 1] ?? null,
+    blockName: block.name,
+    secondsLeft: Math.max(0, Math.ceil((cue.endMs - state.positionMs) / 1000)),
+    effortPct: effortNow(cue, adjustment),
+    edge,
+    gainSinceStart: (edge - first.edge) * (block.better === 'higher' ? 1 : -1),
+    breath: breathAt(cue.breathOffsetMs + (state.positionMs - cue.startMs), line.breath),
+    elapsedMs: state.positionMs,
+    totalMs: line.totalMs,
+  };
+}
+
+/** The next moment on the run's clock at which the screen must change by itself, or null when it will not. */
+export function nextChangeMs(line: Line, state: RunState): number | null {
+  if (state.status !== 'running') return null;
+  const cue = line.cues[state.cueIndex]!;
+  return state.atMs + (cue.endMs - state.positionMs);
+}
+
+/**
+ * An edge typed with its last two digits, as the value nearest to the predicted edge that ends in them.
+ * Degrees are whole, centimetres have one decimal; so two presses say 165° when about 160° is expected.
+ * @example edgeFromDigits(65, 161, 'deg') // → 165
+ */
+export function edgeFromDigits(lastTwo: number, predicted: number, unit: 'deg' | 'cm'): number {
+  const steps = unit === 'deg' ? 1 : 10;
+  const hundreds = Math.round((predicted * steps - lastTwo) / 100);
+  return (hundreds * 100 + lastTwo) / steps;
+}

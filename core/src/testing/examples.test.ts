@@ -1,0 +1,46 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import * as body from '../body/index.ts';
+import * as catalogue from '../catalogue/index.ts';
+import * as measure from '../measure/index.ts';
+import * as method from '../method/index.ts';
+import * as record from '../record/index.ts';
+import * as table from '../table/index.ts';
+
+/**
+ * Runs every `@example expression // → value` of the doc comments, so that no example is ever wrong.
+ * Numbers are compared to the decimals that are written.
+ */
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const faces: Record<string, Record<string, unknown>> = { body, catalogue, measure, method, record, table };
+const fixtures = {
+  motion: body.motionOf('hip-extension-knee-bent'),
+  effort: method.CR_BREATH.numbers.find((spec) => spec.id === 'effort'),
+};
+
+const examples = Object.entries(faces).flatMap(([folder, face]) =>
+  readdirSync(join(root, folder))
+    .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
+    .flatMap((file) =>
+      [...readFileSync(join(root, folder, file), 'utf8').matchAll(/@example (.+?) \/\/ → (.+)/g)].map(([, expression, expected]) => ({
+        place: `${folder}/${file}`, expression: expression!, expected: expected!.trim(), face,
+      })),
+    ),
+);
+
+function evaluate(expression: string, face: Record<string, unknown>): unknown {
+  const names = { ...fixtures, ...face };
+  return new Function(...Object.keys(names), `return (${expression});`)(...Object.values(names));
+}
+
+test('there are examples to run', () => {
+  expect(examples.length).toBeGreaterThan(20);
+});
+
+test.each(examples)('$place: $expression', ({ expression, expected, face }) => {
+  const value = evaluate(expression, face);
+  const decimals = /^-?\d+\.(\d+)$/.exec(expected)?.[1]?.length;
+  if (decimals === undefined) expect(value).toEqual(evaluate(expected, face));
+  else expect(value).toBeCloseTo(Number(expected), decimals);
+});
