@@ -1,0 +1,33 @@
+/** One thing wrong with what was sent, and where. */
+export interface FieldError {
+  readonly path: string;
+  readonly message: string;
+}
+
+/** An answer that is not what was asked for, as RFC 9457 describes it. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    override readonly message: string,
+    readonly errors: readonly FieldError[] = [],
+    /** Further members, such as the state that a stale change collided with. */
+    readonly more: Readonly<Record<string, unknown>> = {},
+  ) {
+    super(message);
+    this.name = 'Problem';
+  }
+
+  toJSON(): Record<string, unknown> {
+    return { type: 'about:blank', status: this.status, title: this.title, detail: this.message, ...(this.errors.length > 0 ? { errors: this.errors } : {}), ...this.more };
+  }
+}
+
+export const notFound = (what: string) => new Problem(404, 'Not found', `${what} does not exist.`);
+
+export const invalid = (errors: readonly FieldError[]) =>
+  new Problem(422, 'Not valid', errors.map((error) => error.message).join(' '), errors);
+
+/** The change was made on something that has changed since; what stands now is sent along, nothing was written. */
+export const stale = (what: string, current: unknown) =>
+  new Problem(409, 'Changed meanwhile', `${what} was changed somewhere else, perhaps in another tab. Nothing was overwritten.`, [], { current });

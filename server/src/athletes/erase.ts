@@ -1,0 +1,32 @@
+import { change, transaction, type Db, type Pool } from '../db/pool.ts';
+
+const VISITS = '(SELECT v.id FROM visit v WHERE v.athlete_id = ?)';
+
+/** In the order in which nothing is left pointing at what is gone. */
+const STATEMENTS = [
+  `DELETE e FROM run_event e JOIN run r ON r.id = e.run_id WHERE r.visit_id IN ${VISITS}`,
+  `DELETE FROM run WHERE visit_id IN ${VISITS}`,
+  `DELETE FROM plan_block WHERE visit_id IN ${VISITS}`,
+  `DELETE FROM plan WHERE visit_id IN ${VISITS}`,
+  `DELETE FROM note WHERE visit_id IN ${VISITS}`,
+  `DELETE FROM referral WHERE visit_id IN ${VISITS}`,
+  `DELETE FROM caution_override WHERE visit_id IN ${VISITS}`,
+  `DELETE FROM stop_answers WHERE visit_id IN ${VISITS}`,
+];
+
+const AFTER = ['DELETE FROM visit WHERE athlete_id = ?', 'DELETE FROM athlete_condition WHERE athlete_id = ?', 'DELETE FROM no_touch_area WHERE athlete_id = ?', 'DELETE FROM squad_member WHERE athlete_id = ?', 'DELETE FROM athlete WHERE id = ?'];
+
+/** Removes everything about an athlete, all of it or nothing. */
+export async function eraseAthlete(pool: Pool, athleteId: string): Promise<void> {
+  await transaction(pool, async (db) => {
+    for (const sql of STATEMENTS) await change(db, sql, [athleteId]);
+    await eraseReadings(db, athleteId);
+    for (const sql of AFTER) await change(db, sql, [athleteId]);
+  });
+}
+
+/** Corrections point at what they correct, so the latest ones go first. */
+async function eraseReadings(db: Db, athleteId: string): Promise<void> {
+  const latest = `DELETE r FROM rom_reading r LEFT JOIN rom_reading later ON later.supersedes = r.id WHERE later.id IS NULL AND r.visit_id IN ${VISITS}`;
+  while ((await change(db, latest, [athleteId])) > 0);
+}

@@ -1,0 +1,141 @@
+import { Router } from 'express';
+import Joi from 'joi';
+import { LIMITS, type AthleteFile } from '@pace-bend/core/record';
+import { caller, concerns } from '../access/guard.ts';
+import { dayIn } from '../app/days.ts';
+import { idFrom, idSchema } from '../app/ids.ts';
+import { invalid, notFound, stale } from '../app/problem.ts';
+import { standsAlready } from '../app/same.ts';
+import { validate } from '../app/validate.ts';
+import { allEvents } from '../days/queries.ts';
+import { isDuplicate, type Pool } from '../db/pool.ts';
+import { pastReadings } from '../readings/queries.ts';
+import { squadNamesOf } from '../squads/queries.ts';
+import { referredVisits } from '../visits/referral.ts';
+import { visitsOf } from '../visits/queries.ts';
+import { conditionById, conditionsOf, insertCondition, insertNoTouch, liftNoTouch, noTouchOf, updateCondition, withdrawCondition } from './conditions.ts';
+import { eraseAthlete } from './erase.ts';
+import { athleteById, athletesByName, insertAthlete, updateAthlete } from './queries.ts';
+import { wholeRecord } from './record.ts';
+import { athletePatchSchema, athleteSchema, conditionSchema, noTouchSchema } from './schema.ts';
+
+const eraseSchema = Joi.object<{ confirm: string }, true>({ confirm: Joi.string().max(LIMITS.nameLength).required().label('The name') });
+
+export function athleteRoutes(pool: Pool, now: () => Date): Router {
+  const router = Router();
+
+  router.get('/athletes', async (request, response) => {
+    const { practice } = caller(response);
+    const { q, offset, squad, limit } = request.query;
+    const search = typeof q === 'string' ? q.slice(0, 120) : '';
+    const from = typeof offset === 'string' && /^\d{1,7}$/.test(offset) ? Number(offset) : 0;
+    if (squad !== undefined && (typeof squad !== 'string' || idSchema.validate(squad).error)) throw invalid([{ path: 'squad', message: 'The squad is named by a UUID.' }]);
+    const most = typeof limit === 'string' && /^\d{1,3}$/.test(limit) ? Math.min(LIMITS.listPage, Math.max(1, Number(limit))) : LIMITS.listPage;
+    response.json(await athletesByName(pool, practice.id, { search, squadId: squad ?? null, offset: from, limit: most }));
+  });
+
+  router.get('/athletes/:id', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    const athlete = await athleteById(pool, practice.id, id);
+    if (!athlete) throw notFound('This athlete');
+    const [conditions, noTouch, squads, past, visits, referredVisitIds, events] = await Promise.all([
+      conditionsOf(pool, id), noTouchOf(pool, id), squadNamesOf(pool, id), pastReadings(pool, id, null), visitsOf(pool, id), referredVisits(pool, id), allEvents(pool, practice.id),
+    ]);
+    response.json({ athlete, conditions, noTouch, squads, past, visits, referredVisitIds, events } satisfies AthleteFile);
+  });
+
+  /** Creates. The same request again is answered with what stands; another content under the same id is refused. */
+  router.put('/athletes/:id', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    const fields = validate(athleteSchema(dayIn(practice.timeZone, now())), request.body);
+    concerns(response, id);
+    try {
+      await insertAthlete(pool, practice.id, id, fields);
+    } catch (error) {
+      if (!isDuplicate(error)) throw error;
+      const existing = await athleteById(pool, practice.id, id);
+      if (!existing || !standsAlready(existing, fields)) throw stale('This athlete', existing);
+    }
+    response.json(await athleteById(pool, practice.id, id));
+  });
+
+  router.patch('/athletes/:id', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    const { revision, ...patch } = validate(athletePatchSchema(dayIn(practice.timeZone, now())), request.body);
+    if (!(await updateAthlete(pool, id, revision, patch))) {
+      const current = (await athleteById(pool, practice.id, id))!;
+      // The same change one revision on: this request again, after its answer was lost.
+      if (current.revision !== revision + 1 || !standsAlready(current, patch)) throw stale('This file', current);
+    }
+    response.json(await athleteById(pool, practice.id, id));
+  });
+
+  router.put('/athletes/:id/conditions/:conditionId', async (request, response) => {
+    const athleteId = idFrom(request);
+    const id = idFrom(request, 'conditionId');
+    const { practice } = caller(response);
+    const sent = validate(conditionSchema(dayIn(practice.timeZone, now())), request.body);
+    const before = await conditionById(pool, athleteId, id);
+    try {
+      if (sent.revision === 0 && !before) await insertCondition(pool, athleteId, id, sent);
+      else if (!before || !(await updateCondition(pool, athleteId, id, sent))) {
+        const { revision: _sent, ...fields } = sent;
+        const current = await conditionById(pool, athleteId, id);
+        const repeated = current !== null && current.revision === sent.revision + 1 && standsAlready(current, fields);
+        if (!repeated) throw stale('This condition', current);
+      }
+    } catch (error) {
+      if (isDuplicate(error)) throw stale('This condition', null);
+      throw error;
+    }
+    response.json(await conditionById(pool, athleteId, id));
+  });
+
+  router.delete('/athletes/:id/conditions/:conditionId', async (request, response) => {
+    const athleteId = idFrom(request);
+    await withdrawCondition(pool, athleteId, idFrom(request, 'conditionId'), now());
+    response.json({ conditions: await conditionsOf(pool, athleteId) });
+  });
+
+  router.put('/athletes/:id/no-touch/:areaId', async (request, response) => {
+    const athleteId = idFrom(request);
+    const id = idFrom(request, 'areaId');
+    const area = validate(noTouchSchema, request.body);
+    try {
+      await insertNoTouch(pool, athleteId, id, area, now());
+    } catch (error) {
+      if (!isDuplicate(error)) throw error;
+      const existing = (await noTouchOf(pool, athleteId)).find((each) => each.id === id.toLowerCase());
+      if (!existing || !standsAlready(existing, area)) throw stale('This area', existing ?? null);
+    }
+    response.json({ noTouch: await noTouchOf(pool, athleteId) });
+  });
+
+  router.delete('/athletes/:id/no-touch/:areaId', async (request, response) => {
+    const athleteId = idFrom(request);
+    await liftNoTouch(pool, athleteId, idFrom(request, 'areaId'), now());
+    response.json({ noTouch: await noTouchOf(pool, athleteId) });
+  });
+
+  router.get('/athletes/:id/record', async (request, response) => {
+    const record = await wholeRecord(pool, idFrom(request));
+    response.attachment('athlete-record.json').json({ format: 'pace-bend athlete record', version: 1, takenOutAt: now().toISOString(), ...record });
+  });
+
+  /** Erases everything about an athlete. Their name has to be typed; what stays are lines of the audit, which hold no content. */
+  router.delete('/athletes/:id', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    const { confirm } = validate(eraseSchema, request.body);
+    const athlete = await athleteById(pool, practice.id, id);
+    if (!athlete) throw notFound('This athlete');
+    if (confirm.trim() !== athlete.name) throw invalid([{ path: 'confirm', message: 'The name that was typed is not the athlete’s. Nothing was erased.' }]);
+    await eraseAthlete(pool, id);
+    response.json({ erased: true });
+  });
+
+  return router;
+}

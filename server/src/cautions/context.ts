@@ -1,0 +1,51 @@
+import { blockCautions, blocking, cautionsFor, isAsStrict, measuring, NO_LIMITS, overriddenFor, visitCautions, type Caution, type CautionContext } from '@pace-bend/core/caution';
+import type { Side } from '@pace-bend/core/body';
+import type { BlockPlan } from '@pace-bend/core/method';
+import { cautionContextOf, type Override, type Visit } from '@pace-bend/core/record';
+import type { PracticeRow } from '../access/sessions.ts';
+import { dayIn } from '../app/days.ts';
+import { Problem } from '../app/problem.ts';
+import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
+import { athleteById } from '../athletes/queries.ts';
+import { eventsAround } from '../days/queries.ts';
+import type { Db } from '../db/pool.ts';
+import { answersOf, overridesOf } from '../visits/referral.ts';
+
+/** What cautions need to know of a visit, read anew: the file may have changed since a screen was drawn. */
+export async function cautionsOfVisit(db: Db, practice: PracticeRow, visit: Visit): Promise<{ readonly context: CautionContext; readonly overrides: readonly Override[] }> {
+  const day = dayIn(practice.timeZone, new Date(visit.startsAt));
+  const [athlete, conditions, noTouch, { next, last }, answers, overrides] = await Promise.all([
+    athleteById(db, practice.id, visit.athleteId), conditionsOf(db, visit.athleteId), noTouchOf(db, visit.athleteId), eventsAround(db, practice.id, day), answersOf(db, visit.id), overridesOf(db, visit.id),
+  ]);
+  return { context: cautionContextOf({ athlete: athlete!, conditions, noTouch, scope: practice.scope, nextEvent: next, lastEvent: last, answers, visit }, day), overrides };
+}
+
+/** Refuses hands-on work while something says stop. */
+export function requireNoStop(context: CautionContext): void {
+  const { cautions } = visitCautions(context);
+  const stops = cautions.filter((caution) => caution.level === 'stop');
+  if (stops.length > 0) throw refusal('Stopped', stops, 'End the visit in a referral.');
+}
+
+/** Refuses to measure what cautions forbid. */
+export function requireMeasurable(context: CautionContext, overrides: readonly Override[], motionId: string, side: Side): void {
+  requireNoStop(context);
+  const forbidden = blocking(cautionsFor(context, measuring(motionId, side)), overriddenFor(overrides, motionId, side));
+  if (forbidden.length > 0) throw refusal('Caution', forbidden, 'Nothing was written.');
+}
+
+/** Refuses blocks that cautions forbid, and blocks whose own limits are wider than the cautions': a stale or hand-made plan. */
+export function requireAllowed(context: CautionContext, overrides: readonly Override[], blocks: readonly BlockPlan[]): void {
+  requireNoStop(context);
+  for (const block of blocks) {
+    for (const { side, result, blocking: forbidden } of blockCautions(block, context, overrides)) {
+      if (forbidden.length > 0) throw refusal('Caution', forbidden, 'Take the block out, or give the reason for setting it aside.');
+      const own = block.limits?.find((limits) => limits.side === side) ?? NO_LIMITS;
+      if (!isAsStrict(own, result.limits)) throw new Problem(409, 'Limits changed', 'The file or the event changed since this plan was made: open the plan, its limits are written anew.');
+    }
+  }
+}
+
+function refusal(title: string, cautions: readonly Caution[], what: string): Problem {
+  return new Problem(409, title, `${cautions.map((caution) => `${caution.because}: ${caution.reason}`).join(' ')} ${what}`, [], { cautions });
+}

@@ -1,0 +1,25 @@
+import { Router } from 'express';
+import { coachPage, type CoachPage } from '@pace-bend/core/record';
+import { caller } from '../access/guard.ts';
+import { dayIn } from '../app/days.ts';
+import type { Pool } from '../db/pool.ts';
+import { membersFor, readingsFor, visitsFor } from './queries.ts';
+
+/** How far back a coach's trends go. */
+const TREND_DAYS = 120;
+
+export function coachRoutes(pool: Pool, now: () => Date): Router {
+  const router = Router();
+
+  /** The squads given to a coach (all of them for the owner): shape, availability and range, and nothing that says why. */
+  router.get('/coach', async (_request, response) => {
+    const { accountId, role, practice } = caller(response);
+    const who = { accountId, role, practiceId: practice.id };
+    const since = new Date(now().getTime() - TREND_DAYS * 86_400_000);
+    const [members, visits, readings] = await Promise.all([membersFor(pool, who), visitsFor(pool, who, since), readingsFor(pool, who, since)]);
+    const page: CoachPage = coachPage({ today: dayIn(practice.timeZone, now()), members, visits: visits.map(({ at, ...visit }) => ({ ...visit, on: dayIn(practice.timeZone, at) })), readings });
+    response.json(page);
+  });
+
+  return router;
+}

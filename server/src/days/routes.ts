@@ -1,0 +1,23 @@
+import { Router } from 'express';
+import type { DayPage } from '@pace-bend/core/record';
+import { caller } from '../access/guard.ts';
+import { dayBounds } from '../app/days.ts';
+import type { Pool } from '../db/pool.ts';
+import { eventsFrom, unfinishedBefore, visitsBetween } from './queries.ts';
+
+export function dayRoutes(pool: Pool): Router {
+  const router = Router();
+
+  router.get('/days/:date', async (request, response) => {
+    const { practice } = caller(response);
+    const { from, to } = dayBounds(request.params.date, practice.timeZone);
+    const [visits, events, unfinished] = await Promise.all([
+      visitsBetween(pool, practice.id, from, to),
+      eventsFrom(pool, practice.id, request.params.date),
+      unfinishedBefore(pool, practice.id, from),
+    ]);
+    response.json({ date: request.params.date, visits, events, unfinished } satisfies DayPage);
+  });
+
+  return router;
+}

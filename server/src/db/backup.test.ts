@@ -1,0 +1,93 @@
+import { spawnSync } from 'node:child_process';
+import { appendFileSync, copyFileSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { openTestApp, request, type TestApp } from '../testing/app.ts';
+import { openPool, rows, type Pool } from './pool.ts';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '../../..');
+const folder = mkdtempSync(join(tmpdir(), 'pace-bend-backup-'));
+let source: TestApp;
+let sourceUrl: string;
+beforeAll(async () => {
+  source = await openTestApp({ demo: true });
+  const [{ name } = { name: '' }] = await rows<{ name: string }>(source.pool, 'SELECT DATABASE() AS name');
+  sourceUrl = process.env.TEST_DATABASE_URL!.replace(/\/[^/]*$/, `/${name}`);
+}, 60_000);
+afterAll(async () => {
+  await source.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+/** The command as it is typed, on a database of the test's. */
+function run(command: 'backup' | 'restore', databaseUrl: string, ...args: string[]) {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, 'bin', `${command}.mjs`), ...args], { encoding: 'utf8', env: { ...process.env, DATABASE_URL: databaseUrl, NODE_OPTIONS: '' } });
+  return { status, said: stdout + stderr };
+}
+
+/** A database server of its own on an empty directory, as a new machine has it. */
+async function emptyServer(): Promise<{ url: string; stop(): Promise<void> }> {
+  const launcher = join(root, 'bin/lib/mariadb.mjs');
+  const { startMariadb } = await import(launcher) as { startMariadb: (folder: string, options: object) => Promise<{ url: string; stop(): Promise<void> }> };
+  return startMariadb(join(folder, 'new-machine'), { quiet: true, fast: true });
+}
+
+async function emptyDatabase(): Promise<{ pool: Pool; url: string; drop(): Promise<void> }> {
+  const name = `pace_restore_${Date.now()}_${Math.floor(Math.random() * 1e6)}`;
+  await source.pool.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4`);
+  const url = sourceUrl.replace(/\/[^/]*$/, `/${name}`);
+  const pool = openPool(url);
+  return { pool, url, async drop() { await pool.end(); await source.pool.query(`DROP DATABASE ${name}`); } };
+}
+
+test('a backup goes into an empty server, and every table is the same, row by row, with the triggers', async () => {
+  const made = run('backup', sourceUrl, folder);
+  expect(made.said).toMatch(/^Backed up \d+ rows of \d+ tables/);
+  const file = join(folder, readdirSync(folder).find((name) => name.endsWith('.sql'))!);
+  const server = await emptyServer();
+  const empty = { url: server.url, pool: openPool(server.url), async drop() { await empty.pool.end(); await server.stop(); } };
+  const put = run('restore', empty.url, file);
+  expect(put).toMatchObject({ status: 0, said: expect.stringContaining('each is as it was backed up') });
+
+  const names = (pool: Pool) => rows<{ name: string }>(pool, "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() ORDER BY TABLE_NAME");
+  const tables = (await names(source.pool)).map((row) => row.name);
+  expect((await names(empty.pool)).map((row) => row.name)).toEqual(tables);
+  expect(tables.length).toBeGreaterThan(20);
+  for (const table of tables) {
+    const all = async (pool: Pool) => JSON.stringify((await rows<object>(pool, `SELECT * FROM \`${table}\``)).map((row) => JSON.stringify(row)).sort());
+    expect([table, await all(empty.pool)]).toEqual([table, await all(source.pool)]);
+  }
+  await request(source.app).get('/api/athletes').expect(200);
+  await empty.pool.query("INSERT INTO audit (practice_id, at, account_id, account_name, what) SELECT id, NOW(3), id, 'x', 'x' FROM practice LIMIT 1");
+  await expect(empty.pool.query('DELETE FROM audit')).rejects.toThrow('only added to');
+
+  // Into a database that holds something: only on purpose.
+  expect(run('restore', empty.url, file)).toMatchObject({ status: 1, said: expect.stringContaining('already holds') });
+  expect(run('restore', empty.url, file, '--replace').status).toBe(0);
+  await empty.drop();
+}, 120_000);
+
+test('a backup that was cut off, changed, or has lost its check file is refused before anything is written', async () => {
+  const original = readdirSync(folder).find((name) => name.endsWith('.sql'))!;
+  const copy = join(folder, 'copy.sql');
+  const empty = await emptyDatabase();
+  const untouched = async () => expect(await rows(empty.pool, 'SHOW TABLES')).toEqual([]);
+  copyFileSync(join(folder, original), copy);
+  expect(run('restore', empty.url, copy)).toMatchObject({ status: 1, said: expect.stringContaining('check.json is not there') });
+  copyFileSync(join(folder, original.replace('.sql', '.check.json')), join(folder, 'copy.check.json'));
+  writeFileSync(copy, readFileSync(copy, 'utf8').slice(0, -200));
+  expect(run('restore', empty.url, copy)).toMatchObject({ status: 1, said: expect.stringContaining('changed or cut off') });
+  copyFileSync(join(folder, original), copy);
+  appendFileSync(copy, 'DROP TABLE athlete;\n');
+  expect(run('restore', empty.url, copy).status).toBe(1);
+  expect(run('restore', empty.url).said).toContain('Name the backup');
+  await untouched();
+  await empty.drop();
+});
+
+test('an empty database is not backed up', async () => {
+  const empty = await emptyDatabase();
+  expect(run('backup', empty.url, folder)).toMatchObject({ status: 1, said: expect.stringContaining('nothing to back up') });
+  await empty.drop();
+});

@@ -1,0 +1,32 @@
+import { Router } from 'express';
+import Joi from 'joi';
+import { LIMITS, type Note } from '@pace-bend/core/record';
+import { caller } from '../access/guard.ts';
+import { idFrom } from '../app/ids.ts';
+import { stale } from '../app/problem.ts';
+import { validate } from '../app/validate.ts';
+import type { Pool } from '../db/pool.ts';
+import { findOpenVisit } from '../visits/find.ts';
+import { noteOf, writeNote } from './queries.ts';
+
+const noteSchema = Joi.object<Note, true>({
+  revision: Joi.number().integer().min(0).required(),
+  text: Joi.string().allow('').max(LIMITS.noteLength).required().label('Note'),
+});
+
+export function noteRoutes(pool: Pool): Router {
+  const router = Router();
+
+  router.put('/visits/:id/note', async (request, response) => {
+    const visitId = idFrom(request);
+    const { revision, text } = validate(noteSchema, request.body);
+    await findOpenVisit(pool, caller(response).practice, visitId);
+    if (!(await writeNote(pool, visitId, revision, text))) {
+      const current = await noteOf(pool, visitId);
+      if (current.revision !== revision + 1 || current.text !== text) throw stale('The note', current);
+    }
+    response.json(await noteOf(pool, visitId));
+  });
+
+  return router;
+}

@@ -1,0 +1,41 @@
+import { Router } from 'express';
+import { caller } from '../access/guard.ts';
+import { idFrom } from '../app/ids.ts';
+import { stale } from '../app/problem.ts';
+import { validate } from '../app/validate.ts';
+import { cautionsOfVisit, requireAllowed } from '../cautions/context.ts';
+import type { Pool } from '../db/pool.ts';
+import { findOpenVisit } from '../visits/find.ts';
+import { requireSoundBlocks } from './check.ts';
+import { planOf, replacePlan } from './queries.ts';
+import { planSchema } from './schema.ts';
+
+export function planRoutes(pool: Pool): Router {
+  const router = Router();
+
+  router.put('/visits/:id/plan', async (request, response) => {
+    const visitId = idFrom(request);
+    const { revision, blocks } = validate(planSchema, request.body);
+    requireSoundBlocks(blocks);
+    const { practice } = caller(response);
+    const visit = await findOpenVisit(pool, practice, visitId);
+    if (blocks.length > 0) {
+      const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
+      requireAllowed(context, overrides, blocks);
+    }
+    if (!(await replacePlan(pool, visitId, revision, blocks))) {
+      const current = await planOf(pool, visitId);
+      // The same plan one revision on: this request again, after its answer was lost.
+      const repeated = current.revision === revision + 1 && JSON.stringify(current.blocks) === JSON.stringify(blocks.map(inStoredOrder));
+      if (!repeated) throw stale('The plan', current);
+    }
+    response.json(await planOf(pool, visitId));
+  });
+
+  return router;
+}
+
+/** The members of a block in the order `planOf` gives them, so that the two can be compared as text. */
+function inStoredOrder<B extends { id: string; entryId: string; methodId: string; numbers: unknown; choices: unknown; sides: unknown; limits?: unknown }>({ id, entryId, methodId, numbers, choices, sides, limits }: B) {
+  return { id, entryId, methodId, numbers, choices, sides, ...(limits ? { limits } : {}) };
+}

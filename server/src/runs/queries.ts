@@ -1,0 +1,52 @@
+import type { Line } from '@pace-bend/core/method';
+import type { Run, RunFields, StoredRunEvent } from '@pace-bend/core/record';
+import type { RunEvent } from '@pace-bend/core/table';
+import { change, firstRow, fromJson, iso, rows, type Db } from '../db/pool.ts';
+import type { SentEvent } from './schema.ts';
+
+interface RunRow {
+  readonly id: string;
+  readonly visitId: string;
+  readonly line: unknown;
+  readonly input: unknown;
+  readonly clockRate: number;
+  readonly startedAt: Date;
+}
+
+const COLUMNS = 'id, visit_id AS visitId, line, input, clock_rate AS clockRate, started_at AS startedAt';
+
+async function runFrom(db: Db, row: RunRow): Promise<Run> {
+  return { id: row.id, visitId: row.visitId, line: fromJson<Line>(row.line), clockRate: row.clockRate, startedAt: iso(row.startedAt), events: await eventsOf(db, row.id) };
+}
+
+export async function runById(db: Db, id: string): Promise<(Run & { readonly input: RunFields }) | null> {
+  const row = await firstRow<RunRow>(db, `SELECT ${COLUMNS} FROM run WHERE id = ?`, [id]);
+  return row ? { ...(await runFrom(db, row)), input: fromJson<RunFields>(row.input) } : null;
+}
+
+/** Every run of a visit, oldest first. */
+export async function runsOf(db: Db, visitId: string): Promise<Run[]> {
+  const found = await rows<RunRow>(db, `SELECT ${COLUMNS} FROM run WHERE visit_id = ? ORDER BY started_at, id`, [visitId]);
+  return Promise.all(found.map((row) => runFrom(db, row)));
+}
+
+/** The events of a run from a sequence number on, in order. */
+export async function eventsOf(db: Db, runId: string, fromSeq = 1): Promise<StoredRunEvent[]> {
+  const found = await rows<{ id: string; seq: number; atMs: number; kind: string; data: unknown }>(db, 'SELECT id, seq, at_ms AS atMs, kind, data FROM run_event WHERE run_id = ? AND seq >= ? ORDER BY seq', [runId, fromSeq]);
+  return found.map((row) => ({ id: row.id, seq: row.seq, event: { kind: row.kind, atMs: row.atMs, ...fromJson<object>(row.data) } as RunEvent }));
+}
+
+export async function insertRun(db: Db, id: string, fields: RunFields, line: Line, startedAt: Date): Promise<void> {
+  await change(db, 'INSERT INTO run (id, visit_id, input, line, clock_rate, started_at) VALUES (?, ?, ?, ?, ?, ?)', [id, fields.visitId, JSON.stringify(fields), JSON.stringify(line), fields.clockRate, startedAt]);
+}
+
+/** Locks the run for the rest of the transaction and returns the last sequence number it holds, 0 for none. */
+export async function lastSeqLocked(db: Db, runId: string): Promise<number> {
+  await rows(db, 'SELECT id FROM run WHERE id = ? FOR UPDATE', [runId]);
+  const row = await firstRow<{ last: number | null }>(db, 'SELECT MAX(seq) AS `last` FROM run_event WHERE run_id = ?', [runId]);
+  return row?.last ?? 0;
+}
+
+export async function insertRunEvent(db: Db, runId: string, { id, seq, atMs, kind, ...data }: SentEvent): Promise<void> {
+  await change(db, 'INSERT INTO run_event (run_id, seq, id, at_ms, kind, data) VALUES (?, ?, ?, ?, ?, ?)', [runId, seq, id, atMs, kind, JSON.stringify(data)]);
+}

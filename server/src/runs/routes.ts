@@ -1,0 +1,79 @@
+import { Router } from 'express';
+import { lineOfRun } from '@pace-bend/core/record';
+import { caller, concerns } from '../access/guard.ts';
+import { idFrom } from '../app/ids.ts';
+import { invalid, Problem, stale } from '../app/problem.ts';
+import { validate } from '../app/validate.ts';
+import { cautionsOfVisit, requireAllowed } from '../cautions/context.ts';
+import { isDuplicate, transaction, type Pool } from '../db/pool.ts';
+import { requireSoundBlocks } from '../plans/check.ts';
+import { findOpenVisit, findVisit } from '../visits/find.ts';
+import { eventsOf, insertRun, insertRunEvent, lastSeqLocked, runById } from './queries.ts';
+import { runEventsSchema, runSchema } from './schema.ts';
+
+export function runRoutes(pool: Pool, now: () => Date): Router {
+  const router = Router();
+
+  /** Begins a run: the line is compiled here from the same input the browser used, and kept. */
+  router.put('/runs/:id', async (request, response) => {
+    const id = idFrom(request);
+    const fields = validate(runSchema, request.body);
+    requireSoundBlocks(fields.blocks);
+    const { practice } = caller(response);
+    const visit = await findVisit(pool, practice, fields.visitId);
+    concerns(response, visit.athleteId);
+    const existing = await runById(pool, id);
+    if (existing) {
+      if (existing.visitId !== visit.id || JSON.stringify(existing.input) !== JSON.stringify(fields)) throw stale('This run', null);
+      return void response.json({ ...existing, input: undefined });
+    }
+    await findOpenVisit(pool, practice, visit.id);
+    const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
+    requireAllowed(context, overrides, fields.blocks);
+    const line = lineOfRun(fields);
+    await insertRun(pool, id, fields, line, now());
+    response.json({ id, visitId: fields.visitId, line, clockRate: fields.clockRate, startedAt: now().toISOString(), events: [] });
+  });
+
+  /**
+   * Appends events. They must follow on the last one kept; those that are already there under the same id are
+   * passed over, so that sending again is harmless. Another event in a place that is taken means that a second
+   * tab leads the same run: nothing is written and what stands is sent back.
+   */
+  router.post('/runs/:id/events', async (request, response) => {
+    const id = idFrom(request);
+    const { events } = validate(runEventsSchema, request.body);
+    events.forEach((event, i) => {
+      const before = events[i - 1];
+      if (before && (event.seq !== before.seq + 1 || event.atMs < before.atMs)) {
+        throw invalid([{ path: `events.${i}.seq`, message: 'Events follow one another: numbers without a gap, times that do not go back.' }]);
+      }
+    });
+
+    const lastSeq = await transaction(pool, async (db) => {
+      let last = await lastSeqLocked(db, id);
+      // The event before the first one sent says which time may not be gone back behind.
+      const kept = new Map((await eventsOf(db, id, events[0]!.seq - 1)).map((stored) => [stored.seq, stored]));
+      for (const event of events) {
+        const there = kept.get(event.seq);
+        if (there) {
+          if (there.id !== event.id.toLowerCase()) throw new Problem(409, 'Led elsewhere', 'Another tab is leading this run. Nothing was overwritten.', [], { lastSeq: last });
+          continue;
+        }
+        if (event.seq !== last + 1) throw new Problem(409, 'Gap', `Event ${last + 1} is missing before event ${event.seq}.`, [], { lastSeq: last });
+        const before = kept.get(last);
+        if (before && event.atMs < before.event.atMs) throw invalid([{ path: 'events.0.atMs', message: 'The time lies before an event that is already kept.' }]);
+        await insertRunEvent(db, id, event);
+        kept.set(event.seq, { id: event.id.toLowerCase(), seq: event.seq, event: event as never });
+        last = event.seq;
+      }
+      return last;
+    }).catch((error: unknown) => {
+      if (isDuplicate(error)) throw invalid([{ path: 'events', message: 'An event with this id belongs to another place.' }]);
+      throw error;
+    });
+    response.json({ lastSeq });
+  });
+
+  return router;
+}

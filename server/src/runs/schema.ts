@@ -1,0 +1,42 @@
+import Joi from 'joi';
+import { LIMITS, type RunFields } from '@pace-bend/core/record';
+import { RUN_EVENT_KINDS } from '@pace-bend/core/table';
+import { idSchema } from '../app/ids.ts';
+import type { Wire } from '../app/wire.ts';
+import { blockSchema } from '../plans/schema.ts';
+
+export const runSchema = Joi.object<Wire<RunFields>, true>({
+  visitId: idSchema.required(),
+  blocks: Joi.array().items(blockSchema).min(1).max(LIMITS.blocksInPlan).unique('id').required(),
+  breath: Joi.object({
+    periodMs: Joi.number().integer().min(LIMITS.breathPeriodMs.min).max(LIMITS.breathPeriodMs.max).required(),
+    inShare: Joi.number().min(0.1).max(0.9).required(),
+  }).required(),
+  edges: Joi.array().items(Joi.object({ motionId: Joi.string().max(64).required(), side: Joi.string().valid('left', 'right', 'midline').required(), value: Joi.number().min(-200).max(400).required() })).max(200).required(),
+  clockRate: Joi.number().min(LIMITS.clockRate.min).max(LIMITS.clockRate.max).required(),
+});
+
+/** One day of milliseconds; no run lasts longer. */
+const LONGEST_MS = 86_400_000;
+
+export interface SentEvent {
+  readonly id: string;
+  readonly seq: number;
+  readonly atMs: number;
+  readonly kind: string;
+  readonly score?: number;
+  readonly value?: number;
+}
+
+export const runEventsSchema = Joi.object<{ events: SentEvent[] }, true>({
+  events: Joi.array().min(1).max(LIMITS.eventsInOneRequest).required().items(
+    Joi.object<SentEvent, true>({
+      id: idSchema.required(),
+      seq: Joi.number().integer().min(1).max(1_000_000).required(),
+      atMs: Joi.number().integer().min(0).max(LONGEST_MS).required(),
+      kind: Joi.string().valid(...RUN_EVENT_KINDS).required(),
+      score: Joi.number().integer().min(0).max(10).when('kind', { is: 'discomfort', then: Joi.required(), otherwise: Joi.forbidden() }),
+      value: Joi.number().min(-200).max(400).when('kind', { is: 'edge', then: Joi.required(), otherwise: Joi.forbidden() }),
+    }),
+  ),
+});

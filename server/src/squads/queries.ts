@@ -1,0 +1,41 @@
+import type { Squad } from '@pace-bend/core/record';
+import { change, firstRow, rows, type Db } from '../db/pool.ts';
+
+/** The names of an athlete's squads. */
+export async function squadNamesOf(db: Db, athleteId: string): Promise<string[]> {
+  return (await rows<{ name: string }>(db, 'SELECT s.name FROM squad s JOIN squad_member m ON m.squad_id = s.id WHERE m.athlete_id = ? ORDER BY s.name', [athleteId])).map((row) => row.name);
+}
+
+/** The practice's squads by name, with their members. */
+export async function squadsOf(db: Db, practiceId: string): Promise<Squad[]> {
+  const [squads, members] = await Promise.all([
+    rows<{ id: string; name: string }>(db, 'SELECT id, name FROM squad WHERE practice_id = ? ORDER BY name', [practiceId]),
+    rows<{ squadId: string; athleteId: string }>(db, 'SELECT m.squad_id AS squadId, m.athlete_id AS athleteId FROM squad_member m JOIN squad s ON s.id = m.squad_id WHERE s.practice_id = ?', [practiceId]),
+  ]);
+  return squads.map((squad) => ({ ...squad, athleteIds: members.filter((member) => member.squadId === squad.id).map((member) => member.athleteId) }));
+}
+
+export async function squadPractice(db: Db, id: string): Promise<string | null> {
+  return (await firstRow<{ practiceId: string }>(db, 'SELECT practice_id AS practiceId FROM squad WHERE id = ?', [id]))?.practiceId ?? null;
+}
+
+/** Writes a squad with its members; whoever is not of the practice is left out. */
+export async function putSquad(db: Db, practiceId: string, id: string, name: string, athleteIds: readonly string[]): Promise<void> {
+  await change(db, 'INSERT INTO squad (id, practice_id, name) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE name = VALUES(name)', [id, practiceId, name]);
+  await change(db, 'DELETE FROM squad_member WHERE squad_id = ?', [id]);
+  await addMembers(db, practiceId, athleteIds.map((athleteId) => [id, athleteId]));
+}
+
+/** Adds members, in statements of a few hundred. */
+export async function addMembers(db: Db, practiceId: string, members: readonly (readonly [squadId: string, athleteId: string])[]): Promise<void> {
+  const BATCH = 500;
+  for (let from = 0; from < members.length; from += BATCH) {
+    const batch = members.slice(from, from + BATCH);
+    await change(
+      db,
+      `INSERT IGNORE INTO squad_member (squad_id, athlete_id) SELECT s.id, a.id FROM (${batch.map(() => 'SELECT CAST(? AS UUID) AS s, CAST(? AS UUID) AS a').join(' UNION ALL ')}) w
+       JOIN squad s ON s.id = w.s AND s.practice_id = ? JOIN athlete a ON a.id = w.a AND a.practice_id = ?`,
+      [...batch.flat(), practiceId, practiceId],
+    );
+  }
+}

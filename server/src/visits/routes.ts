@@ -1,0 +1,139 @@
+import { Router } from 'express';
+import type { VisitFile } from '@pace-bend/core/record';
+import { caller, concerns } from '../access/guard.ts';
+import type { PracticeRow } from '../access/sessions.ts';
+import { dayIn } from '../app/days.ts';
+import { idFrom } from '../app/ids.ts';
+import { notFound, Problem, stale } from '../app/problem.ts';
+import { standsAlready } from '../app/same.ts';
+import { validate } from '../app/validate.ts';
+import { cautionsOfVisit, requireNoStop } from '../cautions/context.ts';
+import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
+import { athleteById } from '../athletes/queries.ts';
+import { eventsAround } from '../days/queries.ts';
+import { isDuplicate, transaction, type Db, type Pool } from '../db/pool.ts';
+import { noteOf } from '../notes/queries.ts';
+import { planOf } from '../plans/queries.ts';
+import { pastReadings, readingsOf } from '../readings/queries.ts';
+import { runsOf } from '../runs/queries.ts';
+import { findOpenVisit, findVisit } from './find.ts';
+import { arrivalBefore, insertVisit, lockBookings, rebook, setCancelled, setFinished, setStep, updateVisit, visitById, visitNumber, visitsInSpan } from './queries.ts';
+import { answersOf, overridesOf, referralOf } from './referral.ts';
+import { bookingSchema, newVisitSchema, revisionSchema, visitPatchSchema } from './schema.ts';
+
+export function visitRoutes(pool: Pool, now: () => Date): Router {
+  const router = Router();
+
+  router.get('/visits/:id', async (request, response) => {
+    const { practice, role } = caller(response);
+    const visit = await findVisit(pool, practice, idFrom(request));
+    const day = dayIn(practice.timeZone, new Date(visit.startsAt));
+    const [athlete, conditions, noTouch, events, number, readings, past, plan, runs, note, answers, overrides, referral, lastArrival] = await Promise.all([
+      athleteById(pool, practice.id, visit.athleteId), conditionsOf(pool, visit.athleteId), noTouchOf(pool, visit.athleteId), eventsAround(pool, practice.id, day), visitNumber(pool, visit),
+      readingsOf(pool, visit.id), pastReadings(pool, visit.athleteId, visit.startsAt), planOf(pool, visit.id), runsOf(pool, visit.id),
+      role === 'assistant' ? null : noteOf(pool, visit.id), answersOf(pool, visit.id), overridesOf(pool, visit.id), referralOf(pool, visit.id), arrivalBefore(pool, visit.athleteId, visit.startsAt),
+    ]);
+    response.json({
+      visit, athlete: athlete!, conditions, noTouch, scope: practice.scope, nextEvent: events.next, lastEvent: events.last, lastArrival, answers, overrides, referral,
+      visitNumber: number, readings, past, plan, runs, note,
+    } satisfies VisitFile);
+  });
+
+  /** Books. The same request again is answered with what stands. Time that is taken is refused unless it is meant. */
+  router.put('/visits/:id', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    const { overlap = false, ...fields } = validate(newVisitSchema, request.body);
+    if (!(await athleteById(pool, practice.id, fields.athleteId))) throw notFound('This athlete');
+    concerns(response, fields.athleteId);
+    const existing = await visitById(pool, practice.id, id);
+    if (existing) {
+      const same = existing.athleteId === fields.athleteId.toLowerCase() && Date.parse(existing.startsAt) === Date.parse(fields.startsAt) && existing.minutes === fields.minutes;
+      if (!same) throw stale('This visit', existing);
+      return void response.json(existing);
+    }
+    try {
+      await transaction(pool, async (db) => {
+        await requireFree(db, practice, new Date(fields.startsAt), fields.minutes, id, overlap);
+        await insertVisit(db, id, fields);
+      });
+    } catch (error) {
+      if (!isDuplicate(error)) throw error;
+      throw stale('This visit', await visitById(pool, practice.id, id));
+    }
+    response.json(await findVisit(pool, practice, id));
+  });
+
+  router.patch('/visits/:id', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    const { step, revision, ...patch } = validate(visitPatchSchema, request.body);
+    const hasContent = Object.keys(patch).length > 0;
+    // A finished visit can still be looked through: its step may change, its content may not.
+    await (hasContent ? findOpenVisit(pool, practice, id) : findVisit(pool, practice, id));
+    if (hasContent && !(await updateVisit(pool, id, revision, patch))) {
+      const current = await findVisit(pool, practice, id);
+      const repeated = current.revision === revision + 1 && standsAlready(current, patch);
+      if (!repeated) throw stale('This visit', current);
+    }
+    if (step) await setStep(pool, id, step);
+    response.json(await findVisit(pool, practice, id));
+  });
+
+  /** Moves a visit or changes its length. */
+  router.post('/visits/:id/booking', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    const { startsAt, minutes, revision, overlap = false } = validate(bookingSchema, request.body);
+    const visit = await findOpenVisit(pool, practice, id);
+    if (Date.parse(visit.startsAt) === Date.parse(startsAt) && visit.minutes === minutes) return void response.json(visit);
+    const moved = await transaction(pool, async (db) => {
+      await requireFree(db, practice, new Date(startsAt), minutes, id, overlap);
+      return rebook(db, id, revision, new Date(startsAt), minutes);
+    });
+    if (!moved) throw stale('This visit', await findVisit(pool, practice, id));
+    response.json(await findVisit(pool, practice, id));
+  });
+
+  for (const [path, at] of [['cancel', () => now()], ['restore', () => null]] as const) {
+    router.post(`/visits/:id/${path}`, async (request, response) => {
+      const id = idFrom(request);
+      const { practice } = caller(response);
+      const { revision, overlap = false } = validate(revisionSchema, request.body);
+      const visit = await findVisit(pool, practice, id);
+      if (visit.finishedAt) throw new Problem(409, 'Finished', 'This visit is finished: it was held, and cannot be cancelled.');
+      if ((visit.cancelledAt !== null) === (path === 'cancel')) return void response.json(visit);
+      const done = await transaction(pool, async (db) => {
+        if (path === 'restore') await requireFree(db, practice, new Date(visit.startsAt), visit.minutes, id, overlap);
+        return setCancelled(db, id, revision, at());
+      });
+      if (!done) throw stale('This visit', await findVisit(pool, practice, id));
+      response.json(await findVisit(pool, practice, id));
+    });
+  }
+
+  for (const [path, at] of [['finish', () => now()], ['reopen', () => null]] as const) {
+    router.post(`/visits/:id/${path}`, async (request, response) => {
+      const id = idFrom(request);
+      const { practice } = caller(response);
+      const { revision } = validate(revisionSchema, request.body);
+      const visit = await findVisit(pool, practice, id);
+      // The same wish again, after its answer was lost: it is already so.
+      if ((visit.finishedAt !== null) === (path === 'finish')) return void response.json(visit);
+      if (visit.cancelledAt) throw new Problem(409, 'Cancelled', 'This visit is cancelled. Put it back on the day first.');
+      if (path === 'finish' && !(await referralOf(pool, id))) requireNoStop((await cautionsOfVisit(pool, practice, visit)).context);
+      if (!(await setFinished(pool, id, revision, at()))) throw stale('This visit', await findVisit(pool, practice, id));
+      response.json(await findVisit(pool, practice, id));
+    });
+  }
+
+  return router;
+}
+
+/** Refuses a span that is taken, unless overlapping is meant. Nobody else books while it is looked at and written. */
+async function requireFree(db: Db, practice: PracticeRow, from: Date, minutes: number, exceptId: string, overlap: boolean): Promise<void> {
+  await lockBookings(db, practice.id);
+  if (overlap) return;
+  const taken = await visitsInSpan(db, practice.id, from, minutes, exceptId);
+  if (taken.length > 0) throw new Problem(409, 'Overlaps', `This time is taken by ${taken.map((visit) => visit.athleteName).join(', ')}. Nothing was changed.`, [], { overlaps: taken });
+}

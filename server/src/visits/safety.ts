@@ -1,0 +1,65 @@
+import { Router } from 'express';
+import { blocking, cautionsFor, measuring } from '@pace-bend/core/caution';
+import { caller } from '../access/guard.ts';
+import { idFrom } from '../app/ids.ts';
+import { Problem, stale } from '../app/problem.ts';
+import { validate } from '../app/validate.ts';
+import { cautionsOfVisit } from '../cautions/context.ts';
+import { isDuplicate, type Pool } from '../db/pool.ts';
+import { findOpenVisit, findVisit } from './find.ts';
+import { answersOf, insertAnswers, insertOverride, overridesOf, referralOf, writeReferral } from './referral.ts';
+import { answersSchema, overrideSchema, referralSchema } from './schema.ts';
+
+/** What keeps hands off: the stop questions, the referral, and reasons for setting an "avoid" aside. */
+export function safetyRoutes(pool: Pool, now: () => Date): Router {
+  const router = Router();
+
+  /** Adds a set of answers; none is ever changed. The same request again adds nothing. */
+  router.put('/visits/:id/answers/:answersId', async (request, response) => {
+    const visitId = idFrom(request);
+    const id = idFrom(request, 'answersId');
+    const { practice, name } = caller(response);
+    const { answers } = validate(answersSchema, request.body);
+    await findOpenVisit(pool, practice, visitId);
+    try {
+      await insertAnswers(pool, visitId, id, answers, now(), name);
+    } catch (error) {
+      if (!isDuplicate(error)) throw error;
+      if (!(await answersOf(pool, visitId)).some((each) => each.id === id)) throw stale('These answers', null);
+    }
+    response.json({ answers: await answersOf(pool, visitId) });
+  });
+
+  router.put('/visits/:id/overrides/:overrideId', async (request, response) => {
+    const visitId = idFrom(request);
+    const id = idFrom(request, 'overrideId');
+    const { practice, name } = caller(response);
+    const override = validate(overrideSchema, request.body);
+    const visit = await findOpenVisit(pool, practice, visitId);
+    const { context } = await cautionsOfVisit(pool, practice, visit);
+    const stop = blocking(cautionsFor(context, measuring(override.motionId, override.side)), new Set()).find((caution) => caution.level === 'stop');
+    if (stop) throw new Problem(409, 'Stopped', `${stop.because}: a stop cannot be set aside.`);
+    try {
+      await insertOverride(pool, visitId, id, override, now(), name);
+    } catch (error) {
+      if (!isDuplicate(error)) throw error;
+      const existing = (await overridesOf(pool, visitId)).find((each) => each.id === id);
+      if (!existing || existing.ruleId !== override.ruleId || existing.reason !== override.reason) throw stale('This reason', null);
+    }
+    response.json({ overrides: await overridesOf(pool, visitId) });
+  });
+
+  router.put('/visits/:id/referral', async (request, response) => {
+    const visitId = idFrom(request);
+    const { practice, name } = caller(response);
+    const { revision, ...referral } = validate(referralSchema, request.body);
+    await findOpenVisit(pool, practice, visitId);
+    if (!(await writeReferral(pool, visitId, revision, referral, now(), name))) {
+      const current = await referralOf(pool, visitId);
+      if (!current || current.revision !== revision + 1 || current.to !== referral.to || current.seen !== referral.seen) throw stale('The referral', current);
+    }
+    response.json({ referral: await referralOf(pool, visitId), visit: await findVisit(pool, practice, visitId) });
+  });
+
+  return router;
+}
