@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import BrandMark from '../parts/BrandMark.vue';
+import { useSession } from '../stores/session.ts';
+import FirstOwnerForm from './FirstOwnerForm.vue';
+import SignInForm from './SignInForm.vue';
+
+const session = useSession();
+</script>
+
+<template>
+  <main class="sign-in">
+    <div class="card">
+      <BrandMark />
+      <h1>{{ session.welcome?.firstStart ? 'A new practice' : session.welcome?.practiceName }}</h1>
+      <FirstOwnerForm v-if="session.welcome?.firstStart" />
+      <SignInForm v-else />
+    </div>
+    <p class="soft small">Cautions here are reminders to a licensed person. They clear nobody.</p>
+  </main>
+</template>
+
+<style scoped>
+.sign-in {
+  display: grid;
+  align-content: center;
+  justify-items: center;
+  gap: 14px;
+  min-height: 100%;
+  padding: 24px;
+}
+
+.card {
+  display: grid;
+  gap: 16px;
+  width: min(440px, 100%);
+  padding: 26px 28px;
+}
+
+h1 {
+  font-size: 26px;
+  overflow-wrap: anywhere;
+}
+</style>

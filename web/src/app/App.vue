@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import ConfigProvider from 'ant-design-vue/es/config-provider';
+import Modal from 'ant-design-vue/es/modal';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { useSession } from '../stores/session.ts';
+import { antTheme } from './antTheme.ts';
+import KeySheet from './KeySheet.vue';
+import SideRail from './SideRail.vue';
+import { useDark } from './useDark.ts';
+import { useGlobalKeys } from './useGlobalKeys.ts';
+
+const SignInView = defineAsyncComponent(() => import('../access/SignInView.vue'));
+const SignInForm = defineAsyncComponent(() => import('../access/SignInForm.vue'));
+
+const dark = useDark();
+const theme = computed(() => antTheme(dark.value));
+const route = useRoute();
+const router = useRouter();
+const session = useSession();
+const keysOpen = ref(false);
+useGlobalKeys({ toggleKeys: () => { keysOpen.value = !keysOpen.value; } });
+void session.load();
+
+/** A coach has one place; whoever has not the right to a place is shown their first. */
+const here = computed(() => !session.me || !route.meta.roles || (route.meta.roles as readonly string[]).includes(session.me.role));
+watch([here, () => session.state], () => { if (session.state === 'in' && !here.value) void router.replace(session.isCoach ? '/coach' : '/'); }, { immediate: true });
+</script>
+
+<template>
+  <ConfigProvider :theme="theme" :auto-insert-space-in-button="false">
+    <div v-if="session.state === 'unknown'" class="wait">
+      <ProblemNote v-if="session.problem" :problem="session.problem" :retry="session.load" />
+      <p v-else class="soft">Opening …</p>
+    </div>
+    <SignInView v-else-if="session.state === 'out'" />
+    <template v-else-if="here">
+      <RouterView v-if="route.meta.fullScreen" />
+      <div v-else class="frame">
+        <a class="skip" href="#main">Skip to the content</a>
+        <SideRail @keys="keysOpen = true" />
+        <main id="main" class="main" tabindex="-1"><RouterView /></main>
+      </div>
+    </template>
+    <KeySheet v-model:open="keysOpen" />
+    <Modal transition-name="" mask-transition-name="" :open="session.state === 'expired'" title="Sign in again" :footer="null" :closable="false" :mask-closable="false" :keyboard="false" :width="420">
+      <p class="soft again">You were signed out. What is on the screen and what you typed stays; it is saved when you are back.</p>
+      <SignInForm v-if="session.state === 'expired'" />
+    </Modal>
+  </ConfigProvider>
+</template>
+
+<style scoped>
+.wait {
+  padding: 32px;
+}
+
+.again {
+  margin-bottom: 14px;
+}
+
+.frame {
+  display: grid;
+  grid-template-columns: 208px minmax(0, 1fr);
+  min-height: 100%;
+}
+
+.main {
+  min-width: 0;
+  outline: none;
+}
+
+.skip {
+  position: absolute;
+  left: -999px;
+  top: 8px;
+  z-index: 10;
+  padding: 8px 14px;
+  background: var(--paper);
+}
+
+.skip:focus {
+  left: 8px;
+}
+
+@media (max-width: 900px) {
+  .frame {
+    grid-template-columns: minmax(0, 1fr);
+    align-content: start;
+  }
+}
+</style>

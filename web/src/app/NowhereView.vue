@@ -1,0 +1,14 @@
+<template>
+  <section class="nowhere">
+    <h1>Nothing lies here</h1>
+    <p class="soft">The address is not part of the program. <RouterLink to="/">Back to today</RouterLink></p>
+  </section>
+</template>
+
+<style scoped>
+.nowhere {
+  padding: 48px 32px;
+  display: grid;
+  gap: 10px;
+}
+</style>

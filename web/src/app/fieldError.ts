@@ -1,0 +1,5 @@
+/** One thing wrong with what was entered, and where. */
+export interface FieldError {
+  readonly path: string;
+  readonly message: string;
+}

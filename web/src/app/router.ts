@@ -1,0 +1,27 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import type { Role } from '@pace-bend/core/access';
+import { STEPS } from '@pace-bend/core/record';
+
+const steps = STEPS.join('|');
+const clinic: { readonly roles: readonly Role[] } = { roles: ['owner', 'therapist', 'assistant'] };
+const therapists: { readonly roles: readonly Role[] } = { roles: ['owner', 'therapist'] };
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'today', component: () => import('../day/DayView.vue'), meta: clinic },
+    { path: '/day/:date', name: 'day', component: () => import('../day/DayView.vue'), meta: clinic },
+    { path: '/squad', name: 'squad', component: () => import('../squad/SquadView.vue'), meta: clinic },
+    { path: '/squad/read-in', name: 'read-in', component: () => import('../squad/reading/ReadInView.vue'), meta: therapists },
+    { path: '/athlete/:id', name: 'athlete', component: () => import('../athlete/AthleteView.vue'), meta: clinic },
+    { path: '/athlete/:id/:page(file|limits|history)', name: 'athlete-page', component: () => import('../athlete/AthleteView.vue'), meta: clinic },
+    { path: '/visit/:id', name: 'visit', component: () => import('../steps/OpenVisit.vue'), meta: clinic },
+    { path: '/visit/:id/table', name: 'table', component: () => import('../steps/table/TableStep.vue'), meta: { ...clinic, fullScreen: true } },
+    { path: '/visit/:id/letter', name: 'letter', component: () => import('../steps/referral/LetterView.vue'), meta: clinic },
+    { path: `/visit/:id/:step(${steps})`, name: 'step', component: () => import('../steps/VisitView.vue'), meta: clinic },
+    { path: '/practice/:page(scope|people|audit|me)?', name: 'practice', component: () => import('../practice/PracticeView.vue') },
+    { path: '/coach', name: 'coach', component: () => import('../coach/CoachView.vue'), meta: { roles: ['coach', 'owner'] } },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue') },
+  ],
+  scrollBehavior: () => ({ top: 0 }),
+});

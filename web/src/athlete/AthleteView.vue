@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { computed, defineAsyncComponent, onBeforeUnmount, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { ageInYears } from '@pace-bend/core/body';
+import CautionChips from '../cautions/CautionChips.vue';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { AVAILABILITY_WORDS, boatWords } from '../parts/words.ts';
+import { useAthlete } from '../stores/athlete.ts';
+import { usePractice } from '../stores/practice.ts';
+
+/** One athlete: range over the visits, the file, what is limited, and all that happened. */
+const PAGES = {
+  range: { label: 'Range', view: defineAsyncComponent(() => import('./RangePage.vue')) },
+  file: { label: 'File', view: defineAsyncComponent(() => import('./FilePage.vue')) },
+  limits: { label: 'Limits', view: defineAsyncComponent(() => import('./LimitsPage.vue')) },
+  history: { label: 'History', view: defineAsyncComponent(() => import('./HistoryPage.vue')) },
+} as const;
+
+const route = useRoute();
+const practice = usePractice();
+const athlete = useAthlete();
+const id = computed(() => String(route.params.id));
+const page = computed(() => (route.params.page ? String(route.params.page) : 'range') as keyof typeof PAGES);
+watch(id, (wanted) => void athlete.load(wanted), { immediate: true });
+onBeforeUnmount(() => void athlete.saver.flush());
+
+const file = computed(() => athlete.file);
+const saving = computed(() => ({ saved: '', saving: 'Saving …', offline: 'Not sent yet: kept here, trying again', refused: '' })[athlete.saver.state.value]);
+const refused = computed(() => (athlete.saver.state.value === 'refused' ? athlete.saver.problem.value : null));
+</script>
+
+<template>
+  <div class="page">
+    <ProblemNote v-if="athlete.problem" :problem="athlete.problem" :retry="() => athlete.load(id)"><RouterLink to="/squad">Back to the squad</RouterLink></ProblemNote>
+    <p v-else-if="!file" class="soft">Opening the athlete …</p>
+    <template v-else>
+      <header>
+        <div class="who">
+          <h1>{{ file.athlete.name }}</h1>
+          <p class="soft">{{ boatWords(file.athlete.rowing) }} · {{ ageInYears(file.athlete.birthDate, practice.today) }}<template v-if="file.athlete.availability !== 'full'"> · {{ AVAILABILITY_WORDS[file.athlete.availability] }}</template><template v-if="file.athlete.about"> · {{ file.athlete.about }}</template></p>
+        </div>
+        <span class="small soft" role="status">{{ saving }}</span>
+        <nav class="page-tabs end" aria-label="Pages of this athlete">
+          <RouterLink v-for="(each, key) in PAGES" :key="key" :to="key === 'range' ? `/athlete/${id}` : `/athlete/${id}/${key}`" :class="{ on: key === page }" :aria-current="key === page ? 'page' : undefined">{{ each.label }}</RouterLink>
+        </nav>
+      </header>
+      <div v-if="athlete.cautionContext"><CautionChips :context="athlete.cautionContext" /></div>
+      <div v-if="refused" class="refused" role="alert"><p><b>{{ refused.title }}.</b> {{ refused.message }}</p><Button size="small" @click="athlete.takeTheirs()">Show what stands now</Button></div>
+      <component :is="PAGES[page].view" :key="`${id}/${page}`" :file="file" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.who {
+  min-width: 0;
+}
+
+h1 {
+  overflow-wrap: anywhere;
+}
+
+.refused {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+  padding: 9px 14px;
+  border-left: 4px solid var(--clay);
+  background: var(--clay-soft);
+}
+</style>

@@ -1,0 +1,225 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { MOTIONS } from '@pace-bend/core/body';
+import { formatNumber } from '@pace-bend/core/measure';
+import type { AthleteFile } from '@pace-bend/core/record';
+import BendPair from '../parts/BendPair.vue';
+import VisitState from '../parts/VisitState.vue';
+import { usePractice } from '../stores/practice.ts';
+import RangeChart from './RangeChart.vue';
+import { seriesOf } from './series.ts';
+
+/** Range over the visits, motion by motion. */
+const props = defineProps<{ file: AthleteFile }>();
+
+const practice = usePractice();
+const motionId = ref('');
+const DAY_MS = 86_400_000;
+
+const motions = computed(() => MOTIONS.filter((motion) => props.file.past.some((reading) => reading.motionId === motion.id && reading.moment === 'before')));
+const all = computed(() => motions.value.map((motion) => ({ motion, series: seriesOf(motion, props.file.past, props.file.athlete, practice.today) })));
+const shown = computed(() => all.value.find((row) => row.motion.id === motionId.value) ?? all.value[0] ?? null);
+
+/** Both sides share their axes, so that left and right can be compared by eye. */
+const range = computed(() => {
+  const series = shown.value?.series ?? [];
+  const values = series.flatMap((side) => [...side.points.flatMap((point) => [point.before, point.after]), side.baseline - side.mdc, side.baseline + side.mdc, ...side.bands.flatMap((band) => [band.low, band.high])]).filter((value) => value !== null);
+  const times = series.flatMap((side) => side.points.map((point) => point.at));
+  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const pad = (high - low) * 0.06;
+  return { from: Math.min(...times) - 5 * DAY_MS, to: Math.max(...times) + 16 * DAY_MS, low: Math.floor(low - pad), high: Math.ceil(high + pad) };
+});
+const fans = (row: (typeof all.value)[number]) => row.series.map((side) => ({
+  side: side.side, now: side.points.findLast((point) => point.before !== null)?.before ?? null, earlier: null, baseline: side.baseline, low: false,
+}));
+const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midline') => {
+  const value = row.series.find((each) => each.side === side)?.points.findLast((point) => point.before !== null)?.before;
+  return typeof value === 'number' ? formatNumber(value) : '–';
+};
+</script>
+
+<template>
+  <div class="range">
+      <div class="columns">
+        <section class="card motions" aria-label="Motions">
+          <p v-if="all.length === 0" class="soft empty">Nothing measured yet. Open a visit and measure; the first values become the baseline.</p>
+          <button v-for="row in all" :key="row.motion.id" type="button" :aria-pressed="row.motion.id === shown?.motion.id" @click="motionId = row.motion.id">
+            <span class="what"><b>{{ row.motion.name }}</b><span class="soft small">{{ row.motion.testPosition }}</span></span>
+            <span class="num">{{ latest(row, row.motion.sides[0]!) }}</span>
+            <BendPair :motion="row.motion" :fans="fans(row)" :bands="row.series[0]?.bands ?? []" :width="104" />
+            <span class="num">{{ row.motion.sides[1] ? latest(row, row.motion.sides[1]) : '' }}</span>
+          </button>
+        </section>
+
+        <section v-if="shown" class="card charts" aria-label="Range over the visits">
+          <h2>{{ shown.motion.name }}, {{ shown.motion.testPosition }}</h2>
+          <div class="pair" :class="{ single: shown.series.length === 1 }">
+            <RangeChart v-for="series in shown.series" :key="`${shown.motion.id}/${series.side}`" :motion="shown.motion" :series="series" :range="range" :zone="practice.zone" :events="file.events.filter((event) => Date.parse(event.onDate) <= range.to)" />
+          </div>
+          <p class="legend small soft">
+            <span><svg width="14" height="14" aria-hidden="true"><circle cx="7" cy="7" r="4.6" class="dot" /></svg> before work</span>
+            <span><svg width="14" height="14" aria-hidden="true"><path d="M7 1L13 7L7 13L1 7Z" class="diamond" /></svg> after work</span>
+            <span><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="mdc" /><path d="M0 6H22" class="base" /></svg> baseline, and around it only measuring error (MDC95)</span>
+            <span v-if="shown.series[0]?.bands.length"><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="band" /></svg> reference, {{ shown.series[0]!.bands.map((band) => `${band.people} (${band.source.short})`).join(' and ') }}</span>
+          </p>
+        </section>
+      </div>
+
+      <section class="card" aria-label="Visits">
+        <h2>Visits</h2>
+        <p v-if="file.visits.length === 0" class="soft">None yet.</p>
+        <ul class="visits">
+          <li v-for="visit in file.visits" :key="visit.id">
+            <RouterLink :to="`/visit/${visit.id}`"><VisitState :visit="visit" /> <span class="num">{{ practice.shortDate(visit.startsAt) }}</span></RouterLink>
+          </li>
+        </ul>
+      </section>
+  </div>
+</template>
+
+<style scoped>
+.range {
+  display: grid;
+  gap: 16px;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: 372px minmax(0, 1fr);
+  gap: 16px;
+  align-items: start;
+}
+
+.motions {
+  padding: 0;
+}
+
+.motions button {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 46px 104px 46px;
+  align-items: center;
+  gap: 6px;
+  width: 100%;
+  min-height: 64px;
+  padding: 6px 12px 6px 14px;
+  border: 0;
+  border-bottom: 1px solid var(--line-faint);
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+
+.motions button:last-child {
+  border-bottom: 0;
+}
+
+.motions button > .num:nth-child(2) {
+  text-align: right;
+}
+
+.motions button[aria-pressed='true'] {
+  background: var(--raised);
+  box-shadow: inset 4px 0 0 var(--spruce);
+}
+
+.motions button:focus-visible {
+  outline-offset: -3px;
+}
+
+.what b,
+.what span {
+  display: block;
+  line-height: 1.3;
+}
+
+.charts {
+  display: grid;
+  gap: 12px;
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 18px;
+}
+
+.pair.single {
+  grid-template-columns: 1fr;
+}
+
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+
+.legend span {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+}
+
+.dot {
+  fill: var(--paper);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+
+.diamond {
+  fill: var(--spruce);
+}
+
+.mdc {
+  fill: var(--line-faint);
+}
+
+.base {
+  stroke: var(--tick);
+  stroke-dasharray: 4 3;
+}
+
+.band {
+  fill: var(--band);
+}
+
+.visits {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 8px;
+  margin: 8px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+.visits a {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  padding: 5px 10px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  text-decoration: none;
+}
+
+.visits a:hover {
+  background: var(--raised);
+}
+
+.empty {
+  padding: 22px 18px;
+}
+
+@media (max-width: 1180px) {
+  .pair {
+    grid-template-columns: 1fr;
+  }
+}
+
+@media (max-width: 1020px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import Joi from 'joi';
+import { computed, reactive, ref } from 'vue';
+import type { Region } from '@pace-bend/core/body';
+import { CONDITIONS, conditionFacts, MOVEMENTS, type ConditionCode, type Movement, type WrittenLimit } from '@pace-bend/core/caution';
+import { isDay, LIMITS, type Condition } from '@pace-bend/core/record';
+import PickOne from '../../parts/PickOne.vue';
+import { useAction } from '../../parts/useAction.ts';
+import { BODY_SIDES, REGION_CHOICES } from '../../parts/words.ts';
+import { useAthlete } from '../../stores/athlete.ts';
+import { usePractice } from '../../stores/practice.ts';
+
+/** One condition: coded, with its place, its dates and what somebody allowed in writing. */
+const props = defineProps<{ condition: Condition | null }>();
+const emit = defineEmits<{ done: [] }>();
+const store = useAthlete();
+const practice = usePractice();
+
+const was = props.condition;
+const fields = reactive({
+  code: was?.code as ConditionCode | undefined, region: (was?.region ?? undefined) as Region | undefined, side: (was?.side ?? 'none') as 'left' | 'right' | 'both' | 'none', onset: was?.onset ?? '', surgeryOn: was?.surgeryOn ?? '',
+  words: was?.words ?? '', resolvedOn: was?.resolvedOn ?? '', cleared: Boolean(was?.clearance), by: was?.clearance?.by ?? '', on: was?.clearance?.on ?? practice.today, text: was?.clearance?.text ?? '',
+});
+const limits = ref<{ kind: WrittenLimit['kind']; movement: Movement; number: string }[]>((was?.clearance?.limits ?? []).map((limit) => ({
+  kind: limit.kind, movement: limit.kind === 'bend' ? limit.movement : 'knee flexion', number: String(limit.kind === 'bend' ? limit.deg : limit.kind === 'effort' ? limit.pct : limit.score),
+})));
+const tried = ref(false);
+const { busy, problem, run } = useAction();
+
+const facts = computed(() => (fields.code ? conditionFacts(fields.code) : null));
+const GROUPS = [...new Set(CONDITIONS.map((each) => each.group))].map((group) => ({ label: group[0]!.toUpperCase() + group.slice(1), options: CONDITIONS.filter((each) => each.group === group).map((each) => ({ value: each.code, label: `${each.name} (${each.synonyms.join(', ')})` })) }));
+const KINDS = [{ value: 'bend', label: 'movement to' }, { value: 'effort', label: 'effort to' }, { value: 'ceiling', label: 'discomfort to' }] as const;
+const MOVES = MOVEMENTS.map((movement) => ({ value: movement, label: movement }));
+const UNIT = { bend: '°', effort: '%', ceiling: 'of 10' } as const;
+const MOST = { bend: 200, effort: 100, ceiling: 10 } as const;
+
+const day = (value: string, helpers: Joi.CustomHelpers) => (value === '' ? value : !isDay(value) ? helpers.message({ custom: 'A day is written YYYY-MM-DD.' }) : value > practice.today ? helpers.message({ custom: 'This day lies in the future.' }) : value);
+const anyDay = Joi.string().allow('').custom(day);
+const schema = Joi.object({
+  code: Joi.string().required().messages({ '*': 'Choose the condition.' }),
+  region: Joi.when('needsRegion', { is: true, then: Joi.string().required().messages({ '*': 'Choose where it is.' }), otherwise: Joi.any() }),
+  onset: anyDay, surgeryOn: anyDay, resolvedOn: anyDay,
+  by: Joi.when('cleared', { is: true, then: Joi.string().trim().min(1).required().messages({ '*': 'Who cleared it.' }), otherwise: Joi.any() }),
+  on: Joi.when('cleared', { is: true, then: Joi.string().required().custom(day).messages({ 'string.empty': 'The day it was written.' }), otherwise: Joi.any() }),
+}).unknown();
+const wrong = computed<Record<string, string>>(() => (tried.value ? Object.fromEntries((schema.validate({ ...fields, needsRegion: facts.value?.chooseRegion === true }, { abortEarly: false }).error?.details ?? []).map((detail) => [String(detail.path[0]), detail.message])) : {}));
+const limitWrong = (limit: { kind: WrittenLimit['kind']; number: string }) => {
+  const value = Number(limit.number.replace(',', '.'));
+  return limit.number.trim() !== '' && value >= 0 && value <= MOST[limit.kind] && (limit.kind !== 'ceiling' || Number.isInteger(value)) ? null : `0 to ${MOST[limit.kind]}.`;
+};
+
+function written(): WrittenLimit[] {
+  return limits.value.map(({ kind, movement, number }) => {
+    const value = Number(number.replace(',', '.'));
+    return kind === 'bend' ? { kind, movement, deg: value } : kind === 'effort' ? { kind, pct: value } : { kind, score: value };
+  });
+}
+
+async function keep(): Promise<void> {
+  tried.value = true;
+  if (Object.keys(wrong.value).length > 0 || (fields.cleared && limits.value.some((limit) => limitWrong(limit)))) return;
+  const kept = await run(() => store.putCondition({
+    code: fields.code!, region: facts.value!.chooseRegion ? fields.region! : null, side: facts.value!.sided && fields.side !== 'none' ? fields.side : null, onset: fields.onset || null,
+    surgeryOn: facts.value!.surgery ? fields.surgeryOn || null : null, words: fields.words.trim(), resolvedOn: fields.resolvedOn || null,
+    clearance: fields.cleared ? { by: fields.by.trim(), on: fields.on, text: fields.text.trim(), limits: written() } : null,
+  }, was));
+  if (kept) emit('done');
+}
+</script>
+
+<template>
+  <form class="fields form" novalidate @submit.prevent="keep">
+    <div class="field">
+      <label for="condition-code">Condition</label>
+      <PickOne input-id="condition-code" label="Condition" search :value="fields.code" :options="GROUPS" placeholder="Type a word: knee, torn, dizzy, rash …" @change="(code) => { fields.code = code; }" />
+      <p v-if="wrong.code" class="wrong" role="alert">{{ wrong.code }}</p>
+    </div>
+    <div v-if="facts" class="pair">
+      <div v-if="facts.chooseRegion" class="field">
+        <label for="condition-region">Where</label>
+        <PickOne input-id="condition-region" label="Where" search :value="fields.region" :options="REGION_CHOICES" placeholder="Region" @change="(region) => { fields.region = region; }" />
+        <p v-if="wrong.region" class="wrong" role="alert">{{ wrong.region }}</p>
+      </div>
+      <div v-if="facts.sided" class="field">
+        <label for="condition-side">Side</label>
+        <PickOne input-id="condition-side" label="Side" :value="fields.side" :options="BODY_SIDES" @change="(side) => { fields.side = side; }" />
+      </div>
+      <div v-if="facts.surgery" class="field">
+        <label for="condition-surgery">Operated on</label>
+        <input id="condition-surgery" v-model="fields.surgeryOn" class="input" placeholder="YYYY-MM-DD" maxlength="10" :aria-invalid="wrong.surgeryOn ? 'true' : undefined">
+        <p v-if="wrong.surgeryOn" class="wrong" role="alert">{{ wrong.surgeryOn }}</p>
+      </div>
+      <div class="field">
+        <label for="condition-onset">Since</label>
+        <input id="condition-onset" v-model="fields.onset" class="input" placeholder="YYYY-MM-DD" maxlength="10" :aria-invalid="wrong.onset ? 'true' : undefined">
+        <p v-if="wrong.onset" class="wrong" role="alert">{{ wrong.onset }}</p>
+      </div>
+      <div class="field">
+        <label for="condition-over">Over since</label>
+        <input id="condition-over" v-model="fields.resolvedOn" class="input" placeholder="still there" maxlength="10" :aria-invalid="wrong.resolvedOn ? 'true' : undefined">
+        <p v-if="wrong.resolvedOn" class="wrong" role="alert">{{ wrong.resolvedOn }}</p>
+      </div>
+    </div>
+    <div class="field">
+      <label for="condition-words">In words</label>
+      <input id="condition-words" v-model="fields.words" class="input" :maxlength="LIMITS.textLength">
+    </div>
+    <label class="check"><input v-model="fields.cleared" type="checkbox"> Cleared in writing by a surgeon, physician or physiotherapist</label>
+    <template v-if="fields.cleared">
+      <div class="pair">
+        <div class="field"><label for="clear-by">By</label><input id="clear-by" v-model="fields.by" class="input" :maxlength="LIMITS.lineLength" :aria-invalid="wrong.by ? 'true' : undefined"><p v-if="wrong.by" class="wrong" role="alert">{{ wrong.by }}</p></div>
+        <div class="field"><label for="clear-on">On</label><input id="clear-on" v-model="fields.on" class="input" placeholder="YYYY-MM-DD" maxlength="10" :aria-invalid="wrong.on ? 'true' : undefined"><p v-if="wrong.on" class="wrong" role="alert">{{ wrong.on }}</p></div>
+      </div>
+      <div class="field"><label for="clear-text">As written</label><input id="clear-text" v-model="fields.text" class="input" :maxlength="LIMITS.textLength" placeholder="knee bend to 110°"></div>
+      <div class="field">
+        <span class="label">Limits the table keeps</span>
+        <div v-for="(limit, i) in limits" :key="i" class="limit">
+          <PickOne :label="`Kind of limit ${i + 1}`" :value="limit.kind" :options="KINDS" @change="(kind) => { limit.kind = kind; }" />
+          <PickOne v-if="limit.kind === 'bend'" :label="`Movement ${i + 1}`" search :value="limit.movement" :options="MOVES" @change="(movement) => { limit.movement = movement; }" />
+          <span v-else />
+          <span class="number"><input v-model="limit.number" class="input num" inputmode="decimal" maxlength="5" :aria-label="`Limit ${i + 1}`" :aria-invalid="tried && limitWrong(limit) ? 'true' : undefined"> {{ UNIT[limit.kind] }}</span>
+          <button type="button" class="link small" :aria-label="`Take limit ${i + 1} out`" @click="limits.splice(i, 1)">take out</button>
+          <p v-if="tried && limitWrong(limit)" class="wrong" role="alert">{{ limitWrong(limit) }}</p>
+        </div>
+        <button v-if="limits.length < 12" type="button" class="link" @click="limits.push({ kind: 'bend', movement: 'knee flexion', number: '' })">Add a limit</button>
+      </div>
+    </template>
+    <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
+    <div class="choices"><Button type="primary" html-type="submit" :loading="busy">Keep</Button><Button @click="emit('done')">Leave it</Button></div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  width: 100%;
+  padding: 14px 16px;
+  border-left: 4px solid var(--spruce);
+  background: var(--ground);
+}
+
+.check {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 32px;
+}
+
+.check input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--spruce-fill);
+}
+
+.limit {
+  display: grid;
+  grid-template-columns: 128px minmax(0, 1fr) 120px auto;
+  align-items: center;
+  gap: 8px;
+}
+
+.limit .wrong {
+  grid-column: 1 / -1;
+}
+
+.number {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  white-space: nowrap;
+}
+
+.number .input {
+  width: 66px;
+}
+
+.link {
+  justify-self: start;
+}
+</style>

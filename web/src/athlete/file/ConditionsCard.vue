@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { computed, ref } from 'vue';
+import { conditionFacts, conditionWords } from '@pace-bend/core/caution';
+import type { AthleteFile, Condition } from '@pace-bend/core/record';
+import { useAction } from '../../parts/useAction.ts';
+import { useAthlete } from '../../stores/athlete.ts';
+import { usePractice } from '../../stores/practice.ts';
+import ConditionForm from './ConditionForm.vue';
+
+/** What has to be known before hands go on. What is over stays: some of it counts for good. */
+const props = defineProps<{ file: AthleteFile; readOnly: boolean }>();
+const store = useAthlete();
+const practice = usePractice();
+/** The one being written: a condition, or 'new'. */
+const writing = ref<Condition | 'new' | null>(null);
+const { problem, run } = useAction();
+const sorted = computed(() => [...props.file.conditions].sort((a, b) => Number(a.resolvedOn !== null) - Number(b.resolvedOn !== null)));
+</script>
+
+<template>
+  <section class="card fields" aria-label="Conditions">
+    <header>
+      <h2>Conditions</h2>
+      <Button v-if="!readOnly && writing === null" type="primary" @click="writing = 'new'">Add a condition</Button>
+    </header>
+    <p v-if="sorted.length === 0 && writing === null" class="soft">Nothing on file. Operations, injuries, joints, spine, nerves, skin: what is written here limits what the plan may do.</p>
+    <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
+    <ConditionForm v-if="writing === 'new'" :condition="null" @done="writing = null" />
+    <ul class="plain">
+      <li v-for="condition in sorted" :key="condition.id">
+        <ConditionForm v-if="typeof writing === 'object' && writing?.id === condition.id" :condition="condition" @done="writing = null" />
+        <template v-else>
+          <div>
+            <p><b>{{ conditionWords(condition, practice.today) }}</b></p>
+            <p class="soft small">{{ conditionFacts(condition.code).surgery ? (condition.surgeryOn ? `operated ${condition.surgeryOn}` : 'date not known') : condition.onset ? `since ${condition.onset}` : 'onset not known' }}<template v-if="condition.resolvedOn"> · over since {{ condition.resolvedOn }}</template><template v-if="condition.words"> · {{ condition.words }}</template></p>
+            <p v-if="condition.clearance" class="small"><span class="soft">Cleared by</span> {{ condition.clearance.by }}, {{ condition.clearance.on }}<template v-if="condition.clearance.text">: “{{ condition.clearance.text }}”</template></p>
+            <p v-else-if="conditionFacts(condition.code).surgery" class="small care">No clearance on file</p>
+          </div>
+          <span v-if="!readOnly" class="choices"><button type="button" class="link small" :aria-label="`Change ${conditionWords(condition, practice.today)}`" @click="writing = condition">change</button><button type="button" class="link small" :aria-label="`Entered by mistake: ${conditionWords(condition, practice.today)}`" @click="run(() => store.withdrawCondition(condition))">entered by mistake</button></span>
+        </template>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-start;
+  justify-content: space-between;
+  gap: 4px 16px;
+  padding: 9px 0;
+  border-top: 1px solid var(--line-faint);
+}
+
+li > :first-child {
+  flex: 1 1 320px;
+}
+
+.care {
+  color: var(--clay-text);
+}
+</style>

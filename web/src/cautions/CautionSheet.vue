@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import Modal from 'ant-design-vue/es/modal';
+import { computed } from 'vue';
+import { cautionOverview, type CautionContext } from '@pace-bend/core/caution';
+import { useEscape } from '../app/useEscape.ts';
+import { LEVEL_WORDS } from '../parts/words.ts';
+import CautionCard from './CautionCard.vue';
+import LimitsTable from './LimitsTable.vue';
+
+/** Everything that cautions say of an athlete today, in full. */
+const props = defineProps<{ context: CautionContext }>();
+const open = defineModel<boolean>('open', { required: true });
+useEscape(open);
+
+const overview = computed(() => cautionOverview(props.context));
+</script>
+
+<template>
+  <Modal transition-name="" mask-transition-name="" v-model:open="open" title="Cautions" :footer="null" :width="980" :style="{ top: '28px' }">
+    <div class="sheet" tabindex="0">
+      <p class="plain-words">Reminders to a licensed person, from what is on file and common practice. They clear nobody; local rules and licensed judgement come first.</p>
+      <section aria-label="What is limited">
+        <h2>What is limited</h2>
+        <LimitsTable :context="context" />
+      </section>
+      <p v-if="overview.length === 0" class="soft">Nothing on file.</p>
+      <template v-else>
+        <section v-for="each in overview" :key="each.because" :aria-label="each.because">
+          <h2><span class="level" :class="each.level">{{ LEVEL_WORDS[each.level] }}</span> {{ each.because }}</h2>
+          <div class="cards"><CautionCard v-for="caution in each.cautions" :key="caution.ruleId + caution.reason" :caution="caution" :because="false" /></div>
+        </section>
+      </template>
+    </div>
+  </Modal>
+</template>
+
+<style scoped>
+.sheet {
+  display: grid;
+  gap: 20px;
+  max-height: calc(100vh - 140px);
+  overflow: auto;
+}
+
+.plain-words {
+  padding: 9px 14px;
+  border-left: 4px solid var(--slate);
+  background: var(--slate-soft);
+  color: var(--slate-text);
+}
+
+h2 {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  margin-bottom: 8px;
+}
+
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(340px, 1fr));
+  gap: 8px;
+}
+</style>

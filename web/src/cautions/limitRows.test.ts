@@ -1,0 +1,30 @@
+import { METHODS } from '@pace-bend/core/method';
+import { MOTIONS } from '@pace-bend/core/body';
+import { NO_LIMITS, type CautionContext, type ConditionFields } from '@pace-bend/core/caution';
+import { limitRows } from './limitRows.ts';
+
+const knee: ConditionFields = {
+  code: 'knee-operation', region: null, side: 'left', onset: null, surgeryOn: '2026-10-07', words: '', resolvedOn: null,
+  clearance: { by: 'Dr Example', on: '2026-11-20', text: '', limits: [{ kind: 'bend', movement: 'knee flexion', deg: 110 }] },
+};
+const context = (conditions: ConditionFields[], mobilizationGrade = 0): CautionContext => ({
+  subject: { birthDate: '1996-01-01', conditions, medications: [], beighton: null, noTouch: [] }, onDay: '2026-11-25', scope: { mobilizationGrade, byRegion: {}, ruleText: '', ruleLink: '' }, daysToEvent: null, daysSinceEvent: null, raised: [], consent: null,
+});
+
+test('nothing on file: no rows, though mobilization is out of scope; every motion and side when wished', () => {
+  expect(limitRows(context([]))).toEqual([]);
+  const all = limitRows(context([]), true);
+  expect(all).toHaveLength(MOTIONS.reduce((sum, motion) => sum + motion.sides.length, 0));
+  expect(all.map((row) => row.ways[METHODS.findIndex((method) => method.id === 'mobilize-oscillate')]!.level).filter((level) => level !== 'none')).toEqual(Array.from({ length: 6 }, () => 'avoid'));
+});
+
+test('a knee operation limits its own side, by motion and way; what cannot be done has no limits but a reason', () => {
+  const rows = limitRows(context([knee], 4));
+  expect(rows.every((row) => row.side === 'left')).toBe(true);
+  const bend = rows.find((row) => row.motion.id === 'knee-flexion')!;
+  expect(bend.measure.level).toBe('modify');
+  expect(bend.measure.result!.limits).toEqual({ ...NO_LIMITS, cap: 110, painCeiling: 3 });
+  expect(bend.ways.map((cell) => cell.level)).toEqual(['modify', 'modify', 'none']);
+  expect(new Set(bend.cautions.map((caution) => `${caution.ruleId}/${caution.reason}`)).size).toBe(bend.cautions.length);
+  expect(rows.find((row) => row.motion.id === 'hip-internal-rotation')!.measure.level).toBe('avoid');
+});

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef } from 'vue';
+import { motionOf, type Side } from '@pace-bend/core/body';
+import { formatNumber } from '@pace-bend/core/measure';
+import type { CoachAthlete, CoachPage } from '@pace-bend/core/record';
+import { api } from '../app/api.ts';
+import { useAction } from '../parts/useAction.ts';
+import ReadinessMark from '../parts/ReadinessMark.vue';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { AVAILABILITY_WORDS, SIDE_WORDS } from '../parts/words.ts';
+import { usePractice } from '../stores/practice.ts';
+import TrendLine from './TrendLine.vue';
+
+/** What a coach sees: who can be counted on, and where range is going. No reasons, no notes. */
+const practice = usePractice();
+const page = shallowRef<CoachPage | null>(null);
+const { problem, run } = useAction();
+const openId = ref('');
+
+const load = () => run(async () => {
+  await practice.load();
+  page.value = await api<CoachPage>('GET', '/coach');
+});
+onMounted(load);
+
+/** Motions of an athlete with both sides beside each other. */
+const motionsOf = (athlete: CoachAthlete) => {
+  const ids = [...new Set(athlete.trends.map((trend) => trend.motionId))];
+  return ids.map((id) => ({ motion: motionOf(id), sides: athlete.trends.filter((trend) => trend.motionId === id) }));
+};
+/** First and last value of a trend, and how far they lie apart. */
+const change = (points: readonly { readonly value: number }[]) => points.at(-1)!.value - points[0]!.value;
+const sideName = (side: Side) => (side === 'midline' ? '' : SIDE_WORDS[side]);
+const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes.length === 0) ?? false);
+</script>
+
+<template>
+  <div class="page">
+    <header><h1>Squads</h1><span class="soft">{{ practice.practice?.name }}</span></header>
+    <ProblemNote v-if="problem" :problem="problem" :retry="load" />
+    <p v-else-if="!page" class="soft">Opening …</p>
+    <p v-else-if="page.squads.length === 0" class="card soft">No squad has been given to you yet. The owner of the practice does that under People.</p>
+    <p v-else-if="nobody" class="card soft">These squads have no members yet.</p>
+    <template v-else>
+      <p class="legend small soft"><span v-for="shape in (['ready', 'ease', 'hold'] as const)" :key="shape"><ReadinessMark :shape="shape" aria-hidden="true" /> {{ shape }}</span><span>from the last visit of two weeks; a dash where there was none</span><span><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="left-line" /></svg> left</span><span><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="right-line" /></svg> right, more range is up</span></p>
+      <section v-for="squad in page.squads" :key="squad.id" class="card" :aria-label="squad.name">
+        <h2>{{ squad.name }}</h2>
+        <ul class="plain">
+          <li v-for="athlete in squad.athletes" :key="athlete.id">
+            <div class="row">
+              <ReadinessMark v-if="athlete.readiness" :shape="athlete.readiness" :size="18" />
+              <span v-else class="soft" title="not seen in two weeks">–</span>
+              <b>{{ athlete.name }}</b>
+              <span class="soft">{{ athlete.readiness ?? 'not known' }}</span>
+              <span>{{ AVAILABILITY_WORDS[athlete.availability] }}<template v-if="athlete.availableUntil"> until {{ athlete.availableUntil }}</template></span>
+              <span class="trends">
+                <TrendLine v-for="each in motionsOf(athlete).slice(0, 3)" :key="each.motion.id" :sides="each.sides" :better="each.motion.better" :label="each.motion.name" />
+              </span>
+              <button v-if="athlete.trends.length > 0" type="button" class="link" :aria-expanded="openId === athlete.id" @click="openId = openId === athlete.id ? '' : athlete.id">range</button>
+            </div>
+            <table v-if="openId === athlete.id">
+              <caption class="sr-only">Range of {{ athlete.name }}</caption>
+              <thead><tr><th scope="col">Motion</th><th scope="col">Side</th><th scope="col">First</th><th scope="col">Latest</th><th scope="col">Change</th><th scope="col">Visits</th></tr></thead>
+              <tbody>
+                <template v-for="each in motionsOf(athlete)" :key="each.motion.id">
+                  <tr v-for="side in each.sides" :key="side.side">
+                    <th scope="row">{{ each.motion.name }}, {{ each.motion.testPosition }}</th><td>{{ sideName(side.side) }}</td>
+                    <td class="num">{{ formatNumber(side.points[0]!.value) }}</td><td class="num">{{ formatNumber(side.points.at(-1)!.value) }}{{ each.motion.unit === 'deg' ? '°' : ' cm' }}</td>
+                    <td class="num">{{ change(side.points) > 0 ? '+' : '' }}{{ formatNumber(change(side.points)) }}</td><td class="num">{{ side.points.length }}</td>
+                  </tr>
+                </template>
+              </tbody>
+            </table>
+          </li>
+        </ul>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+
+.legend span {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+}
+
+.left-line {
+  stroke: var(--spruce);
+  stroke-width: 2;
+}
+
+.right-line {
+  stroke: var(--slate);
+  stroke-width: 2;
+  stroke-dasharray: 4 2;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 22px minmax(150px, 1fr) 84px 140px minmax(0, 1.6fr) 52px;
+  align-items: center;
+  gap: 14px;
+  min-height: 58px;
+}
+
+li + li {
+  border-top: 1px solid var(--line-faint);
+}
+
+.trends {
+  display: flex;
+  gap: 14px;
+}
+
+table {
+  margin: 0 0 12px 36px;
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 4px 16px 4px 0;
+  text-align: left;
+  font-weight: 400;
+}
+
+thead th {
+  color: var(--soft);
+  font-size: 12.5px;
+}
+
+@media (max-width: 900px) {
+  .row {
+    grid-template-columns: 22px minmax(0, 1fr) 84px;
+  }
+
+  .trends {
+    display: none;
+  }
+}
+</style>

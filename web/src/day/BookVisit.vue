@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import Modal from 'ant-design-vue/es/modal';
+import Joi from 'joi';
+import { v7 as uuid } from 'uuid';
+import { computed, onMounted, reactive, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { checkBirthDate, isDay, LIMITS, type AthleteFields, type AthleteList, type AthleteRow } from '@pace-bend/core/record';
+import { SLOW_BREATH } from '@pace-bend/core/method';
+import { api, ApiProblem } from '../app/api.ts';
+import { useAction } from '../parts/useAction.ts';
+import PickOne from '../parts/PickOne.vue';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { useDay } from '../stores/day.ts';
+import { usePractice } from '../stores/practice.ts';
+
+/** Somebody is on the table now, or comes later: a known athlete, or a new one with just what the tables need. */
+const props = defineProps<{ when: 'now' | 'later'; day: string }>();
+const open = defineModel<boolean>('open', { required: true });
+
+const practice = usePractice();
+const dayStore = useDay();
+const router = useRouter();
+const athletes = ref<readonly AthleteRow[]>([]);
+/** Null until chosen: with nobody in the practice yet, it can only be somebody new. */
+const choseNew = ref<boolean | null>(null);
+const loaded = ref(false);
+const isNew = computed(() => choseNew.value ?? (loaded.value && athletes.value.length === 0));
+const fields = reactive({
+  athleteId: undefined as string | undefined, minutes: '45', on: props.day, at: '',
+  name: '', birthDate: '', referenceSex: 'none' as AthleteFields['referenceSex'], rowing: 'none' as AthleteFields['rowing'],
+});
+const tried = ref(false);
+const { busy, problem, run } = useAction();
+// Made once, so that pressing twice or trying again makes one athlete and one visit.
+const ids = { athlete: uuid(), visit: uuid() };
+const startedAt = new Date(Math.floor(Date.now() / 60_000) * 60_000).toISOString();
+
+onMounted(() => void find(''));
+let asked = 0;
+/** The first names are there at once; what is typed is looked for on the server as well. */
+async function find(typed: string): Promise<void> {
+  const turn = ++asked;
+  try {
+    const found = await api<AthleteList>('GET', `/athletes?q=${encodeURIComponent(typed)}`);
+    if (turn !== asked) return;
+    athletes.value = [...athletes.value, ...found.athletes.filter((athlete) => !athletes.value.some((each) => each.id === athlete.id))];
+    loaded.value = true;
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error;
+    problem.value = error;
+  }
+}
+
+const { min, max } = LIMITS.visitMinutes;
+const ifNew = (schema: Joi.Schema) => Joi.when('isNew', { is: true, then: schema, otherwise: Joi.any() });
+const ifLater = (schema: Joi.Schema) => Joi.when('isLater', { is: true, then: schema, otherwise: Joi.any() });
+const schema = Joi.object({
+  athleteId: Joi.any().when('isNew', { is: false, then: Joi.string().required().messages({ 'any.required': 'Choose who it is.' }) }),
+  name: ifNew(Joi.string().trim().min(1).max(LIMITS.nameLength).required().messages({ '*': `A name of 1 to ${LIMITS.nameLength} letters.` })),
+  birthDate: ifNew(Joi.any().custom((value: string, helpers) => {
+    const message = checkBirthDate(value, practice.today);
+    return message ? helpers.message({ custom: message }) : value;
+  })),
+  on: ifLater(Joi.any().custom((value: string, helpers) => (isDay(value) ? value : helpers.message({ custom: 'A day is written YYYY-MM-DD.' })))),
+  at: ifLater(Joi.any().custom((value: string, helpers) => (isDay(fields.on) && !practice.instantAt(fields.on, value) ? helpers.message({ custom: 'A time is written HH:MM, 00:00 to 23:59.' }) : value))),
+  minutes: Joi.number().integer().min(min).max(max).required().messages({ '*': `Whole minutes, ${min} to ${max}.` }),
+}).unknown();
+
+const wrong = computed<Record<string, string>>(() => {
+  if (!tried.value) return {};
+  const { error } = schema.validate({ ...fields, isNew: isNew.value, isLater: props.when === 'later' }, { abortEarly: false });
+  return Object.fromEntries((error?.details ?? []).map((detail) => [String(detail.path[0]), detail.message]));
+});
+
+async function book(overlap = false): Promise<void> {
+  tried.value = true;
+  if (Object.keys(wrong.value).length > 0) return;
+  const startsAt = props.when === 'now' ? startedAt : practice.instantAt(fields.on, fields.at)!;
+  const { name, birthDate, referenceSex, rowing } = fields;
+  await run(async () => {
+    if (isNew.value) await api('PUT', `/athletes/${ids.athlete}`, { name: name.trim(), birthDate, referenceSex, rowing, about: '', breathPeriodMs: SLOW_BREATH.periodMs });
+    await api('PUT', `/visits/${ids.visit}`, { athleteId: isNew.value ? ids.athlete : fields.athleteId, startsAt, minutes: Number(fields.minutes), overlap });
+    open.value = false;
+    // The rail shows the day that the visit is on.
+    await dayStore.load(props.when === 'now' ? undefined : fields.on);
+    await router.push(props.when === 'now' ? `/visit/${ids.visit}` : fields.on === practice.today ? '/' : `/day/${fields.on}`);
+  });
+}
+</script>
+
+<template>
+  <Modal transition-name="" mask-transition-name="" v-model:open="open" :title="when === 'now' ? 'Walk-in' : 'Book a visit'" :footer="null" :width="520" destroy-on-close>
+    <form class="fields" novalidate @submit.prevent="book()">
+      <div class="switch" role="group" aria-label="Who">
+        <button type="button" :aria-pressed="!isNew" @click="choseNew = false">Known athlete</button>
+        <button type="button" :aria-pressed="isNew" @click="choseNew = true">Somebody new</button>
+      </div>
+
+      <div v-if="!isNew" class="field">
+        <label for="book-athlete">Who</label>
+        <PickOne input-id="book-athlete" label="Who" search :value="fields.athleteId" :options="athletes.map((athlete) => ({ value: athlete.id, label: athlete.name }))" placeholder="Type a name" @search="find" @change="(id) => { fields.athleteId = id; }" />
+        <p v-if="wrong.athleteId" class="wrong" role="alert">{{ wrong.athleteId }}</p>
+      </div>
+      <template v-else>
+        <div class="field">
+          <label for="book-name">Name</label>
+          <input id="book-name" v-model="fields.name" class="input" autocomplete="off" :maxlength="LIMITS.nameLength + 20" :aria-invalid="wrong.name ? 'true' : undefined">
+          <p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p>
+        </div>
+        <div class="field">
+          <label for="book-birth">Birth date</label>
+          <input id="book-birth" v-model="fields.birthDate" class="input" placeholder="YYYY-MM-DD" inputmode="numeric" maxlength="10" :aria-invalid="wrong.birthDate ? 'true' : undefined">
+          <p v-if="wrong.birthDate" class="wrong" role="alert">{{ wrong.birthDate }}</p>
+        </div>
+        <div class="pair">
+          <div class="field">
+            <label for="book-sex">Reference table</label>
+            <PickOne input-id="book-sex" label="Reference table" :value="fields.referenceSex" :options="[{ value: 'female', label: 'women' }, { value: 'male', label: 'men' }, { value: 'none', label: 'both' }]" @change="(value) => { fields.referenceSex = value; }" />
+          </div>
+          <div class="field">
+            <label for="book-boat">Boat</label>
+            <PickOne input-id="book-boat" label="Boat" :value="fields.rowing" :options="[{ value: 'none', label: 'none' }, { value: 'stroke', label: 'stroke side' }, { value: 'bow', label: 'bow side' }, { value: 'sculls', label: 'sculls' }, { value: 'cox', label: 'cox' }]" @change="(value) => { fields.rowing = value; }" />
+          </div>
+        </div>
+      </template>
+
+      <div class="pair">
+        <template v-if="when === 'later'">
+          <div class="field">
+            <label for="book-day">Day</label>
+            <input id="book-day" v-model="fields.on" class="input" placeholder="YYYY-MM-DD" inputmode="numeric" maxlength="10" :aria-invalid="wrong.on ? 'true' : undefined">
+            <p v-if="wrong.on" class="wrong" role="alert">{{ wrong.on }}</p>
+          </div>
+          <div class="field">
+            <label for="book-time">Time</label>
+            <input id="book-time" v-model="fields.at" class="input num short" placeholder="HH:MM" inputmode="numeric" maxlength="5" :aria-invalid="wrong.at ? 'true' : undefined">
+            <p v-if="wrong.at" class="wrong" role="alert">{{ wrong.at }}</p>
+          </div>
+        </template>
+        <div class="field">
+          <label for="book-minutes">Minutes</label>
+          <input id="book-minutes" v-model="fields.minutes" class="input num short" inputmode="numeric" maxlength="4" :aria-invalid="wrong.minutes ? 'true' : undefined">
+          <p v-if="wrong.minutes" class="wrong" role="alert">{{ wrong.minutes }}</p>
+        </div>
+      </div>
+      <ProblemNote v-if="problem" :problem="problem">
+        <Button v-if="problem.overlaps.length > 0" @click="book(true)">Put it in all the same</Button>
+      </ProblemNote>
+      <Button type="primary" size="large" html-type="submit" :loading="busy">{{ when === 'now' ? 'Arrive now' : 'Book' }}</Button>
+    </form>
+  </Modal>
+</template>
+
+<style scoped>
+form {
+  padding-top: 6px;
+}
+
+.switch {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  overflow: hidden;
+}
+
+.switch button {
+  padding: 9px;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+}
+
+.switch button[aria-pressed='true'] {
+  background: var(--spruce-fill);
+  color: var(--on-spruce);
+}
+</style>

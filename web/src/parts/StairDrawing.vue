@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, useId } from 'vue';
+import { formatNumber, type ReferenceBand } from '@pace-bend/core/measure';
+import type { Unit } from '@pace-bend/core/body';
+import type { Cue } from '@pace-bend/core/method';
+import { layOutStair } from './stair.ts';
+import StairPlayhead from './StairPlayhead.vue';
+
+/** The stair: treads are holds, hatched columns contractions, risers advances. The same drawing carries the playhead at the table. */
+const props = withDefaults(defineProps<{
+  cues: readonly Cue[];
+  better: 'higher' | 'lower';
+  unit: Unit;
+  label: string;
+  height: number;
+  bands?: readonly ReferenceBand[];
+  /** Reads the moment of the whole line; asked by the playhead alone, so that a frame moves it and redraws nothing else. */
+  playhead?: (() => number) | undefined;
+  /** Edges read at the table. */
+  readEdges?: readonly { readonly atLineMs: number; readonly value: number }[];
+}>(), { bands: () => [], playhead: undefined, readEdges: () => [] });
+
+const frame = ref<HTMLElement | null>(null);
+const width = ref(640);
+const hatch = useId();
+let observer: ResizeObserver | null = null;
+onMounted(() => {
+  observer = new ResizeObserver(([entry]) => { width.value = Math.max(240, Math.round(entry!.contentRect.width)); });
+  observer.observe(frame.value!);
+});
+onBeforeUnmount(() => observer?.disconnect());
+
+const stair = computed(() => layOutStair(props.cues, props.better, { width: width.value, height: props.height }, props.readEdges.map((edge) => edge.value)));
+const shades = computed(() => props.bands.filter((band) => stair.value.shows(band.low) || stair.value.shows(band.high)).map((band) => {
+  const [a, b] = [stair.value.yAt(band.low), stair.value.yAt(band.high)].sort((p, q) => p - q) as [number, number];
+  return { y: a, height: Math.max(2, b - a) };
+}));
+const marks = computed(() => props.readEdges.map((edge) => ({ x: stair.value.xAt(edge.atLineMs), y: stair.value.yAt(edge.value), value: edge.value })));
+/** Where cautions end the way; a line kept before there were limits has none. */
+const furthest = computed(() => props.cues.find((cue) => typeof cue.furthest === 'number')?.furthest ?? null);
+const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
+</script>
+
+<template>
+  <div ref="frame" class="stair" :style="{ height: `${height}px` }">
+    <svg :width="width" :height="height" role="img" :aria-label="label">
+      <defs>
+        <pattern :id="`${hatch}-contract`" width="9" height="10" patternUnits="userSpaceOnUse"><path d="M0 9L4.5 3L9 9" class="p-contract" /></pattern>
+        <pattern :id="`${hatch}-relax`" width="8" height="8" patternUnits="userSpaceOnUse"><circle cx="2" cy="2" r="1.3" class="p-relax" /><circle cx="6" cy="6" r="1.3" class="p-relax" /></pattern>
+        <pattern :id="`${hatch}-breathe`" width="8" height="6" patternUnits="userSpaceOnUse"><path d="M0 3H8" class="p-breathe" /></pattern>
+        <pattern :id="`${hatch}-oscillate`" width="12" height="10" patternUnits="userSpaceOnUse"><path d="M0 5Q3 0 6 5T12 5" class="p-oscillate" /></pattern>
+        <pattern :id="`${hatch}-set-up`" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7" class="p-set-up" /></pattern>
+      </defs>
+      <g class="grid">
+        <template v-for="tick in stair.yTicks" :key="tick.value">
+          <path :d="`M${stair.left} ${tick.y}H${stair.right}`" />
+          <text :x="stair.left - 7" :y="tick.y + 4" text-anchor="end">{{ formatNumber(tick.value, Number.isInteger(tick.value) ? 0 : 1) }}{{ unitSign }}</text>
+        </template>
+      </g>
+      <rect v-for="(shade, i) in shades" :key="i" :x="stair.left" :y="shade.y" :width="stair.right - stair.left" :height="shade.height" class="band" />
+      <template v-for="column in stair.columns" :key="column.index">
+        <path :d="column.shape" class="column" :class="column.family" />
+        <path v-if="['contract', 'relax', 'breathe', 'set-up', 'oscillate'].includes(column.family)" :d="column.shape" :fill="`url(#${hatch}-${column.family})`" />
+      </template>
+      <template v-if="furthest !== null && stair.shows(furthest)">
+        <path :d="`M${stair.left} ${stair.yAt(furthest)}H${stair.right}`" class="furthest" />
+        <text :x="stair.right - 4" :y="stair.yAt(furthest) - 6" text-anchor="end" class="furthest-words">no further than {{ formatNumber(furthest, Number.isInteger(furthest) ? 0 : 1) }}{{ unitSign }}</text>
+      </template>
+      <path :d="stair.path" class="limb" />
+      <g class="axis"><text v-for="tick in stair.xTicks" :key="tick.label" :x="tick.x" :y="height - 10" text-anchor="middle">{{ tick.label }}</text></g>
+      <template v-for="(mark, i) in marks" :key="i">
+        <path v-if="mark.x !== null" :d="`M${mark.x - 7} ${mark.y}h14`" class="read" />
+      </template>
+      <StairPlayhead v-if="playhead" :stair="stair" :moment="playhead" />
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.stair {
+  width: 100%;
+  overflow: hidden;
+}
+
+svg {
+  display: block;
+}
+
+.grid path {
+  stroke: var(--line-faint);
+}
+
+text {
+  font: 500 11.5px var(--words);
+  fill: var(--soft);
+}
+
+.band {
+  fill: var(--band);
+  opacity: 0.45;
+}
+
+.column.hold {
+  fill: var(--stair-hold, var(--spruce-fill));
+  opacity: 0.86;
+}
+
+.column.contract {
+  fill: var(--clay-soft);
+}
+
+.column.relax {
+  fill: var(--sun-soft);
+}
+
+.column.breathe {
+  fill: var(--slate-soft);
+}
+
+.column.move {
+  fill: var(--slate-mid);
+}
+
+.column.set-up,
+.column.rest {
+  fill: none;
+}
+
+.p-contract {
+  fill: none;
+  stroke: var(--clay);
+  stroke-width: 2;
+}
+
+.p-relax {
+  fill: var(--sun);
+}
+
+.p-breathe {
+  stroke: var(--slate);
+  stroke-width: 1;
+  opacity: 0.55;
+}
+
+.column.oscillate {
+  fill: var(--plum-soft);
+}
+
+.p-oscillate {
+  fill: none;
+  stroke: var(--plum);
+  stroke-width: 1.5;
+}
+
+.p-set-up {
+  stroke: var(--line);
+  stroke-width: 2;
+}
+
+.furthest {
+  stroke: var(--clay);
+  stroke-width: 2;
+  stroke-dasharray: 2 4;
+}
+
+.furthest-words {
+  fill: var(--clay-text, var(--clay));
+  font: 600 13px var(--words);
+}
+
+.limb {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2.2;
+  stroke-linejoin: round;
+}
+
+.read {
+  stroke: var(--plum);
+  stroke-width: 4;
+  stroke-linecap: round;
+}
+</style>

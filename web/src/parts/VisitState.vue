@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Visit } from '@pace-bend/core/record';
+
+const props = defineProps<{ visit: Visit }>();
+
+/** Its own shape for each state; colour only repeats it. */
+const state = computed(() => (props.visit.cancelledAt ? 'cancelled' : props.visit.finishedAt ? 'finished' : props.visit.step === 'arrive' ? 'to come' : 'under way'));
+</script>
+
+<template>
+  <svg class="state" width="14" height="14" role="img" :aria-label="state">
+    <title>{{ state }}</title>
+    <path v-if="state === 'cancelled'" d="M3 3 11 11M11 3 3 11" class="cross" />
+    <path v-else-if="state === 'finished'" d="M2 7.5 5.5 11 12 3.5" class="tick" />
+    <template v-else>
+      <circle cx="7" cy="7" r="5.2" class="ring" :class="{ going: state === 'under way' }" />
+      <path v-if="state === 'under way'" d="M7 1.8a5.2 5.2 0 0 0 0 10.4z" class="half" />
+    </template>
+  </svg>
+</template>
+
+<style scoped>
+.ring {
+  fill: none;
+  stroke: var(--soft);
+  stroke-width: 1.6;
+}
+
+.ring.going {
+  stroke: var(--sun);
+}
+
+.half {
+  fill: var(--sun);
+}
+
+.cross {
+  fill: none;
+  stroke: var(--soft);
+  stroke-width: 1.8;
+}
+
+.tick {
+  fill: none;
+  stroke: var(--spruce);
+  stroke-width: 2.4;
+}
+</style>

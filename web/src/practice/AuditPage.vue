@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { onMounted, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import { DateTime } from 'luxon';
+import type { AuditLine } from '@pace-bend/core/access';
+import { api } from '../app/api.ts';
+import { useAction } from '../parts/useAction.ts';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { usePractice } from '../stores/practice.ts';
+
+/** Who read or changed whose file. Only added to. */
+const route = useRoute();
+const practice = usePractice();
+const lines = ref<readonly AuditLine[]>([]);
+const more = ref(false);
+const { problem, run } = useAction();
+const athlete = typeof route.query.athlete === 'string' ? route.query.athlete : '';
+
+const load = () => run(async () => {
+  const query = new URLSearchParams({ ...(lines.value.length > 0 ? { before: String(lines.value.at(-1)!.id) } : {}), ...(athlete ? { athlete } : {}) });
+  const found = await api<{ lines: AuditLine[]; more: boolean }>('GET', `/audit?${query}`);
+  lines.value = [...lines.value, ...found.lines];
+  more.value = found.more;
+});
+onMounted(load);
+const at = (instant: string) => DateTime.fromISO(instant, { zone: practice.zone }).toFormat('d LLL yyyy, HH:mm:ss');
+</script>
+
+<template>
+  <section class="card" aria-label="Audit">
+    <p class="soft">Who read or changed whose file, newest first. Lines are only added; the database refuses to change one. Reading or typing on within five minutes is one line.</p>
+    <ProblemNote v-if="problem" :problem="problem" :retry="load" />
+    <table class="rows">
+      <caption class="sr-only">Audit</caption>
+      <thead><tr><th scope="col">When</th><th scope="col">Who</th><th scope="col">What</th><th scope="col">Whose file</th></tr></thead>
+      <tbody>
+        <tr v-for="line in lines" :key="line.id">
+          <td class="num">{{ at(line.at) }}</td><td>{{ line.account }}</td><td>{{ line.what }}</td>
+          <td><RouterLink v-if="line.athleteName" :to="`/athlete/${line.athleteId}`">{{ line.athleteName }}</RouterLink><span v-else-if="line.athleteId" class="soft">erased ({{ line.athleteId.slice(-8) }})</span></td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="more" class="more"><Button @click="load">Further back</Button></p>
+  </section>
+</template>
+
+<style scoped>
+.rows {
+  margin-top: 10px;
+}
+
+.num {
+  font-size: 13px;
+}
+
+.more {
+  padding-top: 12px;
+}
+</style>

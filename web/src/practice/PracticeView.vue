@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, onMounted } from 'vue';
+import { useRoute } from 'vue-router';
+import { useAction } from '../parts/useAction.ts';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { usePractice } from '../stores/practice.ts';
+import { useSession } from '../stores/session.ts';
+
+/** The practice: what it may do, who works in it, who looked at what, and one's own account. */
+const session = useSession();
+const practice = usePractice();
+const route = useRoute();
+const { problem, run } = useAction();
+const ALL = [
+  { id: 'scope', label: 'Scope', may: () => !session.isCoach, view: defineAsyncComponent(() => import('./ScopePage.vue')) },
+  { id: 'people', label: 'People', may: () => session.may('GET', '/accounts'), view: defineAsyncComponent(() => import('./PeoplePage.vue')) },
+  { id: 'audit', label: 'Audit', may: () => session.may('GET', '/audit'), view: defineAsyncComponent(() => import('./AuditPage.vue')) },
+  { id: 'me', label: 'My account', may: () => true, view: defineAsyncComponent(() => import('./MePage.vue')) },
+] as const;
+const pages = computed(() => ALL.filter((page) => page.may()));
+const page = computed(() => pages.value.find((each) => each.id === route.params.page) ?? pages.value[0]!);
+
+const load = () => run(() => practice.load(true));
+onMounted(load);
+</script>
+
+<template>
+  <div class="page">
+    <header>
+      <h1>{{ practice.practice?.name ?? 'Practice' }}</h1>
+      <nav class="page-tabs end" aria-label="Pages of the practice"><RouterLink v-for="each in pages" :key="each.id" :to="`/practice/${each.id}`" :class="{ on: each.id === page.id }" :aria-current="each.id === page.id ? 'page' : undefined">{{ each.label }}</RouterLink></nav>
+    </header>
+    <ProblemNote v-if="problem" :problem="problem" :retry="load" />
+    <component :is="page.view" v-else-if="practice.practice" />
+    <p v-else class="soft">Opening the practice …</p>
+  </div>
+</template>
+

@@ -1,0 +1,229 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { v7 as uuid } from 'uuid';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
+import { personKey, SQUAD_FIELDS, type DateOrder, type SquadField } from '@pace-bend/core/exchange';
+import { LIMITS, type AthleteList } from '@pace-bend/core/record';
+import { api, ApiProblem } from '../../app/api.ts';
+import PickOne from '../../parts/PickOne.vue';
+import ProblemNote from '../../parts/ProblemNote.vue';
+import { usePractice } from '../../stores/practice.ts';
+import type { SquadAnswer, SquadQuestion } from '../../workers/squad.worker.ts';
+
+/** Reads a squad in from a table: looked at first, column by column and row by row; then all of it, or nothing. */
+const practice = usePractice();
+const table = shallowRef<SquadAnswer | null>(null);
+const fileName = ref('');
+const busy = ref('');
+const problem = shallowRef<ApiProblem | null>(null);
+const added = ref<number | null>(null);
+/** People who are here already, by name and birth date. */
+const here = shallowRef<ReadonlySet<string>>(new Set());
+const skipWrong = ref(false);
+/** Ids by row, made once: trying again adds nobody twice. */
+let ids = new Map<number, string>();
+const SHOWN = 12;
+const MOST_BYTES = 20 * 1024 * 1024;
+
+let worker: Worker | null = null;
+onMounted(() => {
+  worker = new Worker(new URL('../../workers/squad.worker.ts', import.meta.url), { type: 'module' });
+  worker.onmessage = ({ data }: MessageEvent<SquadAnswer>) => {
+    table.value = data;
+    busy.value = '';
+  };
+  void loadHere();
+});
+onBeforeUnmount(() => worker?.terminate());
+
+async function loadHere(): Promise<void> {
+  try {
+    await practice.load();
+    const keys = new Set<string>();
+    for (let offset = 0; ; offset += LIMITS.listPage) {
+      const page = await api<AthleteList>('GET', `/athletes?offset=${offset}`);
+      for (const athlete of page.athletes) keys.add(personKey(athlete.name, athlete.birthDate));
+      if (offset + page.athletes.length >= page.total) break;
+    }
+    here.value = keys;
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error;
+    problem.value = error;
+  }
+}
+
+const ask = (question: SquadQuestion) => {
+  busy.value = 'Reading …';
+  worker!.postMessage(question);
+};
+
+async function take(file: File | undefined): Promise<void> {
+  if (!file) return;
+  added.value = null;
+  problem.value = null;
+  table.value = null;
+  if (file.size > MOST_BYTES) {
+    problem.value = new ApiProblem(413, 'Too large', `A table has ${MOST_BYTES / 1024 / 1024} MB at most. Nothing was read.`);
+    return;
+  }
+  fileName.value = file.name;
+  ids = new Map();
+  busy.value = 'Reading …';
+  try {
+    // Whether a birth date can be depends on the day it is in the practice.
+    await practice.load();
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error;
+    problem.value = error;
+    busy.value = '';
+    return;
+  }
+  ask({ kind: 'file', bytes: await file.arrayBuffer(), today: practice.today });
+}
+
+const setColumn = (field: SquadField, column: string) => ask({ kind: 'again', columns: { ...table.value!.columns, [field]: column === 'none' ? null : Number(column) }, order: table.value!.order, today: practice.today });
+const setOrder = (order: DateOrder) => ask({ kind: 'again', columns: table.value!.columns, order, today: practice.today });
+const ORDERS = [{ value: 'ymd', label: 'year month day' }, { value: 'dmy', label: 'day month year' }, { value: 'mdy', label: 'month day year' }] as const;
+const columnChoices = computed(() => [{ value: 'none', label: 'not in the table' }, ...(table.value?.header ?? []).map((heading, i) => ({ value: String(i), label: heading || `column ${i + 1}` }))]);
+
+const fresh = computed(() => (table.value?.rows ?? []).filter((row) => !here.value.has(personKey(row.name, row.birthDate))));
+const known = computed(() => (table.value?.rows.length ?? 0) - fresh.value.length);
+const wrongRows = computed(() => new Set(table.value?.problems.map((each) => each.row)).size);
+const tooMany = computed(() => fresh.value.length > LIMITS.importRows);
+const mayGo = computed(() => fresh.value.length > 0 && !tooMany.value && (wrongRows.value === 0 || skipWrong.value) && !busy.value);
+
+async function readIn(): Promise<void> {
+  if (!mayGo.value) return;
+  busy.value = `Writing ${fresh.value.length} …`;
+  problem.value = null;
+  try {
+    const rows = fresh.value.map(({ row, ...person }) => {
+      const id = ids.get(row) ?? uuid();
+      ids.set(row, id);
+      return { id, ...person };
+    });
+    const answer = await api<{ added: number; already: number }>('POST', '/import/athletes', { rows });
+    added.value = answer.added + answer.already;
+    table.value = null;
+    await loadHere();
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error;
+    problem.value = error;
+  } finally {
+    busy.value = '';
+  }
+}
+const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
+</script>
+
+<template>
+  <div class="page">
+    <header><h1>Read a squad in</h1><RouterLink to="/squad">Back to the squad</RouterLink><span class="soft" role="status">{{ busy }}</span></header>
+    <ProblemNote v-if="problem" :problem="problem"><ul v-if="problem.errors.length > 1"><li v-for="each in problem.errors.slice(0, 8)" :key="each.path">{{ each.message }}</li></ul></ProblemNote>
+    <p v-if="added !== null" class="done" role="status">{{ added }} {{ added === 1 ? 'athlete' : 'athletes' }} read in. <RouterLink to="/squad">To the squad</RouterLink></p>
+    <section class="card fields" aria-label="Table">
+      <div class="field">
+        <label for="squad-file">A table with one athlete a row, name and birth date at least (CSV; commas, semicolons or tabs)</label>
+        <input id="squad-file" type="file" accept=".csv,.tsv,.txt,text/csv" @change="take(($event.target as HTMLInputElement).files?.[0])">
+      </div>
+      <p v-if="table" class="soft small">{{ fileName }}: {{ table.count }} {{ table.count === 1 ? 'row' : 'rows' }}, {{ DELIMITER_WORDS[table.delimiter] ?? 'one column' }}, {{ table.encoding }}. Nothing is written before you say so.</p>
+    </section>
+
+    <template v-if="table">
+      <section class="card" aria-label="Columns">
+        <h2>Columns</h2>
+        <div class="columns">
+          <div v-for="field in SQUAD_FIELDS" :key="field.id" class="field">
+            <label :for="`column-${field.id}`">{{ field.label }}<span v-if="field.required" class="soft"> needed</span></label>
+            <PickOne :input-id="`column-${field.id}`" :label="`Column for ${field.label}`" :value="table.columns[field.id] === null ? 'none' : String(table.columns[field.id])" :options="columnChoices" @change="(column) => setColumn(field.id, column)" />
+          </div>
+          <div class="field">
+            <label for="date-order">Dates are written</label>
+            <PickOne input-id="date-order" label="Order of dates" :value="table.order" :options="ORDERS" @change="setOrder" />
+          </div>
+        </div>
+      </section>
+
+      <section class="card fields" aria-label="What will happen">
+        <p><b class="num">{{ fresh.length }}</b> to be added<template v-if="known > 0">, <b class="num">{{ known }}</b> here already and left as they are</template><template v-if="wrongRows > 0">, <b class="num care">{{ wrongRows }}</b> with something wrong</template>.</p>
+        <p v-if="tooMany" class="wrong" role="alert">{{ LIMITS.importRows }} at most at once. Cut the table in parts.</p>
+        <label v-if="wrongRows > 0" class="check"><input v-model="skipWrong" type="checkbox"> Leave the wrong rows out</label>
+        <div><Button type="primary" size="large" :disabled="!mayGo" :loading="busy.startsWith('Writing')" @click="readIn">Read {{ fresh.length }} in</Button></div>
+      </section>
+
+      <section v-if="table.problems.length > 0" class="card" aria-label="Wrong rows">
+        <h2>Wrong rows</h2>
+        <ul class="plain problems">
+          <li v-for="(each, i) in table.problems.slice(0, 200)" :key="i"><span class="num">row {{ each.row }}</span> <span class="soft">{{ SQUAD_FIELDS.find((field) => field.id === each.field)!.label }}</span> {{ each.message }}</li>
+          <li v-if="table.problems.length > 200" class="soft">and {{ table.problems.length - 200 }} more</li>
+        </ul>
+      </section>
+
+      <section v-if="fresh.length > 0" class="card preview" aria-label="First rows">
+        <table class="rows">
+          <caption class="soft small">The first {{ Math.min(SHOWN, fresh.length) }} of {{ fresh.length }}, as they will be written</caption>
+          <thead><tr><th v-for="field in SQUAD_FIELDS" :key="field.id" scope="col">{{ field.label }}</th></tr></thead>
+          <tbody><tr v-for="row in fresh.slice(0, SHOWN)" :key="row.row"><td v-for="field in SQUAD_FIELDS" :key="field.id">{{ field.id === 'squads' ? row.squads.join(', ') : row[field.id] }}</td></tr></tbody>
+        </table>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.done {
+  padding: 8px 14px;
+  border-left: 4px solid var(--spruce);
+  background: var(--spruce-soft);
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  gap: 12px;
+  margin-top: 8px;
+}
+
+.care {
+  color: var(--clay-text);
+}
+
+.check {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+.check input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--spruce-fill);
+}
+
+.problems {
+  max-height: 220px;
+  margin-top: 8px;
+  overflow: auto;
+}
+
+.problems li {
+  display: grid;
+  grid-template-columns: 76px 120px minmax(0, 1fr);
+  gap: 8px;
+  padding: 3px 0;
+}
+
+.preview {
+  overflow-x: auto;
+}
+
+caption {
+  margin-bottom: 6px;
+  text-align: left;
+}
+
+.rows th,
+.rows td {
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { computed } from 'vue';
+import { ageInYears } from '@pace-bend/core/body';
+import type { Step } from '@pace-bend/core/record';
+import CautionChips from '../cautions/CautionChips.vue';
+import StepsLine from '../parts/StepsLine.vue';
+import { boatWords, inDays } from '../parts/words.ts';
+import { usePractice } from '../stores/practice.ts';
+import { useVisit } from '../stores/visit.ts';
+
+defineProps<{ step: Step }>();
+
+const visit = useVisit();
+const practice = usePractice();
+const athlete = computed(() => visit.file!.athlete);
+const age = computed(() => ageInYears(athlete.value.birthDate, practice.dayOf(visit.file!.visit.startsAt)));
+const event = computed(() => visit.file!.nextEvent);
+const saving = computed(() => ({ saved: '', saving: 'Saving …', offline: 'Not sent yet: kept here, trying again', refused: '' })[visit.saveState]);
+</script>
+
+<template>
+  <header class="top">
+    <div class="who">
+      <h1><RouterLink :to="`/athlete/${athlete.id}`" :title="`${athlete.name}: range over the visits`">{{ athlete.name }}</RouterLink></h1>
+      <p class="soft small">{{ boatWords(athlete.rowing) }} · {{ age }} · visit {{ visit.file!.visitNumber }}<template v-if="visit.finished"> · finished</template></p>
+    </div>
+    <span v-if="event" class="chip">{{ event.name }} {{ inDays(practice.daysUntil(event.onDate)) }}</span>
+    <span class="saving small" :class="visit.saveState" role="status">{{ saving }}</span>
+    <StepsLine :visit-id="visit.id" :step="step" />
+  </header>
+  <div v-if="visit.cautionContext" class="cautions"><CautionChips :context="visit.cautionContext" /></div>
+  <div v-if="visit.saveState === 'refused' && visit.saveProblem" class="refused" role="alert">
+    <p><b>{{ visit.saveProblem.title }}.</b> {{ visit.saveProblem.message }}</p>
+    <Button v-if="visit.saveProblem.status === 409" size="small" @click="visit.takeTheirs()">Show what stands now</Button>
+    <Button v-if="visit.saveProblem.isStale" size="small" @click="visit.keepMine()">Keep mine instead</Button>
+  </div>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  min-height: 68px;
+  padding: 12px 26px 8px;
+}
+
+.who {
+  min-width: 0;
+}
+
+h1 {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+h1 a {
+  text-decoration: none;
+}
+
+h1 a:hover {
+  text-decoration: underline;
+  text-decoration-thickness: 2px;
+  text-underline-offset: 4px;
+}
+
+.who p {
+  white-space: nowrap;
+}
+
+.chip {
+  flex: none;
+  padding: 3px 10px;
+  border-left: 3px solid var(--slate);
+  border-radius: 3px;
+  background: var(--slate-soft);
+  color: var(--slate-text);
+  font-size: 13px;
+  white-space: nowrap;
+}
+
+/* A line of its own: it may never push a step out of sight. */
+.cautions {
+  padding: 0 26px 10px;
+}
+
+.saving {
+  margin-left: auto;
+  color: var(--soft);
+}
+
+.saving.offline {
+  color: var(--clay-text);
+}
+
+.refused {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+  margin: 0 26px 12px;
+  padding: 9px 14px;
+  border-left: 4px solid var(--clay);
+  border-radius: 4px;
+  background: var(--clay-soft);
+}
+
+@media (max-width: 1020px) {
+  .top {
+    flex-wrap: wrap;
+  }
+}
+</style>

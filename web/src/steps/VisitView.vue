@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, onBeforeUnmount, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import type { Step } from '@pace-bend/core/record';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { usePractice } from '../stores/practice.ts';
+import { useVisit } from '../stores/visit.ts';
+import ArriveStep from './arrive/ArriveStep.vue';
+import StopNotice from './referral/StopNotice.vue';
+import VisitHeader from './VisitHeader.vue';
+
+const MeasureStep = defineAsyncComponent(() => import('./measure/MeasureStep.vue'));
+const PlanStep = defineAsyncComponent(() => import('./plan/PlanStep.vue'));
+const CloseStep = defineAsyncComponent(() => import('./close/CloseStep.vue'));
+
+const route = useRoute();
+const visit = useVisit();
+const practice = usePractice();
+const id = computed(() => String(route.params.id));
+const step = computed(() => String(route.params.step) as Step);
+const view = computed(() => ({ arrive: ArriveStep, measure: MeasureStep, plan: PlanStep, close: CloseStep, table: ArriveStep })[step.value]);
+
+/** Only arriving and looking back are left when something says stop. */
+const isStopped = computed(() => visit.stops.length > 0 && !visit.finished && step.value !== 'arrive');
+
+async function open(): Promise<void> {
+  await practice.load().catch(() => undefined);
+  if (visit.id !== id.value) await visit.load(id.value);
+  if (visit.id === id.value) void visit.rememberStep(step.value);
+}
+watch([id, step], () => void open(), { immediate: true });
+onBeforeUnmount(() => void visit.flush());
+</script>
+
+<template>
+  <div v-if="visit.file && visit.id === id" class="visit">
+    <VisitHeader :step="step" />
+    <div class="content">
+      <p v-if="visit.file.visit.cancelledAt" class="cancelled" role="status">This visit is cancelled. It can be put back on the day’s page.</p>
+      <StopNotice v-if="isStopped" />
+      <component :is="view" v-else :key="`${id}/${step}/${visit.generation}`" />
+    </div>
+  </div>
+  <div v-else class="content wait">
+    <ProblemNote v-if="visit.problem" :problem="visit.problem" :retry="open"><RouterLink to="/">Back to the day</RouterLink></ProblemNote>
+    <p v-else class="soft">Opening the visit …</p>
+  </div>
+</template>
+
+<style scoped>
+.content {
+  padding: 0 26px 26px;
+}
+
+.cancelled {
+  margin-bottom: 12px;
+  padding: 9px 14px;
+  border-left: 4px solid var(--slate);
+  background: var(--slate-soft);
+  color: var(--slate-text);
+}
+
+.wait {
+  padding-top: 32px;
+}
+
+@media (max-width: 640px) {
+  .content {
+    padding: 0 12px 20px;
+  }
+}
+</style>

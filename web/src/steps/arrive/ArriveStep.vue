@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { computed, onMounted, onUnmounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { CONSENT_AREAS, type ConsentArea } from '@pace-bend/core/caution';
+import { placeWords } from '@pace-bend/core/body';
+import { LIMITS } from '@pace-bend/core/record';
+import { isTyping } from '../../app/useGlobalKeys.ts';
+import { inDays } from '../../parts/words.ts';
+import { usePractice } from '../../stores/practice.ts';
+import { useVisit } from '../../stores/visit.ts';
+import StopNotice from '../referral/StopNotice.vue';
+import ComplaintCard from './ComplaintCard.vue';
+import StopQuestions from './StopQuestions.vue';
+
+/** Under a minute: what to look at first, what hurts, what changed, what may be touched, how long there is. */
+const visit = useVisit();
+const practice = usePractice();
+const router = useRouter();
+const questions = ref<InstanceType<typeof StopQuestions> | null>(null);
+const file = computed(() => visit.file!);
+const minutesText = ref(String(file.value.visit.minutesAvailable));
+const { min, max } = LIMITS.visitMinutes;
+const minutesWrong = computed(() => {
+  const minutes = Number(minutesText.value);
+  return Number.isInteger(minutes) && minutes >= min && minutes <= max ? null : `Whole minutes, ${min} to ${max}.`;
+});
+const event = computed(() => file.value.nextEvent);
+const last = computed(() => file.value.lastArrival);
+const consent = computed(() => file.value.visit.consent);
+const noTouch = computed(() => file.value.noTouch.map((area) => placeWords(area.region, area.side)));
+
+function setMinutes(text: string): void {
+  minutesText.value = text;
+  if (!minutesWrong.value) visit.setArrive({ minutesAvailable: Number(text) });
+}
+
+function less(by: number): void {
+  setMinutes(String(Math.min(max, Math.max(min, file.value.visit.minutesAvailable + by))));
+}
+
+function toggleArea(area: ConsentArea): void {
+  const agreed = consent.value ?? [];
+  visit.setArrive({ consent: agreed.includes(area) ? agreed.filter((each) => each !== area) : CONSENT_AREAS.map((each) => each.id).filter((each) => each === area || agreed.includes(each)) });
+}
+
+function sameAsLast(): void {
+  if (last.value?.consent) visit.setArrive({ consent: last.value.consent });
+}
+
+function onKey(keyboard: KeyboardEvent): void {
+  if (isTyping(keyboard) || keyboard.ctrlKey || keyboard.metaKey || keyboard.altKey || visit.finished) return;
+  if (keyboard.key.toLowerCase() === 'a') void questions.value?.allWell();
+  else if (keyboard.key.toLowerCase() === 's') sameAsLast();
+  else return;
+  keyboard.preventDefault();
+}
+onMounted(() => window.addEventListener('keydown', onKey));
+onUnmounted(() => window.removeEventListener('keydown', onKey));
+</script>
+
+<template>
+  <div class="arrive">
+    <div class="main">
+      <StopNotice v-if="visit.stops.length > 0 && !visit.finished" at-arrive />
+      <p v-if="last?.lookFirst" class="look"><span class="soft">Look at first.</span> <b>{{ last.lookFirst }}</b> <span class="soft small">left {{ practice.shortDate(last.startsAt) }}</span></p>
+      <ComplaintCard />
+      <StopQuestions ref="questions" />
+    </div>
+
+    <aside class="side">
+      <section class="card">
+        <h2>Minutes available today</h2>
+        <div class="minutes">
+          <Button :disabled="visit.finished" aria-label="Five minutes less" @click="less(-5)">−5</Button>
+          <input class="num" inputmode="numeric" aria-label="Minutes available" :aria-invalid="minutesWrong ? 'true' : undefined" aria-describedby="minutes-wrong" :value="minutesText" :readonly="visit.finished" maxlength="4" @input="setMinutes(($event.target as HTMLInputElement).value)">
+          <Button :disabled="visit.finished" aria-label="Five minutes more" @click="less(5)">+5</Button>
+          <span class="soft small">booked {{ file.visit.minutes }}<br>{{ practice.timeOfDay(file.visit.startsAt) }}</span>
+        </div>
+        <p v-if="minutesWrong" id="minutes-wrong" class="wrong" role="alert">{{ minutesWrong }}</p>
+      </section>
+      <section class="card" aria-label="Consent">
+        <h2>May be touched today</h2>
+        <p class="soft small">{{ consent === null ? 'Not asked yet' : `${consent.length} of ${CONSENT_AREAS.length} areas agreed` }}</p>
+        <div class="choices">
+          <button v-for="area in CONSENT_AREAS" :key="area.id" type="button" class="choice area" :aria-pressed="consent?.includes(area.id) ?? false" :disabled="visit.finished" @click="toggleArea(area.id)">{{ area.name }}</button>
+        </div>
+        <button v-if="last?.consent && !visit.finished" type="button" class="link" @click="sameAsLast">Same as last time <span class="key">S</span></button>
+        <p v-if="noTouch.length > 0" class="care small">Never: {{ noTouch.join(', ') }}</p>
+      </section>
+      <section class="card">
+        <h2>Next event</h2>
+        <p v-if="event"><span class="big num">{{ inDays(practice.daysUntil(event.onDate)) }}</span> {{ event.name }}, {{ practice.shortDate(event.onDate) }}</p>
+        <p v-else class="soft">None in the calendar.</p>
+        <p class="soft small">
+          <template v-if="last">Last visit {{ practice.shortDate(last.startsAt) }}. <RouterLink :to="`/athlete/${file.athlete.id}`">Range over the visits</RouterLink></template>
+          <template v-else>First visit: today’s values become the baseline.</template>
+        </p>
+      </section>
+      <Button type="primary" size="large" block :disabled="visit.stops.length > 0 && !visit.finished" @click="router.push(`/visit/${visit.id}/measure`)">Measure</Button>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.arrive {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  gap: 14px;
+  align-items: start;
+}
+
+.main,
+.side {
+  display: grid;
+  gap: 14px;
+  min-width: 0;
+}
+
+.side .card {
+  display: grid;
+  gap: 8px;
+}
+
+.look {
+  padding: 9px 16px;
+  border-left: 4px solid var(--spruce);
+  border-radius: 4px;
+  background: var(--spruce-soft);
+  font-size: 15px;
+}
+
+.minutes {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+.minutes input {
+  width: 76px;
+  height: 54px;
+  border: 1.5px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+  font-size: 28px;
+  text-align: center;
+}
+
+.minutes :deep(.ant-btn) {
+  width: 48px;
+  height: 54px;
+}
+
+.area {
+  min-height: 36px;
+  padding: 4px 10px;
+  font-size: 13px;
+}
+
+.link {
+  justify-self: start;
+}
+
+.care {
+  color: var(--clay-text);
+}
+
+.big {
+  font-size: 22px;
+}
+
+@media (max-width: 1020px) {
+  .arrive {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { formatValue } from '@pace-bend/core/measure';
+import type { Line } from '@pace-bend/core/method';
+import { formatDuration, type SideDone } from '@pace-bend/core/record';
+import { SIDE_WORDS } from '../../parts/words.ts';
+
+/** Planned and real, side by side, for every block and side of a run. */
+defineProps<{ sides: readonly SideDone[]; line: Line }>();
+
+const seconds = (ms: number) => `${Math.round(ms / 1000)} s`;
+
+function remarks(side: SideDone): string {
+  const words = [];
+  if (side.real.totalMs === 0) words.push('not reached');
+  if (side.stopped) words.push('stopped');
+  if (side.timesEased > 0) words.push(`eased off ${side.timesEased === 1 ? 'once' : `${side.timesEased} times`}`);
+  return words.join(', ');
+}
+</script>
+
+<template>
+  <div class="scroll" tabindex="0" role="region" aria-label="Planned and real">
+    <table>
+      <thead>
+        <tr><th scope="col">Block</th><th scope="col">Side</th><th scope="col">Rounds</th><th scope="col">End range</th><th scope="col">Contraction</th><th scope="col">In all</th><th scope="col">Efforts</th><th scope="col">Discomfort</th><th scope="col">Edge read</th><th scope="col">Remarks</th></tr>
+      </thead>
+      <tbody>
+        <tr v-for="side in sides" :key="`${side.blockIndex}/${side.side}`" :class="{ undone: side.real.totalMs === 0 }">
+          <th scope="row">{{ side.name }}</th>
+          <td>{{ SIDE_WORDS[side.side] }}</td>
+          <td class="num">{{ side.real.rounds }}<span class="of"> of {{ side.planned.rounds }}</span></td>
+          <td class="num">{{ seconds(side.real.endRangeMs) }}<span class="of"> of {{ seconds(side.planned.endRangeMs) }}</span></td>
+          <td class="num"><template v-if="side.planned.contractMs > 0">{{ seconds(side.real.contractMs) }}<span class="of"> of {{ seconds(side.planned.contractMs) }}</span></template><template v-else>–</template></td>
+          <td class="num">{{ formatDuration(side.real.totalMs) }}<span class="of"> of {{ formatDuration(side.planned.totalMs) }}</span></td>
+          <td class="num">{{ side.efforts.length > 0 ? `${side.efforts.join(', ')} %` : '–' }}</td>
+          <td class="num">{{ side.discomfort.length > 0 ? side.discomfort.join(', ') : '–' }}</td>
+          <td class="num">{{ side.edges.length > 0 ? side.edges.map((edge) => formatValue(edge.value, line.blocks[side.blockIndex]!.unit, line.blocks[side.blockIndex]!.unit === 'deg' ? 0 : 1)).join(', ') : '–' }}</td>
+          <td :class="{ care: remarks(side) }">{{ remarks(side) || 'as planned' }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.scroll {
+  overflow-x: auto;
+  margin-top: 6px;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 13.5px;
+}
+
+th,
+td {
+  padding: 8px 10px 8px 0;
+  border-bottom: 1px solid var(--line-faint);
+  text-align: left;
+  vertical-align: baseline;
+}
+
+tr:last-child th,
+tr:last-child td {
+  border-bottom: 0;
+}
+
+thead th {
+  color: var(--soft);
+  font-weight: 400;
+  font-size: 12.5px;
+  white-space: nowrap;
+}
+
+tbody th {
+  font-weight: 600;
+}
+
+.num {
+  white-space: nowrap;
+}
+
+.of {
+  color: var(--soft);
+  font-weight: 400;
+}
+
+.care {
+  color: var(--clay-text);
+}
+</style>

@@ -1,0 +1,114 @@
+import { createPinia, setActivePinia } from 'pinia';
+import type { Plan, VisitFile } from '@pace-bend/core/record';
+import { installBrowser, type Sent } from '../../testing/browser.ts';
+import { reading, visitFile } from '../../testing/visitFile.ts';
+import { useVisit } from '../../stores/visit.ts';
+import { lineOf, usePlan } from './usePlan.ts';
+
+const BENT = 'hip-extension-knee-bent';
+
+/** A server that keeps plans and refuses stale ones. */
+async function open(file: VisitFile) {
+  let kept: Plan = file.plan;
+  const { sent } = installBrowser(({ method, path, body }: Sent) => {
+    if (method === 'GET') return { status: 200, body: path.endsWith('/practice') ? { name: 'P', timeZone: 'utc', today: '2026-11-25' } : { ...file, plan: kept } };
+    const { revision, blocks } = body as Plan;
+    if (revision !== kept.revision) return { status: 409, body: { title: 'Changed meanwhile', current: kept } };
+    kept = { revision: revision + 1, blocks };
+    return { status: 200, body: kept };
+  });
+  setActivePinia(createPinia());
+  const visit = useVisit();
+  await visit.load('v');
+  return { visit, plan: usePlan(), sent, kept: () => kept };
+}
+
+const stiffLeft = visitFile({ readings: [reading({ motionId: BENT, trials: [3, 5, 4] }), reading({ motionId: BENT, side: 'right', trials: [11, 12, 11] }), reading({ motionId: 'straight-leg-raise', trials: [80] }), reading({ motionId: 'straight-leg-raise', side: 'right', trials: [80] })] });
+
+test('the stiffest motion is offered first, and the stiffer side goes first with a round more', async () => {
+  const { plan } = await open(stiffLeft);
+  expect(plan.offers.value.map((offer) => offer.entry.id)).toEqual(['rectus-femoris-prone', 'hamstring-heel-on-shoulder']);
+  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  expect(plan.blocks.value[0]!.sides).toEqual([{ side: 'left', rounds: 4 }, { side: 'right', rounds: 3 }]);
+  expect(plan.selectedSide.value).toBe('left');
+  // An even motion gets the same on both sides.
+  plan.add('hamstring-heel-on-shoulder', 'static-hold', 'straight-leg-raise');
+  expect(plan.blocks.value[1]!.sides.map((side) => side.rounds)).toEqual([2, 2]);
+});
+
+test("the line starts from today's edges", async () => {
+  const { plan } = await open(stiffLeft);
+  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  const edges = Object.fromEntries(plan.line.value!.cues.filter((cue) => cue.kind === 'move').map((cue) => [cue.side, Math.round(cue.to * 10) / 10]));
+  expect(edges).toEqual({ left: 4, right: 11.3 });
+});
+
+test('undo and redo go back and forth without limit; a new change ends the way forward', async () => {
+  const { plan } = await open(stiffLeft);
+  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  const [block] = plan.blocks.value;
+  for (let i = 1; i <= 30; i++) plan.replace({ ...block!, numbers: { ...block!.numbers, contract: [2 + (i % 20)] } });
+  for (let i = 0; i < 31; i++) plan.undo();
+  expect(plan.blocks.value).toEqual([]);
+  expect(plan.canUndo.value).toBe(false);
+  plan.undo();
+  for (let i = 0; i < 31; i++) plan.redo();
+  expect(plan.blocks.value[0]!.numbers.contract).toEqual([12]);
+  plan.undo();
+  plan.remove(block!.id);
+  expect(plan.canRedo.value).toBe(false);
+});
+
+test('a number that cannot be stays on the screen; what is kept is the last plan that can be run', async () => {
+  const { plan, visit, kept } = await open(stiffLeft);
+  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  await visit.flush();
+  const [block] = plan.blocks.value;
+  plan.replace({ ...block!, sides: [{ side: 'left', rounds: 99 }] });
+  expect(plan.line.value).toBeNull();
+  expect(plan.doses.value).toEqual([]);
+  await visit.flush();
+  expect(kept().blocks).toEqual([block]);
+  plan.replace({ ...block!, sides: [{ side: 'left', rounds: 2 }] });
+  await visit.flush();
+  expect(kept().blocks[0]!.sides).toEqual([{ side: 'left', rounds: 2 }]);
+  expect(kept().revision).toBe(2);
+});
+
+test('blocks move by one place, and not past the ends', async () => {
+  const { plan } = await open(stiffLeft);
+  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  plan.add('hamstring-heel-on-shoulder', 'static-hold', 'straight-leg-raise');
+  const order = () => plan.blocks.value.map((block) => block.entryId.split('-')[0]);
+  const first = plan.blocks.value[0]!.id;
+  plan.move(first, -1);
+  expect(order()).toEqual(['rectus', 'hamstring']);
+  plan.move(first, 1);
+  expect(order()).toEqual(['hamstring', 'rectus']);
+});
+
+test('a plan changed elsewhere is refused, shown, and can be kept knowingly', async () => {
+  const { plan, visit, kept } = await open(stiffLeft);
+  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  await visit.flush();
+  // Another tab writes a revision that this one does not know.
+  await fetch('/api/visits/v/plan', { method: 'PUT', body: JSON.stringify({ revision: 1, blocks: [] }) });
+  plan.add('hamstring-heel-on-shoulder', 'static-hold', 'straight-leg-raise');
+  await visit.flush();
+  expect(visit.saveState).toBe('refused');
+  expect(visit.saveProblem?.isStale).toBe(true);
+  expect(kept().blocks).toEqual([]);
+  await visit.keepMine();
+  expect(visit.saveState).toBe('saved');
+  expect(kept().blocks).toHaveLength(2);
+});
+
+test('a finished visit is looked at, not changed', async () => {
+  const { plan } = await open({ ...stiffLeft, visit: { ...stiffLeft.visit, finishedAt: '2026-11-25T10:00:00.000Z' } });
+  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  expect(plan.blocks.value).toEqual([]);
+});
+
+test('no blocks make an empty line', () => {
+  expect(lineOf([], { periodMs: 10_000, inShare: 0.4 }, [])).toMatchObject({ cues: [], totalMs: 0 });
+});

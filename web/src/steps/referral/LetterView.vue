@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { computed, onMounted, reactive } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { DateTime } from 'luxon';
+import { LIMITS } from '@pace-bend/core/record';
+import ProblemNote from '../../parts/ProblemNote.vue';
+import { useAction } from '../../parts/useAction.ts';
+import { dropDraft, keepDraft, readDraft } from '../../parts/drafts.ts';
+import { usePractice } from '../../stores/practice.ts';
+import { useSession } from '../../stores/session.ts';
+import { useVisit } from '../../stores/visit.ts';
+import { draftLetter, measuredLines } from './letter.ts';
+
+/** A referral: what was seen, no diagnosis. Written here, printed on one page. */
+const route = useRoute();
+const router = useRouter();
+const visit = useVisit();
+const practice = usePractice();
+const session = useSession();
+const fields = reactive({ to: '', seen: '' });
+const { busy, problem, run } = useAction();
+const id = String(route.params.id);
+const ready = computed(() => visit.file !== null && visit.id === id);
+const file = computed(() => visit.file!);
+const draftKey = `${id}.referral`;
+
+onMounted(open);
+async function open(): Promise<void> {
+  await practice.load().catch(() => undefined);
+  if (visit.id !== id) await visit.load(id);
+  if (visit.file) Object.assign(fields, readDraft<typeof fields>(draftKey) ?? visit.file.referral ?? draftLetter(visit.file, visit.stops.map((caution) => caution.refer)));
+}
+
+const measured = computed(() => measuredLines(file.value));
+const date = computed(() => DateTime.fromISO(file.value.visit.startsAt, { zone: practice.zone }).toFormat('d LLLL yyyy'));
+const kept = computed(() => file.value.referral?.to === fields.to && file.value.referral.seen === fields.seen);
+const typed = () => keepDraft(draftKey, { to: fields.to, seen: fields.seen });
+
+async function keep(): Promise<void> {
+  await visit.refer({ to: fields.to.trim(), seen: fields.seen.trim() });
+  Object.assign(fields, { to: fields.to.trim(), seen: fields.seen.trim() });
+  dropDraft(draftKey);
+}
+
+const act = (what: 'keep' | 'print' | 'end') => run(async () => {
+  if (!visit.finished && !kept.value) await keep();
+  if (what === 'print') window.print();
+  if (what === 'end') {
+    await visit.finish();
+    await router.push('/');
+  }
+});
+</script>
+
+<template>
+  <div class="page">
+    <ProblemNote v-if="visit.problem && !ready" :problem="visit.problem" :retry="open"><RouterLink to="/">Back to the day</RouterLink></ProblemNote>
+    <p v-else-if="!ready" class="soft">Opening the visit …</p>
+    <template v-else>
+      <header class="no-print">
+        <h1>Referral</h1>
+        <RouterLink :to="`/visit/${id}/arrive`">Back to the visit</RouterLink>
+        <span class="end choices">
+          <Button :loading="busy" @click="act('print')">Print</Button>
+          <Button v-if="!visit.finished && !kept" :loading="busy" @click="act('keep')">Keep</Button>
+          <Button v-if="!visit.finished" type="primary" :loading="busy" @click="act('end')">End the visit with this</Button>
+        </span>
+      </header>
+      <ProblemNote v-if="problem" :problem="problem" />
+      <article class="letter card">
+        <p class="from"><b>{{ practice.practice?.name }}</b><span>{{ date }}</span></p>
+        <div class="field no-print">
+          <label for="letter-to">To</label>
+          <input id="letter-to" v-model="fields.to" class="input" :maxlength="LIMITS.aboutLength" :readonly="visit.finished" @input="typed">
+        </div>
+        <p class="only-print">To: {{ fields.to }}</p>
+        <p>Concerning <b>{{ file.athlete.name }}</b>, born {{ file.athlete.birthDate }}. Seen on {{ date }} at {{ practice.timeOfDay(file.visit.startsAt) }}. Hands-on work was not begun, or was ended, for the following reasons.</p>
+        <div class="field no-print">
+          <label for="letter-seen">What was said and seen</label>
+          <textarea id="letter-seen" v-model="fields.seen" class="textbox" rows="9" :maxlength="LIMITS.noteLength" :readonly="visit.finished" @input="typed" />
+        </div>
+        <p class="only-print seen">{{ fields.seen }}</p>
+        <section v-if="measured.length > 0" aria-label="Measured today"><h2>Measured today</h2><ul><li v-for="line in measured" :key="line">{{ line }}</li></ul></section>
+        <p>This letter says what was reported and observed. It makes no diagnosis. Please examine, and tell us in writing whether and within which limits hands-on work may go on.</p>
+        <p class="sign">{{ file.referral?.by ?? session.me?.name }}</p>
+      </article>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.letter {
+  display: grid;
+  gap: 16px;
+  width: min(760px, 100%);
+  padding: 28px 32px;
+  font-size: 15px;
+}
+
+.from {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+}
+
+.seen {
+  white-space: pre-line;
+}
+
+.only-print {
+  display: none;
+}
+
+.sign {
+  margin-top: 34px;
+  padding-top: 6px;
+  border-top: 1px solid var(--line);
+  width: 280px;
+}
+
+ul {
+  margin: 6px 0 0;
+  padding-left: 20px;
+}
+
+@media print {
+  .no-print {
+    display: none;
+  }
+
+  .only-print {
+    display: block;
+  }
+
+  .letter {
+    border: 0;
+    padding: 0;
+  }
+}
+</style>

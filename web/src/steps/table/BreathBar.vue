@@ -1,0 +1,53 @@
+<script setup lang="ts">
+/** A pacer: it fills with the breath in and empties with the breath out. */
+const props = defineProps<{ breath: { readonly way: 'in' | 'out'; readonly share: number }; paced: boolean; still: boolean }>();
+
+const filled = () => (props.breath.way === 'in' ? props.breath.share : 1 - props.breath.share);
+</script>
+
+<template>
+  <div class="breath" :class="{ paced, still }" aria-hidden="true">
+    <span class="bar"><i :style="{ transform: `scaleX(${filled()})` }" /></span>
+    <span class="word">{{ breath.way === 'in' ? 'in' : 'out' }}</span>
+  </div>
+</template>
+
+<style scoped>
+.breath {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  max-width: 460px;
+  margin-top: 18px;
+  color: #9cc0d8;
+  opacity: 0.55;
+}
+
+.breath.paced {
+  opacity: 1;
+}
+
+.breath.still {
+  opacity: 0.3;
+}
+
+.bar {
+  flex: 1;
+  height: 8px;
+  border-radius: 4px;
+  background: #20322b;
+  overflow: hidden;
+}
+
+.bar i {
+  display: block;
+  height: 100%;
+  background: currentColor;
+  transform-origin: left;
+}
+
+.word {
+  width: 34px;
+  font-size: 17px;
+}
+</style>

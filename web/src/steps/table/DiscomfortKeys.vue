@@ -1,0 +1,74 @@
+<script setup lang="ts">
+defineProps<{ ceiling: number; last: number | null; disabled: boolean; edgeOpen: boolean }>();
+defineEmits<{ score: [value: number] }>();
+</script>
+
+<template>
+  <div class="discomfort" role="group" :aria-label="`Discomfort, ceiling ${ceiling}`">
+    <span class="lab">{{ edgeOpen ? 'Digits go to the edge' : 'Discomfort' }}</span>
+    <button
+      v-for="n in 11" :key="n" type="button" class="num" :class="{ over: n - 1 > ceiling, on: n - 1 === last, ceiling: n - 1 === ceiling }" :disabled="disabled || edgeOpen"
+      :aria-pressed="n - 1 === last" :aria-label="`Discomfort ${n - 1}${n - 1 > ceiling ? ', above the ceiling' : ''}`" @click="$emit('score', n - 1)"
+    >{{ n - 1 }}</button>
+  </div>
+</template>
+
+<style scoped>
+.discomfort {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 7px;
+}
+
+.lab {
+  width: 82px;
+  color: var(--soft);
+  font-size: 14px;
+  line-height: 1.2;
+}
+
+button {
+  width: 54px;
+  height: 56px;
+  border: 0;
+  border-radius: 4px;
+  background: #1a2c25;
+  color: #f3eddf;
+  font-size: 20px;
+  cursor: pointer;
+}
+
+button.over {
+  background: #2f1b13;
+  color: #ee9d79;
+}
+
+button.ceiling {
+  box-shadow: inset -4px 0 0 #b94e25;
+}
+
+button.on {
+  background: #27705c;
+  color: #fff;
+}
+
+button.on.over {
+  background: #b24a22;
+}
+
+button:disabled {
+  opacity: 0.55;
+  cursor: default;
+}
+
+@media (max-width: 1240px) {
+  button {
+    width: 54px;
+  }
+
+  .lab {
+    width: 100%;
+  }
+}
+</style>

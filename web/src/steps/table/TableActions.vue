@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { RunStatus } from '@pace-bend/core/table';
+import DiscomfortKeys from './DiscomfortKeys.vue';
+import type { TableHandle } from './useRun.ts';
+
+/** What can be done now, as keys large enough for an elbow. */
+const props = defineProps<{ run: TableHandle; status: RunStatus; lastScore: number | null; edgeOpen: boolean }>();
+defineEmits<{ space: []; stop: []; close: []; score: [value: number] }>();
+const { run } = props;
+const { line, view, linkState, linkProblem, planChanged } = run;
+
+const cue = computed(() => view.value!.cue);
+const hasOther = computed(() => line.value!.cues.some((each) => each.index > cue.value.index && (each.side !== cue.value.side || each.blockIndex !== cue.value.blockIndex)));
+const spaceWords = computed(() => ({ ready: 'Begin', running: cue.value.open ? 'Ready' : 'Hold here', held: 'Go on', waiting: 'Ready', eased: 'Go on, shorter', stopped: 'Take it back', finished: '' })[props.status]);
+</script>
+
+<template>
+  <footer v-if="view">
+    <div v-if="linkState === 'elsewhere'" class="choices" role="alert">
+      <p>Another tab is leading this run. What you see here no longer counts.</p>
+      <button type="button" class="key-button go" @click="run.takeOver">Take it back here</button>
+    </div>
+    <div v-else-if="linkState === 'refused'" class="choices" role="alert">
+      <p>This run cannot be kept: {{ linkProblem?.message }}</p>
+      <button type="button" class="key-button go" @click="run.startOver">Start over from the plan</button>
+    </div>
+    <div v-else-if="status === 'finished'" class="choices">
+      <button type="button" class="key-button" @click="run.startOver">Run the plan again</button>
+      <button type="button" class="key-button go" @click="$emit('close')">Measure again <kbd>Enter</kbd></button>
+    </div>
+    <div v-else-if="status === 'eased'" class="choices" role="group" aria-label="After easing off">
+      <button type="button" class="key-button go" @click="run.act({ kind: 'ease' })">Ease: go on, shorter <kbd>Space</kbd></button>
+      <button type="button" class="key-button" @click="run.act({ kind: 'lighter' })">Repeat lighter <kbd>←</kbd></button>
+      <button type="button" class="key-button stop" @click="$emit('stop')">Stop <kbd>Esc</kbd></button>
+    </div>
+    <div v-else-if="status === 'stopped'" class="choices" role="group" aria-label="After stopping">
+      <button type="button" class="key-button" @click="run.act({ kind: 'go' })">Take it back <kbd>Space</kbd></button>
+      <button v-if="hasOther" type="button" class="key-button go" @click="run.act({ kind: 'next' })">Next side or block <kbd>→</kbd></button>
+      <button type="button" class="key-button stop" @click="run.act({ kind: 'stop' })">End the run <kbd>Esc</kbd></button>
+    </div>
+    <template v-else>
+      <DiscomfortKeys :ceiling="cue.painCeiling" :last="lastScore" :disabled="status === 'ready'" :edge-open="edgeOpen" @score="(value) => $emit('score', value)" />
+      <div class="actions">
+        <template v-if="planChanged && status === 'held'"><button type="button" class="key-button" @click="run.startOver">Plan changed: start over</button></template>
+        <button v-if="status !== 'ready'" type="button" class="key-button slim" aria-label="Again" @click="run.act({ kind: 'again' })">← <span class="wide">Again</span></button>
+        <button type="button" class="key-button" :class="{ go: status !== 'running' || cue.open }" @click="$emit('space')">{{ spaceWords }} <kbd>Space</kbd></button>
+        <button v-if="status !== 'ready'" type="button" class="key-button slim" aria-label="Next" @click="run.act({ kind: 'next' })"><span class="wide">Next</span> →</button>
+        <button v-if="status !== 'ready'" type="button" class="key-button stop" @click="$emit('stop')">Stop <kbd>Esc</kbd></button>
+      </div>
+    </template>
+  </footer>
+</template>
+
+<style scoped>
+footer {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 10px 18px;
+  min-height: 96px;
+  padding: 14px 28px;
+  border-top: 1px solid var(--line-faint);
+}
+
+.actions,
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+  margin-left: auto;
+}
+
+.choices {
+  width: 100%;
+  justify-content: flex-end;
+}
+
+.choices p {
+  margin-right: auto;
+  font-size: 18px;
+}
+
+.key-button {
+  min-width: 54px;
+  min-height: 56px;
+  padding: 0 18px;
+  border: 2px solid var(--line);
+  border-radius: 4px;
+  background: none;
+  color: var(--ink);
+  font: 600 17px var(--words);
+  white-space: nowrap;
+  cursor: pointer;
+}
+
+.key-button.go {
+  border-color: var(--spruce-fill);
+  background: #27705c;
+}
+
+.key-button.stop {
+  border-color: #b24a22;
+  background: #b24a22;
+  color: #fff;
+}
+
+.key-button:hover {
+  border-color: var(--ink);
+}
+
+@media (max-width: 1439px) {
+  .wide {
+    display: none;
+  }
+}
+</style>

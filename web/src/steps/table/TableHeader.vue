@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { formatDuration } from '@pace-bend/core/record';
+import type { RunStatus } from '@pace-bend/core/table';
+import { SIDE_WORDS } from '../../parts/words.ts';
+import type { TableHandle } from './useRun.ts';
+
+/** Who is on the table, what is being done on which side, and how far the session is. */
+const props = defineProps<{ run: TableHandle; status: RunStatus }>();
+const { visit, view, linkState, muted, spoken } = props.run;
+</script>
+
+<template>
+  <header v-if="view">
+    <RouterLink v-if="status !== 'running'" class="back" :to="`/visit/${visit.id}/plan`">Plan</RouterLink>
+    <h1 class="name">{{ visit.file!.athlete.name }}</h1>
+    <span class="block-name">{{ view.blockName }}</span>
+    <span class="which" :class="view.cue.side">{{ view.cue.side === 'left' ? '◂ ' : '' }}{{ SIDE_WORDS[view.cue.side] }}{{ view.cue.side === 'right' ? ' ▸' : '' }}</span>
+    <span class="tail">
+      <span v-if="run.clockRate > 1" class="tag">Walk-through ×{{ run.clockRate }}</span>
+      <span v-if="linkState === 'waiting'" class="tag" role="status">Not sent yet: kept here</span>
+      <button type="button" class="switch" :aria-pressed="!muted" @click="run.toggleMuted">Sound {{ muted ? 'off' : 'on' }} <kbd>M</kbd></button>
+      <button type="button" class="switch" :aria-pressed="spoken" @click="run.toggleSpoken">Voice {{ spoken ? 'on' : 'off' }} <kbd>V</kbd></button>
+      <span class="num clock">{{ formatDuration(view.elapsedMs) }} of {{ formatDuration(view.totalMs) }}</span>
+    </span>
+  </header>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 20px;
+  min-height: 60px;
+  padding: 8px 28px;
+  font-size: 16px;
+  color: var(--soft);
+}
+
+.back {
+  padding: 6px 12px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  color: var(--ink);
+  text-decoration: none;
+}
+
+.name {
+  color: var(--ink);
+  font: 700 16px var(--words);
+}
+
+.which {
+  color: var(--sun);
+  font-weight: 700;
+}
+
+.tail {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 16px;
+  margin-left: auto;
+}
+
+.clock {
+  color: var(--ink);
+}
+
+.tag {
+  padding: 2px 9px;
+  border-radius: 3px;
+  background: var(--clay-soft);
+  color: #f7c9b1;
+  font-size: 14px;
+}
+
+.switch {
+  padding: 5px 8px;
+  border: 0;
+  background: none;
+  color: var(--soft);
+  font: inherit;
+  font-size: 14px;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { formatSigned, formatValue } from '@pace-bend/core/measure';
+import { formatDuration } from '@pace-bend/core/record';
+import type { RunStatus } from '@pace-bend/core/table';
+import { SIDE_WORDS } from '../../parts/words.ts';
+import BreathBar from './BreathBar.vue';
+import RoundSquares from './RoundSquares.vue';
+import type { TableHandle } from './useRun.ts';
+
+/** One number, one instruction, and where the edge is: what is read from across the room. */
+const props = defineProps<{
+  run: TableHandle;
+  status: RunStatus;
+  lastScore: number | null;
+  /** Digits of an edge being typed, or null. */
+  edgeDigits: string | null;
+}>();
+const { line, state, view, reopened } = props.run;
+
+const cue = computed(() => view.value!.cue);
+const unit = computed(() => line.value!.blocks[cue.value.blockIndex]!.unit);
+const breathWords = computed(() => ({ in: 'breathe in', out: 'breathe out', free: '' })[cue.value.breath]);
+const how = computed(() => [view.value!.effortPct === null ? '' : `${view.value!.effortPct} % effort`, cue.value.kind === 'contract' ? breathWords.value : '', cue.value.detail].filter(Boolean).join(' · '));
+/** Whether the edge shown was read at the table; otherwise it is a prediction, and says so. */
+const isRead = computed(() => {
+  const last = state.value.edges.findLast((edge) => edge.blockIndex === cue.value.blockIndex && edge.side === cue.value.side);
+  return last !== undefined && Math.abs(last.value - view.value!.edge) < 1e-9;
+});
+/** An edge that was read beyond what cautions allow. Lines kept before there were limits have none. */
+const isPast = computed(() => {
+  const { furthest } = cue.value;
+  if (typeof furthest !== 'number') return false;
+  const { better } = line.value!.blocks[cue.value.blockIndex]!;
+  return better === 'higher' ? view.value!.edge > furthest + 1e-9 : view.value!.edge < furthest - 1e-9;
+});
+const counting = computed(() => props.status === 'running' || props.status === 'held');
+</script>
+
+<template>
+  <section v-if="view && line" class="stage" :class="{ ready: status === 'ready' }">
+    <div class="count">
+      <span v-if="status === 'finished'" class="glyph" aria-hidden="true">✓</span>
+      <span v-else-if="status === 'eased' || status === 'stopped'" class="glyph warn" aria-hidden="true">‖</span>
+      <span v-else-if="status === 'ready' || cue.open" class="glyph" aria-hidden="true">▸</span>
+      <span v-else class="num big" :class="`digits-${Math.min(3, String(view.secondsLeft).length)}`" data-testid="count">{{ view.secondsLeft }}</span>
+    </div>
+
+    <div class="say" aria-live="assertive">
+      <template v-if="status === 'finished'">
+        <p class="instruction">Done. Let it all rest</p>
+        <p class="how">{{ state.stops.length > 0 ? 'It was stopped on the way; that is kept.' : 'Now the same motion again, in the same position.' }}</p>
+      </template>
+      <template v-else-if="status === 'eased'">
+        <p class="instruction">Ease off first</p>
+        <p class="how">back from the edge, let them breathe · {{ lastScore }} is above {{ cue.painCeiling }}</p>
+        <p class="then">then decide: shorter, lighter, or enough</p>
+      </template>
+      <template v-else-if="status === 'stopped'">
+        <p class="instruction">Stopped. Bring it home</p>
+        <p class="how">you move the limb, they do nothing</p>
+      </template>
+      <template v-else-if="status === 'ready'">
+        <p class="instruction">{{ SIDE_WORDS[cue.side] }}: {{ cue.detail }}</p>
+        <p class="how">{{ line.cues.length }} cues, {{ formatDuration(view.totalMs) }}</p>
+        <p class="then">Space begins</p>
+      </template>
+      <template v-else>
+        <p class="instruction">{{ cue.text }}</p>
+        <p class="how">{{ how }}</p>
+        <p class="then">
+          <template v-if="reopened">Reopened where it was. Space goes on</template>
+          <template v-else-if="status === 'held'">Held. Space goes on</template>
+          <template v-else-if="cue.open">Space when ready</template>
+          <template v-else-if="view.nextCue">then {{ view.nextCue.text.toLowerCase() }}</template>
+        </p>
+      </template>
+      <BreathBar v-if="counting && !cue.open" :breath="view.breath" :paced="cue.breath !== 'free'" :still="status === 'held'" />
+    </div>
+
+    <aside class="numbers">
+      <RoundSquares :round="cue.round" :rounds="cue.rounds" />
+      <div class="edge">
+        <span class="lab">{{ isRead ? 'Edge now' : 'Edge expected' }} <kbd>E</kbd></span>
+        <span v-if="edgeDigits !== null" class="num value typing" data-testid="edge-typing">{{ edgeDigits.padEnd(2, '_') }}</span>
+        <span v-else class="num value" data-testid="edge">{{ formatValue(view.edge, unit) }}</span>
+        <span v-if="typeof cue.furthest === 'number'" class="furthest" :class="{ past: isPast }" data-testid="furthest">{{ isPast ? 'past the limit of' : 'no further than' }} {{ formatValue(cue.furthest, unit) }}</span>
+        <span class="gain">{{ formatSigned(view.gainSinceStart, unit) }} since start</span>
+      </div>
+    </aside>
+  </section>
+</template>
+
+<style scoped>
+.stage {
+  display: grid;
+  grid-template-columns: minmax(230px, 0.8fr) minmax(0, 1.7fr) 210px;
+  align-items: center;
+  gap: 24px;
+  padding: 0 28px;
+}
+
+.count {
+  min-width: 0;
+  color: var(--accent);
+  line-height: 0.86;
+}
+
+.big {
+  font-size: min(300px, 23vw);
+  font-stretch: 118%;
+  letter-spacing: -0.05em;
+}
+
+/* The column keeps its width, so two digits have to be smaller than one. */
+.big.digits-2 {
+  font-size: min(222px, 16.4vw);
+}
+
+.big.digits-3 {
+  font-size: min(150px, 11vw);
+}
+
+.glyph {
+  display: inline-block;
+  font: 600 clamp(120px, 17vw, 210px) var(--figures);
+  line-height: 1;
+}
+
+.instruction {
+  font: 650 clamp(36px, 4.8vw, 62px) / 1.06 var(--figures);
+  font-stretch: 108%;
+}
+
+.ready .instruction {
+  font-size: clamp(30px, 3.6vw, 46px);
+}
+
+.how {
+  margin-top: 14px;
+  color: var(--accent);
+  font-size: clamp(19px, 2vw, 26px);
+  line-height: 1.3;
+}
+
+.then {
+  min-height: 28px;
+  margin-top: 14px;
+  color: var(--soft);
+  font-size: 20px;
+}
+
+.numbers {
+  display: grid;
+  gap: 22px;
+  justify-items: end;
+  text-align: right;
+}
+
+.edge {
+  display: grid;
+}
+
+.lab {
+  color: var(--soft);
+  font-size: 16px;
+}
+
+.value {
+  font-size: 44px;
+  line-height: 1.15;
+}
+
+.value.typing {
+  color: var(--sun);
+  letter-spacing: 0.08em;
+}
+
+.furthest {
+  color: var(--sun);
+  font-size: 18px;
+}
+
+.furthest.past {
+  padding: 2px 8px;
+  border-radius: 3px;
+  background: var(--clay-soft);
+  color: #f7c9b1;
+  font-weight: 700;
+}
+
+.gain {
+  color: #8fd0b8;
+  font-size: 18px;
+}
+
+@media (max-width: 800px) {
+  .stage {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+
+  .say {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+}
+</style>

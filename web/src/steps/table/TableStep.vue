@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { limitedBlock } from '@pace-bend/core/caution';
+import { findEntry } from '@pace-bend/core/catalogue';
+import ProblemNote from '../../parts/ProblemNote.vue';
+import { usePractice } from '../../stores/practice.ts';
+import { useVisit } from '../../stores/visit.ts';
+import StopNotice from '../referral/StopNotice.vue';
+import { isForbidden } from '../plan/usePlan.ts';
+import TableRun from './TableRun.vue';
+
+/** The table's screen: loads the visit, then runs. */
+const route = useRoute();
+const visit = useVisit();
+const practice = usePractice();
+const id = computed(() => String(route.params.id));
+/** The visit whose plan is ready to be run. */
+const opened = ref('');
+const rate = computed(() => Number(route.query.rate) || 1);
+
+async function open(): Promise<void> {
+  await practice.load().catch(() => undefined);
+  if (visit.id !== id.value) await visit.load(id.value);
+  writeLimits();
+  await visit.flush();
+  opened.value = id.value;
+  if (visit.id === id.value) void visit.rememberStep('table');
+}
+/** Limits that came up since the plan was made go into it before it is run. */
+function writeLimits(): void {
+  const [file, context] = [visit.file, visit.cautionContext];
+  if (visit.id !== id.value || !file || !context || visit.finished || forbidden.value.length > 0) return;
+  const limited = file.plan.blocks.map((block) => limitedBlock(block, context));
+  if (JSON.stringify(limited) !== JSON.stringify(file.plan.blocks)) visit.setBlocks(limited);
+}
+
+/** Blocks that cautions forbid; a visit that is over is only looked at. */
+const forbidden = computed(() => (visit.file && visit.cautionContext && !visit.finished ? visit.file.plan.blocks.filter((block) => isForbidden(visit.file!, visit.cautionContext!, block)) : []));
+const isStopped = computed(() => visit.stops.length > 0 && !visit.finished);
+
+watch(id, () => void open(), { immediate: true });
+</script>
+
+<template>
+  <div v-if="visit.file && visit.id === id && (isStopped || forbidden.length > 0)" class="wait">
+    <StopNotice v-if="isStopped" />
+    <template v-else>
+      <h1>Not as it is planned</h1>
+      <p>{{ forbidden.map((block) => findEntry(block.entryId)!.name).join(', ') }}: cautions forbid this. The plan says which, what instead, and where a reason can be given.</p>
+      <RouterLink :to="`/visit/${id}/plan`">To the plan</RouterLink>
+    </template>
+  </div>
+  <TableRun v-else-if="visit.file && visit.id === id && opened === id" :key="id" :rate="rate" />
+  <div v-else class="wait">
+    <ProblemNote v-if="visit.problem" :problem="visit.problem" :retry="open"><RouterLink to="/">Back to the day</RouterLink></ProblemNote>
+    <p v-else>Opening the table …</p>
+  </div>
+</template>
+
+<style scoped>
+.wait {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  justify-items: start;
+  min-height: 100%;
+  padding: 32px;
+}
+</style>

@@ -1,0 +1,226 @@
+import { computed, onScopeDispose, ref, shallowRef } from 'vue';
+import { v7 as uuid } from 'uuid';
+import { phaseKind, type Line } from '@pace-bend/core/method';
+import { LIMITS, type Run, type RunFields, type StoredRunEvent } from '@pace-bend/core/record';
+import { applyEvent, carryTo, foldRun, nextChangeMs, READY, viewRun, type RunEventBody, type RunState } from '@pace-bend/core/table';
+import { api, type ApiProblem } from '../../app/api.ts';
+import { dropDraft, keepDraft, readDraft } from '../../parts/drafts.ts';
+import { useVisit } from '../../stores/visit.ts';
+import { breathOf, edgesOf, lineOf } from '../plan/usePlan.ts';
+import { absoluteNowMs, Alarm } from './alarm.ts';
+import { RunClock } from './runClock.ts';
+import { joinEvents, RunLink, type LinkState, type PendingRun } from './runLink.ts';
+import { speak, Tones } from './tones.ts';
+
+/** While the count runs, the server hears at least this often where it is, in milliseconds of run time. */
+const BEAT_MS = 3000;
+
+/** The run of the open visit: what is on the screen now, and what the keys do. */
+export function useRun(rate: number) {
+  const visit = useVisit();
+  const tones = new Tones();
+  const muted = ref(readDraft<boolean>('muted') ?? false);
+  const spoken = ref(readDraft<boolean>('spoken') ?? false);
+  tones.muted = muted.value;
+
+  const clockRate = Math.min(LIMITS.clockRate.max, Math.max(LIMITS.clockRate.min, rate));
+  let alarmMs: number | null = null;
+  const clock = shallowRef(new RunClock(absoluteNowMs, clockRate));
+  const alarm = new Alarm(() => {
+    // It has rung. Should it have been a hair early, it is set again for the same moment.
+    alarmMs = null;
+    look();
+  });
+  const line = shallowRef<Line | null>(null);
+  const state = shallowRef<RunState>(READY);
+  /** True after the program was opened on a run under way, until the first key. */
+  const reopened = ref(false);
+  const linkState = ref<LinkState>('sent');
+  const linkProblem = shallowRef<ApiProblem | null>(null);
+  let link: RunLink | null = null;
+  let lastEventMs = 0;
+  let lastCue = -1;
+  let ended = false;
+
+  const view = computed(() => (line.value && line.value.cues.length > 0 ? viewRun(line.value, state.value) : null));
+  const planLine = computed(() => lineOf(visit.file!.plan.blocks, breathOf(visit.file!), edgesOf(visit.file!)));
+  const planChanged = computed(() => state.value.status !== 'ready' && state.value.status !== 'finished' && planLine.value !== null && JSON.stringify(planLine.value.cues) !== JSON.stringify(line.value?.cues));
+
+  const pendingKey = () => `${visit.id}.run`;
+
+  /** Takes up the run that is under way, or makes the plan ready for a new one. */
+  function open(): void {
+    link?.close();
+    link = null;
+    clock.value = new RunClock(absoluteNowMs, clockRate);
+    const kept = readDraft<PendingRun>(pendingKey());
+    const runs = visit.file!.runs;
+    // A run that was begun while the server was away is known to this browser only.
+    const onlyHere = kept?.fields && !runs.some((run) => run.id === kept.runId) ? { id: kept.runId, line: lineOf(kept.fields.blocks, kept.fields.breath, kept.fields.edges)!, events: [] } : null;
+    const run: Pick<Run, 'id' | 'line' | 'events'> | null = onlyHere ?? runs.at(-1) ?? null;
+    if (!run) return ready();
+    const { all, unsent } = joinEvents(run.events, kept?.runId === run.id ? kept.events : []);
+    line.value = run.line;
+    state.value = foldRun(run.line, all.map((each) => each.event));
+    lastEventMs = state.value.atMs;
+    lastCue = state.value.cueIndex;
+    reopened.value = state.value.status !== 'finished' && state.value.status !== 'ready';
+    makeLink(run.id, onlyHere ? kept!.fields : null, run.events.at(-1)?.seq ?? 0, unsent);
+    if (state.value.status === 'ready') ready();
+  }
+
+  /** A new run from the plan as it stands; nothing is written before it begins. */
+  function ready(): void {
+    link?.close();
+    link = null;
+    clock.value = new RunClock(absoluteNowMs, clockRate);
+    line.value = planLine.value;
+    state.value = READY;
+    reopened.value = false;
+    lastCue = -1;
+  }
+
+  function makeLink(runId: string, fields: RunFields | null, acknowledgedSeq: number, unsent: readonly StoredRunEvent[]): void {
+    linkState.value = 'sent';
+    linkProblem.value = null;
+    const key = pendingKey();
+    link = new RunLink(runId, fields, acknowledgedSeq, unsent, {
+      begin: async (id, body) => visit.setRun(await api<Run>('PUT', `/runs/${id}`, body)),
+      append: (id, events) => api('POST', `/runs/${id}/events`, { events }),
+      keep: (value) => keepDraft(key, value),
+      drop: () => dropDraft(key),
+      pause: (ms) => new Promise((resolve) => { setTimeout(resolve, ms); }),
+      onState: (next, problem) => {
+        linkState.value = next;
+        linkProblem.value = problem;
+      },
+    });
+  }
+
+  /** Puts an event on the run: into the state, into the browser, and on its way to the server. */
+  function put(body: RunEventBody): void {
+    if (!line.value || linkState.value === 'elsewhere') return;
+    const event = { ...body, atMs: Math.max(clock.value.now(), state.value.atMs) };
+    state.value = applyEvent(line.value, state.value, event);
+    lastEventMs = event.atMs;
+    link?.add(event);
+    after();
+  }
+
+  /** A key or a touch. */
+  function act(body: RunEventBody): void {
+    tones.wake();
+    if (!line.value || state.value.status === 'finished') return;
+    if (state.value.status === 'ready') {
+      if (body.kind !== 'go' && body.kind !== 'start') return;
+      begin();
+      return put({ kind: 'start' });
+    }
+    const wasRunning = reopened.value && state.value.status === 'running';
+    if (!clock.value.isRunning) clock.value.startAt(state.value.atMs);
+    reopened.value = false;
+    // The count stood still while the program was closed: that is a hold, and it is written as one.
+    if (wasRunning) put({ kind: 'hold' });
+    if (!(wasRunning && body.kind === 'hold')) put(body);
+  }
+
+  function begin(): void {
+    const file = visit.file!;
+    makeLink(uuid(), { visitId: file.visit.id, blocks: file.plan.blocks, breath: breathOf(file), edges: edgesOf(file), clockRate }, 0, []);
+    clock.value.startAt(0);
+    lastEventMs = 0;
+  }
+
+  /** Space: begins, holds, goes on, or after easing off goes on from a shorter range. */
+  function space(): void {
+    const status = reopened.value && state.value.status === 'running' ? 'held' : state.value.status;
+    if (status === 'eased') act({ kind: 'ease' });
+    else if (status === 'running' && !view.value!.cue.open) act({ kind: 'hold' });
+    else act({ kind: 'go' });
+  }
+
+  /** Carries the state to now; called by the alarm, and by the screen for every frame it draws. */
+  function look(): void {
+    if (!line.value || !clock.value.isRunning || state.value.status !== 'running') return;
+    state.value = carryTo(line.value, state.value, clock.value.now());
+    if (state.value.status === 'running' && state.value.atMs - lastEventMs >= BEAT_MS * clockRate) put({ kind: 'beat' });
+    else after();
+  }
+
+  /** What follows from a new state: the tone, the words, the next alarm, and the end. */
+  function after(): void {
+    const now = state.value;
+    const cue = line.value!.cues[now.cueIndex]!;
+    if (now.cueIndex !== lastCue && now.status === 'running') {
+      tones.phase(phaseKind(cue.kind).family);
+      if (spoken.value) speak(cue.text);
+      lastCue = now.cueIndex;
+    }
+    if (now.status === 'eased' && now.spans.at(-1)?.end === 'eased' && now.atMs === now.spans.at(-1)!.endMs) tones.warning();
+    if (now.status !== 'running') lastCue = -1;
+    const change = clock.value.isRunning ? nextChangeMs(line.value!, now) : null;
+    const nextMs = change === null ? null : Math.min(change, lastEventMs + BEAT_MS * clockRate);
+    if (nextMs !== alarmMs) {
+      alarmMs = nextMs;
+      alarm.set(nextMs === null ? null : clock.value.monotonicAt(nextMs));
+    }
+    if (now.status === 'finished' && link && !ended) {
+      ended = true;
+      link.add({ kind: 'finish', atMs: now.atMs });
+      tones.phase('rest');
+    }
+    if (now.status !== 'finished') ended = false;
+  }
+
+  /** Ends this run where it is and makes the plan ready again. */
+  function startOver(): void {
+    if (state.value.status !== 'ready' && state.value.status !== 'finished') act({ kind: 'finish' });
+    ready();
+  }
+
+  /** The other tab's events are taken over; the run goes on here from where they left it. */
+  async function takeOver(): Promise<void> {
+    dropDraft(pendingKey());
+    linkState.value = 'sent';
+    await visit.load(visit.id);
+    open();
+  }
+
+  function toggleMuted(): void {
+    muted.value = !muted.value;
+    tones.muted = muted.value;
+    keepDraft('muted', muted.value);
+  }
+
+  function toggleSpoken(): void {
+    spoken.value = !spoken.value;
+    keepDraft('spoken', spoken.value);
+    if (spoken.value && view.value) speak(view.value.cue.text);
+  }
+
+  /** The page goes away: where the count is now is kept, so that it reopens right there. */
+  const onHide = () => { if (state.value.status === 'running' && clock.value.isRunning) put({ kind: 'beat' }); };
+  window.addEventListener('pagehide', onHide);
+
+  /** Frames only draw; the time comes from the clock, and when no frame is drawn the alarm still rings. */
+  let frame = 0;
+  const draw = () => {
+    look();
+    frame = requestAnimationFrame(draw);
+  };
+  frame = requestAnimationFrame(draw);
+
+  onScopeDispose(() => {
+    cancelAnimationFrame(frame);
+    window.removeEventListener('pagehide', onHide);
+    if (state.value.status === 'running' && clock.value.isRunning) put({ kind: 'hold' });
+    alarm.close();
+    tones.close();
+    void link?.flush().then(() => visit.load(visit.id));
+  });
+
+  open();
+  return { visit, line, state, view, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => link?.flush() ?? Promise.resolve() };
+}
+
+export type TableHandle = ReturnType<typeof useRun>;

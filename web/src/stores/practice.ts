@@ -1,0 +1,53 @@
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import { DateTime } from 'luxon';
+import type { Practice } from '@pace-bend/core/record';
+import { api } from '../app/api.ts';
+
+/** The practice: its name, its time zone, and the day it is there. */
+export const usePractice = defineStore('practice', () => {
+  const practice = ref<Practice | null>(null);
+  let loading: Promise<void> | null = null;
+
+  /** Loads once; `again` asks anew, because the day may have turned since. */
+  function load(again = false): Promise<void> {
+    if (again) loading = null;
+    loading ??= api<Practice>('GET', '/practice').then(
+      (found) => { practice.value = found; },
+      (error: unknown) => { loading = null; throw error; },
+    );
+    return loading;
+  }
+
+  /** Takes what the server has just answered. */
+  function take(found: Practice): void {
+    practice.value = found;
+  }
+
+  const zone = computed(() => practice.value?.timeZone ?? 'utc');
+  const today = computed(() => practice.value?.today ?? '');
+
+  /** An instant as the practice's clock shows it. */
+  const timeOfDay = (instant: string) => DateTime.fromISO(instant, { zone: zone.value }).toFormat('HH:mm');
+  /** An instant as a short date of the practice, with the year when it is another one. */
+  const shortDate = (instant: string) => {
+    const date = DateTime.fromISO(instant, { zone: zone.value });
+    return date.toFormat(today.value.startsWith(String(date.year)) ? 'd LLL' : 'd LLL yyyy');
+  };
+  /** The calendar day an instant falls on in the practice. */
+  const dayOf = (instant: string) => DateTime.fromISO(instant, { zone: zone.value }).toISODate()!;
+  /** A time of day on a calendar day of the practice, as an instant; null when it is none. */
+  const instantAt = (day: string, time: string) => {
+    const at = DateTime.fromISO(`${day}T${time}`, { zone: zone.value });
+    return /^\d{2}:\d{2}$/.test(time) && at.isValid ? at.toUTC().toISO()! : null;
+  };
+  /** Minutes since midnight of an instant, on the practice's clock. */
+  const minuteOfDay = (instant: string) => {
+    const at = DateTime.fromISO(instant, { zone: zone.value });
+    return at.hour * 60 + at.minute;
+  };
+  /** Whole days from today to a calendar day; negative when it has passed. */
+  const daysUntil = (day: string) => Math.round(DateTime.fromISO(day).diff(DateTime.fromISO(today.value), 'days').days);
+
+  return { practice, zone, today, load, take, timeOfDay, shortDate, dayOf, daysUntil, instantAt, minuteOfDay };
+});

@@ -1,0 +1,60 @@
+import { createPinia, setActivePinia } from 'pinia';
+import { api, ApiProblem } from '../app/api.ts';
+import { installBrowser, type Answer, type Sent } from '../testing/browser.ts';
+import { useSession } from './session.ts';
+
+const ME = { id: 'a', name: 'Ann', role: 'assistant' };
+const OUT: Answer = { status: 401, body: { title: 'Not signed in', detail: 'Sign in first.' } };
+
+function open(answer: (sent: Sent) => Answer | null) {
+  const browser = installBrowser(answer);
+  setActivePinia(createPinia());
+  return { session: useSession(), ...browser };
+}
+
+test('nobody signed in: the welcome is fetched; signing in opens the door, and the role says what is shown', async () => {
+  let inside = false;
+  const { session } = open(({ path }) => {
+    if (path.endsWith('/welcome')) return { status: 200, body: { practiceName: 'River room', firstStart: false, demoAccounts: [] } };
+    if (path.endsWith('/sign-in')) { inside = true; return { status: 200, body: ME }; }
+    return inside ? { status: 200, body: ME } : OUT;
+  });
+  await session.load();
+  expect(session.state).toBe('out');
+  expect(session.welcome?.practiceName).toBe('River room');
+  await session.signIn('ann', 'a river in the rain');
+  expect(session.state).toBe('in');
+  expect(session.may('PUT', '/visits/:id/readings/:readingId')).toBe(true);
+  expect(session.may('PUT', '/visits/:id/note')).toBe(false);
+  expect(session.may('GET', '/audit')).toBe(false);
+});
+
+test('signed out by the server while working: expired, not out, so that nothing leaves the screen', async () => {
+  let inside = true;
+  const { session } = open(({ path }) => (path.endsWith('/sign-in') ? { status: 200, body: ME } : inside ? { status: 200, body: ME } : OUT));
+  await session.load();
+  inside = false;
+  const refused = await api('GET', '/days/2026-11-25').catch((error: unknown) => error) as ApiProblem;
+  expect(refused.mayPass).toBe(true);
+  expect(session.state).toBe('expired');
+  await session.signIn('ann', 'a river in the rain');
+  expect(session.state).toBe('in');
+});
+
+test('a wrong password is told and changes nothing', async () => {
+  const { session } = open(({ path }) => (path.endsWith('/welcome') ? { status: 200, body: { practiceName: '', firstStart: false, demoAccounts: [] } } : path.endsWith('/sign-in') ? { status: 401, body: { title: 'Not signed in', detail: 'They do not belong together.' } } : OUT));
+  await session.load();
+  await expect(session.signIn('ann', 'x')).rejects.toThrow('They do not belong together.');
+  expect(session.state).toBe('out');
+});
+
+test('no answer at all: said, and asked again', async () => {
+  let up = false;
+  const { session } = open(() => (up ? { status: 200, body: ME } : null));
+  await session.load();
+  expect(session.state).toBe('unknown');
+  expect(session.problem?.isOffline).toBe(true);
+  up = true;
+  await session.load();
+  expect(session.state).toBe('in');
+});

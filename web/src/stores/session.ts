@@ -1,0 +1,62 @@
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import { mayCall, type HttpMethod, type Me, type Welcome } from '@pace-bend/core/access';
+import { api, ApiProblem, onSignedOut } from '../app/api.ts';
+
+/** Who is signed in. `expired`: somebody was, and what they have on the screen is kept until they are again. */
+export const useSession = defineStore('session', () => {
+  const state = ref<'unknown' | 'out' | 'in' | 'expired'>('unknown');
+  const me = ref<Me | null>(null);
+  const welcome = ref<Welcome | null>(null);
+  const problem = ref<ApiProblem | null>(null);
+
+  onSignedOut(() => { if (state.value === 'in') state.value = 'expired'; });
+
+  async function load(): Promise<void> {
+    problem.value = null;
+    try {
+      me.value = await api<Me>('GET', '/me');
+      state.value = 'in';
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error;
+      if (error.status === 401) await greet();
+      else problem.value = error;
+    }
+  }
+
+  async function greet(): Promise<void> {
+    try {
+      welcome.value = await api<Welcome>('GET', '/welcome');
+      state.value = 'out';
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error;
+      problem.value = error;
+    }
+  }
+
+  /** Throws ApiProblem. Somebody else than before gets a fresh start: nothing of the last one stays on the screen. */
+  async function come(path: '/sign-in' | '/first-owner', body: object): Promise<void> {
+    const before = me.value;
+    const now = await api<Me>('POST', path, body);
+    if (before && before.id !== now.id) return location.assign('/');
+    me.value = now;
+    state.value = 'in';
+  }
+
+  async function leave(path: '/sign-out' | '/sign-out-everywhere'): Promise<void> {
+    await api('POST', path, {});
+    location.assign('/');
+  }
+
+  return {
+    state, me, welcome, problem, load,
+    isCoach: computed(() => me.value?.role === 'coach'),
+    /** Whether the one signed in may call a route of the table. */
+    may: (method: HttpMethod, path: string) => me.value !== null && mayCall(me.value.role, method, path),
+    signIn: (login: string, password: string) => come('/sign-in', { login, password }),
+    makeOwner: (fields: { practiceName: string; name: string; login: string; password: string }) => come('/first-owner', fields),
+    signOut: () => leave('/sign-out'),
+    signOutEverywhere: () => leave('/sign-out-everywhere'),
+    greet,
+  };
+});

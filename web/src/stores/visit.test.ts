@@ -1,0 +1,143 @@
+import { createPinia, setActivePinia } from 'pinia';
+import { STOP_QUESTIONS } from '@pace-bend/core/caution';
+import type { VisitFile } from '@pace-bend/core/record';
+import { installBrowser, settle, type Answer, type Sent } from '../testing/browser.ts';
+import { visitFile } from '../testing/visitFile.ts';
+import { useVisit } from './visit.ts';
+
+/** A server that holds one visit and counts its revisions. */
+function server(start: VisitFile = visitFile()) {
+  let file = start;
+  let refuse: Answer | null = null;
+  const respond = ({ method, path, body }: Sent): Answer => {
+    if (refuse) return refuse;
+    const sent = body as Record<string, unknown>;
+    if (method === 'GET') return { status: 200, body: file };
+    if (method === 'PATCH') {
+      const { revision, ...fields } = sent;
+      if (revision !== file.visit.revision) return { status: 409, body: { title: 'Changed meanwhile', detail: 'Somewhere else.' } };
+      file = { ...file, visit: { ...file.visit, ...fields, revision: file.visit.revision + 1 } };
+      return { status: 200, body: file.visit };
+    }
+    if (path.includes('/answers/')) {
+      file = { ...file, answers: [...file.answers, { id: path.split('/').at(-1)!, at: '2026-11-25T09:30:00.000Z', by: 'Ann', answers: sent.answers as VisitFile['answers'][number]['answers'] }] };
+      return { status: 200, body: { answers: file.answers } };
+    }
+    if (path.includes('/overrides/')) {
+      file = { ...file, overrides: [...file.overrides, { ...(sent as unknown as VisitFile['overrides'][number]), id: 'o', at: '', by: 'Ann' }] };
+      return { status: 200, body: { overrides: file.overrides } };
+    }
+    if (path.endsWith('/referral')) {
+      file = { ...file, referral: { to: String(sent.to), seen: String(sent.seen), at: '', by: 'Ann', revision: Number(sent.revision) + 1 } };
+      return { status: 200, body: { referral: file.referral } };
+    }
+    return { status: 404, body: { title: 'Not found', detail: path } };
+  };
+  const { sent } = installBrowser(respond);
+  setActivePinia(createPinia());
+  return { sent, now: () => file, refuse: (answer: Answer | null) => { refuse = answer; }, change: (next: VisitFile) => { file = next; } };
+}
+
+async function open(start?: VisitFile) {
+  const held = server(start);
+  const visit = useVisit();
+  await visit.load('v');
+  return { visit, ...held };
+}
+
+test('what is asked at arrival is shown at once and sent together, field by field', async () => {
+  const { visit, sent, now } = await open();
+  visit.setArrive({ complaint: 'Stiff' });
+  visit.setArrive({ complaintScore: 4 });
+  visit.setArrive({ consent: ['hips'] });
+  expect(visit.file!.visit).toMatchObject({ complaint: 'Stiff', complaintScore: 4, consent: ['hips'] });
+  await visit.flush();
+  const patches = sent.filter((each) => each.method === 'PATCH');
+  expect(patches).toHaveLength(1);
+  expect(patches[0]!.body).toEqual({ revision: 1, complaint: 'Stiff', complaintScore: 4, consent: ['hips'] });
+  expect(now().visit.revision).toBe(2);
+  expect(visit.saveState).toBe('saved');
+});
+
+test('what is typed while a request is under way is not overwritten by its answer', async () => {
+  const { visit, now } = await open();
+  visit.setArrive({ complaint: 'first' });
+  const flushed = visit.flush();
+  visit.setArrive({ changed: 'second' });
+  await flushed;
+  await visit.flush();
+  expect(visit.file!.visit).toMatchObject({ complaint: 'first', changed: 'second' });
+  expect(now().visit).toMatchObject({ complaint: 'first', changed: 'second' });
+});
+
+test('changed elsewhere: refused and said; keeping mine puts only what I typed over theirs', async () => {
+  const { visit, now, change } = await open();
+  change({ ...now(), visit: { ...now().visit, complaint: 'theirs', trainingNext: 'theirs too', revision: 5 } });
+  visit.setArrive({ complaint: 'mine' });
+  await visit.flush();
+  expect(visit.saveState).toBe('refused');
+  expect(visit.saveProblem?.isStale).toBe(true);
+  await visit.keepMine();
+  expect(now().visit).toMatchObject({ complaint: 'mine', trainingNext: 'theirs too', revision: 6 });
+  expect(visit.file!.visit.trainingNext).toBe('theirs too');
+});
+
+test('taking theirs drops mine', async () => {
+  const { visit, now, change } = await open();
+  change({ ...now(), visit: { ...now().visit, complaint: 'theirs', revision: 5 } });
+  visit.setArrive({ complaint: 'mine' });
+  await visit.flush();
+  const before = visit.generation;
+  await visit.takeTheirs();
+  expect(visit.generation).toBe(before + 1);
+  expect(visit.file!.visit.complaint).toBe('theirs');
+  expect(visit.saveState).toBe('saved');
+});
+
+test('signed out: kept, tried again, and sent when somebody is back', async () => {
+  const { visit, now, refuse } = await open();
+  refuse({ status: 401, body: { title: 'Not signed in', detail: 'Sign in first.' } });
+  visit.setArrive({ complaint: 'typed while out' });
+  await visit.flush();
+  expect(visit.saveState).toBe('offline');
+  refuse(null);
+  await visit.flush();
+  expect(now().visit.complaint).toBe('typed while out');
+});
+
+test('all is well in one request: every question answered with no; a raised one stops the visit, taking it back frees it', async () => {
+  const { visit, sent } = await open();
+  await visit.answer({});
+  expect(Object.values((sent.at(-1)!.body as { answers: Record<string, string> }).answers)).toEqual(STOP_QUESTIONS.map(() => 'no'));
+  expect(visit.stops).toEqual([]);
+  await visit.answer({ calf: 'unsure' });
+  expect(visit.stops.map((caution) => caution.ruleId)).toEqual(['stop-calf']);
+  await visit.answer({});
+  expect(visit.stops).toEqual([]);
+  expect(visit.file!.answers).toHaveLength(3);
+});
+
+test('a reason set aside and a referral are kept with the visit', async () => {
+  const { visit } = await open();
+  await visit.override({ ruleId: 'knee-torque', motionId: 'hip-internal-rotation', side: 'left', reason: 'Held above the knee' });
+  expect(visit.file!.overrides).toHaveLength(1);
+  await visit.refer({ to: 'Dr Example', seen: 'Swollen' });
+  await visit.refer({ to: 'Dr Example', seen: 'Swollen and warm' });
+  expect(visit.file!.referral).toMatchObject({ seen: 'Swollen and warm', revision: 2 });
+});
+
+test('a finished or cancelled visit takes nothing up that an old page left behind', async () => {
+  const first = await open();
+  first.refuse({ status: 503, body: { title: 'Error', detail: 'Down.' } });
+  first.visit.setArrive({ complaint: 'left behind' });
+  await first.visit.flush();
+  const storage = globalThis.localStorage;
+  const kept = storage.getItem([...Array(storage.length).keys()].map((i) => storage.key(i)!).find((key) => key.includes('arrive'))!);
+  expect(kept).toContain('left behind');
+  first.refuse(null);
+  first.change({ ...first.now(), visit: { ...first.now().visit, cancelledAt: '2026-11-25T08:00:00.000Z' } });
+  await first.visit.load('v');
+  expect(first.visit.finished).toBe(true);
+  expect(first.visit.file!.visit.complaint).toBe('');
+  await settle(20);
+});
