@@ -1,0 +1,132 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { addMotion, expect, REFUSED, saved, test, toTheTable, typeTrials, walkIn } from './support.ts';
+
+async function clean(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((violation) => `${where}: ${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing on any main view, ${colorScheme}`, async ({ page, expectedErrors }) => {
+    test.setTimeout(240_000);
+    expect(expectedErrors).toEqual([]);
+    await page.emulateMedia({ colorScheme });
+    await page.goto('/');
+    await expect(page.getByRole('region', { name: 'Visits' })).toBeVisible();
+    await clean(page, 'day');
+    await page.getByRole('button', { name: 'Walk-in' }).click();
+    await page.getByRole('button', { name: 'Somebody new' }).click();
+    await page.getByRole('button', { name: 'Arrive now' }).click();
+    await clean(page, 'walk-in');
+    await page.goto('/squad');
+    await expect(page.getByRole('region', { name: 'Athletes' })).toBeVisible();
+    await clean(page, 'squad');
+    await page.getByRole('region', { name: 'Athletes' }).getByRole('link', { name: /Ines Okkonen/ }).click();
+    await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+    await clean(page, 'athlete');
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await clean(page, 'keys');
+
+    const visit = await walkIn(page, `Axe ${colorScheme}`);
+    await clean(page, 'arrive');
+    await page.getByRole('button', { name: 'Measure', exact: true }).click();
+    await expect(page.getByText('Choose the first motion')).toBeVisible();
+    await clean(page, 'measure, empty');
+    await addMotion(page, 'hip extension knee straight');
+    await typeTrials(page, [3, 5, 4, 11, 12, 11]);
+    await addMotion(page, 'fingertip');
+    await typeTrials(page, [12, 'x']);
+    await clean(page, 'measure');
+    await page.goto(`${visit}/plan`);
+    await page.getByRole('region', { name: 'Offers' }).getByRole('button', { name: 'Breath-led contract-relax' }).first().click();
+    await page.getByLabel('Rounds, left').fill('99');
+    await clean(page, 'plan, wrong');
+    await page.getByLabel('Rounds, left').fill('2');
+    await saved(page);
+    await clean(page, 'plan');
+    await toTheTable(page);
+    await clean(page, 'table, ready');
+    for (let i = 0; i < 3; i++) await page.keyboard.press('Space');
+    await expect(page.getByTestId('count')).toBeVisible();
+    await page.keyboard.press('3');
+    await clean(page, 'table');
+    await page.keyboard.press('9');
+    await clean(page, 'table, eased');
+    await page.keyboard.press('Escape');
+    await clean(page, 'table, stopped');
+    await page.keyboard.press('Escape');
+    await clean(page, 'table, finished');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('region', { name: 'What was done' })).toBeVisible();
+    await clean(page, 'close');
+    await page.goto('/nowhere');
+    await clean(page, 'nowhere');
+  });
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing where people, files and cautions are, ${colorScheme}`, async ({ page, browser, expectedErrors }) => {
+    test.setTimeout(240_000);
+    expectedErrors.push(REFUSED);
+    await page.emulateMedia({ colorScheme });
+    const stranger = await (await browser.newContext({ colorScheme, baseURL: process.env.APPLICATION_URL })).newPage();
+    await stranger.goto('/');
+    await expect(stranger.getByRole('button', { name: 'Sign in', exact: true })).toBeVisible();
+    await clean(stranger, 'sign-in');
+    await stranger.context().close();
+
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Book', exact: true }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Book', exact: true }).click();
+    await clean(page, 'book');
+    await page.goto('/squad');
+    await page.getByRole('button', { name: 'Squads' }).click();
+    await expect(page.getByRole('region', { name: 'Squads' })).toBeVisible();
+    await clean(page, 'squads');
+    await page.goto('/squad/read-in');
+    await page.getByLabel(/^A table with one athlete/).setInputFiles({ name: 's.csv', mimeType: 'text/csv', buffer: Buffer.from('name;dob\nAxe One;2001-02-03\nAxe Two;x\n') });
+    await expect(page.getByRole('region', { name: 'Wrong rows' })).toBeVisible();
+    await clean(page, 'read in');
+    for (const [place, sign] of [['practice/scope', 'Joint mobilization'], ['practice/people', 'People'], ['practice/audit', 'Audit'], ['practice/me', 'Signed in'], ['coach', 'Men’s eight']] as const) {
+      await page.goto(`/${place}`);
+      await expect(page.getByRole('region', { name: sign, exact: true })).toBeVisible();
+      if (place === 'practice/people') await page.getByRole('button', { name: 'Let somebody in' }).click();
+      if (place === 'coach') await page.getByRole('region', { name: sign }).getByRole('button', { name: 'range' }).first().click();
+      await clean(page, place);
+    }
+
+    await page.goto('/squad?find=');
+    await page.getByPlaceholder('Find by name').fill('wren');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wren Achterberg');
+    await page.getByRole('link', { name: 'File', exact: true }).click();
+    await page.getByRole('button', { name: /^Change Knee operation/ }).click();
+    await expect(page.getByLabel('As written')).toBeVisible();
+    await clean(page, 'file');
+    await page.getByRole('link', { name: 'Limits', exact: true }).click();
+    await page.getByRole('button', { name: /^Knee flexion, left/ }).click();
+    await clean(page, 'limits');
+    await page.getByRole('link', { name: 'History', exact: true }).click();
+    await expect(page.getByRole('region', { name: 'History' })).toBeVisible();
+    await clean(page, 'history');
+    await page.keyboard.press('c');
+    await expect(page.getByRole('dialog', { name: 'Cautions' })).toBeVisible();
+    await clean(page, 'cautions');
+
+    await walkIn(page, `Axe Stop ${colorScheme}`);
+    // What is chosen stays readable under the pointer.
+    const area = page.getByRole('button', { name: 'legs', exact: true });
+    await area.click();
+    await area.hover();
+    await expect(area).toHaveCSS('background-color', colorScheme === 'light' ? 'rgb(29, 90, 75)' : 'rgb(42, 117, 96)');
+    await clean(page, 'arrive, pointer on a choice');
+    await page.getByRole('group', { name: /^Fever/ }).getByRole('button', { name: 'yes' }).click();
+    await expect(page.getByRole('alert', { name: 'Stop' })).toBeVisible();
+    await clean(page, 'arrive, stopped');
+    await page.getByRole('button', { name: 'End in a referral' }).click();
+    await expect(page.getByLabel('What was said and seen')).toBeVisible();
+    await clean(page, 'letter');
+  });
+}

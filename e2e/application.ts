@@ -1,0 +1,88 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+
+export function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const server = createServer();
+    server.once('error', reject);
+    server.listen(0, '127.0.0.1', () => {
+      const address = server.address();
+      server.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+}
+
+/** The program as a user starts it: the start command on a data directory of its own. */
+export class Application {
+  private child: ChildProcess | null = null;
+
+  constructor(readonly dataFolder: string, readonly port: number, private readonly env: Record<string, string> = {}) {}
+
+  static async onEmptyFolder(env: Record<string, string> = {}): Promise<Application> {
+    return new Application(mkdtempSync(join(tmpdir(), 'pace-bend-e2e-')), await freePort(), env);
+  }
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  /** Resolves when the ready line has been printed. */
+  async start(): Promise<void> {
+    const env = { ...process.env, ...this.env, PACE_BEND_DATA: this.dataFolder, PORT: String(this.port), TZ: 'Europe/Berlin' };
+    delete (env as Record<string, string | undefined>).DATABASE_URL;
+    const child = spawn(process.execPath, ['bin/start.mjs'], { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] });
+    this.child = child;
+    let said = '';
+    await new Promise<void>((resolve, reject) => {
+      const listen = (chunk: Buffer) => {
+        said += chunk;
+        if (said.includes(`Pace Bend is ready at ${this.url}`)) resolve();
+      };
+      child.stdout.on('data', listen);
+      child.stderr.on('data', listen);
+      child.once('exit', (code) => reject(new Error(`The start command ended with ${code}: ${said}`)));
+    });
+  }
+
+  /** Ends it the hard way, and waits until the port is free again. */
+  async kill(): Promise<void> {
+    await this.end('SIGKILL');
+    for (let i = 0; i < 100; i++) {
+      const up = await fetch(`${this.url}/api/health`).then(() => true, () => false);
+      if (!up) return;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error('The server outlived the start command.');
+  }
+
+  /** Ends everything and removes the data; after a kill, the database that was left over as well. */
+  async stop(): Promise<void> {
+    await this.end('SIGTERM');
+    await this.endLeftoverDatabase();
+    rmSync(this.dataFolder, { recursive: true, force: true });
+  }
+
+  private async endLeftoverDatabase(): Promise<void> {
+    const pidFile = join(this.dataFolder, 'mariadb.pid');
+    const isOurs = (pid: number) => existsSync(`/proc/${pid}/cmdline`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(this.dataFolder);
+    const pid = existsSync(pidFile) ? Number(readFileSync(pidFile, 'utf8')) : 0;
+    if (!pid || !isOurs(pid)) return;
+    process.kill(pid, 'SIGTERM');
+    for (let i = 0; i < 100 && isOurs(pid); i++) await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+
+  private async end(signal: NodeJS.Signals): Promise<void> {
+    const child = this.child;
+    this.child = null;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
+    const ended = new Promise((resolve) => child.once('exit', resolve));
+    child.kill(signal);
+    await ended;
+  }
+}

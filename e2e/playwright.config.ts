@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+const chromium = process.env.CHROMIUM ?? '/usr/bin/chromium';
+
+export default defineConfig({
+  testDir: '.',
+  globalSetup: './globalSetup.ts',
+  outputDir: '../test-results',
+  fullyParallel: false,
+  workers: 2,
+  // A machine that stalls for a second must not decide; what needed a second try is listed as flaky in the output.
+  retries: 1,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '../test-results/report.json' }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'Europe/Berlin',
+    reducedMotion: 'reduce',
+    trace: 'off',
+    launchOptions: {
+      executablePath: chromium,
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    },
+  },
+  projects: [
+    { name: 'application', testIgnore: /screenshots\.spec\.ts/ },
+    { name: 'screenshots', testMatch: /screenshots\.spec\.ts/ },
+  ],
+});

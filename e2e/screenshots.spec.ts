@@ -1,0 +1,136 @@
+import { mkdirSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import type { Page } from '@playwright/test';
+import { expect, REFUSED, runThrough, saved, test, typeTrials } from './support.ts';
+
+/** The pictures of the README, from the demo's data: `npm run screenshots`. */
+const folder = join(dirname(fileURLToPath(import.meta.url)), '..', 'docs', 'screenshots');
+mkdirSync(folder, { recursive: true });
+
+async function picture(page: Page, name: string): Promise<void> {
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+}
+
+test('one picture of each main view', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  await page.goto('/');
+  await expect(page.getByRole('region', { name: 'Visits' })).toBeVisible();
+  await picture(page, 'day');
+  await page.goto('/squad');
+  await expect(page.getByRole('region', { name: 'Athletes' })).toBeVisible();
+  await picture(page, 'squad');
+  await page.getByRole('region', { name: 'Athletes' }).getByRole('link', { name: /Ines Okkonen/ }).click();
+  await expect(page.getByRole('region', { name: 'Range over the visits' })).toBeVisible();
+  await page.getByRole('button', { name: /^Straight-leg raise/ }).click();
+  await page.mouse.move(5, 5);
+  await picture(page, 'athlete');
+
+  await page.getByRole('navigation', { name: 'The day' }).getByText('Tavi Brandsma').click();
+  await expect(page.getByLabel('What brings them today')).toBeVisible();
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  const rows = page.getByRole('region', { name: 'Motions' }).getByRole('listitem');
+  await rows.first().getByRole('button').first().click();
+  await typeTrials(page, [11, 12, 11, 17, 16, 18, 3, 5, 4, 11, 12, 11, 68, 70, 68, 72, 71, 73, 38, 37, 39, 40, 41, 40, 44, 43, 44, 53, 54, 53]);
+  await rows.nth(1).getByRole('button').first().click();
+  await saved(page);
+  await picture(page, 'measure');
+
+  await page.getByRole('button', { name: /Plan from/ }).click();
+  const offers = page.getByRole('region', { name: 'Offers' }).getByRole('listitem');
+  await offers.filter({ hasText: 'Rectus femoris' }).getByRole('button', { name: 'Breath-led contract-relax' }).click();
+  await offers.filter({ hasText: 'Iliopsoas' }).getByRole('button', { name: 'Passive hold' }).click();
+  await page.getByRole('region', { name: 'Session line' }).getByRole('button', { name: /Rectus femoris breath-led/ }).click();
+  await saved(page);
+  await page.mouse.move(5, 5);
+  await picture(page, 'plan');
+
+  await page.goto(page.url().replace('/plan', '/table'));
+  await expect(page.getByText('Space begins')).toBeVisible();
+  for (let i = 0; i < 3; i++) {
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(150);
+  }
+  for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight');
+  await page.waitForTimeout(200);
+  await expect(page.locator('.instruction')).toHaveText('Breathe in');
+  await page.keyboard.press('ArrowRight');
+  await page.waitForTimeout(1300);
+  await page.keyboard.press('3');
+  await picture(page, 'table');
+  await page.keyboard.press('6');
+  await expect(page.getByText('Ease off first')).toBeVisible();
+  await picture(page, 'table-eased');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Run the plan again' }).click();
+  const visit = page.url().replace('/table', '');
+  await page.goto(`${visit}/plan`);
+  await page.goto(`${visit}/table?rate=40`);
+  await expect(page.getByTestId('table')).toBeVisible();
+  await page.getByRole('button', { name: 'Run the plan again' }).click();
+  await runThrough(page, async (cue) => { if (cue % 7 === 0) await page.keyboard.press(String(1 + (cue % 3))); });
+  await page.keyboard.press('Enter');
+  await rows.first().getByRole('button').first().click();
+  await typeTrials(page, [17, 17, 18, 21, 20, 21, 12, 11, 12, 15, 16, 16]);
+  await page.getByLabel('Your words').fill('Left hip opens after three rounds. Rectus femoris first next time.');
+  await rows.nth(1).getByRole('button').first().click();
+  await saved(page);
+  await page.mouse.move(5, 5);
+  await picture(page, 'close');
+});
+
+test('people, files and cautions', async ({ page, browser, expectedErrors }) => {
+  test.setTimeout(150_000);
+  expectedErrors.push(REFUSED);
+  const stranger = await (await browser.newContext({ baseURL: process.env.APPLICATION_URL, viewport: { width: 1280, height: 800 } })).newPage();
+  await stranger.goto('/');
+  await expect(stranger.getByRole('button', { name: 'Sign in', exact: true })).toBeVisible();
+  await picture(stranger, 'sign-in');
+  await stranger.context().close();
+  for (const [place, name, sign] of [['coach', 'coach', 'Men’s eight'], ['practice/scope', 'scope', 'Joint mobilization']] as const) {
+    await page.goto(`/${place}`);
+    await expect(page.getByRole('region', { name: sign })).toBeVisible();
+    await picture(page, name);
+  }
+  await page.goto('/squad/read-in');
+  const table = 'Rower;Date of birth;Sex;Boat side;Seat;Crew\nAino Vestergaard;14.03.2006;f;bow;Two;Juniors\nLiv Haraldsen;2.11.2005;f;stroke;Three;Juniors, Women’s four\nMarek Osei;31.02.2004;m;sculls;;Sculls\nTavi Brandsma;21.02.2002;m;stroke;Stroke;Men’s eight\n';
+  await page.getByLabel(/^A table with one athlete/).setInputFiles({ name: 'winter-squad.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
+  await expect(page.getByRole('region', { name: 'First rows' })).toBeVisible();
+  await picture(page, 'read-in');
+
+  await page.goto('/');
+  await page.getByRole('navigation', { name: 'The day' }).getByText('Wren Achterberg').click();
+  await expect(page.getByLabel('What brings them today')).toBeVisible();
+  await page.keyboard.press('s');
+  await page.getByRole('button', { name: '4', exact: true }).click();
+  await saved(page);
+  await picture(page, 'arrive');
+  await page.keyboard.press('a');
+  const visit = page.url().replace('/arrive', '');
+  await page.keyboard.press('c');
+  const sheet = page.getByRole('dialog', { name: 'Cautions' });
+  await sheet.getByRole('button', { name: /^Hip internal rotation, left/ }).click();
+  await picture(page, 'cautions');
+  await page.goto(`${visit}/measure`);
+  await page.getByRole('region', { name: 'Motions' }).getByRole('button', { name: /^Knee flexion/ }).click();
+  await typeTrials(page, [107, 106, 108, 139, 140, 138]);
+  await saved(page);
+  await page.getByRole('button', { name: /Plan from/ }).click();
+  await page.getByRole('region', { name: 'Offers' }).getByRole('listitem').filter({ hasText: 'Vasti' }).getByRole('button', { name: 'Breath-led contract-relax' }).click();
+  await saved(page);
+  await page.mouse.move(5, 5);
+  await picture(page, 'limits');
+  await page.getByRole('heading', { level: 1 }).getByRole('link').click();
+  await page.getByRole('link', { name: 'File', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Conditions' })).toBeVisible();
+  await picture(page, 'file');
+
+  await page.goto('/');
+  await page.getByRole('navigation', { name: 'The day' }).getByText('Joss Adeyemi').click();
+  await page.getByRole('group', { name: /^A calf that is swollen/ }).getByRole('button', { name: 'yes' }).click();
+  await page.getByRole('button', { name: 'End in a referral' }).click();
+  await expect(page.getByLabel('What was said and seen')).toBeVisible();
+  await picture(page, 'letter');
+});

@@ -1,0 +1,84 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, readFileSync, statSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { join } from 'node:path';
+import { freePort } from './application.ts';
+import { arriveNow, becomeOwner, expect, test, walkIn } from './support.ts';
+
+/** Processes that hold a data directory. */
+const holders = (folder: string) => spawnSync('pgrep', ['-f', '--', `--datadir=${folder}`], { encoding: 'utf8' }).stdout.split('\n').filter(Boolean);
+
+test('a second start finds the same data, and a stop leaves no process behind', async ({ page, expectedErrors, emptyApplication }) => {
+  expect(expectedErrors).toEqual([]);
+  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
+  await application.start();
+  await becomeOwner(page, application.url);
+  await page.goto(application.url);
+  await page.getByRole('button', { name: 'Walk-in' }).click();
+  await page.getByLabel('Name').fill('Still Here');
+  await page.getByLabel('Birth date').fill('1990-10-10');
+  await page.getByRole('button', { name: 'Arrive now' }).click();
+  await expect(page.getByRole('heading', { name: 'Still Here' })).toBeVisible();
+  expect(holders(application.dataFolder)).toHaveLength(1);
+  // Only the owner may read the password of the private database.
+  expect(statSync(join(application.dataFolder, 'database-password')).mode & 0o077).toBe(0);
+  expect(readFileSync(join(application.dataFolder, 'database-password'), 'utf8')).toMatch(/^[0-9a-f]{48}$/);
+
+  // Killed: the database is left over; the next start takes its directory back.
+  await application.kill();
+  expect(holders(application.dataFolder)).toHaveLength(1);
+  await application.start();
+  await page.goto(`${application.url}/squad`);
+  await expect(page.getByRole('link', { name: /Still Here/ }).first()).toBeVisible();
+  expect(holders(application.dataFolder)).toHaveLength(1);
+  const { dataFolder } = application;
+  await application.stop();
+  expect(holders(dataFolder)).toEqual([]);
+  expect(existsSync(dataFolder)).toBe(false);
+});
+
+test('a port that is taken is named, and the start ends by itself', async ({ emptyApplication }) => {
+  const port = await freePort();
+  const other = createServer().listen(port, '127.0.0.1');
+  const application = await emptyApplication();
+  const child = spawn(process.execPath, ['bin/start.mjs'], { env: { ...process.env, PACE_BEND_DATA: application.dataFolder, PORT: String(port) }, stdio: ['ignore', 'pipe', 'pipe'] });
+  let said = '';
+  child.stderr.on('data', (chunk: Buffer) => { said += chunk; });
+  const code = await new Promise((resolve) => child.once('exit', resolve));
+  expect(code).toBe(1);
+  expect(said).toContain(`Port ${port} cannot be used (EADDRINUSE). Set PORT to another one.`);
+  expect(holders(application.dataFolder)).toEqual([]);
+  other.close();
+});
+
+test('the server is there for this machine only', async ({ request, baseURL }) => {
+  const foreign = await request.get('/api/practice', { headers: { Host: 'somewhere.example' } });
+  expect(foreign.status()).toBe(403);
+  const crossSite = await request.put('/api/athletes/00000000-0000-7000-8000-000000000001', { headers: { Origin: 'http://somewhere.example' }, data: {} });
+  expect(crossSite.status()).toBe(403);
+  expect(new URL(baseURL!).hostname).toBe('127.0.0.1');
+});
+
+test('a visit is finished, looked at, reopened and changed; a known athlete walks in again', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  const visit = await walkIn(page, 'Comes Twice');
+  await page.goto(`${visit}/close`);
+  await page.getByLabel('Your words').fill('First time here.');
+  await page.getByRole('button', { name: 'Finish the visit' }).click();
+  await expect(page.getByLabel('Your words')).not.toBeEditable();
+  await page.goto(`${visit}/arrive`);
+  await expect(page.getByLabel('What brings them today')).not.toBeEditable();
+  await page.goto(`${visit}/close`);
+  await page.getByRole('button', { name: 'Reopen' }).click();
+  await expect(page.getByLabel('Your words')).toBeEditable();
+  await page.getByRole('button', { name: 'Finish the visit' }).click();
+  await page.getByRole('button', { name: 'The day', exact: true }).click();
+
+  await page.getByRole('button', { name: 'Walk-in' }).click();
+  await page.getByRole('combobox', { name: 'Who' }).fill('comes tw');
+  await page.keyboard.press('Enter');
+  await page.getByRole('dialog').getByLabel('Minutes').fill('30');
+  await arriveNow(page);
+  await expect(page.getByText('visit 2')).toBeVisible();
+  await expect(page.getByLabel('Minutes available')).toHaveValue('30');
+});

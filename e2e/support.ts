@@ -1,0 +1,137 @@
+import { expect, test as base, type Page } from '@playwright/test';
+import { Application } from './application.ts';
+
+/** Tests start on the shared application, and fail when the page throws or logs an error it did not expect. */
+export const test = base.extend<{ expectedErrors: RegExp[]; emptyApplication: (env?: Record<string, string>) => Promise<Application> }>({
+  // Everybody signs in as the owner; who does not want to starts with a page of their own.
+  page: async ({ page }, use) => {
+    await signIn(page);
+    await use(page);
+  },
+  baseURL: async ({}, use) => { await use(process.env.APPLICATION_URL); },
+  /** An application of the test's own on an empty data directory, not yet started; gone when the test is over, whichever way. */
+  emptyApplication: async ({}, use) => {
+    const made: Application[] = [];
+    await use(async (env) => {
+      made.push(await Application.onEmptyFolder(env));
+      return made.at(-1)!;
+    });
+    await Promise.all(made.map((application) => application.stop()));
+  },
+  expectedErrors: async ({ page }, use) => {
+    const expected: RegExp[] = [];
+    const seen: string[] = [];
+    page.on('pageerror', (error) => seen.push(error.message));
+    page.on('console', (message) => { if (message.type() === 'error') seen.push(message.text()); });
+    await use(expected);
+    for (let i = askedTwice.get(page) ?? 0; i > 0; i--) seen.splice(seen.findIndex((text) => text.includes('409 (Conflict)')), 1);
+    expect(seen.filter((text) => !expected.some((pattern) => pattern.test(text)))).toEqual([]);
+  },
+});
+export { expect };
+
+/** The demo's accounts, as its sign-in page shows them. */
+export const PASSWORDS = { marit: 'quiet river owner', jonas: 'quiet river therapist', pia: 'quiet river assistant', teo: 'quiet river coach' } as const;
+
+/** Signs in without the form: as one of the demo's people, at the shared application or another. */
+export async function signIn(page: Page, login: keyof typeof PASSWORDS = 'marit', url = process.env.APPLICATION_URL!): Promise<void> {
+  const answer = await page.request.post(`${url}/api/sign-in`, { data: { login, password: PASSWORDS[login] } });
+  expect(answer.status()).toBe(200);
+}
+
+/** The owner's account of an application without the demo. */
+export async function becomeOwner(page: Page, url: string): Promise<void> {
+  const answer = await page.request.post(`${url}/api/first-owner`, { data: { practiceName: 'River room', name: 'Ann Owner', login: 'owner', password: 'a river in the rain' } });
+  expect(answer.status()).toBe(200);
+}
+
+/** The browser's own line for an answer of 4xx, which a refused input brings about on purpose. */
+export const REFUSED = /Failed to load resource/;
+
+/** A new athlete as a walk-in; leaves the browser on their visit's first step. */
+export async function walkIn(page: Page, name: string, birthDate = '2001-05-06', url = '/'): Promise<string> {
+  await page.goto(url);
+  await page.getByRole('button', { name: 'Walk-in' }).click();
+  await page.getByRole('button', { name: 'Somebody new' }).click();
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('Birth date').fill(birthDate);
+  await arriveNow(page);
+  return page.url().replace(/\/arrive$/, '');
+}
+
+/** How often a page was refused a time that somebody else has, and took it all the same. The browser logs each refusal. */
+const askedTwice = new WeakMap<Page, number>();
+
+/** Arrives now, whoever else has this time. */
+export async function arriveNow(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Arrive now' }).click();
+  const taken = page.getByRole('button', { name: 'Put it in all the same' });
+  await expect(taken.or(page.getByLabel('What brings them today'))).toBeVisible();
+  if (await taken.isVisible()) {
+    askedTwice.set(page, (askedTwice.get(page) ?? 0) + 1);
+    await taken.click();
+  }
+  await expect(page).toHaveURL(/\/visit\/[0-9a-f-]+\/arrive$/);
+}
+
+/** Chooses from a list that is not typed into. */
+export async function choose(page: Page, name: string, option: string): Promise<void> {
+  // The kit lays what is chosen over the field itself.
+  const field = page.getByRole('combobox', { name, exact: true });
+  await field.click({ force: true });
+  await expect(field).toHaveAttribute('aria-expanded', 'true');
+  await page.waitForTimeout(300);
+  await page.locator('.ant-select-dropdown:visible').getByTitle(option, { exact: true }).click();
+  await expect(field).toHaveAttribute('aria-expanded', 'false');
+}
+
+export async function addMotion(page: Page, words: string): Promise<void> {
+  await page.getByLabel('Add a motion').fill(words);
+  await page.keyboard.press('Enter');
+}
+
+/** Types trials from the focused field on, Enter after each. */
+export async function typeTrials(page: Page, trials: readonly (number | string)[]): Promise<void> {
+  for (const trial of trials) {
+    await page.keyboard.type(String(trial));
+    await page.keyboard.press('Enter');
+  }
+}
+
+/** Waits until nothing is on its way to the server. */
+export async function saved(page: Page): Promise<void> {
+  await page.waitForTimeout(650);
+  await expect(page.getByText('Saving …')).toHaveCount(0);
+}
+
+/** A new athlete with one motion measured and one block planned for it; leaves the browser on the plan. */
+export async function plannedVisit(page: Page, name: string, motion: string, trials: readonly number[], way: 'Breath-led contract-relax' | 'Passive hold'): Promise<string> {
+  const visit = await walkIn(page, name);
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  await addMotion(page, motion);
+  await typeTrials(page, trials);
+  await page.getByRole('button', { name: /Plan from/ }).click();
+  await page.getByRole('region', { name: 'Offers' }).getByRole('button', { name: way }).click();
+  await saved(page);
+  return visit;
+}
+
+/** From the plan to the table, ready for the first key. */
+export async function toTheTable(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Go to the table' }).click();
+  await expect(page.getByText('Space begins')).toBeVisible();
+}
+
+/** Runs the line at the table to its end, going on at every cue that waits. `onCue` may press keys at a cue. */
+export async function runThrough(page: Page, onCue: (cue: number, status: string) => Promise<void> = async () => {}): Promise<void> {
+  const table = page.getByTestId('table');
+  let last = '';
+  for (;;) {
+    const [status, cue] = [await table.getAttribute('data-status'), await table.getAttribute('data-cue')];
+    if (status === 'finished') return;
+    if (status === 'ready' || status === 'waiting') await page.keyboard.press('Space');
+    else if (cue !== last) await onCue(Number(cue), status!);
+    last = cue!;
+    await page.waitForTimeout(25);
+  }
+}
