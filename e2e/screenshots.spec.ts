@@ -111,10 +111,10 @@ test('people, files and cautions', async ({ page, browser, expectedErrors }) => 
   const visit = page.url().replace('/arrive', '');
   await page.keyboard.press('c');
   const sheet = page.getByRole('dialog', { name: 'Cautions' });
-  await sheet.getByRole('button', { name: /^Hip internal rotation, left/ }).click();
+  await sheet.getByRole('button', { name: /^Hip internal rotation, left/ }).first().click();
   await picture(page, 'cautions');
   await page.goto(`${visit}/measure`);
-  await page.getByRole('region', { name: 'Motions' }).getByRole('button', { name: /^Knee flexion/ }).click();
+  await page.getByRole('region', { name: 'Motions' }).getByRole('button', { name: /^Knee flexion/ }).first().click();
   await typeTrials(page, [107, 106, 108, 139, 140, 138]);
   await saved(page);
   await page.getByRole('button', { name: /Plan from/ }).click();
