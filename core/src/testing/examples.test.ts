@@ -5,6 +5,8 @@ import * as body from '../body/index.ts';
 import * as catalogue from '../catalogue/index.ts';
 import * as measure from '../measure/index.ts';
 import * as method from '../method/index.ts';
+import * as reliability from '../reliability/index.ts';
+import * as trend from '../trend/index.ts';
 import * as record from '../record/index.ts';
 import * as table from '../table/index.ts';
 
@@ -13,7 +15,7 @@ import * as table from '../table/index.ts';
  * Numbers are compared to the decimals that are written.
  */
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-const faces: Record<string, Record<string, unknown>> = { body, catalogue, measure, method, record, table };
+const faces: Record<string, Record<string, unknown>> = { body, catalogue, measure, method, record, reliability, table, trend };
 const fixtures = {
   motion: body.motionOf('hip-extension-knee-bent'),
   effort: method.CR_BREATH.numbers.find((spec) => spec.id === 'effort'),
