@@ -1,5 +1,6 @@
 export { summariseTrials, parseTrial, TRIALS_USUAL, TRIALS_MOST, type TrialSummary, type TypedTrial } from './trials.ts';
 export { defaultSem, mdc95, band95, type ErrorOfMeasurement } from './error.ts';
+export { errorOf, instrumentChange, NOTHING_KNOWN, type ErrorKnowledge, type InstrumentChange, type InstrumentShift, type OwnError, type ReadBy } from './ownError.ts';
 export { gainToAngleDeg, angleToGain } from './distance.ts';
 export { classifyChange, type ChangeKind, type ChangeVerdict, type Measured } from './change.ts';
 export { compareSides, type SideKind, type SideVerdict } from './sides.ts';

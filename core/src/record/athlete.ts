@@ -1,6 +1,7 @@
 import type { RowingSide } from '../body/index.ts';
 import type { ConditionFields, MedicationId, NoTouchFields } from '../caution/index.ts';
-import type { CalendarEvent, PastReading, Visit } from './visit.ts';
+import type { ErrorKnowledge } from '../measure/index.ts';
+import type { CalendarEvent, Goal, PastReading, Visit } from './visit.ts';
 
 export type Handed = 'left' | 'right' | 'both' | 'unknown';
 
@@ -87,6 +88,8 @@ export interface AthleteFile {
   /** By name. */
   readonly squads: readonly string[];
   readonly past: readonly PastReading[];
+  readonly errors: ErrorKnowledge;
+  readonly goals: readonly Goal[];
   readonly visits: readonly Visit[];
   readonly referredVisitIds: readonly string[];
   readonly events: readonly CalendarEvent[];

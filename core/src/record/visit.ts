@@ -2,6 +2,8 @@ import type { BodySide, Instrument, Mode, Region, RowingSide, Side } from '../bo
 import type { ConsentArea, OverrideFields, PracticeScope, QuestionId } from '../caution/index.ts';
 import type { BlockPlan, BreathPace, Line } from '../method/index.ts';
 import type { RunEvent } from '../table/index.ts';
+import type { ErrorKnowledge } from '../measure/index.ts';
+import type { Finding } from '../finding/index.ts';
 import type { Athlete, AthleteFields, Condition, NoTouchArea } from './athlete.ts';
 
 /**
@@ -104,6 +106,8 @@ export interface Reading extends ReadingFields {
   readonly takenAt: string;
   /** Mean of the trials; null when withdrawn. */
   readonly value: number | null;
+  /** The account that read it; null for readings from before this was kept. */
+  readonly examinerId: string | null;
 }
 
 /** A reading of an earlier visit, as far as comparing needs it. */
@@ -114,7 +118,23 @@ export interface PastReading {
   readonly side: Side;
   readonly moment: Moment;
   readonly instrument: Instrument;
+  readonly examinerId: string | null;
   readonly value: number;
+}
+
+export interface GoalFields {
+  readonly motionId: string;
+  readonly side: Side;
+  /** In the motion's unit. */
+  readonly value: number;
+  /** The day it is wanted by, or null. */
+  readonly byDate: string | null;
+}
+
+/** A value an athlete works toward; one for each motion and side. */
+export interface Goal extends GoalFields {
+  readonly id: string;
+  readonly setAt: string;
 }
 
 export interface Plan {
@@ -177,6 +197,13 @@ export interface VisitFile {
   readonly visitNumber: number;
   readonly readings: readonly Reading[];
   readonly past: readonly PastReading[];
+  /** What the practice knows of its own measuring errors. */
+  readonly errors: ErrorKnowledge;
+  /** Everything found by hand and eye today, corrected ones too, oldest first. */
+  readonly findings: readonly Finding[];
+  /** Those that stood at the latest earlier visit with any. */
+  readonly lastFindings: readonly Finding[];
+  readonly goals: readonly Goal[];
   readonly plan: Plan;
   /** Every run of this visit, oldest first. */
   readonly runs: readonly Run[];
@@ -196,6 +223,7 @@ export interface DayVisit extends Visit {
 
 export interface DayPage {
   readonly date: string;
+  readonly errors: ErrorKnowledge;
   readonly visits: readonly DayVisit[];
   readonly events: readonly CalendarEvent[];
   /** Visits of the last two weeks that were neither finished nor cancelled. */
