@@ -3,4 +3,5 @@ export { FIGURE_TEMPLATES, poseMotion, type FigureTemplate, type MotionFigure, t
 export { MOTIONS, findMotion, motionOf } from './motions/index.ts';
 export { ageInYears } from './age.ts';
 export { sportDifference, type RowingSide, type SportDifference } from './sport.ts';
-export { REGIONS, placeWords, regionName, type BodySide, type Region, type RegionFacts } from './regions.ts';
+export { positionOn } from './positions.ts';
+export { JOINT_REGIONS, REGIONS, placeWords, regionName, type BodySide, type Region, type RegionFacts } from './regions.ts';

@@ -1,3 +1,5 @@
+import type { Joint } from './types.ts';
+
 /** A part of the body as hands find it: where it hurts, where an operation was, what is not touched. */
 export interface RegionFacts {
   readonly id: string;
@@ -37,6 +39,17 @@ export const REGIONS = [
 ] as const satisfies readonly RegionFacts[];
 
 export type Region = (typeof REGIONS)[number]['id'];
+
+/** Where on the body a joint's conditions and complaints lie. */
+export const JOINT_REGIONS: Readonly<Record<Joint, readonly Region[]>> = {
+  hip: ['hip', 'groin', 'buttock', 'thigh-front', 'thigh-back', 'thigh-inner', 'pelvis'],
+  knee: ['knee', 'knee-back', 'thigh-front', 'thigh-back'],
+  ankle: ['ankle', 'calf', 'shin', 'foot'], subtalar: ['ankle', 'foot'], midfoot: ['foot'], toes: ['foot'],
+  trunk: ['low-back', 'upper-back', 'chest', 'belly', 'pelvis'],
+  neck: ['neck', 'front-of-neck', 'head'],
+  'shoulder girdle': ['shoulder', 'upper-back', 'chest', 'armpit'], shoulder: ['shoulder', 'armpit', 'upper-arm', 'chest'],
+  elbow: ['elbow', 'upper-arm', 'forearm'], forearm: ['forearm', 'elbow'], wrist: ['wrist', 'forearm'], fingers: ['hand'],
+};
 
 /** Side of a place on the body; null where it was not said, which counts as either. */
 export type BodySide = 'left' | 'right' | 'both' | null;

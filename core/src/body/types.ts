@@ -30,6 +30,8 @@ export interface Motion {
   readonly name: string;
   readonly joint: Joint;
   readonly position: Position;
+  /** Side-lying with the measured side underneath; left out, it is the upper one. */
+  readonly under?: true;
   /** What tells this test position from its neighbours, in a few words. */
   readonly testPosition: string;
   readonly unit: Unit;

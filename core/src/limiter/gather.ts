@@ -1,11 +1,11 @@
-import { motionOf, type BodySide, type Motion, type Region, type Side } from '../body/index.ts';
+import { JOINT_REGIONS, motionOf, type BodySide, type Motion, type Region, type Side } from '../body/index.ts';
 import type { ConditionFields } from '../caution/index.ts';
 import { END_FEELS, FELT, hoursThat, DIRECTIONS, type StandingFinding } from '../finding/index.ts';
 import { formatValue, mdc95 } from '../measure/index.ts';
 import type { MotionComparison, SideComparison } from '../record/comparison.ts';
 import type { FindingId } from './weights.ts';
 import type { Observed, Question } from './judge.ts';
-import { ACTIVE_PAIRS, ARC_PAIRS, CLOCK_OF, GLIDE_OF, NERVE_PAIRS, REGIONS_OF, TWO_JOINT_PAIRS } from './pairs.ts';
+import { ACTIVE_PAIRS, ARC_PAIRS, CLOCK_OF, GLIDE_OF, NERVE_PAIRS, TWO_JOINT_PAIRS } from './pairs.ts';
 
 /** All that is known on the day, as far as it can tell what holds a motion. */
 export interface Evidence {
@@ -147,7 +147,7 @@ function workToday(motion: Motion, side: Side, { after, worked }: Evidence): Obs
 }
 
 function onFile(motion: Motion, side: Side, { conditions, complaint, onDay }: Evidence): Observed[] {
-  const regions = REGIONS_OF[motion.joint];
+  const regions = JOINT_REGIONS[motion.joint];
   const here = (region: Region | null, at: BodySide) => region !== null && regions.includes(region) && (at === null || at === 'both' || side === 'midline' || at === side);
   const out: Observed[] = [];
   const age = (day: string | null) => (day === null ? null : (Date.parse(onDay) - Date.parse(day)) / 86_400_000);

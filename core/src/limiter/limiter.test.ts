@@ -100,6 +100,6 @@ test('probabilities are those of Bayes’ rule on odds', () => {
 test('the data hold together: every pair names two motions of one joint chain, every finding pushes something', () => {
   for (const id of [...TWO_JOINT_PAIRS.flatMap(({ tight, slack }) => [tight, slack]), ...NERVE_PAIRS.flatMap(({ plain, loaded }) => [plain, loaded]), ...ACTIVE_PAIRS.flatMap(({ passive, active }) => [passive, active]), ...ARC_PAIRS.flat()]) expect(() => motionOf(id)).not.toThrow();
   for (const { tight, muscle } of TWO_JOINT_PAIRS) expect(motionOf(tight).lengthens).toContain(muscle);
-  for (const weight of WEIGHTS) expect(Object.values(weight.steps).some((steps) => steps !== 0)).toBe(true);
+  for (const weight of WEIGHTS) expect(Object.values(weight.steps as Record<string, number>).some((steps) => steps !== 0)).toBe(true);
   for (const kind of CAUSE_KINDS) expect(WEIGHTS.filter((weight) => (weight.steps as Record<string, number>)[kind]! > 0).length).toBeGreaterThan(0);
 });

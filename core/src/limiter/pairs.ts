@@ -1,4 +1,4 @@
-import type { Joint, Region } from '../body/index.ts';
+import type { Joint } from '../body/index.ts';
 import type { ClockId, GlideId } from '../finding/index.ts';
 
 /** The same motion with one muscle put on stretch and with it left slack. Common practice. */
@@ -55,14 +55,3 @@ export const ARC_PAIRS: readonly (readonly [string, string])[] = [
 
 export const CLOCK_OF: Readonly<Partial<Record<Joint, ClockId>>> = { ankle: 'ankle', subtalar: 'ankle', hip: 'hip', shoulder: 'shoulder', toes: 'big-toe' };
 export const GLIDE_OF: Readonly<Partial<Record<Joint, GlideId>>> = { knee: 'patella', shoulder: 'scapula', 'shoulder girdle': 'scapula' };
-
-/** Where on the body a joint's conditions and complaints lie. */
-export const REGIONS_OF: Readonly<Record<Joint, readonly Region[]>> = {
-  hip: ['hip', 'groin', 'buttock', 'thigh-front', 'thigh-back', 'thigh-inner', 'pelvis'],
-  knee: ['knee', 'knee-back', 'thigh-front', 'thigh-back'],
-  ankle: ['ankle', 'calf', 'shin', 'foot'], subtalar: ['ankle', 'foot'], midfoot: ['foot'], toes: ['foot'],
-  trunk: ['low-back', 'upper-back', 'chest', 'belly', 'pelvis'],
-  neck: ['neck', 'front-of-neck', 'head'],
-  'shoulder girdle': ['shoulder', 'upper-back', 'chest', 'armpit'], shoulder: ['shoulder', 'armpit', 'upper-arm', 'chest'],
-  elbow: ['elbow', 'upper-arm', 'forearm'], forearm: ['forearm', 'elbow'], wrist: ['wrist', 'forearm'], fingers: ['hand'],
-};

@@ -3,9 +3,9 @@ import { checkBirthDate, compareMotion, stiffestFirst, currentReadings, formatDu
 
 const hip = motionOf('hip-extension-knee-straight');
 const past = (startsAt: string, side: 'left' | 'right', value: number, moment: 'before' | 'after' = 'before'): PastReading =>
-  ({ visitId: startsAt, startsAt, motionId: hip.id, side, moment, instrument: 'goniometer', value });
+  ({ visitId: startsAt, startsAt, motionId: hip.id, side, moment, instrument: 'goniometer', examinerId: null, value });
 const today = (side: 'left' | 'right', value: number, moment: 'before' | 'after' = 'before', instrument: 'goniometer' | 'inclinometer' = 'goniometer'): ValueToday =>
-  ({ motionId: hip.id, side, moment, instrument, value });
+  ({ motionId: hip.id, side, moment, instrument, examinerId: null, value });
 const context = (patch: Partial<ComparisonContext>): ComparisonContext => ({ person: { birthDate: '2002-02-21', referenceSex: 'male', rowing: 'stroke' }, onDay: '2026-11-25', today: [], past: [], ...patch });
 
 test('baseline is the first value before work, last the latest; values after work are neither', () => {
@@ -45,7 +45,7 @@ test('after work: gained against before, and the sides are compared as they are 
 
 test('stiffest first: each motion once, led by its stiffer side; values after work do not count', () => {
   const even = motionOf('hip-abduction');
-  const value = (motionId: string, side: 'left' | 'right', read: number): ValueToday => ({ motionId, side, moment: 'before', instrument: 'goniometer', value: read });
+  const value = (motionId: string, side: 'left' | 'right', read: number): ValueToday => ({ motionId, side, moment: 'before', instrument: 'goniometer', examinerId: null, value: read });
   const ranked = stiffestFirst(context({ today: [value(even.id, 'left', 45), value(even.id, 'right', 45), today('left', 2), today('right', 17), today('right', 0, 'after')] }));
   expect(ranked.map(({ stiffness }) => [stiffness.motion.id, stiffness.side, stiffness.score > 0])).toEqual([[hip.id, 'left', true], [even.id, 'left', false]]);
 });
@@ -67,4 +67,40 @@ test('durations', () => {
 
 test.each(['1880-05-05', '2026-11-26', '2001-02-29', 'soon', '01.02.2003'])('birth date %s is refused', (date) => {
   expect(checkBirthDate(date, '2026-11-25')).toContain('lies between');
+});
+
+describe('the practice’s own error', () => {
+  const own = (sem: number, on: string, examinerId = 'me') => ({ examinerId, motionId: hip.id, instrument: 'goniometer' as const, sem, sides: 12, trials: 3, on });
+  const mine = (reading: ValueToday): ValueToday => ({ ...reading, examinerId: 'me' });
+
+  test('is used for the examiner’s own readings, the latest study first; others keep the default', () => {
+    const errors = { own: [own(1.5, '2026-09-01'), own(1, '2026-10-01'), own(9, '2026-11-01', 'you')], shifts: [] };
+    const [left] = compareMotion(hip, 'before', context({ past: [past('2026-09-01', 'left', 5)], today: [mine(today('left', 13))], errors })).sides;
+    expect(left!.error).toEqual({ sem: 1, source: 'own, 12 sides × 3 trials on 2026-10-01' });
+    // The earlier reading has no examiner, so the default 3° stands for it.
+    expect(left!.sinceLast!.mdc).toBeCloseTo(1.96 * Math.hypot(1, 3), 6);
+  });
+
+  test('never falls below the rounding of the scale', () => {
+    const [left] = compareMotion(hip, 'before', context({ today: [mine(today('left', 13))], errors: { own: [own(0, '2026-10-01')], shifts: [] } })).sides;
+    expect(left!.error!.sem).toBeCloseTo(0.2887, 4);
+  });
+});
+
+describe('another instrument than last time', () => {
+  const shift = (used: boolean) => ({ motionId: hip.id, first: 'goniometer' as const, second: 'inclinometer' as const, bias: 4, biasError: 0.5, used, pairs: 20, on: '2026-10-01' });
+  const change = (used: boolean | null) => compareMotion(hip, 'before', context({ past: [past('2026-09-01', 'left', 10)], today: [today('left', 13, 'before', 'inclinometer')], errors: { own: [], shifts: used === null ? [] : [shift(used)] } })).sides[0]!;
+
+  test('is flagged, with or without a study', () => {
+    expect(change(null).otherInstrument.last).toEqual({ from: 'goniometer', to: 'inclinometer', correction: null, correctionError: 0, used: false });
+    expect(change(false).sinceLast!.gain).toBe(3);
+  });
+  test('its bias is taken into account when the practice wants that', () => {
+    // The goniometer reads 4° more: its 10° would have been 6° with the inclinometer.
+    expect(change(true).sinceLast!.gain).toBe(7);
+    expect(change(true).sinceLast!.mdc).toBeCloseTo(1.96 * Math.hypot(Math.hypot(3, 0.5), 2), 6);
+  });
+  test('the same instrument is no change', () => {
+    expect(compareMotion(hip, 'before', context({ past: [past('2026-09-01', 'left', 10)], today: [today('left', 13)] })).sides[0]!.otherInstrument.last).toBeNull();
+  });
 });

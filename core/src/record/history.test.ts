@@ -9,7 +9,7 @@ const visit = (id: string, on: string, more: Partial<Visit> = {}): Visit => ({
 });
 const file = (more: Partial<AthleteFile>): AthleteFile => ({
   athlete: { ...BLANK_FILE, id: 'a', revision: 1, name: 'Ann', birthDate: '2000-01-01', referenceSex: 'none', rowing: 'none', about: '', breathPeriodMs: 9000 },
-  conditions: [], noTouch: [], squads: [], past: [], visits: [], referredVisitIds: [], events: [], ...more,
+  conditions: [], noTouch: [], squads: [], past: [], errors: { own: [], shifts: [] }, goals: [], visits: [], referredVisitIds: [], events: [], ...more,
 });
 const lines = (more: Partial<AthleteFile>) => historyOf(file(more), TODAY, dayOf).map((line) => [line.on, line.kind, line.words]);
 
@@ -31,7 +31,7 @@ test('onset on the day of the operation is said once; a condition without any da
 });
 
 test('visits: what was complained of and measured, referrals, bookings ahead, ones left open; cancelled ones are not history', () => {
-  const reading = (motionId: string, side: 'left' | 'right') => ({ visitId: 'm', startsAt: '2026-11-10T09:00:00.000Z', motionId, side, moment: 'before' as const, instrument: 'goniometer' as const, value: 10 });
+  const reading = (motionId: string, side: 'left' | 'right') => ({ visitId: 'm', startsAt: '2026-11-10T09:00:00.000Z', motionId, side, moment: 'before' as const, instrument: 'goniometer' as const, examinerId: null, value: 10 });
   expect(lines({
     visits: [visit('m', '2026-11-10', { complaint: 'Stiff' }), visit('r', '2026-11-12'), visit('open', '2026-11-14', { finishedAt: null }), visit('ahead', '2026-12-01', { finishedAt: null }), visit('gone', '2026-11-16', { cancelledAt: '2026-11-15T09:00:00.000Z' })],
     referredVisitIds: ['r'], past: [reading('hip-flexion', 'left'), reading('hip-flexion', 'right'), reading('knee-flexion', 'left')],

@@ -4,6 +4,12 @@ export { LIMITS, checkBirthDate, isDay } from './limits.ts';
 export { lineOfRun } from './runLine.ts';
 export { currentReadings } from './readings.ts';
 export { compareMotion, stiffestFirst, type ComparisonContext, type MotionComparison, type SideComparison, type Stiffest, type ValueToday } from './comparison.ts';
+export { planRound, roundSeconds, SECONDS_A_SIDE, turnSeconds, type Round, type RoundItem } from './round.ts';
+export { proposeMeasuring, type MeasureProposal, type MeasureReason, type ProposalFacts } from './proposal.ts';
+export {
+  emptyValues, knowledgeOf, nextStep, partMeans, partsOf, STUDY_LIMITS, studyOrder, studyProblem, tableOf, unfinishedBecause,
+  type Study, type StudyFields, type StudyKind, type StudyStep, type StudySubject,
+} from './study.ts';
 export { cautionContextOf, raisedOf } from './cautions.ts';
 export { historyOf } from './history.ts';
 export { projectDay, type ProjectedVisit } from './day.ts';
@@ -13,5 +19,5 @@ export {
   STEPS,
   type Arrival, type CalendarEvent, type DayPage, type DayVisit, type EdgeAtStart,
   type Goal, type GoalFields, type Moment, type Note, type Override, type PastReading, type Plan, type Practice, type Reading, type ReadingFields, type Referral, type ReferralFields, type Run, type RunFields,
-  type Step, type StopAnswers, type StoredRunEvent, type Visit, type VisitFile,
+  type SquadStrip, type Step, type StopAnswers, type StoredRunEvent, type Visit, type VisitFile,
 } from './visit.ts';

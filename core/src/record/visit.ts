@@ -229,3 +229,14 @@ export interface DayPage {
   /** Visits of the last two weeks that were neither finished nor cancelled. */
   readonly unfinished: readonly DayVisit[];
 }
+
+/** What a squad's strip is drawn from: everybody's readings before work, oldest first. */
+export interface SquadStrip {
+  readonly squadId: string;
+  readonly name: string;
+  readonly errors: ErrorKnowledge;
+  readonly athletes: readonly (Pick<Athlete, 'id' | 'name' | 'birthDate' | 'referenceSex' | 'rowing'> & {
+    /** Of each motion and side the first reading and the latest two. */
+    readonly readings: readonly PastReading[];
+  })[];
+}

@@ -3,6 +3,8 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import * as body from '../body/index.ts';
 import * as catalogue from '../catalogue/index.ts';
+import * as device from '../device/index.ts';
+import * as finding from '../finding/index.ts';
 import * as measure from '../measure/index.ts';
 import * as method from '../method/index.ts';
 import * as reliability from '../reliability/index.ts';
@@ -15,7 +17,7 @@ import * as table from '../table/index.ts';
  * Numbers are compared to the decimals that are written.
  */
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-const faces: Record<string, Record<string, unknown>> = { body, catalogue, measure, method, record, reliability, table, trend };
+const faces: Record<string, Record<string, unknown>> = { body, catalogue, device, finding, measure, method, record, reliability, table, trend };
 const fixtures = {
   motion: body.motionOf('hip-extension-knee-bent'),
   effort: method.CR_BREATH.numbers.find((spec) => spec.id === 'effort'),

@@ -12,12 +12,14 @@ import { coachRoutes } from '../coach/routes.ts';
 import { dayRoutes } from '../days/routes.ts';
 import type { Pool } from '../db/pool.ts';
 import { noteRoutes } from '../notes/routes.ts';
+import { findingRoutes } from '../findings/routes.ts';
 import { exchangeRoutes } from '../exchange/routes.ts';
 import { planRoutes } from '../plans/routes.ts';
 import { practiceRoutes } from '../practices/routes.ts';
 import { readingRoutes } from '../readings/routes.ts';
 import { runRoutes } from '../runs/routes.ts';
 import { squadRoutes } from '../squads/routes.ts';
+import { studyRoutes } from '../studies/routes.ts';
 import { visitRoutes } from '../visits/routes.ts';
 import { safetyRoutes } from '../visits/safety.ts';
 import { Problem } from './problem.ts';
@@ -68,7 +70,7 @@ export function createApp({ pool, now, webFolder }: AppOptions): Express {
   api.get('/health', (_request, response) => void response.json({ ok: true }));
   api.use(
     signInRoutes(pool, now), accountRoutes(pool), practiceRoutes(pool, now), auditRoutes(pool), coachRoutes(pool, now), dayRoutes(pool), athleteRoutes(pool, now), squadRoutes(pool), exchangeRoutes(pool, now),
-    visitRoutes(pool, now), safetyRoutes(pool, now), readingRoutes(pool, now), planRoutes(pool), runRoutes(pool, now), noteRoutes(pool),
+    visitRoutes(pool, now), safetyRoutes(pool, now), readingRoutes(pool, now), findingRoutes(pool, now), studyRoutes(pool, now), planRoutes(pool), runRoutes(pool, now), noteRoutes(pool),
   );
   api.use((request) => {
     throw new Problem(404, 'Not found', `${request.method} ${request.originalUrl.slice(0, 200)} is not part of the API.`);

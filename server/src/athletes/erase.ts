@@ -1,3 +1,4 @@
+import { forgetInStudies } from '../studies/queries.ts';
 import { change, transaction, type Db, type Pool } from '../db/pool.ts';
 
 const VISITS = '(SELECT v.id FROM visit v WHERE v.athlete_id = ?)';
@@ -14,19 +15,20 @@ const STATEMENTS = [
   `DELETE FROM stop_answers WHERE visit_id IN ${VISITS}`,
 ];
 
-const AFTER = ['DELETE FROM visit WHERE athlete_id = ?', 'DELETE FROM athlete_condition WHERE athlete_id = ?', 'DELETE FROM no_touch_area WHERE athlete_id = ?', 'DELETE FROM squad_member WHERE athlete_id = ?', 'DELETE FROM athlete WHERE id = ?'];
+const AFTER = ['DELETE FROM visit WHERE athlete_id = ?', 'DELETE FROM athlete_goal WHERE athlete_id = ?', 'DELETE FROM athlete_condition WHERE athlete_id = ?', 'DELETE FROM no_touch_area WHERE athlete_id = ?', 'DELETE FROM squad_member WHERE athlete_id = ?', 'DELETE FROM athlete WHERE id = ?'];
 
 /** Removes everything about an athlete, all of it or nothing. */
 export async function eraseAthlete(pool: Pool, athleteId: string): Promise<void> {
   await transaction(pool, async (db) => {
     for (const sql of STATEMENTS) await change(db, sql, [athleteId]);
-    await eraseReadings(db, athleteId);
+    for (const table of ['rom_reading', 'finding'] as const) await eraseCorrected(db, table, athleteId);
+    await forgetInStudies(db, athleteId);
     for (const sql of AFTER) await change(db, sql, [athleteId]);
   });
 }
 
 /** Corrections point at what they correct, so the latest ones go first. */
-async function eraseReadings(db: Db, athleteId: string): Promise<void> {
-  const latest = `DELETE r FROM rom_reading r LEFT JOIN rom_reading later ON later.supersedes = r.id WHERE later.id IS NULL AND r.visit_id IN ${VISITS}`;
+async function eraseCorrected(db: Db, table: 'rom_reading' | 'finding', athleteId: string): Promise<void> {
+  const latest = `DELETE r FROM ${table} r LEFT JOIN ${table} later ON later.supersedes = r.id WHERE later.id IS NULL AND r.visit_id IN ${VISITS}`;
   while ((await change(db, latest, [athleteId])) > 0);
 }

@@ -11,6 +11,8 @@ const PARTS = {
   overrides: 'SELECT o.* FROM caution_override o JOIN visit v ON v.id = o.visit_id WHERE v.athlete_id = ? ORDER BY o.made_at',
   referrals: 'SELECT f.* FROM referral f JOIN visit v ON v.id = f.visit_id WHERE v.athlete_id = ? ORDER BY f.written_at',
   readings: 'SELECT r.* FROM rom_reading r JOIN visit v ON v.id = r.visit_id WHERE v.athlete_id = ? ORDER BY r.taken_at',
+  findings: 'SELECT f.* FROM finding f JOIN visit v ON v.id = f.visit_id WHERE v.athlete_id = ? ORDER BY f.found_at',
+  goals: 'SELECT * FROM athlete_goal WHERE athlete_id = ? ORDER BY set_at',
   plans: 'SELECT p.* FROM plan p JOIN visit v ON v.id = p.visit_id WHERE v.athlete_id = ?',
   planBlocks: 'SELECT b.* FROM plan_block b JOIN visit v ON v.id = b.visit_id WHERE v.athlete_id = ? ORDER BY b.visit_id, b.position',
   runs: 'SELECT r.* FROM run r JOIN visit v ON v.id = r.visit_id WHERE v.athlete_id = ? ORDER BY r.started_at',

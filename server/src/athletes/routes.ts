@@ -11,13 +11,15 @@ import { allEvents } from '../days/queries.ts';
 import { isDuplicate, type Pool } from '../db/pool.ts';
 import { pastReadings } from '../readings/queries.ts';
 import { squadNamesOf } from '../squads/queries.ts';
+import { errorKnowledge } from '../studies/queries.ts';
 import { referredVisits } from '../visits/referral.ts';
 import { visitsOf } from '../visits/queries.ts';
 import { conditionById, conditionsOf, insertCondition, insertNoTouch, liftNoTouch, noTouchOf, updateCondition, withdrawCondition } from './conditions.ts';
 import { eraseAthlete } from './erase.ts';
+import { goalsOf, setGoal, withdrawGoal } from './goals.ts';
 import { athleteById, athletesByName, insertAthlete, updateAthlete } from './queries.ts';
 import { wholeRecord } from './record.ts';
-import { athletePatchSchema, athleteSchema, conditionSchema, noTouchSchema } from './schema.ts';
+import { athletePatchSchema, athleteSchema, conditionSchema, goalSchema, noTouchSchema } from './schema.ts';
 
 const eraseSchema = Joi.object<{ confirm: string }, true>({ confirm: Joi.string().max(LIMITS.nameLength).required().label('The name') });
 
@@ -39,10 +41,10 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const { practice } = caller(response);
     const athlete = await athleteById(pool, practice.id, id);
     if (!athlete) throw notFound('This athlete');
-    const [conditions, noTouch, squads, past, visits, referredVisitIds, events] = await Promise.all([
-      conditionsOf(pool, id), noTouchOf(pool, id), squadNamesOf(pool, id), pastReadings(pool, id, null), visitsOf(pool, id), referredVisits(pool, id), allEvents(pool, practice.id),
+    const [conditions, noTouch, squads, past, visits, referredVisitIds, events, errors, goals] = await Promise.all([
+      conditionsOf(pool, id), noTouchOf(pool, id), squadNamesOf(pool, id), pastReadings(pool, id, null), visitsOf(pool, id), referredVisits(pool, id), allEvents(pool, practice.id), errorKnowledge(pool, practice.id), goalsOf(pool, id),
     ]);
-    response.json({ athlete, conditions, noTouch, squads, past, visits, referredVisitIds, events } satisfies AthleteFile);
+    response.json({ athlete, conditions, noTouch, squads, past, visits, referredVisitIds, events, errors, goals } satisfies AthleteFile);
   });
 
   /** Creates. The same request again is answered with what stands; another content under the same id is refused. */
@@ -118,6 +120,27 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const athleteId = idFrom(request);
     await liftNoTouch(pool, athleteId, idFrom(request, 'areaId'), now());
     response.json({ noTouch: await noTouchOf(pool, athleteId) });
+  });
+
+  /** Sets a goal; it takes the place of the one that stood for the motion and side. */
+  router.put('/athletes/:id/goals/:goalId', async (request, response) => {
+    const athleteId = idFrom(request);
+    const id = idFrom(request, 'goalId');
+    const goal = validate(goalSchema, request.body);
+    try {
+      await setGoal(pool, athleteId, id, goal, now());
+    } catch (error) {
+      if (!isDuplicate(error)) throw error;
+      const existing = (await goalsOf(pool, athleteId)).find((each) => each.id === id);
+      if (!existing || !standsAlready(existing, goal)) throw stale('This goal', existing ?? null);
+    }
+    response.json({ goals: await goalsOf(pool, athleteId) });
+  });
+
+  router.delete('/athletes/:id/goals/:goalId', async (request, response) => {
+    const athleteId = idFrom(request);
+    await withdrawGoal(pool, athleteId, idFrom(request, 'goalId'), now());
+    response.json({ goals: await goalsOf(pool, athleteId) });
   });
 
   router.get('/athletes/:id/record', async (request, response) => {

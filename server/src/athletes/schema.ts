@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { BEIGHTON_ITEMS, CONDITIONS, conditionFacts, MEDICATIONS, MOVEMENTS, type ConditionFields, type NoTouchFields } from '@pace-bend/core/caution';
-import { REGIONS } from '@pace-bend/core/body';
-import { BLANK_FILE, checkBirthDate, isDay, LIMITS, type AthleteFields } from '@pace-bend/core/record';
+import { motionOf, MOTIONS, REGIONS } from '@pace-bend/core/body';
+import { formatValue } from '@pace-bend/core/measure';
+import { BLANK_FILE, checkBirthDate, isDay, LIMITS, type AthleteFields, type GoalFields } from '@pace-bend/core/record';
 import type { Wire } from '../app/wire.ts';
 
 const day = Joi.string().custom((value: string, helpers) => (isDay(value) ? value : helpers.message({ custom: 'A day is written YYYY-MM-DD, from 1900 on.' })));
@@ -92,4 +93,16 @@ export const noTouchSchema = Joi.object<Wire<NoTouchFields>, true>({
   region: region.required().label('Region'),
   side: side.required().label('Side'),
   words: Joi.string().allow('').max(LIMITS.aboutLength).required().label('Words'),
+});
+
+export const goalSchema = Joi.object<Wire<GoalFields>, true>({
+  motionId: Joi.string().valid(...MOTIONS.map((motion) => motion.id)).required().label('Motion').messages({ 'any.only': 'No such motion is known' }),
+  side: Joi.string().valid('left', 'right', 'midline').required().label('Side'),
+  value: Joi.number().required().label('Goal'),
+  byDate: day.allow(null).required().label('Wanted by'),
+}).custom((goal: GoalFields, helpers) => {
+  const motion = motionOf(goal.motionId);
+  if (!motion.sides.includes(goal.side)) return helpers.message({ custom: `${motion.name} is not measured on the ${goal.side}` });
+  const { min, max } = motion.possible;
+  return goal.value >= min && goal.value <= max ? goal : helpers.message({ custom: `A goal lies between ${formatValue(min, motion.unit, 0)} and ${formatValue(max, motion.unit, 0)}` });
 });

@@ -3,6 +3,7 @@ import type { DayPage } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { dayBounds } from '../app/days.ts';
 import type { Pool } from '../db/pool.ts';
+import { errorKnowledge } from '../studies/queries.ts';
 import { eventsFrom, unfinishedBefore, visitsBetween } from './queries.ts';
 
 export function dayRoutes(pool: Pool): Router {
@@ -11,12 +12,13 @@ export function dayRoutes(pool: Pool): Router {
   router.get('/days/:date', async (request, response) => {
     const { practice } = caller(response);
     const { from, to } = dayBounds(request.params.date, practice.timeZone);
-    const [visits, events, unfinished] = await Promise.all([
+    const [visits, events, unfinished, errors] = await Promise.all([
       visitsBetween(pool, practice.id, from, to),
       eventsFrom(pool, practice.id, request.params.date),
       unfinishedBefore(pool, practice.id, from),
+      errorKnowledge(pool, practice.id),
     ]);
-    response.json({ date: request.params.date, visits, events, unfinished } satisfies DayPage);
+    response.json({ date: request.params.date, visits, events, unfinished, errors } satisfies DayPage);
   });
 
   return router;

@@ -13,6 +13,7 @@ import { insertAccount, setCoachSquads } from '../accounts/queries.ts';
 import { hashPassword } from '../access/passwords.ts';
 import { insertCondition, insertNoTouch } from '../athletes/conditions.ts';
 import { putSquad } from '../squads/queries.ts';
+import { loadMeasuring } from './measuring.ts';
 import { ACCOUNTS, EVENTS, PEOPLE, SCOPE, SQUADS, TODAY, type DemoCondition, type DemoPerson } from './people.ts';
 import { SeededRandom } from './random.ts';
 import { DemoRange } from './range.ts';
@@ -40,6 +41,7 @@ export async function ensurePractice(pool: Pool, { now, demo, timeZone = Intl.Da
 
 class DemoLoader {
   private readonly ids = new Map<string, string>();
+  private readonly accounts = new Map<string, string>();
 
   constructor(private readonly db: Db, private readonly practiceId: string, private readonly today: DateTime, private readonly random: SeededRandom) {}
 
@@ -50,6 +52,11 @@ class DemoLoader {
     }
     for (const person of PEOPLE) await this.loadPerson(person);
     await this.loadPractice();
+    await this.loadToday();
+    await loadMeasuring({ db: this.db, practiceId: this.practiceId, today: this.today, random: this.random, athletes: this.ids, accounts: this.accounts });
+  }
+
+  private async loadToday(): Promise<void> {
     for (const { name, at, minutes } of TODAY) {
       const [hour, minute] = at.split(':').map(Number);
       const startsAt = this.today.set({ hour, minute }).toJSDate();
@@ -69,6 +76,7 @@ class DemoLoader {
     }
     for (const [i, account] of ACCOUNTS.entries()) {
       const id = this.random.uuid(this.today.minus({ days: 30 - i }).toJSDate());
+      this.accounts.set(account.name, id);
       await insertAccount(this.db, this.practiceId, id, { ...account, active: true }, await hashPassword(account.password), account.password);
       await setCoachSquads(this.db, this.practiceId, id, account.squads.map((name) => squads.get(name)!));
     }
@@ -123,7 +131,7 @@ class DemoLoader {
       const minute = moment === 'before' ? 5 : 35;
       const trials = range.trials(range.value(plus), this.random);
       const fields: ReadingFields = { motionId: range.motion.id, side, moment, mode: range.motion.mode, instrument: range.motion.instruments[0], trials, supersedes: null };
-      await insertReading(this.db, this.random.uuid(at(minute)), visitId, fields, at(minute));
+      await insertReading(this.db, this.random.uuid(at(minute)), visitId, fields, at(minute), null);
       return trials.reduce((sum, trial) => sum + trial, 0) / trials.length;
     };
 

@@ -4,7 +4,7 @@ import { change, firstRow, fromJson, iso, rows, type Bound, type Db } from '../d
 
 type ReadingRow = Omit<Reading, 'trials' | 'takenAt'> & { trials: unknown; takenAt: Date };
 
-const COLUMNS = 'r.id, r.visit_id AS visitId, r.motion_id AS motionId, r.side, r.moment, r.mode, r.instrument, r.trials, r.value, r.taken_at AS takenAt, r.supersedes';
+const COLUMNS = 'r.id, r.visit_id AS visitId, r.motion_id AS motionId, r.side, r.moment, r.mode, r.instrument, r.trials, r.value, r.taken_at AS takenAt, r.supersedes, r.examiner_id AS examinerId';
 
 function readingFrom(row: ReadingRow): Reading {
   return { ...row, trials: fromJson<number[]>(row.trials), takenAt: iso(row.takenAt) };
@@ -46,7 +46,7 @@ export async function readingsBefore(db: Db, visitIds: readonly string[]): Promi
 async function standing(db: Db, condition: string, params: readonly Bound[]): Promise<PastReading[]> {
   const found = await rows<Omit<PastReading, 'startsAt'> & { startsAt: Date }>(
     db,
-    `SELECT r.visit_id AS visitId, v.starts_at AS startsAt, r.motion_id AS motionId, r.side, r.moment, r.instrument, r.value
+    `SELECT r.visit_id AS visitId, v.starts_at AS startsAt, r.motion_id AS motionId, r.side, r.moment, r.instrument, r.examiner_id AS examinerId, r.value
      FROM rom_reading r
      JOIN visit v ON v.id = r.visit_id
      LEFT JOIN rom_reading later ON later.supersedes = r.id
@@ -57,11 +57,37 @@ async function standing(db: Db, condition: string, params: readonly Bound[]): Pr
   return found.map((row) => ({ ...row, startsAt: iso(row.startsAt) }));
 }
 
-export async function insertReading(db: Db, id: string, visitId: string, reading: ReadingFields, takenAt: Date): Promise<void> {
+export async function insertReading(db: Db, id: string, visitId: string, reading: ReadingFields, takenAt: Date, examinerId: string | null): Promise<void> {
   const value = reading.trials.length > 0 ? summariseTrials(reading.trials).mean : null;
   await change(
     db,
-    'INSERT INTO rom_reading (id, visit_id, motion_id, side, moment, mode, instrument, trials, value, taken_at, supersedes) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-    [id, visitId, reading.motionId, reading.side, reading.moment, reading.mode, reading.instrument, JSON.stringify(reading.trials), value, takenAt, reading.supersedes],
+    'INSERT INTO rom_reading (id, visit_id, motion_id, side, moment, mode, instrument, trials, value, taken_at, supersedes, examiner_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+    [id, visitId, reading.motionId, reading.side, reading.moment, reading.mode, reading.instrument, JSON.stringify(reading.trials), value, takenAt, reading.supersedes, examinerId],
   );
+}
+
+/**
+ * Of every athlete of a squad, of each motion and side, the first reading before work and the latest two: what a squad's
+ * strip shows. By athlete, oldest first.
+ */
+export async function stripReadings(db: Db, squadId: string): Promise<Map<string, PastReading[]>> {
+  const found = await rows<Omit<PastReading, 'startsAt'> & { athleteId: string; startsAt: Date; fromEnd: number; fromStart: number }>(
+    db,
+    `SELECT * FROM (
+       SELECT v.athlete_id AS athleteId, r.visit_id AS visitId, v.starts_at AS startsAt, r.motion_id AS motionId, r.side, r.moment, r.instrument, r.examiner_id AS examinerId, r.value,
+         ROW_NUMBER() OVER (PARTITION BY v.athlete_id, r.motion_id, r.side ORDER BY v.starts_at DESC, r.taken_at DESC, r.id DESC) AS fromEnd,
+         ROW_NUMBER() OVER (PARTITION BY v.athlete_id, r.motion_id, r.side ORDER BY v.starts_at, r.taken_at, r.id) AS fromStart
+       FROM squad_member m STRAIGHT_JOIN visit v ON v.athlete_id = m.athlete_id STRAIGHT_JOIN rom_reading r ON r.visit_id = v.id
+       LEFT JOIN rom_reading later ON later.supersedes = r.id
+       WHERE m.squad_id = ? AND r.moment = 'before' AND r.value IS NOT NULL AND later.id IS NULL
+     ) ranked WHERE fromEnd <= 2 OR fromStart = 1 ORDER BY startsAt, athleteId`,
+    [squadId],
+  );
+  const byAthlete = new Map<string, PastReading[]>();
+  for (const { athleteId, fromEnd: _end, fromStart: _start, ...row } of found) {
+    const list = byAthlete.get(athleteId) ?? [];
+    byAthlete.set(athleteId, list);
+    list.push({ ...row, startsAt: iso(row.startsAt) });
+  }
+  return byAthlete;
 }

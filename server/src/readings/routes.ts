@@ -18,7 +18,7 @@ export function readingRoutes(pool: Pool, now: () => Date): Router {
     const visitId = idFrom(request);
     const readingId = idFrom(request, 'readingId');
     const fields = validate(readingSchema, request.body);
-    const { practice } = caller(response);
+    const { practice, accountId } = caller(response);
     const visit = await findOpenVisit(pool, practice, visitId);
     const existing = await readingById(pool, readingId);
     if (existing) {
@@ -36,7 +36,7 @@ export function readingRoutes(pool: Pool, now: () => Date): Router {
       requireMeasurable(context, overrides, fields.motionId, fields.side);
     }
     try {
-      await insertReading(pool, readingId, visitId, fields, now());
+      await insertReading(pool, readingId, visitId, fields, now(), accountId);
     } catch (error) {
       if (!isDuplicate(error)) throw error;
       throw stale('This reading', await readingsOf(pool, visitId));

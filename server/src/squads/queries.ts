@@ -1,4 +1,4 @@
-import type { Squad } from '@pace-bend/core/record';
+import type { Squad, SquadStrip } from '@pace-bend/core/record';
 import { change, firstRow, rows, type Db } from '../db/pool.ts';
 
 /** The names of an athlete's squads. */
@@ -13,6 +13,11 @@ export async function squadsOf(db: Db, practiceId: string): Promise<Squad[]> {
     rows<{ squadId: string; athleteId: string }>(db, 'SELECT m.squad_id AS squadId, m.athlete_id AS athleteId FROM squad_member m JOIN squad s ON s.id = m.squad_id WHERE s.practice_id = ?', [practiceId]),
   ]);
   return squads.map((squad) => ({ ...squad, athleteIds: members.filter((member) => member.squadId === squad.id).map((member) => member.athleteId) }));
+}
+
+/** Who is in a squad, by name, as far as a strip needs to know them. */
+export async function membersOf(db: Db, squadId: string): Promise<Omit<SquadStrip['athletes'][number], 'readings'>[]> {
+  return rows(db, 'SELECT a.id, a.name, a.birth_date AS birthDate, a.reference_sex AS referenceSex, a.rowing FROM squad_member m JOIN athlete a ON a.id = m.athlete_id WHERE m.squad_id = ? ORDER BY a.name', [squadId]);
 }
 
 export async function squadPractice(db: Db, id: string): Promise<string | null> {

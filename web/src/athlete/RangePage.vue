@@ -17,7 +17,7 @@ const motionId = ref('');
 const DAY_MS = 86_400_000;
 
 const motions = computed(() => MOTIONS.filter((motion) => props.file.past.some((reading) => reading.motionId === motion.id && reading.moment === 'before')));
-const all = computed(() => motions.value.map((motion) => ({ motion, series: seriesOf(motion, props.file.past, props.file.athlete, practice.today) })));
+const all = computed(() => motions.value.map((motion) => ({ motion, series: seriesOf(motion, props.file.past, props.file.athlete, practice.today, props.file.errors) })));
 const shown = computed(() => all.value.find((row) => row.motion.id === motionId.value) ?? all.value[0] ?? null);
 
 /** Both sides share their axes, so that left and right can be compared by eye. */

@@ -4,7 +4,7 @@ import { seriesOf } from './series.ts';
 
 const gap = motionOf('heel-to-buttock');
 const reading = (visit: number, moment: 'before' | 'after', value: number): PastReading =>
-  ({ visitId: `v${visit}`, startsAt: `2026-0${visit}-01T09:00:00.000Z`, motionId: gap.id, side: 'left', moment, instrument: 'tape', value });
+  ({ visitId: `v${visit}`, startsAt: `2026-0${visit}-01T09:00:00.000Z`, motionId: gap.id, side: 'left', moment, instrument: 'tape', examinerId: null, value });
 const person = { birthDate: '2000-01-01', referenceSex: 'none' as const };
 
 test('a point for each visit with its values before and after, the first one before being the baseline', () => {

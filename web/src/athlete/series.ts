@@ -1,4 +1,4 @@
-import { classifyChange, defaultSem, mdc95, referenceBands, type ReferenceBand } from '@pace-bend/core/measure';
+import { classifyChange, errorOf, mdc95, NOTHING_KNOWN, referenceBands, type ErrorKnowledge, type ReferenceBand } from '@pace-bend/core/measure';
 import type { Motion, PersonFacts, Side } from '@pace-bend/core/body';
 import type { PastReading } from '@pace-bend/core/record';
 
@@ -24,7 +24,7 @@ export interface SideSeries {
 }
 
 /** The series of one motion's sides; sides that were never measured before work are left out. */
-export function seriesOf(motion: Motion, past: readonly PastReading[], person: PersonFacts, today: string): SideSeries[] {
+export function seriesOf(motion: Motion, past: readonly PastReading[], person: PersonFacts, today: string, errors: ErrorKnowledge = NOTHING_KNOWN): SideSeries[] {
   return motion.sides.flatMap((side): SideSeries[] => {
     const readings = past.filter((reading) => reading.motionId === motion.id && reading.side === side);
     const first = readings.find((reading) => reading.moment === 'before');
@@ -35,7 +35,7 @@ export function seriesOf(motion: Motion, past: readonly PastReading[], person: P
       points.set(reading.visitId, { ...point, [reading.moment]: reading.value });
     }
     const latest = readings.findLast((reading) => reading.moment === 'before')!;
-    const semOf = (reading: PastReading) => defaultSem(motion, reading.instrument).sem;
+    const semOf = (reading: PastReading) => errorOf(motion, reading, errors).sem;
     const ordered = [...points.values()].sort((a, b) => a.at - b.at);
     const gains = ordered.flatMap((point) => (point.before !== null && point.after !== null ? [(point.after - point.before) * (motion.better === 'higher' ? 1 : -1)] : []));
     const change = classifyChange({ value: first.value, sem: semOf(first) }, { value: latest.value, sem: semOf(latest) }, motion);

@@ -2,15 +2,17 @@
 import { computed } from 'vue';
 import { stiffestFirst, type DayVisit } from '@pace-bend/core/record';
 import BendPair, { type FanValues } from '../parts/BendPair.vue';
+import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
 
 /** What was stiffest at the last visit: the thing to look at first. */
 const props = defineProps<{ visit: DayVisit }>();
 const practice = usePractice();
+const day = useDay();
 
 const stiffest = computed(() => {
   const { birthDate, referenceSex, rowing, lastReadings, startsAt } = props.visit;
-  const first = stiffestFirst({ person: { birthDate, referenceSex, rowing }, onDay: practice.dayOf(startsAt), today: lastReadings, past: [] })[0];
+  const first = stiffestFirst({ person: { birthDate, referenceSex, rowing }, onDay: practice.dayOf(startsAt), today: lastReadings, past: [], ...(day.page ? { errors: day.page.errors } : {}) })[0];
   return first && first.stiffness.score > 0 ? first : null;
 });
 /** Only the finding; what it means stands on the measuring screen. */

@@ -76,7 +76,7 @@ export const SHOULDER: readonly Motion[] = [
     figure: { template: 'arms-from-feet', moves: 'forearm', zero: 90, turn: 1 },
   },
   {
-    id: 'shoulder-internal-rotation-lying', name: 'Shoulder internal rotation', joint: 'shoulder', position: 'side-lying left', testPosition: 'side-lying on the arm, elbow forward',
+    id: 'shoulder-internal-rotation-lying', name: 'Shoulder internal rotation', joint: 'shoulder', position: 'side-lying left', under: true, testPosition: 'side-lying on the arm, elbow forward',
     unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: byInclinometer,
     landmarks: 'Inclinometer along the forearm, from upright',
     block: 'Shoulder blade pinned by the body; no rolling back',

@@ -10,8 +10,8 @@ import { useMeasuring } from './useMeasuring.ts';
 
 const hip = motionOf('hip-extension-knee-bent');
 const past: PastReading[] = [
-  { visitId: 'old', startsAt: '2026-11-01T09:00:00.000Z', motionId: 'hip-flexion', side: 'left', moment: 'before', instrument: 'goniometer', value: 120 },
-  { visitId: 'last', startsAt: '2026-11-11T09:00:00.000Z', motionId: hip.id, side: 'left', moment: 'before', instrument: 'goniometer', value: 6 },
+  { visitId: 'old', startsAt: '2026-11-01T09:00:00.000Z', motionId: 'hip-flexion', side: 'left', moment: 'before', instrument: 'goniometer', examinerId: null, value: 120 },
+  { visitId: 'last', startsAt: '2026-11-11T09:00:00.000Z', motionId: hip.id, side: 'left', moment: 'before', instrument: 'goniometer', examinerId: null, value: 6 },
 ];
 
 /** A server that takes each first reading and each correction once. */
@@ -24,7 +24,7 @@ async function open(file: VisitFile = visitFile({ past })) {
     if (method === 'GET') return { status: 200, body: { ...file, readings: kept } };
     const fields = body as ReadingFields;
     if (kept.some((each) => each.supersedes === fields.supersedes && each.motionId === fields.motionId && each.side === fields.side)) return { status: 409, body: { title: 'Changed meanwhile', detail: 'Somewhere else.' } };
-    const saved: Reading = { ...fields, id: path.split('/').at(-1)!, visitId: 'v', takenAt: '2026-11-25T09:30:00.000Z', value: fields.trials.length > 0 ? fields.trials.reduce((sum, each) => sum + each, 0) / fields.trials.length : null };
+    const saved: Reading = { ...fields, id: path.split('/').at(-1)!, visitId: 'v', examinerId: null, takenAt: '2026-11-25T09:30:00.000Z', value: fields.trials.length > 0 ? fields.trials.reduce((sum, each) => sum + each, 0) / fields.trials.length : null };
     kept.push(saved);
     return { status: 200, body: saved };
   });
@@ -147,7 +147,7 @@ test('leaving the screen saves what is sound, and so does coming back after a cl
 test('a reading taken elsewhere meanwhile: told, both kept, mine only when asked for again', async () => {
   const { kept } = await open();
   const { measuring } = await board();
-  kept.push({ id: 'theirs', visitId: 'v', motionId: hip.id, side: 'left', moment: 'before', mode: 'passive', instrument: 'goniometer', trials: [9], supersedes: null, takenAt: '2026-11-25T09:31:00.000Z', value: 9 });
+  kept.push({ id: 'theirs', visitId: 'v', motionId: hip.id, side: 'left', moment: 'before', mode: 'passive', instrument: 'goniometer', trials: [9], supersedes: null, examinerId: null, takenAt: '2026-11-25T09:31:00.000Z', value: 9 });
   measuring.type(hip, 'left', 0, '4');
   await measuring.commit(hip, 'left');
   expect(measuring.problems[`${hip.id}/left`]).toContain('Somewhere else.');

@@ -4,6 +4,7 @@ import { compareMotion, type Moment, type MotionComparison, type ValueToday } fr
 import { summariseTrials } from '@pace-bend/core/measure';
 import { ApiProblem } from '../../app/api.ts';
 import { usePractice } from '../../stores/practice.ts';
+import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { keepDraft, readDraft } from '../drafts.ts';
 import { checkTrials, differs, type CheckedTrials, type TypedTrials } from './trialEntry.ts';
@@ -12,6 +13,7 @@ import { checkTrials, differs, type CheckedTrials, type TypedTrials } from './tr
 export function useMeasuring(moment: Moment) {
   const visit = useVisit();
   const practice = usePractice();
+  const session = useSession();
   const visitId = visit.id;
   const draftKey = `${visit.id}.trials.${moment}`;
   const pickedKey = `${visit.id}.motions`;
@@ -55,18 +57,18 @@ export function useMeasuring(moment: Moment) {
   const valuesToday = computed<ValueToday[]>(() => {
     const values: ValueToday[] = visit.readings
       .filter((reading) => !(reading.moment === moment && typed[keyOf(reading.motionId, reading.side)]))
-      .map(({ motionId, side, moment: at, instrument, value }) => ({ motionId, side, moment: at, instrument, value: value! }));
+      .map(({ motionId, side, moment: at, instrument, examinerId, value }) => ({ motionId, side, moment: at, instrument, examinerId, value: value! }));
     for (const key of Object.keys(typed)) {
       const [motionId, side] = key.split('/') as [string, Side];
       const motion = motionOf(motionId);
       const { values: trials } = checked(motion, side);
-      if (trials.length > 0) values.push({ motionId, side, moment, instrument: instrumentFor(motion), value: summariseTrials(trials).mean });
+      if (trials.length > 0) values.push({ motionId, side, moment, instrument: instrumentFor(motion), examinerId: session.me?.id ?? null, value: summariseTrials(trials).mean });
     }
     return values;
   });
 
   const comparisons = computed<MotionComparison[]>(() => motions.value.map((motion) => compareMotion(motion, moment, {
-    person: visit.file!.athlete, onDay: onDay.value, today: valuesToday.value, past: visit.file!.past,
+    person: visit.file!.athlete, onDay: onDay.value, today: valuesToday.value, past: visit.file!.past, errors: visit.file!.errors,
   })));
 
   function type(motion: Motion, side: Side, index: number, text: string): void {

@@ -56,6 +56,7 @@ export function usePlan() {
     onDay: practice.dayOf(file.value.visit.startsAt),
     today: currentReadings(file.value.readings).map((reading) => ({ ...reading, value: reading.value! })),
     past: file.value.past,
+    errors: file.value.errors,
   }).map((each) => each.stiffness));
 
   /** The stiffest motions with what can be done for each. */

@@ -1,0 +1,77 @@
+import type { FindingFields } from '@pace-bend/core/finding';
+import { currentFindings } from '@pace-bend/core/finding';
+import { newVisit, openTestApp, request, uuid, visitFile, type TestApp } from '../testing/app.ts';
+
+let test_: TestApp;
+beforeAll(async () => { test_ = await openTestApp(); });
+afterAll(() => test_.close());
+const put = (visitId: string, id: string, body: object) => request(test_.app).put(`/api/visits/${visitId}/findings/${id}`).send(body);
+
+const END: FindingFields = { kind: 'end', subject: 'hip-flexion', side: 'left', moment: 'before', data: { endFeel: 'capsular', pain: 3, felt: 'joint', guarding: false }, supersedes: null };
+
+test('a finding is kept with who found it; sending it again changes nothing', async () => {
+  const { visitId } = await newVisit(test_.app);
+  const id = uuid();
+  for (let i = 0; i < 2; i++) expect((await put(visitId, id, END).expect(200)).body).toMatchObject({ ...END, id, visitId, foundBy: 'A owner' });
+  expect((await visitFile(test_.app, visitId)).findings).toHaveLength(1);
+});
+
+test('a correction points at what it corrects; two tabs cannot fork it; withdrawn is not found', async () => {
+  const { visitId } = await newVisit(test_.app);
+  const [first, second] = [uuid(), uuid()];
+  await put(visitId, first, END).expect(200);
+  await put(visitId, uuid(), END).expect(409);
+  await put(visitId, second, { ...END, data: { ...END.data, pain: 5 }, supersedes: first }).expect(200);
+  await put(visitId, uuid(), { ...END, supersedes: first }).expect(409);
+  const { findings } = await visitFile(test_.app, visitId);
+  expect([findings.length, currentFindings(findings).map((each) => each.id)]).toEqual([2, [second]]);
+  await put(visitId, uuid(), { ...END, data: null, supersedes: second }).expect(200);
+  expect(currentFindings((await visitFile(test_.app, visitId)).findings)).toEqual([]);
+});
+
+test.each<[string, object, string]>([
+  ['an hour too few', { kind: 'clock', subject: 'hip', data: { hours: ['free'] } }, '12'],
+  ['an unknown motion', { subject: 'wing-flap' }, 'No such motion'],
+  ['pain eleven', { data: { endFeel: null, pain: 11, felt: null, guarding: null } }, '0 to 10'],
+  ['nothing found', { data: { endFeel: null, pain: null, felt: null, guarding: null } }, 'Nothing was found'],
+  ['a withdrawal of nothing', { data: null }, 'nothing to withdraw'],
+  ['a correction of something else', { supersedes: uuid() }, 'not the same thing'],
+  ['a press of a ton', { kind: 'force', subject: 'hip-flexors', data: { trialsN: [9000] } }, '1500 N'],
+])('%s: refused, nothing written', async (_, patch, words) => {
+  const { visitId } = await newVisit(test_.app);
+  const answer = await put(visitId, uuid(), { ...END, ...patch }).expect(422);
+  expect(answer.body.detail).toContain(words);
+  expect((await visitFile(test_.app, visitId)).findings).toEqual([]);
+});
+
+test('where cautions forbid measuring nothing is found either', async () => {
+  const { athleteId, visitId } = await newVisit(test_.app);
+  await request(test_.app).put(`/api/athletes/${athleteId}/conditions/${uuid()}`).send({ revision: 0, code: 'hip-replacement-back', region: null, side: 'left', onset: null, surgeryOn: '2026-11-01', words: '', clearance: null, resolvedOn: null }).expect(200);
+  expect((await put(visitId, uuid(), { ...END, subject: 'hip-internal-rotation' }).expect(409)).body.title).toBe('Caution');
+});
+
+test('the next visit sees what stood at the last one', async () => {
+  const { athleteId, visitId } = await newVisit(test_.app);
+  const [first, next] = [uuid(), uuid()];
+  await put(visitId, first, END).expect(200);
+  await put(visitId, uuid(), { ...END, data: { ...END.data, endFeel: 'bony' }, supersedes: first }).expect(200);
+  await request(test_.app).put(`/api/visits/${next}`).send({ athleteId, startsAt: '2026-11-26T09:30:00.000Z', minutes: 45 }).expect(200);
+  const { lastFindings, findings } = await visitFile(test_.app, next);
+  expect([findings, lastFindings.map((each) => (each.kind === 'end' ? each.data?.endFeel : null))]).toEqual([[], ['bony']]);
+});
+
+test('a goal takes the place of the one before; erasing leaves neither goals nor findings', async () => {
+  const { athleteId, visitId } = await newVisit(test_.app);
+  const goal = (value: number) => request(test_.app).put(`/api/athletes/${athleteId}/goals/${uuid()}`).send({ motionId: 'hip-flexion', side: 'left', value, byDate: '2026-12-20' });
+  await goal(120).expect(200);
+  expect((await goal(125).expect(200)).body.goals.map((each: { value: number }) => each.value)).toEqual([125]);
+  expect((await goal(400).expect(422)).body.detail).toContain('A goal lies between');
+  const { goals } = await visitFile(test_.app, visitId);
+  expect((await request(test_.app).delete(`/api/athletes/${athleteId}/goals/${goals[0]!.id}`).expect(200)).body.goals).toEqual([]);
+  await put(visitId, uuid(), END).expect(200);
+  const record = (await request(test_.app).get(`/api/athletes/${athleteId}/record`).expect(200)).body;
+  expect([record.findings.length, record.goals.length, record.findings[0].data.endFeel]).toEqual([1, 2, 'capsular']);
+  await request(test_.app).delete(`/api/athletes/${athleteId}`).send({ confirm: 'Ann Example' }).expect(200);
+  const [left] = await test_.pool.query('SELECT (SELECT COUNT(*) FROM finding WHERE visit_id = ?) AS f, (SELECT COUNT(*) FROM athlete_goal WHERE athlete_id = ?) AS g', [visitId, athleteId]);
+  expect(left).toEqual([{ f: 0, g: 0 }]);
+});

@@ -1,0 +1,51 @@
+import { Router } from 'express';
+import type { Finding, FindingFields } from '@pace-bend/core/finding';
+import { caller } from '../access/guard.ts';
+import { idFrom } from '../app/ids.ts';
+import { invalid, stale } from '../app/problem.ts';
+import { standsAlready } from '../app/same.ts';
+import { validate } from '../app/validate.ts';
+import { cautionsOfVisit, requireMeasurable, requireNoStop } from '../cautions/context.ts';
+import { isDuplicate, type Pool } from '../db/pool.ts';
+import { findOpenVisit } from '../visits/find.ts';
+import { findingById, findingsOf, insertFinding } from './queries.ts';
+import { findingSchema } from './schema.ts';
+
+export function findingRoutes(pool: Pool, now: () => Date): Router {
+  const router = Router();
+
+  /** Adds what was found, or a correction of it. The same request again changes nothing. */
+  router.put('/visits/:id/findings/:findingId', async (request, response) => {
+    const visitId = idFrom(request);
+    const id = idFrom(request, 'findingId');
+    const fields = validate(findingSchema, request.body);
+    const { practice, name } = caller(response);
+    const visit = await findOpenVisit(pool, practice, visitId);
+    const existing = await findingById(pool, id);
+    if (existing) {
+      if (existing.visitId !== visitId || !standsAlready(existing, fields)) throw stale('This finding', existing.visitId === visitId ? existing : null);
+      return void response.json(existing);
+    }
+    if (fields.supersedes !== null) requireSameThing(await findingById(pool, fields.supersedes), visitId, fields);
+    // What is on the record can always be withdrawn; hands go on only where cautions let them.
+    if (fields.data !== null) {
+      const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
+      if (fields.kind === 'end') requireMeasurable(context, overrides, fields.subject, fields.side);
+      else requireNoStop(context);
+    }
+    try {
+      await insertFinding(pool, id, visitId, fields, now(), name);
+    } catch (error) {
+      if (!isDuplicate(error)) throw error;
+      throw stale('This finding', await findingsOf(pool, visitId));
+    }
+    response.json(await findingById(pool, id));
+  });
+
+  return router;
+}
+
+function requireSameThing(corrected: Finding | null, visitId: string, fields: FindingFields): void {
+  const fits = corrected?.visitId === visitId && (['kind', 'subject', 'side', 'moment'] as const).every((member) => corrected[member] === fields[member]);
+  if (!fits) throw invalid([{ path: 'supersedes', message: 'What is to be corrected is not the same thing of this visit.' }]);
+}
