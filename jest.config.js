@@ -10,6 +10,7 @@ export default {
     { ...shared, displayName: 'core', roots: ['<rootDir>/core/src'] },
     // The tests put a storage and a server in place of the browser's; they are theirs to replace.
     { ...shared, displayName: 'web', roots: ['<rootDir>/web/src'], testEnvironmentOptions: { globalsCleanup: 'off' } },
+    { ...shared, displayName: 'devices', roots: ['<rootDir>/devices/src'] },
     { ...shared, displayName: 'server', roots: ['<rootDir>/server/src'] },
   ],
 };

@@ -3,6 +3,7 @@
 import { spawn } from 'node:child_process';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { startDevices } from './lib/devices.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { say } from './lib/say.mjs';
@@ -10,9 +11,10 @@ import { say } from './lib/say.mjs';
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 ensurePackages(root);
 const database = process.env.DATABASE_URL ? { url: process.env.DATABASE_URL, stop: async () => {} } : await startMariadb(resolve(root, process.env.PACE_BEND_DATA ?? '.data'));
+const devices = await startDevices(root);
 const apiPort = process.env.API_PORT ?? '4174';
 const children = [
-  spawn(process.execPath, [join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs'), 'watch', '--clear-screen=false', 'server/src/start.ts'], { cwd: root, stdio: 'inherit', env: { ...process.env, DATABASE_URL: database.url, PORT: apiPort } }),
+  spawn(process.execPath, [join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs'), 'watch', '--clear-screen=false', 'server/src/start.ts'], { cwd: root, stdio: 'inherit', env: { ...process.env, DATABASE_URL: database.url, PORT: apiPort, ...(devices.url ? { DEVICES_URL: devices.url } : {}) } }),
   spawn(process.execPath, [join(root, 'node_modules', 'vite', 'bin', 'vite.js'), 'web', '--host', '127.0.0.1', '--port', process.env.PORT ?? '4173', '--strictPort'], { cwd: root, stdio: 'inherit', env: { ...process.env, API_PORT: apiPort } }),
 ];
 say(`The page reloads at http://127.0.0.1:${process.env.PORT ?? '4173'}`);
@@ -26,6 +28,7 @@ async function stop() {
     child.once('exit', done);
     child.kill('SIGTERM');
   })));
+  await devices.stop();
   await database.stop();
   process.exit(0);
 }

@@ -13,11 +13,16 @@ if (!databaseUrl) {
 }
 
 const now = () => new Date();
+const devicesUrl = process.env.DEVICES_URL ?? null;
+if (devicesUrl !== null && !/^ws:\/\/(127\.0\.0\.1|localhost):\d+$/.test(devicesUrl)) {
+  console.error('DEVICES_URL has to be a WebSocket address on this machine, like ws://127.0.0.1:4300.');
+  process.exit(1);
+}
 const pool = openPool(databaseUrl);
 await migrate(pool);
 await ensurePractice(pool, { now: now(), demo: process.env.PACE_BEND_DEMO !== 'off' });
 const webFolder = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist');
-const server = createApp({ pool, now, webFolder }).listen(port, '127.0.0.1', (error?: Error) => {
+const server = createApp({ pool, now, webFolder, devicesUrl }).listen(port, '127.0.0.1', (error?: Error) => {
   if (error) {
     console.error(`Port ${port} cannot be used (${(error as NodeJS.ErrnoException).code}). Set PORT to another one.`);
     process.exit(1);

@@ -1,5 +1,5 @@
 export { JOINTS, type Side, type Unit, type Joint, type Instrument, type Mode, type Position, type Motion, type PersonFacts } from './types.ts';
-export { FIGURE_TEMPLATES, poseMotion, type FigureTemplate, type MotionFigure, type Pose, type PosedSegment, type TemplateId } from './figure/index.ts';
+export { FIGURE_TEMPLATES, poseMotion, type FigureTemplate, type MotionFigure, type Pose, type PosedSegment, type TemplateId, type View } from './figure/index.ts';
 export { MOTIONS, findMotion, motionOf } from './motions/index.ts';
 export { ageInYears } from './age.ts';
 export { sportDifference, type RowingSide, type SportDifference } from './sport.ts';

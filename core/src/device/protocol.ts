@@ -22,6 +22,8 @@ export type ScriptStep =
   | { readonly do: 'hold'; readonly seconds: number }
   | { readonly do: 'drift'; readonly axis: 'x' | 'y' | 'z'; readonly deg: number; readonly seconds?: number }
   | { readonly do: 'plane'; readonly axis: 'x' | 'y' | 'z' }
+  /** Where the athlete's first firm resistance lies. */
+  | { readonly do: 'edge'; readonly deg: number }
   | { readonly do: 'drop'; readonly seconds: number }
   | { readonly do: 'press'; readonly pct: number; readonly seconds: number }
   | { readonly do: 'button' };

@@ -84,7 +84,7 @@ function seeded(text: string): () => number {
 
 /** The first place still to be read, or null when all is. */
 export function nextStep(study: Study): StudyStep | null {
-  return studyOrder(study).find(({ subject, part, trial }) => study.values[subject]?.[part]?.[trial] == null) ?? null;
+  return studyOrder(study).find(({ subject, part, trial }) => (study.values[subject]?.[part]?.[trial] ?? null) === null) ?? null;
 }
 
 /** The rows of one part that are complete: a table for the analysis. Sides with gaps are left out. */

@@ -18,6 +18,8 @@ export interface Practice {
   /** The day it is now in that zone. */
   readonly today: string;
   readonly scope: PracticeScope;
+  /** Where the measuring devices are to be spoken to, or null when there are none. */
+  readonly devices: string | null;
   readonly revision: number;
 }
 

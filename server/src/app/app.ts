@@ -29,6 +29,8 @@ export interface AppOptions {
   readonly now: () => Date;
   /** Folder of the built interface; left out in tests. */
   readonly webFolder?: string;
+  /** Where the measuring devices are, on this machine. */
+  readonly devicesUrl?: string | null;
 }
 
 /** Takes a squad at once, so it reads its own, larger body. */
@@ -38,13 +40,13 @@ const parseBody = express.json({ limit: LIMITS.bodyBytes, type: ['application/js
 /**
  * No script but the program's own files, no eval, nothing from elsewhere, in no other page's frame. Styles may be
  * put in by script, because the component kit makes its own at run time. Served without TLS on this machine only,
- * so requests are not upgraded.
+ * so requests are not upgraded. The measuring devices are the one other place that may be spoken to.
  */
-const securityHeaders = helmet({
+const securityHeaders = (devicesUrl: string | null) => helmet({
   contentSecurityPolicy: {
     useDefaults: false,
     directives: {
-      defaultSrc: ["'none'"], scriptSrc: ["'self'"], workerSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], fontSrc: ["'self'"], imgSrc: ["'self'", 'data:'], connectSrc: ["'self'"],
+      defaultSrc: ["'none'"], scriptSrc: ["'self'"], workerSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], fontSrc: ["'self'"], imgSrc: ["'self'", 'data:'], connectSrc: ["'self'", ...(devicesUrl ? [devicesUrl] : [])],
       manifestSrc: ["'self'"], baseUri: ["'none'"], formAction: ["'self'"], frameAncestors: ["'none'"], objectSrc: ["'none'"],
     },
   },
@@ -53,10 +55,10 @@ const securityHeaders = helmet({
 });
 
 /** The whole HTTP side: the API under /api, the built interface for everything else. */
-export function createApp({ pool, now, webFolder }: AppOptions): Express {
+export function createApp({ pool, now, webFolder, devicesUrl = null }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(securityHeaders);
+  app.use(securityHeaders(devicesUrl));
   app.use(onlyThisMachine);
 
   const api = express.Router();
@@ -69,7 +71,7 @@ export function createApp({ pool, now, webFolder }: AppOptions): Express {
   api.use((request, response, next) => (request.path === IMPORT ? next() : parseBody(request, response, next)));
   api.get('/health', (_request, response) => void response.json({ ok: true }));
   api.use(
-    signInRoutes(pool, now), accountRoutes(pool), practiceRoutes(pool, now), auditRoutes(pool), coachRoutes(pool, now), dayRoutes(pool), athleteRoutes(pool, now), squadRoutes(pool), exchangeRoutes(pool, now),
+    signInRoutes(pool, now), accountRoutes(pool), practiceRoutes(pool, now, devicesUrl), auditRoutes(pool), coachRoutes(pool, now), dayRoutes(pool), athleteRoutes(pool, now), squadRoutes(pool), exchangeRoutes(pool, now),
     visitRoutes(pool, now), safetyRoutes(pool, now), readingRoutes(pool, now), findingRoutes(pool, now), studyRoutes(pool, now), planRoutes(pool), runRoutes(pool, now), noteRoutes(pool),
   );
   api.use((request) => {

@@ -35,12 +35,12 @@ const practiceSchema = Joi.object<Wire<SentPractice>, true>({
 });
 
 /** The practice as everybody signed in sees it, and what its owner sets. */
-export function practiceRoutes(pool: Pool, now: () => Date): Router {
+export function practiceRoutes(pool: Pool, now: () => Date, devices: string | null): Router {
   const router = Router();
 
   router.get('/practice', (_request, response) => {
     const { practice: { name, timeZone, scope, revision } } = caller(response);
-    response.json({ name, timeZone, scope, revision, today: dayIn(timeZone, now()) } satisfies Practice);
+    response.json({ name, timeZone, scope, revision, today: dayIn(timeZone, now()), devices } satisfies Practice);
   });
 
   router.patch('/practice', async (request, response) => {
@@ -52,8 +52,8 @@ export function practiceRoutes(pool: Pool, now: () => Date): Router {
       [name, timeZone, scope.mobilizationGrade, JSON.stringify(scope.byRegion), scope.ruleText, scope.ruleLink, practice.id, revision],
     );
     const after = (await callerOf(pool, sessionToken(request)!, now()))!.practice;
-    if (touched !== 1) throw stale('The practice', { ...after, today: dayIn(after.timeZone, now()) });
-    response.json({ name: after.name, timeZone: after.timeZone, scope: after.scope, revision: after.revision, today: dayIn(after.timeZone, now()) } satisfies Practice);
+    if (touched !== 1) throw stale('The practice', { ...after, today: dayIn(after.timeZone, now()), devices });
+    response.json({ name: after.name, timeZone: after.timeZone, scope: after.scope, revision: after.revision, today: dayIn(after.timeZone, now()), devices } satisfies Practice);
   });
 
   return router;

@@ -9,7 +9,7 @@ const GROUPS = [
   { title: 'Anywhere', keys: [['/', 'find an athlete'], ['?', 'this sheet'], ['C', 'cautions of the open visit or athlete, in full']] },
   { title: 'The day', keys: [['Alt ↑ ↓', 'move the visit by five minutes; with Shift fifteen'], ['Alt ← →', 'shorten, lengthen'], ['Del', 'cancel the visit'], ['Ctrl Z', 'undo']] },
   { title: 'Arriving', keys: [['A', 'none of the stop questions'], ['S', 'may be touched: same as last time']] },
-  { title: 'Measuring', keys: [['0–9', 'into the focused trial'], ['Enter', 'next trial, then the other side, then the next motion'], ['↑ ↓', 'another motion'], ['Esc', 'take back what was typed in this trial']] },
+  { title: 'Measuring', keys: [['0–9', 'into the focused trial'], ['Enter', 'next trial, then the other side, then the next motion'], ['↑ ↓', 'another motion'], ['=', 'right side: same as left'], ['Alt P', 'what to measure today'], ['Alt L', 'the set of the last visit'], ['Alt R', 'one round, position by position'], ['Esc', 'take back what was typed in this trial']] },
   { title: 'Planning', keys: [['Ctrl Z', 'undo'], ['Ctrl Shift Z', 'redo']] },
   {
     title: 'At the table',

@@ -58,7 +58,9 @@ const matches = (typed: string, option: { label?: string }) => typed.toLowerCase
     <Select
       :id="inputId" :value="(value as V)" :options="(options as never)" :placeholder="placeholder" :disabled="disabled" :size="size" :show-search="search" :filter-option="(matches as never)"
       :list-height="360" :dropdown-match-select-width="false" @change="(chosen) => emit('change', chosen as V)" @search="(typed: string) => emit('search', typed)"
-    />
+    >
+      <template v-if="$slots.option" #option="option"><slot name="option" :value="(option.value as string)" :label="(option.label as string)" /></template>
+    </Select>
   </span>
 </template>
 

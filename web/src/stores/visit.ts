@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { v7 as uuid } from 'uuid';
+import { currentFindings, type Finding, type FindingContent, type StandingFinding } from '@pace-bend/core/finding';
 import type { BlockPlan } from '@pace-bend/core/method';
 import { STOP_QUESTIONS, visitCautions, type Caution, type CautionContext, type QuestionId } from '@pace-bend/core/caution';
 import { cautionContextOf, currentReadings, type Arrival, type Note, type Override, type Referral, type StopAnswers, type Plan, type Reading, type ReadingFields, type Run, type Step, type Visit, type VisitFile } from '@pace-bend/core/record';
@@ -21,6 +22,7 @@ export const useVisit = defineStore('visit', () => {
   const finished = computed(() => typeof file.value?.visit.finishedAt === 'string' || typeof file.value?.visit.cancelledAt === 'string');
   /** The readings that stand, before and after. */
   const readings = computed<Reading[]>(() => (file.value ? currentReadings(file.value.readings) : []));
+  const findings = computed<StandingFinding[]>(() => (file.value ? currentFindings(file.value.findings) : []));
   /** What cautions need to know, on the visit's own day. */
   const cautionContext = computed<CautionContext | null>(() => (file.value ? cautionContextOf(file.value, practice.dayOf(file.value.visit.startsAt)) : null));
   /** Why nothing may be done today; empty when hands may go on. */
@@ -142,6 +144,15 @@ export const useVisit = defineStore('visit', () => {
     if (file.value?.visit.id === saved.visitId) file.value = { ...file.value, readings: [...file.value.readings, saved] };
   }
 
+  /** Adds what was found, corrects it, or with no data withdraws it. Throws ApiProblem. */
+  async function saveFinding(content: FindingContent, moment: Finding['moment'] = 'before'): Promise<void> {
+    const same = (each: Finding) => each.kind === content.kind && each.subject === content.subject && each.side === content.side && each.moment === moment;
+    const standing = findings.value.find(same) ?? file.value!.findings.findLast(same);
+    if (content.data === null && (!standing || standing.data === null)) return;
+    const saved = await api<Finding>('PUT', `/visits/${id.value}/findings/${uuid()}`, { ...content, moment, supersedes: standing?.id ?? null });
+    if (file.value?.visit.id === saved.visitId) file.value = { ...file.value, findings: [...file.value.findings, saved] };
+  }
+
   /** Keeps a set of answers to the stop questions: no to all but those given. Throws ApiProblem. */
   async function answer(given: Partial<Record<QuestionId, 'yes' | 'unsure'>>): Promise<void> {
     const answers = Object.fromEntries(STOP_QUESTIONS.map(({ id }) => [id, given[id] ?? 'no']));
@@ -167,9 +178,9 @@ export const useVisit = defineStore('visit', () => {
   }
 
   return {
-    file, problem, id, generation, finished, readings, cautionContext, stops, saveState, saveProblem,
+    file, problem, id, generation, finished, readings, findings, cautionContext, stops, saveState, saveProblem,
     answer, override, refer,
-    load, setArrive, setBlocks, setNote, setRun, flush, takeTheirs, keepMine, rememberStep, saveReading,
+    load, setArrive, setBlocks, setNote, setRun, flush, takeTheirs, keepMine, rememberStep, saveReading, saveFinding,
     finish: () => end('finish'),
     reopen: () => end('reopen'),
   };

@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue';
-import { MOTIONS, type Motion, type Side } from '@pace-bend/core/body';
-import { formatNumber, formatSigned, TRIALS_USUAL, type ChangeKind } from '@pace-bend/core/measure';
-import type { Moment, MotionComparison, SideComparison } from '@pace-bend/core/record';
+import { computed, nextTick, onMounted, onUnmounted, ref, watch } from 'vue';
+import { MOTIONS, motionOf, type Motion, type Side } from '@pace-bend/core/body';
+import { TRIALS_USUAL } from '@pace-bend/core/measure';
+import { planRound, type Moment, type MotionComparison } from '@pace-bend/core/record';
 import { cautionsFor, measuring as measuringAction } from '@pace-bend/core/caution';
+import { useFindings } from '../../findings/useFindings.ts';
 import { useVisit } from '../../stores/visit.ts';
-import { LEVEL_WORDS } from '../words.ts';
-import BendPair, { type FanValues } from '../BendPair.vue';
-import PickOne from '../PickOne.vue';
+import { keepDraft, readDraft } from '../drafts.ts';
+import PickMotion from './PickMotion.vue';
+import MotionRow from './MotionRow.vue';
+import ProposalDialog from './ProposalDialog.vue';
 import ReadingPanel from './ReadingPanel.vue';
+import { useEvidence } from './useEvidence.ts';
 import { useMeasuring } from './useMeasuring.ts';
 
 /** The list of motions with their bend pairs, and the panel where the trials of one of them are typed. */
@@ -16,50 +19,32 @@ const props = defineProps<{ moment: Moment }>();
 
 const visit = useVisit();
 const measuring = useMeasuring(props.moment);
+const findings = useFindings();
 const { comparisons, motions } = measuring;
-const activeId = ref(motions.value[0]?.id ?? '');
-const active = computed(() => comparisons.value.find((row) => row.motion.id === activeId.value) ?? comparisons.value[0] ?? null);
-const panel = ref<InstanceType<typeof ReadingPanel> | null>(null);
-watch(motions, (now) => { if (!now.some((motion) => motion.id === activeId.value)) activeId.value = now[0]?.id ?? ''; });
+const { judged } = useEvidence(() => comparisons.value);
 
-const options = computed(() => [...new Set(MOTIONS.map((motion) => motion.joint))].map((joint) => ({
-  label: joint[0]!.toUpperCase() + joint.slice(1),
-  options: MOTIONS.filter((motion) => motion.joint === joint).map((motion) => ({
-    value: motion.id, label: `${motion.name}, ${motion.testPosition}`, disabled: motions.value.some((each) => each.id === motion.id),
-  })),
-})));
-
-function sideOf(row: MotionComparison, side: Side): SideComparison | undefined {
-  return row.sides.find((each) => each.side === side);
-}
-
-function fans(row: MotionComparison): FanValues[] {
-  return row.sides.map((each) => ({
-    side: each.side,
-    now: each.now?.value ?? null,
-    earlier: props.moment === 'after' ? each.before?.value ?? null : null,
-    baseline: each.baseline?.value ?? null,
-    low: each.short,
-  }));
-}
-
-const GAIN_WORDS: Record<ChangeKind, string> = { 'real-gain': 'a real gain', 'real-loss': 'a real loss', 'inside-error': 'inside your error' };
-
-/** What a row says: one sentence, after work one for each side. */
-function words(row: MotionComparison): string {
-  if (props.moment === 'after') {
-    const gains = row.sides.filter((each) => each.gained).map((each) => {
-      const side = each.side === 'midline' ? '' : `${each.side === 'left' ? 'Left' : 'Right'} `;
-      return `${side}${formatSigned(each.gained!.gain, row.motion.unit)}, ${GAIN_WORDS[each.gained!.kind]}`;
-    });
-    return gains.length > 0 ? gains.join('\n') : 'Measure again, same position';
+/** Whether the list walks once round the table, position by position, or keeps the catalogue's order. */
+const inRound = ref(readDraft<boolean>('measure.round') ?? false);
+const round = computed(() => planRound(motions.value));
+const sequence = computed(() => (inRound.value ? round.value.items : motions.value.flatMap((motion) => motion.sides.map((side) => ({ motion, side })))));
+const rows = computed<MotionComparison[]>(() => [...new Set(sequence.value.map((item) => item.motion.id))].map((id) => comparisons.value.find((row) => row.motion.id === id)!));
+/** Where the athlete lies from this row on, said where it changes. */
+const turnAt = computed(() => {
+  const words = new Map<string, string>();
+  if (!inRound.value) return words;
+  let last = '';
+  for (const item of round.value.items) {
+    if (item.position !== last && !words.has(item.motion.id)) words.set(item.motion.id, item.position);
+    last = item.position;
   }
-  if (row.sideVerdict && row.sideVerdict.kind !== 'even') return row.sideVerdict.words;
-  const below = row.sides.find((each) => each.reference?.kind === 'below');
-  if (row.sideVerdict) return below ? `Even; ${below.reference!.words}` : 'Even';
-  const single = row.sides.find((each) => each.now);
-  return single ? single.reference?.words ?? 'No reference for this position' : 'Not measured today';
-}
+  return words;
+});
+
+const activeId = ref(rows.value[0]?.motion.id ?? '');
+const active = computed(() => rows.value.find((row) => row.motion.id === activeId.value) ?? rows.value[0] ?? null);
+const panel = ref<InstanceType<typeof ReadingPanel> | null>(null);
+const proposing = ref(false);
+watch(motions, (now) => { if (!now.some((motion) => motion.id === activeId.value)) activeId.value = rows.value[0]?.motion.id ?? ''; });
 
 function go(motion: Motion, focusSide?: Side): void {
   activeId.value = motion.id;
@@ -67,25 +52,48 @@ function go(motion: Motion, focusSide?: Side): void {
 }
 
 function step(by: 1 | -1): void {
-  const index = motions.value.findIndex((motion) => motion.id === activeId.value);
-  const next = motions.value[index + by];
-  if (next) go(next);
+  const next = rows.value[rows.value.findIndex((row) => row.motion.id === activeId.value) + by];
+  if (next) go(next.motion);
 }
 
-/** Enter: the next trial, then the other side, then the next motion. */
+/** Enter: the next trial, then the next side and motion of the order the list is in. */
 function advance(side: Side, index: number): void {
-  const motion = active.value!.motion;
-  if (index + 1 < TRIALS_USUAL) return panel.value?.focus(side, index + 1);
-  const other = motion.sides[motion.sides.indexOf(side) + 1];
-  if (other) return panel.value?.focus(other, 0);
-  const next = motions.value[motions.value.indexOf(motion) + 1];
-  if (next) go(next);
+  const { motion } = active.value!;
+  if (index + 1 < TRIALS_USUAL) return void panel.value?.focus(side, index + 1);
+  const next = sequence.value[sequence.value.findIndex((item) => item.motion.id === motion.id && item.side === side) + 1];
+  if (next) go(next.motion, next.side);
 }
 
-function add(id: string): void {
-  measuring.pick(id);
-  go(MOTIONS.find((motion) => motion.id === id)!);
+function add(ids: readonly string[]): void {
+  for (const id of ids) measuring.pick(id);
+  const first = inRound.value ? rows.value.find((row) => ids.includes(row.motion.id))?.motion : ids[0] && motionOf(ids[0]);
+  if (first) go(first);
 }
+
+function setRound(on: boolean): void {
+  inRound.value = on;
+  keepDraft('measure.round', on);
+  const first = rows.value.find((row) => row.sides.every((each) => !each.now)) ?? rows.value[0];
+  if (first) go(first.motion);
+}
+
+function lastSet(): void {
+  const set = measuring.lastSet.value;
+  measuring.choose(set);
+  const first = rows.value[0];
+  if (first) go(first.motion);
+}
+
+/** Commands that must work from inside a field: with Alt. */
+function onKey(event: KeyboardEvent): void {
+  if (!event.altKey || event.ctrlKey || event.metaKey || visit.finished || props.moment !== 'before') return;
+  const command = { KeyR: () => setRound(!inRound.value), KeyL: lastSet, KeyP: () => { proposing.value = true; } }[event.code];
+  if (!command) return;
+  event.preventDefault();
+  command();
+}
+onMounted(() => window.addEventListener('keydown', onKey));
+onUnmounted(() => window.removeEventListener('keydown', onKey));
 
 /** The strongest caution on measuring each motion, either side; notes are left to the sheet. Typing does not ask again. */
 const care = computed(() => new Map(motions.value.map((motion) => {
@@ -93,67 +101,72 @@ const care = computed(() => new Map(motions.value.map((motion) => {
   return [motion.id, (['stop', 'avoid', 'modify'] as const).find((level) => levels.includes(level)) ?? null] as const;
 })));
 
-const figure = (each: SideComparison | undefined) => (each?.now ? formatNumber(each.now.value) : '–');
-/** After work, the value before stands beneath. */
-const was = (each: SideComparison | undefined) => (props.moment === 'after' && each?.before ? `was ${formatNumber(each.before.value)}` : '');
 const bandWords = computed(() => active.value?.bands.map((band) => `${band.people} (${band.source.short})`).join(' and ') ?? '');
+const options = MOTIONS;
 </script>
 
 <template>
   <div class="board">
     <div class="main">
     <section class="card list" aria-label="Motions">
-      <p v-if="comparisons.length === 0" class="empty">Choose the first motion to measure: start with the one the complaint points at.</p>
+      <header v-if="!visit.finished && moment === 'before'" class="tools">
+        <PickMotion :motions="options" :taken="motions" @change="(id) => add([id])" />
+        <button type="button" class="choice" title="Alt P" @click="proposing = true">What to measure</button>
+        <button v-if="measuring.lastSet.value.length > 0" type="button" class="choice" title="Alt L" @click="lastSet">Last set</button>
+        <button type="button" class="choice" title="Alt R" :aria-pressed="inRound" @click="setRound(!inRound)">One round</button>
+        <span v-if="inRound && round.positions.length > 0" class="small soft">{{ round.positions.length === 1 ? 'no turn' : round.turns === 1 ? 'one turn' : `${round.turns} turns` }}</span>
+      </header>
+      <p v-if="rows.length === 0" class="empty">Choose the first motion to measure: start with the one the complaint points at.</p>
       <ul v-else class="plain">
-        <li v-for="row in comparisons" :key="row.motion.id" :class="{ on: row.motion.id === active?.motion.id }">
-          <button type="button" class="row" :aria-pressed="row.motion.id === active?.motion.id" @click="go(row.motion)">
-            <span class="what"><b>{{ row.motion.name }}</b><span class="soft small">{{ row.motion.testPosition }}</span><span v-if="care.get(row.motion.id)" class="level small" :class="care.get(row.motion.id)">{{ LEVEL_WORDS[care.get(row.motion.id)!] }}</span></span>
-            <template v-if="row.sides.length === 2">
-              <span class="num figure left" :class="{ low: sideOf(row, 'left')?.short }"><span class="sr-only">Left </span>{{ figure(sideOf(row, 'left')) }}<small v-if="was(sideOf(row, 'left'))" class="was">{{ was(sideOf(row, 'left')) }}</small></span>
-              <BendPair class="pair" :motion="row.motion" :fans="fans(row)" :bands="row.bands" />
-              <span class="num figure right" :class="{ low: sideOf(row, 'right')?.short }"><span class="sr-only">Right </span>{{ figure(sideOf(row, 'right')) }}<small v-if="was(sideOf(row, 'right'))" class="was">{{ was(sideOf(row, 'right')) }}</small></span>
-            </template>
-            <template v-else>
-              <span class="num figure left" :class="{ low: row.sides[0]?.short }">{{ figure(row.sides[0]) }}<small v-if="was(row.sides[0])" class="was">{{ was(row.sides[0]) }}</small></span>
-              <BendPair class="pair" :motion="row.motion" :fans="fans(row)" :bands="row.bands" />
-              <span class="soft small">{{ row.motion.unit === 'cm' ? 'cm' : '°' }}</span>
-            </template>
-            <span class="verdict small" data-testid="verdict">{{ words(row) }}</span>
-          </button>
+        <li v-for="row in rows" :key="row.motion.id" :class="{ on: row.motion.id === active?.motion.id }">
+          <p v-if="turnAt.has(row.motion.id)" class="turn small">{{ turnAt.get(row.motion.id) }}</p>
+          <MotionRow :row="row" :moment="moment" :active="row.motion.id === active?.motion.id" :care="care.get(row.motion.id) ?? null" @choose="go(row.motion)" />
           <button v-if="!measuring.isMeasured(row.motion) && !visit.finished && moment === 'before'" type="button" class="drop" :aria-label="`Leave out ${row.motion.name}, ${row.motion.testPosition}`" title="Leave out" @click="measuring.drop(row.motion.id)">×</button>
         </li>
       </ul>
       <footer>
-        <PickOne v-if="!visit.finished && moment === 'before'" class="picker" search :value="null" :options="options" placeholder="Add a motion" label="Add a motion" @change="add" />
         <span class="legend small soft">
           <span>Left <i aria-hidden="true">◂ ▸</i> Right</span>
           <span v-if="bandWords"><svg width="22" height="9" aria-hidden="true"><rect width="22" height="9" class="band" /></svg> {{ bandWords }}</span>
           <span><svg width="8" height="14" aria-hidden="true"><path d="M4 0V14" class="tick" /></svg> baseline</span>
           <span v-if="moment === 'after'"><svg width="16" height="10" aria-hidden="true"><path d="M0 9L14 1" class="thin" /></svg> before</span>
         </span>
-        <span class="keys small soft">digits enter · Enter next · ↑ ↓ motion</span>
+        <span class="keys small soft">digits enter · Enter next · ↑ ↓ motion · = same as left</span>
       </footer>
     </section>
-    <slot name="below" />
+    <slot name="below" :findings="findings" />
     </div>
 
     <aside class="side">
-      <ReadingPanel v-if="active" ref="panel" :key="active.motion.id" :row="active" :measuring="measuring" :moment="moment" @advance="advance" @step="step" />
+      <ReadingPanel
+        v-if="active" ref="panel" :key="active.motion.id" :row="active" :measuring="measuring" :moment="moment" :findings="findings" :judged="(side) => judged(active!.motion, side)"
+        @advance="advance" @step="step" @measure="(id) => add([id])"
+      />
       <slot name="beside" :comparisons="comparisons" />
     </aside>
+    <ProposalDialog v-if="proposing" v-model:open="proposing" @take="add" />
   </div>
 </template>
 
 <style scoped>
 .board {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 330px;
+  grid-template-columns: minmax(0, 1fr) 340px;
   gap: 16px;
   align-items: start;
 }
 
 .list {
   padding: 0;
+}
+
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  padding: 10px 14px;
+  border-bottom: 1px solid var(--line-faint);
 }
 
 li {
@@ -166,56 +179,11 @@ li.on {
   box-shadow: inset 4px 0 0 var(--spruce);
 }
 
-.row {
-  display: grid;
-  grid-template-columns: minmax(118px, 1.1fr) 72px 222px 72px minmax(110px, 1fr);
-  align-items: center;
-  gap: 6px;
-  width: 100%;
-  min-height: 88px;
-  padding: 4px 16px;
-  border: 0;
-  background: none;
-  color: inherit;
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-
-.row:focus-visible {
-  outline-offset: -3px;
-}
-
-.what b {
-  display: block;
-  font-size: 15px;
-  line-height: 1.25;
-}
-
-.figure {
-  font-size: 22px;
-}
-
-.was {
-  display: block;
-  color: var(--soft);
-  font-size: 12.5px;
-  font-weight: 500;
-  font-stretch: 100%;
-}
-
-.figure.left {
-  text-align: right;
-}
-
-.low {
-  color: var(--clay-text);
-}
-
-.verdict {
-  line-height: 1.35;
-  padding-right: 10px;
-  white-space: pre-line;
+.turn {
+  margin: 0;
+  padding: 4px 14px 0;
+  color: var(--slate-text);
+  font-weight: 700;
 }
 
 .drop {
@@ -243,10 +211,6 @@ footer {
   align-items: center;
   gap: 8px 18px;
   padding: 11px 16px;
-}
-
-.picker {
-  width: 220px;
 }
 
 .legend {
@@ -286,12 +250,6 @@ footer {
   gap: 16px;
 }
 
-@media (max-width: 1180px) {
-  .row {
-    grid-template-columns: minmax(106px, 1fr) 68px 170px 68px minmax(90px, 1fr);
-  }
-}
-
 @media (max-width: 1020px) {
   .board {
     grid-template-columns: minmax(0, 1fr);
@@ -303,11 +261,6 @@ footer {
 }
 
 @media (max-width: 640px) {
-  .row {
-    grid-template-columns: 1fr 72px 72px;
-  }
-
-  .pair,
   .keys {
     display: none;
   }

@@ -1,161 +1,69 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref } from 'vue';
+import { blocking, cautionsFor, measuring as measuringAction, overriddenFor } from '@pace-bend/core/caution';
 import type { Side } from '@pace-bend/core/body';
-import { formatNumber, formatSigned, formatValue, gainToAngleDeg, mdc95, summariseTrials, TRIALS_USUAL } from '@pace-bend/core/measure';
-import type { Moment, MotionComparison, SideComparison } from '@pace-bend/core/record';
-import { blocking, cautionsFor, limitWords, measuring as measuringAction, overriddenFor } from '@pace-bend/core/caution';
-import SetAside from '../../cautions/SetAside.vue';
+import type { Judgement } from '@pace-bend/core/limiter';
+import type { Moment, MotionComparison } from '@pace-bend/core/record';
+import EndOfMotion from '../../findings/EndOfMotion.vue';
+import type { Findings } from '../../findings/useFindings.ts';
+import DeviceTab from '../../devices/DeviceTab.vue';
 import { useVisit } from '../../stores/visit.ts';
-import { INSTRUMENT_WORDS, SIDE_WORDS } from '../words.ts';
-import PickOne from '../PickOne.vue';
-import { fieldCount } from './trialEntry.ts';
+import PosedFigure from '../PosedFigure.vue';
+import LimiterCard from './LimiterCard.vue';
+import TrialsTab from './TrialsTab.vue';
 import type { Measuring } from './useMeasuring.ts';
 
-const props = defineProps<{ row: MotionComparison; measuring: Measuring; moment: Moment }>();
-const emit = defineEmits<{ advance: [side: Side, index: number]; step: [by: 1 | -1] }>();
+/** One motion: its figure, and behind four tabs the trials, the end of the motion, what may hold it, and the device. */
+const props = defineProps<{ row: MotionComparison; measuring: Measuring; moment: Moment; findings: Findings; judged: (side: Side) => Judgement }>();
+const emit = defineEmits<{ advance: [side: Side, index: number]; step: [by: 1 | -1]; measure: [motionId: string] }>();
 
 const visit = useVisit();
 const motion = computed(() => props.row.motion);
-const instrument = computed(() => props.measuring.instrumentFor(motion.value));
-const instruments = computed(() => motion.value.instruments.map((value) => ({ value, label: INSTRUMENT_WORDS[value] })));
-const unit = computed(() => (motion.value.unit === 'deg' ? '°' : 'cm'));
-const unitWords = computed(() => (motion.value.unit === 'deg' ? '°' as const : ' cm' as const));
-const root = ref<HTMLElement | null>(null);
+const TABS = computed(() => [
+  { id: 'read', label: 'Read' }, ...(props.moment === 'before' ? [{ id: 'end', label: 'End' }, { id: 'holds', label: 'What holds it' }] : []),
+  ...(motion.value.unit === 'deg' ? [{ id: 'device', label: 'Device' }] : []),
+]);
+const tab = ref('read');
+const trials = ref<InstanceType<typeof TrialsTab> | null>(null);
 
-/** What cautions say of reading this motion, by side. */
-const cautions = computed(() => new Map(motion.value.sides.map((side) => {
-  const result = cautionsFor(visit.cautionContext!, measuringAction(motion.value.id, side));
-  return [side, { result, blocking: blocking(result, overriddenFor(visit.file!.overrides, motion.value.id, side)), limiting: result.cautions.filter((caution) => caution.level === 'modify') }] as const;
-})));
-const cautionsOf = (side: Side) => cautions.value.get(side)!;
-
-/** The written limit that today's value is past, or null. */
-function pastCap(each: SideComparison): number | null {
-  const { cap } = cautionsOf(each.side).result.limits;
-  return cap !== null && each.now !== null && each.now.value > cap ? cap : null;
-}
-
-const field = (side: Side, index: number) => `trial-${side}-${index}`;
-
-function focus(side: Side, index: number): void {
-  const input = root.value?.querySelector<HTMLInputElement>(`[data-field="${field(side, index)}"]`);
-  input?.focus();
-  input?.select();
+async function focus(side: Side, index: number): Promise<void> {
+  if (tab.value !== 'device') tab.value = 'read';
+  await nextTick();
+  trials.value?.focus(side, index);
 }
 defineExpose({ focus });
 
-function onKey(event: KeyboardEvent, side: Side, index: number): void {
-  switch (event.key) {
-    case 'Enter': {
-      event.preventDefault();
-      // A field that cannot be read keeps the focus: the message stands beside it.
-      if (props.measuring.checked(motion.value, side).messages[index]) return;
-      // Earlier trials are saved together with the last, when the focus leaves the side.
-      if (index + 1 >= TRIALS_USUAL) void props.measuring.commit(motion.value, side);
-      emit('advance', side, index);
-      return;
-    }
-    case 'ArrowUp':
-    case 'ArrowDown':
-      event.preventDefault();
-      emit('step', event.key === 'ArrowUp' ? -1 : 1);
-      return;
-    case 'Escape':
-      event.preventDefault();
-      props.measuring.takeBack(motion.value, side);
-  }
-}
+const values = computed(() => Object.fromEntries(props.row.sides.map((each) => [each.side, each.now?.value ?? null])));
+const short = computed(() => props.row.sides.filter((each) => each.short).map((each) => each.side));
+const judgedSides = computed(() => (tab.value === 'holds' ? short.value.map((side) => ({ side, judgement: props.judged(side) })) : []));
+/** Whether the motion may not be taken to its end on a side. */
+const closed = (side: Side) => blocking(cautionsFor(visit.cautionContext!, measuringAction(motion.value.id, side)), overriddenFor(visit.file!.overrides, motion.value.id, side)).length > 0;
 
-/** Saved when the focus leaves the side's fields altogether. */
-function onLeave(event: FocusEvent, side: Side): void {
-  const into = event.relatedTarget as HTMLElement | null;
-  if (into?.dataset.field?.startsWith(`trial-${side}-`)) return;
-  void props.measuring.commit(motion.value, side);
+function onTabKey(event: KeyboardEvent): void {
+  const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+  if (by === 0) return;
+  event.preventDefault();
+  const ids = TABS.value.map((each) => each.id);
+  tab.value = ids[(ids.indexOf(tab.value) + by + ids.length) % ids.length]!;
+  void nextTick(() => document.getElementById(`tab-${tab.value}`)?.focus());
 }
-
-function message(side: Side): string | null {
-  return props.measuring.problems[`${motion.value.id}/${side}`] ?? props.measuring.checked(motion.value, side).messages.find((each) => each !== null) ?? null;
-}
-
-function spread(side: Side): string {
-  const { values } = props.measuring.checked(motion.value, side);
-  if (values.length === 0) return '';
-  const { n, spread: width } = summariseTrials(values);
-  return n === 1 ? '1 trial' : `mean of ${n}, spread ${formatValue(width, motion.value.unit, Number.isInteger(width) ? 0 : 1)}`;
-}
-
-/** A distance gained at the end of a lever whose length is on file is an angle too. */
-function asAngle(each: SideComparison): { what: string; says: string }[] {
-  const leverCm = motion.value.lever ? visit.file!.athlete[motion.value.lever] : null;
-  const change = each.gained ?? each.sinceLast ?? each.sinceBaseline;
-  if (leverCm === null || !change || Math.abs(change.gain) > 2 * leverCm) return [];
-  return [{ what: 'As an angle', says: `${formatSigned(gainToAngleDeg(change.gain, leverCm), 'deg')} ${each.gained ? 'since before' : each.sinceLast ? 'since last visit' : 'since the baseline'}, on a lever of ${formatNumber(leverCm)} cm` }];
-}
-
-function lines(each: SideComparison): { what: string; says: string }[] {
-  return [
-    ...(each.gained ? [{ what: 'Since before', says: each.gained.words }] : []),
-    ...(each.sinceLast ? [{ what: 'Last visit', says: each.sinceLast.words }] : []),
-    ...(each.sinceBaseline ? [{ what: 'Baseline', says: each.sinceBaseline.words }] : []),
-    ...asAngle(each),
-    ...(each.reference ? [{ what: 'Reference', says: each.reference.words }] : []),
-  ];
-}
-
-const error = computed(() => props.row.sides.find((each) => each.error)?.error ?? null);
-/** A reference as it is printed in its source: whole where it is whole. */
-const printed = (value: number) => formatValue(value, motion.value.unit, Number.isInteger(value) ? 0 : 1);
-const references = computed(() => props.row.bands.map((band) => ({
-  key: band.people + band.source.short,
-  text: `${band.people}: ${band.high === band.low ? '' : `${printed(band.low)} to `}${printed(band.high)}`,
-  kind: band.source.kind === 'mean-ci' ? 'where the average lies, not the range of one person' : band.source.kind === 'clinical' ? 'a round clinical value' : 'a working value, no single source',
-  citation: band.source.citation,
-})));
 </script>
 
 <template>
-  <section ref="root" class="card panel" :aria-label="`${motion.name}, ${motion.testPosition}`">
+  <section class="card panel" :aria-label="`${motion.name}, ${motion.testPosition}`">
     <header>
       <h2>{{ motion.name }}</h2>
       <span class="soft small">{{ motion.testPosition }} · {{ motion.mode }}</span>
     </header>
-
-    <div v-for="each in row.sides" :key="each.side" class="one" @focusout="onLeave($event, each.side)">
-      <div class="head">
-        <span class="side-name">{{ SIDE_WORDS[each.side] }}</span>
-        <span class="num value" :class="{ low: each.short }" :data-testid="`value-${each.side}`">{{ each.now ? formatNumber(each.now.value) : '–' }}<span class="unit">{{ unit }}</span></span>
-        <span class="soft small">{{ spread(each.side) }}</span>
-      </div>
-      <SetAside v-if="cautionsOf(each.side).blocking.length > 0 && !visit.finished" :cautions="cautionsOf(each.side).blocking" :motion-id="motion.id" :side="each.side" :unit="unitWords" />
-      <template v-else>
-      <p v-for="caution in cautionsOf(each.side).limiting" :key="caution.ruleId + caution.because" class="limit small"><span class="level modify">{{ limitWords(caution.limits, unitWords).filter((words) => !words.startsWith('effort')).join(', ') || 'With care' }}</span> {{ caution.because }}: {{ caution.reason }}</p>
-      <p v-if="pastCap(each) !== null" class="wrong-words" role="alert">Past the written limit of {{ pastCap(each) }}{{ unit }}: not to be repeated.</p>
-      <div class="trials" role="group" :aria-label="`Trials, ${each.side}`">
-        <input
-          v-for="n in fieldCount(measuring.trialsOf(motion.id, each.side))" :key="n" class="num trial" inputmode="decimal" autocomplete="off" maxlength="8"
-          :class="{ wrong: measuring.checked(motion, each.side).messages[n - 1], extra: n > 3 }"
-          :data-field="field(each.side, n - 1)" :aria-label="`${SIDE_WORDS[each.side]}, trial ${n}`" :aria-invalid="measuring.checked(motion, each.side).messages[n - 1] ? 'true' : undefined"
-          :aria-describedby="message(each.side) ? `wrong-${each.side}` : undefined" :value="measuring.trialsOf(motion.id, each.side)[n - 1] ?? ''" :readonly="visit.finished"
-          @input="measuring.type(motion, each.side, n - 1, ($event.target as HTMLInputElement).value)" @keydown="onKey($event, each.side, n - 1)" @focus="($event.target as HTMLInputElement).select()"
-        />
-      </div>
-      </template>
-      <p v-if="message(each.side)" :id="`wrong-${each.side}`" class="wrong-words" role="alert">{{ message(each.side) }}</p>
-      <dl v-if="lines(each).length > 0" class="small">
-        <template v-for="line in lines(each)" :key="line.what"><dt class="soft">{{ line.what }}</dt><dd>{{ line.says }}</dd></template>
-      </dl>
+    <PosedFigure class="posed" :motion="motion" :values="values" :short="short" :bands="row.bands" :size="150" :shape="1.95" />
+    <div class="tabs" role="tablist" aria-label="What of this motion" @keydown="onTabKey">
+      <button v-for="each in TABS" :id="`tab-${each.id}`" :key="each.id" type="button" role="tab" :aria-selected="tab === each.id" :tabindex="tab === each.id ? 0 : -1" @click="tab = each.id">{{ each.label }}</button>
     </div>
-
-    <div class="facts small">
-      <div class="instrument"><span class="soft">With</span>
-        <b v-if="visit.finished || instruments.length === 1">{{ INSTRUMENT_WORDS[instrument] }}</b>
-        <PickOne v-else size="small" :value="instrument" :options="instruments" label="Instrument" @change="(value) => measuring.setInstrument(motion, value)" />
-      </div>
-      <p v-if="error">Your error here is ±{{ formatValue(error.sem, motion.unit) }} (SEM, {{ error.source }}). A change counts from <b class="num">{{ formatValue(mdc95(error.sem), motion.unit) }}</b> (MDC95).</p>
-      <p v-for="reference in references" :key="reference.key" :title="reference.citation">Reference, {{ reference.text }}: {{ reference.kind }}.</p>
-      <p v-if="references.length === 0" class="soft">No published reference for this position and age.</p>
-      <p><span class="soft">Landmarks.</span> {{ motion.landmarks }}.</p>
-      <p><span class="soft">Block.</span> {{ motion.block }}.</p>
+    <div role="tabpanel" :aria-labelledby="`tab-${tab}`">
+      <DeviceTab v-if="tab === 'device'" :motion="motion" :measuring="measuring" :moment="moment" />
+      <EndOfMotion v-else-if="tab === 'end'" :motion="motion" :findings="findings" :closed="closed" />
+      <LimiterCard v-else-if="tab === 'holds'" :motion="motion" :judged="judgedSides" @measure="(id) => emit('measure', id)" />
+      <TrialsTab v-show="tab === 'read' || tab === 'device'" ref="trials" :class="{ under: tab === 'device' }" :row="row" :measuring="measuring" :moment="moment" @advance="(side, index) => emit('advance', side, index)" @step="(by) => emit('step', by)" />
     </div>
   </section>
 </template>
@@ -163,110 +71,45 @@ const references = computed(() => props.row.bands.map((band) => ({
 <style scoped>
 .panel {
   display: grid;
-  gap: 12px;
+  gap: 10px;
 }
 
 header .small {
   display: block;
 }
 
-.one + .one {
-  padding-top: 10px;
-  border-top: 1px solid var(--line-faint);
+.posed {
+  justify-self: center;
+  width: 100%;
 }
 
-.head {
+.tabs {
   display: flex;
-  align-items: baseline;
-  gap: 10px;
+  gap: 2px;
+  border-bottom: 1px solid var(--line);
 }
 
-.side-name {
-  width: 46px;
+.tabs button {
+  flex: 1 1 auto;
+  min-height: 38px;
+  padding: 4px 6px;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  color: var(--soft);
+  font: inherit;
+  cursor: pointer;
+}
+
+.tabs button[aria-selected='true'] {
+  border-color: var(--spruce);
+  color: var(--ink);
   font-weight: 700;
 }
 
-.value {
-  font-size: 38px;
-  line-height: 1.1;
-  font-stretch: 120%;
-  letter-spacing: -0.03em;
-}
-
-.unit {
-  font-size: 0.55em;
-  margin-left: 2px;
-}
-
-.trials {
-  display: flex;
-  gap: 8px;
-  margin: 6px 0;
-}
-
-.trial {
-  width: 58px;
-  height: 44px;
-  border: 1.5px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-  font-size: 18px;
-  text-align: center;
-}
-
-.trial.extra {
-  border-style: dashed;
-}
-
-.trial:focus {
-  border-color: var(--spruce);
-  outline: 2px solid var(--spruce);
-  outline-offset: 0;
-}
-
-.trial.wrong {
-  border-color: var(--clay);
-}
-
-.limit {
-  padding: 5px 10px;
-  border-left: 3px solid var(--sun);
-  background: var(--sun-soft);
-  line-height: 1.4;
-}
-
-.wrong-words {
-  color: var(--clay-text);
-  font-size: 13px;
-}
-
-dl {
-  display: grid;
-  grid-template-columns: 76px 1fr;
-  gap: 1px 6px;
-  margin: 0;
-}
-
-dd {
-  margin: 0;
-}
-
-.facts {
-  display: grid;
-  gap: 5px;
-  padding-top: 10px;
+.under {
+  margin-top: 14px;
+  padding-top: 12px;
   border-top: 1px solid var(--line-faint);
-  line-height: 1.4;
-}
-
-.instrument {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-}
-
-.instrument .pick {
-  width: 140px;
 }
 </style>

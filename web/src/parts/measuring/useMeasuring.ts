@@ -149,6 +149,12 @@ export function useMeasuring(moment: Moment) {
     keepDraft(pickedKey, picked.value);
   }
 
+  /** Puts a set in place of what was chosen; what was measured stays. */
+  function choose(motionIds: readonly string[]): void {
+    picked.value = [...motionIds];
+    keepDraft(pickedKey, picked.value);
+  }
+
   /** Takes a motion off the list; only offered while nothing of it was measured. */
   function drop(motionId: string): void {
     picked.value = motions.value.map((motion) => motion.id).filter((id) => id !== motionId);
@@ -157,7 +163,7 @@ export function useMeasuring(moment: Moment) {
 
   const isMeasured = (motion: Motion) => visit.readings.some((reading) => reading.motionId === motion.id);
 
-  return { motions, comparisons, problems, trialsOf, checked, instrumentFor, setInstrument, type, takeBack, commit, pick, drop, isMeasured, standing };
+  return { motions, comparisons, lastSet, choose, problems, trialsOf, checked, instrumentFor, setInstrument, type, takeBack, commit, pick, drop, isMeasured, standing };
 }
 
 export type Measuring = ReturnType<typeof useMeasuring>;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { useRouter } from 'vue-router';
+import FindingsCard from '../../findings/FindingsCard.vue';
 import MeasureBoard from '../../parts/measuring/MeasureBoard.vue';
 import { useVisit } from '../../stores/visit.ts';
 
@@ -12,6 +13,7 @@ const label = (measured: number) => (measured === 0 ? 'Plan' : `Plan from ${NUMB
 
 <template>
   <MeasureBoard moment="before">
+    <template #below="{ findings }"><FindingsCard :findings="findings" /></template>
     <template #beside="{ comparisons }"><Button type="primary" size="large" block @click="router.push(`/visit/${visit.id}/plan`)">{{ label(comparisons.filter((row) => row.sides.some((side) => side.now)).length) }}</Button></template>
   </MeasureBoard>
 </template>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import type { Motion, Side } from '@pace-bend/core/body';
+import { END_FEELS, FELT, type EndData } from '@pace-bend/core/finding';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+import { SIDE_WORDS } from '../parts/words.ts';
+import { useVisit } from '../stores/visit.ts';
+import type { Findings } from './useFindings.ts';
+
+/** How the motion ends on each side: under the hand, in the athlete's words, how it hurts, and whether it is held. */
+const props = defineProps<{ motion: Motion; findings: Findings; closed: (side: Side) => boolean }>();
+const visit = useVisit();
+
+const BLANK: EndData = { endFeel: null, pain: null, felt: null, guarding: null };
+const placeOf = (side: Side) => ({ kind: 'end', subject: props.motion.id, side }) as const;
+const dataOf = (side: Side): EndData => props.findings.read<'end'>(placeOf(side)) ?? BLANK;
+
+function set(side: Side, patch: Partial<EndData>): void {
+  const data = { ...dataOf(side), ...patch };
+  const empty = Object.values(data).every((value) => value === null);
+  props.findings.write({ ...placeOf(side), data: empty ? null : data });
+}
+
+const feels = END_FEELS.map(({ id, name, says }) => ({ value: id, label: name, hint: says }));
+const felts = FELT.map(({ id, name }) => ({ value: id, label: name }));
+const pains = Array.from({ length: 11 }, (_, value) => ({ value, label: String(value) }));
+const yesNo = [{ value: true, label: 'guards' }, { value: false, label: 'lets go' }];
+</script>
+
+<template>
+  <div class="sides">
+    <section v-for="side in motion.sides" :key="side" :aria-label="`End of the motion, ${side}`">
+      <h3>{{ SIDE_WORDS[side] }}</h3>
+      <p v-if="closed(side)" class="soft small">Not to be taken to its end today.</p>
+      <template v-else>
+        <p class="what">Under the hand</p>
+        <ChoiceRow :options="feels" :value="dataOf(side).endFeel" :label="`End feel, ${side}`" :disabled="visit.finished" @change="(endFeel) => set(side, { endFeel })" />
+        <p class="what">Felt</p>
+        <ChoiceRow :options="felts" :value="dataOf(side).felt" :label="`Where it is felt, ${side}`" :disabled="visit.finished" @change="(felt) => set(side, { felt })" />
+        <p class="what">Pain</p>
+        <ChoiceRow tight :options="pains" :value="dataOf(side).pain" :label="`Pain at the end, ${side}`" :disabled="visit.finished" @change="(pain) => set(side, { pain })" />
+        <p class="what">The athlete</p>
+        <ChoiceRow :options="yesNo" :value="dataOf(side).guarding" :label="`Guarding, ${side}`" :disabled="visit.finished" @change="(guarding) => set(side, { guarding })" />
+        <p v-if="findings.problemOf(placeOf(side))" class="wrong small" role="alert">{{ findings.problemOf(placeOf(side)) }}</p>
+      </template>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  gap: 14px;
+}
+
+section {
+  display: grid;
+  gap: 4px;
+}
+
+section + section {
+  padding-top: 12px;
+  border-top: 1px solid var(--line-faint);
+}
+
+h3 {
+  font-size: 15px;
+}
+
+.what {
+  margin: 4px 0 0;
+  color: var(--soft);
+  font-size: 13px;
+}
+
+.wrong {
+  color: var(--clay-text);
+}
+</style>

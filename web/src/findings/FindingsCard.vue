@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { CLOCKS, currentFindings, findingWords, GLIDES, subjectWords, type ClockId, type FindingKind } from '@pace-bend/core/finding';
+import { useVisit } from '../stores/visit.ts';
+import { SIDE_WORDS } from '../parts/words.ts';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+import ClockDial from './ClockDial.vue';
+import ForceTests from './ForceTests.vue';
+import GlideCross from './GlideCross.vue';
+import LegLength from './LegLength.vue';
+import PressTests from './PressTests.vue';
+import type { Findings } from './useFindings.ts';
+
+/** What hands and eyes find besides angles: clocks, glides, leg length, presses, force. One kind open at a time. */
+defineProps<{ findings: Findings }>();
+const visit = useVisit();
+
+const KINDS = [
+  { value: 'clock', label: 'Clock' }, { value: 'glide', label: 'Glides' }, { value: 'leg-length', label: 'Leg length' }, { value: 'press', label: 'Press tests' }, { value: 'force', label: 'Force' },
+] as const;
+const open = ref<Exclude<FindingKind, 'end'> | null>(null);
+const clock = ref<ClockId>('hip');
+const clocks = CLOCKS.map(({ id, name }) => ({ value: id, label: name }));
+const twelve = computed(() => CLOCKS.find((each) => each.id === clock.value)!.twelve);
+const SIDES = ['left', 'right'] as const;
+
+const told = computed(() => visit.findings.filter((each) => each.kind !== 'end'));
+const last = computed(() => currentFindings(visit.file!.lastFindings).filter((each) => each.kind !== 'end'));
+const shown = computed(() => (told.value.length > 0 ? told.value : last.value));
+const line = (each: (typeof told.value)[number]) => `${subjectWords(each)}${each.side === 'midline' ? '' : `, ${SIDE_WORDS[each.side].toLowerCase()}`}`;
+</script>
+
+<template>
+  <section class="card findings" aria-label="Findings">
+    <header>
+      <h2>Findings</h2>
+      <ChoiceRow :options="KINDS" :value="open" label="Kind of finding" @change="(kind) => (open = kind)" />
+    </header>
+
+    <div v-if="open === 'clock'" class="body">
+      <ChoiceRow :options="clocks" :value="clock" label="Joint" @change="(id) => { if (id) clock = id; }" />
+      <div class="pair">
+        <div v-for="side in SIDES" :key="side">
+          <h3>{{ SIDE_WORDS[side] }}</h3>
+          <ClockDial :data="findings.read<'clock'>({ kind: 'clock', subject: clock, side })" :label="`Clock, ${side}`" :twelve="twelve" :disabled="visit.finished" @change="(data) => findings.write({ kind: 'clock', subject: clock, side, data })" />
+        </div>
+        <p class="soft small keys">Press an hour: tight, painful, free. With keys: arrows go round, <span class="key">T</span> tight, <span class="key">P</span> painful, <span class="key">F</span> free. Three o’clock is outward on both sides.</p>
+      </div>
+    </div>
+    <div v-else-if="open === 'glide'" class="body">
+      <div v-for="glide in GLIDES" :key="glide.id">
+        <h3>{{ glide.name }}</h3>
+        <div class="pair">
+          <div v-for="side in SIDES" :key="side">
+            <p class="soft small">{{ SIDE_WORDS[side] }}</p>
+            <GlideCross :data="findings.read<'glide'>({ kind: 'glide', subject: glide.id, side })" :label="`${glide.name}, ${side}`" :disabled="visit.finished" @change="(data) => findings.write({ kind: 'glide', subject: glide.id, side, data })" />
+          </div>
+        </div>
+      </div>
+    </div>
+    <div v-else-if="open === 'leg-length'" class="body"><LegLength :data="findings.read<'leg-length'>({ kind: 'leg-length', subject: 'legs', side: 'midline' })" :disabled="visit.finished" @change="(data) => findings.write({ kind: 'leg-length', subject: 'legs', side: 'midline', data })" /></div>
+    <div v-else-if="open === 'press'" class="body"><PressTests :findings="findings" :disabled="visit.finished" /></div>
+    <div v-else-if="open === 'force'" class="body"><ForceTests :findings="findings" :disabled="visit.finished" /></div>
+
+    <ul v-if="shown.length > 0" class="told small" aria-label="What was found">
+      <li v-if="told.length === 0" class="soft">Last time:</li>
+      <li v-for="each in shown" :key="each.id"><b>{{ line(each) }}</b> {{ findingWords(each) }}</li>
+    </ul>
+    <p v-else-if="open === null" class="soft small">Nothing besides angles yet: tight hours of a joint, glides, leg length, presses, force.</p>
+  </section>
+</template>
+
+<style scoped>
+.findings {
+  display: grid;
+  gap: 10px;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 18px;
+}
+
+.body {
+  display: grid;
+  gap: 14px;
+  padding: 10px 0;
+  border-top: 1px solid var(--line-faint);
+}
+
+.pair {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: start;
+  gap: 10px 34px;
+}
+
+.keys {
+  flex: 1;
+  min-width: 180px;
+  max-width: 270px;
+  align-self: center;
+  line-height: 1.5;
+}
+
+h3 {
+  font-size: 15px;
+}
+
+p {
+  margin: 0;
+}
+
+.told {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 3px 18px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+</style>

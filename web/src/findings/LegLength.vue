@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import InputNumber from 'ant-design-vue/es/input-number';
+import { findingWords, type LegLengthData } from '@pace-bend/core/finding';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+
+/** Ankle bones side by side, before and after a gentle pull of thirty seconds. */
+const props = defineProps<{ data: LegLengthData | null; disabled: boolean }>();
+const emit = defineEmits<{ change: [data: LegLengthData | null] }>();
+
+const SHORTER = [{ value: 'left', label: 'left looks shorter' }, { value: 'even', label: 'even' }, { value: 'right', label: 'right looks shorter' }] as const;
+
+function set(patch: Partial<LegLengthData>): void {
+  const next = { shorter: 'even', byCm: null, afterPull: null, ...props.data, ...patch } as LegLengthData;
+  emit('change', next.shorter === 'even' ? { ...next, byCm: null } : next);
+}
+</script>
+
+<template>
+  <div class="legs">
+    <p class="what">Ankle bones, lying on the back</p>
+    <ChoiceRow :options="SHORTER" :value="data?.shorter ?? null" label="Which leg looks shorter" :disabled="disabled" @change="(shorter) => (shorter === null ? emit('change', null) : set({ shorter }))" />
+    <template v-if="data">
+      <label v-if="data.shorter !== 'even'" class="by">By about <InputNumber :value="data.byCm ?? undefined" :min="0" :max="8" :step="0.5" :disabled="disabled" aria-label="Centimetres shorter" @change="(value) => set({ byCm: typeof value === 'number' ? value : null })" /> cm</label>
+      <p class="what">After a gentle pull along the leg, 30 s</p>
+      <ChoiceRow :options="SHORTER" :value="data.afterPull" label="After the pull" :disabled="disabled" @change="(afterPull) => set({ afterPull })" />
+      <p class="small">{{ findingWords({ kind: 'leg-length', data }) }}</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.legs {
+  display: grid;
+  gap: 5px;
+}
+
+.what {
+  margin: 4px 0 0;
+  color: var(--soft);
+  font-size: 13px;
+}
+
+.by {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+</style>
