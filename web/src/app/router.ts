@@ -19,7 +19,7 @@ export const router = createRouter({
     { path: '/visit/:id/table', name: 'table', component: () => import('../steps/table/TableStep.vue'), meta: { ...clinic, fullScreen: true } },
     { path: '/visit/:id/letter', name: 'letter', component: () => import('../steps/referral/LetterView.vue'), meta: clinic },
     { path: `/visit/:id/:step(${steps})`, name: 'step', component: () => import('../steps/VisitView.vue'), meta: clinic },
-    { path: '/practice/:page(scope|people|audit|me)?', name: 'practice', component: () => import('../practice/PracticeView.vue') },
+    { path: '/practice/:page(scope|error|people|audit|me)?', name: 'practice', component: () => import('../practice/PracticeView.vue') },
     { path: '/coach', name: 'coach', component: () => import('../coach/CoachView.vue'), meta: { roles: ['coach', 'owner'] } },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowhereView.vue') },
   ],

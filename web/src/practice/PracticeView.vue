@@ -13,6 +13,7 @@ const route = useRoute();
 const { problem, run } = useAction();
 const ALL = [
   { id: 'scope', label: 'Scope', may: () => !session.isCoach, view: defineAsyncComponent(() => import('./ScopePage.vue')) },
+  { id: 'error', label: 'Measuring error', may: () => session.may('GET', '/studies'), view: defineAsyncComponent(() => import('../error/ErrorPage.vue')) },
   { id: 'people', label: 'People', may: () => session.may('GET', '/accounts'), view: defineAsyncComponent(() => import('./PeoplePage.vue')) },
   { id: 'audit', label: 'Audit', may: () => session.may('GET', '/audit'), view: defineAsyncComponent(() => import('./AuditPage.vue')) },
   { id: 'me', label: 'My account', may: () => true, view: defineAsyncComponent(() => import('./MePage.vue')) },

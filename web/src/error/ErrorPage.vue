@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import Button from 'ant-design-vue/es/button';
+import { motionOf } from '@pace-bend/core/body';
+import { defaultSem, errorOf, formatValue, mdc95 } from '@pace-bend/core/measure';
+import { knowledgeOf, nextStep, type Study } from '@pace-bend/core/record';
+import PosedFigure from '../parts/PosedFigure.vue';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { useAction } from '../parts/useAction.ts';
+import { INSTRUMENT_WORDS } from '../parts/words.ts';
+import { usePractice } from '../stores/practice.ts';
+import { useSession } from '../stores/session.ts';
+import StudyForm from './StudyForm.vue';
+import StudyRead from './StudyRead.vue';
+import { useStudies } from './useStudies.ts';
+
+/** How exactly this practice measures: each examiner's own error where it was studied, the defaults elsewhere. */
+const StudyResult = defineAsyncComponent(() => import('./StudyResult.vue'));
+const studies = useStudies();
+const session = useSession();
+const practice = usePractice();
+const route = useRoute();
+const router = useRouter();
+const { problem, run } = useAction();
+const load = () => run(studies.load);
+onMounted(load);
+
+const beginning = ref<'repeatability' | 'agreement' | null>(null);
+const open = computed<Study | null>(() => studies.studies.value.find((study) => study.id === route.query.study) ?? null);
+const show = (study: Study | null) => router.replace({ query: study ? { study: study.id } : {} });
+
+const known = computed(() => knowledgeOf(studies.studies.value));
+/** Own studies and what repeats within visits say, one row for each motion and instrument that either knows. */
+const mine = computed(() => {
+  const me = session.me!.id;
+  const keys = new Set([...known.value.own.filter((own) => own.examinerId === me), ...studies.within.value.filter((row) => row.examinerId === me)].map((each) => `${each.motionId}/${each.instrument}`));
+  return [...keys].sort().map((key) => {
+    const [motionId, instrument] = key.split('/') as [string, 'goniometer' | 'inclinometer' | 'tape'];
+    const motion = motionOf(motionId);
+    const used = errorOf(motion, { instrument, examinerId: me }, known.value);
+    const own = known.value.own.some((each) => each.examinerId === me && each.motionId === motionId && each.instrument === instrument);
+    return { key, motion, instrument, used, own, fallback: defaultSem(motion, instrument), within: studies.within.value.find((row) => row.examinerId === me && row.motionId === motionId && row.instrument === instrument) ?? null };
+  });
+});
+const state = (study: Study) => (study.finishedAt ? `finished ${practice.shortDate(study.finishedAt)}${study.used ? ', in use' : ', not in use'}` : nextStep(study) ? 'being read' : 'read, not finished');
+const title = (study: Study) => `${motionOf(study.motionId).name}, ${study.instruments.map((each) => INSTRUMENT_WORDS[each].toLowerCase()).join(' against ')}`;
+</script>
+
+<template>
+  <ProblemNote v-if="problem" :problem="problem" :retry="load" />
+  <p v-else-if="!studies.loaded.value" class="soft">Opening the studies …</p>
+  <template v-else-if="open">
+    <p><button type="button" class="link" @click="show(null)">All studies</button></p>
+    <StudyResult v-if="open.finishedAt" :key="open.id" :study="open" :studies="studies" />
+    <StudyRead v-else :key="open.id" :study="open" :studies="studies" @gone="show(null)" />
+  </template>
+  <StudyForm v-else-if="beginning" :kind="beginning" :studies="studies" @begun="(study) => { beginning = null; show(study); }" @leave="beginning = null" />
+  <div v-else class="columns">
+    <section class="card" aria-label="Your error">
+      <h2>Your error</h2>
+      <p class="soft small">One reading of yours lies this far off, give or take. Between days athlete, position and hands are set up anew; within a day they stay, so the second figure is always the smaller one and says nothing about a change from visit to visit.</p>
+      <table v-if="mine.length > 0">
+        <thead><tr><th /><th scope="col">In use (SEM)</th><th scope="col">A change counts from</th><th scope="col">Within a day</th></tr></thead>
+        <tbody>
+          <tr v-for="row in mine" :key="row.key">
+            <th scope="row"><b>{{ row.motion.name }}</b><span class="soft small">{{ row.motion.testPosition }} · {{ INSTRUMENT_WORDS[row.instrument].toLowerCase() }}</span></th>
+            <td><b class="num">±{{ formatValue(row.used.sem, row.motion.unit) }}</b><span class="soft small">{{ row.own ? row.used.source : 'default, no study of your own' }}</span></td>
+            <td class="num">{{ formatValue(mdc95(row.used.sem), row.motion.unit) }}</td>
+            <td><template v-if="row.within"><span class="num">±{{ formatValue(row.within.sd, row.motion.unit) }}</span><span class="soft small">{{ row.within.sets }} {{ row.within.sets === 1 ? 'reading' : 'readings' }}</span></template><span v-else class="soft">–</span></td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-else>Nothing was read by you yet. Until you have a study of your own, defaults from the trade are used.</p>
+    </section>
+    <section class="card" aria-label="Studies">
+      <h2>Studies</h2>
+      <div class="choices"><Button type="primary" @click="beginning = 'repeatability'">Study how well you repeat</Button><Button @click="beginning = 'agreement'">Compare two instruments</Button></div>
+      <p v-if="studies.studies.value.length === 0" class="soft">None yet. Twelve sides read three times take half an hour, and from then on the program knows your own error.</p>
+      <ul v-else class="plain">
+        <li v-for="study in studies.studies.value" :key="study.id">
+          <button type="button" class="study" @click="show(study)">
+            <PosedFigure :motion="motionOf(study.motionId)" :size="48" decorative />
+            <span><b>{{ title(study) }}</b><span class="soft small">{{ study.kind === 'agreement' ? 'two instruments' : study.examinerIds.length === 1 ? 'one examiner' : `${study.examinerIds.length} examiners` }} · {{ study.subjects.length }} sides × {{ study.trials }} · {{ state(study) }}</span></span>
+          </button>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  gap: 16px;
+  align-items: start;
+}
+
+section {
+  display: grid;
+  gap: 10px;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 7px 10px 7px 0;
+  border-bottom: 1px solid var(--line-faint);
+  text-align: left;
+  font-weight: 400;
+  vertical-align: top;
+}
+
+th span,
+td span.small {
+  display: block;
+}
+
+thead th {
+  color: var(--soft);
+  font-size: 13px;
+}
+
+.study {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  width: 100%;
+  min-height: 62px;
+  padding: 4px 0;
+  border: 0;
+  border-bottom: 1px solid var(--line-faint);
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+
+.study span span {
+  display: block;
+}
+
+.study:hover {
+  background: var(--raised);
+}
+
+@media (max-width: 1020px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

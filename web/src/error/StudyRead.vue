@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref } from 'vue';
+import Button from 'ant-design-vue/es/button';
+import { motionOf } from '@pace-bend/core/body';
+import { parseTrial } from '@pace-bend/core/measure';
+import { nextStep, studyOrder, unfinishedBecause, type Study } from '@pace-bend/core/record';
+import PosedFigure from '../parts/PosedFigure.vue';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { useAction } from '../parts/useAction.ts';
+import { INSTRUMENT_WORDS, SIDE_WORDS } from '../parts/words.ts';
+import type { Studies } from './useStudies.ts';
+
+/** Reads a study: one side at a time in an order of its own, earlier values hidden until all is done. */
+const props = defineProps<{ study: Study; studies: Studies }>();
+const emit = defineEmits<{ gone: [] }>();
+const { problem, busy, run } = useAction();
+
+const motion = computed(() => motionOf(props.study.motionId));
+const order = computed(() => studyOrder(props.study));
+const step = computed(() => nextStep(props.study));
+const done = computed(() => order.value.filter(({ subject, part, trial }) => props.study.values[subject]![part]![trial] !== null).length);
+const last = computed(() => (step.value ? order.value[order.value.findIndex((each) => each.subject === step.value!.subject && each.part === step.value!.part && each.trial === step.value!.trial) - 1] : order.value.at(-1)) ?? null);
+const who = computed(() => (step.value ? props.study.subjects[step.value.subject]! : null));
+const part = computed(() => {
+  if (!step.value) return '';
+  if (props.study.kind === 'agreement') return `with the ${INSTRUMENT_WORDS[props.study.instruments[step.value.part]!].toLowerCase()}`;
+  return `by ${props.studies.examiners.value.find((each) => each.id === props.study.examinerIds[step.value!.part])?.name ?? 'an examiner'}`;
+});
+
+const typed = ref('');
+const wrong = ref<string | null>(null);
+const input = ref<HTMLInputElement | null>(null);
+onMounted(() => input.value?.focus());
+
+const withValue = (at: { subject: number; part: number; trial: number }, value: number | null) => props.study.values.map((row, s) => (s !== at.subject ? row : row.map((trials, p) => (p !== at.part ? trials : trials.map((each, t) => (t === at.trial ? value : each))))));
+
+async function keep(): Promise<void> {
+  if (!step.value || busy.value) return;
+  const trial = parseTrial(typed.value, motion.value);
+  if (!trial.ok) { wrong.value = trial.message; return; }
+  wrong.value = null;
+  const at = step.value;
+  await run(async () => {
+    await props.studies.write(props.study, withValue(at, trial.value));
+    typed.value = '';
+  });
+  await nextTick();
+  input.value?.focus();
+}
+
+const takeBack = () => run(async () => {
+  if (last.value) await props.studies.write(props.study, withValue(last.value, null));
+});
+const blocked = computed(() => unfinishedBecause(props.study));
+const finish = () => run(() => props.studies.finish(props.study));
+const drop = () => run(async () => {
+  await props.studies.drop(props.study);
+  emit('gone');
+});
+</script>
+
+<template>
+  <section class="card reading" aria-label="Reading the study">
+    <header>
+      <div>
+        <h2>{{ motion.name }}</h2>
+        <p class="soft">{{ motion.testPosition }} · {{ motion.landmarks }}</p>
+      </div>
+      <p class="progress" role="status"><b class="num">{{ done }}</b> of <span class="num">{{ order.length }}</span> read</p>
+    </header>
+    <progress :value="done" :max="order.length" aria-label="Readings done" />
+    <ProblemNote v-if="problem" :problem="problem" />
+    <div v-if="step && who" class="now">
+      <PosedFigure :motion="motion" :size="220" :shape="1.6" />
+      <div>
+        <p class="who">{{ who.label }}<span v-if="who.side !== 'midline'">, {{ SIDE_WORDS[who.side].toLowerCase() }}</span></p>
+        <p class="soft">Trial {{ step.trial + 1 }} of {{ study.trials }}, {{ part }}. Set the position up afresh.</p>
+        <label><span class="sr-only">Value</span><input ref="input" v-model="typed" class="num value" inputmode="decimal" autocomplete="off" maxlength="8" :aria-invalid="wrong !== null" aria-describedby="study-wrong" @keydown.enter.prevent="keep"><span class="unit">{{ motion.unit === 'deg' ? '°' : 'cm' }}</span></label>
+        <p id="study-wrong" class="wrong" role="alert">{{ wrong ?? '' }}</p>
+        <p class="soft small">Earlier values stay hidden until all is read. Enter keeps the value and goes on.</p>
+      </div>
+    </div>
+    <p v-else>All is read.</p>
+    <div class="choices">
+      <Button type="primary" :disabled="blocked !== null || busy" @click="finish">{{ step ? 'Finish early' : 'Show what came out' }}</Button>
+      <Button :disabled="last === null || busy" @click="takeBack">Take the last one back</Button>
+      <Button danger :disabled="busy" @click="drop">Drop the study</Button>
+      <span v-if="blocked" class="soft small">{{ blocked }}</span>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.reading {
+  display: grid;
+  gap: 12px;
+}
+
+header {
+  display: flex;
+  justify-content: space-between;
+  gap: 20px;
+}
+
+progress {
+  width: 100%;
+  height: 8px;
+  accent-color: var(--spruce);
+}
+
+.now {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 28px;
+}
+
+.who {
+  font-family: var(--figures);
+  font-size: 27px;
+  font-weight: 650;
+}
+
+.value {
+  width: 150px;
+  height: 72px;
+  border: 2px solid var(--spruce);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+  font-size: 38px;
+  text-align: center;
+}
+
+.unit {
+  margin-left: 8px;
+  font-size: 26px;
+}
+
+.wrong {
+  min-height: 20px;
+  color: var(--clay-text);
+}
+
+p {
+  margin: 0;
+}
+</style>

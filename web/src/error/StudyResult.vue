@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import Button from 'ant-design-vue/es/button';
+import { motionOf } from '@pace-bend/core/body';
+import { formatNumber, formatSigned, formatValue } from '@pace-bend/core/measure';
+import { agreement, ICC_WORDS, repeatability, type Icc } from '@pace-bend/core/reliability';
+import { partMeans, tableOf, type Study } from '@pace-bend/core/record';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { useAction } from '../parts/useAction.ts';
+import { INSTRUMENT_WORDS } from '../parts/words.ts';
+import { useSession } from '../stores/session.ts';
+import AgreementPlot from './AgreementPlot.vue';
+import type { Studies } from './useStudies.ts';
+
+/** What came out of a study, in a sentence first and in figures after. */
+const props = defineProps<{ study: Study; studies: Studies }>();
+const session = useSession();
+const { problem, busy, run } = useAction();
+
+const motion = computed(() => motionOf(props.study.motionId));
+const unit = computed(() => motion.value.unit);
+const nameOf = (id: string) => props.studies.examiners.value.find((each) => each.id === id)?.name ?? 'an examiner';
+/** One table for each examiner, and, with several, one of their means against each other. */
+const tables = computed(() => {
+  if (props.study.kind !== 'repeatability') return [];
+  const own = props.study.examinerIds.map((id, part) => ({ title: nameOf(id), table: tableOf(props.study, part) }));
+  const between = props.study.examinerIds.length > 1 ? [{ title: 'Between examiners, means of the trials', table: partMeans(props.study) }] : [];
+  return [...own, ...between].filter(({ table }) => table.length >= 2).map(({ title, table }) => ({ title, result: repeatability(table, unit.value) }));
+});
+const names = computed(() => props.study.instruments.map((each) => `the ${INSTRUMENT_WORDS[each].toLowerCase()}`) as [string, string]);
+const agreed = computed(() => {
+  if (props.study.kind !== 'agreement') return null;
+  const pairs = partMeans(props.study).map(([first, second]) => ({ first: first!, second: second! }));
+  return pairs.length >= 3 ? agreement(pairs, unit.value, names.value) : null;
+});
+const icc = ({ value, low, high }: Icc) => (value === null ? 'cannot be said' : `${formatNumber(value, 2)}${low === null || high === null ? '' : ` (${formatNumber(low, 2)} to ${formatNumber(high, 2)})`}`);
+const square = (value: number) => formatNumber(value, 2);
+const canUse = computed(() => session.may('POST', '/studies/:id/use'));
+const use = () => run(() => props.studies.use(props.study, !props.study.used));
+</script>
+
+<template>
+  <div class="result">
+    <section class="card" aria-label="What came out">
+      <h2>{{ motion.name }}, {{ motion.testPosition }}</h2>
+      <p class="soft">{{ study.kind === 'agreement' ? `${names[0]} against ${names[1]}` : INSTRUMENT_WORDS[study.instruments[0]!].toLowerCase() }} · {{ study.subjects.length }} sides × {{ study.trials }} trials, {{ study.spacing === 'one-day' ? 'all on one day' : 'each on a day of its own' }}</p>
+      <ProblemNote v-if="problem" :problem="problem" />
+      <p class="use"><b>{{ study.kind === 'agreement' ? (study.used ? 'The difference is taken into account when values of both are compared.' : 'A change of instrument is flagged; the difference is not taken into account.') : (study.used ? 'These errors are used for these examiners everywhere.' : 'Not in use: the defaults hold.') }}</b>
+        <Button v-if="canUse" size="small" :disabled="busy" @click="use">{{ study.used ? 'Stop using it' : study.kind === 'agreement' ? 'Take it into account' : 'Use it' }}</Button></p>
+    </section>
+    <section v-for="each in tables" :key="each.title" class="card" :aria-label="each.title">
+      <h2>{{ each.title }}</h2>
+      <p class="sentence">{{ each.result.words }}</p>
+      <div class="figures">
+        <dl>
+          <dt>SEM</dt><dd><b class="num">{{ formatValue(each.result.sem, unit) }}</b> <span class="soft">{{ formatValue(each.result.semLow, unit) }} to {{ formatValue(each.result.semHigh, unit) }}</span></dd>
+          <dt>MDC95</dt><dd><b class="num">{{ formatValue(each.result.mdc, unit) }}</b></dd>
+          <dt>First to last trial</dt><dd class="num">{{ formatSigned(each.result.shift, unit) }}</dd>
+        </dl>
+        <table class="num">
+          <caption>Mean squares</caption>
+          <tbody>
+            <tr><th scope="row">between sides</th><td>{{ square(each.result.squares.betweenRows) }}</td></tr>
+            <tr><th scope="row">within sides</th><td>{{ square(each.result.squares.withinRows) }}</td></tr>
+            <tr><th scope="row">between trials</th><td>{{ square(each.result.squares.betweenColumns) }}</td></tr>
+            <tr><th scope="row">error</th><td>{{ square(each.result.squares.error) }}</td></tr>
+          </tbody>
+        </table>
+        <table>
+          <caption>Intraclass correlations, with 95 % limits</caption>
+          <tbody><tr v-for="one in each.result.iccs" :key="one.form"><th scope="row">ICC({{ one.form }})</th><td class="num">{{ icc(one) }}</td><td class="soft small">{{ ICC_WORDS[one.form] }}</td></tr></tbody>
+        </table>
+      </div>
+      <p class="soft small">SEM = √ of the error's mean square, MDC95 = SEM · 1.96 · √2 (Weir 2005); forms and limits after Shrout and Fleiss 1979.</p>
+    </section>
+    <section v-if="agreed" class="card" aria-label="Agreement">
+      <h2>Agreement</h2>
+      <p class="sentence">{{ agreed.words }}</p>
+      <div class="figures plot">
+        <AgreementPlot :result="agreed" :unit="unit" :names="names" />
+        <dl>
+          <dt>Mean difference</dt><dd><b class="num">{{ formatSigned(agreed.bias.value, unit) }}</b> <span class="soft">{{ formatSigned(agreed.bias.low, unit) }} to {{ formatSigned(agreed.bias.high, unit) }}</span></dd>
+          <dt>SD of differences</dt><dd class="num">{{ formatValue(agreed.sd, unit) }}</dd>
+          <dt>Upper limit</dt><dd><b class="num">{{ formatSigned(agreed.upper.value, unit) }}</b> <span class="soft">{{ formatSigned(agreed.upper.low, unit) }} to {{ formatSigned(agreed.upper.high, unit) }}</span></dd>
+          <dt>Lower limit</dt><dd><b class="num">{{ formatSigned(agreed.lower.value, unit) }}</b> <span class="soft">{{ formatSigned(agreed.lower.low, unit) }} to {{ formatSigned(agreed.lower.high, unit) }}</span></dd>
+          <dt>Sides</dt><dd class="num">{{ agreed.n }}</dd>
+        </dl>
+      </div>
+      <p class="soft small">Limits of agreement, mean ± 1.96 SD, each with its 95 % confidence (Bland and Altman 1986).</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.result {
+  display: grid;
+  gap: 16px;
+}
+
+section {
+  display: grid;
+  gap: 8px;
+}
+
+.use {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+}
+
+.sentence {
+  max-width: 78ch;
+  font-size: 16px;
+}
+
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: start;
+  gap: 14px 40px;
+}
+
+.figures.plot {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 330px;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 14px;
+  margin: 0;
+}
+
+dt {
+  color: var(--soft);
+}
+
+dd {
+  margin: 0;
+}
+
+table {
+  border-collapse: collapse;
+}
+
+caption {
+  padding-bottom: 3px;
+  color: var(--soft);
+  text-align: left;
+  font: 400 14px var(--words);
+}
+
+th,
+td {
+  padding: 3px 14px 3px 0;
+  border-bottom: 1px solid var(--line-faint);
+  text-align: left;
+  font-weight: 400;
+}
+
+p {
+  margin: 0;
+}
+
+@media (max-width: 900px) {
+  .figures.plot {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
