@@ -11,6 +11,7 @@ export {
   type Study, type StudyFields, type StudyKind, type StudyStep, type StudySubject,
 } from './study.ts';
 export { cautionContextOf, raisedOf } from './cautions.ts';
+export { sortStrip, stripOf, type Strip, type StripCell, type StripOrder, type StripRow } from './strip.ts';
 export { historyOf } from './history.ts';
 export { projectDay, type ProjectedVisit } from './day.ts';
 export { coachPage, readinessShape, type CoachAthlete, type CoachFacts, type CoachPage, type ReadinessShape } from './coach.ts';

@@ -12,6 +12,7 @@ export const router = createRouter({
     { path: '/', name: 'today', component: () => import('../day/DayView.vue'), meta: clinic },
     { path: '/day/:date', name: 'day', component: () => import('../day/DayView.vue'), meta: clinic },
     { path: '/squad', name: 'squad', component: () => import('../squad/SquadView.vue'), meta: clinic },
+    { path: '/squad/range', name: 'squad-range', component: () => import('../squad/strip/StripView.vue'), meta: clinic },
     { path: '/squad/read-in', name: 'read-in', component: () => import('../squad/reading/ReadInView.vue'), meta: therapists },
     { path: '/athlete/:id', name: 'athlete', component: () => import('../athlete/AthleteView.vue'), meta: clinic },
     { path: '/athlete/:id/:page(file|limits|history)', name: 'athlete-page', component: () => import('../athlete/AthleteView.vue'), meta: clinic },

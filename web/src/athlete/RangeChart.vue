@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController, Tooltip, type ChartConfiguration, type Plugin } from 'chart.js';
 import { DateTime } from 'luxon';
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { formatValue } from '@pace-bend/core/measure';
 import type { Motion } from '@pace-bend/core/body';
 import type { CalendarEvent } from '@pace-bend/core/record';
@@ -10,7 +10,8 @@ import { useDark } from '../app/useDark.ts';
 import type { SideSeries } from './series.ts';
 
 /** One side of one motion over the visits: before and after, the reference, and the band in which a change is only error. */
-const props = defineProps<{ motion: Motion; series: SideSeries; range: { from: number; to: number; low: number; high: number }; zone: string; events: readonly CalendarEvent[] }>();
+const props = defineProps<{ motion: Motion; series: SideSeries; range: { from: number; to: number; low: number; high: number }; zone: string; events: readonly CalendarEvent[]; goal: number | null }>();
+const DAY_MS = 86_400_000;
 
 Chart.register(LinearScale, LineController, LineElement, PointElement, ScatterController, Tooltip);
 const canvas = ref<HTMLCanvasElement | null>(null);
@@ -29,7 +30,7 @@ const ground: Plugin = {
     ctx.beginPath();
     ctx.rect(left, chartArea.top, right - left, chartArea.bottom - chartArea.top);
     ctx.clip();
-    const { baseline, mdc, bands } = props.series;
+    const { baseline, mdc, bands, level } = props.series;
     ctx.fillStyle = colour('--line-faint');
     ctx.fillRect(left, y(baseline + mdc), right - left, y(baseline - mdc) - y(baseline + mdc));
     ctx.globalAlpha = 0.6;
@@ -43,18 +44,56 @@ const ground: Plugin = {
     ctx.moveTo(left, y(baseline));
     ctx.lineTo(right, y(baseline));
     ctx.stroke();
+    const x = (day: number) => scales.x!.getPixelForValue(day * DAY_MS);
+    if (level.points.length > 1) {
+      ctx.setLineDash([]);
+      ctx.beginPath();
+      for (const [i, point] of level.points.entries()) ctx[i === 0 ? 'moveTo' : 'lineTo'](x(point.day), y(point.high));
+      for (const point of [...level.points].reverse()) ctx.lineTo(x(point.day), y(point.low));
+      ctx.closePath();
+      ctx.globalAlpha = 0.5;
+      ctx.fillStyle = colour('--plum-soft');
+      ctx.fill();
+      ctx.globalAlpha = 1;
+      ctx.strokeStyle = colour('--plum');
+      ctx.lineWidth = 2;
+      ctx.beginPath();
+      for (const [i, point] of level.points.entries()) ctx[i === 0 ? 'moveTo' : 'lineTo'](x(point.day), y(point.level));
+      ctx.stroke();
+    }
+    if (props.goal !== null) {
+      ctx.setLineDash([8, 4]);
+      ctx.lineWidth = 1.4;
+      ctx.strokeStyle = colour('--spruce');
+      ctx.beginPath();
+      ctx.moveTo(left, y(props.goal));
+      ctx.lineTo(right, y(props.goal));
+      ctx.stroke();
+    }
+    // What was gained falls back until the next visit: from each value after work to the next one before it.
+    ctx.setLineDash([1, 4]);
+    ctx.lineWidth = 1.4;
+    ctx.strokeStyle = colour('--spruce');
+    for (const [i, point] of props.series.points.entries()) {
+      const next = props.series.points.slice(i + 1).find((each) => each.before !== null);
+      if (point.after === null || !next) continue;
+      ctx.beginPath();
+      ctx.moveTo(scales.x!.getPixelForValue(point.at), y(point.after));
+      ctx.lineTo(scales.x!.getPixelForValue(next.at), y(next.before!));
+      ctx.stroke();
+    }
     ctx.setLineDash([2, 3]);
     ctx.strokeStyle = colour('--slate');
     for (const event of props.events) {
-      const x = scales.x!.getPixelForValue(Date.parse(event.onDate));
+      const at = scales.x!.getPixelForValue(Date.parse(event.onDate));
       ctx.beginPath();
-      ctx.moveTo(x, chartArea.top);
-      ctx.lineTo(x, chartArea.bottom);
+      ctx.moveTo(at, chartArea.top);
+      ctx.lineTo(at, chartArea.bottom);
       ctx.stroke();
       ctx.fillStyle = colour('--slate-text');
       ctx.font = '12px "Atkinson Hyperlegible Next Variable"';
       ctx.textAlign = 'right';
-      ctx.fillText(event.name, x - 5, chartArea.top + 12);
+      ctx.fillText(event.name, at - 5, chartArea.top + 12);
     }
     ctx.restore();
   },
@@ -72,7 +111,7 @@ function config(): ChartConfiguration {
       datasets: [
         // A thin stem joins before and after of one visit.
         ...points.flatMap((point) => (point.before === null || point.after === null ? [] : [{ data: [{ x: point.at, y: point.before }, { x: point.at, y: point.after }], borderColor: colour('--spruce'), borderWidth: 1.4, pointRadius: 0, pointHitRadius: 0 }])),
-        { label: 'before', data: series('before'), borderColor: colour('--ink'), borderWidth: 1.8, pointRadius: 5, pointBorderWidth: 2, pointBackgroundColor: colour('--paper'), pointBorderColor: colour('--ink') },
+        { label: 'before', data: series('before'), showLine: false, borderColor: colour('--ink'), pointRadius: 5, pointBorderWidth: 2, pointBackgroundColor: colour('--paper'), pointBorderColor: colour('--ink') },
         { label: 'after', data: series('after'), showLine: false, borderColor: colour('--spruce'), pointRadius: 5, pointStyle: 'rectRot', pointBackgroundColor: colour('--spruce'), pointBorderColor: colour('--spruce') },
       ],
     },
@@ -96,12 +135,15 @@ function config(): ChartConfiguration {
   };
 }
 
+/** Losing more than was gained is nothing kept; more than all of it is all. */
+const keptWords = computed(() => { const share = props.series.kept.share ?? 0; return share <= 0.02 ? 'none of it' : share >= 1 ? 'all of it' : `${Math.round(share * 100)} % of it`; });
+
 function draw(): void {
   chart?.destroy();
   chart = new Chart(canvas.value!, config());
 }
 onMounted(draw);
-watch(() => [props.motion, props.series, props.range, dark.value], draw);
+watch(() => [props.motion, props.series, props.range, props.goal, dark.value], draw);
 onBeforeUnmount(() => chart?.destroy());
 </script>
 
@@ -110,7 +152,7 @@ onBeforeUnmount(() => chart?.destroy());
     <figcaption>
       <b>{{ SIDE_WORDS[series.side] }}</b>
       <span>{{ series.verdict }}</span>
-      <span v-if="series.meanGain !== null" class="soft">straight after work {{ formatValue(series.meanGain, motion.unit) }} more, on average</span>
+      <span v-if="series.kept.meanGain !== null" class="soft">straight after work {{ formatValue(series.kept.meanGain, motion.unit) }} more on average<template v-if="series.kept.share !== null">, {{ keptWords }} kept until the next visit</template></span>
     </figcaption>
     <div class="canvas"><canvas ref="canvas" role="img" :aria-label="`${motion.name}, ${series.side}, over ${series.points.length} visits. ${series.verdict}`" /></div>
   </figure>

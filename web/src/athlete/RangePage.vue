@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
 import { MOTIONS } from '@pace-bend/core/body';
 import { formatNumber } from '@pace-bend/core/measure';
+import type { Side } from '@pace-bend/core/body';
 import type { AthleteFile } from '@pace-bend/core/record';
 import BendPair from '../parts/BendPair.vue';
 import VisitState from '../parts/VisitState.vue';
 import { usePractice } from '../stores/practice.ts';
+import GoalLine from './GoalLine.vue';
+import PeriodsCard from './PeriodsCard.vue';
+import PosedFigure from '../parts/PosedFigure.vue';
 import RangeChart from './RangeChart.vue';
 import { seriesOf } from './series.ts';
 
@@ -13,7 +18,9 @@ import { seriesOf } from './series.ts';
 const props = defineProps<{ file: AthleteFile }>();
 
 const practice = usePractice();
-const motionId = ref('');
+const route = useRoute();
+const motionId = ref(typeof route.query.motion === 'string' ? route.query.motion : '');
+const goalOf = (side: Side) => props.file.goals.find((goal) => goal.motionId === shown.value?.motion.id && goal.side === side) ?? null;
 const DAY_MS = 86_400_000;
 
 const motions = computed(() => MOTIONS.filter((motion) => props.file.past.some((reading) => reading.motionId === motion.id && reading.moment === 'before')));
@@ -23,7 +30,7 @@ const shown = computed(() => all.value.find((row) => row.motion.id === motionId.
 /** Both sides share their axes, so that left and right can be compared by eye. */
 const range = computed(() => {
   const series = shown.value?.series ?? [];
-  const values = series.flatMap((side) => [...side.points.flatMap((point) => [point.before, point.after]), side.baseline - side.mdc, side.baseline + side.mdc, ...side.bands.flatMap((band) => [band.low, band.high])]).filter((value) => value !== null);
+  const values = series.flatMap((side) => [...side.points.flatMap((point) => [point.before, point.after]), side.baseline - side.mdc, side.baseline + side.mdc, ...side.bands.flatMap((band) => [band.low, band.high]), goalOf(side.side)?.value ?? null, ...side.level.points.flatMap((point) => [point.low, point.high])]).filter((value) => value !== null);
   const times = series.flatMap((side) => side.points.map((point) => point.at));
   const [low, high] = [Math.min(...values), Math.max(...values)];
   const pad = (high - low) * 0.06;
@@ -44,9 +51,10 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
         <section class="card motions" aria-label="Motions">
           <p v-if="all.length === 0" class="soft empty">Nothing measured yet. Open a visit and measure; the first values become the baseline.</p>
           <button v-for="row in all" :key="row.motion.id" type="button" :aria-pressed="row.motion.id === shown?.motion.id" @click="motionId = row.motion.id">
+            <PosedFigure :motion="row.motion" :size="44" :shape="1.25" decorative />
             <span class="what"><b>{{ row.motion.name }}</b><span class="soft small">{{ row.motion.testPosition }}</span></span>
             <span class="num">{{ latest(row, row.motion.sides[0]!) }}</span>
-            <BendPair :motion="row.motion" :fans="fans(row)" :bands="row.series[0]?.bands ?? []" :width="104" />
+            <BendPair :motion="row.motion" :fans="fans(row)" :bands="row.series[0]?.bands ?? []" :width="92" />
             <span class="num">{{ row.motion.sides[1] ? latest(row, row.motion.sides[1]) : '' }}</span>
           </button>
         </section>
@@ -54,14 +62,18 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
         <section v-if="shown" class="card charts" aria-label="Range over the visits">
           <h2>{{ shown.motion.name }}, {{ shown.motion.testPosition }}</h2>
           <div class="pair" :class="{ single: shown.series.length === 1 }">
-            <RangeChart v-for="series in shown.series" :key="`${shown.motion.id}/${series.side}`" :motion="shown.motion" :series="series" :range="range" :zone="practice.zone" :events="file.events.filter((event) => Date.parse(event.onDate) <= range.to)" />
+            <RangeChart v-for="series in shown.series" :key="`${shown.motion.id}/${series.side}`" :motion="shown.motion" :series="series" :range="range" :zone="practice.zone" :events="file.events.filter((event) => Date.parse(event.onDate) <= range.to)" :goal="goalOf(series.side)?.value ?? null" />
           </div>
           <p class="legend small soft">
             <span><svg width="14" height="14" aria-hidden="true"><circle cx="7" cy="7" r="4.6" class="dot" /></svg> before work</span>
             <span><svg width="14" height="14" aria-hidden="true"><path d="M7 1L13 7L7 13L1 7Z" class="diamond" /></svg> after work</span>
             <span><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="mdc" /><path d="M0 6H22" class="base" /></svg> baseline, and around it only measuring error (MDC95)</span>
+            <span><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="level" /><path d="M0 6H22" class="level-line" /></svg> level behind the readings, 95 %</span>
+            <span><svg width="22" height="12" aria-hidden="true"><path d="M1 2L21 10" class="fades" /></svg> what is kept until the next visit</span>
             <span v-if="shown.series[0]?.bands.length"><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="band" /></svg> reference, {{ shown.series[0]!.bands.map((band) => `${band.people} (${band.source.short})`).join(' and ') }}</span>
           </p>
+          <div class="pair goals" :class="{ single: shown.series.length === 1 }"><GoalLine v-for="series in shown.series" :key="`${shown.motion.id}/${series.side}`" :motion="shown.motion" :side="series.side" :goal="goalOf(series.side)" /></div>
+          <PeriodsCard :key="shown.motion.id" :motion="shown.motion" :series="shown.series" />
         </section>
       </div>
 
@@ -96,7 +108,7 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
 
 .motions button {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 46px 104px 46px;
+  grid-template-columns: 55px minmax(0, 1fr) 46px 92px 46px;
   align-items: center;
   gap: 6px;
   width: 100%;
@@ -115,7 +127,7 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
   border-bottom: 0;
 }
 
-.motions button > .num:nth-child(2) {
+.motions button > .num:nth-child(3) {
   text-align: right;
 }
 
@@ -169,6 +181,21 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
 
 .diamond {
   fill: var(--spruce);
+}
+
+.level {
+  fill: var(--plum-soft);
+}
+
+.level-line {
+  stroke: var(--plum);
+  stroke-width: 2;
+}
+
+.fades {
+  stroke: var(--spruce);
+  stroke-width: 1.6;
+  stroke-dasharray: 1 4;
 }
 
 .mdc {

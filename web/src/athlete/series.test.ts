@@ -13,7 +13,9 @@ test('a point for each visit with its values before and after, the first one bef
   expect(left!.points.map(({ before, after }) => [before, after])).toEqual([[16, 12], [14, null], [null, 10]]);
   expect(left!.baseline).toBe(16);
   // A smaller gap is a gain.
-  expect(left!.meanGain).toBe(4);
+  expect(left!.kept.meanGain).toBe(4);
+  expect(left!.kept.steps).toEqual([expect.objectContaining({ gained: 4, kept: 2 })]);
+  expect(left!.level.points).toHaveLength(2);
   expect(left!.verdict).toBe('+2.0 cm: inside your error of ±4.2 cm');
   // 1.96 · √2 · 1.5 cm.
   expect(left!.mdc).toBeCloseTo(4.158, 3);

@@ -1,3 +1,4 @@
+import { keptGain, smoothLevel, type Kept, type Level, type LevelInput } from '@pace-bend/core/trend';
 import { classifyChange, errorOf, mdc95, NOTHING_KNOWN, referenceBands, type ErrorKnowledge, type ReferenceBand } from '@pace-bend/core/measure';
 import type { Motion, PersonFacts, Side } from '@pace-bend/core/body';
 import type { PastReading } from '@pace-bend/core/record';
@@ -19,9 +20,14 @@ export interface SideSeries {
   readonly bands: readonly ReferenceBand[];
   /** The latest value before work against the baseline, in words. */
   readonly verdict: string;
-  /** Gained straight after work, averaged over the visits that measured it, and the words for it. */
-  readonly meanGain: number | null;
+  /** Readings before work with their error, oldest first, and the level behind them. */
+  readonly readings: readonly LevelInput[];
+  readonly level: Level;
+  /** What was gained at visits and what of it was still there at the next. */
+  readonly kept: Kept;
 }
+
+const DAY_MS = 86_400_000;
 
 /** The series of one motion's sides; sides that were never measured before work are left out. */
 export function seriesOf(motion: Motion, past: readonly PastReading[], person: PersonFacts, today: string, errors: ErrorKnowledge = NOTHING_KNOWN): SideSeries[] {
@@ -37,7 +43,7 @@ export function seriesOf(motion: Motion, past: readonly PastReading[], person: P
     const latest = readings.findLast((reading) => reading.moment === 'before')!;
     const semOf = (reading: PastReading) => errorOf(motion, reading, errors).sem;
     const ordered = [...points.values()].sort((a, b) => a.at - b.at);
-    const gains = ordered.flatMap((point) => (point.before !== null && point.after !== null ? [(point.after - point.before) * (motion.better === 'higher' ? 1 : -1)] : []));
+    const inputs = readings.filter((reading) => reading.moment === 'before').map((reading): LevelInput => ({ day: Date.parse(reading.startsAt) / DAY_MS, value: reading.value, sem: semOf(reading) }));
     const change = classifyChange({ value: first.value, sem: semOf(first) }, { value: latest.value, sem: semOf(latest) }, motion);
     return [{
       side,
@@ -46,7 +52,9 @@ export function seriesOf(motion: Motion, past: readonly PastReading[], person: P
       mdc: mdc95(semOf(first), semOf(latest)),
       bands: referenceBands(motion.id, person, today),
       verdict: latest === first ? 'One visit so far: this is the baseline' : change.words,
-      meanGain: gains.length > 0 ? gains.reduce((sum, gain) => sum + gain, 0) / gains.length : null,
+      readings: inputs,
+      level: smoothLevel(inputs),
+      kept: keptGain(ordered.map(({ at, before, after }) => ({ day: at / DAY_MS, before, after })), motion, mdc95(semOf(latest))),
     }];
   });
 }

@@ -87,6 +87,7 @@ async function openChosen(): Promise<void> {
       <PickOne v-if="squads.length > 0" class="which" label="Squad shown" :value="squadId" :options="[{ value: 'all', label: 'everybody' }, ...squads.map((squad) => ({ value: squad.id, label: squad.name }))]" @change="(id) => { squadId = id; }" />
       <span class="soft small" role="status">{{ list ? `${athletes.length} of ${list.total}` : '' }}</span>
       <span class="end choices">
+        <Button @click="router.push('/squad/range')">Range</Button>
         <Button v-if="session.may('PUT', '/squads/:id')" :aria-expanded="editing" @click="editing = !editing">Squads</Button>
         <Button v-if="session.may('POST', '/import/athletes')" @click="router.push('/squad/read-in')">Read in</Button>
         <a v-if="session.may('GET', '/export/athletes')" class="choice out" href="/api/export/athletes" download="squad.csv">Take out</a>

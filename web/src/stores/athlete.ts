@@ -3,7 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { v7 as uuid } from 'uuid';
 import type { CautionContext, ConditionFields, NoTouchFields } from '@pace-bend/core/caution';
 import { daysBetween } from '@pace-bend/core/caution';
-import type { Athlete, AthleteFields, AthleteFile, Condition, NoTouchArea } from '@pace-bend/core/record';
+import type { Athlete, AthleteFields, AthleteFile, Condition, Goal, GoalFields, NoTouchArea } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../app/api.ts';
 import { autosave, type Autosave } from './autosave.ts';
 import { usePractice } from './practice.ts';
@@ -72,6 +72,17 @@ export const useAthlete = defineStore('athlete', () => {
     file.value = { ...file.value!, noTouch };
   }
 
+  /** Sets a goal in place of the one that stood for the motion and side. Throws ApiProblem. */
+  async function setGoal(goal: GoalFields): Promise<void> {
+    const { goals } = await api<{ goals: Goal[] }>('PUT', `/athletes/${id.value}/goals/${uuid()}`, goal);
+    file.value = { ...file.value!, goals };
+  }
+
+  async function withdrawGoal(goalId: string): Promise<void> {
+    const { goals } = await api<{ goals: Goal[] }>('DELETE', `/athletes/${id.value}/goals/${goalId}`, {});
+    file.value = { ...file.value!, goals };
+  }
+
   /** What cautions say today, outside any visit: nothing was asked, the next event counts. */
   const cautionContext = computed<CautionContext | null>(() => {
     if (!file.value || !practice.practice) return null;
@@ -84,5 +95,5 @@ export const useAthlete = defineStore('athlete', () => {
     };
   });
 
-  return { file, problem, id, saver, cautionContext, load, set, takeTheirs, putCondition, withdrawCondition, addNoTouch, liftNoTouch };
+  return { file, problem, id, saver, cautionContext, load, set, takeTheirs, putCondition, withdrawCondition, addNoTouch, liftNoTouch, setGoal, withdrawGoal };
 });

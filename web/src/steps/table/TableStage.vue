@@ -3,6 +3,8 @@ import { computed } from 'vue';
 import { formatSigned, formatValue } from '@pace-bend/core/measure';
 import { formatDuration } from '@pace-bend/core/record';
 import type { RunStatus } from '@pace-bend/core/table';
+import { motionOf } from '@pace-bend/core/body';
+import PosedFigure from '../../parts/PosedFigure.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import BreathBar from './BreathBar.vue';
 import RoundSquares from './RoundSquares.vue';
@@ -19,6 +21,13 @@ const props = defineProps<{
 const { line, state, view, reopened } = props.run;
 
 const cue = computed(() => view.value!.cue);
+const motion = computed(() => motionOf(line.value!.blocks[cue.value.blockIndex]!.motionId));
+/** The limb where it should be now: on its way from this cue's start to its end. */
+const limb = computed(() => {
+  const { startMs, endMs, from, to, side } = cue.value;
+  const share = endMs > startMs ? Math.min(1, Math.max(0, (state.value.positionMs - startMs) / (endMs - startMs))) : 1;
+  return { [side]: from + share * (to - from) };
+});
 const unit = computed(() => line.value!.blocks[cue.value.blockIndex]!.unit);
 const breathWords = computed(() => ({ in: 'breathe in', out: 'breathe out', free: '' })[cue.value.breath]);
 const how = computed(() => [view.value!.effortPct === null ? '' : `${view.value!.effortPct} % effort`, cue.value.kind === 'contract' ? breathWords.value : '', cue.value.detail].filter(Boolean).join(' · '));
@@ -79,6 +88,7 @@ const counting = computed(() => props.status === 'running' || props.status === '
     </div>
 
     <aside class="numbers">
+      <PosedFigure class="posed" :motion="motion" :values="limb" :size="96" :shape="1.9" decorative />
       <RoundSquares :round="cue.round" :rounds="cue.rounds" />
       <div class="edge">
         <span class="lab">{{ isRead ? 'Edge now' : 'Edge expected' }} <kbd>E</kbd></span>
@@ -92,6 +102,21 @@ const counting = computed(() => props.status === 'running' || props.status === '
 </template>
 
 <style scoped>
+/* The figure on the dark table side: cream lines, the limb in the colour of the moment. */
+.posed {
+  --ink: #efe9da;
+  --paper: #16261f;
+  --ground: #0f1c18;
+  --tick: #6f8379;
+  --line: #35473f;
+  --spruce: var(--accent);
+  --spruce-soft: #21382f;
+  --slate: var(--accent);
+  --slate-soft: #21382f;
+  --sun-soft: #3d3319;
+  --sun-text: #f2c14e;
+}
+
 .stage {
   display: grid;
   grid-template-columns: minmax(230px, 0.8fr) minmax(0, 1.7fr) 210px;

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed, reactive } from 'vue';
+import { DateTime } from 'luxon';
+import type { Motion } from '@pace-bend/core/body';
+import { formatValue } from '@pace-bend/core/measure';
+import { comparePeriods } from '@pace-bend/core/trend';
+import { SIDE_WORDS } from '../parts/words.ts';
+import { usePractice } from '../stores/practice.ts';
+import type { SideSeries } from './series.ts';
+
+/** Two periods of one motion against each other; at first the earlier and the later half of what there is. */
+const props = defineProps<{ motion: Motion; series: readonly SideSeries[] }>();
+const practice = usePractice();
+const DAY_MS = 86_400_000;
+
+const dayOf = (day: number) => DateTime.fromMillis(day * DAY_MS, { zone: practice.zone }).toISODate()!;
+const all = props.series.flatMap((side) => side.readings.map((reading) => reading.day)).sort((a, b) => a - b);
+const middle = ((all[0] ?? 0) + (all.at(-1) ?? 0)) / 2;
+const first = reactive({ from: dayOf(all[0] ?? 0), to: dayOf(middle) });
+const second = reactive({ from: dayOf(middle + 1), to: dayOf(all.at(-1) ?? 0) });
+const period = ({ from, to }: { from: string; to: string }) => ({ from: DateTime.fromISO(from, { zone: practice.zone }).toMillis() / DAY_MS, to: DateTime.fromISO(to, { zone: practice.zone }).endOf('day').toMillis() / DAY_MS });
+const backward = computed(() => first.from > first.to || second.from > second.to);
+const compared = computed(() => (backward.value ? [] : props.series.map((side) => ({ side: side.side, result: comparePeriods(side.readings, period(first), period(second), props.motion) }))));
+</script>
+
+<template>
+  <details class="periods">
+    <summary>Compare two periods</summary>
+    <div class="dates small">
+      <label>First <input v-model="first.from" type="date" aria-label="First period from"> to <input v-model="first.to" type="date" aria-label="First period to"></label>
+      <label>Second <input v-model="second.from" type="date" aria-label="Second period from"> to <input v-model="second.to" type="date" aria-label="Second period to"></label>
+    </div>
+    <p v-if="backward" class="wrong small" role="alert">A period ends on or after the day it begins.</p>
+    <ul class="small">
+      <li v-for="{ side, result } in compared" :key="side"><b>{{ SIDE_WORDS[side] }}</b> {{ result.words }}<span v-if="result.first && result.second" class="soft"> ({{ formatValue(result.first.mean, motion.unit) }} from {{ result.first.n }}, then {{ formatValue(result.second.mean, motion.unit) }} from {{ result.second.n }} readings)</span></li>
+    </ul>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  cursor: pointer;
+}
+
+.dates {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 24px;
+  margin: 8px 0;
+}
+
+input {
+  height: 30px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+  font: inherit;
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.wrong {
+  color: var(--clay-text);
+}
+</style>

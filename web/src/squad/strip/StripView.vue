@@ -1,0 +1,229 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import Button from 'ant-design-vue/es/button';
+import { motionOf } from '@pace-bend/core/body';
+import { sortStrip, stripOf, type Squad, type SquadStrip, type StripOrder } from '@pace-bend/core/record';
+import { api, ApiProblem } from '../../app/api.ts';
+import PickOne from '../../parts/PickOne.vue';
+import PosedFigure from '../../parts/PosedFigure.vue';
+import ProblemNote from '../../parts/ProblemNote.vue';
+import { usePractice } from '../../stores/practice.ts';
+import StripPair from './StripPair.vue';
+
+/** A squad's range at a glance: people down, motions across, small bend pairs where they meet, and what changed. */
+const practice = usePractice();
+const route = useRoute();
+const router = useRouter();
+const squads = ref<readonly Squad[] | null>(null);
+const page = shallowRef<SquadStrip | null>(null);
+const problem = shallowRef<ApiProblem | null>(null);
+const order = ref<StripOrder>('worst');
+const squadId = computed(() => (typeof route.query.squad === 'string' ? route.query.squad : squads.value?.[0]?.id ?? null));
+
+async function ask<T>(work: () => Promise<T>): Promise<void> {
+  problem.value = null;
+  try {
+    await work();
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error;
+    problem.value = error;
+  }
+}
+const load = () => ask(async () => {
+  await practice.load();
+  squads.value ??= (await api<{ squads: Squad[] }>('GET', '/squads')).squads;
+  const id = squadId.value;
+  if (!id) return;
+  const found = await api<SquadStrip>('GET', `/squads/${id}/strip`);
+  if (id === squadId.value) page.value = found;
+});
+onMounted(load);
+watch(squadId, () => { if (squads.value) void load(); });
+
+const strip = computed(() => (page.value ? stripOf(page.value, practice.dayOf) : null));
+const rows = computed(() => (strip.value ? sortStrip(strip.value.rows, order.value) : []));
+const isOrder = (motionId: string) => typeof order.value === 'object' && order.value.motionId === motionId;
+const ORDERS = [{ value: 'worst', label: 'stiffest first' }, { value: 'changed', label: 'most changed first' }, { value: 'name', label: 'by name' }] as const;
+const orderValue = computed(() => (typeof order.value === 'object' ? null : order.value));
+
+/** What really changed since each one's reading before, the largest against its error first. */
+const changes = computed(() => rows.value.flatMap((row) => [...row.cells].flatMap(([motionId, cell]) => cell.changes.map((change) => ({ key: `${row.id}/${motionId}/${change.side}`, id: row.id, name: row.name, motion: motionOf(motionId), ...change }))))
+  .sort((a, b) => Math.abs(b.verdict.gain) / b.verdict.mdc - Math.abs(a.verdict.gain) / a.verdict.mdc));
+const MOST_CHANGES = 12;
+</script>
+
+<template>
+  <div class="page">
+    <header>
+      <h1>Range</h1>
+      <PickOne v-if="squads && squads.length > 0 && squadId" label="Squad" :value="squadId" :options="squads.map((squad) => ({ value: squad.id, label: squad.name }))" @change="(id) => router.replace({ query: { squad: id } })" />
+      <PickOne label="Order" :value="orderValue" placeholder="by one motion" :options="ORDERS" @change="(value) => { order = value; }" />
+      <span class="end"><Button @click="router.push('/squad')">All athletes</Button></span>
+    </header>
+    <ProblemNote v-if="problem" :problem="problem" :retry="load" />
+    <p v-else-if="squads && squads.length === 0" class="soft">There is no squad yet. Make one on the squad’s page, and its range stands here at a glance.</p>
+    <template v-else-if="strip">
+      <section class="card changed" aria-label="What changed">
+        <h2>What changed</h2>
+        <p v-if="changes.length === 0" class="soft small">Nothing beyond the measuring error since the readings before.</p>
+        <ul v-else class="small">
+          <li v-for="each in changes.slice(0, MOST_CHANGES)" :key="each.key"><RouterLink :to="{ path: `/athlete/${each.id}`, query: { motion: each.motion.id } }"><b>{{ each.name }}</b></RouterLink> {{ each.motion.name.toLowerCase() }}{{ each.side === 'midline' ? '' : `, ${each.side}` }} <span :class="{ low: each.verdict.gain < 0 }">{{ each.verdict.words.split(',')[0] }}</span></li>
+          <li v-if="changes.length > MOST_CHANGES" class="soft">and {{ changes.length - MOST_CHANGES }} more</li>
+        </ul>
+      </section>
+      <section class="card strip" aria-label="Squad strip" tabindex="0">
+        <p v-if="rows.length === 0" class="soft empty">Nobody is in this squad yet.</p>
+        <p v-else-if="strip.motions.length === 0" class="soft empty">Nobody in this squad was measured yet.</p>
+        <table v-else>
+          <thead>
+            <tr>
+              <th scope="col" class="who"><button type="button" class="head" @click="order = 'name'">Athlete</button></th>
+              <th v-for="motion in strip.motions" :key="motion.id" scope="col" :aria-sort="isOrder(motion.id) ? 'descending' : undefined">
+                <button type="button" class="head" :class="{ on: isOrder(motion.id) }" :title="`${motion.name}, ${motion.testPosition}: shortest first`" @click="order = { motionId: motion.id }"><PosedFigure :motion="motion" :size="40" :shape="1.4" decorative /><span>{{ motion.name }}</span><span class="soft position">{{ motion.testPosition }}</span></button>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in rows" :key="row.id">
+              <th scope="row" class="who"><RouterLink :to="`/athlete/${row.id}`" :title="row.name">{{ row.name }}</RouterLink></th>
+              <td v-for="motion in strip.motions" :key="motion.id"><StripPair v-if="row.cells.get(motion.id)" :cell="row.cells.get(motion.id)!" /><span v-else class="soft" aria-label="not read">·</span></td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <p class="legend small soft"><span>needle: latest reading; clay when short</span><span><svg width="22" height="9" aria-hidden="true"><rect width="22" height="9" class="band" /></svg> reference</span><span><svg width="12" height="9" aria-hidden="true"><path d="M1 9L6 1L11 9Z" class="up" /></svg> a real gain since the reading before</span><span><svg width="12" height="9" aria-hidden="true"><path d="M1 1L6 9L11 1Z" class="down" /></svg> a real loss</span></p>
+    </template>
+    <p v-else class="soft">Opening the squad …</p>
+  </div>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px 16px;
+}
+
+.page {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+
+.changed ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 22px;
+  margin: 4px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+.low {
+  color: var(--clay-text);
+}
+
+.strip {
+  padding: 0;
+  overflow: auto;
+  max-height: calc(100vh - 250px);
+}
+
+table {
+  border-collapse: separate;
+  border-spacing: 0;
+}
+
+th,
+td {
+  padding: 4px 9px;
+  border-bottom: 1px solid var(--line-faint);
+  background: var(--paper);
+  text-align: center;
+  font-weight: 400;
+}
+
+thead th {
+  position: sticky;
+  top: 0;
+  z-index: 2;
+  vertical-align: bottom;
+}
+
+.who {
+  position: sticky;
+  left: 0;
+  z-index: 1;
+  max-width: 180px;
+  border-right: 1px solid var(--line);
+  overflow: hidden;
+  text-align: left;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+thead .who {
+  z-index: 3;
+}
+
+.head {
+  display: grid;
+  justify-items: center;
+  gap: 2px;
+  width: 96px;
+  padding: 4px 2px;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  color: inherit;
+  font: inherit;
+  font-size: 12.5px;
+  line-height: 1.15;
+  cursor: pointer;
+}
+
+.head.on {
+  border-color: var(--spruce);
+  font-weight: 700;
+}
+
+.who .head {
+  justify-items: start;
+}
+
+.position {
+  display: -webkit-box;
+  overflow: hidden;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  line-clamp: 2;
+}
+
+td svg {
+  margin: 0 auto;
+}
+
+.empty {
+  padding: 22px 18px;
+}
+
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+}
+
+.band {
+  fill: var(--band);
+}
+
+.up {
+  fill: var(--spruce);
+}
+
+.down {
+  fill: var(--clay);
+}
+</style>
