@@ -92,7 +92,10 @@ describe('a steady value', () => {
     const taken = run(path({ to: 62, ms: 2000 }, { to: 62, ms: 3000 }, { to: 5, ms: 1500 }, { to: 5, ms: 500 }, { to: 64, ms: 2000 }, { to: 64, ms: 2000 }));
     expect(taken.map(Math.round)).toEqual([62, 64]);
   });
-  test('rest is not a value', () => expect(run(path({ to: 1, ms: 4000 }))).toEqual([]));
+  test('rest is not a value, before the first and after it', () => {
+    expect(run(path({ to: 1, ms: 4000 }))).toEqual([]);
+    expect(run(path({ to: 50, ms: 1500 }, { to: 50, ms: 2000 }, { to: 2, ms: 1500 }, { to: 2, ms: 4000 })).map(Math.round)).toEqual([50]);
+  });
   test('a slow creep is not steady; a hold shorter than the span is not either', () => {
     expect(run(path({ to: 40, ms: 20_000 }))).toEqual([]);
     expect(run(path({ to: 40, ms: 1000 }, { to: 40, ms: 900 }, { to: 0, ms: 1000 }))).toEqual([]);

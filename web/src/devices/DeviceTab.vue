@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
 import Button from 'ant-design-vue/es/button';
+import InputNumber from 'ant-design-vue/es/input-number';
 import type { Motion, Side } from '@pace-bend/core/body';
 import { motionAxis } from '@pace-bend/core/device';
 import { formatNumber, TRIALS_USUAL } from '@pace-bend/core/measure';
@@ -49,9 +50,9 @@ watch(side, () => { device.zero = null; });
 const isStandIn = computed(() => device.name.includes('stand-in'));
 /** Lets the simulated athlete be taken to the edge, held, and brought back. */
 function toTheEdge(): void {
-  const { rest, better, fan } = props.motion;
+  const { better, fan } = props.motion;
   const known = visit.file!.past.findLast((reading) => reading.motionId === props.motion.id && reading.side === side.value)?.value ?? fan.min + 0.6 * (fan.max - fan.min);
-  const edge = Math.max(8, (better === 'higher' ? 1 : -1) * (known - rest));
+  const edge = Math.max(8, (better === 'higher' ? 1 : -1) * (known - device.zeroValue));
   device.play([{ do: 'plane', axis: motionAxis(props.motion)! }, { do: 'edge', deg: edge }, { do: 'move', to: edge + 15 }, { do: 'hold', seconds: 2.4 }, { do: 'move', to: 0 }]);
 }
 </script>
@@ -75,6 +76,7 @@ function toTheEdge(): void {
         <p v-else class="small soft">Hold still at the edge: the value is taken by itself.</p>
         <div class="line">
           <Button type="primary" :disabled="device.state !== 'on'" @click="device.setZero()">{{ device.zero === null ? 'Zero here' : 'Zero anew' }}</Button>
+          <label class="small">reads <InputNumber v-model:value="device.zeroValue" size="small" class="at-zero" :min="motion.possible.min" :max="motion.possible.max" :disabled="device.zero !== null" aria-label="Value at zero" />° here</label>
           <label class="small"><input v-model="device.flipped" type="checkbox"> strapped the other way round</label>
         </div>
         <p v-if="lastTaken" class="small taken" aria-live="polite">Taken. {{ lastTaken }}</p>
@@ -122,6 +124,10 @@ function toTheEdge(): void {
   font-size: 46px;
   line-height: 1;
   font-stretch: 120%;
+}
+
+.at-zero {
+  width: 58px;
 }
 
 .live.off {

@@ -16,6 +16,8 @@ export const useInclinometers = defineStore('inclinometers', () => {
   const latest = shallowRef<SensorPair | null>(null);
   const zero = shallowRef<SensorPair | null>(null);
   const motion = shallowRef<Motion | null>(null);
+  /** What the motion reads where the sensors were zeroed: nought where it has one, else its resting value. */
+  const zeroValue = ref(0);
   /** Straps may sit the other way round. */
   const flipped = ref(false);
   const dropped = ref(0);
@@ -30,13 +32,13 @@ export const useInclinometers = defineStore('inclinometers', () => {
     const axis = motion.value && motionAxis(motion.value);
     return latest.value && zero.value && axis ? decompose(relative(latest.value, zero.value), axis) : null;
   });
-  /** In the motion's own degrees: what the limb reads at rest, plus how far it has been taken. */
+  /** In the motion's own degrees: what it reads at zero, plus how far it has been taken since. */
   const value = computed(() => (angle.value && motion.value ? valueOf(angle.value.inPlane) : null));
   const warning = computed(() => (angle.value && motion.value ? offPlaneWords(motion.value, angle.value) : null));
 
   function valueOf(deg: number): number {
-    const { rest, better } = motion.value!;
-    return rest + (flipped.value ? -1 : 1) * (better === 'higher' ? 1 : -1) * deg;
+    const { better } = motion.value!;
+    return zeroValue.value + (flipped.value ? -1 : 1) * (better === 'higher' ? 1 : -1) * deg;
   }
 
   function hear(message: DeviceMessage): void {
@@ -56,20 +58,23 @@ export const useInclinometers = defineStore('inclinometers', () => {
     if (taken !== null) onTaken(Math.round(taken * 10) / 10);
   }
 
-  /** Here the limb rests: what it reads now is the motion's resting value. */
+  /** Here the limb rests: what the sensors say now is the value at zero. */
   function setZero(): void {
     if (!latest.value || !motion.value) return;
     zero.value = latest.value;
-    steady = startAt(motion.value.rest);
+    steady = startAt(zeroValue.value);
   }
 
   /** Gives the sensors to a motion. They have to be zeroed for it anew. */
   function assign(to: Motion, taken: (value: number) => void, button: () => void): void {
-    if (motion.value?.id !== to.id) zero.value = null;
+    if (motion.value?.id !== to.id) {
+      zero.value = null;
+      zeroValue.value = to.possible.min <= 0 && to.possible.max >= 0 ? 0 : to.rest;
+    }
     motion.value = to;
     onTaken = taken;
     onButton = button;
   }
 
-  return { ...connection, angle, value, warning, zero, motion, flipped, dropped, setZero, assign };
+  return { ...connection, angle, value, warning, zero, zeroValue, motion, flipped, dropped, setZero, assign };
 });

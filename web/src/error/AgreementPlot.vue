@@ -58,7 +58,7 @@ function config(): ChartConfiguration {
     options: {
       animation: false, responsive: true, maintainAspectRatio: false,
       scales: {
-        x: { title: { display: true, text: 'Mean of both', ...text }, grid: { display: false }, border: { color: colour('--line') }, ticks: { ...text, maxTicksLimit: 8, callback: (value) => formatValue(Number(value), props.unit, 0) } },
+        x: { grace: '6%', title: { display: true, text: 'Mean of both', ...text }, grid: { display: false }, border: { color: colour('--line') }, ticks: { ...text, maxTicksLimit: 8, callback: (value) => formatValue(Number(value), props.unit, 0) } },
         y: { title: { display: true, text: `${props.names[0].replace('the ', '')} − ${props.names[1].replace('the ', '')}`, ...text }, min: Math.min(...all) - margin, max: Math.max(...all) + margin, grid: { color: colour('--line-faint') }, border: { display: false }, ticks: { ...text, maxTicksLimit: 8, callback: (value) => formatSigned(Number(value), props.unit, 0) } },
       },
       plugins: { tooltip: { displayColors: false, callbacks: { label: (item) => `${formatSigned(Number(item.parsed.y), props.unit)} at ${formatValue(Number(item.parsed.x), props.unit)}` } } },

@@ -59,13 +59,13 @@ const title = (study: Study) => `${motionOf(study.motionId).name}, ${study.instr
   <div v-else class="columns">
     <section class="card" aria-label="Your error">
       <h2>Your error</h2>
-      <p class="soft small">One reading of yours lies this far off, give or take. Between days athlete, position and hands are set up anew; within a day they stay, so the second figure is always the smaller one and says nothing about a change from visit to visit.</p>
+      <p class="soft small">One reading of yours lies this far off, give or take. Between days athlete, position and hands are set up anew; within a day they stay, so the figure within a day is the smaller one as a rule, and says nothing about a change from visit to visit. “Default” means there is no study of your own yet.</p>
       <table v-if="mine.length > 0">
         <thead><tr><th /><th scope="col">In use (SEM)</th><th scope="col">A change counts from</th><th scope="col">Within a day</th></tr></thead>
         <tbody>
           <tr v-for="row in mine" :key="row.key">
             <th scope="row"><b>{{ row.motion.name }}</b><span class="soft small">{{ row.motion.testPosition }} · {{ INSTRUMENT_WORDS[row.instrument].toLowerCase() }}</span></th>
-            <td><b class="num">±{{ formatValue(row.used.sem, row.motion.unit) }}</b><span class="soft small">{{ row.own ? row.used.source : 'default, no study of your own' }}</span></td>
+            <td><b class="num">±{{ formatValue(row.used.sem, row.motion.unit) }}</b><span class="soft small">{{ row.own ? row.used.source : 'default' }}</span></td>
             <td class="num">{{ formatValue(mdc95(row.used.sem), row.motion.unit) }}</td>
             <td><template v-if="row.within"><span class="num">±{{ formatValue(row.within.sd, row.motion.unit) }}</span><span class="soft small">{{ row.within.sets }} {{ row.within.sets === 1 ? 'reading' : 'readings' }}</span></template><span v-else class="soft">–</span></td>
           </tr>

@@ -148,6 +148,7 @@ fieldset {
 
 legend {
   margin-bottom: 4px;
+  font-size: 14px;
   color: var(--soft);
 }
 

@@ -146,6 +146,7 @@ table {
 }
 
 caption {
+  caption-side: top;
   padding-bottom: 3px;
   color: var(--soft);
   text-align: left;

@@ -88,6 +88,15 @@ const words = computed(() => {
   line-height: 1.25;
 }
 
+.what .small {
+  display: block;
+  line-height: 1.35;
+}
+
+.what .level {
+  display: flex;
+}
+
 .figure {
   font-size: 21px;
 }

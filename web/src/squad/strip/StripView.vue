@@ -32,7 +32,8 @@ async function ask<T>(work: () => Promise<T>): Promise<void> {
 }
 const load = () => ask(async () => {
   await practice.load();
-  squads.value ??= (await api<{ squads: Squad[] }>('GET', '/squads')).squads;
+  // The largest squad first: that is whom a glance is for.
+  squads.value ??= (await api<{ squads: Squad[] }>('GET', '/squads')).squads.toSorted((a, b) => b.athleteIds.length - a.athleteIds.length);
   const id = squadId.value;
   if (!id) return;
   const found = await api<SquadStrip>('GET', `/squads/${id}/strip`);
