@@ -18,6 +18,7 @@ ensureWebBuild(root);
 const { chromium } = await import('@playwright/test');
 const { cueClock, describe } = await import('../bench/cueClock.mjs');
 const { firstView } = await import('../bench/firstView.mjs');
+const { squadStrip } = await import('../bench/squadStrip.mjs');
 const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
 const ms = (value) => `${value.toFixed(2).padStart(9)} ms`;
 
@@ -34,6 +35,14 @@ async function load() {
   for (const row of JSON.parse(run.stdout)) say(`  ${row.name.padEnd(24)} ${ms(row.server)} ${ms(row.bare)} ${(row.server / row.bare).toFixed(1).padStart(7)} ×`);
 }
 
+/** Readings into trends, beside plain means of the same groups. */
+function fold() {
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/fold.ts'], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] });
+  if (run.status !== 0) throw new Error('The fold benchmark failed.');
+  const { readings, groups, foldMs, meansMs } = JSON.parse(run.stdout);
+  say(`\n${readings} readings into ${groups} smoothed trends ${ms(foldMs)}; plain means of the same groups ${ms(meansMs)}; ratio ${(foldMs / meansMs).toFixed(1)} ×`);
+}
+
 try {
   const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
   const database = await startMariadb(work, { quiet: true, fast: true });
@@ -45,6 +54,12 @@ try {
   await database.stop();
   rmSync(work, { recursive: true, force: true });
   await load();
+  fold();
+  const { strip, table } = await squadStrip(browser);
+  say('\nSquad strip, 40 people × 24 motions, and the same figures in the component kit’s table');
+  say('                scripting  to first paint  first time of all   elements');
+  for (const [name, run] of [['strip', strip], ['kit table', table]]) say(`  ${name.padEnd(10)} ${ms(run.scriptMs)}    ${ms(run.paintMs)}       ${ms(run.firstMs)} ${String(run.nodes).padStart(10)}`);
+  say(`  strip / table ${(strip.scriptMs / table.scriptMs).toFixed(2).padStart(7)} ×    ${(strip.paintMs / table.paintMs).toFixed(2).padStart(7)} ×\n`);
   say('First view (the day)');
   say(`  scripts ${bytes.script} B gzip, styles ${bytes.stylesheet} B gzip, fonts ${bytes.font} B; shown after ${Math.round(bytes.shownMs)} ms`);
 

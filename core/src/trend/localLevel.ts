@@ -63,7 +63,6 @@ interface Filtered {
   readonly variance: number;
   /** Variance of the level before its reading was taken in. */
   readonly predicted: number;
-  readonly logLikelihood: number;
 }
 
 function filter(readings: readonly LevelInput[], wander: number): Filtered[] {
@@ -71,16 +70,31 @@ function filter(readings: readonly LevelInput[], wander: number): Filtered[] {
   for (const [i, { day, value, sem }] of readings.entries()) {
     const before = out[i - 1];
     if (!before) {
-      out.push({ level: value, variance: sem ** 2, predicted: Infinity, logLikelihood: 0 });
+      out.push({ level: value, variance: sem ** 2, predicted: Infinity });
       continue;
     }
     const predicted = before.variance + wander * (day - readings[i - 1]!.day);
-    const spread = predicted + sem ** 2;
-    const off = value - before.level;
-    const gain = predicted / spread;
-    out.push({ level: before.level + gain * off, variance: (1 - gain) * predicted, predicted, logLikelihood: -0.5 * (Math.log(2 * Math.PI * spread) + off ** 2 / spread) });
+    const gain = predicted / (predicted + sem ** 2);
+    out.push({ level: before.level + gain * (value - before.level), variance: (1 - gain) * predicted, predicted });
   }
   return out;
+}
+
+/** The log-likelihood of a wander: the same pass without keeping it, because the search asks for it again and again. */
+function likelihoodOf(readings: readonly LevelInput[], wander: number): number {
+  const first = readings[0]!;
+  let [level, variance, sum] = [first.value, first.sem ** 2, 0];
+  for (let i = 1; i < readings.length; i += 1) {
+    const { day, value, sem } = readings[i]!;
+    const predicted = variance + wander * (day - readings[i - 1]!.day);
+    const spread = predicted + sem ** 2;
+    const off = value - level;
+    const gain = predicted / spread;
+    sum -= 0.5 * (Math.log(2 * Math.PI * spread) + off ** 2 / spread);
+    level += gain * off;
+    variance = (1 - gain) * predicted;
+  }
+  return sum;
 }
 
 /**
@@ -93,15 +107,26 @@ export function mostLikelyWander(readings: readonly LevelInput[]): number {
   if (readings.length < 3) return 0;
   const scale = readings.reduce((sum, { sem }) => sum + sem ** 2, 0) / readings.length;
   const at = (power: number) => scale * 10 ** power;
-  const likelihood = (wander: number) => filter(readings, wander).reduce((sum, each) => sum + each.logLikelihood, 0);
-  let best = WANDER_FROM;
-  for (let power = WANDER_FROM; power <= WANDER_TO; power += 0.5) if (likelihood(at(power)) > likelihood(at(best))) best = power;
+  const likelihood = (wander: number) => likelihoodOf(readings, wander);
+  let [best, most] = [WANDER_FROM, -Infinity];
+  for (let power = WANDER_FROM; power <= WANDER_TO; power += 0.5) {
+    const found = likelihood(at(power));
+    if (found > most) [best, most] = [power, found];
+  }
   let [from, to] = [Math.max(WANDER_FROM, best - 0.5), Math.min(WANDER_TO, best + 0.5)];
   const golden = (Math.sqrt(5) - 1) / 2;
+  let [a, b] = [to - golden * (to - from), from + golden * (to - from)];
+  let [atA, atB] = [likelihood(at(a)), likelihood(at(b))];
   for (let i = 0; i < 24; i += 1) {
-    const [a, b] = [to - golden * (to - from), from + golden * (to - from)];
-    if (likelihood(at(a)) > likelihood(at(b))) to = b;
-    else from = a;
+    if (atA > atB) {
+      [to, b, atB] = [b, a, atA];
+      a = to - golden * (to - from);
+      atA = likelihood(at(a));
+    } else {
+      [from, a, atA] = [a, b, atB];
+      b = from + golden * (to - from);
+      atB = likelihood(at(b));
+    }
   }
   const found = at((from + to) / 2);
   return likelihood(found) > likelihood(0) ? found : 0;

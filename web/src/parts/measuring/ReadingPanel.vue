@@ -8,6 +8,7 @@ import EndOfMotion from '../../findings/EndOfMotion.vue';
 import type { Findings } from '../../findings/useFindings.ts';
 import DeviceTab from '../../devices/DeviceTab.vue';
 import { useVisit } from '../../stores/visit.ts';
+import FigureDialog from './FigureDialog.vue';
 import PosedFigure from '../PosedFigure.vue';
 import LimiterCard from './LimiterCard.vue';
 import TrialsTab from './TrialsTab.vue';
@@ -24,6 +25,7 @@ const TABS = computed(() => [
   ...(motion.value.unit === 'deg' ? [{ id: 'device', label: 'Device' }] : []),
 ]);
 const tab = ref('read');
+const large = ref(false);
 const trials = ref<InstanceType<typeof TrialsTab> | null>(null);
 
 async function focus(side: Side, index: number): Promise<void> {
@@ -55,7 +57,8 @@ function onTabKey(event: KeyboardEvent): void {
       <h2>{{ motion.name }}</h2>
       <span class="soft small">{{ motion.testPosition }} · {{ motion.mode }}</span>
     </header>
-    <PosedFigure class="posed" :motion="motion" :values="values" :short="short" :bands="row.bands" :size="150" :shape="1.95" />
+    <button type="button" class="posed" :aria-label="`Show ${motion.name} large`" @click="large = true"><PosedFigure :motion="motion" :values="values" :short="short" :bands="row.bands" :size="150" :shape="1.95" /></button>
+    <FigureDialog v-if="large" v-model:open="large" :row="row" :values="values" :short="short" />
     <div class="tabs" role="tablist" aria-label="What of this motion" @keydown="onTabKey">
       <button v-for="each in TABS" :id="`tab-${each.id}`" :key="each.id" type="button" role="tab" :aria-selected="tab === each.id" :tabindex="tab === each.id ? 0 : -1" @click="tab = each.id">{{ each.label }}</button>
     </div>
@@ -80,7 +83,10 @@ header .small {
 
 .posed {
   justify-self: center;
-  width: 100%;
+  padding: 0;
+  border: 0;
+  background: none;
+  cursor: zoom-in;
 }
 
 .tabs {

@@ -6,10 +6,9 @@ import { motionOf } from '@pace-bend/core/body';
 import { sortStrip, stripOf, type Squad, type SquadStrip, type StripOrder } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../../app/api.ts';
 import PickOne from '../../parts/PickOne.vue';
-import PosedFigure from '../../parts/PosedFigure.vue';
 import ProblemNote from '../../parts/ProblemNote.vue';
 import { usePractice } from '../../stores/practice.ts';
-import StripPair from './StripPair.vue';
+import StripTable from './StripTable.vue';
 
 /** A squad's range at a glance: people down, motions across, small bend pairs where they meet, and what changed. */
 const practice = usePractice();
@@ -44,7 +43,6 @@ watch(squadId, () => { if (squads.value) void load(); });
 
 const strip = computed(() => (page.value ? stripOf(page.value, practice.dayOf) : null));
 const rows = computed(() => (strip.value ? sortStrip(strip.value.rows, order.value) : []));
-const isOrder = (motionId: string) => typeof order.value === 'object' && order.value.motionId === motionId;
 const ORDERS = [{ value: 'worst', label: 'stiffest first' }, { value: 'changed', label: 'most changed first' }, { value: 'name', label: 'by name' }] as const;
 const orderValue = computed(() => (typeof order.value === 'object' ? null : order.value));
 
@@ -76,22 +74,7 @@ const MOST_CHANGES = 12;
       <section class="card strip" aria-label="Squad strip" tabindex="0">
         <p v-if="rows.length === 0" class="soft empty">Nobody is in this squad yet.</p>
         <p v-else-if="strip.motions.length === 0" class="soft empty">Nobody in this squad was measured yet.</p>
-        <table v-else>
-          <thead>
-            <tr>
-              <th scope="col" class="who"><button type="button" class="head" @click="order = 'name'">Athlete</button></th>
-              <th v-for="motion in strip.motions" :key="motion.id" scope="col" :aria-sort="isOrder(motion.id) ? 'descending' : undefined">
-                <button type="button" class="head" :class="{ on: isOrder(motion.id) }" :title="`${motion.name}, ${motion.testPosition}: shortest first`" @click="order = { motionId: motion.id }"><PosedFigure :motion="motion" :size="40" :shape="1.4" decorative /><span>{{ motion.name }}</span><span class="soft position">{{ motion.testPosition }}</span></button>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="row in rows" :key="row.id">
-              <th scope="row" class="who"><RouterLink :to="`/athlete/${row.id}`" :title="row.name">{{ row.name }}</RouterLink></th>
-              <td v-for="motion in strip.motions" :key="motion.id"><StripPair v-if="row.cells.get(motion.id)" :cell="row.cells.get(motion.id)!" /><span v-else class="soft" aria-label="not read">·</span></td>
-            </tr>
-          </tbody>
-        </table>
+        <StripTable v-else :motions="strip.motions" :rows="rows" :order="order" @order="(next) => { order = next; }" />
       </section>
       <p class="legend small soft"><span>needle: latest reading; clay when short</span><span><svg width="22" height="9" aria-hidden="true"><rect width="22" height="9" class="band" /></svg> reference</span><span><svg width="12" height="9" aria-hidden="true"><path d="M1 9L6 1L11 9Z" class="up" /></svg> a real gain since the reading before</span><span><svg width="12" height="9" aria-hidden="true"><path d="M1 1L6 9L11 1Z" class="down" /></svg> a real loss</span></p>
     </template>
@@ -130,80 +113,6 @@ header {
   padding: 0;
   overflow: auto;
   max-height: calc(100vh - 250px);
-}
-
-table {
-  border-collapse: separate;
-  border-spacing: 0;
-}
-
-th,
-td {
-  padding: 4px 9px;
-  border-bottom: 1px solid var(--line-faint);
-  background: var(--paper);
-  text-align: center;
-  font-weight: 400;
-}
-
-thead th {
-  position: sticky;
-  top: 0;
-  z-index: 2;
-  vertical-align: bottom;
-}
-
-.who {
-  position: sticky;
-  left: 0;
-  z-index: 1;
-  max-width: 180px;
-  border-right: 1px solid var(--line);
-  overflow: hidden;
-  text-align: left;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
-thead .who {
-  z-index: 3;
-}
-
-.head {
-  display: grid;
-  justify-items: center;
-  gap: 2px;
-  width: 96px;
-  padding: 4px 2px;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
-  color: inherit;
-  font: inherit;
-  font-size: 12.5px;
-  line-height: 1.15;
-  cursor: pointer;
-}
-
-.head.on {
-  border-color: var(--spruce);
-  font-weight: 700;
-}
-
-.who .head {
-  justify-items: start;
-}
-
-.position {
-  display: -webkit-box;
-  overflow: hidden;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
-  line-clamp: 2;
-}
-
-td svg {
-  margin: 0 auto;
 }
 
 .empty {
