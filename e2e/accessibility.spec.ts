@@ -132,3 +132,68 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await clean(page, 'letter');
   });
 }
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing where measuring goes deeper, ${colorScheme}`, async ({ page, expectedErrors }) => {
+    test.setTimeout(240_000);
+    expect(expectedErrors).toEqual([]);
+    await page.emulateMedia({ colorScheme });
+    for (const [place, sign] of [['squad/range', 'Squad strip'], ['practice/error', 'Studies']] as const) {
+      await page.goto(`/${place}`);
+      await expect(page.getByRole('region', { name: sign, exact: true })).toBeVisible();
+      await clean(page, place);
+    }
+    await page.getByRole('button', { name: /^Shoulder external rotation, inclinometer/ }).click();
+    await expect(page.getByRole('region', { name: 'What came out' })).toBeVisible();
+    await clean(page, 'repeatability');
+    await page.getByRole('button', { name: 'All studies' }).click();
+    await page.getByRole('button', { name: /^Hip abduction, goniometer/ }).click();
+    await expect(page.getByRole('region', { name: 'Agreement' })).toBeVisible();
+    await clean(page, 'agreement');
+    await page.getByRole('button', { name: 'All studies' }).click();
+    await page.getByRole('button', { name: 'Study how well you repeat' }).click();
+    await page.getByLabel('Somebody without a file').fill('Ada, Bea');
+    await clean(page, 'study, beginning');
+    await page.getByRole('button', { name: 'Begin', exact: true }).click();
+    await expect(page.getByRole('region', { name: 'Reading the study' })).toBeVisible();
+    await page.keyboard.type('x');
+    await page.keyboard.press('Enter');
+    await clean(page, 'study, being read');
+    await page.getByRole('button', { name: 'Drop the study' }).click();
+    await expect(page.getByRole('region', { name: 'Studies' })).toBeVisible();
+
+    const visit = await walkIn(page, `Axe Deep ${colorScheme}`);
+    await page.goto(`${visit}/measure`);
+    await addMotion(page, 'hip extension prone knee bent');
+    await typeTrials(page, [3, 5, 4, 14, 15, 14]);
+    await page.getByRole('button', { name: /^Hip extension/ }).first().click();
+    const panel = page.getByRole('region', { name: /^Hip extension/ });
+    await panel.getByRole('tab', { name: 'End' }).click();
+    await panel.getByRole('button', { name: 'capsular' }).first().click();
+    await clean(page, 'end of the motion');
+    await panel.getByRole('tab', { name: 'What holds it' }).click();
+    await panel.getByRole('button', { name: /^joint capsule/ }).click();
+    await clean(page, 'what holds it');
+    await panel.getByRole('tab', { name: 'Device' }).click();
+    await panel.getByRole('button', { name: 'Connect' }).click();
+    await expect(panel.getByText('Limb at rest, then zero.')).toBeVisible();
+    await clean(page, 'device');
+    await panel.getByRole('button', { name: 'Disconnect' }).click();
+    const findings = page.getByRole('region', { name: 'Findings' });
+    for (const kind of ['Clock', 'Glides', 'Leg length', 'Press tests', 'Force']) {
+      await findings.getByRole('button', { name: kind, exact: true }).click();
+      if (kind === 'Clock') await findings.getByRole('group', { name: 'Clock, left' }).getByRole('button', { name: /^3 o/ }).click();
+      if (kind === 'Glides') await findings.getByRole('button', { name: 'up: not tried' }).first().click();
+      await clean(page, kind);
+    }
+    await page.getByRole('button', { name: /^Show Hip extension large/ }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await clean(page, 'figure');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'What to measure' }).click();
+    await expect(page.getByRole('dialog', { name: 'What to measure today' })).toBeVisible();
+    await clean(page, 'proposal');
+    await page.keyboard.press('Escape');
+    await saved(page);
+  });
+}

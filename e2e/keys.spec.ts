@@ -184,5 +184,10 @@ for (const [width, height] of [[1024, 768], [768, 1024], [1280, 800]] as const) 
       await page.waitForTimeout(500);
       expect(await fits(), step).toBe(true);
     }
+    for (const place of ['/squad/range', '/practice/error']) {
+      await page.goto(place);
+      await expect(page.getByRole('table')).toBeVisible();
+      expect(await fits(), place).toBe(true);
+    }
   });
 }

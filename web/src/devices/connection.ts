@@ -22,13 +22,14 @@ export function useConnection(url: () => string | null, listen: (message: Device
   let attempt = 0;
   let lastHeard = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
-  const watchdog = setInterval(() => { if (state.value === 'on' && performance.now() - lastHeard > SILENT_MS) socket?.close(); }, 500);
+  let watchdog: ReturnType<typeof setInterval> | undefined;
 
   function connect(): void {
     const address = url();
     if (address === null || wanted) return;
     wanted = true;
     attempt = 0;
+    watchdog = setInterval(() => { if (state.value === 'on' && performance.now() - lastHeard > SILENT_MS) socket?.close(); }, 500);
     open(address);
   }
 
@@ -59,6 +60,7 @@ export function useConnection(url: () => string | null, listen: (message: Device
 
   function disconnect(): void {
     wanted = false;
+    clearInterval(watchdog);
     clearTimeout(timer);
     socket?.close();
     socket = null;
@@ -71,10 +73,7 @@ export function useConnection(url: () => string | null, listen: (message: Device
     if (socket?.readyState === WebSocket.OPEN) socket.send(JSON.stringify({ type: 'script', steps }));
   }
 
-  onScopeDispose(() => {
-    clearInterval(watchdog);
-    disconnect();
-  });
+  onScopeDispose(disconnect);
 
   return { state, name, battery, refused, connect, disconnect, play };
 }
