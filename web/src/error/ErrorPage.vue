@@ -61,7 +61,7 @@ const title = (study: Study) => `${motionOf(study.motionId).name}, ${study.instr
       <h2>Your error</h2>
       <p class="soft small">One reading of yours lies this far off, give or take. Between days athlete, position and hands are set up anew; within a day they stay, so the figure within a day is the smaller one as a rule, and says nothing about a change from visit to visit. “Default” means there is no study of your own yet.</p>
       <table v-if="mine.length > 0">
-        <thead><tr><th /><th scope="col">In use (SEM)</th><th scope="col">A change counts from</th><th scope="col">Within a day</th></tr></thead>
+        <thead><tr><td /><th scope="col">In use (SEM)</th><th scope="col">A change counts from</th><th scope="col">Within a day</th></tr></thead>
         <tbody>
           <tr v-for="row in mine" :key="row.key">
             <th scope="row"><b>{{ row.motion.name }}</b><span class="soft small">{{ row.motion.testPosition }} · {{ INSTRUMENT_WORDS[row.instrument].toLowerCase() }}</span></th>

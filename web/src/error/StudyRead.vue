@@ -84,7 +84,7 @@ const drop = () => run(async () => {
     <div class="choices">
       <Button type="primary" :disabled="blocked !== null || busy" @click="finish">{{ step ? 'Finish early' : 'Show what came out' }}</Button>
       <Button :disabled="last === null || busy" @click="takeBack">Take the last one back</Button>
-      <Button danger :disabled="busy" @click="drop">Drop the study</Button>
+      <Button :disabled="busy" @click="drop">Drop the study</Button>
       <span v-if="blocked" class="soft small">{{ blocked }}</span>
     </div>
   </section>

@@ -63,7 +63,7 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
       </template>
     </div>
     <table>
-      <thead><tr><th /><th scope="col">Left, N</th><th scope="col">Right, N</th></tr></thead>
+      <thead><tr><td /><th scope="col">Left, N</th><th scope="col">Right, N</th></tr></thead>
       <tbody>
         <tr v-for="group in FORCES" :key="group.id">
           <th scope="row"><b>{{ group.name }}</b><span class="soft small">{{ group.how }}</span></th>

@@ -12,7 +12,7 @@ const placeOf = (subject: PressId, side: 'left' | 'right') => ({ kind: 'press', 
 
 <template>
   <table class="presses">
-    <thead><tr><th /><th scope="col">Left</th><th scope="col">Right</th></tr></thead>
+    <thead><tr><td /><th scope="col">Left</th><th scope="col">Right</th></tr></thead>
     <tbody>
       <tr v-for="press in PRESSES" :key="press.id">
         <th scope="row"><b>{{ press.name }}</b><span class="soft small">{{ press.how }}</span></th>

@@ -49,7 +49,7 @@ button {
   font-variant-numeric: tabular-nums;
 }
 
-button:hover:not(:disabled) {
+button:hover:not(:disabled):not([aria-pressed='true']) {
   background: var(--raised);
 }
 
