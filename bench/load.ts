@@ -1,4 +1,5 @@
 import { createApp } from '../server/src/app/app.ts';
+import { goalsOf } from '../server/src/athletes/goals.ts';
 import { conditionsOf, noTouchOf } from '../server/src/athletes/conditions.ts';
 import { wholeRecord } from '../server/src/athletes/record.ts';
 import { athleteById, athletesByName } from '../server/src/athletes/queries.ts';
@@ -9,11 +10,13 @@ import { allEvents, eventsAround, eventsFrom, unfinishedBefore, visitsBetween } 
 import { migrate } from '../server/src/db/migrate.ts';
 import { firstRow, openPool, type Pool } from '../server/src/db/pool.ts';
 import { ensurePractice } from '../server/src/demo/load.ts';
+import { findingsBefore, findingsOf } from '../server/src/findings/queries.ts';
 import { noteOf } from '../server/src/notes/queries.ts';
 import { planOf } from '../server/src/plans/queries.ts';
-import { pastReadings, readingsOf } from '../server/src/readings/queries.ts';
+import { pastReadings, readingsOf, stripReadings } from '../server/src/readings/queries.ts';
 import { runsOf } from '../server/src/runs/queries.ts';
-import { squadNamesOf, squadsOf } from '../server/src/squads/queries.ts';
+import { membersOf, squadNamesOf, squadsOf } from '../server/src/squads/queries.ts';
+import { errorKnowledge, withinDay } from '../server/src/studies/queries.ts';
 import { arrivalBefore, visitById, visitNumber, visitsOf } from '../server/src/visits/queries.ts';
 import { answersOf, overridesOf, referralOf, referredVisits } from '../server/src/visits/referral.ts';
 
@@ -62,6 +65,7 @@ async function seed(db: Pool): Promise<void> {
 
 const one = (await firstRow<{ id: string; athleteId: string; startsAt: Date }>(pool, 'SELECT id, athlete_id AS athleteId, starts_at AS startsAt FROM visit WHERE finished_at IS NOT NULL ORDER BY starts_at DESC LIMIT 1'))!;
 const day = { from: new Date('2026-11-24T23:00:00.000Z'), to: new Date('2026-11-25T23:00:00.000Z') };
+const crew = (await squadsOf(pool, practiceId))[0]!;
 const everybody = { search: '', squadId: null, offset: 0, limit: 100 };
 
 const REQUESTS: readonly { readonly name: string; readonly path: string; readonly as?: string; readonly bare: () => Promise<unknown> }[] = [
@@ -70,7 +74,7 @@ const REQUESTS: readonly { readonly name: string; readonly path: string; readonl
   { name: 'search, two words', path: '/athletes?q=long+rower', bare: () => athletesByName(pool, practiceId, { ...everybody, search: 'long rower' }) },
   {
     name: "an athlete's file", path: `/athletes/${one.athleteId}`,
-    bare: () => Promise.all([athleteById(pool, practiceId, one.athleteId), conditionsOf(pool, one.athleteId), noTouchOf(pool, one.athleteId), squadNamesOf(pool, one.athleteId), pastReadings(pool, one.athleteId, null), visitsOf(pool, one.athleteId), referredVisits(pool, one.athleteId), allEvents(pool, practiceId)]),
+    bare: () => Promise.all([athleteById(pool, practiceId, one.athleteId), conditionsOf(pool, one.athleteId), noTouchOf(pool, one.athleteId), squadNamesOf(pool, one.athleteId), pastReadings(pool, one.athleteId, null), visitsOf(pool, one.athleteId), referredVisits(pool, one.athleteId), allEvents(pool, practiceId), errorKnowledge(pool, practiceId), goalsOf(pool, one.athleteId)]),
   },
   {
     name: "a visit's file", path: `/visits/${one.id}`,
@@ -79,6 +83,7 @@ const REQUESTS: readonly { readonly name: string; readonly path: string; readonl
       return Promise.all([
         athleteById(pool, practiceId, one.athleteId), conditionsOf(pool, one.athleteId), noTouchOf(pool, one.athleteId), eventsAround(pool, practiceId, '2026-11-25'), visitNumber(pool, visit), readingsOf(pool, one.id), pastReadings(pool, one.athleteId, visit.startsAt),
         planOf(pool, one.id), runsOf(pool, one.id), noteOf(pool, one.id), answersOf(pool, one.id), overridesOf(pool, one.id), referralOf(pool, one.id), arrivalBefore(pool, one.athleteId, visit.startsAt),
+        errorKnowledge(pool, practiceId), findingsOf(pool, one.id), findingsBefore(pool, one.athleteId, visit.startsAt), goalsOf(pool, one.athleteId),
       ]);
     },
   },
@@ -86,7 +91,9 @@ const REQUESTS: readonly { readonly name: string; readonly path: string; readonl
   { name: 'audit, first page', path: '/audit', bare: () => pool.query('SELECT u.id, u.at, u.account_name, u.what, u.athlete_id, a.name FROM audit u LEFT JOIN athlete a ON a.id = u.athlete_id WHERE u.practice_id = ? ORDER BY u.id DESC LIMIT 101', [practiceId]) },
   { name: 'an athlete, whole record', path: `/athletes/${one.athleteId}/record`, bare: () => wholeRecord(pool, one.athleteId) },
   { name: 'a coach, four crews', path: '/coach', as: coachCookie, bare: () => Promise.all([membersFor(pool, coach), visitsFor(pool, coach, since), readingsFor(pool, coach, since)]) },
-  { name: 'a day of twelve visits', path: '/days/2026-11-25', bare: () => Promise.all([visitsBetween(pool, practiceId, day.from, day.to), eventsFrom(pool, practiceId, '2026-11-25'), unfinishedBefore(pool, practiceId, day.from)]) },
+  { name: 'a day of twelve visits', path: '/days/2026-11-25', bare: () => Promise.all([visitsBetween(pool, practiceId, day.from, day.to), eventsFrom(pool, practiceId, '2026-11-25'), unfinishedBefore(pool, practiceId, day.from), errorKnowledge(pool, practiceId)]) },
+  { name: 'a crew’s strip', path: `/squads/${crew.id}/strip`, bare: () => Promise.all([squadsOf(pool, practiceId), membersOf(pool, crew.id), stripReadings(pool, crew.id), errorKnowledge(pool, practiceId)]) },
+  { name: 'repeats within a day', path: '/studies/within-day', bare: () => withinDay(pool, practiceId) },
 ];
 
 const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;

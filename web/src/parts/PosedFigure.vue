@@ -42,7 +42,9 @@ const segments = computed(() => [...pose.value.segments].sort((a, b) => order(a)
   low: segment.moving && props.short.includes(segment.side ?? 'midline'),
 })));
 const fans = computed(() => pose.value.fans.map(fanPath));
-const marks = computed<Mark[]>(() => (detailed.value ? figureMarks(pose.value, px.value) : []));
+/** Hands and rings grow with the figure, but less than it does. */
+const markUnit = computed(() => px.value * Math.min(2.4, Math.max(1, Math.sqrt(props.size / 110))));
+const marks = computed<Mark[]>(() => (detailed.value ? figureMarks(pose.value, markUnit.value) : []));
 const tags = computed(() => marks.value.flatMap((mark) => (mark.kind === 'tag' ? [mark] : [])));
 const face = computed(() => faceMark(pose.value, px.value));
 const label = computed(() => {
@@ -63,11 +65,11 @@ const label = computed(() => {
       <path v-if="face" class="face" :d="face" />
       <template v-for="(mark, i) in marks" :key="`mark${i}`">
         <path v-if="mark.kind === 'along'" class="along" :d="mark.path" />
-        <circle v-else-if="mark.kind === 'axis'" class="axis" :cx="mark.x" :cy="mark.y" :r="px * 3.4" />
+        <circle v-else-if="mark.kind === 'axis'" class="axis" :cx="mark.x" :cy="mark.y" :r="markUnit * 3.4" />
         <path v-else-if="mark.kind === 'hand'" class="hand" :class="{ still: mark.still }" :d="mark.path" />
       </template>
     </g>
-    <text v-for="tag in tags" :key="tag.text" class="tag" :x="tag.x" :y="-tag.y" :font-size="px * 13" text-anchor="middle" dominant-baseline="central">{{ tag.text }}</text>
+    <text v-for="tag in tags" :key="tag.text" class="tag" :x="tag.x" :y="-tag.y" :font-size="markUnit * 13" text-anchor="middle" dominant-baseline="central">{{ tag.text }}</text>
   </svg>
 </template>
 

@@ -13,7 +13,7 @@ useEscape(open);
 </script>
 
 <template>
-  <Modal v-model:open="open" transition-name="" mask-transition-name="" :title="`${row.motion.name}, ${row.motion.testPosition}`" :footer="null" :width="900">
+  <Modal v-model:open="open" transition-name="" mask-transition-name="" :title="`${row.motion.name}, ${row.motion.testPosition}`" :footer="null" :width="900" :style="{ top: '20px' }">
     <PosedFigure :motion="row.motion" :values="values" :short="short" :bands="row.bands" :size="480" :shape="1.75" />
     <dl>
       <dt>Landmarks</dt><dd>{{ row.motion.landmarks }}</dd>
