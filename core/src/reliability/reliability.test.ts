@@ -38,6 +38,36 @@ describe('Shrout PE, Fleiss JL. Psychol Bull 1979;86:420–428, tables 2 and 4',
   });
 });
 
+// Weir JP. J Strength Cond Res 2005;19:231–240, table 1: eight people twice, the same differences over a wide and a narrow
+// range of people. Data and results recalled from memory; the differences of both sets agree with each other.
+describe('Weir 2005: the error does not depend on how different people are, the correlation does', () => {
+  const wide = [[146, 140], [148, 152], [170, 152], [90, 99], [157, 145], [156, 153], [176, 167], [205, 218]];
+  const narrow = [[166, 160], [168, 172], [160, 142], [150, 159], [147, 135], [146, 143], [156, 147], [155, 168]];
+  const icc = (table: readonly (readonly number[])[]) => intraclass(meanSquares(table)).find((each) => each.form === '3,1')!.value!;
+
+  test('SEM 7.6 in both, so a change counts from 21', () => {
+    for (const table of [wide, narrow]) {
+      const { sem, mdc } = repeatability(table, 'cm');
+      expect(sem).toBeCloseTo(7.6, 1);
+      expect(mdc).toBeCloseTo(1.96 * Math.SQRT2 * 7.56, 1);
+    }
+  });
+  test('ICC(3,1) .95 against something poor', () => {
+    expect(icc(wide)).toBeCloseTo(0.95, 2);
+    expect(icc(narrow)).toBeLessThan(0.6);
+  });
+});
+
+// Two trials are the plain case: with k = 2 the error's mean square is half the variance of the differences (algebra).
+test('two trials: SEM is the SD of the differences over √2', () => {
+  fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 150 }), fc.integer({ min: 0, max: 150 })), { minLength: 3, maxLength: 20 }), (pairs) => {
+    const differences = pairs.map(([a, b]) => a - b);
+    const mean = differences.reduce((sum, value) => sum + value, 0) / differences.length;
+    const variance = differences.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (differences.length - 1);
+    expect(repeatability(pairs, 'deg').sem).toBeCloseTo(Math.sqrt(variance / 2), 6);
+  }));
+});
+
 describe('Bland JM, Altman DG. Lancet 1986;i:307–310', () => {
   const { large_first: large, large_second: again, mini_first: mini } = worked<Record<'large_first' | 'large_second' | 'mini_first', number[]>>('bland-altman-1986');
   const result = agreement(large.map((first, i) => ({ first, second: mini[i]! })), 'cm', undefined, 2);

@@ -119,3 +119,53 @@ test('folding does not depend on the order the readings come in', () => {
     expect(foldTrends(readings, () => 3).reduce((sum, trend) => sum + trend.readings.length, 0)).toBe(readings.length);
   }));
 });
+
+describe('the wander that is most likely', () => {
+  /** The density of all readings at once given the first, by multiplying conditional normals written out again. */
+  const logDensity = (readings: readonly LevelInput[], wander: number) => {
+    let [mean, variance, sum] = [readings[0]!.value, readings[0]!.sem ** 2, 0];
+    for (const [i, { day, value, sem }] of readings.entries()) {
+      if (i === 0) continue;
+      const ahead = variance + wander * (day - readings[i - 1]!.day);
+      const total = ahead + sem * sem;
+      sum += -0.5 * Math.log(2 * Math.PI * total) - (value - mean) ** 2 / (2 * total);
+      mean += (ahead * (value - mean)) / total;
+      variance = (ahead * sem * sem) / total;
+    }
+    return sum;
+  };
+
+  test('no wander of a fine grid is more likely', () => {
+    fc.assert(fc.property(series.filter((readings) => readings.length >= 3), (readings) => {
+      const found = logDensity(readings, mostLikelyWander(readings));
+      const scale = readings.reduce((sum, { sem }) => sum + sem ** 2, 0) / readings.length;
+      for (let power = -5; power <= 1; power += 0.05) expect(found).toBeGreaterThanOrEqual(logDensity(readings, scale * 10 ** power) - 0.02);
+      expect(found).toBeGreaterThanOrEqual(logDensity(readings, 0) - 1e-9);
+    }), { numRuns: 60 });
+  });
+
+  test('moving every reading moves the level, and stretching stretches it', () => {
+    fc.assert(fc.property(series, fc.integer({ min: -50, max: 50 }), (readings, by) => {
+      const levels = (list: readonly LevelInput[]) => smoothLevel(list).points.map((point) => point.level);
+      const moved = levels(readings.map((reading) => ({ ...reading, value: reading.value + by })));
+      const doubled = levels(readings.map((reading) => ({ ...reading, value: 2 * reading.value, sem: 2 * reading.sem })));
+      for (const [i, level] of levels(readings).entries()) {
+        expect(moved[i]).toBeCloseTo(level + by, 4);
+        expect(doubled[i]).toBeCloseTo(2 * level, 4);
+      }
+    }));
+  });
+
+  test('a better reading pulls harder', () => {
+    const pair = (sem: number) => smoothLevel([{ day: 0, value: 0, sem: 3 }, { day: 0, value: 10, sem }], 0).points[0]!.level;
+    expect(pair(1)).toBeGreaterThan(pair(3));
+    expect(pair(3)).toBeCloseTo(5, 9);
+  });
+});
+
+test('several visits: gains and what was kept add up over all of them', () => {
+  const visits = [{ day: 0, before: 10, after: 15 }, { day: 7, before: 12, after: 18 }, { day: 14, before: 13, after: null }];
+  const { share, steps, meanGain } = keptGain(visits, { better: 'higher' }, 4);
+  expect(steps.map((step) => step.kept)).toEqual([2, 1]);
+  expect([share, meanGain]).toEqual([3 / 11, 5.5]);
+});

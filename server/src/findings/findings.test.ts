@@ -1,6 +1,7 @@
 import type { FindingFields } from '@pace-bend/core/finding';
+import { STOP_QUESTIONS } from '@pace-bend/core/caution';
 import { currentFindings } from '@pace-bend/core/finding';
-import { newVisit, openTestApp, request, uuid, visitFile, type TestApp } from '../testing/app.ts';
+import { newVisit, openTestApp, request, requestAs, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
 beforeAll(async () => { test_ = await openTestApp(); });
@@ -74,4 +75,33 @@ test('a goal takes the place of the one before; erasing leaves neither goals nor
   await request(test_.app).delete(`/api/athletes/${athleteId}`).send({ confirm: 'Ann Example' }).expect(200);
   const [left] = await test_.pool.query('SELECT (SELECT COUNT(*) FROM finding WHERE visit_id = ?) AS f, (SELECT COUNT(*) FROM athlete_goal WHERE athlete_id = ?) AS g', [visitId, athleteId]);
   expect(left).toEqual([{ f: 0, g: 0 }]);
+});
+
+test('before and after work are two findings; an assistant finds too; a coach does not', async () => {
+  const { visitId } = await newVisit(test_.app);
+  await put(visitId, uuid(), END).expect(200);
+  await put(visitId, uuid(), { ...END, moment: 'after' }).expect(200);
+  const as = async (role: 'assistant' | 'coach') => requestAs(test_.app, await test_.cookieOf(role)).put(`/api/visits/${visitId}/findings/${uuid()}`).send({ kind: 'press', subject: 'hip-hike', side: 'left', moment: 'before', data: { answer: 'late' }, supersedes: null });
+  expect((await as('assistant')).status).toBe(200);
+  expect((await as('coach')).status).toBe(403);
+  expect((await visitFile(test_.app, visitId)).findings).toHaveLength(3);
+});
+
+test('a finished visit takes no finding; once reopened it does', async () => {
+  const { visitId } = await newVisit(test_.app);
+  const { visit } = await visitFile(test_.app, visitId);
+  await request(test_.app).post(`/api/visits/${visitId}/finish`).send({ revision: visit.revision }).expect(200);
+  expect((await put(visitId, uuid(), END).expect(409)).body.title).toBe('Finished');
+  await request(test_.app).post(`/api/visits/${visitId}/reopen`).send({ revision: visit.revision + 1 }).expect(200);
+  await put(visitId, uuid(), END).expect(200);
+});
+
+test('while something says stop nothing is found; what stands can be withdrawn', async () => {
+  const { visitId } = await newVisit(test_.app);
+  const first = uuid();
+  await put(visitId, first, END).expect(200);
+  const answers = Object.fromEntries(STOP_QUESTIONS.map(({ id }, i) => [id, i === 0 ? 'yes' : 'no']));
+  await request(test_.app).put(`/api/visits/${visitId}/answers/${uuid()}`).send({ answers }).expect(200);
+  await put(visitId, uuid(), { kind: 'press', subject: 'hip-hike', side: 'left', moment: 'before', data: { answer: 'late' }, supersedes: null }).expect(409);
+  await put(visitId, uuid(), { ...END, data: null, supersedes: first }).expect(200);
 });

@@ -109,3 +109,42 @@ test('a squad’s strip has of each motion and side the first reading and the la
   const stranger = await test_.cookieOf('owner', await test_.anotherPractice());
   await requestAs(test_.app, stranger).get(`/api/squads/${squad}/strip`).expect(404);
 });
+
+test('an assistant reads a study but does not decide whether it is used; a coach sees none; another practice has its own', async () => {
+  const id = await begin();
+  const assistant = requestAs(test_.app, await test_.cookieOf('assistant'));
+  await assistant.post(`/api/studies/${id}/finish`).send({ revision: 1 }).expect(200);
+  await assistant.post(`/api/studies/${id}/use`).send({ revision: 2, used: false }).expect(403);
+  await requestAs(test_.app, await test_.cookieOf('coach')).get('/api/studies').expect(403);
+  const stranger = requestAs(test_.app, await test_.cookieOf('owner', await test_.anotherPractice()));
+  expect((await stranger.get('/api/studies').expect(200)).body.studies).toEqual([]);
+  await stranger.delete(`/api/studies/${id}`).expect(404);
+  await stranger.put(`/api/studies/${id}`).send({ revision: 0, ...fields() }).expect(422);
+});
+
+test('finishing and using twice is harmless; a stale change of use is refused', async () => {
+  const id = await begin();
+  for (let i = 0; i < 2; i++) await api().post(`/api/studies/${id}/finish`).send({ revision: 1 }).expect(200);
+  for (let i = 0; i < 2; i++) await api().post(`/api/studies/${id}/use`).send({ revision: 2, used: false }).expect(200);
+  expect((await api().post(`/api/studies/${id}/use`).send({ revision: 2, used: true }).expect(409)).body.current.revision).toBe(3);
+});
+
+test('the day and the athlete’s file know the practice’s errors too', async () => {
+  const { athleteId } = await newVisit(test_.app);
+  const id = await begin(fields({ motionId: 'knee-flexion' }));
+  await api().post(`/api/studies/${id}/finish`).send({ revision: 1 }).expect(200);
+  const knows = (errors: { own: { motionId: string }[] }) => errors.own.some((own) => own.motionId === 'knee-flexion');
+  expect(knows((await api().get('/api/days/2026-11-25').expect(200)).body.errors)).toBe(true);
+  expect(knows((await api().get(`/api/athletes/${athleteId}`).expect(200)).body.errors)).toBe(true);
+});
+
+test('single trials say nothing about repeating; corrected readings count once', async () => {
+  const { visitId } = await newVisit(test_.app);
+  const read = (trials: number[], supersedes: string | null, id = uuid()) => api().put(`/api/visits/${visitId}/readings/${id}`).send({ motionId: 'shoulder-abduction', side: 'left', moment: 'before', mode: 'passive', instrument: 'goniometer', trials, supersedes }).expect(200);
+  const first = uuid();
+  await read([150, 170], null, first);
+  await read([150, 152], first);
+  await api().put(`/api/visits/${visitId}/readings/${uuid()}`).send({ motionId: 'shoulder-abduction', side: 'right', moment: 'before', mode: 'passive', instrument: 'goniometer', trials: [150], supersedes: null }).expect(200);
+  const { rows } = (await api().get('/api/studies/within-day').expect(200)).body as { rows: { motionId: string; sd: number; sets: number }[] };
+  expect(rows.filter((row) => row.motionId === 'shoulder-abduction')).toEqual([expect.objectContaining({ sd: expect.closeTo(Math.SQRT2, 9), sets: 1 })]);
+});

@@ -3,37 +3,14 @@ import { motionOf } from '@pace-bend/core/body';
 import { about, AXES, multiply, type Axis, type Quaternion } from '@pace-bend/core/device';
 import { usePractice } from '../stores/practice.ts';
 import { installBrowser, settle } from '../testing/browser.ts';
+import { FakeSocket, installSocket } from '../testing/socket.ts';
 import { useInclinometers } from './useInclinometers.ts';
-
-/** A socket whose other end is the test. */
-class FakeSocket {
-  static readonly OPEN = 1;
-  static made: FakeSocket[] = [];
-  readonly sent: string[] = [];
-  readyState = 1;
-  onmessage: ((event: { data: unknown }) => void) | null = null;
-  onclose: (() => void) | null = null;
-  constructor(readonly url: string) {
-    FakeSocket.made.push(this);
-  }
-  send(text: string): void {
-    this.sent.push(text);
-  }
-  close(): void {
-    this.readyState = 3;
-    this.onclose?.();
-  }
-  say(message: object): void {
-    this.onmessage?.({ data: JSON.stringify(message) });
-  }
-}
 
 const tuple = ({ w, x, y, z }: Quaternion) => [w, x, y, z];
 const slr = motionOf('straight-leg-raise');
 
 async function open() {
-  FakeSocket.made = [];
-  Object.defineProperty(globalThis, 'WebSocket', { value: FakeSocket, configurable: true });
+  installSocket();
   installBrowser(() => ({ status: 200, body: { name: 'P', timeZone: 'utc', today: '2026-11-25', devices: 'ws://127.0.0.1:4300' } }));
   setActivePinia(createPinia());
   await usePractice().load();
@@ -110,8 +87,7 @@ test('a line that breaks is made again by itself; the zero is kept; another moti
 });
 
 test('without devices nothing is looked for', async () => {
-  FakeSocket.made = [];
-  Object.defineProperty(globalThis, 'WebSocket', { value: FakeSocket, configurable: true });
+  installSocket();
   installBrowser(() => ({ status: 200, body: { name: 'P', timeZone: 'utc', today: '2026-11-25', devices: null } }));
   setActivePinia(createPinia());
   await usePractice().load();

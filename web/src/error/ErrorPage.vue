@@ -3,7 +3,7 @@ import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import Button from 'ant-design-vue/es/button';
 import { motionOf } from '@pace-bend/core/body';
-import { defaultSem, errorOf, formatValue, mdc95 } from '@pace-bend/core/measure';
+import { errorOf, formatValue, mdc95 } from '@pace-bend/core/measure';
 import { knowledgeOf, nextStep, type Study } from '@pace-bend/core/record';
 import PosedFigure from '../parts/PosedFigure.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
@@ -40,7 +40,7 @@ const mine = computed(() => {
     const motion = motionOf(motionId);
     const used = errorOf(motion, { instrument, examinerId: me }, known.value);
     const own = known.value.own.some((each) => each.examinerId === me && each.motionId === motionId && each.instrument === instrument);
-    return { key, motion, instrument, used, own, fallback: defaultSem(motion, instrument), within: studies.within.value.find((row) => row.examinerId === me && row.motionId === motionId && row.instrument === instrument) ?? null };
+    return { key, motion, instrument, used, own, within: studies.within.value.find((row) => row.examinerId === me && row.motionId === motionId && row.instrument === instrument) ?? null };
   });
 });
 const state = (study: Study) => (study.finishedAt ? `finished ${practice.shortDate(study.finishedAt)}${study.used ? ', in use' : ', not in use'}` : nextStep(study) ? 'being read' : 'read, not finished');

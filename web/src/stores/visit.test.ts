@@ -141,3 +141,25 @@ test('a finished or cancelled visit takes nothing up that an old page left behin
   expect(first.visit.file!.visit.complaint).toBe('');
   await settle(20);
 });
+
+test('a finding is added, then corrected, then withdrawn; nothing is sent to withdraw nothing', async () => {
+  const kept: Record<string, unknown>[] = [];
+  const { sent } = installBrowser(({ method, path, body }: Sent) => {
+    if (method === 'GET') return { status: 200, body: visitFile() };
+    const saved = { ...(body as object), id: path.split('/').at(-1)!, visitId: 'v', foundAt: '2026-11-25T09:30:00.000Z', foundBy: 'Ann' };
+    kept.push(saved);
+    return { status: 200, body: saved };
+  });
+  setActivePinia(createPinia());
+  const visit = useVisit();
+  await visit.load('v');
+  const place = { kind: 'glide', subject: 'patella', side: 'left' } as const;
+  await visit.saveFinding({ ...place, data: null });
+  expect(sent.filter((each) => each.method === 'PUT')).toHaveLength(0);
+  await visit.saveFinding({ ...place, data: { up: 'stiff', down: null, in: null, out: null } });
+  await visit.saveFinding({ ...place, data: { up: 'free', down: null, in: null, out: null } });
+  expect(visit.findings.map((each) => each.data)).toEqual([{ up: 'free', down: null, in: null, out: null }]);
+  await visit.saveFinding({ ...place, data: null });
+  expect(visit.findings).toEqual([]);
+  expect(kept.map((each) => each.supersedes)).toEqual([null, kept[0]!.id, kept[1]!.id]);
+});

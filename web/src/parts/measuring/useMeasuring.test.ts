@@ -155,3 +155,25 @@ test('a reading taken elsewhere meanwhile: told, both kept, mine only when asked
   await measuring.commit(hip, 'left');
   expect(kept.map((each) => [each.trials, each.supersedes])).toEqual([[[9], null], [[4], 'theirs']]);
 });
+
+test('a set is put in place of what was chosen; what was measured stays', async () => {
+  const { kept } = await open();
+  const { measuring } = await board();
+  measuring.pick('straight-leg-raise');
+  measuring.type(hip, 'left', 0, '10');
+  await measuring.commit(hip, 'left');
+  expect(kept).toHaveLength(1);
+  measuring.choose(['knee-to-wall', 'hip-abduction']);
+  expect(measuring.motions.value.map((motion) => motion.id).sort()).toEqual(['hip-abduction', hip.id, 'knee-to-wall'].sort());
+});
+
+test('the practice’s own error and another instrument than last time reach the comparison', async () => {
+  await open(visitFile({ past, errors: { own: [], shifts: [{ motionId: hip.id, first: 'goniometer', second: 'inclinometer', bias: 2, biasError: 0.4, used: true, pairs: 12, on: '2026-10-01' }] } }));
+  const { measuring, row } = await board();
+  await measuring.setInstrument(hip, 'inclinometer');
+  measuring.type(hip, 'left', 0, '10');
+  const left = row()!.sides.find((side) => side.side === 'left')!;
+  const earlier = past.filter((reading) => reading.motionId === hip.id && reading.side === 'left').at(-1)!;
+  expect(left.otherInstrument.last).toMatchObject({ from: 'goniometer', to: 'inclinometer', correction: -2, used: true });
+  expect(left.sinceLast!.delta).toBeCloseTo(10 - (earlier.value - 2), 9);
+});
