@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, shallowRef } from 'vue';
 import Button from 'ant-design-vue/es/button';
 import { motionOf } from '@pace-bend/core/body';
 import { parseTrial } from '@pace-bend/core/measure';
@@ -17,8 +17,10 @@ const { problem, busy, run } = useAction();
 
 const motion = computed(() => motionOf(props.study.motionId));
 const order = computed(() => studyOrder(props.study));
-const step = computed(() => nextStep(props.study));
-const done = computed(() => order.value.filter(({ subject, part, trial }) => props.study.values[subject]![part]![trial] !== null).length);
+/** What was read, ahead of the server: a fast hand types the next value while the last one is on its way. */
+const values = shallowRef(props.study.values);
+const step = computed(() => nextStep({ ...props.study, values: values.value }));
+const done = computed(() => order.value.filter(({ subject, part, trial }) => values.value[subject]![part]![trial] !== null).length);
 const last = computed(() => (step.value ? order.value[order.value.findIndex((each) => each.subject === step.value!.subject && each.part === step.value!.part && each.trial === step.value!.trial) - 1] : order.value.at(-1)) ?? null);
 const who = computed(() => (step.value ? props.study.subjects[step.value.subject]! : null));
 const part = computed(() => {
@@ -32,29 +34,41 @@ const wrong = ref<string | null>(null);
 const input = ref<HTMLInputElement | null>(null);
 onMounted(() => input.value?.focus());
 
-const withValue = (at: { subject: number; part: number; trial: number }, value: number | null) => props.study.values.map((row, s) => (s !== at.subject ? row : row.map((trials, p) => (p !== at.part ? trials : trials.map((each, t) => (t === at.trial ? value : each))))));
+const withValue = (at: { subject: number; part: number; trial: number }, value: number | null) => values.value.map((row, s) => (s !== at.subject ? row : row.map((trials, p) => (p !== at.part ? trials : trials.map((each, t) => (t === at.trial ? value : each))))));
 
-async function keep(): Promise<void> {
-  if (!step.value || busy.value) return;
+let standing = props.study;
+let unsent = false;
+/** Writes what was read; what is read meanwhile goes with the next request. What was refused goes again with it too. */
+async function save(): Promise<boolean> {
+  unsent = true;
+  if (busy.value) return false;
+  while (unsent) {
+    unsent = false;
+    if (!(await run(async () => { standing = await props.studies.write(standing, values.value); }))) return !(unsent = true);
+  }
+  return true;
+}
+
+function keep(): void {
+  if (!step.value) return;
   const trial = parseTrial(typed.value, motion.value);
   if (!trial.ok) { wrong.value = trial.message; return; }
   wrong.value = null;
-  const at = step.value;
-  await run(async () => {
-    await props.studies.write(props.study, withValue(at, trial.value));
-    typed.value = '';
-  });
-  await nextTick();
-  input.value?.focus();
+  values.value = withValue(step.value, trial.value);
+  typed.value = '';
+  void save();
 }
 
-const takeBack = () => run(async () => {
-  if (last.value) await props.studies.write(props.study, withValue(last.value, null));
-});
-const blocked = computed(() => unfinishedBecause(props.study));
-const finish = () => run(() => props.studies.finish(props.study));
+function takeBack(): void {
+  if (!last.value) return;
+  values.value = withValue(last.value, null);
+  void save();
+  input.value?.focus();
+}
+const blocked = computed(() => unfinishedBecause({ ...props.study, values: values.value }));
+const finish = async () => { if (!unsent || (await save())) await run(() => props.studies.finish(standing)); };
 const drop = () => run(async () => {
-  await props.studies.drop(props.study);
+  await props.studies.drop(standing);
   emit('gone');
 });
 </script>
@@ -83,7 +97,7 @@ const drop = () => run(async () => {
     <p v-else>All is read.</p>
     <div class="choices">
       <Button type="primary" :disabled="blocked !== null || busy" @click="finish">{{ step ? 'Finish early' : 'Show what came out' }}</Button>
-      <Button :disabled="last === null || busy" @click="takeBack">Take the last one back</Button>
+      <Button :disabled="last === null" @click="takeBack">Take the last one back</Button>
       <Button :disabled="busy" @click="drop">Drop the study</Button>
       <span v-if="blocked" class="soft small">{{ blocked }}</span>
     </div>
