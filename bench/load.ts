@@ -36,6 +36,8 @@ const { id: practiceId } = (await firstRow<{ id: string }>(pool, 'SELECT id FROM
 await seed(pool);
 const accountId = '01900000-0000-7000-8000-000000000001';
 await insertAccount(pool, practiceId, accountId, { name: 'Bench', login: 'bench', role: 'owner', active: true }, 'no password');
+// One examiner's year: some five thousand readings.
+await pool.query('UPDATE rom_reading SET examiner_id = ? WHERE CRC32(id) % 40 = 0', [accountId]);
 const cookie = `pace_bend=${await createSession(pool, accountId, NOW)}`;
 const coach = { accountId: '01900000-0000-7000-8000-000000000002', practiceId, role: 'coach' as const };
 await insertAccount(pool, practiceId, coach.accountId, { name: 'Coach', login: 'coach', role: 'coach', active: true }, 'no password');
@@ -93,7 +95,7 @@ const REQUESTS: readonly { readonly name: string; readonly path: string; readonl
   { name: 'a coach, four crews', path: '/coach', as: coachCookie, bare: () => Promise.all([membersFor(pool, coach), visitsFor(pool, coach, since), readingsFor(pool, coach, since)]) },
   { name: 'a day of twelve visits', path: '/days/2026-11-25', bare: () => Promise.all([visitsBetween(pool, practiceId, day.from, day.to), eventsFrom(pool, practiceId, '2026-11-25'), unfinishedBefore(pool, practiceId, day.from), errorKnowledge(pool, practiceId)]) },
   { name: 'a crew’s strip', path: `/squads/${crew.id}/strip`, bare: () => Promise.all([squadsOf(pool, practiceId), membersOf(pool, crew.id), stripReadings(pool, crew.id), errorKnowledge(pool, practiceId)]) },
-  { name: 'repeats within a day', path: '/studies/within-day', bare: () => withinDay(pool, practiceId) },
+  { name: 'repeats within a day', path: '/studies/within-day', bare: () => withinDay(pool, accountId, new Date(NOW.getTime() - 365 * 86_400_000)) },
 ];
 
 const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;

@@ -1,5 +1,5 @@
 import { knowledgeOf, type Study, type StudyFields } from '@pace-bend/core/record';
-import type { Instrument, Side } from '@pace-bend/core/body';
+import type { Instrument } from '@pace-bend/core/body';
 import type { ErrorKnowledge } from '@pace-bend/core/measure';
 import { pooledWithin } from '@pace-bend/core/reliability';
 import { change, firstRow, fromJson, iso, rows, type Db } from '../db/pool.ts';
@@ -85,9 +85,8 @@ export async function examinersOf(db: Db, practiceId: string): Promise<{ readonl
   return found.map((row) => ({ ...row, active: row.active === 1 }));
 }
 
-/** What repeats within a visit say, by examiner, motion and instrument. */
+/** What an examiner's repeats within a visit say, by motion and instrument. */
 export interface WithinDayRow {
-  readonly examinerId: string | null;
   readonly motionId: string;
   readonly instrument: Instrument;
   readonly sd: number;
@@ -95,23 +94,23 @@ export interface WithinDayRow {
   readonly df: number;
 }
 
-/** Pools the trials of every reading that stands; readings with a single trial say nothing. */
-export async function withinDay(db: Db, practiceId: string): Promise<WithinDayRow[]> {
-  const found = await rows<{ examinerId: string | null; motionId: string; instrument: Instrument; side: Side; trials: unknown }>(
+/** Pools the trials of an examiner's readings that stand, from a day on; readings with a single trial say nothing. */
+export async function withinDay(db: Db, examinerId: string, since: Date): Promise<WithinDayRow[]> {
+  const found = await rows<{ motionId: string; instrument: Instrument; trials: unknown }>(
     db,
-    `SELECT r.examiner_id AS examinerId, r.motion_id AS motionId, r.instrument, r.trials FROM rom_reading r JOIN visit v ON v.id = r.visit_id JOIN athlete a ON a.id = v.athlete_id
-     LEFT JOIN rom_reading later ON later.supersedes = r.id WHERE a.practice_id = ? AND later.id IS NULL AND JSON_LENGTH(r.trials) > 1`,
-    [practiceId],
+    `SELECT r.motion_id AS motionId, r.instrument, r.trials FROM rom_reading r LEFT JOIN rom_reading later ON later.supersedes = r.id
+     WHERE r.examiner_id = ? AND r.taken_at >= ? AND later.id IS NULL AND JSON_LENGTH(r.trials) > 1`,
+    [examinerId, since],
   );
   const groups = new Map<string, { readonly head: (typeof found)[number]; readonly sets: number[][] }>();
   for (const row of found) {
-    const key = `${row.examinerId}/${row.motionId}/${row.instrument}`;
+    const key = `${row.motionId}/${row.instrument}`;
     const group = groups.get(key) ?? { head: row, sets: [] };
     groups.set(key, group);
     group.sets.push(fromJson(row.trials));
   }
-  return [...groups.values()].map(({ head: { examinerId, motionId, instrument }, sets }) => {
+  return [...groups.values()].map(({ head: { motionId, instrument }, sets }) => {
     const { sd, df, sets: used } = pooledWithin(sets);
-    return { examinerId, motionId, instrument, sd: sd!, sets: used, df };
+    return { motionId, instrument, sd: sd!, sets: used, df };
   });
 }

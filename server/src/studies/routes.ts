@@ -10,6 +10,8 @@ import { athleteById } from '../athletes/queries.ts';
 import { dropStudy, examinersOf, finishStudy, insertStudy, studiesOf, studyById, updateStudy, useStudy, withinDay } from './queries.ts';
 import { studyRevisionSchema, studySchema, useSchema, type SentStudy } from './schema.ts';
 
+const YEAR_MS = 365 * 86_400_000;
+
 /** Studies of the measuring error: how well examiners repeat themselves, how two instruments agree. */
 export function studyRoutes(pool: Pool, now: () => Date): Router {
   const router = Router();
@@ -20,8 +22,9 @@ export function studyRoutes(pool: Pool, now: () => Date): Router {
     response.json({ studies, examiners });
   });
 
+  /** The caller's own repeats of the last year. */
   router.get('/studies/within-day', async (_request, response) => {
-    response.json({ rows: await withinDay(pool, caller(response).practice.id) });
+    response.json({ rows: await withinDay(pool, caller(response).accountId, new Date(now().getTime() - YEAR_MS)) });
   });
 
   /** Begins a study (revision 0) or writes the values read so far. The same request again changes nothing. */

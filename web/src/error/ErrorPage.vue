@@ -34,13 +34,13 @@ const known = computed(() => knowledgeOf(studies.studies.value));
 /** Own studies and what repeats within visits say, one row for each motion and instrument that either knows. */
 const mine = computed(() => {
   const me = session.me!.id;
-  const keys = new Set([...known.value.own.filter((own) => own.examinerId === me), ...studies.within.value.filter((row) => row.examinerId === me)].map((each) => `${each.motionId}/${each.instrument}`));
+  const keys = new Set([...known.value.own.filter((own) => own.examinerId === me), ...studies.within.value].map((each) => `${each.motionId}/${each.instrument}`));
   return [...keys].sort().map((key) => {
     const [motionId, instrument] = key.split('/') as [string, 'goniometer' | 'inclinometer' | 'tape'];
     const motion = motionOf(motionId);
     const used = errorOf(motion, { instrument, examinerId: me }, known.value);
     const own = known.value.own.some((each) => each.examinerId === me && each.motionId === motionId && each.instrument === instrument);
-    return { key, motion, instrument, used, own, within: studies.within.value.find((row) => row.examinerId === me && row.motionId === motionId && row.instrument === instrument) ?? null };
+    return { key, motion, instrument, used, own, within: studies.within.value.find((row) => row.motionId === motionId && row.instrument === instrument) ?? null };
   });
 });
 const state = (study: Study) => (study.finishedAt ? `finished ${practice.shortDate(study.finishedAt)}${study.used ? ', in use' : ', not in use'}` : nextStep(study) ? 'being read' : 'read, not finished');
@@ -61,7 +61,7 @@ const title = (study: Study) => `${motionOf(study.motionId).name}, ${study.instr
       <h2>Your error</h2>
       <p class="soft small">One reading of yours lies this far off, give or take. Between days athlete, position and hands are set up anew; within a day they stay, so the figure within a day is the smaller one as a rule, and says nothing about a change from visit to visit. “Default” means there is no study of your own yet.</p>
       <table v-if="mine.length > 0">
-        <thead><tr><td /><th scope="col">In use (SEM)</th><th scope="col">A change counts from</th><th scope="col">Within a day</th></tr></thead>
+        <thead><tr><td /><th scope="col">In use (SEM)</th><th scope="col">A change counts from</th><th scope="col">Within a day, last year</th></tr></thead>
         <tbody>
           <tr v-for="row in mine" :key="row.key">
             <th scope="row"><b>{{ row.motion.name }}</b><span class="soft small">{{ row.motion.testPosition }} · {{ INSTRUMENT_WORDS[row.instrument].toLowerCase() }}</span></th>

@@ -10,9 +10,8 @@ export interface Examiner {
   readonly active: boolean;
 }
 
-/** Repeats within visits, as the server pools them. */
+/** One's own repeats within visits over the last year, as the server pools them. */
 export interface WithinDayRow {
-  readonly examinerId: string | null;
   readonly motionId: string;
   readonly instrument: Instrument;
   readonly sd: number;
