@@ -167,7 +167,6 @@ test('a study of one’s own error: guided, blinded, and used from then on', asy
   await typeTrials(page, [4, 4, 4]);
   await expect(page.getByText(/^Your error here is ±0\.\d° \(SEM, own, 8 sides × 3 trials/)).toBeVisible();
   await saved(page);
-  await page.goto('about:blank');
 });
 
 test('two instruments compared, and a squad’s range at a glance', async ({ page, expectedErrors }) => {

@@ -41,7 +41,6 @@ test('a study is left and taken up again; the last value is taken back; what can
   await expect(region).toContainText('Only 0 of at least 3 sides are read completely.');
   await region.getByRole('button', { name: 'Drop the study' }).click();
   await expect(page.getByRole('region', { name: 'Studies' }).getByRole('button', { name: /being read/ })).toHaveCount(0);
-  await page.goto('about:blank');
 });
 
 test('two instruments are compared, and from then on the difference is taken into account', async ({ page, expectedErrors, emptyApplication }) => {
@@ -81,7 +80,6 @@ test('two instruments are compared, and from then on the difference is taken int
   await expect(panel.getByText('inclinometer now, goniometer before work: −4.0° taken into account')).toBeVisible();
   await expect(panel.getByText(/^0\.0°: inside your error of ±/)).toBeVisible();
   await saved(page);
-  await page.goto('about:blank');
 });
 
 test('an assistant measures, finds and reads studies, and does not decide what is used', async ({ page, expectedErrors }) => {
@@ -136,7 +134,6 @@ test('without devices the screen says so; a finding that cannot be sent stays an
   await panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' }).click();
   await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute('aria-pressed', 'false');
   await page.waitForTimeout(1300);
-  await page.goto('about:blank');
 });
 
 test('a finished visit shows what was found and takes no more', async ({ page, expectedErrors }) => {

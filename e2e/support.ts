@@ -10,12 +10,14 @@ export const test = base.extend<{ expectedErrors: RegExp[]; emptyApplication: (e
   },
   baseURL: async ({}, use) => { await use(process.env.APPLICATION_URL); },
   /** An application of the test's own on an empty data directory, not yet started; gone when the test is over, whichever way. */
-  emptyApplication: async ({}, use) => {
+  emptyApplication: async ({ page }, use) => {
     const made: Application[] = [];
     await use(async (env) => {
       made.push(await Application.onEmptyFolder(env));
       return made.at(-1)!;
     });
+    // The page leaves first: a browser that still asks for something would log that nobody answers.
+    if (!page.isClosed()) await page.goto('about:blank');
     await Promise.all(made.map((application) => application.stop()));
   },
   expectedErrors: async ({ page }, use) => {
