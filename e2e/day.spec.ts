@@ -19,6 +19,7 @@ test('the day to scale: book, drag, shorten, overlap on purpose, cancel, undo; m
     await page.getByRole('button', { name: 'Book', exact: true }).click();
     const dialog = page.getByRole('dialog', { name: 'Book a visit' });
     await dialog.getByRole('combobox', { name: 'Who' }).fill('ruan');
+    await expect(page.locator('.ant-select-dropdown:visible').getByText('Ruan Teague').first()).toBeVisible();
     await page.keyboard.press('Enter');
     await dialog.getByLabel('Time').fill('25:00');
     await dialog.getByRole('button', { name: 'Book' }).click();
