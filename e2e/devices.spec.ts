@@ -1,12 +1,15 @@
-import { addMotion, expect, saved, test, walkIn } from './support.ts';
+import { addMotion, expect, saved, signIn, test, walkIn } from './support.ts';
 import { play } from './standIns.ts';
 
-/** The stand-ins are shared, so what moves them is one test. */
-test('the inclinometer pair fills the trials by itself; off the plane it warns; a dropout loses nothing; the force gauge presses', async ({ page, expectedErrors }) => {
+/** On an application of its own: whoever connects to the same stand-ins would feel what is scripted here. */
+test('the inclinometer pair fills the trials by itself; off the plane it warns; a dropout loses nothing; the force gauge presses', async ({ page, expectedErrors, emptyApplication }) => {
   test.setTimeout(150_000);
   // The line that breaks and the attempts to make it again are logged by the browser.
   expectedErrors.push(/WebSocket connection/);
-  const visit = await walkIn(page, 'Strapped On');
+  const application = await emptyApplication();
+  await application.start();
+  await signIn(page, 'marit', application.url);
+  const visit = await walkIn(page, 'Strapped On', '2001-05-06', application.url);
   await page.goto(`${visit}/measure`);
   await addMotion(page, 'straight-leg raise supine free');
   const panel = page.getByRole('region', { name: /^Straight-leg raise/ });

@@ -126,6 +126,13 @@ test('end feel, clock, glides, leg length, presses: found, kept, and weighed for
     await findings.getByRole('group', { name: 'After the pull' }).getByRole('button', { name: 'even' }).click();
     await findings.getByRole('button', { name: 'Press tests' }).click();
     await findings.getByRole('group', { name: 'Buttock squeeze, left' }).getByRole('button', { name: 'late' }).click();
+    await findings.getByRole('button', { name: 'Force' }).click();
+    for (const [name, presses] of [['Knee flexors, left', '150 160 155'], ['Knee flexors, right', '230 240'], ['Knee extensors, left', '400 410']] as const) {
+      await findings.getByLabel(`${name}, newtons`).fill(presses);
+      await page.keyboard.press('Enter');
+    }
+    await expect(findings.getByRole('list', { name: 'Weaker sides' })).toHaveText('Knee flexors press 67 % of the other side on the left');
+    await expect(findings.getByRole('list', { name: 'Balance of agonist and antagonist' })).toContainText('0.39, usually 0.50 to 0.80: knee flexors are the weaker ones');
     await page.waitForTimeout(1200);
     await page.reload();
     const told = findings.getByRole('list', { name: 'What was found' });

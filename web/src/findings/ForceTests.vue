@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, shallowRef } from 'vue';
 import Button from 'ant-design-vue/es/button';
-import { balances, FORCES, FORCE_MOST_N, FORCE_TRIALS_MOST, type ForceId } from '@pace-bend/core/finding';
+import { balances, FORCES, FORCE_MOST_N, FORCE_TRIALS_MOST, weakSides, type ForceId } from '@pace-bend/core/finding';
 import { useVisit } from '../stores/visit.ts';
 import { STATE_WORDS } from '../devices/connection.ts';
 import { useForceGauge } from '../devices/useForceGauge.ts';
@@ -46,6 +46,7 @@ function aim(subject: ForceId, side: 'left' | 'right'): void {
 }
 const isStandIn = computed(() => gauge.name.includes('stand-in'));
 const balance = computed(() => balances(visit.findings));
+const weaker = computed(() => weakSides(visit.findings));
 const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
 </script>
 
@@ -80,6 +81,9 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
     </table>
     <ul v-if="balance.length > 0" class="small" aria-label="Balance of agonist and antagonist">
       <li v-for="each in balance" :key="each.pair.agonist + each.side" :class="{ low: each.kind !== 'usual' }"><b>{{ groupName(each.pair.agonist) }} to {{ groupName(each.pair.antagonist).toLowerCase() }}, {{ each.side }}</b> {{ each.words }}</li>
+    </ul>
+    <ul v-if="weaker.length > 0" class="small" aria-label="Weaker sides">
+      <li v-for="each in weaker" :key="each.group" class="low"><b>{{ groupName(each.group) }}</b> press {{ Math.round(100 * each.share) }} % of the other side on the {{ each.side }}</li>
     </ul>
     <p v-if="balance.length > 0" class="soft small">Usual ranges are recalled from memory, an order of magnitude.</p>
   </div>

@@ -102,7 +102,6 @@ const care = computed(() => new Map(motions.value.map((motion) => {
 })));
 
 const bandWords = computed(() => active.value?.bands.map((band) => `${band.people} (${band.source.short})`).join(' and ') ?? '');
-const options = MOTIONS;
 </script>
 
 <template>
@@ -110,7 +109,7 @@ const options = MOTIONS;
     <div class="main">
     <section class="card list" aria-label="Motions">
       <header v-if="!visit.finished && moment === 'before'" class="tools">
-        <PickMotion :motions="options" :taken="motions" @change="(id) => add([id])" />
+        <PickMotion :motions="MOTIONS" :taken="motions" @change="(id) => add([id])" />
         <button type="button" class="choice" title="Alt P" @click="proposing = true">What to measure</button>
         <button v-if="measuring.lastSet.value.length > 0" type="button" class="choice" title="Alt L" @click="lastSet">Last set</button>
         <button type="button" class="choice" title="Alt R" :aria-pressed="inRound" @click="setRound(!inRound)">One round</button>
