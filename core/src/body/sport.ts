@@ -27,3 +27,19 @@ export function sportDifference(motionId: string, rowing: RowingSide): SportDiff
   if (motionId !== 'trunk-rotation' || (rowing !== 'stroke' && rowing !== 'bow')) return null;
   return { moreOn: rowing === 'stroke' ? 'right' : 'left', upTo: SWEEP_TRUNK_ROTATION_DEG, words: 'follows the rigger' };
 }
+
+/** What a sport asks of its athletes. Common practice. */
+const SPORT_MOTIONS: readonly { readonly sport: RegExp; readonly motionIds: readonly string[] }[] = [
+  { sport: /row/i, motionIds: ['hip-flexion', 'straight-leg-raise', 'ankle-lunge', 'trunk-rotation', 'shoulder-flexion', 'hip-extension-knee-bent'] },
+  { sport: /run|athletics|triathlon/i, motionIds: ['hip-extension-knee-bent', 'straight-leg-raise', 'ankle-lunge', 'big-toe-extension', 'hip-internal-rotation'] },
+  { sport: /swim/i, motionIds: ['shoulder-flexion', 'shoulder-internal-rotation', 'shoulder-external-rotation', 'ankle-plantar-flexion', 'trunk-rotation'] },
+  { sport: /throw|handball|tennis|volley/i, motionIds: ['shoulder-internal-rotation', 'shoulder-external-rotation', 'trunk-rotation', 'hip-internal-rotation'] },
+];
+
+/**
+ * Whether a sport, by what it is called, asks for a motion.
+ * @example sportAsksFor('Rowing', 'hip-flexion') // → true
+ */
+export function sportAsksFor(sport: string, motionId: string): boolean {
+  return SPORT_MOTIONS.find((each) => each.sport.test(sport))?.motionIds.includes(motionId) === true;
+}

@@ -21,6 +21,8 @@ export type Position =
   | 'side-lying right'
   | 'long-sitting'
   | 'seated upright'
+  | 'seated leaning'
+  | 'floor mat'
   | 'standing';
 
 /** A motion is joint + direction + test position; the position is part of its identity. */

@@ -1,21 +1,14 @@
-import { ENTRIES } from './entries.ts';
+import { ENTRIES } from './entries/index.ts';
 import type { Entry } from './types.ts';
 
-export type { Entry } from './types.ts';
-export { ENTRIES } from './entries.ts';
+export { SECTIONS, STAGES, TOOLS, type Entry, type Section, type Stage, type Tool, type ToolLoad } from './types.ts';
+export { entryFigure, figureValue, showsEntry, type EntryFigure, type Press } from './figures.ts';
+export { ENTRIES };
 
 /**
- * The catalogue entry with this id, or undefined.
- * @example findEntry('rectus-femoris-prone').target // → 'rectus femoris'
+ * The built-in catalogue entry with this id, or undefined.
+ * @example findEntry('rectus-femoris-prone').targets[0] // → 'rectus femoris'
  */
 export function findEntry(id: string): Entry | undefined {
   return ENTRIES.find((entry) => entry.id === id);
-}
-
-/**
- * Entries that lengthen what limits a motion, in catalogue order.
- * @example entriesFor('straight-leg-raise')[0].id // → 'hamstring-heel-on-shoulder'
- */
-export function entriesFor(motionId: string): Entry[] {
-  return ENTRIES.filter((entry) => entry.motionId === motionId);
 }

@@ -1,25 +1,72 @@
-import type { Position } from '../body/index.ts';
+import type { Position, Region, Side } from '../body/index.ts';
 
-/** Something that can be done to an athlete: one stretch or mobilization with everything needed at the table. */
+/** Parts of the catalogue, in the order they are shown. */
+export const SECTIONS = ['Neck', 'Shoulder and chest', 'Arm and hand', 'Trunk', 'Hip', 'Thigh and knee', 'Ankle and foot', 'Closing', 'Home work'] as const;
+export type Section = (typeof SECTIONS)[number];
+
+/** What of the therapist's body does the work. */
+export const TOOLS = ['palm', 'forearm', 'knuckles', 'thumb', 'fingers', 'elbow', 'body lean'] as const;
+export type Tool = (typeof TOOLS)[number];
+
+export interface ToolLoad {
+  readonly tool: Tool;
+  /** Share of the working time this tool is under load, 0–1. */
+  readonly share: number;
+}
+
+/** Where in a visit an entry belongs: warming first, then broad work, then lengthening and joints, a still end. */
+export const STAGES = ['warm', 'broad', 'specific', 'joint', 'close', 'home'] as const;
+export type Stage = (typeof STAGES)[number];
+
+/** Something that can be done to an athlete: one stretch, press or mobilization with everything needed at the table. */
 export interface Entry {
   readonly id: string;
+  readonly section: Section;
+  readonly stage: Stage;
   readonly name: string;
   readonly synonyms: readonly string[];
-  /** The muscle being lengthened. */
-  readonly target: string;
-  /** The motion that shows whether it worked. */
+  /** What is worked on: muscles by name, or a joint. The first is the main one. */
+  readonly targets: readonly [string, ...string[]];
+  /** The motion that shows whether it worked, and along which it is drawn. */
   readonly motionId: string;
-  readonly position: Position;
-  /** Set-up in one spoken sentence, supports included. */
+  /** Other motions it lengthens. */
+  readonly also: readonly string[];
+  /** False where no motion is expected to change: closings, wake-up taps. */
+  readonly measured: boolean;
+  /** Places on the body the hands are on, where they are not those of the motion. */
+  readonly regions?: readonly Region[];
+  /** Whether the joint is taken through its motion at all; pressing and shaking leave it where it is. */
+  readonly still?: true;
+  readonly sides?: readonly Side[];
+  /** The usual position first. Side-lying: the worked side up. */
+  readonly positions: readonly [Position, ...Position[]];
+  /** Cushions, straps, what the other limb does. */
+  readonly supports: string;
+  /** Set-up in one spoken sentence. */
   readonly setUp: string;
   /** What each hand does. */
   readonly hands: string;
+  readonly mover: 'therapist' | 'athlete' | 'both';
   /** How the athlete is told to press, in plain words, short enough to read across a room. */
   readonly press: string;
-  /** The direction of the press. */
+  /** The direction of the press, or of the hand where nobody presses against it. */
   readonly pressLine: string;
   readonly bringHome: string;
   readonly watch: string;
+  /** What speaks against it, in words; the rules stand with the cautions. */
+  readonly cautions: string;
+  readonly tools: readonly [ToolLoad, ...ToolLoad[]];
   /** Ids of the ways of working that fit, the usual one first. */
-  readonly ways: readonly string[];
+  readonly ways: readonly [string, ...string[]];
+  /** What hands do here on top of what the way of working says. */
+  readonly adds?: readonly ('friction' | 'nerve-line' | 'press' | 'pin' | 'mobilize')[];
+  /** Stations, directions, points or angles of its own, by list id of the ways of working. */
+  readonly lists?: Readonly<Record<string, readonly string[]>>;
+  /** Only for somebody who was operated on and has the go-ahead: never proposed by itself. */
+  readonly afterOperation?: true;
+  /** The entry whose pictures it has, where it was made from one. */
+  readonly drawnAs?: string;
+  /** Ids of easier and harder variants. */
+  readonly easier: readonly string[];
+  readonly harder: readonly string[];
 }

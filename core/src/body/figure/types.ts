@@ -1,8 +1,11 @@
+import type { Position } from '../types.ts';
+
 /** From where the athlete is looked at. */
-export type View = 'side' | 'behind' | 'above' | 'feet' | 'detail';
+export type View = 'side' | 'front' | 'behind' | 'above' | 'feet' | 'detail';
 
 export type TemplateId =
   | 'supine' | 'supine-arm-out' | 'prone' | 'table-end' | 'sitting' | 'long-sitting' | 'standing' | 'lunge' | 'side-lying'
+  | 'supine-head-over' | 'side-lying-arm' | 'side-lying-above' | 'side-lying-forearm' | 'sitting-behind' | 'ninety-from-above' | 'wall-sit'
   | 'standing-behind' | 'lying-from-above' | 'sitting-from-above' | 'head-from-above'
   | 'shins-up' | 'shins-down' | 'knees-from-feet' | 'arms-from-feet' | 'arms-reaching'
   | 'hand' | 'palm' | 'fist' | 'foot-side' | 'heel' | 'forefoot';
@@ -37,6 +40,8 @@ export interface TemplateSegment {
 export interface FigureTemplate {
   readonly id: TemplateId;
   readonly view: View;
+  /** Positions it shows an athlete in; null for a close view of a hand or a foot, which is the same in all. */
+  readonly shows: readonly Position[] | null;
   /** Left and right are two places on the page: the segments are the left ones, the right ones mirror them. */
   readonly mirrored: boolean;
   /** In the order in which they are drawn; parents before what hangs on them. */

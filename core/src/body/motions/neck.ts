@@ -17,7 +17,7 @@ export const NECK: readonly Motion[] = [
     landmarks: 'Seventh cervical spinous process to the back of the head',
     block: 'Shoulder does not rise; face does not turn',
     lengthens: ['upper trapezius', 'scalenes', 'levator scapulae'], possible: { min: 0, max: 80 }, fan: { min: 0, max: 65 }, rest: 0, roundGain: [2.5, 1.5, 1, 0.5],
-    figure: { template: 'standing-behind', moves: 'head', zero: 0, turn: 1 },
+    figure: { template: 'sitting-behind', moves: 'head', zero: 0, turn: 1 },
   },
   {
     id: 'neck-flexion', name: 'Neck flexion', joint: 'neck', position: 'seated upright', testPosition: 'seated, chin to chest',
@@ -49,7 +49,7 @@ export const NECK: readonly Motion[] = [
     landmarks: 'Middle of the breastbone to the tip of the nose',
     block: 'Shoulder held down; nose stays to the ceiling',
     lengthens: ['upper trapezius', 'scalenes'], possible: { min: 0, max: 85 }, fan: { min: 0, max: 65 }, rest: 0, roundGain: ROUNDS.medium,
-    figure: { template: 'standing-behind', moves: 'head', zero: 0, turn: 1 },
+    figure: { template: 'lying-from-above', moves: 'head', zero: 0, turn: -1 },
   },
   {
     id: 'neck-rotation-bent', name: 'Upper neck rotation', joint: 'neck', position: 'supine', testPosition: 'supine, chin to chest first',

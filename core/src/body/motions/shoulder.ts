@@ -81,7 +81,7 @@ export const SHOULDER: readonly Motion[] = [
     landmarks: 'Inclinometer along the forearm, from upright',
     block: 'Shoulder blade pinned by the body; no rolling back',
     lengthens: ['infraspinatus', 'shoulder capsule, back'], possible: { min: -20, max: 110 }, fan: { min: 0, max: 80 }, rest: 0, roundGain: ROUNDS.medium,
-    figure: { template: 'supine-arm-out', moves: 'forearm', zero: 90, turn: -1 },
+    figure: { template: 'side-lying-forearm', moves: 'forearm', zero: 90, turn: -1 },
   },
   {
     id: 'shoulder-horizontal-adduction', name: 'Shoulder horizontal adduction', joint: 'shoulder', position: 'supine', testPosition: 'supine, shoulder blade held',

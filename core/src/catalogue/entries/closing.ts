@@ -1,0 +1,27 @@
+import { entry, uses } from './make.ts';
+
+const C = 'Closing' as const;
+const H = 'Home work' as const;
+const SMALL = 'One side and then the other; small and daily beats long and rare.';
+
+export const CLOSING = [
+  entry({ id: 'shake-down', section: C, stage: 'close', name: 'Shake-down', synonyms: ['shaking out'], targets: ['whole limb'], motionId: 'hip-flexion', measured: false, still: true, regions: ['thigh-front', 'thigh-back', 'calf'], sides: ['left', 'right', 'midline'], positions: ['supine', 'prone'], supports: 'None',
+    setUp: 'Supine, limb held at its far end, shaken loose', hands: 'Both hands hold the far end, small quick shakes', press: 'Stay heavy', pressLine: 'small and loose, along the limb', bringHome: 'lay the limb down', watch: 'Sore joints: smaller', tools: [uses('body lean', 0.3)], ways: ['continuous-motion'], harder: ['balance-press'] }),
+  entry({ id: 'balance-press', section: C, stage: 'close', name: 'Both-sides balance press', synonyms: ['closing presses'], targets: ['both sides'], motionId: 'trunk-flexion', measured: false, still: true, regions: ['shoulder', 'pelvis'], sides: ['midline'], positions: ['supine', 'prone'], supports: 'None',
+    setUp: 'Supine, palms on both shoulders, then both hips, then both feet', hands: 'Palms press both sides alike', press: 'Breathe out long', pressLine: 'both sides together', bringHome: 'lift both hands at once', watch: 'One side takes more: even it out', tools: [uses('palm', 0.5), uses('body lean', 0.4)], ways: ['line-press', 'breath-sink'], lists: { stations: ['shoulders', 'hips', 'feet'] } }),
+  entry({ id: 'still-hold', section: C, stage: 'close', name: 'Still hold', synonyms: ['resting hands', 'closing stillness'], targets: ['breath'], motionId: 'trunk-flexion', measured: false, still: true, regions: ['belly'], sides: ['midline'], positions: ['supine', 'prone', 'side-lying left', 'side-lying right', 'seated upright', 'seated leaning'], supports: 'Blanket',
+    setUp: 'Hands rest, one to two minutes, nothing happens', hands: 'One palm on the belly or low back, one on the breastbone or between the blades', press: 'Just breathe', pressLine: 'weight of the hand only', bringHome: 'lift the hands on a breath in', watch: 'Tell them before you leave the table', tools: [uses('palm', 0.1)], ways: ['breath-sink'] }),
+  entry({ id: 'percussion', section: C, stage: 'close', name: 'Light percussion', synonyms: ['tapping', 'tapotement'], targets: ['large muscles'], motionId: 'trunk-flexion', measured: false, still: true, regions: ['upper-back', 'thigh-back'], sides: ['midline'], positions: ['prone', 'supine', 'seated upright'], supports: 'None',
+    setUp: 'Prone, loose fists or cupped hands, light and even', hands: 'Hands in turn, from the wrist', press: 'Stay heavy', pressLine: 'light, over muscle only', bringHome: 'end with flat hands', watch: 'Off spine, kidneys and behind the knee', cautions: 'Not with blood thinners or osteoporosis.', tools: [uses('palm', 0.4)], ways: ['continuous-motion'] }),
+];
+
+export const HOME = [
+  entry({ id: 'home-calf-release', section: H, stage: 'home', name: 'Calf self-release and stretch', synonyms: ['calf rolling'], targets: ['gastrocnemius', 'soleus'], motionId: 'knee-to-wall', also: ['ankle-lunge'], positions: ['floor mat', 'standing'], supports: 'Ball or other shin under the calf', mover: 'athlete',
+    setUp: 'Sitting on the floor, calf on the ball, then a stretch at the wall of 15–20 s', hands: 'The athlete’s own weight does it', press: 'Lean into the wall', pressLine: 'heel down, knee forward', bringHome: 'step back', watch: SMALL, tools: [uses('palm', 0)], ways: ['static-hold', 'point-hold'] }),
+  entry({ id: 'home-wall-sit', section: H, stage: 'home', name: 'Wall sit', synonyms: ['isometric squat'], targets: ['quadriceps'], motionId: 'knee-flexion', measured: false, sides: ['midline'], positions: ['standing'], supports: 'Back against the wall', mover: 'athlete',
+    setUp: 'Back to the wall, slide down until it works, hold', hands: 'None', press: 'Press into the floor', pressLine: 'heels down', bringHome: 'slide up', watch: `Knee pain: higher. ${SMALL}`, cautions: 'Knee pain: higher, or leave it.', tools: [uses('palm', 0)], ways: ['static-hold', 'pulsed'] }),
+  entry({ id: 'home-hot-water', section: H, stage: 'home', name: 'Hot water and support for the feet', synonyms: ['foot bath'], targets: ['foot'], motionId: 'ankle-plantar-flexion', measured: false, still: true, sides: ['midline'], positions: ['seated upright'], supports: 'Basin, then feet raised on a cushion', mover: 'athlete',
+    setUp: 'Feet in warm water, then raised, toes moved', hands: 'None', press: 'Circle your ankles', pressLine: 'slowly, both ways', bringHome: 'dry and raise the feet', watch: 'Numb feet: test the water by hand', cautions: 'Not on a fresh injury or broken skin.', tools: [uses('palm', 0)], ways: ['continuous-motion'] }),
+  entry({ id: 'home-mobility-line', section: H, stage: 'home', name: 'Daily mobility line', synonyms: ['morning line'], targets: ['whole body'], motionId: 'trunk-rotation', measured: false, positions: ['floor mat', 'standing'], supports: 'Mat', mover: 'athlete',
+    setUp: 'Five easy movements from neck to ankles, each side in turn', hands: 'None', press: 'Move easily', pressLine: 'only as far as it is pleasant', bringHome: 'stand tall, breathe', watch: SMALL, tools: [uses('palm', 0)], ways: ['active-assisted', 'agonist-contract'], lists: { angles: ['neck', 'shoulders', 'trunk', 'hips', 'ankles'] } }),
+];
