@@ -1,6 +1,5 @@
 import { motionOf, type Side } from '../body/index.ts';
-import { findEntry } from '../catalogue/index.ts';
-import { findMethod, type BlockPlan } from '../method/index.ts';
+import { BUILT_IN, type BlockPlan, type Shelf } from '../method/index.ts';
 import { MOTION_FACETS } from './facets.ts';
 import type { CandidateAction } from './types.ts';
 
@@ -22,17 +21,21 @@ export function measuring(motionId: string, side: Side): CandidateAction {
  * One side of a block, as an action: what the entry does to which place, in which way, how long, how strongly.
  * Throws a RangeError for an entry or way of working that is not known.
  */
-export function blockAction(block: Pick<BlockPlan, 'entryId' | 'methodId' | 'numbers'>, side: Side): CandidateAction {
-  const entry = findEntry(block.entryId);
-  const method = findMethod(block.methodId);
+export function blockAction(block: Pick<BlockPlan, 'entryId' | 'methodId' | 'numbers' | 'position'>, side: Side, shelf: Shelf = BUILT_IN): CandidateAction {
+  const entry = shelf.entries.get(block.entryId);
+  const method = shelf.methods.get(block.methodId);
   if (!entry || !method) throw new RangeError('A block names an entry or a way of working that is not known.');
   const facets = MOTION_FACETS[entry.motionId]!;
   const grade = block.numbers.grade?.[0] ?? null;
+  // Pressing and shaking leave the joint where it is, whatever motion shows the effect.
+  const moves = entry.still !== true && method.axis === 'motion';
+  const techniques = [...new Set([...method.techniques, ...(entry.adds ?? [])])];
+  const lengthens = moves && techniques.includes('lengthen');
   return {
-    moment: 'work', side, motionId: entry.motionId, movements: facets.movements, regions: facets.regions, techniques: method.techniques, position: entry.position, grade,
-    endRange: method.techniques.includes('lengthen') || (grade !== null && grade >= 3),
-    longLever: facets.longLever === true && method.techniques.includes('lengthen'),
+    moment: 'work', side, motionId: entry.motionId, movements: moves ? facets.movements : [], regions: entry.regions ?? facets.regions, techniques, position: block.position ?? entry.positions[0], grade,
+    endRange: lengthens || (grade !== null && grade >= 3),
+    longLever: facets.longLever === true && lengthens,
     holdS: block.numbers.hold ? Math.max(...block.numbers.hold) : null,
-    postures: facets.postures ?? {},
+    postures: moves ? (facets.postures ?? {}) : {},
   };
 }

@@ -1,6 +1,5 @@
 import type { Side } from '../body/index.ts';
-import { findEntry } from '../catalogue/index.ts';
-import type { BlockPlan, SideLimits } from '../method/index.ts';
+import { BUILT_IN, type BlockPlan, type Shelf, type SideLimits } from '../method/index.ts';
 import { blockAction } from './actions.ts';
 import { blocking, cautionsFor } from './evaluate.ts';
 import { anyLimit } from './limits.ts';
@@ -27,17 +26,21 @@ export interface SideCautions {
   readonly blocking: readonly Caution[];
 }
 
+/** The sides a block works on, each once, in the order they first come. */
+const sidesIn = (block: BlockPlan): Side[] => [...new Set(block.sides.map(({ side }) => side))];
+
 /** The cautions of each side of a block, in the block's own order. Throws a RangeError for an unknown entry or way of working. */
-export function blockCautions(block: BlockPlan, context: CautionContext, overrides: readonly OverrideFields[]): SideCautions[] {
-  return block.sides.map(({ side }) => {
-    const result = cautionsFor(context, blockAction(block, side));
-    return { side, result, blocking: blocking(result, overriddenFor(overrides, findEntry(block.entryId)!.motionId, side)) };
+export function blockCautions(block: BlockPlan, context: CautionContext, overrides: readonly OverrideFields[], shelf: Shelf = BUILT_IN): SideCautions[] {
+  return sidesIn(block).map((side) => {
+    const action = blockAction(block, side, shelf);
+    const result = cautionsFor(context, action);
+    return { side, result, blocking: blocking(result, overriddenFor(overrides, action.motionId!, side)) };
   });
 }
 
 /** The block with the limits that cautions set on each of its sides, in place of those it had. */
-export function limitedBlock(block: BlockPlan, context: CautionContext): BlockPlan {
-  const limits = block.sides.map(({ side }): SideLimits => ({ side, ...cautionsFor(context, blockAction(block, side)).limits })).filter(anyLimit);
+export function limitedBlock(block: BlockPlan, context: CautionContext, shelf: Shelf = BUILT_IN): BlockPlan {
+  const limits = sidesIn(block).map((side): SideLimits => ({ side, ...cautionsFor(context, blockAction(block, side, shelf)).limits })).filter(anyLimit);
   const { limits: _had, ...rest } = block;
   return limits.length > 0 ? { ...rest, limits } : rest;
 }

@@ -5,8 +5,8 @@ import type { Unit } from '../body/index.ts';
  * A proper minus sign is used; minus zero prints as zero.
  * @example formatValue(-2.04, 'cm') // → '−2.0 cm'
  */
-export function formatValue(value: number, unit: Unit, digits = 1): string {
-  return `${formatNumber(value, digits)}${unit === 'deg' ? '°' : ' cm'}`;
+export function formatValue(value: number, unit: Unit | 'of10', digits = 1): string {
+  return `${formatNumber(value, digits)}${unit === 'deg' ? '°' : unit === 'cm' ? ' cm' : ' of 10'}`;
 }
 
 /**
@@ -22,7 +22,7 @@ export function formatNumber(value: number, digits = 1): string {
  * A signed difference: plus and minus are both written.
  * @example formatSigned(3, 'deg') // → '+3.0°'
  */
-export function formatSigned(value: number, unit: Unit, digits = 1): string {
+export function formatSigned(value: number, unit: Unit | 'of10', digits = 1): string {
   const text = formatValue(value, unit, digits);
   return text.startsWith('−') || Number(value.toFixed(digits)) === 0 ? text : `+${text}`;
 }

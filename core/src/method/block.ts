@@ -1,8 +1,9 @@
 import type { Motion, Side } from '../body/index.ts';
 import { motionOf } from '../body/index.ts';
-import { findEntry, type Entry } from '../catalogue/index.ts';
-import { findMethod } from './methods.ts';
-import type { BlockPlan, ChoiceValues, Method, NumberSpec, NumberValues } from './types.ts';
+import type { Entry } from '../catalogue/index.ts';
+import { axisOf } from './axis.ts';
+import { BUILT_IN, type Shelf } from './shelf.ts';
+import type { BlockPlan, ChoiceValues, ListValues, Method, NumberSpec, NumberValues } from './types.ts';
 
 /** Something wrong with a block, and where: `numbers.effort.1`, `sides.0.rounds`. */
 export interface BlockProblem {
@@ -14,8 +15,8 @@ export interface BlockProblem {
  * The numbers a way of working starts with on a motion, by number id.
  * @example defaultNumbers(CR_BREATH, motion).effort // → [20, 30, 40]
  */
-export function defaultNumbers(method: Method, motion: Pick<Motion, 'roundGain'>): NumberValues {
-  return Object.fromEntries(method.numbers.map((spec) => [spec.id, defaultOf(spec, motion)]));
+export function defaultNumbers(method: Pick<Method, 'numbers' | 'rounds'>, motion: Pick<Motion, 'roundGain'>): NumberValues {
+  return Object.fromEntries(method.numbers.map((spec) => [spec.id, defaultOf(spec, motion).slice(0, spec.perRound ? method.rounds.max : 1)]));
 }
 
 function defaultOf(spec: NumberSpec, motion: Pick<Motion, 'roundGain'>): readonly number[] {
@@ -33,37 +34,59 @@ export function defaultChoices(method: Method): ChoiceValues {
 }
 
 /**
+ * The stations and directions a way of working starts with on an entry: the entry's own where it names some.
+ * @example defaultLists(CR_BREATH, entry) // → {}
+ */
+export function defaultLists(method: Method, entry: Pick<Entry, 'lists'>): ListValues {
+  return Object.fromEntries(method.lists.map((list) => [list.id, (entry.lists?.[list.id] ?? list.default).slice(0, list.max)]));
+}
+
+/** Sides an entry can be done on: its own, or those of its motion. */
+export function sidesOf(entry: Pick<Entry, 'sides' | 'motionId'>): readonly Side[] {
+  return entry.sides ?? motionOf(entry.motionId).sides;
+}
+
+/**
  * A block with the defaults of its way of working, for the given sides in the given order.
  * Throws a RangeError for an unknown entry or way of working.
  */
-export function newBlock(id: string, entryId: string, methodId: string, sides: readonly Side[]): BlockPlan {
-  const entry = findEntry(entryId);
-  const method = findMethod(methodId);
+export function newBlock(id: string, entryId: string, methodId: string, sides: readonly Side[], shelf: Shelf = BUILT_IN): BlockPlan {
+  const entry = shelf.entries.get(entryId);
+  const method = shelf.methods.get(methodId);
   if (!entry) throw new RangeError(`No catalogue entry has the id "${entryId}".`);
   if (!method) throw new RangeError(`No way of working has the id "${methodId}".`);
   return {
     id,
     entryId,
     methodId,
-    numbers: defaultNumbers(method, motionOf(entry.motionId)),
+    numbers: defaultNumbers(method, axisOf(method, motionOf(entry.motionId))),
     choices: defaultChoices(method),
     sides: sides.map((side) => ({ side, rounds: method.rounds.default })),
+    ...(method.lists.length > 0 ? { lists: defaultLists(method, entry) } : {}),
   };
+}
+
+/**
+ * Whether a way of working fits an entry: it is named there, or it is a practice's own made from one that is.
+ * @example fits({ ways: ['cr-breath'] }, CR_BREATH) // → true
+ */
+export function fits(entry: Pick<Entry, 'ways'>, method: Pick<Method, 'id' | 'madeFrom'>): boolean {
+  return entry.ways.includes(method.id) || (method.madeFrom !== undefined && entry.ways.includes(method.madeFrom));
 }
 
 /**
  * Everything that is wrong with a block, in the order of its fields; an empty list when it can be compiled.
  * The same check runs beside the field, at the server's entrance, and before compiling.
  */
-export function checkBlock(block: BlockPlan): BlockProblem[] {
-  const entry = findEntry(block.entryId);
-  const method = findMethod(block.methodId);
+export function checkBlock(block: BlockPlan, shelf: Shelf = BUILT_IN): BlockProblem[] {
+  const entry = shelf.entries.get(block.entryId);
+  const method = shelf.methods.get(block.methodId);
   const problems: BlockProblem[] = [];
   if (!entry) problems.push({ path: 'entryId', message: `No catalogue entry has the id "${block.entryId}".` });
   if (!method) problems.push({ path: 'methodId', message: `No way of working has the id "${block.methodId}".` });
   if (!entry || !method) return problems;
-  if (!entry.ways.includes(method.id)) problems.push({ path: 'methodId', message: `${method.name} does not fit ${entry.name}.` });
-  return [...problems, ...checkNumbers(block.numbers, method), ...checkChoices(block.choices, method), ...checkSides(block, method, entry)];
+  if (!fits(entry, method)) problems.push({ path: 'methodId', message: `${method.name} does not fit ${entry.name}.` });
+  return [...problems, ...checkNumbers(block.numbers, method), ...checkChoices(block.choices, method), ...checkLists(block.lists ?? {}, method), ...checkPosition(block, entry), ...checkSides(block, method, entry)];
 }
 
 function checkNumbers(numbers: NumberValues, method: Method): BlockProblem[] {
@@ -87,7 +110,7 @@ function checkNumbers(numbers: NumberValues, method: Method): BlockProblem[] {
   return problems;
 }
 
-const UNIT_WORDS: Record<NumberSpec['unit'], string> = { s: ' s', pct: ' %', motion: '', breaths: ' breaths', score: '', grade: '', 'per-s': ' a second' };
+const UNIT_WORDS: Record<NumberSpec['unit'], string> = { s: ' s', pct: ' %', share: ' %', motion: '', times: '', breaths: ' breaths', score: '', grade: '', 'per-s': ' a second', 'per-min': ' a minute' };
 
 /**
  * What is wrong with one value of a number, or null.
@@ -120,13 +143,38 @@ function checkChoices(choices: ChoiceValues, method: Method): BlockProblem[] {
   return problems;
 }
 
+export const LONGEST_PLACE = 40;
+
+function checkLists(lists: ListValues, method: Method): BlockProblem[] {
+  const problems: BlockProblem[] = [];
+  for (const spec of method.lists) {
+    const places = lists[spec.id] ?? spec.default;
+    if (places.length < spec.min || places.length > spec.max) problems.push({ path: `lists.${spec.id}`, message: `${spec.label}: ${spec.min} to ${spec.max}.` });
+    places.forEach((place, i) => {
+      if (place.trim() === '' || place.length > LONGEST_PLACE) problems.push({ path: `lists.${spec.id}.${i}`, message: `A name of 1 to ${LONGEST_PLACE} characters.` });
+    });
+  }
+  for (const id of Object.keys(lists)) {
+    if (!method.lists.some((spec) => spec.id === id)) problems.push({ path: `lists.${id}`, message: `${method.name} has no list "${id}".` });
+  }
+  return problems;
+}
+
+function checkPosition({ position }: BlockPlan, entry: Entry): BlockProblem[] {
+  return position === undefined || entry.positions.includes(position) ? [] : [{ path: 'position', message: `${entry.name} is done ${entry.positions.join(', or ')}.` }];
+}
+
+/** Passes over the sides of one block: left, right, left and right again is the most. */
+export const MOST_PASSES = 6;
+
 function checkSides(block: BlockPlan, method: Method, entry: Entry): BlockProblem[] {
-  const possible = motionOf(entry.motionId).sides;
+  const possible = sidesOf(entry);
   const problems: BlockProblem[] = [];
   if (block.sides.length === 0) problems.push({ path: 'sides', message: 'A block works on at least one side.' });
+  if (block.sides.length > MOST_PASSES) problems.push({ path: 'sides', message: `At most ${MOST_PASSES} passes over the sides.` });
   block.sides.forEach(({ side, rounds }, i) => {
     if (!possible.includes(side)) problems.push({ path: `sides.${i}.side`, message: `${entry.name} is not done on the ${side}.` });
-    if (block.sides.findIndex((other) => other.side === side) !== i) problems.push({ path: `sides.${i}.side`, message: `The ${side} stands here twice.` });
+    if (block.sides[i - 1]?.side === side) problems.push({ path: `sides.${i}.side`, message: `The ${side} follows on itself: give it more rounds instead.` });
     const message = checkRounds(rounds, method);
     if (message) problems.push({ path: `sides.${i}.rounds`, message });
   });

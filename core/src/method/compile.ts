@@ -1,14 +1,17 @@
-import { motionOf, type Motion, type Side } from '../body/index.ts';
-import { findEntry, type Entry } from '../catalogue/index.ts';
+import { motionOf, type Side } from '../body/index.ts';
+import type { Entry } from '../catalogue/index.ts';
+import { axisOf, type Axis } from './axis.ts';
 import { checkBlock } from './block.ts';
 import { nearestBreathEndMs } from './breath.ts';
-import { findMethod } from './methods.ts';
-import type { BlockPlan, BreathPace, Condition, Cue, DurationRule, Line, LineBlock, Method, PhaseSpec, SideLimits, SideRounds } from './types.ts';
+import { BUILT_IN, type Shelf } from './shelf.ts';
+import type { BlockPlan, BreathPace, Condition, Cue, DurationRule, Line, LineBlock, Loop, Method, PhaseNode, PhaseSpec, SideLimits, SideRounds } from './types.ts';
 
 export interface CompileContext {
   readonly breath: BreathPace;
   /** Today's edge for a motion and side in the motion's unit, or null when it was not measured. */
   readonly edgeOf: (motionId: string, side: Side) => number | null;
+  /** Where entries and ways of working are looked up; the built-in ones when left out. */
+  readonly shelf?: Shelf;
 }
 
 /** A plan cannot be compiled; every reason is listed with its path from the plan's root. */
@@ -22,17 +25,20 @@ export class PlanProblem extends RangeError {
 /**
  * Turns blocks into one flat, timed list of cues.
  *
- * The model. A way of working is three lists of phases: an opening, one round, a closing. For every side of
- * every block, in order, the compiler walks opening · round × n · closing, drops phases whose conditions do
- * not hold, and gives each of the rest a duration, a position and an effort by the rules the phase names.
- * Three things are carried along, and nothing else: the time, the limb's position with its edge, and the
- * place in the breath cycle. The cycle starts anew after every open phase, because there the therapist
+ * The model. A way of working is three lists of phases: an opening, one round, a closing. A list may hold loops,
+ * and loops loops: a number of times, or once for every place of a list (stations, directions, points). For every pass
+ * over a side of every block, in order, the compiler walks opening · round × n · closing, drops what has conditions
+ * that do not hold, and gives each phase left a duration, a position and an effort by the rules the phase names.
+ * Rounds count on when a side comes again, so that numbers given round by round go on where they were.
+ * Along what the limb moves is the axis: the motion, or the pressure of a hand. Four things are carried along, and
+ * nothing else: the time, the position with its edge, the turns of the loops, and the place in the breath cycle. The cycle starts anew after every open phase, because there the therapist
  * decides when it goes on.
  *
  * Why that is right. Durations are whole milliseconds and every cue starts where the one before it ended,
  * so the line has no gap, no overlap and no rounding drift: its total is the sum of its cues. A duration that
  * follows the breath goes to the nearest end of a breath, so it differs from the number asked for by half a
- * breath at most (or by what is left of the first one). The edge moves only in phases that say so, only
+ * breath at most (or by what is left of the first one). A loop without turns would be an empty stretch; its numbers are
+ * whole and at least one, so the walk always ends. The edge moves only in phases that say so, only
  * toward more range, and never past what the motion can read, nor past what cautions allow on that side: a cap,
  * a share of the way to the edge, and the numbers that a limit holds down are cut here, so that no screen and no
  * saved plan can go round them.
@@ -40,44 +46,69 @@ export class PlanProblem extends RangeError {
  * Times in milliseconds; positions in the motion's unit. Throws PlanProblem when a block is not sound.
  */
 export function compile(blocks: readonly BlockPlan[], context: CompileContext): Line {
-  const problems = blocks.flatMap((block, i) => checkBlock(block).map(({ path, message }) => ({ path: `blocks.${i}.${path}`, message })));
+  const shelf = context.shelf ?? BUILT_IN;
+  const problems = blocks.flatMap((block, i) => checkBlock(block, shelf).map(({ path, message }) => ({ path: `blocks.${i}.${path}`, message })));
   if (problems.length > 0) throw new PlanProblem(problems);
 
   const cues: Cue[] = [];
   const lineBlocks: LineBlock[] = [];
   let timeMs = 0;
   blocks.forEach((block, blockIndex) => {
-    const entry = findEntry(block.entryId)!;
-    const method = findMethod(block.methodId)!;
+    const entry = shelf.entries.get(block.entryId)!;
+    const method = shelf.methods.get(block.methodId)!;
     const motion = motionOf(entry.motionId);
-    lineBlocks.push({ blockId: block.id, entryId: entry.id, methodId: method.id, motionId: motion.id, name: `${entry.name}, ${method.name.toLowerCase()}`, unit: motion.unit, better: motion.better });
-    for (const sideRounds of block.sides) {
-      const edge = context.edgeOf(motion.id, sideRounds.side) ?? middleOfFan(motion);
-      const walk = new SideWalk({ block, blockIndex, entry, method, motion, sideRounds, breath: context.breath }, edge, timeMs, cues.length);
+    const axis = axisOf(method, motion);
+    lineBlocks.push({ blockId: block.id, entryId: entry.id, methodId: method.id, motionId: motion.id, name: `${entry.name}, ${method.name.toLowerCase()}`, unit: axis.unit, better: axis.better });
+    const edges = new Map<Side, number>();
+    block.sides.forEach((sideRounds, pass) => {
+      const { side } = sideRounds;
+      const todayEdge = startEdge(block, axis, context.edgeOf(motion.id, side));
+      const before = block.sides.slice(0, pass).filter((each) => each.side === side).reduce((sum, each) => sum + each.rounds, 0);
+      const inAll = block.sides.filter((each) => each.side === side).reduce((sum, each) => sum + each.rounds, 0);
+      const walk = new PassWalk({ block, blockIndex, entry, method, axis, sideRounds, pass, todayEdge, before, inAll, breath: context.breath }, edges.get(side) ?? todayEdge, timeMs, cues.length);
       cues.push(...walk.run());
       timeMs = walk.timeMs;
-    }
+      edges.set(side, walk.edge);
+    });
   });
   return { version: 1, cues, totalMs: timeMs, breath: context.breath, blocks: lineBlocks };
 }
 
-/** Where the drawing starts when a motion was not measured: the middle of what its fan shows. */
-function middleOfFan(motion: Motion): number {
-  return (motion.fan.min + motion.fan.max) / 2;
+/** Pressure begins with the number the block gives; a motion with today's edge, or, not measured, the middle of what its fan shows. */
+function startEdge(block: BlockPlan, axis: Axis, measured: number | null): number {
+  if (axis.unit === 'of10') return block.numbers.pressure?.[0] ?? (axis.fan.min + axis.fan.max) / 2;
+  return measured ?? (axis.fan.min + axis.fan.max) / 2;
 }
 
-interface SideContext {
+interface PassContext {
   readonly block: BlockPlan;
   readonly blockIndex: number;
   readonly entry: Entry;
   readonly method: Method;
-  readonly motion: Motion;
+  readonly axis: Axis;
   readonly sideRounds: SideRounds;
+  readonly pass: number;
+  /** The edge the block began with on this side: what limits are a share of. */
+  readonly todayEdge: number;
+  /** Rounds of this side in the passes before this one, and in all of them. */
+  readonly before: number;
+  readonly inAll: number;
   readonly breath: BreathPace;
 }
 
-/** One side of one block on its way to cues. */
-class SideWalk {
+/** Where a walk is: which round of the pass, and in which turn of which loop. */
+interface Place {
+  readonly round: number;
+  readonly turn: number;
+  readonly turns: number;
+  readonly place: string;
+}
+
+/** Outside any loop there is one turn and no place. */
+const OUTSIDE = { turn: 1, turns: 1, place: '' } as const;
+
+/** One pass over a side of a block on its way to cues. */
+class PassWalk {
   timeMs: number;
   private position: number;
   private breathOffsetMs = 0;
@@ -87,54 +118,73 @@ class SideWalk {
   /** Where cautions end the way, or null. */
   private readonly furthest: number | null;
 
-  constructor(private readonly context: SideContext, private edge: number, startMs: number, private readonly firstIndex: number) {
+  constructor(private readonly context: PassContext, public edge: number, startMs: number, private readonly firstIndex: number) {
     this.timeMs = startMs;
-    this.toward = context.motion.better === 'higher' ? 1 : -1;
+    this.toward = context.axis.better === 'higher' ? 1 : -1;
     this.limits = context.block.limits?.find((each) => each.side === context.sideRounds.side);
-    this.furthest = this.furthestAllowed();
+    this.furthest = this.furthestAllowed(context.todayEdge);
     this.edge = this.within(this.edge);
     this.position = this.restPosition();
   }
 
   run(): readonly Cue[] {
-    const { method, sideRounds } = this.context;
-    for (const phase of method.opening) this.take(phase, 0);
-    for (let round = 1; round <= sideRounds.rounds; round++) {
-      for (const phase of method.round) this.take(phase, round);
-    }
-    for (const phase of method.closing) this.take(phase, sideRounds.rounds + 1);
+    const { method, sideRounds, before, inAll } = this.context;
+    this.walk(method.opening, { ...OUTSIDE, round: 0 }, 0);
+    for (let round = 1; round <= sideRounds.rounds; round++) this.walk(method.round, { ...OUTSIDE, round }, before + round);
+
+    this.walk(method.closing, { ...OUTSIDE, round: sideRounds.rounds + 1 }, inAll + 1);
     return this.cues;
   }
 
-  private take(phase: PhaseSpec, round: number): void {
-    const { block, blockIndex, method, sideRounds, breath } = this.context;
-    if (!(phase.when ?? []).every((condition) => this.holds(condition, round))) return;
-    const durationMs = this.durationMs(phase.duration, round);
+  private walk(nodes: readonly PhaseNode[], place: Place, counted: number): void {
+    for (const node of nodes) {
+      if (!(node.when ?? []).every((condition) => this.holds(condition, place))) continue;
+      if ('each' in node) for (const inner of this.turnsOf(node, place)) this.walk(node.phases, inner, counted);
+      else this.take(node, place, counted);
+    }
+  }
+
+  private turnsOf({ each }: Loop, outer: Place): Place[] {
+    if ('times' in each) {
+      const turns = Math.max(1, Math.round(this.number(each.times, outer)));
+      return Array.from({ length: turns }, (_, i) => ({ ...outer, turn: i + 1, turns }));
+    }
+    const { block, method } = this.context;
+    const named = block.lists?.[each.list] ?? method.lists.find((list) => list.id === each.list)!.default;
+    const places = each.backward ? [...named].reverse() : named;
+    return places.map((place, i) => ({ ...outer, turn: i + 1, turns: places.length, place }));
+  }
+
+  private take(phase: PhaseSpec, place: Place, counted: number): void {
+    const { block, blockIndex, method, sideRounds, pass, inAll, breath } = this.context;
+    const durationMs = this.durationMs(phase.duration, place);
     if (durationMs <= 0) return;
 
     const from = this.position;
-    this.move(phase, round);
-    const effortPct = phase.effort ? this.number(phase.effort, round) : null;
+    this.move(phase, place);
     this.cues.push({
       index: this.firstIndex + this.cues.length,
       blockIndex,
       side: sideRounds.side,
-      round,
-      rounds: sideRounds.rounds,
+      pass,
+      round: counted,
+      rounds: inAll,
       kind: phase.kind,
       startMs: this.timeMs,
       endMs: this.timeMs + durationMs,
       open: phase.open ?? false,
-      text: this.fill(phase.text, round),
-      detail: this.fill(phase.detail, round),
-      effortPct,
+      text: this.fill(phase.text, place),
+      detail: this.fill(phase.detail, place),
+      effortPct: phase.effort ? this.number(phase.effort, place) : null,
+      perMin: phase.rate ? this.perMin(phase.rate, place) : null,
       from,
       to: this.position,
       edge: this.edge,
       breath: phase.breath,
       breathOffsetMs: this.breathOffsetMs,
       works: phase.works,
-      painCeiling: this.number(method.painCeiling, round),
+      madeOf: madeOf(phase),
+      painCeiling: this.number(method.painCeiling, place),
       easeBack: block.numbers[method.easeBack]![0]!,
       furthest: this.furthest,
     });
@@ -142,83 +192,113 @@ class SideWalk {
     this.breathOffsetMs = phase.open ? 0 : (this.breathOffsetMs + durationMs) % breath.periodMs;
   }
 
-  private holds(condition: Condition, round: number): boolean {
+  private holds(condition: Condition, { round, turn, turns }: Place): boolean {
     if ('choice' in condition) return this.context.block.choices[condition.choice] === condition.is;
-    const last = this.context.sideRounds.rounds;
-    switch (condition.round) {
+    const [at, of, where] = 'round' in condition ? [round, this.context.sideRounds.rounds, condition.round] : [turn, turns, condition.turn];
+    switch (where) {
       case 'first':
-        return round === 1;
+        return at === 1;
       case 'not-first':
-        return round > 1;
+        return at > 1;
       case 'last':
-        return round === last;
+        return at === of;
       case 'not-last':
-        return round < last;
+        return at < of;
     }
   }
 
-  private durationMs(rule: DurationRule, round: number): number {
-    if ('breaths' in rule) return Math.round(this.number(rule.breaths, round) * this.context.breath.periodMs);
-    const wantedMs = Math.round(this.number(rule.seconds, round) * 1000);
-    if (wantedMs === 0 || !rule.toBreath || !this.holds(rule.toBreath.when, round)) return wantedMs;
-    return nearestBreathEndMs(wantedMs, rule.toBreath.end, this.breathOffsetMs, this.context.breath);
+  private durationMs(rule: DurationRule, place: Place): number {
+    const { breath } = this.context;
+    if ('breaths' in rule) return Math.round(this.number(rule.breaths, place) * breath.periodMs);
+    if ('breath' in rule) {
+      const inMs = Math.round(breath.periodMs * breath.inShare);
+      return nearestBreathEndMs(rule.breath === 'in' ? inMs : breath.periodMs - inMs, rule.breath, this.breathOffsetMs, breath);
+    }
+    const wantedMs = Math.round(this.number(rule.seconds, place) * 1000);
+    if (wantedMs === 0 || !rule.toBreath || !this.holds(rule.toBreath.when, place)) return wantedMs;
+    return nearestBreathEndMs(wantedMs, rule.toBreath.end, this.breathOffsetMs, breath);
   }
 
-  private move(phase: PhaseSpec, round: number): void {
+  private move(phase: PhaseSpec, place: Place): void {
     const rule = phase.angle;
+    const rest = this.restPosition();
     switch (rule.to) {
       case 'stay':
         return;
       case 'rest':
-        this.position = this.restPosition();
+        this.position = rest;
         return;
       case 'edge':
         this.position = this.edge;
         return;
       case 'new-edge':
-        this.edge = this.within(this.edge + this.toward * this.number(rule.by, round));
+        this.edge = this.within(tidy(this.edge + this.toward * this.number(rule.by, place)));
         this.position = this.edge;
         return;
       case 'short-of-edge':
-        this.position = this.within(this.edge - this.toward * this.number(rule.by, round));
+        this.position = this.within(this.edge - this.toward * this.number(rule.by, place));
+        return;
+      case 'slack':
+        this.position = this.within(rest - this.toward * this.number(rule.by, place));
+        return;
+      case 'part-way':
+        this.position = this.within(tidy(rest + (this.number(rule.share, place) / 100) * (this.edge - rest)));
     }
   }
 
-  /** The motion's rest position, or the edge itself when that is even shorter. */
+  /** The rest position of the axis, or the edge itself when that is even shorter. */
   private restPosition(): number {
-    const { rest } = this.context.motion;
+    const { rest } = this.context.axis;
     return this.toward === 1 ? Math.min(rest, this.edge) : Math.max(rest, this.edge);
   }
 
   private within(value: number): number {
-    const { min, max } = this.context.motion.possible;
+    const { min, max } = this.context.axis.possible;
     const possible = Math.min(max, Math.max(min, value));
     if (this.furthest === null) return possible;
     return this.toward === 1 ? Math.min(possible, this.furthest) : Math.max(possible, this.furthest);
   }
 
-  /** The nearer of the written cap and the share of the way from rest to today's edge. */
-  private furthestAllowed(): number | null {
+  /** The nearer of the written cap and the share of the way from rest to today's edge; both speak of the limb, not of pressure. */
+  private furthestAllowed(todayEdge: number): number | null {
+    if (this.context.axis.unit === 'of10') return null;
     const { cap = null, edgeShare = null } = this.limits ?? {};
-    const rest = this.restPosition();
-    const shared = edgeShare === null || edgeShare >= 1 ? null : Math.round((rest + edgeShare * (this.edge - rest)) * 10) / 10;
+    const { rest } = this.context.axis;
+    const from = this.toward === 1 ? Math.min(rest, todayEdge) : Math.max(rest, todayEdge);
+    const shared = edgeShare === null || edgeShare >= 1 ? null : Math.round((from + edgeShare * (todayEdge - from)) * 10) / 10;
     if (cap === null || shared === null) return cap ?? shared;
     return this.toward === 1 ? Math.min(cap, shared) : Math.max(cap, shared);
   }
 
-  /** A number for a round; before the first round it is the first round's, after the last the last's. */
-  private number(id: string, round: number): number {
-    const values = this.context.block.numbers[id]!;
-    const asked = values[Math.min(Math.max(round, 1), values.length) - 1]!;
-    const limitedBy = this.context.method.numbers.find((spec) => spec.id === id)?.limitedBy;
+  /** A number for a round, counted over all passes of this side; before the first it is the first round's, after the last the last's. */
+  private number(id: string, { round }: Place): number {
+    const { block, method, before } = this.context;
+    const values = block.numbers[id]!;
+    const asked = values[Math.min(Math.max(before + round, 1), values.length) - 1]!;
+    const limitedBy = method.numbers.find((spec) => spec.id === id)?.limitedBy;
     const limit = limitedBy ? (this.limits?.[limitedBy] ?? null) : null;
     return limit === null ? asked : Math.min(asked, limit);
   }
 
-  /** Puts the entry's words, and numbers by their id, where a text names them in braces. */
-  private fill(text: string, round: number): string {
+  private perMin(id: string, place: Place): number {
+    const perSecond = this.context.method.numbers.find((spec) => spec.id === id)?.unit === 'per-s';
+    return this.number(id, place) * (perSecond ? 60 : 1);
+  }
+
+  /** Puts the entry's words, the loop's place, and numbers by their id, where a text names them in braces. */
+  private fill(text: string, place: Place): string {
     const { block, entry, sideRounds } = this.context;
-    const words: Record<string, string> = { side: sideRounds.side, press: entry.press, pressLine: entry.pressLine, setUp: entry.setUp, bringHome: entry.bringHome };
-    return text.replace(/\{(\w+)\}/g, (whole, name: string) => words[name] ?? (block.numbers[name] ? String(this.number(name, round)) : whole));
+    const words: Record<string, string> = { side: sideRounds.side, press: entry.press, pressLine: entry.pressLine, setUp: entry.setUp, bringHome: entry.bringHome, place: place.place, turn: String(place.turn), turns: String(place.turns) };
+    return text.replace(/\{(\w+)\}/g, (whole, name: string) => words[name] ?? (block.numbers[name] ? String(this.number(name, place)) : whole));
   }
 }
+
+function madeOf({ duration, effort, angle }: PhaseSpec): NonNullable<Cue['madeOf']> {
+  return {
+    ...('seconds' in duration ? { seconds: duration.seconds } : {}), ...(effort === undefined ? {} : { effort }),
+    ...('by' in angle ? { place: angle.by } : 'share' in angle ? { place: angle.share } : {}),
+  };
+}
+
+/** Sums of tenths stay tenths. */
+const tidy = (value: number): number => Math.round(value * 1000) / 1000;

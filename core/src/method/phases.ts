@@ -4,7 +4,7 @@ export interface PhaseKindFacts {
   /** Short name for legends and records. */
   readonly name: string;
   /** Phases of one family look alike: same fill, same pattern. */
-  readonly family: 'set-up' | 'move' | 'hold' | 'breathe' | 'contract' | 'relax' | 'rest' | 'oscillate';
+  readonly family: 'set-up' | 'move' | 'hold' | 'breathe' | 'contract' | 'relax' | 'rest' | 'oscillate' | 'press' | 'joint';
   /** Counted as time at end range: the tissue is kept lengthened and nobody works. */
   readonly endRange: boolean;
   /** The limb is at or near the edge: discomfort above the ceiling makes the block leave this phase. */
@@ -22,6 +22,26 @@ export const PHASE_KINDS = {
   relax: { id: 'relax', name: 'relax', family: 'relax', endRange: false, exposed: true },
   advance: { id: 'advance', name: 'advance', family: 'move', endRange: false, exposed: true },
   oscillate: { id: 'oscillate', name: 'oscillate', family: 'oscillate', endRange: false, exposed: true },
+  /** Rocking, waves, figure-eights, circles: steady and far from any edge. */
+  rock: { id: 'rock', name: 'rock', family: 'oscillate', endRange: false, exposed: true },
+  circle: { id: 'circle', name: 'circle', family: 'oscillate', endRange: false, exposed: true },
+  traction: { id: 'traction', name: 'traction', family: 'joint', endRange: false, exposed: true },
+  glide: { id: 'glide', name: 'glide', family: 'joint', endRange: false, exposed: true },
+  press: { id: 'press', name: 'press', family: 'press', endRange: false, exposed: true },
+  sink: { id: 'sink', name: 'sink', family: 'press', endRange: false, exposed: true },
+  pin: { id: 'pin', name: 'pin', family: 'press', endRange: false, exposed: true },
+  stroke: { id: 'stroke', name: 'stroke', family: 'press', endRange: false, exposed: true },
+  /** Waiting with the hand where it is, while the breath comes in. */
+  wait: { id: 'wait', name: 'wait', family: 'breathe', endRange: false, exposed: true },
+  /** The athlete moves; the therapist follows or helps at the end. */
+  active: { id: 'active', name: 'athlete moves', family: 'move', endRange: false, exposed: true },
+  lengthen: { id: 'lengthen', name: 'lengthen', family: 'move', endRange: false, exposed: true },
+  shorten: { id: 'shorten', name: 'shorten', family: 'move', endRange: false, exposed: false },
+  /** The muscle kept slack. */
+  comfort: { id: 'comfort', name: 'comfort', family: 'relax', endRange: false, exposed: false },
+  /** A stop part of the way, the limb carried. */
+  pause: { id: 'pause', name: 'pause', family: 'relax', endRange: false, exposed: true },
+  ease: { id: 'ease', name: 'let up', family: 'relax', endRange: false, exposed: false },
   return: { id: 'return', name: 'return', family: 'move', endRange: false, exposed: false },
   rest: { id: 'rest', name: 'rest', family: 'rest', endRange: false, exposed: false },
 } as const satisfies Record<string, PhaseKindFacts>;

@@ -1,4 +1,4 @@
-import type { Side, Unit } from '../body/index.ts';
+import type { Position, Side, Unit } from '../body/index.ts';
 import type { PhaseKind } from './phases.ts';
 
 /**
@@ -6,8 +6,12 @@ import type { PhaseKind } from './phases.ts';
  * The compiler (`compile.ts`) knows phases, conditions and rules; it knows no way of working.
  */
 
-/** Unit of a number: seconds, percent of maximal contraction, the motion's own unit, breaths, a 0–10 score, a grade I–IV, or times a second. */
-export type NumberUnit = 's' | 'pct' | 'motion' | 'breaths' | 'score' | 'grade' | 'per-s';
+/** Unit of a number: seconds, percent of maximal contraction, percent of the way, the axis's own unit, breaths, a 0–10 score, a grade I–IV, a count, or how often a second or a minute. */
+export type NumberUnit = 's' | 'pct' | 'share' | 'motion' | 'breaths' | 'score' | 'grade' | 'times' | 'per-s' | 'per-min';
+
+/** What a way of working moves along: the motion of the limb, or how deep the hand presses, 0–10 as it is felt. */
+export type AxisKind = 'motion' | 'pressure';
+export type AxisUnit = Unit | 'of10';
 
 export type DefaultOfNumber =
   | readonly number[]
@@ -57,9 +61,24 @@ export interface ChoiceSpec {
   readonly default: string;
 }
 
+type Place = 'first' | 'not-first' | 'last' | 'not-last';
+
 export type Condition =
   | { readonly choice: string; readonly is: string }
-  | { readonly round: 'first' | 'not-first' | 'last' | 'not-last' };
+  /** Which round of this pass over the side it is. */
+  | { readonly round: Place }
+  /** Which turn of the innermost loop it is. */
+  | { readonly turn: Place };
+
+/** Places worked one after the other: stations along a muscle, directions of a joint, hours of a clock. */
+export interface ListSpec {
+  readonly id: string;
+  readonly label: string;
+  /** Used where the catalogue entry names none of its own. */
+  readonly default: readonly string[];
+  readonly min: number;
+  readonly max: number;
+}
 
 /** How long a phase lasts. */
 export type DurationRule =
@@ -70,7 +89,9 @@ export type DurationRule =
       readonly toBreath?: { readonly end: 'in' | 'out'; readonly when: Condition };
     }
   /** A number of whole breaths of this athlete. */
-  | { readonly breaths: string };
+  | { readonly breaths: string }
+  /** As long as the breath in or out lasts: to its nearest end. */
+  | { readonly breath: 'in' | 'out' };
 
 /** Where the limb is at the end of the phase. */
 export type AngleRule =
@@ -80,7 +101,11 @@ export type AngleRule =
   /** The edge moves on by a number, and the limb with it. */
   | { readonly to: 'new-edge'; readonly by: string }
   /** Short of the edge by a number. */
-  | { readonly to: 'short-of-edge'; readonly by: string };
+  | { readonly to: 'short-of-edge'; readonly by: string }
+  /** Beyond rest, away from the edge, by a number: the muscle is slack. */
+  | { readonly to: 'slack'; readonly by: string }
+  /** Part of the way from rest to the edge: a number in percent. */
+  | { readonly to: 'part-way'; readonly share: string };
 
 export interface PhaseSpec {
   readonly kind: PhaseKind;
@@ -93,11 +118,22 @@ export interface PhaseSpec {
   readonly effort?: string;
   /** The line waits at the end of this phase until the therapist goes on. */
   readonly open?: boolean;
-  /** One instruction. `{press}`, `{setUp}` and the like are filled from the catalogue entry. */
+  /** How often a second or a minute something is repeated within the phase: a number in such a unit. */
+  readonly rate?: string;
+  /** One instruction. `{press}`, `{setUp}` and the like are filled from the catalogue entry, `{place}` and `{turn}` from the loop. */
   readonly text: string;
   /** A second line: the how. */
   readonly detail: string;
 }
+
+/** Phases gone through several times within a round: a number of times, or once for every place of a list. */
+export interface Loop {
+  readonly each: { readonly times: string } | { readonly list: string; readonly backward?: true };
+  readonly when?: readonly Condition[];
+  readonly phases: readonly PhaseNode[];
+}
+
+export type PhaseNode = PhaseSpec | Loop;
 
 /** What hands and athlete do, in general. */
 export const TECHNIQUES = ['lengthen', 'contract', 'active', 'mobilize', 'traction', 'press', 'friction', 'pin', 'continuous', 'nerve-line', 'thrust'] as const;
@@ -106,15 +142,24 @@ export type Technique = (typeof TECHNIQUES)[number];
 export interface Claim {
   readonly text: string;
   readonly source: string;
+  /** How sure it is: shown in trials, trials disagree, or taught and not tried. */
+  readonly sure: 'shown' | 'mixed' | 'taught';
   /** Checked by a test where it can be: the published bounds that the defaults stay inside. */
   readonly guidance?: 'acsm-2011';
 }
 
 export interface Method {
   readonly id: string;
+  /** The built-in way of working a practice's own was made from; it fits where that one does. */
+  readonly madeFrom?: string;
   readonly name: string;
   readonly synonyms: readonly string[];
   readonly what: string;
+  /** What it is taken for. */
+  readonly purpose: string;
+  /** Where the work or the deepening sits in the breath, in words. */
+  readonly breathWords: string;
+  readonly axis: AxisKind;
   /** What hands and athlete do in general; cautions and scope ask for it. */
   readonly techniques: readonly Technique[];
   readonly claims: readonly Claim[];
@@ -122,9 +167,10 @@ export interface Method {
   readonly rounds: { readonly default: number; readonly min: number; readonly max: number };
   readonly numbers: readonly NumberSpec[];
   readonly choices: readonly ChoiceSpec[];
-  readonly opening: readonly PhaseSpec[];
-  readonly round: readonly PhaseSpec[];
-  readonly closing: readonly PhaseSpec[];
+  readonly lists: readonly ListSpec[];
+  readonly opening: readonly PhaseNode[];
+  readonly round: readonly PhaseNode[];
+  readonly closing: readonly PhaseNode[];
   /** Which number is the discomfort ceiling, and which is how far easing off goes back. */
   readonly painCeiling: string;
   readonly easeBack: string;
@@ -133,7 +179,9 @@ export interface Method {
 /** Values of a block's numbers by number id; a list of one unless the number is per round. */
 export type NumberValues = Readonly<Record<string, readonly number[]>>;
 export type ChoiceValues = Readonly<Record<string, string>>;
+export type ListValues = Readonly<Record<string, readonly string[]>>;
 
+/** One pass over a side. A side may come more than once: left, right, left. */
 export interface SideRounds {
   readonly side: Side;
   readonly rounds: number;
@@ -147,6 +195,10 @@ export interface BlockPlan {
   readonly numbers: NumberValues;
   readonly choices: ChoiceValues;
   readonly sides: readonly SideRounds[];
+  /** Stations and directions by list id; left out where the way of working has none. */
+  readonly lists?: ListValues;
+  /** Where the athlete lies or sits, when it is not the entry's usual position. */
+  readonly position?: Position;
   /** What cautions allow, by side; a side that is not named is free. The line never goes past it, whatever the numbers say. */
   readonly limits?: readonly SideLimits[];
 }
@@ -162,8 +214,11 @@ export interface Cue {
   readonly index: number;
   readonly blockIndex: number;
   readonly side: Side;
-  /** 1-based; 0 in the opening, and `rounds` + 1 in the closing. */
+  /** Which pass of the block this is, from 0; a line kept before there were several has none. */
+  readonly pass?: number;
+  /** 1-based and counted on over the passes of a side; 0 in the opening, and `rounds` + 1 in the closing. */
   readonly round: number;
+  /** Rounds of this side in all its passes. */
   readonly rounds: number;
   readonly kind: PhaseKind;
   readonly startMs: number;
@@ -172,6 +227,8 @@ export interface Cue {
   readonly text: string;
   readonly detail: string;
   readonly effortPct: number | null;
+  /** How often a minute something is repeated within the cue; left out or null where nothing is. */
+  readonly perMin?: number | null;
   /** Predicted position of the limb at start and end, in the block's unit. */
   readonly from: number;
   readonly to: number;
@@ -181,6 +238,8 @@ export interface Cue {
   /** Where in the breath cycle this cue starts, so that a pacer can be drawn at any moment of the line. */
   readonly breathOffsetMs: number;
   readonly works: 'athlete' | 'therapist' | 'nobody';
+  /** Ids of the block's numbers that this cue's length, effort and place come from, where they come from one. */
+  readonly madeOf?: { readonly seconds?: string; readonly effort?: string; readonly place?: string };
   readonly painCeiling: number;
   /** How far easing off goes back from the edge, in the block's unit. */
   readonly easeBack: number;
@@ -194,7 +253,7 @@ export interface LineBlock {
   readonly methodId: string;
   readonly motionId: string;
   readonly name: string;
-  readonly unit: Unit;
+  readonly unit: AxisUnit;
   readonly better: 'higher' | 'lower';
 }
 

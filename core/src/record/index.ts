@@ -19,6 +19,6 @@ export { BLANK_FILE, type Athlete, type AthleteFields, type AthleteFile, type At
 export {
   STEPS,
   type Arrival, type CalendarEvent, type DayPage, type DayVisit, type EdgeAtStart,
-  type Goal, type GoalFields, type Moment, type Note, type Override, type PastReading, type Plan, type Practice, type Reading, type ReadingFields, type Referral, type ReferralFields, type Run, type RunFields,
+  type Goal, type GoalFields, type Moment, type Note, type Override, type PastBlock, type PastReading, type Plan, type Practice, type Reading, type ReadingFields, type Referral, type ReferralFields, type Run, type RunFields,
   type SquadStrip, type Step, type StopAnswers, type StoredRunEvent, type Visit, type VisitFile,
 } from './visit.ts';

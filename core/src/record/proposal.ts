@@ -1,4 +1,4 @@
-import { JOINT_REGIONS, MOTIONS, type BodySide, type Motion, type PersonFacts, type Region, type RowingSide, type Side } from '../body/index.ts';
+import { JOINT_REGIONS, MOTIONS, sportAsksFor, type BodySide, type Motion, type PersonFacts, type Region, type RowingSide, type Side } from '../body/index.ts';
 import { formatValue, type ErrorKnowledge } from '../measure/index.ts';
 import { compareMotion, type ValueToday } from './comparison.ts';
 import { roundSeconds } from './round.ts';
@@ -31,14 +31,6 @@ export interface ProposalFacts {
   /** Whether something speaks against measuring a motion at all. */
   readonly forbidden: (motion: Motion) => boolean;
 }
-
-/** What a sport asks of its athletes. Common practice. */
-const SPORT_MOTIONS: readonly { readonly sport: RegExp; readonly motionIds: readonly string[] }[] = [
-  { sport: /row/i, motionIds: ['hip-flexion', 'straight-leg-raise', 'ankle-lunge', 'trunk-rotation', 'shoulder-flexion', 'hip-extension-knee-bent'] },
-  { sport: /run|athletics|triathlon/i, motionIds: ['hip-extension-knee-bent', 'straight-leg-raise', 'ankle-lunge', 'big-toe-extension', 'hip-internal-rotation'] },
-  { sport: /swim/i, motionIds: ['shoulder-flexion', 'shoulder-internal-rotation', 'shoulder-external-rotation', 'ankle-plantar-flexion', 'trunk-rotation'] },
-  { sport: /throw|handball|tennis|volley/i, motionIds: ['shoulder-internal-rotation', 'shoulder-external-rotation', 'trunk-rotation', 'hip-internal-rotation'] },
-];
 
 /** The joint a complaint is about comes with its usual first readings; more than these are asked for by name. */
 const FIRST_OF_REGION = 3;
@@ -112,7 +104,7 @@ function complaintReasons(motion: Motion, readings: readonly PastReading[], { co
 }
 
 function sportReasons(motion: Motion, readings: readonly PastReading[], { sport }: ProposalFacts): MeasureReason[] {
-  const asks = SPORT_MOTIONS.find((each) => each.sport.test(sport))?.motionIds.includes(motion.id);
+  const asks = sportAsksFor(sport, motion.id);
   if (!asks) return [];
   return [{ words: readings.length > 0 ? `${sport.toLowerCase()} asks for it` : `${sport.toLowerCase()} asks for it, no starting value yet`, weight: readings.length > 0 ? 1 : 1.5 }];
 }

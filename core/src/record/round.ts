@@ -22,7 +22,7 @@ export interface Round {
  * the same, standing up from a chair little. The athlete comes in standing.
  */
 const FAMILY: Record<Position, 'lying' | 'side' | 'sitting' | 'standing'> = {
-  supine: 'lying', prone: 'lying', 'side-lying left': 'side', 'side-lying right': 'side', 'long-sitting': 'sitting', 'seated upright': 'sitting', standing: 'standing',
+  supine: 'lying', prone: 'lying', 'side-lying left': 'side', 'side-lying right': 'side', 'long-sitting': 'sitting', 'seated upright': 'sitting', 'seated leaning': 'sitting', 'floor mat': 'sitting', standing: 'standing',
 };
 const BETWEEN = {
   lying: { lying: 50, side: 35, sitting: 40, standing: 55 },

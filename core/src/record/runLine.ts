@@ -1,4 +1,4 @@
-import { compile, type Line } from '../method/index.ts';
+import { compile, type Line, type Shelf } from '../method/index.ts';
 import type { RunFields } from './visit.ts';
 
 /**
@@ -6,6 +6,6 @@ import type { RunFields } from './visit.ts';
  * and the server both call this, so the same input is the same line on either side.
  * Throws PlanProblem when a block is not sound.
  */
-export function lineOfRun({ blocks, breath, edges }: Pick<RunFields, 'blocks' | 'breath' | 'edges'>): Line {
-  return compile(blocks, { breath, edgeOf: (motionId, side) => edges.find((edge) => edge.motionId === motionId && edge.side === side)?.value ?? null });
+export function lineOfRun({ blocks, breath, edges }: Pick<RunFields, 'blocks' | 'breath' | 'edges'>, shelf?: Shelf): Line {
+  return compile(blocks, { breath, ...(shelf ? { shelf } : {}), edgeOf: (motionId, side) => edges.find((edge) => edge.motionId === motionId && edge.side === side)?.value ?? null });
 }

@@ -180,6 +180,17 @@ export interface Note {
   readonly revision: number;
 }
 
+/** A block of an earlier visit that was run, as far as what came of it and how long ago it was need it. */
+export interface PastBlock {
+  readonly visitId: string;
+  readonly startsAt: string;
+  readonly entryId: string;
+  readonly methodId: string;
+  /** The motion the entry shows its effect on. */
+  readonly motionId: string;
+  readonly sides: readonly { readonly side: Side; readonly rounds: number }[];
+}
+
 /** Everything about one visit. */
 export interface VisitFile {
   readonly visit: Visit;
@@ -199,6 +210,8 @@ export interface VisitFile {
   readonly visitNumber: number;
   readonly readings: readonly Reading[];
   readonly past: readonly PastReading[];
+  /** What was done at earlier visits, oldest first. */
+  readonly pastBlocks: readonly PastBlock[];
   /** What the practice knows of its own measuring errors. */
   readonly errors: ErrorKnowledge;
   /** Everything found by hand and eye today, corrected ones too, oldest first. */

@@ -27,7 +27,7 @@ describe('left alone', () => {
       let state = applyEvent(each, READY, at(0, 'start'));
       // The therapist goes on two seconds after every open cue has run out.
       let guard = 0;
-      while (state.status !== 'finished' && guard++ < 500) {
+      while (state.status !== 'finished' && guard++ < 3 * each.cues.length) {
         const change = nextChangeMs(each, state);
         state = change === null ? applyEvent(each, state, at(state.atMs + 2000, 'go')) : carryTo(each, state, change);
       }

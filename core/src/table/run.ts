@@ -169,7 +169,7 @@ function repeatLighter(line: Line, state: RunState): RunState {
   const eased = easeBack(line, state);
   const now = adjustmentFor(eased, cue);
   const lighter = adjust(eased, cue, { ...now, effortFactor: now.effortFactor * LIGHTER_FACTOR });
-  const first = line.cues.find((other) => keyOf(other) === keyOf(cue) && other.round === cue.round)!;
+  const first = line.cues.find((other) => keyOf(other) === keyOf(cue) && other.pass === cue.pass && other.round === cue.round)!;
   // In the opening the set-up is not done again: the move to the edge is.
   return enter(line, lighter, first.open ? cue.index : first.index);
 }
@@ -193,6 +193,8 @@ function stop(line: Line, state: RunState): RunState {
 
 function edge(line: Line, state: RunState, value: number): RunState {
   if (state.status === 'ready' || !Number.isFinite(value)) return state;
+  // A pressure is felt, not read off.
+  if (line.blocks[line.cues[state.cueIndex]!.blockIndex]!.unit === 'of10') return state;
   const cue = line.cues[state.cueIndex]!;
   const { blockIndex, side } = cue;
   const round = Math.min(cue.round, cue.rounds);
