@@ -60,6 +60,14 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'PUT', path: '/squads/:id', roles: therapists },
   { method: 'GET', path: '/squads/:id/strip', roles: clinic, audit: 'squad read', often: true },
 
+  { method: 'GET', path: '/shelf', roles: clinic },
+  { method: 'PUT', path: '/shelf/:id', roles: therapists },
+  { method: 'POST', path: '/shelf/:id/retire', roles: therapists },
+  { method: 'POST', path: '/shelf/:id/restore', roles: therapists },
+  { method: 'GET', path: '/hands', roles: clinic },
+  { method: 'PUT', path: '/hands/me', roles: clinic },
+  { method: 'PUT', path: '/hands/limits', roles: owner },
+
   { method: 'GET', path: '/studies', roles: clinic },
   { method: 'GET', path: '/studies/within-day', roles: clinic },
   { method: 'PUT', path: '/studies/:id', roles: clinic },
@@ -68,6 +76,7 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'POST', path: '/studies/:id/use', roles: therapists },
 
   { method: 'GET', path: '/visits/:id', roles: clinic, about: 'visit', audit: 'visit read', often: true },
+  { method: 'GET', path: '/visits/:id/dose', roles: clinic, about: 'visit', audit: 'visit read', often: true },
   { method: 'PUT', path: '/visits/:id', roles: clinic, audit: 'visit booked' },
   { method: 'PATCH', path: '/visits/:id', roles: clinic, about: 'visit', audit: 'visit written', often: true },
   { method: 'POST', path: '/visits/:id/booking', roles: clinic, about: 'visit', audit: 'visit moved' },

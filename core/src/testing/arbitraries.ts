@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { ENTRIES } from '../catalogue/index.ts';
-import { motionOf } from '../body/index.ts';
-import { compile, findMethod, newBlock, type BlockPlan, type BreathPace, type Line } from '../method/index.ts';
+import { compile, findMethod, newBlock, sidesOf, type BlockPlan, type BreathPace, type Line } from '../method/index.ts';
 
 /** A slow to quick breath. */
 export const anyBreath: fc.Arbitrary<BreathPace> = fc.record({
@@ -14,17 +13,19 @@ export const anyBlock: fc.Arbitrary<BlockPlan> = fc.constantFrom(...ENTRIES).cha
   fc.constantFrom(...entry.ways).chain((methodId) => {
     const method = findMethod(methodId)!;
     const number = (spec: (typeof method.numbers)[number]) =>
-      fc.array(fc.integer({ min: Math.ceil(spec.min), max: Math.min(spec.max, 40) }), { minLength: 1, maxLength: spec.perRound ? 4 : 1 });
+      fc.array(fc.integer({ min: Math.ceil(spec.min), max: Math.min(Math.floor(spec.max), Math.ceil(spec.min) + 40) }), { minLength: 1, maxLength: spec.perRound ? Math.min(4, method.rounds.max) : 1 });
     return fc.record({
       numbers: fc.record(Object.fromEntries(method.numbers.map((spec) => [spec.id, number(spec)]))),
       choices: fc.record(Object.fromEntries(method.choices.map((choice) => [choice.id, fc.constantFrom(...choice.options.map((option) => option.id))]))),
-      rounds: fc.integer({ min: 1, max: 4 }),
-      sides: fc.shuffledSubarray([...motionOf(entry.motionId).sides], { minLength: 1 }),
-    }).map(({ numbers, choices, rounds, sides }) => ({
+      rounds: fc.integer({ min: 1, max: Math.min(4, method.rounds.max) }),
+      again: fc.boolean(),
+      sides: fc.shuffledSubarray([...sidesOf(entry)], { minLength: 1 }),
+    }).map(({ numbers, choices, rounds, sides, again }) => ({
       ...newBlock('b', entry.id, methodId, sides),
       numbers,
       choices,
-      sides: sides.map((side) => ({ side, rounds })),
+      // Sometimes left, right, left.
+      sides: (again && sides.length > 1 ? [...sides, sides[0]!] : sides).map((side) => ({ side, rounds })),
     }));
   }),
 );

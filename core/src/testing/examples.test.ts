@@ -19,6 +19,7 @@ import * as table from '../table/index.ts';
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const faces: Record<string, Record<string, unknown>> = { body, catalogue, device, finding, measure, method, record, reliability, table, trend };
 const fixtures = {
+  entry: catalogue.findEntry('rectus-femoris-prone'),
   motion: body.motionOf('hip-extension-knee-bent'),
   effort: method.CR_BREATH.numbers.find((spec) => spec.id === 'effort'),
 };

@@ -1,0 +1,11 @@
+export { solveSession, type SolveControl } from './solve/solve.ts';
+export type { Candidate, Chosen, Level, Measuring, SessionProblem, Shared, Solution, Stay } from './solve/types.ts';
+export { possibleBlocks, MOST_CANDIDATES, type ForbiddenEntry, type Pin, type Possible, type Possibles, type SessionFacts } from './candidates.ts';
+export { minutesMore, otherSessions, proposeSession, type Alternative, type LeftOut, type Proposal, type ProposeControl, type ProposedBlock, type ProposedSide } from './propose.ts';
+export { wantedMotions, degreesPer, type Term, type Wanted, type WantedFacts } from './wanted.ts';
+export { predictEdges, responseOf, USUAL_RESPONSE, usualGain, wayShare, type PredictedEdge, type Response } from './response.ts';
+export { betweenPasses, passKey, sessionStrip, type Between, type SessionStrip, type StripFacts, type StripItem } from './strip.ts';
+export { moveBlock, orderProblems, type OrderProblem } from './order.ts';
+export { mirrored, oneSideFirst, SIDE_PATTERNS, sidePasses, type SidePattern } from './sides.ts';
+export { addDoses, doseByTarget, guidanceFor, sparing, tableHeight, toolMinutes, USUAL_TOOL_LIMITS, type CueSeconds, type DoneSoFar, type Guidance, type TargetDose, type ToolMinutes } from './dose.ts';
+export { CLOSING_S, moveSeconds, OPENING_S, placeOfBlock, SIDE_CHANGE_S } from './places.ts';

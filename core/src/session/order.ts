@@ -1,0 +1,46 @@
+import { BUILT_IN, type BlockPlan, type Shelf } from '../method/index.ts';
+
+/** A rule of order that a row of blocks breaks, in words. */
+export interface OrderProblem {
+  readonly blockId: string;
+  readonly rule: 'warm-first' | 'close-last' | 'home-apart';
+  readonly words: string;
+}
+
+/**
+ * What is wrong with the order of blocks: a warm-up of a region comes before its lengthening on the same side, and a closing comes last. Whether there
+ * is a warm-up at all is not a matter of order. Common practice: warm before long, a clear end.
+ */
+export function orderProblems(blocks: readonly BlockPlan[], shelf: Shelf = BUILT_IN): OrderProblem[] {
+  const rows = blocks.flatMap((block, i) => {
+    const entry = shelf.entries.get(block.entryId);
+    return entry ? [{ block, entry, i }] : [];
+  });
+  return rows.flatMap(({ block, entry, i }): OrderProblem[] => {
+    const later = rows.filter((row) => row.i > i);
+    if (entry.stage === 'close') {
+      const after = later.find((row) => row.entry.stage !== 'close');
+      return after ? [{ blockId: block.id, rule: 'close-last', words: `${entry.name} ends the visit: ${after.entry.name} cannot come after it.` }] : [];
+    }
+    if (entry.stage === 'home') return [{ blockId: block.id, rule: 'home-apart', words: `${entry.name} is work for home, not for the table.` }];
+    if (entry.stage !== 'specific' && entry.stage !== 'joint') return [];
+    const warm = later.find((row) => row.entry.stage === 'warm' && row.entry.section === entry.section && shareSide(row.block, block));
+    return warm ? [{ blockId: block.id, rule: 'warm-first', words: `Warm before long: ${warm.entry.name} comes before ${entry.name}.` }] : [];
+  });
+}
+
+/** Whether two blocks work a side in common; what is done in the middle is for both. */
+function shareSide(a: BlockPlan, b: BlockPlan): boolean {
+  return a.sides.some((one) => b.sides.some((other) => one.side === other.side || one.side === 'midline' || other.side === 'midline'));
+}
+
+/** The row with one block at another place, or the rule that forbids it and did not speak before. */
+export function moveBlock(blocks: readonly BlockPlan[], id: string, to: number, shelf: Shelf = BUILT_IN): { readonly blocks: readonly BlockPlan[] } | { readonly forbidden: string } {
+  const from = blocks.findIndex((block) => block.id === id);
+  if (from < 0) return { blocks };
+  const next = blocks.filter((block) => block.id !== id);
+  next.splice(Math.max(0, Math.min(to, next.length)), 0, blocks[from]!);
+  const known = new Set(orderProblems(blocks, shelf).map((problem) => problem.words));
+  const broken = orderProblems(next, shelf).find((problem) => !known.has(problem.words));
+  return broken ? { forbidden: broken.words } : { blocks: next };
+}
