@@ -14,6 +14,9 @@ import type { Pool } from '../db/pool.ts';
 import { noteRoutes } from '../notes/routes.ts';
 import { findingRoutes } from '../findings/routes.ts';
 import { exchangeRoutes } from '../exchange/routes.ts';
+import { handRoutes } from '../hands/routes.ts';
+import { shelfRoutes } from '../shelf/routes.ts';
+import { doseRoutes } from '../plans/dose.ts';
 import { planRoutes } from '../plans/routes.ts';
 import { practiceRoutes } from '../practices/routes.ts';
 import { readingRoutes } from '../readings/routes.ts';
@@ -72,7 +75,7 @@ export function createApp({ pool, now, webFolder, devicesUrl = null }: AppOption
   api.get('/health', (_request, response) => void response.json({ ok: true }));
   api.use(
     signInRoutes(pool, now), accountRoutes(pool), practiceRoutes(pool, now, devicesUrl), auditRoutes(pool), coachRoutes(pool, now), dayRoutes(pool), athleteRoutes(pool, now), squadRoutes(pool), exchangeRoutes(pool, now),
-    visitRoutes(pool, now), safetyRoutes(pool, now), readingRoutes(pool, now), findingRoutes(pool, now), studyRoutes(pool, now), planRoutes(pool), runRoutes(pool, now), noteRoutes(pool),
+    visitRoutes(pool, now), safetyRoutes(pool, now), readingRoutes(pool, now), findingRoutes(pool, now), studyRoutes(pool, now), planRoutes(pool), doseRoutes(pool), shelfRoutes(pool, now), handRoutes(pool), runRoutes(pool, now), noteRoutes(pool),
   );
   api.use((request) => {
     throw new Problem(404, 'Not found', `${request.method} ${request.originalUrl.slice(0, 200)} is not part of the API.`);

@@ -1,6 +1,6 @@
 import { blockCautions, blocking, cautionsFor, isAsStrict, measuring, NO_LIMITS, overriddenFor, visitCautions, type Caution, type CautionContext } from '@pace-bend/core/caution';
 import type { Side } from '@pace-bend/core/body';
-import type { BlockPlan } from '@pace-bend/core/method';
+import type { BlockPlan, Shelf } from '@pace-bend/core/method';
 import { cautionContextOf, type Override, type Visit } from '@pace-bend/core/record';
 import type { PracticeRow } from '../access/sessions.ts';
 import { dayIn } from '../app/days.ts';
@@ -35,10 +35,10 @@ export function requireMeasurable(context: CautionContext, overrides: readonly O
 }
 
 /** Refuses blocks that cautions forbid, and blocks whose own limits are wider than the cautions': a stale or hand-made plan. */
-export function requireAllowed(context: CautionContext, overrides: readonly Override[], blocks: readonly BlockPlan[]): void {
+export function requireAllowed(context: CautionContext, overrides: readonly Override[], blocks: readonly BlockPlan[], shelf: Shelf): void {
   requireNoStop(context);
   for (const block of blocks) {
-    for (const { side, result, blocking: forbidden } of blockCautions(block, context, overrides)) {
+    for (const { side, result, blocking: forbidden } of blockCautions(block, context, overrides, shelf)) {
       if (forbidden.length > 0) throw refusal('Caution', forbidden, 'Take the block out, or give the reason for setting it aside.');
       const own = block.limits?.find((limits) => limits.side === side) ?? NO_LIMITS;
       if (!isAsStrict(own, result.limits)) throw new Problem(409, 'Limits changed', 'The file or the event changed since this plan was made: open the plan, its limits are written anew.');

@@ -27,10 +27,28 @@ export async function change(db: Db, sql: string, params: readonly Bound[] = [])
   return result.affectedRows;
 }
 
-/** Runs `work` in one transaction: all of it lands, or none. */
+/** How often a transaction that the database gave up for another one's sake is begun again. */
+const MOST_TRIES = 5;
+
+/**
+ * Runs `work` in one transaction: all of it lands, or none. Two that wait for each other are the database's to end: it takes one
+ * back whole, and that one is begun again, so `work` touches nothing but the database.
+ */
 export async function transaction<T>(pool: Pool, work: (db: Db) => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await once(pool, work);
+    } catch (error) {
+      if ((error as { code?: string } | null)?.code !== 'ER_LOCK_DEADLOCK' || tries === MOST_TRIES) throw error;
+    }
+  }
+}
+
+async function once<T>(pool: Pool, work: (db: Db) => Promise<T>): Promise<T> {
   const connection = await pool.getConnection();
   try {
+    // Rows are locked by name everywhere; locks on the gaps between them would only make strangers wait for each other.
+    await connection.query('SET TRANSACTION ISOLATION LEVEL READ COMMITTED');
     await connection.beginTransaction();
     const result = await work(connection);
     await connection.commit();

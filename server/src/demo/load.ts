@@ -164,7 +164,7 @@ class DemoLoader {
     const line = lineOfRun({ blocks, breath, edges });
     const runId = this.random.uuid(startedAt);
     await replacePlanIn(this.db, visitId, 0, blocks);
-    await insertRun(this.db, runId, { visitId, blocks, breath, edges, clockRate: 1 }, line, startedAt);
+    await insertRun(this.db, runId, { visitId, blocks, breath, edges, clockRate: 1 }, line, startedAt, null);
     const sore = person.setBack !== null && daysAgo <= person.setBack.daysAgo && daysAgo > person.setBack.daysAgo - 8;
     for (const [i, { kind, atMs, ...data }] of rehearse(line, this.random, sore).entries()) {
       await insertRunEvent(this.db, runId, { id: this.random.uuid(new Date(startedAt.getTime() + atMs)), seq: i + 1, atMs, kind, ...data });

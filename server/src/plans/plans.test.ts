@@ -19,6 +19,14 @@ test('of many plans sent at the same instant on the same revision exactly one st
   }
 });
 
+test('plans of many visits written at the same instant all stand: two that wait for each other are no failure', async () => {
+  const visits = await Promise.all(Array.from({ length: 8 }, () => newVisit(test_.app)));
+  for (const revision of [0, 1, 2]) {
+    const answers = await Promise.all(visits.map(({ visitId }, i) => api().put(`/api/visits/${visitId}/plan`).send({ revision, blocks: Array.from({ length: 1 + (i % 4) }, () => block(1)) })));
+    expect(answers.map((answer) => answer.status)).toEqual(visits.map(() => 200));
+  }
+});
+
 test('of many notes and complaints sent at once exactly one stands', async () => {
   const { visitId } = await newVisit(test_.app);
   const notes = await Promise.all(['a', 'b', 'c'].map((text) => api().put(`/api/visits/${visitId}/note`).send({ revision: 0, text })));

@@ -6,12 +6,13 @@ import { change, firstRow, fromJson, rows, transaction, type Db, type Pool } fro
 export async function planOf(db: Db, visitId: string): Promise<Plan> {
   const plan = await firstRow<{ revision: number }>(db, 'SELECT revision FROM plan WHERE visit_id = ?', [visitId]);
   if (!plan) return { revision: 0, blocks: [] };
-  const blocks = await rows<Record<keyof BlockPlan, unknown>>(db, 'SELECT id, entry_id AS entryId, method_id AS methodId, numbers, choices, sides, limits FROM plan_block WHERE visit_id = ? ORDER BY position', [visitId]);
+  const blocks = await rows<Record<Exclude<keyof BlockPlan, 'position'> | 'placed', unknown>>(db, 'SELECT id, entry_id AS entryId, method_id AS methodId, numbers, choices, sides, limits, lists, placed FROM plan_block WHERE visit_id = ? ORDER BY position', [visitId]);
   return {
     revision: plan.revision,
     blocks: blocks.map((row) => ({
       id: row.id as string, entryId: row.entryId as string, methodId: row.methodId as string,
       numbers: fromJson(row.numbers), choices: fromJson(row.choices), sides: fromJson(row.sides), ...(row.limits === null ? {} : { limits: fromJson<NonNullable<BlockPlan['limits']>>(row.limits) }),
+      ...(row.lists === null ? {} : { lists: fromJson<NonNullable<BlockPlan['lists']>>(row.lists) }), ...(row.placed === null ? {} : { position: row.placed as NonNullable<BlockPlan['position']> }),
     })),
   };
 }
@@ -31,8 +32,8 @@ export async function replacePlanIn(db: Db, visitId: string, revision: number, b
   for (const [position, block] of blocks.entries()) {
     await change(
       db,
-      'INSERT INTO plan_block (id, visit_id, position, entry_id, method_id, numbers, choices, sides, limits) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
-      [block.id, visitId, position, block.entryId, block.methodId, JSON.stringify(block.numbers), JSON.stringify(block.choices), JSON.stringify(block.sides), block.limits ? JSON.stringify(block.limits) : null],
+      'INSERT INTO plan_block (id, visit_id, position, entry_id, method_id, numbers, choices, sides, limits, lists, placed) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+      [block.id, visitId, position, block.entryId, block.methodId, JSON.stringify(block.numbers), JSON.stringify(block.choices), JSON.stringify(block.sides), block.limits ? JSON.stringify(block.limits) : null, block.lists ? JSON.stringify(block.lists) : null, block.position ?? null],
     );
   }
   return true;

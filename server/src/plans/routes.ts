@@ -6,6 +6,7 @@ import { validate } from '../app/validate.ts';
 import { cautionsOfVisit, requireAllowed } from '../cautions/context.ts';
 import type { Pool } from '../db/pool.ts';
 import { findOpenVisit } from '../visits/find.ts';
+import { shelfFor } from '../shelf/queries.ts';
 import { requireSoundBlocks } from './check.ts';
 import { planOf, replacePlan } from './queries.ts';
 import { planSchema } from './schema.ts';
@@ -16,12 +17,13 @@ export function planRoutes(pool: Pool): Router {
   router.put('/visits/:id/plan', async (request, response) => {
     const visitId = idFrom(request);
     const { revision, blocks } = validate(planSchema, request.body);
-    requireSoundBlocks(blocks);
     const { practice } = caller(response);
+    const shelf = await shelfFor(pool, practice.id, blocks);
+    requireSoundBlocks(blocks, shelf);
     const visit = await findOpenVisit(pool, practice, visitId);
     if (blocks.length > 0) {
       const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
-      requireAllowed(context, overrides, blocks);
+      requireAllowed(context, overrides, blocks, shelf);
     }
     if (!(await replacePlan(pool, visitId, revision, blocks))) {
       const current = await planOf(pool, visitId);
@@ -36,6 +38,6 @@ export function planRoutes(pool: Pool): Router {
 }
 
 /** The members of a block in the order `planOf` gives them, so that the two can be compared as text. */
-function inStoredOrder<B extends { id: string; entryId: string; methodId: string; numbers: unknown; choices: unknown; sides: unknown; limits?: unknown }>({ id, entryId, methodId, numbers, choices, sides, limits }: B) {
-  return { id, entryId, methodId, numbers, choices, sides, ...(limits ? { limits } : {}) };
+function inStoredOrder<B extends { id: string; entryId: string; methodId: string; numbers: unknown; choices: unknown; sides: unknown; limits?: unknown; lists?: unknown; position?: unknown }>({ id, entryId, methodId, numbers, choices, sides, limits, lists, position }: B) {
+  return { id, entryId, methodId, numbers, choices, sides, ...(limits ? { limits } : {}), ...(lists ? { lists } : {}), ...(position ? { position } : {}) };
 }

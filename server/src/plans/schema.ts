@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import type { BlockPlan } from '@pace-bend/core/method';
+import { POSITIONS } from '@pace-bend/core/body';
+import { MOST_PASSES, type BlockPlan } from '@pace-bend/core/method';
 import { LIMITS, type Plan } from '@pace-bend/core/record';
 import { idSchema } from '../app/ids.ts';
 import type { Wire } from '../app/wire.ts';
@@ -13,7 +14,9 @@ export const blockSchema = Joi.object<Wire<BlockPlan>, true>({
   methodId: Joi.string().max(64).required(),
   numbers: Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.number()).max(24)).required(),
   choices: Joi.object().pattern(Joi.string().max(32), Joi.string().max(32)).required(),
-  sides: Joi.array().items(Joi.object({ side: Joi.string().valid('left', 'right', 'midline').required(), rounds: Joi.number().required() })).max(3).required(),
+  sides: Joi.array().items(Joi.object({ side: Joi.string().valid('left', 'right', 'midline').required(), rounds: Joi.number().required() })).max(MOST_PASSES).required(),
+  lists: Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.string().max(40)).max(12)),
+  position: Joi.string().valid(...POSITIONS),
   limits: Joi.array().min(1).max(3).unique('side').items(Joi.object({
     side: Joi.string().valid('left', 'right', 'midline').required(),
     cap: limit(-200, 400), edgeShare: limit(0, 1), effortPct: limit(0, 100), painCeiling: limit(0, 10), grade: limit(0, 4), holdS: limit(0, 600),

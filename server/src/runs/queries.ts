@@ -36,8 +36,9 @@ export async function eventsOf(db: Db, runId: string, fromSeq = 1): Promise<Stor
   return found.map((row) => ({ id: row.id, seq: row.seq, event: { kind: row.kind, atMs: row.atMs, ...fromJson<object>(row.data) } as RunEvent }));
 }
 
-export async function insertRun(db: Db, id: string, fields: RunFields, line: Line, startedAt: Date): Promise<void> {
-  await change(db, 'INSERT INTO run (id, visit_id, input, line, clock_rate, started_at) VALUES (?, ?, ?, ?, ?, ?)', [id, fields.visitId, JSON.stringify(fields), JSON.stringify(line), fields.clockRate, startedAt]);
+/** A run that begins, and whose hands lead it where that is known. */
+export async function insertRun(db: Db, id: string, fields: RunFields, line: Line, startedAt: Date, accountId: string | null): Promise<void> {
+  await change(db, 'INSERT INTO run (id, visit_id, input, line, clock_rate, started_at, account_id) VALUES (?, ?, ?, ?, ?, ?, ?)', [id, fields.visitId, JSON.stringify(fields), JSON.stringify(line), fields.clockRate, startedAt, accountId]);
 }
 
 /** Locks the run for the rest of the transaction and returns the last sequence number it holds, 0 for none. */

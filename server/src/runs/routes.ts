@@ -7,6 +7,7 @@ import { validate } from '../app/validate.ts';
 import { cautionsOfVisit, requireAllowed } from '../cautions/context.ts';
 import { isDuplicate, transaction, type Pool } from '../db/pool.ts';
 import { requireSoundBlocks } from '../plans/check.ts';
+import { shelfFor } from '../shelf/queries.ts';
 import { findOpenVisit, findVisit } from '../visits/find.ts';
 import { eventsOf, insertRun, insertRunEvent, lastSeqLocked, runById } from './queries.ts';
 import { runEventsSchema, runSchema } from './schema.ts';
@@ -18,8 +19,9 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
   router.put('/runs/:id', async (request, response) => {
     const id = idFrom(request);
     const fields = validate(runSchema, request.body);
-    requireSoundBlocks(fields.blocks);
-    const { practice } = caller(response);
+    const { practice, accountId } = caller(response);
+    const shelf = await shelfFor(pool, practice.id, fields.blocks);
+    requireSoundBlocks(fields.blocks, shelf);
     const visit = await findVisit(pool, practice, fields.visitId);
     concerns(response, visit.athleteId);
     const existing = await runById(pool, id);
@@ -29,9 +31,9 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
     }
     await findOpenVisit(pool, practice, visit.id);
     const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
-    requireAllowed(context, overrides, fields.blocks);
-    const line = lineOfRun(fields);
-    await insertRun(pool, id, fields, line, now());
+    requireAllowed(context, overrides, fields.blocks, shelf);
+    const line = lineOfRun(fields, shelf);
+    await insertRun(pool, id, fields, line, now(), accountId);
     response.json({ id, visitId: fields.visitId, line, clockRate: fields.clockRate, startedAt: now().toISOString(), events: [] });
   });
 

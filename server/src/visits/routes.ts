@@ -15,6 +15,7 @@ import { isDuplicate, transaction, type Db, type Pool } from '../db/pool.ts';
 import { goalsOf } from '../athletes/goals.ts';
 import { findingsBefore, findingsOf } from '../findings/queries.ts';
 import { noteOf } from '../notes/queries.ts';
+import { pastBlocks as pastBlocks_ } from '../plans/past.ts';
 import { planOf } from '../plans/queries.ts';
 import { pastReadings, readingsOf } from '../readings/queries.ts';
 import { runsOf } from '../runs/queries.ts';
@@ -31,15 +32,15 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
     const { practice, role } = caller(response);
     const visit = await findVisit(pool, practice, idFrom(request));
     const day = dayIn(practice.timeZone, new Date(visit.startsAt));
-    const [athlete, conditions, noTouch, events, number, readings, past, plan, runs, note, answers, overrides, referral, lastArrival, errors, findings, lastFindings, goals] = await Promise.all([
+    const [athlete, conditions, noTouch, events, number, readings, past, plan, runs, note, answers, overrides, referral, lastArrival, errors, findings, lastFindings, goals, pastBlocks] = await Promise.all([
       athleteById(pool, practice.id, visit.athleteId), conditionsOf(pool, visit.athleteId), noTouchOf(pool, visit.athleteId), eventsAround(pool, practice.id, day), visitNumber(pool, visit),
       readingsOf(pool, visit.id), pastReadings(pool, visit.athleteId, visit.startsAt), planOf(pool, visit.id), runsOf(pool, visit.id),
       role === 'assistant' ? null : noteOf(pool, visit.id), answersOf(pool, visit.id), overridesOf(pool, visit.id), referralOf(pool, visit.id), arrivalBefore(pool, visit.athleteId, visit.startsAt),
-      errorKnowledge(pool, practice.id), findingsOf(pool, visit.id), findingsBefore(pool, visit.athleteId, visit.startsAt), goalsOf(pool, visit.athleteId),
+      errorKnowledge(pool, practice.id), findingsOf(pool, visit.id), findingsBefore(pool, visit.athleteId, visit.startsAt), goalsOf(pool, visit.athleteId), pastBlocks_(pool, visit),
     ]);
     response.json({
       visit, athlete: athlete!, conditions, noTouch, scope: practice.scope, nextEvent: events.next, lastEvent: events.last, lastArrival, answers, overrides, referral,
-      visitNumber: number, readings, past, errors, findings, lastFindings, goals, plan, runs, note,
+      visitNumber: number, readings, past, pastBlocks, errors, findings, lastFindings, goals, plan, runs, note,
     } satisfies VisitFile);
   });
 

@@ -1,0 +1,54 @@
+import { Router } from 'express';
+import { checkOwnEntry, checkOwnWay } from '@pace-bend/core/method';
+import { caller } from '../access/guard.ts';
+import { idFrom } from '../app/ids.ts';
+import { invalid, notFound, stale } from '../app/problem.ts';
+import { standsAlready } from '../app/same.ts';
+import { validate } from '../app/validate.ts';
+import { isDuplicate, type Pool } from '../db/pool.ts';
+import { insertItem, itemById, itemsOf, setRetired } from './queries.ts';
+import { itemSchema, type SentItem } from './schema.ts';
+
+/** The practice's own ways of working and entries: added, changed by a new version, taken off the shelf and put back. */
+export function shelfRoutes(pool: Pool, now: () => Date): Router {
+  const router = Router();
+
+  router.get('/shelf', async (_request, response) => {
+    response.json({ items: await itemsOf(pool, caller(response).practice.id) });
+  });
+
+  /** Adds an item, or a new version of one. The same request again is answered with what stands. */
+  router.put('/shelf/:id', async (request, response) => {
+    const id = idFrom(request);
+    const { practice, name } = caller(response);
+    const sent = validate(itemSchema, request.body) as SentItem;
+    const problems = sent.fields.kind === 'way' ? checkOwnWay(sent.fields) : checkOwnEntry(sent.fields);
+    if (problems.length > 0) throw invalid(problems.map(({ path, message }) => ({ path: `fields.${path}`, message })));
+    const before = sent.supersedes === null ? null : await itemById(pool, practice.id, sent.supersedes);
+    if (sent.supersedes !== null && (!before || before.fields.kind !== sent.fields.kind)) throw invalid([{ path: 'supersedes', message: 'There is no such item to change.' }]);
+    const existing = await itemById(pool, practice.id, id);
+    if (existing) {
+      if (!standsAlready(existing, sent)) throw stale('This item', existing);
+      return void response.json(existing);
+    }
+    try {
+      await insertItem(pool, practice.id, id, sent, now(), name);
+    } catch (error) {
+      if (!isDuplicate(error)) throw error;
+      throw stale('This item', null);
+    }
+    response.json(await itemById(pool, practice.id, id));
+  });
+
+  for (const [path, retired] of [['retire', true], ['restore', false]] as const) {
+    router.post(`/shelf/:id/${path}`, async (request, response) => {
+      const id = idFrom(request);
+      const { practice } = caller(response);
+      if (!(await itemById(pool, practice.id, id))) throw notFound('This item');
+      await setRetired(pool, practice.id, id, retired ? now() : null);
+      response.json(await itemById(pool, practice.id, id));
+    });
+  }
+
+  return router;
+}

@@ -1,0 +1,115 @@
+import { findEntry } from '@pace-bend/core/catalogue';
+import { newBlock, shelfOf, type OwnItem } from '@pace-bend/core/method';
+import { ANN, newVisit, openTestApp, request, requestAs, uuid, visitFile, type TestApp } from '../testing/app.ts';
+
+let test_: TestApp;
+beforeAll(async () => { test_ = await openTestApp(); });
+afterAll(() => test_.close());
+const api = () => request(test_.app);
+
+const WAY = { kind: 'way', baseId: 'cr-breath', name: 'Ours, lighter', purpose: 'Sore crews', what: 'As breath-led, lighter.', synonyms: ['our way'], schoolsDiffer: '', rounds: 2, numbers: { effort: [10, 15] }, choices: { startAt: 'short' }, lists: {} };
+const { id: _id, ...calf } = findEntry('calf-supine')!;
+const ENTRY = { ...calf, kind: 'entry', name: 'Calf over the roll' };
+const items = async () => (await api().get('/api/shelf').expect(200)).body.items as OwnItem[];
+
+test('a way of its own: added, planned with, run; a new version takes its place and the old plan keeps its numbers', async () => {
+  const way = uuid();
+  await api().put(`/api/shelf/${way}`).send({ supersedes: null, fields: WAY }).expect(200);
+  await api().put(`/api/shelf/${way}`).send({ supersedes: null, fields: WAY }).expect(200);
+  await api().put(`/api/shelf/${way}`).send({ supersedes: null, fields: { ...WAY, name: 'Another' } }).expect(409);
+  const shelf = shelfOf(await items());
+  const { visitId } = await newVisit(test_.app);
+  const block = newBlock(uuid(), 'calf-supine', way, ['left', 'right'], shelf);
+  expect(block.numbers.effort).toEqual([10, 15]);
+  expect(block.choices.startAt).toBe('short');
+  await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: [block] }).expect(200);
+
+  const next = uuid();
+  await api().put(`/api/shelf/${next}`).send({ supersedes: way, fields: { ...WAY, numbers: { effort: [30] } } }).expect(200);
+  await api().put(`/api/shelf/${uuid()}`).send({ supersedes: way, fields: WAY }).expect(409);
+  const after = shelfOf(await items());
+  expect(after.gone.has(way)).toBe(true);
+  expect(after.gone.has(next)).toBe(false);
+  expect((await visitFile(test_.app, visitId)).plan.blocks[0]!.numbers.effort).toEqual([10, 15]);
+  const run = (await api().put(`/api/runs/${uuid()}`).send({ visitId, blocks: [block], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }).expect(200)).body;
+  expect(run.line.blocks[0].name).toBe('Calf, straight knee, ours, lighter');
+
+  await api().post(`/api/shelf/${next}/retire`).send({}).expect(200);
+  expect(shelfOf(await items()).gone.has(next)).toBe(true);
+  await api().post(`/api/shelf/${next}/restore`).send({}).expect(200);
+  expect(shelfOf(await items()).gone.has(next)).toBe(false);
+});
+
+test('an entry of its own is planned where it stands, with another position and stations', async () => {
+  const id = uuid();
+  await api().put(`/api/shelf/${id}`).send({ supersedes: null, fields: { ...ENTRY, positions: ['supine', 'prone'], ways: ['pin-lengthen', 'static-hold'] } }).expect(200);
+  const shelf = shelfOf(await items());
+  const { visitId } = await newVisit(test_.app);
+  const block = { ...newBlock(uuid(), id, 'pin-lengthen', ['left'], shelf), lists: { stations: ['high', 'low'] }, position: 'prone' as const };
+  await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: [block] }).expect(200);
+  expect((await visitFile(test_.app, visitId)).plan.blocks).toEqual([block]);
+  await api().put(`/api/visits/${visitId}/plan`).send({ revision: 1, blocks: [{ ...block, position: 'standing' }] }).expect(422);
+  await api().put(`/api/visits/${visitId}/plan`).send({ revision: 1, blocks: [{ ...block, lists: { stations: ['one'] } }] }).expect(422);
+});
+
+test.each([
+  ['an unknown base', { ...WAY, baseId: 'magic' }, 'fields.baseId'],
+  ['effort of 300 %', { ...WAY, numbers: { effort: [300] } }, 'fields.numbers.effort.0'],
+  ['ninety rounds', { ...WAY, rounds: 90 }, 'fields.rounds'],
+  ['a choice it does not offer', { ...WAY, choices: { startAt: 'moon' } }, 'fields.choices.startAt'],
+  ['no name', { ...WAY, name: ' ' }, 'fields.name'],
+  ['an entry without a way', { ...ENTRY, ways: [] }, 'fields.ways'],
+  ['an entry with an unknown way', { ...ENTRY, ways: ['magic'] }, 'fields.ways'],
+  ['an unknown motion', { ...ENTRY, motionId: 'wing' }, 'fields.motionId'],
+  ['a press too long to read across a room', { ...ENTRY, press: 'Press your heel down into my shoulder please' }, 'fields.press'],
+  ['a tool twice', { ...ENTRY, tools: [{ tool: 'palm', share: 1 }, { tool: 'palm', share: 1 }] }, 'fields.tools.1'],
+])('%s: refused at its place', async (_, fields, path) => {
+  const answer = await api().put(`/api/shelf/${uuid()}`).send({ supersedes: null, fields }).expect(422);
+  expect(answer.body.errors.map((error: { path: string }) => error.path)).toContain(path);
+});
+
+test('another practice sees nothing of it, and cannot build on it', async () => {
+  const id = uuid();
+  await api().put(`/api/shelf/${id}`).send({ supersedes: null, fields: WAY }).expect(200);
+  const other = () => requestAs(test_.app, otherCookie);
+  const otherCookie = await test_.cookieOf('owner', await test_.anotherPractice());
+  expect((await other().get('/api/shelf').expect(200)).body.items).toEqual([]);
+  await other().put(`/api/shelf/${uuid()}`).send({ supersedes: id, fields: WAY }).expect(422);
+  await other().post(`/api/shelf/${id}/retire`).send({}).expect(404);
+  const [athlete, visit] = [uuid(), uuid()];
+  await other().put(`/api/athletes/${athlete}`).send(ANN).expect(200);
+  await other().put(`/api/visits/${visit}`).send({ athleteId: athlete, startsAt: '2026-11-25T09:30:00.000Z', minutes: 45 }).expect(200);
+  const block = newBlock(uuid(), 'calf-supine', id, ['left'], shelfOf(await items()));
+  await other().put(`/api/visits/${visit}/plan`).send({ revision: 0, blocks: [block] }).expect(422);
+});
+
+test('hands: limits of the practice, height of one’s own knuckles; what was done counts for week and day', async () => {
+  expect((await api().get('/api/hands').expect(200)).body).toMatchObject({ knuckleCm: null, limits: { thumb: 20 } });
+  const limits = { palm: 100, forearm: 100, knuckles: 30, thumb: 15, fingers: 30, elbow: 20, 'body lean': 100 };
+  expect((await api().put('/api/hands/limits').send(limits).expect(200)).body.limits).toEqual(limits);
+  await api().put('/api/hands/limits').send({ ...limits, thumb: -1 }).expect(422);
+  expect((await api().put('/api/hands/me').send({ knuckleCm: 71.5 }).expect(200)).body.knuckleCm).toBe(71.5);
+  await api().put('/api/hands/me').send({ knuckleCm: 7 }).expect(422);
+
+  const { visitId, athleteId } = await newVisit(test_.app);
+  const block = newBlock(uuid(), 'calf-supine', 'static-hold', ['left']);
+  const runId = uuid();
+  const run = (await api().put(`/api/runs/${runId}`).send({ visitId, blocks: [block], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }).expect(200)).body;
+  const event = (seq: number, kind: string, atMs: number) => ({ id: uuid(), seq, kind, atMs });
+  await api().post(`/api/runs/${runId}/events`).send({ events: [event(1, 'start', 0), event(2, 'go', 1000), event(3, 'finish', 61_000)] }).expect(200);
+  expect(run.line.cues.length).toBeGreaterThan(3);
+  const [later, file] = [uuid(), await visitFile(test_.app, visitId)];
+  const startsAt = new Date(Date.parse(file.visit.startsAt) + 3 * 3_600_000).toISOString();
+  await api().put(`/api/visits/${later}`).send({ athleteId, startsAt, minutes: 30, overlap: true }).expect(200);
+  const dose = (await api().get(`/api/visits/${later}/dose`).expect(200)).body;
+  expect(dose.week).toHaveLength(1);
+  expect(dose.week[0]).toMatchObject({ target: 'gastrocnemius', side: 'left' });
+  expect(dose.week[0].endRangeS).toBeGreaterThan(10);
+  expect(dose.today.forearm).toBeGreaterThan(0.3);
+  // Somebody else's hands did nothing that day; what the athlete got counts for whoever looks.
+  const colleague = (await requestAs(test_.app, await test_.cookieOf('therapist')).get(`/api/visits/${later}/dose`).expect(200)).body;
+  expect(colleague.today.forearm).toBe(0);
+  expect(colleague.week).toEqual(dose.week);
+  // This visit's own plan is no part of what was done before it.
+  expect((await api().get(`/api/visits/${visitId}/dose`).expect(200)).body.week).toEqual([]);
+});
