@@ -6,6 +6,10 @@ const shared = {
 };
 
 export default {
+  // Two long suites (the planner against a general solver, odd requests) run side by side.
+  maxWorkers: 2,
+  // A database of its own takes a while to fill on a busy machine.
+  testTimeout: 60_000,
   projects: [
     { ...shared, displayName: 'core', roots: ['<rootDir>/core/src'] },
     // The tests put a storage and a server in place of the browser's; they are theirs to replace.

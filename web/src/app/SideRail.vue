@@ -48,6 +48,7 @@ watch(() => route.fullPath, () => { if (!session.isCoach && route.name && route.
       <template v-if="!session.isCoach">
         <RouterLink to="/" :class="{ on: route.name === 'today' || route.name === 'day' }">Day</RouterLink>
         <RouterLink to="/squad" :class="{ on: ['squad', 'athlete', 'athlete-page', 'read-in', 'squad-range'].includes(String(route.name)) }">Squad</RouterLink>
+        <RouterLink to="/shelf" :class="{ on: String(route.name).startsWith('shelf') }">Shelf</RouterLink>
       </template>
       <RouterLink v-if="session.isCoach" to="/coach" :class="{ on: route.name === 'coach' }">Squads</RouterLink>
       <RouterLink :to="session.isCoach ? '/practice/me' : '/practice'" :class="{ on: route.name === 'practice' }">Practice</RouterLink>

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { limitWords, type CautionContext } from '@pace-bend/core/caution';
-import { METHODS } from '@pace-bend/core/method';
 import { SIDE_WORDS } from '../parts/words.ts';
 import CautionCard from './CautionCard.vue';
-import { limitRows, type LimitRow } from './limitRows.ts';
+import { LIMIT_WAYS, limitRows, type LimitRow } from './limitRows.ts';
 
 /** Which motions and ways of working are limited, how far, why, and what instead. */
 const props = defineProps<{ context: CautionContext }>();
@@ -22,7 +21,7 @@ const unitOf = (row: LimitRow) => (row.motion.unit === 'deg' ? '°' as const : '
     <table v-else>
       <caption class="sr-only">Limits by motion and way of working</caption>
       <thead>
-        <tr><th scope="col">Motion</th><th scope="col">Measuring</th><th v-for="method in METHODS" :key="method.id" scope="col">{{ method.name }}</th></tr>
+        <tr><th scope="col">Motion</th><th scope="col">Measuring</th><th v-for="method in LIMIT_WAYS" :key="method.id" scope="col">{{ method.name }}</th></tr>
       </thead>
       <tbody>
         <template v-for="row in rows" :key="keyOf(row)">
@@ -39,7 +38,7 @@ const unitOf = (row: LimitRow) => (row.motion.unit === 'deg' ? '°' as const : '
             </td>
           </tr>
           <tr v-if="openKey === keyOf(row)" class="why">
-            <td :colspan="METHODS.length + 2"><CautionCard v-for="caution in row.cautions" :key="caution.ruleId + caution.because + caution.reason" :caution="caution" :unit="unitOf(row)" /></td>
+            <td :colspan="LIMIT_WAYS.length + 2"><CautionCard v-for="caution in row.cautions" :key="caution.ruleId + caution.because + caution.reason" :caution="caution" :unit="unitOf(row)" /></td>
           </tr>
         </template>
       </tbody>

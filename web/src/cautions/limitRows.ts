@@ -1,7 +1,10 @@
 import { MOTIONS, type Motion, type Side } from '@pace-bend/core/body';
-import { entriesFor } from '@pace-bend/core/catalogue';
+import { ENTRIES } from '@pace-bend/core/catalogue';
 import { blockAction, blocking, cautionsFor, measuring, type Caution, type CautionContext, type CautionResult } from '@pace-bend/core/caution';
-import { METHODS, newBlock } from '@pace-bend/core/method';
+import { findMethod, newBlock, type Method } from '@pace-bend/core/method';
+
+/** One way of working for each kind of thing that cautions tell apart: lengthening, pressing against a hand, joint play, pressure, easy movement. */
+export const LIMIT_WAYS: readonly Method[] = ['static-hold', 'cr-breath', 'mobilize-oscillate', 'point-hold', 'continuous-motion'].map((id) => findMethod(id)!);
 
 /** What stands in a cell: nothing to do here, free, limited, or out altogether. */
 export type CellLevel = 'none' | 'free' | 'modify' | 'avoid' | 'stop';
@@ -12,7 +15,7 @@ export interface LimitCell {
   readonly result: CautionResult | null;
 }
 
-/** One motion on one side: what cautions say of measuring it, and of each way of working in the methods' order. */
+/** One motion on one side: what cautions say of measuring it, and of each of those ways of working. */
 export interface LimitRow {
   readonly motion: Motion;
   readonly side: Side;
@@ -33,8 +36,8 @@ function cellOf(result: CautionResult | null): LimitCell {
 export function limitRows(context: CautionContext, all = false): LimitRow[] {
   return MOTIONS.flatMap((motion) => motion.sides.map((side): LimitRow => {
     const measure = cellOf(cautionsFor(context, measuring(motion.id, side)));
-    const ways = METHODS.map((method) => {
-      const entry = entriesFor(motion.id).find((each) => each.ways.includes(method.id));
+    const ways = LIMIT_WAYS.map((method) => {
+      const entry = ENTRIES.find((each) => each.motionId === motion.id && each.ways.includes(method.id));
       return cellOf(entry ? cautionsFor(context, blockAction(newBlock('x', entry.id, method.id, [side]), side)) : null);
     });
     const found = [measure, ...ways].flatMap((cell) => cell.result?.cautions ?? []);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { poseMotion, type Motion, type PosedSegment, type Side, type View } from '@pace-bend/core/body';
+import type { Press } from '@pace-bend/core/catalogue';
 import type { ReferenceBand } from '@pace-bend/core/measure';
 import { capsulePath, faceMark, fanPath, figureBox, figureMarks, type Mark } from './figure.ts';
 
@@ -9,7 +10,7 @@ import { capsulePath, faceMark, fanPath, figureBox, figureMarks, type Mark } fro
  * as a fan about the joint, and, where there is room, the axis, the landmark it is read along and where the hands go.
  */
 const props = withDefaults(defineProps<{
-  motion: Motion;
+  motion: Pick<Motion, 'figure' | 'rest' | 'sides' | 'unit' | 'fan'> & Partial<Pick<Motion, 'name' | 'testPosition'>>;
   /** Values to draw; a side that is left out is not drawn where both limbs share a place. */
   values?: Partial<Record<Side, number | null>>;
   short?: readonly Side[];
@@ -20,9 +21,19 @@ const props = withDefaults(defineProps<{
   shape?: number;
   /** Left out when the words beside the figure say the same. */
   decorative?: boolean;
-}>(), { values: () => ({}), short: () => [], bands: () => [], size: 48, shape: 1.35, decorative: false });
+  /** Where a hand presses; then no axis and no reading line are drawn. */
+  press?: Press | null;
+  /** Only the part that is pressed is marked as worked on. */
+  still?: boolean;
+  /** Another value that must fit into the same picture, so that two pictures have one scale. */
+  beside?: number | null;
+  /** Whether the hands that move and hold are drawn. */
+  hands?: boolean;
+  /** Said instead of the motion and its test position. */
+  words?: string;
+}>(), { values: () => ({}), short: () => [], bands: () => [], size: 48, shape: 1.35, decorative: false, press: null, still: false, beside: null, hands: true, words: '' });
 
-const VIEW_WORDS: Record<View, string> = { side: 'the side', behind: 'behind', above: 'above', feet: 'the feet', detail: 'close by' };
+const VIEW_WORDS: Record<View, string> = { side: 'the side', front: 'the front', behind: 'behind', above: 'above', feet: 'the feet', detail: 'close by' };
 const detailed = computed(() => props.size >= 90);
 const drawnValues = computed(() => {
   const given = Object.entries(props.values).filter((entry): entry is [Side, number] => typeof entry[1] === 'number');
@@ -30,25 +41,32 @@ const drawnValues = computed(() => {
 });
 const band = computed(() => (props.bands.length > 0 ? { low: Math.min(...props.bands.map((each) => each.low)), high: Math.max(...props.bands.map((each) => each.high)) } : null));
 const pose = computed(() => poseMotion(props.motion, { values: drawnValues.value, band: band.value }));
-const box = computed(() => figureBox(pose.value, props.shape));
+const box = computed(() => {
+  if (props.beside === null) return figureBox(pose.value, props.shape);
+  const other = poseMotion(props.motion, { values: { [props.motion.sides[0]!]: props.beside }, band: null });
+  return figureBox({ ...pose.value, segments: [...pose.value.segments, ...other.segments] }, props.shape);
+});
 /** One pixel in the figure's own measure, so that lines keep their weight at any size. */
 const px = computed(() => box.value.height / props.size);
 const line = computed(() => px.value * (detailed.value ? 1.6 : 1.25));
 
-const order = (segment: PosedSegment) => (segment.far ? 0 : segment.moving ? 2 : 1);
+const isWorked = (segment: PosedSegment) => (props.still && props.press ? segment.id === props.press.on : segment.moving);
+const order = (segment: PosedSegment) => (segment.far ? 0 : isWorked(segment) ? 2 : 1);
 const segments = computed(() => [...pose.value.segments].sort((a, b) => order(a) - order(b)).map((segment, i) => ({
   key: `${segment.id}/${segment.side ?? ''}/${i}`, path: capsulePath(segment), segment,
-  kind: segment.far ? 'far' : !segment.moving ? 'body' : segment.side === 'right' ? 'right' : 'left',
+  kind: segment.far ? 'far' : !isWorked(segment) ? 'body' : segment.side === 'right' ? 'right' : 'left',
   low: segment.moving && props.short.includes(segment.side ?? 'midline'),
 })));
 const fans = computed(() => pose.value.fans.map(fanPath));
 /** Hands and rings grow with the figure, but less than it does. */
 const markUnit = computed(() => px.value * Math.min(2.4, Math.max(1, Math.sqrt(props.size / 110))));
-const marks = computed<Mark[]>(() => (detailed.value ? figureMarks(pose.value, markUnit.value) : []));
-const tags = computed(() => marks.value.flatMap((mark) => (mark.kind === 'tag' ? [mark] : [])));
+const marks = computed<Mark[]>(() => (detailed.value ? figureMarks(pose.value, markUnit.value, props.press).filter((mark) => props.hands || mark.kind !== 'hand') : []));
+// A picture of an entry has no sides: it is done on either.
+const tags = computed(() => (props.words ? [] : marks.value).flatMap((mark) => (mark.kind === 'tag' ? [mark] : [])));
 const face = computed(() => faceMark(pose.value, px.value));
 const label = computed(() => {
   const said = Object.entries(drawnValues.value).map(([side, value]) => `${side} ${Math.round(value)}${props.motion.unit === 'deg' ? '°' : ' cm'}`).join(', ');
+  if (props.words) return `${props.words}, seen from ${VIEW_WORDS[pose.value.view]}`;
   return `${props.motion.name}, ${props.motion.testPosition}, seen from ${VIEW_WORDS[pose.value.view]}${Object.keys(props.values).length > 0 ? `: ${said}` : ''}`;
 });
 </script>
@@ -66,6 +84,7 @@ const label = computed(() => {
       <template v-for="(mark, i) in marks" :key="`mark${i}`">
         <path v-if="mark.kind === 'along'" class="along" :d="mark.path" />
         <circle v-else-if="mark.kind === 'axis'" class="axis" :cx="mark.x" :cy="mark.y" :r="markUnit * 3.4" />
+        <path v-else-if="mark.kind === 'push'" class="push" :d="mark.path" />
         <path v-else-if="mark.kind === 'hand'" class="hand" :class="{ still: mark.still }" :d="mark.path" />
       </template>
     </g>
@@ -132,6 +151,14 @@ const label = computed(() => {
   stroke: var(--tick);
   stroke-width: calc(var(--line-width) * 0.7);
   stroke-dasharray: calc(var(--line-width) * 1.6) calc(var(--line-width) * 1.6);
+}
+
+.push {
+  fill: none;
+  stroke: var(--clay);
+  stroke-width: calc(var(--line-width) * 1.5);
+  stroke-linecap: round;
+  stroke-linejoin: round;
 }
 
 .axis {

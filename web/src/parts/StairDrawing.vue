@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useId } from 'vue';
 import { formatNumber, type ReferenceBand } from '@pace-bend/core/measure';
-import type { Unit } from '@pace-bend/core/body';
-import type { Cue } from '@pace-bend/core/method';
-import { layOutStair } from './stair.ts';
+import type { AxisUnit, Cue } from '@pace-bend/core/method';
+import type { PredictedEdge } from '@pace-bend/core/session';
+import { layOutStair, type StairLayout } from './stair.ts';
 import StairPlayhead from './StairPlayhead.vue';
 
 /** The stair: treads are holds, hatched columns contractions, risers advances. The same drawing carries the playhead at the table. */
 const props = withDefaults(defineProps<{
   cues: readonly Cue[];
   better: 'higher' | 'lower';
-  unit: Unit;
+  unit: AxisUnit;
   label: string;
   height: number;
   bands?: readonly ReferenceBand[];
@@ -18,7 +18,10 @@ const props = withDefaults(defineProps<{
   playhead?: (() => number) | undefined;
   /** Edges read at the table. */
   readEdges?: readonly { readonly atLineMs: number; readonly value: number }[];
-}>(), { bands: () => [], playhead: undefined, readEdges: () => [] });
+  /** Where the edge is expected after each round, and the band around it. */
+  predicted?: readonly PredictedEdge[];
+}>(), { bands: () => [], playhead: undefined, readEdges: () => [], predicted: () => [] });
+defineSlots<{ default?: (props: { stair: StairLayout }) => unknown }>();
 
 const frame = ref<HTMLElement | null>(null);
 const width = ref(640);
@@ -30,7 +33,21 @@ onMounted(() => {
 });
 onBeforeUnmount(() => observer?.disconnect());
 
-const stair = computed(() => layOutStair(props.cues, props.better, { width: width.value, height: props.height }, props.readEdges.map((edge) => edge.value)));
+const stair = computed(() => layOutStair(props.cues, props.better, { width: width.value, height: props.height, ...(props.unit === 'of10' ? { base: 0 } : {}) }, [...props.readEdges.map((edge) => edge.value), ...props.predicted.flatMap((edge) => [edge.low, edge.high])]));
+/** The prediction along the ends of the rounds: a dashed line and what nine sessions in ten would find. */
+const forecast = computed(() => {
+  const points = props.predicted.flatMap((edge) => {
+    const last = props.cues.findLast((cue) => cue.round === edge.round);
+    const column = last && stair.value.columns.find((each) => each.index === last.index);
+    return column ? [{ x: column.x + column.width, ...edge }] : [];
+  });
+  const [first] = props.cues;
+  if (points.length === 0 || !first) return null;
+  const { yAt, left } = stair.value;
+  const start = `${left} ${yAt(first.edge)}`;
+  const line = (of: (point: (typeof points)[number]) => number) => points.map((point) => `${point.x} ${yAt(of(point))}`);
+  return { path: `M${start}L${line((point) => point.expected).join('L')}`, band: `M${start}L${line((point) => point.high).join('L')}L${line((point) => point.low).reverse().join('L')}Z` };
+});
 const shades = computed(() => props.bands.filter((band) => stair.value.shows(band.low) || stair.value.shows(band.high)).map((band) => {
   const [a, b] = [stair.value.yAt(band.low), stair.value.yAt(band.high)].sort((p, q) => p - q) as [number, number];
   return { y: a, height: Math.max(2, b - a) };
@@ -43,12 +60,14 @@ const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
 
 <template>
   <div ref="frame" class="stair" :style="{ height: `${height}px` }">
-    <svg :width="width" :height="height" role="img" :aria-label="label">
+    <svg :width="width" :height="height" :role="$slots.default ? 'group' : 'img'" :aria-label="label">
       <defs>
         <pattern :id="`${hatch}-contract`" width="9" height="10" patternUnits="userSpaceOnUse"><path d="M0 9L4.5 3L9 9" class="p-contract" /></pattern>
         <pattern :id="`${hatch}-relax`" width="8" height="8" patternUnits="userSpaceOnUse"><circle cx="2" cy="2" r="1.3" class="p-relax" /><circle cx="6" cy="6" r="1.3" class="p-relax" /></pattern>
         <pattern :id="`${hatch}-breathe`" width="8" height="6" patternUnits="userSpaceOnUse"><path d="M0 3H8" class="p-breathe" /></pattern>
         <pattern :id="`${hatch}-oscillate`" width="12" height="10" patternUnits="userSpaceOnUse"><path d="M0 5Q3 0 6 5T12 5" class="p-oscillate" /></pattern>
+        <pattern :id="`${hatch}-press`" width="6" height="8" patternUnits="userSpaceOnUse"><path d="M3 0V8" class="p-press" /></pattern>
+        <pattern :id="`${hatch}-joint`" width="8" height="7" patternUnits="userSpaceOnUse"><path d="M0 3.5H8" class="p-joint" /></pattern>
         <pattern :id="`${hatch}-set-up`" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7" class="p-set-up" /></pattern>
       </defs>
       <g class="grid">
@@ -58,19 +77,22 @@ const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
         </template>
       </g>
       <rect v-for="(shade, i) in shades" :key="i" :x="stair.left" :y="shade.y" :width="stair.right - stair.left" :height="shade.height" class="band" />
+      <path v-if="forecast" :d="forecast.band" class="forecast-band" />
       <template v-for="column in stair.columns" :key="column.index">
         <path :d="column.shape" class="column" :class="column.family" />
-        <path v-if="['contract', 'relax', 'breathe', 'set-up', 'oscillate'].includes(column.family)" :d="column.shape" :fill="`url(#${hatch}-${column.family})`" />
+        <path v-if="['contract', 'relax', 'breathe', 'set-up', 'oscillate', 'press', 'joint'].includes(column.family)" :d="column.shape" :fill="`url(#${hatch}-${column.family})`" />
       </template>
       <template v-if="furthest !== null && stair.shows(furthest)">
         <path :d="`M${stair.left} ${stair.yAt(furthest)}H${stair.right}`" class="furthest" />
         <text :x="stair.right - 4" :y="stair.yAt(furthest) - 6" text-anchor="end" class="furthest-words">no further than {{ formatNumber(furthest, Number.isInteger(furthest) ? 0 : 1) }}{{ unitSign }}</text>
       </template>
       <path :d="stair.path" class="limb" />
+      <path v-if="forecast" :d="forecast.path" class="forecast" />
       <g class="axis"><text v-for="tick in stair.xTicks" :key="tick.label" :x="tick.x" :y="height - 10" text-anchor="middle">{{ tick.label }}</text></g>
       <template v-for="(mark, i) in marks" :key="i">
         <path v-if="mark.x !== null" :d="`M${mark.x - 7} ${mark.y}h14`" class="read" />
       </template>
+      <slot :stair="stair" />
       <StairPlayhead v-if="playhead" :stair="stair" :moment="playhead" />
     </svg>
   </div>
@@ -152,6 +174,24 @@ text {
   stroke-width: 1.5;
 }
 
+.column.press {
+  fill: var(--slate-soft);
+}
+
+.p-press {
+  stroke: var(--slate);
+  stroke-width: 2;
+}
+
+.column.joint {
+  fill: var(--plum-soft);
+}
+
+.p-joint {
+  stroke: var(--plum);
+  stroke-width: 3;
+}
+
 .p-set-up {
   stroke: var(--line);
   stroke-width: 2;
@@ -173,6 +213,18 @@ text {
   stroke: var(--ink);
   stroke-width: 2.2;
   stroke-linejoin: round;
+}
+
+.forecast {
+  fill: none;
+  stroke: var(--plum);
+  stroke-width: 2;
+  stroke-dasharray: 6 5;
+}
+
+.forecast-band {
+  fill: var(--plum-soft);
+  opacity: 0.55;
 }
 
 .read {

@@ -4,7 +4,7 @@ import { phaseKind, type Cue, type PhaseKindFacts } from '@pace-bend/core/method
 
 const props = defineProps<{ cues: readonly Cue[] }>();
 
-const WORDS: Record<PhaseKindFacts['family'], string> = { 'set-up': 'set up, waits for you', move: 'move', breathe: 'breathe in', contract: 'contract', relax: 'let go', hold: 'hold', rest: 'rest', oscillate: 'oscillate' };
+const WORDS: Record<PhaseKindFacts['family'], string> = { 'set-up': 'set up, waits for you', move: 'move', breathe: 'breathe in', contract: 'contract', relax: 'let go', hold: 'hold', rest: 'rest', oscillate: 'oscillate', press: 'press', joint: 'traction, glide' };
 const families = computed(() => [...new Set(props.cues.map((cue) => phaseKind(cue.kind).family))].filter((family) => family !== 'rest'));
 </script>
 
@@ -17,6 +17,8 @@ const families = computed(() => [...new Set(props.cues.map((cue) => phaseKind(cu
         <path v-else-if="family === 'oscillate'" d="M0 6Q2 1 4 6T8 6T12 6T16 6" class="mark" />
         <path v-else-if="family === 'breathe'" d="M0 4H16M0 8H16" class="mark" />
         <path v-else-if="family === 'set-up'" d="M0 12L6 0M6 12L12 0M12 12L16 4" class="mark" />
+        <path v-else-if="family === 'press'" d="M3 1V11M8 1V11M13 1V11" class="mark" />
+        <path v-else-if="family === 'joint'" d="M1 3H15M1 9H15" class="mark" />
         <g v-else-if="family === 'relax'"><circle cx="4" cy="4" r="1.4" /><circle cx="9" cy="8" r="1.4" /><circle cx="13" cy="4" r="1.4" /></g>
       </svg>
       {{ WORDS[family] }}
@@ -87,6 +89,23 @@ li {
 
 .oscillate .mark {
   stroke: var(--plum);
+}
+
+.press .fill {
+  fill: var(--slate-soft);
+}
+
+.press .mark {
+  stroke: var(--slate);
+}
+
+.joint .fill {
+  fill: var(--plum-soft);
+}
+
+.joint .mark {
+  stroke: var(--plum);
+  stroke-width: 2.4;
 }
 
 .set-up .mark {

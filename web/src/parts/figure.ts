@@ -1,4 +1,5 @@
 import type { Pose, PosedSegment } from '@pace-bend/core/body';
+import type { Press } from '@pace-bend/core/catalogue';
 
 /** Drawing of a posed figure: shapes from segments. The figure's own measure is hundredths of body height, up is plus. */
 
@@ -66,6 +67,7 @@ export function figureBox(pose: Pose, shape: number): Box {
 export type Mark =
   | { readonly kind: 'axis'; readonly x: number; readonly y: number }
   | { readonly kind: 'along'; readonly path: string }
+  | { readonly kind: 'push'; readonly path: string }
   | { readonly kind: 'hand'; readonly path: string; readonly still: boolean }
   | { readonly kind: 'tag'; readonly x: number; readonly y: number; readonly text: string };
 
@@ -78,9 +80,11 @@ function mitten(x: number, y: number, deg: number, px: number): string {
 
 /**
  * The joint's axis, the line that is read along, the hand that moves the limb (near its far end) and the one that holds (on what
- * must not follow, beside the axis), and letters for left and right.
+ * must not follow, beside the axis), and letters for left and right. With a press there is only the hand where it works, and which
+ * way it goes in.
  */
-export function figureMarks(pose: Pose, px: number): Mark[] {
+export function figureMarks(pose: Pose, px: number, press: Press | null = null): Mark[] {
+  if (press) return pressMarks(pose, px, press);
   const moving = pose.segments.filter((each) => each.moving && !each.far);
   const marks: Mark[] = [];
   const seen = new Set<string>();
@@ -123,4 +127,23 @@ export function faceMark(pose: Pose, px: number): string | null {
   const reach = head.width / 2;
   const at = (distance: number) => `${round(cx + distance * Math.cos(deg * RAD))} ${round(cy + distance * Math.sin(deg * RAD))}`;
   return `M${at(reach)}L${at(reach + Math.max(1.6, 2.4 * px))}`;
+}
+
+/** The hand on the edge of a part, fingers along it, with an arrow into it. */
+function pressMarks(pose: Pose, px: number, { on, at, from }: Press): Mark[] {
+  const part = pose.segments.find((each) => each.id === on);
+  if (!part) return [];
+  const [x, y] = [part.from.x + at * (part.to.x - part.from.x), part.from.y + at * (part.to.y - part.from.y)];
+  const half = (part.width + at * (part.taper - part.width)) / 2;
+  const along = { x: Math.cos(part.deg * RAD), y: Math.sin(part.deg * RAD) };
+  // Of the two edges the one that is higher on the page, or the lower one; of an upright part the outer one.
+  const up = along.x > 1e-6 || (Math.abs(along.x) <= 1e-6 && along.y < 0) ? 1 : -1;
+  const way = (from === 'above' ? 1 : -1) * up;
+  const normal = { x: -along.y * way, y: along.x * way };
+  const point = (out: number, beside = 0) => `${round(x + normal.x * out + along.x * beside)} ${round(y + normal.y * out + along.y * beside)}`;
+  const [tip, end] = [half + 9 * px, half + 24 * px];
+  return [
+    { kind: 'hand', still: false, path: mitten(x + normal.x * (half + 4 * px), y + normal.y * (half + 4 * px), part.deg, px) },
+    { kind: 'push', path: `M${point(end)}L${point(tip)}M${point(tip + 5 * px, -4 * px)}L${point(tip)}L${point(tip + 5 * px, 4 * px)}` },
+  ];
 }

@@ -64,3 +64,10 @@ describe('fan', () => {
     expect(arcPath({ x: 0, y: 0, radius: 60, opens: 1 }, 0, 1)).toMatch(/^M0 -60A60 60 0 0 1 /);
   });
 });
+
+test('a pressure is drawn from nothing up, not from below', () => {
+  const { cues } = compile([newBlock('b', 'psoas-sink', 'breath-sink', ['left'])], { breath: SLOW_BREATH, edgeOf: () => null });
+  const stair = layOutStair(cues, 'higher', { width: 640, height: 280, base: 0 });
+  expect(Math.min(...stair.yTicks.map((tick) => tick.value))).toBe(0);
+  expect(stair.yAt(0)).toBe(stair.floor);
+});

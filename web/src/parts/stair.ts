@@ -29,6 +29,8 @@ export interface StairColumn {
 export interface StairSize {
   readonly width: number;
   readonly height: number;
+  /** The least there can be: the drawing goes no further down. */
+  readonly base?: number;
 }
 
 const MARGIN = { left: 46, right: 14, top: 18, bottom: 30 };
@@ -36,6 +38,8 @@ const MARGIN = { left: 46, right: 14, top: 18, bottom: 30 };
 const LEAST_SPAN = 5;
 /** Cues that wait for the therapist have no length of their own; each is drawn this wide. */
 const OPEN_WIDTH = 22;
+/** Room for the label of a moment. */
+const LABEL_WIDTH = 42;
 
 /**
  * Lays a stair out. More range is up, whichever way the motion counts. The treads fill the upper part;
@@ -46,10 +50,15 @@ export function layOutStair(cues: readonly Cue[], better: 'higher' | 'lower', si
   const right = Math.max(left + 60, size.width - MARGIN.right);
   const top = MARGIN.top;
   const floor = size.height - MARGIN.bottom;
-  const edges = [...cues.filter((cue) => !['set-up', 'rest'].includes(phaseKind(cue.kind).family)).map((cue) => cue.edge), ...extraValues];
+  // Treads are what counts; where no cue ever reaches the edge, what it reaches instead.
+  const working = cues.filter((cue) => !['set-up', 'rest'].includes(phaseKind(cue.kind).family));
+  const reaches = working.some((cue) => Math.abs(cue.to - cue.edge) < 1e-9);
+  // So does every other place where the limb is kept or worked on: short of the edge, slack, part of the way.
+  const kept = working.filter((cue) => phaseKind(cue.kind).family !== 'move' || cue.kind === 'lengthen').map((cue) => cue.to);
+  const edges = [...(reaches ? [...working.map((cue) => cue.edge), ...kept] : (working.length > 0 ? working : cues).flatMap((cue) => [cue.from, cue.to])), ...extraValues];
   const [least, most] = [Math.min(...edges), Math.max(...edges)];
   const span = Math.max(most - least, LEAST_SPAN);
-  const [low, high] = better === 'higher' ? [least - span * 0.9, most + span * 0.18] : [most + span * 0.9, least - span * 0.18];
+  const [low, high] = better === 'higher' ? [Math.max(size.base ?? Number.NEGATIVE_INFINITY, least - span * 0.9), most + span * 0.18] : [most + span * 0.9, least - span * 0.18];
   const shareOf = (value: number) => (value - low) / (high - low);
   const shows = (value: number) => shareOf(value) >= 0 && shareOf(value) <= 1.05;
   const yAt = (value: number) => floor - (floor - top) * Math.min(1.05, Math.max(0, shareOf(value)));
@@ -86,7 +95,7 @@ function timeTicks(places: readonly { cue: Cue; x0: number; x1: number }[], perM
   const last = places.at(-1);
   if (!first || !last) return [];
   const totalS = (last.x1 - first.x0) / perMs / 1000;
-  const stepS = [10, 20, 30, 60, 120, 300].find((step) => totalS / step <= 9) ?? 600;
+  const stepS = [10, 20, 30, 60, 120, 300].find((step) => totalS / step <= 9 && step * 1000 * perMs >= LABEL_WIDTH) ?? 600;
   return Array.from({ length: Math.floor(totalS / stepS) + 1 }, (_, i) => ({ x: first.x0 + i * stepS * 1000 * perMs, label: `${i * stepS} s` }));
 }
 

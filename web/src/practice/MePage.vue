@@ -4,6 +4,7 @@ import { computed, reactive, ref } from 'vue';
 import { api } from '../app/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import { ROLE_WORDS } from '../parts/words.ts';
+import HandsCard from './HandsCard.vue';
 import { useSession } from '../stores/session.ts';
 
 /** One's own account: password, and signing out. */
@@ -28,6 +29,7 @@ async function change(): Promise<void> {
       <div class="choices"><Button @click="session.signOut()">Sign out</Button><Button @click="session.signOutEverywhere()">Sign out everywhere</Button></div>
       <p class="soft small">Signed out by itself when nothing was done for two hours, and after twelve in any case.</p>
     </section>
+    <HandsCard v-if="!session.isCoach" />
     <form class="card fields" novalidate aria-label="Password" @submit.prevent="change">
       <h2>Another password</h2>
       <div class="field"><label for="me-current">Password so far</label><input id="me-current" v-model="fields.current" class="input" type="password" autocomplete="current-password" maxlength="200" :aria-invalid="wrong.current ? 'true' : undefined"><p v-if="wrong.current" class="wrong" role="alert">{{ wrong.current }}</p></div>

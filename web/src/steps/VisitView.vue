@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router';
 import type { Step } from '@pace-bend/core/record';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { usePractice } from '../stores/practice.ts';
+import { useShelf } from '../stores/shelf.ts';
 import { useVisit } from '../stores/visit.ts';
 import ArriveStep from './arrive/ArriveStep.vue';
 import StopNotice from './referral/StopNotice.vue';
@@ -16,6 +17,7 @@ const CloseStep = defineAsyncComponent(() => import('./close/CloseStep.vue'));
 const route = useRoute();
 const visit = useVisit();
 const practice = usePractice();
+const store = useShelf();
 const id = computed(() => String(route.params.id));
 const step = computed(() => String(route.params.step) as Step);
 const view = computed(() => ({ arrive: ArriveStep, measure: MeasureStep, plan: PlanStep, close: CloseStep, table: ArriveStep })[step.value]);
@@ -24,7 +26,10 @@ const view = computed(() => ({ arrive: ArriveStep, measure: MeasureStep, plan: P
 const isStopped = computed(() => visit.stops.length > 0 && !visit.finished && step.value !== 'arrive');
 
 async function open(): Promise<void> {
-  await practice.load().catch(() => undefined);
+  const wanted = id.value;
+  await Promise.all([practice.load().catch(() => undefined), store.load().catch(() => undefined)]);
+  // Gone elsewhere meanwhile.
+  if (id.value !== wanted) return;
   if (visit.id !== id.value) await visit.load(id.value);
   if (visit.id === id.value) void visit.rememberStep(step.value);
 }

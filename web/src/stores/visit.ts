@@ -17,6 +17,9 @@ export const useVisit = defineStore('visit', () => {
   /** Counts how often what stands was taken in place of what was typed: screens begin anew then. */
   const generation = ref(0);
   const savers = shallowRef(makeSavers(''));
+  /** Plans before and after the one that stands, as long as the visit is open: undo goes back across its pages. */
+  const planDone = shallowRef<readonly (readonly BlockPlan[])[]>([]);
+  const planUndone = shallowRef<readonly (readonly BlockPlan[])[]>([]);
 
   const id = computed(() => file.value?.visit.id ?? '');
   const finished = computed(() => typeof file.value?.visit.finishedAt === 'string' || typeof file.value?.visit.cancelledAt === 'string');
@@ -59,7 +62,11 @@ export const useVisit = defineStore('visit', () => {
   /** Loads a visit; what was typed earlier and never acknowledged is put back and sent. */
   async function load(visitId: string): Promise<void> {
     problem.value = null;
-    if (file.value?.visit.id !== visitId) file.value = null;
+    if (file.value?.visit.id !== visitId) {
+      file.value = null;
+      planDone.value = [];
+      planUndone.value = [];
+    }
     try {
       const found = await api<VisitFile>('GET', `/visits/${visitId}`);
       file.value = found;
@@ -178,7 +185,7 @@ export const useVisit = defineStore('visit', () => {
   }
 
   return {
-    file, problem, id, generation, finished, readings, findings, cautionContext, stops, saveState, saveProblem,
+    planDone, planUndone, file, problem, id, generation, finished, readings, findings, cautionContext, stops, saveState, saveProblem,
     answer, override, refer,
     load, setArrive, setBlocks, setNote, setRun, flush, takeTheirs, keepMine, rememberStep, saveReading, saveFinding,
     finish: () => end('finish'),

@@ -22,7 +22,7 @@ export function visitFile(patch: Partial<VisitFile> = {}): VisitFile {
     visit: { id: 'v', athleteId: 'a', startsAt: '2026-11-25T09:20:00.000Z', minutes: 40, step: 'measure', finishedAt: null, cancelledAt: null, revision: 1, ...BLANK_ARRIVAL },
     athlete: { ...BLANK_FILE, id: 'a', revision: 1, name: 'Ann Example', birthDate: '2002-02-21', referenceSex: 'male', rowing: 'stroke', about: '', breathPeriodMs: 10_000 },
     conditions: [], noTouch: [], scope: { mobilizationGrade: 0, byRegion: {}, ruleText: '', ruleLink: '' }, lastEvent: null, lastArrival: null, answers: [], overrides: [], referral: null,
-    nextEvent: null, visitNumber: 2, readings: [], past: [], errors: { own: [], shifts: [] }, findings: [], lastFindings: [], goals: [], plan: { revision: 0, blocks: [] }, runs: [], note: { text: '', revision: 0 },
+    nextEvent: null, visitNumber: 2, readings: [], past: [], pastBlocks: [], errors: { own: [], shifts: [] }, findings: [], lastFindings: [], goals: [], plan: { revision: 0, blocks: [] }, runs: [], note: { text: '', revision: 0 },
     ...patch,
   };
 }

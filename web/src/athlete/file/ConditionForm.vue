@@ -120,7 +120,7 @@ async function keep(): Promise<void> {
           <PickOne v-if="limit.kind === 'bend'" :label="`Movement ${i + 1}`" search :value="limit.movement" :options="MOVES" @change="(movement) => { limit.movement = movement; }" />
           <span v-else />
           <span class="number"><input v-model="limit.number" class="input num" inputmode="decimal" maxlength="5" :aria-label="`Limit ${i + 1}`" :aria-invalid="tried && limitWrong(limit) ? 'true' : undefined"> {{ UNIT[limit.kind] }}</span>
-          <button type="button" class="link small" :aria-label="`Take limit ${i + 1} out`" @click="limits.splice(i, 1)">take out</button>
+          <button type="button" class="link small" :aria-label="`Take out limit ${i + 1}`" @click="limits.splice(i, 1)">take out</button>
           <p v-if="tried && limitWrong(limit)" class="wrong" role="alert">{{ limitWrong(limit) }}</p>
         </div>
         <button v-if="limits.length < 12" type="button" class="link" @click="limits.push({ kind: 'bend', movement: 'knee flexion', number: '' })">Add a limit</button>

@@ -72,9 +72,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
       <section class="card">
         <h2>Minutes available today</h2>
         <div class="minutes">
-          <Button :disabled="visit.finished" aria-label="Five minutes less" @click="less(-5)">−5</Button>
+          <Button :disabled="visit.finished" aria-label="−5: five minutes less" @click="less(-5)">−5</Button>
           <input class="num" inputmode="numeric" aria-label="Minutes available" :aria-invalid="minutesWrong ? 'true' : undefined" aria-describedby="minutes-wrong" :value="minutesText" :readonly="visit.finished" maxlength="4" @input="setMinutes(($event.target as HTMLInputElement).value)">
-          <Button :disabled="visit.finished" aria-label="Five minutes more" @click="less(5)">+5</Button>
+          <Button :disabled="visit.finished" aria-label="+5: five minutes more" @click="less(5)">+5</Button>
           <span class="soft small">booked {{ file.visit.minutes }}<br>{{ practice.timeOfDay(file.visit.startsAt) }}</span>
         </div>
         <p v-if="minutesWrong" id="minutes-wrong" class="wrong" role="alert">{{ minutesWrong }}</p>

@@ -2,24 +2,28 @@
 import Radio from 'ant-design-vue/es/radio';
 import { computed, ref } from 'vue';
 import { motionOf } from '@pace-bend/core/body';
-import { findEntry } from '@pace-bend/core/catalogue';
-import { checkNumber, checkRounds, defaultChoices, defaultNumbers, findMethod, METHODS, type BlockPlan, type NumberSpec } from '@pace-bend/core/method';
+import { axisOf, checkNumber, checkRounds, defaultChoices, defaultLists, defaultNumbers, fits, type BlockPlan, type NumberSpec } from '@pace-bend/core/method';
+import { useShelf } from '../../stores/shelf.ts';
+import ListFields from './ListFields.vue';
+import SidesMenu from './SidesMenu.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import PickOne from '../../parts/PickOne.vue';
 import NumberField from './NumberField.vue';
 
 /** Every number of a block, each with its own message when it cannot be. */
-const props = defineProps<{ block: BlockPlan; disabled: boolean }>();
-const emit = defineEmits<{ change: [block: BlockPlan] }>();
+const props = defineProps<{ block: BlockPlan; tighter: 'left' | 'right'; canSplit: boolean; disabled: boolean }>();
+const emit = defineEmits<{ change: [block: BlockPlan]; mirror: []; split: [first: 'left' | 'right'] }>();
+const shelf = useShelf();
 
-const method = computed(() => findMethod(props.block.methodId)!);
-const entry = computed(() => findEntry(props.block.entryId)!);
+const method = computed(() => shelf.methodOf(props.block.methodId));
+const entry = computed(() => shelf.entryOf(props.block.entryId));
 const motion = computed(() => motionOf(entry.value.motionId));
+const axis = computed(() => axisOf(method.value, motion.value));
 const showMore = ref(false);
 const shown = computed(() => method.value.numbers.filter((spec) => spec.place === 'main' || showMore.value));
 const most = computed(() => Math.max(...props.block.sides.map((side) => (Number.isFinite(side.rounds) ? side.rounds : 1)), 1));
 
-const unitOf = (spec: NumberSpec) => ({ s: 's', pct: '%', motion: motion.value.unit === 'deg' ? '°' : 'cm', breaths: 'breaths', score: 'of 10', grade: 'of 4', 'per-s': '/ s' })[spec.unit];
+const unitOf = (spec: NumberSpec) => ({ s: 's', pct: '%', share: '%', motion: axis.value.unit === 'deg' ? '°' : axis.value.unit === 'cm' ? 'cm' : 'of 10', breaths: 'breaths', score: 'of 10', grade: 'of 4', times: '×', 'per-s': '/ s', 'per-min': '/ min' })[spec.unit];
 
 /** One field for every round that has its own value, at most one for each round there is. */
 function values(spec: NumberSpec): number[] {
@@ -43,22 +47,15 @@ function setChoice(id: string, value: string): void {
 }
 
 function setMethod(methodId: string): void {
-  const next = findMethod(methodId)!;
-  emit('change', { ...props.block, methodId, numbers: defaultNumbers(next, motion.value), choices: defaultChoices(next) });
-}
-
-function swapSides(): void {
-  emit('change', { ...props.block, sides: [...props.block.sides].reverse() });
-}
-
-function toggleSide(side: 'left' | 'right'): void {
-  const has = props.block.sides.some((each) => each.side === side);
-  const sides = has ? props.block.sides.filter((each) => each.side !== side) : [...props.block.sides, { side, rounds: method.value.rounds.default }];
-  if (sides.length > 0) emit('change', { ...props.block, sides });
+  const next = shelf.methodOf(methodId);
+  const { lists: _lists, ...rest } = props.block;
+  emit('change', {
+    ...rest, methodId, numbers: defaultNumbers(next, axisOf(next, motion.value)), choices: defaultChoices(next), ...(next.lists.length > 0 ? { lists: defaultLists(next, entry.value) } : {}),
+    sides: rest.sides.map((each) => ({ ...each, rounds: Math.min(each.rounds, next.rounds.max) })),
+  });
 }
 
 const wrong = (spec: NumberSpec) => values(spec).map((value) => checkNumber(value, spec)).find((message) => message !== null) ?? null;
-const missing = computed(() => (['left', 'right'] as const).filter((side) => motion.value.sides.includes(side) && !props.block.sides.some((each) => each.side === side)));
 </script>
 
 <template>
@@ -66,27 +63,21 @@ const missing = computed(() => (['left', 'right'] as const).filter((side) => mot
     <h2>Way of working</h2>
     <PickOne
       class="way" :value="block.methodId" :disabled="disabled" label="Way of working"
-      :options="METHODS.filter((each) => entry.ways.includes(each.id)).map((each) => ({ value: each.id, label: each.name }))" @change="setMethod"
+      :options="[...shelf.methods.filter((each) => fits(entry, each) || each.id === block.methodId)].map((each) => ({ value: each.id, label: each.name }))" @change="setMethod"
     />
-    <p class="soft small also">Also called {{ method.synonyms.slice(0, 3).join(', ') }}</p>
+    <p class="soft small also">Also called {{ method.synonyms.slice(0, 3).join(', ') }} · <RouterLink :to="`/shelf/compare?a=${method.id}`">compare</RouterLink></p>
+    <div v-if="entry.positions.length > 1" class="line"><span>Position</span><PickOne class="position" size="small" :value="block.position ?? entry.positions[0]" :disabled="disabled" label="Position" :options="entry.positions.map((each) => ({ value: each, label: each.startsWith('side-lying') ? 'side-lying' : each }))" @change="(position) => emit('change', { ...block, position })" /></div>
 
     <div class="line">
       <span>Rounds</span>
       <span class="values">
-        <label v-for="(each, i) in block.sides" :key="each.side" class="round"><span class="soft small">{{ SIDE_WORDS[each.side] }}</span>
-          <NumberField :value="each.rounds" :label="`Rounds, ${each.side}`" unit="" :step="1" :wrong="checkRounds(each.rounds, method) !== null" :disabled="disabled" @change="(value) => setRounds(i, value)" />
+        <label v-for="(each, i) in block.sides" :key="i" class="round"><span class="soft small">{{ SIDE_WORDS[each.side] }}</span>
+          <NumberField :value="each.rounds" :label="`Rounds, ${each.side}${block.sides.findIndex((other) => other.side === each.side) === i ? '' : ', again'}`" unit="" :step="1" :wrong="checkRounds(each.rounds, method) !== null" :disabled="disabled" @change="(value) => setRounds(i, value)" />
         </label>
       </span>
       <p v-for="message in new Set(block.sides.map((each) => checkRounds(each.rounds, method)).filter((each) => each !== null))" :key="message" class="wrong" role="alert">{{ message }}</p>
     </div>
-    <div v-if="motion.sides.length > 1" class="sides small">
-      <template v-if="block.sides.length > 1">
-        <button type="button" class="link" :disabled="disabled" @click="swapSides">{{ SIDE_WORDS[block.sides[1]!.side] }} first</button>
-        <button v-for="each in block.sides" :key="each.side" type="button" class="link" :disabled="disabled" @click="toggleSide(each.side as 'left')">leave {{ each.side }} out</button>
-      </template>
-      <template v-else><span class="care">One side only.</span><button v-for="side in missing" :key="side" type="button" class="link" :disabled="disabled" @click="toggleSide(side)">add {{ side }}</button></template>
-      <span class="soft">Tighter first when time is short; looser first to teach the direction.</span>
-    </div>
+    <SidesMenu :block="block" :tighter="tighter" :can-split="canSplit" :disabled="disabled" @change="(next) => emit('change', next)" @mirror="emit('mirror')" @split="(first) => emit('split', first)" />
 
     <div v-for="choice in method.choices" :key="choice.id" class="line">
       <span>{{ choice.label }}</span>
@@ -105,6 +96,7 @@ const missing = computed(() => (['left', 'right'] as const).filter((side) => mot
       </span>
       <p v-if="wrong(spec)" class="wrong" role="alert">{{ wrong(spec) }}</p>
     </div>
+    <ListFields :block="block" :method="method" :disabled="disabled" @change="(next) => emit('change', next)" />
     <button type="button" class="link more" :aria-expanded="showMore" @click="showMore = !showMore">{{ showMore ? 'Fewer numbers' : 'More numbers' }}</button>
   </section>
 </template>
@@ -154,16 +146,8 @@ const missing = computed(() => (['left', 'right'] as const).filter((side) => mot
   font-size: 13px;
 }
 
-.sides {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
-  padding: 5px 0 7px;
-  border-bottom: 1px solid var(--line-faint);
-}
-
-.care {
-  color: var(--clay-text);
+.position {
+  min-width: 130px;
 }
 
 .more {

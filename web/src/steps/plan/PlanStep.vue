@@ -2,35 +2,50 @@
 import Button from 'ant-design-vue/es/button';
 import { computed, onMounted, onUnmounted } from 'vue';
 import { useRouter } from 'vue-router';
-import { motionOf } from '@pace-bend/core/body';
-import { findEntry } from '@pace-bend/core/catalogue';
-import { referenceBands } from '@pace-bend/core/measure';
+import { motionOf, positionOn } from '@pace-bend/core/body';
+import { axisOf, fits } from '@pace-bend/core/method';
+import { formatNumber, referenceBands } from '@pace-bend/core/measure';
 import { formatDuration } from '@pace-bend/core/record';
 import { isTyping } from '../../app/useGlobalKeys.ts';
+import PosedFigure from '../../parts/PosedFigure.vue';
 import StairDrawing from '../../parts/StairDrawing.vue';
 import StairLegend from '../../parts/StairLegend.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
+import PickOne from '../../parts/PickOne.vue';
 import OfferClosed from './OfferClosed.vue';
 import BlockLimits from './BlockLimits.vue';
 import BlockNumbers from './BlockNumbers.vue';
+import DoseCards from './DoseCards.vue';
+import ProposalCard from './ProposalCard.vue';
 import SessionLine from './SessionLine.vue';
+import StairHandles from './StairHandles.vue';
 import { usePlan } from './usePlan.ts';
+import { useProposal } from './useProposal.ts';
 
 const router = useRouter();
 const practice = usePractice();
 const plan = usePlan();
-const { visit, file, blocks, selected, selectedIndex, selectedSide, line, doses, offers, cautions, forbidden, canUndo, canRedo } = plan;
+const asked = useProposal();
+const { visit, store, strip, predicted, refusal, file, blocks, selected, selectedIndex, selectedSide, line, offers, cautions, forbidden, canUndo, canRedo } = plan;
 
-const entry = computed(() => (selected.value ? findEntry(selected.value.entryId)! : null));
+const entry = computed(() => (selected.value ? store.entryOf(selected.value.entryId) : null));
+const method = computed(() => (selected.value ? store.methodOf(selected.value.methodId) : null));
 const motion = computed(() => (entry.value ? motionOf(entry.value.motionId) : null));
+const axis = computed(() => (method.value && motion.value ? axisOf(method.value, motion.value) : null));
 const cues = computed(() => line.value?.cues.filter((cue) => cue.blockIndex === selectedIndex.value && cue.side === selectedSide.value) ?? []);
 const onDay = computed(() => practice.dayOf(file.value.visit.startsAt));
-const bands = computed(() => (motion.value ? referenceBands(motion.value.id, file.value.athlete, onDay.value) : []));
-const sideDoses = computed(() => doses.value.filter((dose) => dose.blockIndex === selectedIndex.value));
+const bands = computed(() => (motion.value && axis.value?.unit !== 'of10' ? referenceBands(motion.value.id, file.value.athlete, onDay.value) : []));
+const sidesShown = computed(() => [...new Set(selected.value?.sides.map((each) => each.side) ?? [])]);
+const motionUnit = computed(() => (axis.value?.unit === 'of10' ? ' of 10' : axis.value?.unit === 'cm' ? ' cm' : '°'));
 /** Whether the athlete works against the hand at all in this way of working. */
 const presses = computed(() => cues.value.some((cue) => cue.effortPct !== null));
 const measuredHere = computed(() => visit.readings.some((reading) => reading.motionId === motion.value?.id && reading.side === selectedSide.value && reading.moment === 'before'));
+const measured = computed(() => visit.readings.some((reading) => reading.moment === 'before'));
+const tighter = computed(() => { const side = motion.value ? plan.tighterOf(motion.value.id) : undefined; return side === 'right' ? 'right' as const : 'left' as const; });
+const canSplit = computed(() => blocks.value.filter((block) => new Set(block.sides.map((each) => each.side)).size > 1).length > 1);
+const last = computed(() => predicted.value?.edges.at(-1) ?? null);
+const place = computed(() => (entry.value && selected.value ? positionOn({ position: selected.value.position ?? entry.value.positions[0] }, selectedSide.value) : ''));
 
 function onKey(event: KeyboardEvent): void {
   if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || (isTyping(event) && (event.target as HTMLElement).tagName === 'TEXTAREA')) return;
@@ -44,49 +59,47 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
 
 <template>
   <div class="plan">
-    <div class="left">
-      <SessionLine
-        :blocks="blocks" :doses="doses" :selected-id="selected?.id ?? ''" :total-ms="line?.totalMs ?? 0" :minutes="file.visit.minutesAvailable" :disabled="visit.finished"
-        @select="(id) => plan.select(id)" @move="plan.move" @remove="plan.remove"
+    <SessionLine
+      class="whole"
+        :blocks="blocks" :strip="strip" :selected-id="selected?.id ?? ''" :minutes="file.visit.minutesAvailable" :disabled="visit.finished" :refusal="refusal" :visit-id="visit.id"
+        @select="(id) => plan.select(id)" @move="plan.move" @move-to="plan.moveTo" @remove="plan.remove"
       />
+    <div class="left">
+      <ProposalCard v-if="blocks.length === 0" :asked="asked" :minutes="file.visit.minutesAvailable" :measured="measured" :disabled="visit.finished" @take="plan.takePlan" />
 
-      <section v-if="selected && entry && motion" class="card">
+      <section v-if="selected && entry && motion && method && axis" class="card">
         <header class="block-head">
           <h2>{{ entry.name }}</h2>
-          <div v-if="selected.sides.length > 1" class="tabs" role="group" aria-label="Side shown">
-            <button v-for="each in selected.sides" :key="each.side" type="button" :aria-pressed="each.side === selectedSide" @click="selectedSide = each.side">{{ SIDE_WORDS[each.side] }}</button>
+          <div v-if="sidesShown.length > 1" class="tabs" role="group" aria-label="Side shown">
+            <button v-for="side in sidesShown" :key="side" type="button" :aria-pressed="side === selectedSide" @click="selectedSide = side">{{ SIDE_WORDS[side] }}</button>
           </div>
-          <span v-else class="soft">{{ SIDE_WORDS[selected.sides[0]!.side] }}</span>
-          <span class="soft small press">{{ entry.setUp }}.<template v-if="presses"> They press: {{ entry.pressLine }}.</template></span>
+          <span v-else class="soft">{{ SIDE_WORDS[sidesShown[0]!] }}</span>
+          <span class="soft small press">{{ place }} · {{ entry.setUp }}.<template v-if="presses"> They press: {{ entry.pressLine }}.</template></span>
+          <span v-if="last" class="gain small"><b class="num">{{ formatNumber(last.expected, 1) }}{{ motionUnit }}</b> expected, {{ formatNumber(Math.min(last.low, last.high), 0) }} to {{ formatNumber(Math.max(last.low, last.high), 0) }}{{ motionUnit }} · {{ predicted!.sessions === 0 ? 'as usual for this motion: no session of theirs yet' : `from ${predicted!.sessions} of their own ${predicted!.sessions === 1 ? 'session' : 'sessions'}` }}</span>
         </header>
-        <StairDrawing v-if="cues.length > 0" :cues="cues" :better="motion.better" :unit="motion.unit" :bands="bands" :height="268" :label="`Stair of ${entry.name}, ${selectedSide}: ${cues.length} phases, ${formatDuration(sideDoses.find((dose) => dose.side === selectedSide)?.totalMs ?? 0)}`" />
+        <StairDrawing v-if="cues.length > 0" :cues="cues" :better="axis.better" :unit="axis.unit" :bands="bands" :predicted="predicted?.edges ?? []" :height="286" :label="`Stair of ${entry.name}, ${selectedSide}: ${cues.length} phases, ${formatDuration(cues.reduce((sum, cue) => sum + cue.endMs - cue.startMs, 0))}`">
+          <template v-if="!visit.finished" #default="{ stair }"><StairHandles :block="selected" :method="method" :cues="cues" :stair="stair" :motion-unit="motionUnit" @change="plan.replace" /></template>
+        </StairDrawing>
         <p v-else class="soft not-drawn">The stair is drawn again as soon as every number beside it can be.</p>
-        <StairLegend v-if="cues.length > 0" :cues="cues" />
-        <p v-if="!measuredHere" class="soft small">Not measured today on this side: the stair starts from an assumed edge. <RouterLink :to="`/visit/${visit.id}/measure`">Measure first</RouterLink></p>
+        <div class="under"><StairLegend v-if="cues.length > 0" :cues="cues" /><span class="soft small">An edge for seconds, a tread for the angle, a column for effort; arrow keys on each, Shift for five</span></div>
+        <p v-if="!measuredHere && axis.unit !== 'of10'" class="soft small">Not measured today on this side: the stair starts from an assumed edge. <RouterLink :to="`/visit/${visit.id}/measure`">Measure first</RouterLink></p>
       </section>
 
-      <div v-if="sideDoses.length > 0" class="doses">
-        <section v-for="dose in sideDoses" :key="dose.side" class="card dose" :aria-label="`Time, ${dose.side}`">
-          <p class="soft">{{ SIDE_WORDS[dose.side] }} · {{ dose.rounds }} {{ dose.rounds === 1 ? 'round' : 'rounds' }}</p>
-          <dl>
-            <div><dt class="soft small">at end range</dt><dd class="num" :data-testid="`end-range-${dose.side}`">{{ Math.round(dose.endRangeMs / 1000) }}<small> s</small></dd></div>
-            <div v-if="dose.contractMs > 0"><dt class="soft small">contracting</dt><dd class="num">{{ Math.round(dose.contractMs / 1000) }}<small> s</small></dd></div>
-            <div><dt class="soft small">in all</dt><dd class="num">{{ formatDuration(dose.totalMs) }}</dd></div>
-          </dl>
-        </section>
-      </div>
+      <DoseCards v-if="line && selected && entry" :line="line" :blocks="blocks" :selected="selected" :entry="entry" :block-index="selectedIndex" :visit-id="visit.id" :days-to-event="visit.cautionContext?.daysToEvent ?? null" />
 
-      <p v-if="sideDoses.length > 0" class="soft small guide">Guidance: about 60 s at end range a session for a muscle, in holds of 10–30 s (Garber 2011, ACSM; recalled from memory). A guide, never a limit.</p>
+      <ProposalCard v-if="blocks.length > 0" :planned="blocks" :asked="asked" :minutes="file.visit.minutesAvailable" :measured="measured" :disabled="visit.finished" @take="plan.takePlan" />
 
       <section class="card" aria-label="Offers">
         <h2>{{ blocks.length > 0 ? 'More for what is stiff' : 'Stiffest first' }}</h2>
+        <PickOne class="any" :value="null" search :disabled="visit.finished" label="Anything from the shelf" placeholder="Anything from the shelf" :options="store.entries.filter((each) => each.stage !== 'home').map((each) => ({ value: each.id, label: `${each.name}, ${each.section.toLowerCase()}` }))" @change="(id) => plan.add(id, store.methods.find((each) => fits(store.entryOf(id), each) && each.id === store.entryOf(id).ways[0])!.id)" />
         <p v-if="offers.length === 0" class="soft">Nothing measured yet. <RouterLink :to="`/visit/${visit.id}/measure`">Measure first</RouterLink>, then the stiffest motion offers its blocks here.</p>
         <ul class="offers">
           <li v-for="offer in offers" :key="offer.entry.id">
-            <span class="offer"><b>{{ offer.entry.name }}</b> <span class="soft small">{{ offer.motion.name.toLowerCase() }}, {{ offer.motion.testPosition }}</span>
+            <PosedFigure :motion="offer.motion" :size="40" decorative class="fig" /><span class="offer"><b>{{ offer.entry.name }}</b> <span class="soft small">{{ offer.motion.name.toLowerCase() }}, {{ offer.motion.testPosition }}</span>
               <span class="small why">{{ offer.reasons.length > 0 ? offer.reasons.join('. ') : 'No shortfall beyond the error: nothing to chase here' }}</span></span>
             <span class="ways">
-              <Button v-for="way in offer.ways" :key="way.method.id" :disabled="visit.finished || way.closedBy !== null" @click="plan.add(offer.entry.id, way.method.id, offer.motion.id)">{{ way.method.name }}</Button>
+              <Button v-for="way in offer.ways.slice(0, 2)" :key="way.method.id" :disabled="visit.finished || way.closedBy !== null" @click="plan.add(offer.entry.id, way.method.id)">{{ way.method.name }}</Button>
+              <PickOne v-if="offer.ways.length > 2" class="more-ways" :value="null" :disabled="visit.finished" :label="`Other ways for ${offer.entry.name}`" placeholder="other ways" :options="offer.ways.slice(2).map((way) => ({ value: way.method.id, label: way.method.name, disabled: way.closedBy !== null }))" @change="(id) => plan.add(offer.entry.id, id)" />
             </span>
             <OfferClosed class="closed" :caution="offer.ways[0]!.closedBy" />
           </li>
@@ -100,11 +113,11 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         <Button size="large" :disabled="!canRedo" title="Redo, Ctrl Shift Z" aria-label="Redo" @click="plan.redo">↷</Button>
         <Button type="primary" size="large" :disabled="blocks.length === 0 || !line || forbidden.length > 0" @click="router.push(`/visit/${visit.id}/table`)">Go to the table</Button>
         <p v-if="blocks.length > 0 && !line" class="wrong" role="alert">A number in the plan cannot be; it is marked.</p>
-        <p v-else-if="forbidden.length > 0" class="wrong" role="alert">{{ forbidden.map((block) => findEntry(block.entryId)!.name).join(', ') }}: give the reason below, or take it out. It is not kept until then.</p>
+        <p v-else-if="forbidden.length > 0" class="wrong" role="alert">{{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: give the reason below, or take it out. It is not kept until then.</p>
       </div>
       <BlockLimits v-if="selected && entry && motion" :sides="cautions" :motion="motion" />
-      <BlockNumbers v-if="selected" :key="selected.id" :block="selected" :disabled="visit.finished" @change="plan.replace" />
-      <section v-if="entry" class="card watch"><h3>Watch</h3><p>{{ entry.watch }}.</p><p class="soft small">{{ entry.hands }}.</p></section>
+      <BlockNumbers v-if="selected" :key="selected.id" :block="selected" :tighter="tighter" :can-split="canSplit" :disabled="visit.finished" @change="(block) => plan.replace(block)" @mirror="plan.mirror(selected.id)" @split="plan.splitSides" />
+      <section v-if="entry" class="card watch"><h3>Watch</h3><p>{{ entry.watch }}.</p><p class="soft small">{{ entry.hands }}. {{ entry.supports }}.</p><p class="small"><RouterLink :to="`/shelf/entry/${entry.id}`">On the shelf</RouterLink></p></section>
     </aside>
   </div>
 </template>
@@ -115,6 +128,10 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
   grid-template-columns: minmax(0, 1fr) 318px;
   gap: 16px;
   align-items: start;
+}
+
+.whole {
+  grid-column: 1 / -1;
 }
 
 .left,
@@ -161,36 +178,28 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
   text-align: center;
 }
 
-.doses {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
-  gap: 16px;
-}
-
-.dose dl {
+.under {
   display: flex;
-  gap: 26px;
-  margin: 2px 0 0;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 4px 18px;
 }
 
-.dose dd {
-  margin: 0;
-  font-size: 24px;
-  line-height: 1.1;
-  white-space: nowrap;
+.gain {
+  flex-basis: 100%;
 }
 
-.dose dd small {
-  font-size: 14px;
-  color: var(--soft);
+.any {
+  width: 100%;
+  margin: 8px 0 2px;
 }
 
-.dose dt {
-  white-space: nowrap;
+.fig {
+  flex: none;
 }
 
-.guide {
-  margin-top: -8px;
+.more-ways {
+  min-width: 128px;
 }
 
 .offers {

@@ -1,28 +1,43 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { findEntry } from '@pace-bend/core/catalogue';
-import { findMethod, type BlockPlan, type SideDose } from '@pace-bend/core/method';
+import Sortable from 'sortablejs';
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import type { BlockPlan } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
+import type { SessionStrip, StripItem } from '@pace-bend/core/session';
+import { useShelf } from '../../stores/shelf.ts';
 import { SIDE_WORDS } from '../../parts/words.ts';
+import { cellsOf, type StripCell } from './stripCells.ts';
 
-/** The whole session as one strip, grouped by position. */
-const props = defineProps<{ blocks: readonly BlockPlan[]; doses: readonly SideDose[]; selectedId: string; totalMs: number; minutes: number; disabled: boolean }>();
-const emit = defineEmits<{ select: [id: string]; move: [id: string, by: 1 | -1]; remove: [id: string] }>();
+/** The whole visit as one strip: positions, turns, sides, warm-up, blocks, measuring, close; with the minute where the booked time ends. */
+const props = defineProps<{ blocks: readonly BlockPlan[]; strip: SessionStrip; selectedId: string; minutes: number; disabled: boolean; refusal: string; visitId: string }>();
+const emit = defineEmits<{ select: [id: string]; move: [id: string, by: 1 | -1]; moveTo: [id: string, index: number]; remove: [id: string] }>();
 
-const groups = computed(() => {
-  const found: { position: string; blocks: { block: BlockPlan; index: number }[] }[] = [];
-  props.blocks.forEach((block, index) => {
-    const position = findEntry(block.entryId)!.position;
-    const last = found.at(-1);
-    if (last?.position === position) last.blocks.push({ block, index });
-    else found.push({ position, blocks: [{ block, index }] });
+const shelf = useShelf();
+const list = ref<HTMLElement | null>(null);
+const cells = computed(() => cellsOf(props.strip, props.minutes * 60));
+const over = computed(() => props.strip.seconds > props.minutes * 60);
+const left = computed(() => props.minutes * 60 - props.strip.seconds);
+const blockOf = (cell: StripCell) => props.blocks.find((block) => block.id === cell.blockId);
+const duration = (seconds: number) => formatDuration(seconds * 1000);
+const times = (cell: StripCell) => cell.items.filter((item) => item.kind === 'block').map((item) => `${item.side === 'midline' || !item.side ? '' : `${SIDE_WORDS[item.side][0]} `}${duration(item.seconds)}`).join('\n');
+const GLYPHS: Record<StripItem['kind'], string> = { opening: '◦', turn: '↻', side: '⇄', before: '∠', block: '', after: '∠', close: '•' };
+const HINTS: Record<StripItem['kind'], string> = { opening: 'settle', turn: 'turn', side: 'other side', before: 'measure', block: '', after: 'measure again', close: 'close' };
+
+let sortable: Sortable | null = null;
+onMounted(() => {
+  sortable = Sortable.create(list.value!, {
+    draggable: '.cell.block', handle: '.open', animation: 120, forceFallback: true, fallbackTolerance: 5, disabled: props.disabled,
+    onEnd: ({ item, from, oldIndex, newIndex }) => {
+      const id = item.dataset.block!;
+      const ids = [...from.querySelectorAll<HTMLElement>('.cell.block')].filter((cell) => cell === item || cell.dataset.block !== id).map((cell) => cell.dataset.block!);
+      const to = [...new Set(ids)].indexOf(id);
+      // The row is drawn from the plan, so what was moved by hand goes back first.
+      if (oldIndex !== undefined && newIndex !== undefined && oldIndex !== newIndex) from.insertBefore(item, from.children[oldIndex > newIndex ? oldIndex + 1 : oldIndex] ?? null);
+      emit('moveTo', id, to);
+    },
   });
-  return found;
 });
-const turns = computed(() => Math.max(0, groups.value.length - 1));
-const over = computed(() => props.totalMs > props.minutes * 60_000);
-
-const times = (index: number) => props.doses.filter((dose) => dose.blockIndex === index).map((dose) => `${dose.side === 'midline' ? '' : `${SIDE_WORDS[dose.side][0]} `}${formatDuration(dose.totalMs)}`).join('  ');
+onBeforeUnmount(() => sortable?.destroy());
 
 function onKey(event: KeyboardEvent, id: string): void {
   if (props.disabled) return;
@@ -38,27 +53,34 @@ function onKey(event: KeyboardEvent, id: string): void {
   <section class="card" aria-label="Session line">
     <header>
       <h2>Session line</h2>
-      <span class="soft small" :class="{ over }"><span class="num" data-testid="session-total">{{ formatDuration(totalMs) }}</span> of {{ minutes }} min<template v-if="turns"> · {{ turns }} {{ turns === 1 ? 'turn' : 'turns' }}</template><template v-if="over"> · longer than the time there is</template></span>
+      <span class="soft small" :class="{ over }"><span class="num" data-testid="session-total">{{ duration(strip.seconds) }}</span> of {{ minutes }} min<template v-if="strip.turns"> · {{ strip.turns }} {{ strip.turns === 1 ? 'turn' : 'turns' }}</template><template v-if="over"> · {{ duration(-left) }} longer than the time there is</template></span>
+      <RouterLink v-if="blocks.length > 0" class="sheet small" :to="`/visit/${visitId}/sheet`">For the wall</RouterLink>
     </header>
-    <div class="strip">
-      <div v-for="(group, g) in groups" :key="g" class="group" :style="{ flexGrow: group.blocks.length }">
-        <p class="soft small position">{{ group.position }}</p>
-        <div class="blocks">
-          <div v-for="{ block, index } in group.blocks" :key="block.id" class="block" :class="{ on: block.id === selectedId }">
-            <button type="button" class="open" :aria-pressed="block.id === selectedId" title="Alt ← → moves it, Delete takes it out" @click="emit('select', block.id)" @keydown="onKey($event, block.id)">
-              <span class="name">{{ findEntry(block.entryId)!.name }}</span>
-              <span class="way">{{ findMethod(block.methodId)!.name.toLowerCase() }}</span>
-              <span class="num times">{{ times(index) }}</span>
-            </button>
-            <span v-if="!disabled" class="tools">
-              <button type="button" :disabled="index === 0" :aria-label="`${findEntry(block.entryId)!.name} earlier`" @click="emit('move', block.id, -1)">←</button>
-              <button type="button" :disabled="index === blocks.length - 1" :aria-label="`${findEntry(block.entryId)!.name} later`" @click="emit('move', block.id, 1)">→</button>
-              <button type="button" :aria-label="`Take out ${findEntry(block.entryId)!.name}`" @click="emit('remove', block.id)">×</button>
-            </span>
-          </div>
-        </div>
+    <p v-if="refusal" class="refusal small" role="status">{{ refusal }}</p>
+    <p v-if="blocks.length === 0" class="soft empty">Nothing planned yet: let a plan be proposed, or take a block from the offers below.</p>
+    <div v-show="blocks.length > 0" ref="list" class="strip">
+      <div
+        v-for="cell in cells" :key="cell.key" class="cell" :class="[cell.kind, { on: cell.blockId === selectedId, late: cell.late, first: cell.position !== null, warm: cell.blockId && shelf.entryOf(blockOf(cell)?.entryId ?? '')?.stage === 'warm', end: cell.blockId && shelf.entryOf(blockOf(cell)?.entryId ?? '')?.stage === 'close' }]"
+        :data-block="cell.blockId" :style="{ flexGrow: cell.kind === 'block' ? Math.max(60, cell.seconds) : Math.max(14, cell.seconds / 2) }"
+      >
+        <span class="position soft">{{ cell.position ?? '' }}</span>
+        <template v-if="cell.kind === 'block' && blockOf(cell)">
+          <button type="button" class="open" :aria-pressed="cell.blockId === selectedId" title="Drag it, or Alt ← →; Delete takes it out" @click="emit('select', cell.blockId!)" @keydown="onKey($event, cell.blockId!)">
+            <span class="name">{{ shelf.entryOf(blockOf(cell)!.entryId).name }}</span>
+            <span class="way">{{ shelf.methodOf(blockOf(cell)!.methodId).name.toLowerCase() }}</span>
+            <span class="num times">{{ times(cell) }}</span>
+          </button>
+          <span v-if="!disabled" class="tools">
+            <button type="button" :aria-label="`${shelf.entryOf(blockOf(cell)!.entryId).name} earlier`" @click="emit('move', cell.blockId!, -1)">←</button>
+            <button type="button" :aria-label="`${shelf.entryOf(blockOf(cell)!.entryId).name} later`" @click="emit('move', cell.blockId!, 1)">→</button>
+            <button type="button" :aria-label="`Take out ${shelf.entryOf(blockOf(cell)!.entryId).name}`" @click="emit('remove', cell.blockId!)">×</button>
+          </span>
+        </template>
+        <span v-else class="mark" :title="`${cell.words}, ${duration(cell.seconds)}`"><span aria-hidden="true">{{ GLYPHS[cell.kind] }}</span><small v-if="cell.kind !== 'side'">{{ HINTS[cell.kind] }}</small></span>
+        <span class="num at">{{ cell.kind === 'block' || cell.kind === 'opening' ? duration(cell.startS) : '' }}</span>
+        <span v-if="cell.endsHere" class="booked" role="img" :aria-label="`The booked ${minutes} minutes end here`" />
       </div>
-      <p v-if="blocks.length === 0" class="soft empty">Nothing planned yet: take a block from the offers below.</p>
+      <div v-if="!over" class="cell spare" :style="{ flexGrow: Math.max(10, left / 2) }"><span class="position" /><span class="mark"><small>{{ duration(left) }} left</small></span><span class="num at">{{ duration(strip.seconds) }}</span></div>
     </div>
   </section>
 </template>
@@ -70,109 +92,193 @@ header {
   gap: 14px;
 }
 
-.over {
+.sheet {
+  margin-left: auto;
+}
+
+.over,
+.refusal {
   color: var(--clay-text);
+}
+
+.refusal {
+  padding-top: 4px;
 }
 
 .strip {
   display: flex;
-  gap: 14px;
-  margin-top: 10px;
+  gap: 3px;
+  margin-top: 8px;
   overflow-x: auto;
-  padding: 3px;
+  padding: 3px 3px 2px;
 }
 
-.group {
-  min-width: 0;
+.cell {
+  position: relative;
+  display: flex;
+  flex: 1 1 auto;
+  flex-direction: column;
+  min-width: 25px;
+}
+
+.cell.side {
+  min-width: 15px;
+}
+
+.cell.side .mark {
+  border: 0;
 }
 
 .position {
-  margin-bottom: 5px;
+  height: 19px;
+  font-size: 12.5px;
+  white-space: nowrap;
 }
 
 .position::first-letter {
   text-transform: uppercase;
 }
 
-.blocks {
-  display: flex;
-  gap: 5px;
+.cell.first {
+  margin-left: 7px;
 }
 
-.block {
-  display: flex;
-  flex: 1 1 0;
-  flex-direction: column;
-  min-width: 150px;
-  max-width: 300px;
+.cell.block {
+  min-width: 84px;
+  width: 84px;
+}
+
+.open {
+  display: grid;
+  flex: 1;
+  align-content: start;
+  gap: 1px;
+  min-height: 92px;
+  padding: 8px 9px 26px;
+  border: 0;
   border-radius: 4px;
   background: var(--spruce-soft);
+  color: inherit;
+  font: inherit;
+  font-size: 13px;
+  text-align: left;
+  cursor: pointer;
 }
 
-.block.on {
+.warm .open,
+.end .open {
+  background: var(--slate-soft);
+}
+
+.on .open {
   background: var(--spruce-fill);
   color: var(--on-spruce);
   outline: 3px solid var(--sun);
   outline-offset: 1px;
 }
 
-.open {
-  display: grid;
-  flex: 1;
-  gap: 1px;
-  align-content: start;
-  padding: 9px 11px 2px;
-  border: 0;
-  background: none;
-  color: inherit;
-  font: inherit;
-  font-size: 13.5px;
-  text-align: left;
-  cursor: pointer;
+.late .open {
+  box-shadow: inset 0 -3px 0 var(--clay);
 }
 
 .name {
   font-weight: 600;
-  line-height: 1.25;
+  line-height: 1.2;
 }
 
 .way {
-  font-size: 12.5px;
+  font-size: 12px;
+  line-height: 1.2;
 }
 
 .times {
-  margin-top: 3px;
-  font-size: 13px;
-  white-space: pre;
+  margin-top: 2px;
+  font-size: 12.5px;
+  white-space: pre-line;
 }
 
 .tools {
+  position: absolute;
+  right: 2px;
+  bottom: 18px;
   display: flex;
-  justify-content: flex-end;
-  padding: 0 4px 3px;
+  opacity: 0;
+}
+
+.cell:hover .tools,
+.cell:focus-within .tools,
+.on .tools {
+  opacity: 1;
+}
+
+.on .tools {
+  color: var(--on-spruce);
 }
 
 .tools button {
-  width: 28px;
-  height: 26px;
+  width: 26px;
+  height: 24px;
   border: 0;
   border-radius: 3px;
   background: none;
   color: inherit;
-  font-size: 14px;
+  font-size: 13px;
   cursor: pointer;
 }
 
-.tools button:disabled {
-  opacity: 0.35;
-  cursor: default;
-}
-
-.tools button:hover:not(:disabled) {
+.tools button:hover {
   background: rgb(127 127 127 / 25%);
 }
 
+.mark {
+  display: grid;
+  flex: 1;
+  align-content: center;
+  justify-items: center;
+  min-height: 92px;
+  border: 1px dashed var(--line);
+  border-radius: 4px;
+  color: var(--soft);
+  text-align: center;
+}
+
+.mark small {
+  font-size: 11px;
+  line-height: 1.1;
+  writing-mode: vertical-rl;
+  transform: rotate(180deg);
+}
+
+.spare .mark small {
+  writing-mode: initial;
+  transform: none;
+}
+
+.turn .mark {
+  border-style: solid;
+  background: var(--raised);
+}
+
+.spare {
+  min-width: 56px;
+}
+
+.at {
+  min-height: 17px;
+  padding-top: 2px;
+  color: var(--soft);
+  font-size: 11px;
+}
+
+.booked {
+  position: absolute;
+  top: 14px;
+  right: -4px;
+  bottom: 0;
+  border-right: 3px solid var(--clay);
+}
+
 .empty {
-  padding: 12px 2px 4px;
+  padding: 10px 2px 4px;
 }
 </style>

@@ -1,4 +1,5 @@
 import { createPinia, setActivePinia } from 'pinia';
+import { BUILT_IN } from '@pace-bend/core/method';
 import type { Plan, VisitFile } from '@pace-bend/core/record';
 import { installBrowser, type Sent } from '../../testing/browser.ts';
 import { reading, visitFile } from '../../testing/visitFile.ts';
@@ -28,24 +29,24 @@ const stiffLeft = visitFile({ readings: [reading({ motionId: BENT, trials: [3, 5
 test('the stiffest motion is offered first, and the stiffer side goes first with a round more', async () => {
   const { plan } = await open(stiffLeft);
   expect(plan.offers.value.map((offer) => offer.entry.id)).toEqual(['rectus-femoris-prone', 'hamstring-heel-on-shoulder']);
-  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  plan.add('rectus-femoris-prone', 'cr-breath');
   expect(plan.blocks.value[0]!.sides).toEqual([{ side: 'left', rounds: 4 }, { side: 'right', rounds: 3 }]);
   expect(plan.selectedSide.value).toBe('left');
   // An even motion gets the same on both sides.
-  plan.add('hamstring-heel-on-shoulder', 'static-hold', 'straight-leg-raise');
+  plan.add('hamstring-heel-on-shoulder', 'static-hold');
   expect(plan.blocks.value[1]!.sides.map((side) => side.rounds)).toEqual([2, 2]);
 });
 
 test("the line starts from today's edges", async () => {
   const { plan } = await open(stiffLeft);
-  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  plan.add('rectus-femoris-prone', 'cr-breath');
   const edges = Object.fromEntries(plan.line.value!.cues.filter((cue) => cue.kind === 'move').map((cue) => [cue.side, Math.round(cue.to * 10) / 10]));
   expect(edges).toEqual({ left: 4, right: 11.3 });
 });
 
 test('undo and redo go back and forth without limit; a new change ends the way forward', async () => {
   const { plan } = await open(stiffLeft);
-  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  plan.add('rectus-femoris-prone', 'cr-breath');
   const [block] = plan.blocks.value;
   for (let i = 1; i <= 30; i++) plan.replace({ ...block!, numbers: { ...block!.numbers, contract: [2 + (i % 20)] } });
   for (let i = 0; i < 31; i++) plan.undo();
@@ -61,7 +62,7 @@ test('undo and redo go back and forth without limit; a new change ends the way f
 
 test('a number that cannot be stays on the screen; what is kept is the last plan that can be run', async () => {
   const { plan, visit, kept } = await open(stiffLeft);
-  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  plan.add('rectus-femoris-prone', 'cr-breath');
   await visit.flush();
   const [block] = plan.blocks.value;
   plan.replace({ ...block!, sides: [{ side: 'left', rounds: 99 }] });
@@ -77,8 +78,8 @@ test('a number that cannot be stays on the screen; what is kept is the last plan
 
 test('blocks move by one place, and not past the ends', async () => {
   const { plan } = await open(stiffLeft);
-  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
-  plan.add('hamstring-heel-on-shoulder', 'static-hold', 'straight-leg-raise');
+  plan.add('rectus-femoris-prone', 'cr-breath');
+  plan.add('hamstring-heel-on-shoulder', 'static-hold');
   const order = () => plan.blocks.value.map((block) => block.entryId.split('-')[0]);
   const first = plan.blocks.value[0]!.id;
   plan.move(first, -1);
@@ -89,11 +90,11 @@ test('blocks move by one place, and not past the ends', async () => {
 
 test('a plan changed elsewhere is refused, shown, and can be kept knowingly', async () => {
   const { plan, visit, kept } = await open(stiffLeft);
-  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  plan.add('rectus-femoris-prone', 'cr-breath');
   await visit.flush();
   // Another tab writes a revision that this one does not know.
   await fetch('/api/visits/v/plan', { method: 'PUT', body: JSON.stringify({ revision: 1, blocks: [] }) });
-  plan.add('hamstring-heel-on-shoulder', 'static-hold', 'straight-leg-raise');
+  plan.add('hamstring-heel-on-shoulder', 'static-hold');
   await visit.flush();
   expect(visit.saveState).toBe('refused');
   expect(visit.saveProblem?.isStale).toBe(true);
@@ -105,10 +106,10 @@ test('a plan changed elsewhere is refused, shown, and can be kept knowingly', as
 
 test('a finished visit is looked at, not changed', async () => {
   const { plan } = await open({ ...stiffLeft, visit: { ...stiffLeft.visit, finishedAt: '2026-11-25T10:00:00.000Z' } });
-  plan.add('rectus-femoris-prone', 'cr-breath', BENT);
+  plan.add('rectus-femoris-prone', 'cr-breath');
   expect(plan.blocks.value).toEqual([]);
 });
 
 test('no blocks make an empty line', () => {
-  expect(lineOf([], { periodMs: 10_000, inShare: 0.4 }, [])).toMatchObject({ cues: [], totalMs: 0 });
+  expect(lineOf([], { periodMs: 10_000, inShare: 0.4 }, [], BUILT_IN)).toMatchObject({ cues: [], totalMs: 0 });
 });

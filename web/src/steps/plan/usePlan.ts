@@ -1,15 +1,28 @@
 import { computed, ref, shallowRef, watch } from 'vue';
+import { storeToRefs } from 'pinia';
 import { v7 as uuid } from 'uuid';
 import { motionOf, type Side } from '@pace-bend/core/body';
-import { entriesFor, type Entry } from '@pace-bend/core/catalogue';
-import { checkBlock, doseOf, findMethod, newBlock, SLOW_BREATH, type BlockPlan, type BreathPace, type Line } from '@pace-bend/core/method';
+import type { Entry } from '@pace-bend/core/catalogue';
+import { checkBlock, doseOf, fits, newBlock, sidesOf, SLOW_BREATH, type BlockPlan, type BreathPace, type Line, type Shelf } from '@pace-bend/core/method';
+import { mirrored, moveBlock, oneSideFirst, orderProblems, predictEdges, responseOf, sessionStrip, wayShare, type PredictedEdge } from '@pace-bend/core/session';
 import { currentReadings, lineOfRun, stiffestFirst, type EdgeAtStart, type VisitFile } from '@pace-bend/core/record';
 import { usePractice } from '../../stores/practice.ts';
 import { blockCautions, limitedBlock, type Caution, type SideCautions } from '@pace-bend/core/caution';
+import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 
 /** How many of the stiffest motions are offered. */
 const OFFERS = 4;
+/** And for each so many entries of a kind: lengthening first, then broad work, then the joint. */
+const OFFERS_EACH = [['specific', 2], ['broad', 1], ['joint', 1]] as const;
+
+function offeredFor(entries: readonly Entry[], motionId: string): Entry[] {
+  const fit = entries.filter((entry) => entry.motionId === motionId && entry.measured && !entry.afterOperation);
+  // Of one kind first what its usual way lengthens most.
+  return OFFERS_EACH.flatMap(([stage, most]) => fit.filter((entry) => entry.stage === stage).sort((a, b) => wayShare(b.ways[0]) - wayShare(a.ways[0])).slice(0, most));
+}
+/** The entry's own order of ways, a practice's own a little behind the one it was made from. */
+const rankOf = (entry: Entry, method: { readonly id: string; readonly madeFrom?: string }) => { const at = entry.ways.indexOf(method.madeFrom ?? method.id); return (at < 0 ? entry.ways.length : at) + (method.madeFrom === undefined ? 0 : 1.5); };
 
 /** Today's edges: what was read before work. */
 export function edgesOf(file: VisitFile): EdgeAtStart[] {
@@ -21,34 +34,39 @@ export function breathOf(file: VisitFile): BreathPace {
 }
 
 /** The line of a plan, or null while a number in it is not sound. */
-export function lineOf(blocks: readonly BlockPlan[], breath: BreathPace, edges: readonly EdgeAtStart[]): Line | null {
-  if (blocks.some((block) => checkBlock(block).length > 0)) return null;
-  return lineOfRun({ blocks, breath, edges });
+export function lineOf(blocks: readonly BlockPlan[], breath: BreathPace, edges: readonly EdgeAtStart[], shelf: Shelf): Line | null {
+  if (blocks.some((block) => checkBlock(block, shelf).length > 0)) return null;
+  return lineOfRun({ blocks, breath, edges }, shelf);
 }
 
 /** Whether cautions forbid a block as things stand, on any of its sides. */
-export function isForbidden(file: VisitFile, context: Parameters<typeof limitedBlock>[1], block: BlockPlan): boolean {
-  return blockCautions(block, context, file.overrides).some((side) => side.blocking.length > 0);
+export function isForbidden(file: VisitFile, context: Parameters<typeof limitedBlock>[1], block: BlockPlan, shelf: Shelf): boolean {
+  return blockCautions(block, context, file.overrides, shelf).some((side) => side.blocking.length > 0);
 }
 
 /** The plan of the open visit while it is being made: offers, blocks, undo, and the line they compile to. */
 export function usePlan() {
   const visit = useVisit();
   const practice = usePractice();
+  const store = useShelf();
+  const shelf = computed(() => store.shelf);
   const file = computed(() => visit.file!);
   const edges = computed(() => edgesOf(file.value));
   const context = computed(() => visit.cautionContext!);
   /** The limits that cautions set are written into every block, and anew whenever the file changes. */
-  const limited = (next: readonly BlockPlan[]) => next.map((block) => limitedBlock(block, context.value));
+  const limited = (next: readonly BlockPlan[]) => next.map((block) => limitedBlock(block, context.value, shelf.value));
   const blocks = shallowRef<readonly BlockPlan[]>(visit.finished ? file.value.plan.blocks : limited(file.value.plan.blocks));
-  const undone = shallowRef<readonly (readonly BlockPlan[])[]>([]);
-  const done = shallowRef<readonly (readonly BlockPlan[])[]>([]);
-  const selectedId = ref(blocks.value[0]?.id ?? '');
-  const selectedSide = ref<Side>(blocks.value[0]?.sides[0]?.side ?? 'left');
+  const { planDone: done, planUndone: undone } = storeToRefs(visit);
+  /** Why the last move was not made. */
+  const refusal = ref('');
+  /** What is shown first is work whose effect is measured, not the warm-up before it. */
+  const firstShown = blocks.value.find((block) => store.shelf.entries.get(block.entryId)?.measured) ?? blocks.value[0];
+  const selectedId = ref(firstShown?.id ?? '');
+  const selectedSide = ref<Side>(firstShown?.sides[0]?.side ?? 'left');
 
   const selected = computed(() => blocks.value.find((block) => block.id === selectedId.value) ?? blocks.value[0] ?? null);
   const selectedIndex = computed(() => (selected.value ? blocks.value.indexOf(selected.value) : -1));
-  const line = computed(() => lineOf(blocks.value, breathOf(file.value), edges.value));
+  const line = computed(() => lineOf(blocks.value, breathOf(file.value), edges.value, shelf.value));
   const doses = computed(() => (line.value ? doseOf(line.value) : []));
 
   const stiffness = computed(() => stiffestFirst({
@@ -60,23 +78,28 @@ export function usePlan() {
   }).map((each) => each.stiffness));
 
   /** The stiffest motions with what can be done for each. */
-  const offers = computed(() => stiffness.value.slice(0, OFFERS).flatMap((row) => entriesFor(row.motion.id).map((entry) => ({
-    ...row, entry, ways: entry.ways.map((way) => ({ method: findMethod(way)!, closedBy: closedBy(entry, way) })),
+  const offers = computed(() => stiffness.value.slice(0, OFFERS).flatMap((row) => offeredFor(store.entries, row.motion.id).map((entry) => ({
+    ...row, entry, ways: store.methods.filter((method) => fits(entry, method)).sort((a, b) => rankOf(entry, a) - rankOf(entry, b)).map((method) => ({ method, closedBy: closedBy(entry, method.id) })),
   }))));
 
   /** What closes an offer on every side with no way round it: scope, consent, a no-touch area. Null: it can be taken. */
   function closedBy(entry: Entry, way: string): Caution | null {
-    const firm = blockCautions(newBlock('offer', entry.id, way, motionOf(entry.motionId).sides), context.value, []).map((side) => side.blocking.find((caution) => !caution.canOverride));
+    const firm = blockCautions(newBlock('offer', entry.id, way, sidesOf(entry), shelf.value), context.value, [], shelf.value).map((side) => side.blocking.find((caution) => !caution.canOverride));
     return firm.every((caution) => caution !== undefined) ? firm[0]! : null;
   }
 
   /** What cautions say of the block shown, by side. */
-  const cautions = computed<readonly SideCautions[]>(() => (selected.value ? blockCautions(selected.value, context.value, file.value.overrides) : []));
-  const forbidden = computed(() => (visit.finished ? [] : blocks.value.filter((block) => isForbidden(file.value, context.value, block))));
+  const cautions = computed<readonly SideCautions[]>(() => (selected.value ? blockCautions(selected.value, context.value, file.value.overrides, shelf.value) : []));
+  const forbidden = computed(() => (visit.finished ? [] : blocks.value.filter((block) => isForbidden(file.value, context.value, block, shelf.value))));
 
-  function put(next: readonly BlockPlan[]): void {
+  /** One gesture, however many steps it has, is undone at once. */
+  let lastGesture: string | null = null;
+
+  function put(next: readonly BlockPlan[], gesture: string | null = null): void {
     if (visit.finished) return;
-    done.value = [...done.value, blocks.value];
+    if (gesture === null || gesture !== lastGesture) done.value = [...done.value, blocks.value];
+    lastGesture = gesture;
+    refusal.value = '';
     undone.value = [];
     show(next);
   }
@@ -89,7 +112,7 @@ export function usePlan() {
 
   /** Numbers that are not sound, and blocks that cautions forbid, stay on the screen beside their message; what is kept can always be run. */
   function keep(): void {
-    if (blocks.value.every((block) => checkBlock(block).length === 0 && !isForbidden(file.value, context.value, block))) visit.setBlocks(blocks.value);
+    if (blocks.value.every((block) => checkBlock(block, shelf.value).length === 0 && !isForbidden(file.value, context.value, block, shelf.value))) visit.setBlocks(blocks.value);
   }
   // Limits that are new since the plan was kept, and a reason that has just been given.
   const kept = JSON.stringify(file.value.plan.blocks);
@@ -97,6 +120,7 @@ export function usePlan() {
   watch(() => file.value.overrides, keep);
 
   function undo(): void {
+    lastGesture = null;
     const before = done.value.at(-1);
     if (!before || visit.finished) return;
     done.value = done.value.slice(0, -1);
@@ -105,6 +129,7 @@ export function usePlan() {
   }
 
   function redo(): void {
+    lastGesture = null;
     const after = undone.value.at(-1);
     if (!after || visit.finished) return;
     undone.value = undone.value.slice(0, -1);
@@ -113,15 +138,22 @@ export function usePlan() {
   }
 
   /** Adds a block; the stiffer side goes first and gets one round more. */
-  function add(entryId: string, methodId: string, motionId: string): void {
-    const motion = motionOf(motionId);
-    const stiffer = stiffness.value.find((row) => row.motion.id === motionId && row.score > 0)?.side;
-    const order = stiffer ? [...motion.sides].sort((a, b) => Number(b === stiffer) - Number(a === stiffer)) : motion.sides;
-    const block = newBlock(uuid(), entryId, methodId, order);
-    const sides = block.sides.map((each) => (each.side === stiffer && motion.sides.length > 1 ? { ...each, rounds: each.rounds + 1 } : each));
+  function add(entryId: string, methodId: string): void {
+    const entry = store.entryOf(entryId);
+    const own = sidesOf(entry);
+    const stiffer = tighterOf(entry.motionId);
+    const order = stiffer ? [...own].sort((a, b) => Number(b === stiffer) - Number(a === stiffer)) : own;
+    const block = newBlock(uuid(), entryId, methodId, order, shelf.value);
+    const most = store.methodOf(methodId).rounds.max;
+    const sides = block.sides.map((each) => (each.side === stiffer && own.length > 1 && each.rounds < most ? { ...each, rounds: each.rounds + 1 } : each));
     select(block.id, sides[0]!.side);
-    put([...blocks.value, { ...block, sides }]);
+    const closing = blocks.value.findIndex((each) => store.entryOf(each.entryId).stage === 'close');
+    const at = closing < 0 || entry.stage === 'close' ? blocks.value.length : closing;
+    put([...blocks.value.slice(0, at), { ...block, sides }, ...blocks.value.slice(at)]);
   }
+
+  /** The side of a motion that is stiffer today, beyond the error. */
+  const tighterOf = (motionId: string) => stiffness.value.find((row) => row.motion.id === motionId && row.score > 0)?.side;
 
   function select(id: string, side?: Side): void {
     selectedId.value = id;
@@ -130,22 +162,55 @@ export function usePlan() {
     else if (block && !block.sides.some((each) => each.side === selectedSide.value)) selectedSide.value = block.sides[0]!.side;
   }
 
-  const replace = (block: BlockPlan) => put(blocks.value.map((each) => (each.id === block.id ? block : each)));
+  const replace = (block: BlockPlan, gesture: string | null = null) => put(blocks.value.map((each) => (each.id === block.id ? block : each)), gesture);
   const remove = (id: string) => put(blocks.value.filter((block) => block.id !== id));
 
-  function move(id: string, by: 1 | -1): void {
-    const from = blocks.value.findIndex((block) => block.id === id);
-    const to = from + by;
-    if (from < 0 || to < 0 || to >= blocks.value.length) return;
-    const next = [...blocks.value];
-    [next[from], next[to]] = [next[to]!, next[from]!];
-    put(next);
+  /** Moves a block to another place of the row, or says which rule forbids it. */
+  function moveTo(id: string, to: number): void {
+    if (visit.finished) return;
+    const moved = moveBlock(blocks.value, id, to, shelf.value);
+    refusal.value = 'forbidden' in moved ? moved.forbidden : '';
+    if ('blocks' in moved && moved.blocks.some((block, i) => block.id !== blocks.value[i]!.id)) put(moved.blocks);
+  }
+  const move = (id: string, by: 1 | -1): void => {
+    const to = blocks.value.findIndex((block) => block.id === id) + by;
+    if (to >= 0 && to < blocks.value.length) moveTo(id, to);
+  };
+
+  /** A block for the other side, right behind it. */
+  function mirror(id: string): void {
+    const at = blocks.value.findIndex((block) => block.id === id);
+    if (at < 0) return;
+    const copy = mirrored(blocks.value[at]!, uuid());
+    select(copy.id, copy.sides[0]!.side);
+    put([...blocks.value.slice(0, at + 1), copy, ...blocks.value.slice(at + 1)]);
   }
 
+  /** Everything on one side before anything on the other. */
+  const splitSides = (first: 'left' | 'right') => put(oneSideFirst(blocks.value, first, () => uuid(), shelf.value));
+  const takePlan = (next: readonly BlockPlan[]) => { select(next.find((block) => store.entryOf(block.entryId).measured)?.id ?? next[0]?.id ?? ''); put(next); };
+
+  const isMeasured = (motionId: string, side: Side) => edges.value.some((edge) => edge.motionId === motionId && edge.side === side);
+  const strip = computed(() => sessionStrip({ blocks: blocks.value, line: line.value, isMeasured, shelf: shelf.value }));
+  const order = computed(() => orderProblems(blocks.value, shelf.value));
+
+  /** Where the edge is expected after each round of the side shown, with its band; empty where nothing is lengthened. */
+  const predicted = computed<{ readonly edges: readonly PredictedEdge[]; readonly sessions: number } | null>(() => {
+    const block = selected.value;
+    if (!block) return null;
+    const [entry, method] = [store.entryOf(block.entryId), store.methodOf(block.methodId)];
+    const motion = motionOf(entry.motionId);
+    const start = edges.value.find((edge) => edge.motionId === motion.id && edge.side === selectedSide.value)?.value;
+    if (method.axis !== 'motion' || start === undefined || !method.techniques.includes('lengthen')) return null;
+    const rounds = block.sides.filter((each) => each.side === selectedSide.value).reduce((sum, each) => sum + (Number.isFinite(each.rounds) ? each.rounds : 0), 0);
+    const response = responseOf(motion.id, file.value.past, file.value.pastBlocks, file.value.errors);
+    return { edges: predictEdges(motion, start, Math.min(rounds, method.rounds.max), method.id, response, method.madeFrom), sessions: response.sessions };
+  });
+
   return {
-    visit, file, blocks, selected, selectedIndex, selectedSide, line, doses, stiffness, offers, cautions, forbidden,
+    visit, store, shelf, strip, order, predicted, refusal, file, blocks, selected, selectedIndex, selectedSide, line, doses, stiffness, offers, cautions, forbidden,
     canUndo: computed(() => done.value.length > 0), canRedo: computed(() => undone.value.length > 0),
-    add, select, replace, remove, move, undo, redo,
+    add, select, replace, remove, move, moveTo, mirror, splitSides, takePlan, tighterOf, undo, redo,
   };
 }
 

@@ -38,12 +38,13 @@ const readEdges = computed(() => state.value.edges.filter((edge) => edge.blockIn
 const unit = computed(() => block.value.unit);
 const lineMs = () => state.value.positionMs;
 function edgeKey(): void {
+  if (unit.value === 'of10') return;
   if (status.value === 'ready' || status.value === 'finished') return;
   edgeDigits.value = edgeDigits.value === null ? '' : null;
 }
 
 function digit(value: number): void {
-  if (edgeDigits.value === null) return score(value);
+  if (edgeDigits.value === null || unit.value === 'of10') return score(value);
   edgeDigits.value += String(value);
   if (edgeDigits.value.length < 2) return;
   run.act({ kind: 'edge', value: edgeFromDigits(Number(edgeDigits.value), view.value!.edge, unit.value) });

@@ -3,9 +3,10 @@ import { computed } from 'vue';
 import { formatSigned, formatValue } from '@pace-bend/core/measure';
 import { formatDuration } from '@pace-bend/core/record';
 import type { RunStatus } from '@pace-bend/core/table';
-import { motionOf } from '@pace-bend/core/body';
+import { entryFigure, figureValue } from '@pace-bend/core/catalogue';
 import PosedFigure from '../../parts/PosedFigure.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
+import { useShelf } from '../../stores/shelf.ts';
 import BreathBar from './BreathBar.vue';
 import RoundSquares from './RoundSquares.vue';
 import type { TableHandle } from './useRun.ts';
@@ -18,15 +19,18 @@ const props = defineProps<{
   /** Digits of an edge being typed, or null. */
   edgeDigits: string | null;
 }>();
-const { line, state, view, reopened } = props.run;
+const { line, state, view, first, reopened } = props.run;
 
 const cue = computed(() => view.value!.cue);
-const motion = computed(() => motionOf(line.value!.blocks[cue.value.blockIndex]!.motionId));
-/** The limb where it should be now: on its way from this cue's start to its end. */
+const shelf = useShelf();
+const entry = computed(() => shelf.entryOf(line.value!.blocks[cue.value.blockIndex]!.entryId));
+const figure = computed(() => entryFigure(entry.value));
+/** The limb where it should be now: on its way from this cue's start to its end. A pressure moves nothing. */
 const limb = computed(() => {
   const { startMs, endMs, from, to, side } = cue.value;
   const share = endMs > startMs ? Math.min(1, Math.max(0, (state.value.positionMs - startMs) / (endMs - startMs))) : 1;
-  return { [side]: from + share * (to - from) };
+  const at = unit.value === 'of10' ? figure.value.end : figureValue(entry.value, from + share * (to - from));
+  return { [figure.value.motion.sides.includes(side) ? side : figure.value.motion.sides[0]!]: at };
 });
 const unit = computed(() => line.value!.blocks[cue.value.blockIndex]!.unit);
 const breathWords = computed(() => ({ in: 'breathe in', out: 'breathe out', free: '' })[cue.value.breath]);
@@ -58,7 +62,7 @@ const counting = computed(() => props.status === 'running' || props.status === '
     <div class="say" aria-live="assertive">
       <template v-if="status === 'finished'">
         <p class="instruction">Done. Let it all rest</p>
-        <p class="how">{{ state.stops.length > 0 ? 'It was stopped on the way; that is kept.' : 'Now the same motion again, in the same position.' }}</p>
+        <p class="how">{{ state.stops.length > 0 ? 'It was stopped on the way; that is kept.' : first ? `Now ${first}.` : 'All that was planned is done and read again.' }}</p>
       </template>
       <template v-else-if="status === 'eased'">
         <p class="instruction">Ease off first</p>
@@ -70,11 +74,13 @@ const counting = computed(() => props.status === 'running' || props.status === '
         <p class="how">you move the limb, they do nothing</p>
       </template>
       <template v-else-if="status === 'ready'">
+        <p v-if="first" class="first" data-testid="first">First {{ first }}</p>
         <p class="instruction">{{ SIDE_WORDS[cue.side] }}: {{ cue.detail }}</p>
         <p class="how">{{ line.cues.length }} cues, {{ formatDuration(view.totalMs) }}</p>
         <p class="then">Space begins</p>
       </template>
       <template v-else>
+        <p v-if="first" class="first" data-testid="first">First {{ first }}</p>
         <p class="instruction">{{ cue.text }}</p>
         <p class="how">{{ how }}</p>
         <p class="then">
@@ -88,14 +94,15 @@ const counting = computed(() => props.status === 'running' || props.status === '
     </div>
 
     <aside class="numbers">
-      <PosedFigure class="posed" :motion="motion" :values="limb" :size="96" :shape="1.9" decorative />
+      <PosedFigure class="posed" :motion="figure.motion" :values="limb" :press="figure.press" :still="figure.still" :size="96" :shape="1.9" decorative />
       <RoundSquares :round="cue.round" :rounds="cue.rounds" />
       <div class="edge">
-        <span class="lab">{{ isRead ? 'Edge now' : 'Edge expected' }} <kbd>E</kbd></span>
+        <span v-if="unit === 'of10'" class="lab">Pressure, as felt</span>
+        <span v-else class="lab">{{ isRead ? 'Edge now' : 'Edge expected' }} <kbd>E</kbd></span>
         <span v-if="edgeDigits !== null" class="num value typing" data-testid="edge-typing">{{ edgeDigits.padEnd(2, '_') }}</span>
         <span v-else class="num value" data-testid="edge">{{ formatValue(view.edge, unit) }}</span>
         <span v-if="typeof cue.furthest === 'number'" class="furthest" :class="{ past: isPast }" data-testid="furthest">{{ isPast ? 'past the limit of' : 'no further than' }} {{ formatValue(cue.furthest, unit) }}</span>
-        <span class="gain">{{ formatSigned(view.gainSinceStart, unit) }} since start</span>
+        <span v-if="unit !== 'of10'" class="gain">{{ formatSigned(view.gainSinceStart, unit) }} since start</span>
       </div>
     </aside>
   </section>
@@ -159,6 +166,12 @@ const counting = computed(() => props.status === 'running' || props.status === '
 
 .ready .instruction {
   font-size: clamp(30px, 3.6vw, 46px);
+}
+
+.first {
+  color: var(--sun);
+  font-size: clamp(18px, 2.2vw, 26px);
+  font-weight: 600;
 }
 
 .how {

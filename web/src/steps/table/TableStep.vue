@@ -2,9 +2,9 @@
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { limitedBlock } from '@pace-bend/core/caution';
-import { findEntry } from '@pace-bend/core/catalogue';
 import ProblemNote from '../../parts/ProblemNote.vue';
 import { usePractice } from '../../stores/practice.ts';
+import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import StopNotice from '../referral/StopNotice.vue';
 import { isForbidden } from '../plan/usePlan.ts';
@@ -14,13 +14,17 @@ import TableRun from './TableRun.vue';
 const route = useRoute();
 const visit = useVisit();
 const practice = usePractice();
+const store = useShelf();
 const id = computed(() => String(route.params.id));
 /** The visit whose plan is ready to be run. */
 const opened = ref('');
 const rate = computed(() => Number(route.query.rate) || 1);
 
 async function open(): Promise<void> {
-  await practice.load().catch(() => undefined);
+  const wanted = id.value;
+  await Promise.all([practice.load().catch(() => undefined), store.load().catch(() => undefined)]);
+  // Gone elsewhere meanwhile.
+  if (id.value !== wanted) return;
   if (visit.id !== id.value) await visit.load(id.value);
   writeLimits();
   await visit.flush();
@@ -31,12 +35,12 @@ async function open(): Promise<void> {
 function writeLimits(): void {
   const [file, context] = [visit.file, visit.cautionContext];
   if (visit.id !== id.value || !file || !context || visit.finished || forbidden.value.length > 0) return;
-  const limited = file.plan.blocks.map((block) => limitedBlock(block, context));
+  const limited = file.plan.blocks.map((block) => limitedBlock(block, context, store.shelf));
   if (JSON.stringify(limited) !== JSON.stringify(file.plan.blocks)) visit.setBlocks(limited);
 }
 
 /** Blocks that cautions forbid; a visit that is over is only looked at. */
-const forbidden = computed(() => (visit.file && visit.cautionContext && !visit.finished ? visit.file.plan.blocks.filter((block) => isForbidden(visit.file!, visit.cautionContext!, block)) : []));
+const forbidden = computed(() => (visit.file && visit.cautionContext && !visit.finished ? visit.file.plan.blocks.filter((block) => isForbidden(visit.file!, visit.cautionContext!, block, store.shelf)) : []));
 const isStopped = computed(() => visit.stops.length > 0 && !visit.finished);
 
 watch(id, () => void open(), { immediate: true });
@@ -47,7 +51,7 @@ watch(id, () => void open(), { immediate: true });
     <StopNotice v-if="isStopped" />
     <template v-else>
       <h1>Not as it is planned</h1>
-      <p>{{ forbidden.map((block) => findEntry(block.entryId)!.name).join(', ') }}: cautions forbid this. The plan says which, what instead, and where a reason can be given.</p>
+      <p>{{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: cautions forbid this. The plan says which, what instead, and where a reason can be given.</p>
       <RouterLink :to="`/visit/${id}/plan`">To the plan</RouterLink>
     </template>
   </div>

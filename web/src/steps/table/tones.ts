@@ -10,6 +10,8 @@ const NOTES: Record<PhaseKindFacts['family'], readonly number[]> = {
   relax: [659, 440],
   rest: [330, 262],
   oscillate: [494, 587],
+  press: [440, 494],
+  joint: [494, 440],
 };
 const WARNING: readonly number[] = [220, 220, 220];
 

@@ -82,6 +82,8 @@ test('only the alarm moves it: begun, gone through every cue, finished, and told
   const page = open();
   const { run, until } = await atTheTable(60);
   expect(run.view.value!.cue.kind).toBe('set-up');
+  // Measured already, and where the athlete lies anyway: nothing comes before the first block.
+  expect(run.first.value).toBe('');
   expect(page.sent.filter((each) => each.method !== 'GET')).toEqual([]);
   run.space();
   run.space();
@@ -93,6 +95,8 @@ test('only the alarm moves it: begun, gone through every cue, finished, and told
   expect(events.filter((event) => event.kind !== 'beat').map((event) => event.kind)).toEqual(['start', 'go', 'finish']);
   expect(events.some((event, i) => i > 0 && event.atMs < events[i - 1]!.atMs)).toBe(false);
   expect([...page.runs.values()][0]!.fields).toMatchObject({ visitId: 'v', clockRate: 60, blocks: [block] });
+  // Nothing was read again yet, so that is what comes now.
+  expect(run.first.value).toBe('read straight-leg raise, left, again');
   // Keys after the end do nothing.
   run.act({ kind: 'hold' });
   run.space();

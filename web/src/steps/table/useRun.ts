@@ -1,13 +1,16 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import { v7 as uuid } from 'uuid';
 import { phaseKind, type Line } from '@pace-bend/core/method';
-import { LIMITS, type Run, type RunFields, type StoredRunEvent } from '@pace-bend/core/record';
+import { currentReadings, LIMITS, type Run, type RunFields, type StoredRunEvent } from '@pace-bend/core/record';
+import { betweenPasses, passKey, sessionStrip, type Between, type StripItem } from '@pace-bend/core/session';
 import { applyEvent, carryTo, foldRun, nextChangeMs, READY, viewRun, type RunEventBody, type RunState } from '@pace-bend/core/table';
 import { api, type ApiProblem } from '../../app/api.ts';
 import { dropDraft, keepDraft, readDraft } from '../../parts/drafts.ts';
+import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { breathOf, edgesOf, lineOf } from '../plan/usePlan.ts';
 import { absoluteNowMs, Alarm } from './alarm.ts';
+import { betweenWords } from './between.ts';
 import { RunClock } from './runClock.ts';
 import { joinEvents, RunLink, type LinkState, type PendingRun } from './runLink.ts';
 import { speak, Tones } from './tones.ts';
@@ -18,6 +21,7 @@ const BEAT_MS = 3000;
 /** The run of the open visit: what is on the screen now, and what the keys do. */
 export function useRun(rate: number) {
   const visit = useVisit();
+  const shelf = useShelf();
   const tones = new Tones();
   const muted = ref(readDraft<boolean>('muted') ?? false);
   const spoken = ref(readDraft<boolean>('spoken') ?? false);
@@ -43,8 +47,33 @@ export function useRun(rate: number) {
   let ended = false;
 
   const view = computed(() => (line.value && line.value.cues.length > 0 ? viewRun(line.value, state.value) : null));
-  const planLine = computed(() => lineOf(visit.file!.plan.blocks, breathOf(visit.file!), edgesOf(visit.file!)));
-  const planChanged = computed(() => state.value.status !== 'ready' && state.value.status !== 'finished' && planLine.value !== null && JSON.stringify(planLine.value.cues) !== JSON.stringify(line.value?.cues));
+  const planLine = computed(() => lineOf(visit.file!.plan.blocks, breathOf(visit.file!), edgesOf(visit.file!), shelf.shelf));
+  const isOther = computed(() => planLine.value !== null && JSON.stringify(planLine.value.cues) !== JSON.stringify(line.value?.cues));
+  const planChanged = computed(() => state.value.status !== 'ready' && state.value.status !== 'finished' && isOther.value);
+
+  /** What the session line has between the blocks; nothing once the plan is another one than what is being run. */
+  const between = computed(() => {
+    if (isOther.value || !line.value) return null;
+    const { plan: { blocks } } = visit.file!;
+    const edges = edgesOf(visit.file!);
+    return betweenPasses(sessionStrip({ blocks, line: line.value, isMeasured: (motionId, side) => edges.some((edge) => edge.motionId === motionId && edge.side === side), shelf: shelf.shelf }), blocks);
+  });
+  /** What is to be done before the cue that is on now, or when all is over; empty in the middle of a block. */
+  const first = computed(() => {
+    if (!between.value || !view.value) return '';
+    if (state.value.status === 'finished') return betweenWords(unread(between.value));
+    return beforeCue(view.value.cue.index);
+  });
+  /** All that was to be read again and was not, whenever its turn was. */
+  function unread({ before, afterLast }: Between): StripItem[] {
+    const read = new Set(currentReadings(visit.file!.readings).filter((reading) => reading.moment === 'after').map(({ motionId, side }) => `${motionId}/${side}`));
+    return [...before.values(), afterLast].flat().filter((item) => item.kind === 'after' && !read.has(`${item.motionId}/${item.side}`));
+  }
+  function beforeCue(index: number): string {
+    const [cue, last] = [line.value!.cues[index]!, line.value!.cues[index - 1]];
+    if (last && last.blockIndex === cue.blockIndex && last.pass === cue.pass) return '';
+    return betweenWords(between.value?.before.get(passKey(cue.blockIndex, cue.pass ?? 0)) ?? []);
+  }
 
   const pendingKey = () => `${visit.id}.run`;
 
@@ -56,7 +85,7 @@ export function useRun(rate: number) {
     const kept = readDraft<PendingRun>(pendingKey());
     const runs = visit.file!.runs;
     // A run that was begun while the server was away is known to this browser only.
-    const onlyHere = kept?.fields && !runs.some((run) => run.id === kept.runId) ? { id: kept.runId, line: lineOf(kept.fields.blocks, kept.fields.breath, kept.fields.edges)!, events: [] } : null;
+    const onlyHere = kept?.fields && !runs.some((run) => run.id === kept.runId) ? { id: kept.runId, line: lineOf(kept.fields.blocks, kept.fields.breath, kept.fields.edges, shelf.shelf)!, events: [] } : null;
     const run: Pick<Run, 'id' | 'line' | 'events'> | null = onlyHere ?? runs.at(-1) ?? null;
     if (!run) return ready();
     const { all, unsent } = joinEvents(run.events, kept?.runId === run.id ? kept.events : []);
@@ -153,7 +182,7 @@ export function useRun(rate: number) {
     const cue = line.value!.cues[now.cueIndex]!;
     if (now.cueIndex !== lastCue && now.status === 'running') {
       tones.phase(phaseKind(cue.kind).family);
-      if (spoken.value) speak(cue.text);
+      if (spoken.value) speak([beforeCue(now.cueIndex), cue.text].filter(Boolean).join('. '));
       lastCue = now.cueIndex;
     }
     if (now.status === 'eased' && now.spans.at(-1)?.end === 'eased' && now.atMs === now.spans.at(-1)!.endMs) tones.warning();
@@ -195,7 +224,7 @@ export function useRun(rate: number) {
   function toggleSpoken(): void {
     spoken.value = !spoken.value;
     keepDraft('spoken', spoken.value);
-    if (spoken.value && view.value) speak(view.value.cue.text);
+    if (spoken.value && view.value) speak([first.value, view.value.cue.text].filter(Boolean).join('. '));
   }
 
   /** The page goes away: where the count is now is kept, so that it reopens right there. */
@@ -220,7 +249,7 @@ export function useRun(rate: number) {
   });
 
   open();
-  return { visit, line, state, view, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => link?.flush() ?? Promise.resolve() };
+  return { visit, line, state, view, first, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => link?.flush() ?? Promise.resolve() };
 }
 
 export type TableHandle = ReturnType<typeof useRun>;

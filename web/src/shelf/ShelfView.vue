@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { POSITIONS, type Position } from '@pace-bend/core/body';
+import { SECTIONS, TOOLS, type Tool } from '@pace-bend/core/catalogue';
+import PickOne from '../parts/PickOne.vue';
+import EntryPicture from './EntryPicture.vue';
+import { useSession } from '../stores/session.ts';
+import { useShelf } from '../stores/shelf.ts';
+import { findOnShelf, shelfIndex } from './search.ts';
+import ShelfTabs from './ShelfTabs.vue';
+
+/** The catalogue: what can be done to what. */
+const shelf = useShelf();
+const session = useSession();
+const route = useRoute();
+const router = useRouter();
+const text = ref(typeof route.query.q === 'string' ? route.query.q : '');
+const section = ref<string | null>(null);
+const position = ref<Position | null>(null);
+const tool = ref<Tool | null>(null);
+const methodId = ref<string | null>(null);
+onMounted(() => void shelf.load().catch(() => undefined));
+watch(text, (typed) => void router.replace({ query: typed ? { q: typed } : {} }));
+
+const index = computed(() => shelfIndex(shelf.entries, shelf.methods));
+const found = computed(() => findOnShelf(index.value, shelf.entries, shelf.methods, { text: text.value, section: section.value, position: position.value, tool: tool.value, methodId: methodId.value }));
+const groups = computed(() => (text.value.trim() === '' ? SECTIONS.map((name) => ({ name, entries: found.value.filter((entry) => entry.section === name) })).filter((group) => group.entries.length > 0) : [{ name: `${found.value.length} found`, entries: found.value }]));
+const any = <V extends string>(label: string, values: readonly V[]) => [{ value: '' as V, label }, ...values.map((value) => ({ value, label: value }))];
+const filtered = computed(() => section.value !== null || position.value !== null || tool.value !== null || methodId.value !== null);
+function clear(): void {
+  text.value = '';
+  section.value = null;
+  position.value = null;
+  tool.value = null;
+  methodId.value = null;
+}
+</script>
+
+<template>
+  <div class="page">
+    <header><h1>Shelf</h1><ShelfTabs here="entries" /></header>
+    <div class="find">
+      <input v-model="text" class="input" type="search" aria-label="Find on the shelf" placeholder="A muscle, a motion, a name it goes by" maxlength="80" autofocus>
+      <PickOne :value="section ?? ''" label="Part of the body" :options="any('any part', SECTIONS)" @change="(value) => section = value === '' ? null : value" />
+      <PickOne :value="(position ?? '') as Position" label="Position" :options="any<Position>('any position', POSITIONS.filter((each) => each !== 'side-lying right'))" @change="(value) => position = (value || null) as Position | null" />
+      <PickOne :value="(tool ?? '') as Tool" label="Your tool" :options="any<Tool>('any tool', TOOLS)" @change="(value) => tool = (value || null) as Tool | null" />
+      <PickOne :value="methodId ?? ''" label="Way of working" :options="[{ value: '', label: 'any way' }, ...shelf.methods.map((method) => ({ value: method.id, label: method.name }))]" @change="(value) => methodId = value === '' ? null : value" />
+    </div>
+    <p v-if="found.length === 0" class="soft none" role="status">Nothing on the shelf is called that<template v-if="filtered"> with these filters</template>. <button type="button" class="link" @click="clear">Show everything</button><template v-if="session.me?.role !== 'assistant'"> or <RouterLink to="/shelf/new">add your own</RouterLink></template>.</p>
+    <section v-for="group in groups" :key="group.name" :aria-label="group.name">
+      <h2>{{ group.name }}</h2>
+      <ul class="entries">
+        <li v-for="entry in group.entries" :key="entry.id">
+          <RouterLink :to="`/shelf/entry/${entry.id}`">
+            <EntryPicture :entry="entry" moment="end" :size="52" decorative />
+            <span><b>{{ entry.name }}</b><small class="soft">{{ entry.targets[0] }} · {{ entry.positions[0].replace(/ (left|right)$/, '') }} · {{ shelf.methodOf(entry.ways[0])?.name.toLowerCase() }}</small></span>
+          </RouterLink>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.find {
+  display: grid;
+  grid-template-columns: minmax(220px, 1fr) repeat(4, 150px);
+  gap: 10px;
+  margin: 12px 0 4px;
+}
+
+h2 {
+  margin: 18px 0 8px;
+}
+
+.entries {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  gap: 8px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.entries a {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  height: 100%;
+  padding: 7px 10px;
+  border: 1px solid var(--line-faint);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+  text-decoration: none;
+}
+
+.entries a:hover {
+  border-color: var(--spruce);
+}
+
+small {
+  display: block;
+}
+
+.none {
+  padding: 30px 0;
+}
+
+@media (max-width: 1100px) {
+  .find {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

@@ -1,0 +1,92 @@
+import type { Position, Region, Side } from '@pace-bend/core/body';
+import { findEntry, type Entry, type Section, type Stage, type Tool } from '@pace-bend/core/catalogue';
+import type { OwnEntryFields } from '@pace-bend/core/method';
+import { joinWords, splitWords } from './wordList.ts';
+
+/** What an entry adds with the hands, in the words of the form. */
+export const ADDS: readonly { readonly value: NonNullable<Entry['adds']>[number]; readonly label: string }[] = [
+  { value: 'friction', label: 'friction' }, { value: 'nerve-line', label: 'along a nerve' }, { value: 'press', label: 'pressing' }, { value: 'pin', label: 'pinning' }, { value: 'mobilize', label: 'moving the joint' },
+];
+
+/** An entry as it is typed: lists of words in one line, shares in percent. */
+export interface EntryForm {
+  section: Section;
+  stage: Stage;
+  name: string;
+  synonyms: string;
+  targets: string;
+  motionId: string;
+  also: string[];
+  measured: boolean;
+  regions: Region[];
+  still: boolean;
+  sides: Side[];
+  positions: Position[];
+  supports: string;
+  setUp: string;
+  hands: string;
+  mover: Entry['mover'];
+  press: string;
+  pressLine: string;
+  bringHome: string;
+  watch: string;
+  cautions: string;
+  /** The main one first. */
+  tools: { tool: Tool; pct: number }[];
+  ways: string[];
+  adds: NonNullable<Entry['adds']>[number][];
+  /** Places by the id of a list of the ways of working; blank where the way's own are used. */
+  lists: Record<string, string>;
+  afterOperation: boolean;
+  /** The entry of the catalogue whose pictures it has; empty for none. */
+  drawnAs: string;
+  easier: string[];
+  harder: string[];
+}
+
+export const BLANK: EntryForm = {
+  section: 'Hip', stage: 'specific', name: '', synonyms: '', targets: '', motionId: 'hip-flexion', also: [], measured: true, regions: [], still: false, sides: [], positions: ['supine'], supports: '', setUp: '', hands: '', mover: 'therapist',
+  press: '', pressLine: '', bringHome: '', watch: '', cautions: '', tools: [{ tool: 'palm', pct: 60 }], ways: ['static-hold'], adds: [], lists: {}, afterOperation: false, drawnAs: '', easier: [], harder: [],
+};
+
+const NO_CAUTIONS = 'None of its own.';
+
+/** The form filled with an entry. */
+export function formOf(entry: Entry): EntryForm {
+  return {
+    section: entry.section, stage: entry.stage, name: entry.name, synonyms: joinWords(entry.synonyms), targets: joinWords(entry.targets), motionId: entry.motionId, also: [...entry.also], measured: entry.measured, regions: [...entry.regions ?? []], still: entry.still === true,
+    sides: [...entry.sides ?? []], positions: [...entry.positions], supports: entry.supports, setUp: entry.setUp, hands: entry.hands, mover: entry.mover, press: entry.press, pressLine: entry.pressLine, bringHome: entry.bringHome, watch: entry.watch, cautions: entry.cautions,
+    tools: entry.tools.map(({ tool, share }) => ({ tool, pct: Math.round(share * 100) })), ways: [...entry.ways], adds: [...entry.adds ?? []], lists: Object.fromEntries(Object.entries(entry.lists ?? {}).map(([id, places]) => [id, joinWords(places)])),
+    afterOperation: entry.afterOperation === true, drawnAs: entry.drawnAs ?? (findEntry(entry.id) ? entry.id : ''), easier: [...entry.easier], harder: [...entry.harder],
+  };
+}
+
+/**
+ * What is sent for a form. Words are trimmed, blank lists left out, and what is not said stays as the motion or the way of working has
+ * it. Filling the form with an entry and sending it gives
+ * the entry again, with the pictures it has.
+ */
+export function sentOf(form: EntryForm): OwnEntryFields {
+  const lists = Object.entries(form.lists).map(([id, text]) => [id, splitWords(text)] as const).filter(([, places]) => places.length > 0);
+  return {
+    kind: 'entry', section: form.section, stage: form.stage, name: form.name.trim(), synonyms: splitWords(form.synonyms), targets: splitWords(form.targets) as unknown as Entry['targets'], motionId: form.motionId, also: form.also.filter((id) => id !== form.motionId), measured: form.measured,
+    ...(form.regions.length > 0 ? { regions: [...form.regions] } : {}), ...(form.still ? { still: true as const } : {}), ...(form.sides.length > 0 ? { sides: [...form.sides] } : {}), positions: [...form.positions] as unknown as Entry['positions'],
+    supports: form.supports.trim(), setUp: form.setUp.trim(), hands: form.hands.trim(), mover: form.mover, press: form.press.trim(), pressLine: form.pressLine.trim(), bringHome: form.bringHome.trim(), watch: form.watch.trim(), cautions: form.cautions.trim() || NO_CAUTIONS,
+    tools: form.tools.map(({ tool, pct }) => ({ tool, share: pct / 100 })) as unknown as Entry['tools'], ways: [...form.ways] as unknown as Entry['ways'], ...(form.adds.length > 0 ? { adds: [...form.adds] } : {}), ...(lists.length > 0 ? { lists: Object.fromEntries(lists) } : {}),
+    ...(form.afterOperation ? { afterOperation: true as const } : {}), ...(form.drawnAs ? { drawnAs: form.drawnAs } : {}), easier: [...form.easier], harder: [...form.harder],
+  };
+}
+
+const NEEDED = [['name', 'a name'], ['targets', 'what it works on'], ['setUp', 'a set-up'], ['hands', 'what each hand does'], ['press', 'how they are told to press'], ['pressLine', 'the direction'], ['bringHome', 'the way home'], ['watch', 'what to watch']] as const;
+
+/** The longest instruction that is read across a room. */
+const LONGEST_PRESS = 26;
+
+/** What is missing or too long in the typed words, by field. */
+export function missingIn(form: EntryForm): Record<string, string> {
+  return {
+    ...Object.fromEntries(NEEDED.filter(([id]) => form[id].trim().length < 2).map(([id, words]) => [id, `It needs ${words}.`])),
+    ...(form.press.trim().length > LONGEST_PRESS ? { press: `At most ${LONGEST_PRESS} letters: it is read across a room.` } : {}),
+    ...(form.tools.some(({ pct }) => !(pct >= 0 && pct <= 100)) ? { tools: 'Shares are 0 to 100 %.' } : {}),
+  };
+}

@@ -1,0 +1,6 @@
+import type { Claim } from '@pace-bend/core/method';
+
+/** How sure a claim is, as it is said. */
+export function sureWords(sure: Claim['sure']): string {
+  return { shown: 'shown in trials', mixed: 'trials disagree', taught: 'taught, not tried' }[sure];
+}

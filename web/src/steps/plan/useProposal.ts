@@ -1,0 +1,152 @@
+import { onBeforeUnmount, ref, shallowRef } from 'vue';
+import { gather, judge, openQuestions, type CauseKind } from '@pace-bend/core/limiter';
+import { motionOf } from '@pace-bend/core/body';
+import type { BlockPlan } from '@pace-bend/core/method';
+import { compareMotion, currentReadings, type ValueToday } from '@pace-bend/core/record';
+import type { Alternative, LeftOut, Pin, Proposal, SessionFacts } from '@pace-bend/core/session';
+import { usePractice } from '../../stores/practice.ts';
+import { useShelf } from '../../stores/shelf.ts';
+import { useVisit } from '../../stores/visit.ts';
+import type { PlanAnswer, PlanQuestion } from '../../workers/plan.worker.ts';
+import { breathOf } from './usePlan.ts';
+
+/** After so long the best plan so far is shown with its gap. */
+const PATIENCE_MS = 8000;
+
+/** The plan that is proposed for the open visit: asked of a worker, with what is pinned, banned, and whether the athlete is warm already. */
+export function useProposal() {
+  const visit = useVisit();
+  const practice = usePractice();
+  const shelf = useShelf();
+
+  const state = ref<'none' | 'working' | 'ready' | 'failed'>('none');
+  const proposal = shallowRef<Proposal | null>(null);
+  const others = shallowRef<readonly Alternative[] | null>(null);
+  const leftOut = shallowRef<readonly LeftOut[]>([]);
+  /** Whether minutes more were tried for what was left out. */
+  const triedMore = ref(false);
+  /** How far the search is, with the plan that could be taken now. */
+  const bound = shallowRef<{ best: number; bound: number; soFar: Proposal | null } | null>(null);
+  const failure = ref('');
+  const tookMs = ref(0);
+  const warm = ref(false);
+  const pins = ref<Pin[]>([]);
+  const bans = ref<string[]>([]);
+  /** What is pinned keeps its order: it was put there by hand. */
+  const keepOrder = ref(false);
+  let worker: Worker | null = null;
+  let askedAt = 0;
+
+  function drop(): void {
+    worker?.terminate();
+    worker = null;
+    bound.value = null;
+    if (state.value === 'working') state.value = proposal.value ? 'ready' : 'none';
+  }
+  onBeforeUnmount(drop);
+
+  /** Ends the search. The best plan so far is shown with what a better one could be worth at most. */
+  function stop(): void {
+    const soFar = bound.value?.soFar ?? null;
+    if (soFar) hear({ kind: 'plan', proposal: soFar, ms: performance.now() - askedAt });
+    drop();
+  }
+
+  /** Asks anew with everything as it is now. What was asked before and not answered is dropped. */
+  function ask(): void {
+    drop();
+    askedAt = performance.now();
+    state.value = 'working';
+    others.value = null;
+    triedMore.value = false;
+    worker = new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' });
+    worker.onmessage = ({ data }: MessageEvent<PlanAnswer>) => hear(data);
+    worker.onerror = () => hear({ kind: 'failed', message: 'The planner could not be started.' });
+    // What is reactive cannot be sent.
+    worker.postMessage(JSON.parse(JSON.stringify({ facts: factsNow(), items: shelf.items, patienceMs: PATIENCE_MS } satisfies PlanQuestion)));
+  }
+
+  function hear(answer: PlanAnswer): void {
+    switch (answer.kind) {
+      case 'progress':
+        bound.value = answer;
+        return;
+      case 'plan':
+        proposal.value = answer.proposal;
+        leftOut.value = answer.proposal.leftOut;
+        tookMs.value = answer.ms;
+        bound.value = null;
+        state.value = 'ready';
+        return;
+      case 'others':
+        others.value = answer.others;
+        return;
+      case 'more':
+        leftOut.value = answer.leftOut;
+        triedMore.value = true;
+        return;
+      case 'failed':
+        failure.value = answer.message;
+        drop();
+        state.value = 'failed';
+    }
+  }
+
+  function factsNow(): Omit<SessionFacts, 'shelf'> {
+    const file = visit.file!;
+    const { athlete } = file;
+    const onDay = practice.dayOf(file.visit.startsAt);
+    const today = currentReadings(file.readings).map((reading): ValueToday => ({ ...reading, value: reading.value! }));
+    return {
+      person: { birthDate: athlete.birthDate, referenceSex: athlete.referenceSex, rowing: athlete.rowing }, sport: athlete.sport, onDay, today, past: file.past, pastBlocks: file.pastBlocks, goals: file.goals,
+      complaint: { region: file.visit.complaintRegion, side: file.visit.complaintSide }, errors: file.errors, daysToEvent: visit.cautionContext!.daysToEvent, minutes: file.visit.minutesAvailable, breath: breathOf(file),
+      caution: visit.cautionContext!, overrides: file.overrides, causes: causesOf(today, onDay), warm: warm.value, pins: pins.value, keepOrder: keepOrder.value, bans: bans.value, withoutPositions: [],
+    };
+  }
+
+  /** What is likely to hold each motion, as far as it was looked at. */
+  function causesOf(today: readonly ValueToday[], onDay: string): Record<string, CauseKind> {
+    const file = visit.file!;
+    const ids = [...new Set(today.filter((value) => value.moment === 'before').map((value) => value.motionId))];
+    const rows = ids.map((id) => compareMotion(motionOf(id), 'before', { person: file.athlete, onDay, today, past: file.past, errors: file.errors }));
+    const evidence = {
+      comparisons: new Map(rows.map((row) => [row.motion.id, row])), after: new Map(), findings: visit.findings, conditions: file.conditions, onDay, worked: [],
+      complaint: { region: file.visit.complaintRegion, side: file.visit.complaintSide, score: file.visit.complaintScore },
+    };
+    return Object.fromEntries(rows.flatMap(({ motion }) => motion.sides.flatMap((side) => {
+      const judgement = judge(motion, gather(motion, side, evidence), openQuestions(motion, side, evidence));
+      return judgement.kind === 'likely' ? [[`${motion.id}/${side}`, judgement.causes[0]!.kind] as const] : [];
+    })));
+  }
+
+  function pin(next: Pin): void {
+    pins.value = [...pins.value.filter((each) => each.entryId !== next.entryId), next];
+    bans.value = bans.value.filter((id) => id !== next.entryId);
+    ask();
+  }
+  /** Keeps blocks as they were arranged by hand, in their order, and lets the rest be solved around them. */
+  function around(blocks: readonly BlockPlan[]): void {
+    pins.value = blocks.filter((block) => shelf.entryOf(block.entryId).measured).map((block) => ({ entryId: block.entryId, methodId: block.methodId, rounds: Math.max(1, Math.min(...block.sides.map((each) => each.rounds))) }))
+      .filter((pin, i, all) => all.findIndex((other) => other.entryId === pin.entryId) === i);
+    bans.value = bans.value.filter((id) => !pins.value.some((pin) => pin.entryId === id));
+    keepOrder.value = true;
+    ask();
+  }
+  function unpin(entryId: string): void {
+    pins.value = pins.value.filter((each) => each.entryId !== entryId);
+    ask();
+  }
+  function ban(entryId: string): void {
+    bans.value = [...bans.value, entryId];
+    pins.value = pins.value.filter((each) => each.entryId !== entryId);
+    ask();
+  }
+  function unban(entryId: string): void {
+    bans.value = bans.value.filter((id) => id !== entryId);
+    ask();
+  }
+
+  return { state, proposal, others, leftOut, triedMore, bound, failure, tookMs, warm, pins, bans, ask, stop, around, pin, unpin, ban, unban };
+}
+
+export type ProposalAsked = ReturnType<typeof useProposal>;
