@@ -1,13 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
-import { addMotion, expect, REFUSED, saved, test, toTheTable, typeTrials, walkIn } from './support.ts';
-
-async function clean(page: Page, where: string): Promise<void> {
-  // A colour half-way through its transition is nobody's contrast.
-  await page.addStyleTag({ content: '*, *::before, *::after { transition: none !important; animation: none !important; }' });
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect.soft(violations.map((violation) => `${where}: ${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
-}
+import { addMotion, askedForPlan, expect, REFUSED, saved, test, toTheTable, typeTrials, walkIn } from './support.ts';
+import { clean } from './axe.ts';
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any main view, ${colorScheme}`, async ({ page, expectedErrors }) => {
@@ -195,5 +187,30 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await clean(page, 'proposal');
     await page.keyboard.press('Escape');
     await saved(page);
+  });
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing on the shelf and in a proposed plan, ${colorScheme}`, async ({ page, expectedErrors }) => {
+    test.setTimeout(240_000);
+    expect(expectedErrors).toEqual([]);
+    await page.emulateMedia({ colorScheme });
+    const heading = page.getByRole('heading', { level: 1 });
+    for (const [path, title] of [['/shelf', 'Shelf'], ['/shelf/entry/cuff-four-way', 'Rotator cuff, four-way isometrics'], ['/shelf/ways', 'Ways of working'], ['/shelf/compare?a=crac&b=breath-sink', 'Side by side'], ['/shelf/way?from=crac', 'A way of working of your own'], ['/shelf/new?from=calf-pin', 'An entry of your own']] as const) {
+      await page.goto(path);
+      await expect(heading).toHaveText(title);
+      await page.waitForTimeout(300);
+      await clean(page, path);
+    }
+    const { visit, card } = await askedForPlan(page, `Axe plan ${colorScheme}`);
+    await expect(card).toContainText('proven');
+    await card.getByRole('button', { name: 'Why' }).first().click();
+    await clean(page, 'proposal');
+    await card.getByRole('button', { name: 'Take this plan' }).click();
+    await saved(page);
+    await clean(page, 'plan taken');
+    await page.goto(`${visit}/sheet`);
+    await expect(page.getByRole('table')).toBeVisible();
+    await clean(page, 'sheet');
   });
 }

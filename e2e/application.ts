@@ -34,7 +34,7 @@ export class Application {
 
   /** Resolves when the ready line has been printed. */
   async start(): Promise<void> {
-    const env = { ...process.env, ...this.env, PACE_BEND_DATA: this.dataFolder, PORT: String(this.port), TZ: 'Europe/Berlin' };
+    const env = { ...process.env, TZ: 'Europe/Berlin', ...this.env, PACE_BEND_DATA: this.dataFolder, PORT: String(this.port) };
     delete (env as Record<string, string | undefined>).DATABASE_URL;
     const child = spawn(process.execPath, ['bin/start.mjs'], { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] });
     this.child = child;

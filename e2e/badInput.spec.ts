@@ -105,7 +105,10 @@ test('two tabs at one table: the second one leads, the first is told and can tak
   await signIn(other);
   await other.goto(`${visit}/table`);
   await expect(other.getByText('Reopened where it was. Space goes on')).toBeVisible();
+  // Who reaches the server first leads.
+  const kept = other.waitForResponse((answer) => answer.url().endsWith('/events') && answer.ok());
   await other.keyboard.press('Space');
+  await kept;
   await expect(other.getByTestId('table')).toHaveAttribute('data-status', 'running');
   await page.keyboard.press('3');
   await expect(page.getByText('Another tab is leading this run.')).toBeVisible();

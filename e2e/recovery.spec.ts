@@ -72,7 +72,7 @@ test('the program is killed in the middle: nothing acknowledged is lost, and wha
   await addMotion(page, 'hip extension knee bent');
   await typeTrials(page, [3, 5, 4, 11, 12, 11]);
   await page.getByRole('button', { name: /Plan from/ }).click();
-  await page.getByRole('region', { name: 'Offers' }).getByRole('button', { name: 'Breath-led contract-relax' }).click();
+  await page.getByRole('region', { name: 'Offers' }).getByRole('button', { name: 'Breath-led contract-relax' }).first().click();
   await page.getByRole('region', { name: 'Way of working' }).getByRole('button', { name: 'leave right out' }).click();
   await saved(page);
   const visit = page.url().replace('/plan', '');

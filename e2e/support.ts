@@ -1,4 +1,4 @@
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { Application } from './application.ts';
 
 /** Tests start on the shared application, and fail when the page throws or logs an error it did not expect. */
@@ -113,9 +113,21 @@ export async function plannedVisit(page: Page, name: string, motion: string, tri
   await addMotion(page, motion);
   await typeTrials(page, trials);
   await page.getByRole('button', { name: /Plan from/ }).click();
-  await page.getByRole('region', { name: 'Offers' }).getByRole('button', { name: way }).click();
+  await page.getByRole('region', { name: 'Offers' }).getByRole('button', { name: way }).first().click();
   await saved(page);
   return visit;
+}
+
+/** A new athlete with a stiff straight-leg raise on the plan, nothing planned yet; returns the card that proposes one. */
+export async function askedForPlan(page: Page, name: string): Promise<{ visit: string; card: Locator }> {
+  const visit = await walkIn(page, name);
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  await addMotion(page, 'straight-leg');
+  await typeTrials(page, [55, 56, 55, 70, 70, 70]);
+  await page.getByRole('button', { name: /Plan from/ }).click();
+  const card = page.getByRole('region', { name: 'Proposed plan' });
+  await card.getByRole('button', { name: 'Propose a plan' }).click();
+  return { visit, card };
 }
 
 /** From the plan to the table, ready for the first key. */
