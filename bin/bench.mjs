@@ -43,6 +43,17 @@ function fold() {
   say(`\n${readings} readings into ${groups} smoothed trends ${ms(foldMs)}; plain means of the same groups ${ms(meansMs)}; ratio ${(foldMs / meansMs).toFixed(1)} ×`);
 }
 
+/** The planner beside an exact general solver on the same sessions, and how its time grows with candidates and minutes. */
+function planner() {
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/planner.ts'], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] });
+  if (run.status !== 0) throw new Error('The planner benchmark failed.');
+  const { against, growth } = JSON.parse(run.stdout);
+  say('\nA plan, exactly: median of 25 sessions, beside HiGHS on the same sessions');
+  for (const row of against) say(`  ${row.name.padEnd(26)} ${ms(row.own)}  general solver ${ms(row.general)}  ${(row.general / row.own).toFixed(0).padStart(6)} ×`);
+  say('How the time grows, eight places, steps of 5 s, 40 sessions each');
+  for (const row of growth) say(`  ${String(row.candidates).padStart(2)} candidates, ${row.minutes} min  median ${ms(row.median)}  nine in ten within ${ms(row.ninth)}`);
+}
+
 try {
   const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
   const database = await startMariadb(work, { quiet: true, fast: true });
@@ -55,6 +66,7 @@ try {
   rmSync(work, { recursive: true, force: true });
   await load();
   fold();
+  planner();
   const { strip, table } = await squadStrip(browser);
   say('\nSquad strip, 40 people × 24 motions, and the same figures in the component kit’s table');
   say('                scripting  to first paint  first time of all   elements');
