@@ -17,6 +17,8 @@ export function measuring(motionId: string, side: Side): CandidateAction {
   };
 }
 
+const longest = (seconds: readonly number[]) => (seconds.length > 0 ? Math.max(...seconds) : null);
+
 /**
  * One side of a block, as an action: what the entry does to which place, in which way, how long, how strongly.
  * Throws a RangeError for an entry or way of working that is not known.
@@ -35,7 +37,7 @@ export function blockAction(block: Pick<BlockPlan, 'entryId' | 'methodId' | 'num
     moment: 'work', side, motionId: entry.motionId, movements: moves ? facets.movements : [], regions: entry.regions ?? facets.regions, techniques, position: block.position ?? entry.positions[0], grade,
     endRange: lengthens || (grade !== null && grade >= 3),
     longLever: facets.longLever === true && lengthens,
-    holdS: block.numbers.hold ? Math.max(...block.numbers.hold) : null,
+    holdS: longest(method.numbers.filter((spec) => spec.limitedBy === 'holdS').flatMap((spec) => block.numbers[spec.id] ?? [])),
     postures: moves ? (facets.postures ?? {}) : {},
   };
 }

@@ -2,6 +2,7 @@ export { PHASE_KINDS, phaseKind, type PhaseKind, type PhaseKindFacts } from './p
 export { METHODS, STATIC_HOLD, CR_BREATH, MOBILIZE_OSCILLATE, findMethod } from './methods.ts';
 export { BUILT_IN, offeredEntries, offeredMethods, shelfWith, type Shelf } from './shelf.ts';
 export { checkOwnEntry, checkOwnWay, ownWay, shelfOf, type OwnEntryFields, type OwnItem, type OwnWayFields } from './own.ts';
+export { ADDED, ADDED_KINDS, addable, arrange, basePhases, checkOwnRound, isBase, LONGEST_DETAIL, LONGEST_TEXT, MOST_PHASES, type AddedKind, type OwnPhase } from './ownRound.ts';
 export { axisOf, type Axis } from './axis.ts';
 export { newBlock, checkBlock, checkNumber, checkRounds, defaultNumbers, defaultChoices, defaultLists, fits, MOST_PASSES, sidesOf, type BlockProblem } from './block.ts';
 export { compile, PlanProblem, type CompileContext } from './compile.ts';

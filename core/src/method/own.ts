@@ -2,6 +2,7 @@ import { MOTIONS, POSITIONS } from '../body/index.ts';
 import { SECTIONS, STAGES, TOOLS, type Entry } from '../catalogue/index.ts';
 import { checkNumber, LONGEST_PLACE, type BlockProblem } from './block.ts';
 import { findMethod } from './methods.ts';
+import { arrange, checkOwnRound, type OwnPhase } from './ownRound.ts';
 import { shelfWith, type Shelf } from './shelf.ts';
 import type { ChoiceValues, ListValues, Method, NumberValues } from './types.ts';
 
@@ -19,6 +20,8 @@ export interface OwnWayFields {
   readonly numbers: NumberValues;
   readonly choices: ChoiceValues;
   readonly lists: ListValues;
+  /** The round in the practice's own order; left out where it is the base's. */
+  readonly phases?: readonly OwnPhase[];
 }
 
 export interface OwnEntryFields extends Omit<Entry, 'id'> {
@@ -36,14 +39,15 @@ export interface OwnItem {
 }
 
 /**
- * A practice's own way of working: its base with other defaults and words. Throws a RangeError for an unknown base.
+ * A practice's own way of working: its base with other defaults and words, and its round arranged anew where it says so. Throws a RangeError for an unknown base.
  * @example ownWay('mine', { kind: 'way', baseId: 'cr-breath', name: 'Ours', purpose: '', what: '', synonyms: [], schoolsDiffer: '', rounds: 2, numbers: {}, choices: {}, lists: {} }).rounds.default // → 2
  */
 export function ownWay(id: string, fields: OwnWayFields): Method {
-  const base = findMethod(fields.baseId);
-  if (!base) throw new RangeError(`No way of working has the id "${fields.baseId}".`);
+  const found = findMethod(fields.baseId);
+  if (!found) throw new RangeError(`No way of working has the id "${fields.baseId}".`);
+  const base = fields.phases ? arrange(found, fields.phases) : found;
   return {
-    ...base, id, madeFrom: base.id, name: fields.name, purpose: fields.purpose || base.purpose, what: fields.what || base.what, schoolsDiffer: fields.schoolsDiffer || base.schoolsDiffer, synonyms: [...fields.synonyms, base.name.toLowerCase()],
+    ...base, id, madeFrom: base.id, name: fields.name, purpose: fields.purpose || base.purpose, what: fields.what || base.what, schoolsDiffer: fields.schoolsDiffer || base.schoolsDiffer, synonyms: [...new Set([...fields.synonyms, base.name.toLowerCase()])],
     rounds: { ...base.rounds, default: fields.rounds },
     numbers: base.numbers.map((spec) => ({ ...spec, default: fields.numbers[spec.id] ?? spec.default })),
     choices: base.choices.map((choice) => ({ ...choice, default: fields.choices[choice.id] ?? choice.default })),
@@ -53,9 +57,10 @@ export function ownWay(id: string, fields: OwnWayFields): Method {
 
 /** Everything that is wrong with a practice's own way of working, each with its path. */
 export function checkOwnWay(fields: OwnWayFields): BlockProblem[] {
-  const base = findMethod(fields.baseId);
-  if (!base) return [{ path: 'baseId', message: `No way of working has the id "${fields.baseId}".` }];
-  const problems: BlockProblem[] = [];
+  const found = findMethod(fields.baseId);
+  if (!found) return [{ path: 'baseId', message: `No way of working has the id "${fields.baseId}".` }];
+  const problems: BlockProblem[] = fields.phases ? checkOwnRound(found, fields.phases) : [];
+  const base = fields.phases ? arrange(found, fields.phases) : found;
   if (!Number.isInteger(fields.rounds) || fields.rounds < base.rounds.min || fields.rounds > base.rounds.max) problems.push({ path: 'rounds', message: `Rounds are whole, ${base.rounds.min} to ${base.rounds.max}.` });
   for (const [id, values] of Object.entries(fields.numbers)) {
     const spec = base.numbers.find((each) => each.id === id);

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { MOTIONS, POSITIONS, REGIONS } from '@pace-bend/core/body';
 import { SECTIONS, STAGES, TOOLS } from '@pace-bend/core/catalogue';
-import type { OwnEntryFields, OwnItem, OwnWayFields } from '@pace-bend/core/method';
+import { ADDED_KINDS, LONGEST_DETAIL, LONGEST_TEXT, MOST_PHASES, type OwnEntryFields, type OwnItem, type OwnWayFields } from '@pace-bend/core/method';
 import { LIMITS } from '@pace-bend/core/record';
 import { idSchema } from '../app/ids.ts';
 import type { Wire } from '../app/wire.ts';
@@ -12,9 +12,16 @@ const words = (most: number) => Joi.array().items(line.min(1)).max(most).require
 const lists = Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.string().max(40)).max(12));
 const id = Joi.string().max(64);
 
+const instruction = { text: Joi.string().trim(true).allow('').max(LONGEST_TEXT), detail: Joi.string().trim(true).allow('').max(LONGEST_DETAIL) };
+const phase = Joi.alternatives().conditional('.adds', {
+  is: Joi.exist(),
+  then: Joi.object({ adds: Joi.string().valid(...ADDED_KINDS).required(), seconds: Joi.number().required().label('Seconds'), ...instruction }),
+  otherwise: Joi.object({ of: Joi.number().integer().min(0).required(), ...instruction }),
+});
+
 const waySchema = Joi.object<Wire<OwnWayFields>, true>({
   kind: Joi.string().valid('way').required(), baseId: id.required(), name: line.min(2).required().label('Name'), purpose: text.required(), what: text.required(), synonyms: words(20), schoolsDiffer: text.required(),
-  rounds: Joi.number().required(), numbers: Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.number()).max(24)).required(), choices: Joi.object().pattern(Joi.string().max(32), Joi.string().max(32)).required(), lists: lists.required(),
+  rounds: Joi.number().required(), numbers: Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.number()).max(24)).required(), choices: Joi.object().pattern(Joi.string().max(32), Joi.string().max(32)).required(), lists: lists.required(), phases: Joi.array().items(phase).min(1).max(MOST_PHASES),
 });
 
 const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({

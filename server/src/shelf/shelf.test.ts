@@ -40,6 +40,22 @@ test('a way of its own: added, planned with, run; a new version takes its place 
   expect(shelfOf(await items()).gone.has(next)).toBe(false);
 });
 
+test('a round of its own is kept as it was sent, planned with its own seconds, and run', async () => {
+  const way = uuid();
+  const phases = [{ of: 0 }, { of: 1 }, { of: 2 }, { adds: 'rest', seconds: 7, text: 'Sip of water' }, { of: 3 }];
+  await api().put(`/api/shelf/${way}`).send({ supersedes: null, fields: { ...WAY, baseId: 'cr-light', name: 'Light with a sip', choices: {}, phases } }).expect(200);
+  const kept = (await items()).find((item) => item.id === way)!;
+  expect(kept.fields).toMatchObject({ phases });
+  const shelf = shelfOf(await items());
+  const { visitId } = await newVisit(test_.app);
+  const block = newBlock(uuid(), 'calf-supine', way, ['left'], shelf);
+  expect(block.numbers.own4).toEqual([7]);
+  await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: [block] }).expect(200);
+  await api().put(`/api/visits/${visitId}/plan`).send({ revision: 1, blocks: [{ ...block, numbers: { ...block.numbers, own4: [90] } }] }).expect(422);
+  const run = (await api().put(`/api/runs/${uuid()}`).send({ visitId, blocks: [block], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }).expect(200)).body;
+  expect(run.line.cues.filter((cue: { text: string }) => cue.text === 'Sip of water')).toHaveLength(2);
+});
+
 test('an entry of its own is planned where it stands, with another position and stations', async () => {
   const id = uuid();
   await api().put(`/api/shelf/${id}`).send({ supersedes: null, fields: { ...ENTRY, positions: ['supine', 'prone'], ways: ['pin-lengthen', 'static-hold'] } }).expect(200);
@@ -58,6 +74,12 @@ test.each([
   ['ninety rounds', { ...WAY, rounds: 90 }, 'fields.rounds'],
   ['a choice it does not offer', { ...WAY, choices: { startAt: 'moon' } }, 'fields.choices.startAt'],
   ['no name', { ...WAY, name: ' ' }, 'fields.name'],
+  ['a press with nothing let go after it', { ...WAY, choices: {}, phases: [{ adds: 'contract', seconds: 6 }, { adds: 'advance', seconds: 4 }] }, 'fields.phases.0'],
+  ['a phase that is not one', { ...WAY, phases: [{ adds: 'thrust', seconds: 1 }] }, 'fields.phases.0.adds'],
+  ['a phase the way has not', { ...WAY, phases: [{ of: 40 }] }, 'fields.phases.0'],
+  ['a phase with neither', { ...WAY, phases: [{ text: 'Hm' }] }, 'fields.phases.0.of'],
+  ['a phase with both', { ...WAY, phases: [{ of: 0, adds: 'rest', seconds: 4 }] }, 'fields.phases.0.of'],
+  ['no phases', { ...WAY, phases: [] }, 'fields.phases'],
   ['an entry without a way', { ...ENTRY, ways: [] }, 'fields.ways'],
   ['an entry with an unknown way', { ...ENTRY, ways: ['magic'] }, 'fields.ways'],
   ['an unknown motion', { ...ENTRY, motionId: 'wing' }, 'fields.motionId'],

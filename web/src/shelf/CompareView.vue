@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { motionOf } from '@pace-bend/core/body';
-import { axisOf, compile, doseOf, fits, newBlock, phaseKind, sidesOf, SLOW_BREATH, type Cue, type Method } from '@pace-bend/core/method';
+import { fits, phaseKind, type Cue, type Method } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import PickOne from '../parts/PickOne.vue';
 import StairDrawing from '../parts/StairDrawing.vue';
 import StairLegend from '../parts/StairLegend.vue';
 import { useShelf } from '../stores/shelf.ts';
+import { wayLine, type WayLine } from './wayLine.ts';
 import { sureWords } from './wayWords.ts';
 import ShelfTabs from './ShelfTabs.vue';
 
@@ -24,30 +24,23 @@ const b = computed(() => methodAt('b', a.value.id === 'static-hold' ? 'cr-breath
 /** An entry that both fit if there is one; each its own otherwise. */
 const shared = computed(() => shelf.shelf.entries.get(asked('entry')) ?? shelf.entries.find((entry) => entry.stage === 'specific' && fits(entry, a.value) && fits(entry, b.value)) ?? shelf.entries.find((entry) => fits(entry, a.value) && fits(entry, b.value)) ?? null);
 
-interface Side {
+interface Side extends WayLine {
   readonly method: Method;
-  readonly entryName: string;
-  readonly cues: readonly Cue[];
-  readonly better: 'higher' | 'lower';
-  readonly unit: ReturnType<typeof axisOf>['unit'];
   readonly rows: readonly { readonly label: string; readonly value: string }[];
 }
 
 function sideOf(method: Method): Side {
   const entry = shared.value && fits(shared.value, method) ? shared.value : shelf.entries.find((each) => fits(each, method))!;
-  const motion = motionOf(entry.motionId);
-  const axis = axisOf(method, motion);
-  const [side] = sidesOf(entry);
-  const line = compile([newBlock('x', entry.id, method.id, [side!], shelf.shelf)], { breath: SLOW_BREATH, edgeOf: () => null, shelf: shelf.shelf });
-  const [dose] = doseOf(line);
+  const line = wayLine(method, entry, shelf.shelf);
+  const { dose } = line;
   const numberOf = (id: string) => { const spec = method.numbers.find((each) => each.id === id); return spec && Array.isArray(spec.default) ? spec.default.join(' → ') : null; };
   const efforts = numberOf('effort');
   return {
-    method, entryName: entry.name, cues: line.cues, better: axis.better, unit: axis.unit,
+    method, ...line,
     rows: [
       { label: 'For', value: method.purpose }, { label: 'Breath', value: method.breathWords }, { label: 'Rounds', value: String(method.rounds.default) },
       { label: 'Contraction', value: efforts === null ? 'none' : `${numberOf('contract') ?? '?'} s at ${efforts} %` },
-      { label: 'At end range', value: `${Math.round(dose!.endRangeMs / 1000)} s a side` }, { label: 'Contracting', value: `${Math.round(dose!.contractMs / 1000)} s a side` }, { label: 'In all', value: `${formatDuration(dose!.totalMs)} a side` },
+      { label: 'At end range', value: `${Math.round(dose.endRangeMs / 1000)} s a side` }, { label: 'Contracting', value: `${Math.round(dose.contractMs / 1000)} s a side` }, { label: 'In all', value: `${formatDuration(dose.totalMs)} a side` },
       { label: 'Stop above', value: `${numberOf('painCeiling')} of 10` }, { label: 'Schools differ', value: method.schoolsDiffer },
     ],
   };

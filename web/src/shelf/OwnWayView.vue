@@ -1,17 +1,22 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import { computed, onMounted, reactive, ref, watch } from 'vue';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { checkNumber, checkRounds, findMethod, type Method, type OwnWayFields } from '@pace-bend/core/method';
+import { checkNumber, findMethod, fits, ownWay, shelfWith } from '@pace-bend/core/method';
+import { formatDuration } from '@pace-bend/core/record';
 import { useAction } from '../parts/useAction.ts';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
+import StairDrawing from '../parts/StairDrawing.vue';
+import StairLegend from '../parts/StairLegend.vue';
 import { useShelf } from '../stores/shelf.ts';
 import NumberField from '../steps/plan/NumberField.vue';
+import OwnRound from './OwnRound.vue';
+import { arranged, typedNumbers, valuesOf, wayFields, wayForm, wrongIn, type WayForm } from './ownWayForm.ts';
 import ShelfTabs from './ShelfTabs.vue';
-import { joinWords, splitWords } from './wordList.ts';
+import { wayLine, type WayLine } from './wayLine.ts';
 
-/** A way of working of the practice's own: another one copied, its numbers and words changed. */
+/** A way of working of the practice's own: another one copied; its round, numbers and words changed. */
 const shelf = useShelf();
 const route = useRoute();
 const router = useRouter();
@@ -22,34 +27,32 @@ onMounted(() => void shelf.load().catch(() => undefined).then(() => { ready.valu
 const from = computed(() => shelf.shelf.methods.get(String(route.query.from)) ?? null);
 const base = computed(() => (from.value ? findMethod(from.value.madeFrom ?? from.value.id)! : null));
 const item = computed(() => (from.value ? shelf.itemOf(from.value.id) : null));
-const fields = reactive<{ name: string; purpose: string; what: string; synonyms: string; schoolsDiffer: string; rounds: number; numbers: Record<string, number[]>; choices: Record<string, string>; lists: Record<string, string> }>({ name: '', purpose: '', what: '', synonyms: '', schoolsDiffer: '', rounds: 1, numbers: {}, choices: {}, lists: {} });
-watch([from, ready], () => { if (from.value) fill(from.value); }, { immediate: true });
+const form = ref<WayForm | null>(null);
+watch([from, ready], () => {
+  if (!from.value || !base.value) return;
+  const kept = item.value?.fields.kind === 'way' ? item.value.fields.phases : undefined;
+  form.value = wayForm(from.value, base.value, kept, item.value ? from.value.name : `${from.value.name}, ours`);
+}, { immediate: true });
 
-function fill(method: Method): void {
-  Object.assign(fields, {
-    name: item.value ? method.name : `${method.name}, ours`, purpose: method.purpose, what: method.what, synonyms: joinWords(method.synonyms.slice(0, 6)), schoolsDiffer: method.schoolsDiffer, rounds: method.rounds.default,
-    numbers: Object.fromEntries(method.numbers.flatMap((spec) => (Array.isArray(spec.default) ? [[spec.id, [...(spec.default as readonly number[])]]] : []))), choices: Object.fromEntries(method.choices.map((choice) => [choice.id, choice.default])), lists: Object.fromEntries(method.lists.map((list) => [list.id, joinWords(list.default)])),
-  });
-}
-const specs = computed(() => base.value?.numbers.filter((spec) => Array.isArray(spec.default)) ?? []);
-const wrong = computed(() => {
-  const messages: Record<string, string> = {};
-  if (fields.name.trim().length < 2) messages.name = 'It needs a name.';
-  else if (shelf.methods.some((method) => method.name.toLowerCase() === fields.name.trim().toLowerCase() && method.id !== item.value?.id)) messages.name = 'A way of working is called that already.';
-  if (base.value) { const rounds = checkRounds(fields.rounds, base.value); if (rounds) messages.rounds = rounds; }
-  for (const spec of specs.value) for (const value of fields.numbers[spec.id] ?? []) { const message = checkNumber(value, spec); if (message) messages[spec.id] = message; }
-  for (const list of base.value?.lists ?? []) { const places = placesOf()[list.id] ?? []; if (places.length < list.min || places.length > list.max) messages[list.id] = `${list.label}: ${list.min} to ${list.max}.`; }
-  return messages;
-});
-const placesOf = () => Object.fromEntries(Object.entries(fields.lists).map(([id, text]) => [id, splitWords(text)]));
+const way = computed(() => (form.value && base.value ? arranged(form.value, base.value) : null));
+const taken = computed(() => shelf.methods.filter((method) => method.id !== item.value?.id).map((method) => method.name));
+const wrong = computed(() => (form.value && base.value ? wrongIn(form.value, base.value, taken.value) : {}));
 const unitOf = (unit: string) => ({ s: 's', pct: '%', share: '%', score: 'of 10', grade: 'of 4', breaths: 'breaths', times: '×', 'per-s': '/ s', 'per-min': '/ min' })[unit] ?? '';
+function setNumber(id: string, values: readonly number[], i: number, typed: number): void {
+  form.value!.numbers[id] = values.map((value, at) => (at === i ? typed : value));
+}
+
+/** What it comes to on an entry it fits; while something is wrong, what it last came to. */
+const line = shallowRef<WayLine | null>(null);
+watch([form, wrong], () => {
+  if (!form.value || !base.value || Object.keys(wrong.value).some((id) => id !== 'name')) return;
+  const made = ownWay('typed', wayFields(form.value, base.value));
+  const entry = shelf.entries.find((each) => each.stage === 'specific' && fits(each, made)) ?? shelf.entries.find((each) => fits(each, made))!;
+  line.value = wayLine(made, entry, shelfWith({ entries: [entry], methods: [made] }));
+}, { immediate: true, deep: true });
 
 async function save(): Promise<void> {
-  const sent: OwnWayFields = {
-    kind: 'way', baseId: base.value!.id, name: fields.name.trim(), purpose: fields.purpose.trim(), what: fields.what.trim(), synonyms: splitWords(fields.synonyms), schoolsDiffer: fields.schoolsDiffer.trim(), rounds: fields.rounds,
-    numbers: Object.fromEntries(Object.entries(fields.numbers).map(([id, values]) => [id, [...values]])), choices: { ...fields.choices }, lists: placesOf(),
-  };
-  if (await run(() => shelf.save(sent, item.value?.id ?? null))) await router.push('/shelf/ways');
+  if (await run(() => shelf.save(wayFields(form.value!, base.value!), item.value?.id ?? null))) await router.push('/shelf/ways');
 }
 async function retire(): Promise<void> {
   if (await run(() => shelf.setRetired(item.value!.id, true))) await router.push('/shelf/ways');
@@ -59,33 +62,90 @@ async function retire(): Promise<void> {
 <template>
   <div class="page">
     <header><h1>{{ item ? 'Change your way of working' : 'A way of working of your own' }}</h1><ShelfTabs here="ways" /></header>
-    <p v-if="!from" class="soft">Choose one to copy first. <RouterLink to="/shelf/ways">Ways of working</RouterLink></p>
-    <form v-else class="card form" novalidate @submit.prevent="save">
-      <p class="soft">From {{ base!.name.toLowerCase() }}: its phases stay, its numbers and words are yours. Plans made before keep the numbers they used.</p>
-      <div class="field"><label for="way-name">Name</label><input id="way-name" v-model="fields.name" class="input" maxlength="120" :aria-invalid="wrong.name ? 'true' : undefined"><p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p></div>
-      <div class="field"><label for="way-purpose">What it is for</label><textarea id="way-purpose" v-model="fields.purpose" class="textbox" rows="2" maxlength="1000" /></div>
-      <div class="field"><label for="way-what">What is done</label><textarea id="way-what" v-model="fields.what" class="textbox" rows="2" maxlength="1000" /></div>
-      <div class="field"><label for="way-synonyms">Also called, with semicolons</label><input id="way-synonyms" v-model="fields.synonyms" class="input" maxlength="400"></div>
-      <div class="field"><label for="way-schools">What other schools do differently</label><textarea id="way-schools" v-model="fields.schoolsDiffer" class="textbox" rows="2" maxlength="1000" /></div>
-      <div class="line"><span>Rounds</span><NumberField :value="fields.rounds" label="Rounds" unit="" :step="1" :wrong="wrong.rounds !== undefined" @change="(value) => fields.rounds = value" /><p v-if="wrong.rounds" class="wrong" role="alert">{{ wrong.rounds }}</p></div>
-      <div v-for="spec in specs" :key="spec.id" class="line">
-        <span>{{ spec.label }}</span>
-        <span class="values"><NumberField v-for="(value, i) in fields.numbers[spec.id]" :key="i" :value="value" :label="fields.numbers[spec.id]!.length > 1 ? `${spec.label}, round ${i + 1}` : spec.label" :unit="unitOf(spec.unit)" :step="spec.step" :wrong="checkNumber(value, spec) !== null" @change="(typed) => fields.numbers[spec.id]![i] = typed" /></span>
-        <p v-if="wrong[spec.id]" class="wrong" role="alert">{{ wrong[spec.id] }}</p>
-      </div>
-      <div v-for="choice in base!.choices" :key="choice.id" class="line"><span>{{ choice.label }}</span><PickOne :value="fields.choices[choice.id]" :label="choice.label" :options="choice.options.map((option) => ({ value: option.id, label: option.label }))" @change="(value) => fields.choices[choice.id] = value" /></div>
-      <div v-for="list in base!.lists" :key="list.id" class="field"><label :for="`way-list-${list.id}`">{{ list.label }}, with semicolons</label><input :id="`way-list-${list.id}`" v-model="fields.lists[list.id]" class="input" maxlength="400" :aria-invalid="wrong[list.id] ? 'true' : undefined"><p v-if="wrong[list.id]" class="wrong" role="alert">{{ wrong[list.id] }}</p></div>
-      <ProblemNote v-if="problem" :problem="problem" />
-      <p class="acts"><Button type="primary" html-type="submit" :loading="busy" :disabled="Object.keys(wrong).length > 0">{{ item ? 'Keep as the new version' : 'Put it on the shelf' }}</Button><Button v-if="item && !item.retiredAt" :loading="busy" @click="retire">Take it off the shelf</Button></p>
-    </form>
+    <p v-if="!form || !base || !way" class="soft">Choose one to copy first. <RouterLink to="/shelf/ways">Ways of working</RouterLink></p>
+    <div v-else class="sides">
+      <form class="card form" novalidate @submit.prevent="save">
+        <p class="soft">From {{ base.name.toLowerCase() }}: its round, numbers and words are yours to change. Plans made before keep what they used.</p>
+        <div class="field"><label for="way-name">Name</label><input id="way-name" v-model="form.name" class="input" maxlength="120" :aria-invalid="wrong.name ? 'true' : undefined"><p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p></div>
+        <OwnRound :base="base" :rows="form.phases" :wrong="wrong" @change="(rows) => form!.phases = rows" />
+        <div class="line"><span>Rounds</span><NumberField :value="form.rounds" label="Rounds" unit="" :step="1" :wrong="wrong.rounds !== undefined" @change="(value) => form!.rounds = value" /><p v-if="wrong.rounds" class="wrong" role="alert">{{ wrong.rounds }}</p></div>
+        <div v-for="spec in typedNumbers(way)" :key="spec.id" class="line">
+          <span>{{ spec.label }}</span>
+          <span class="values"><NumberField v-for="(value, i) in valuesOf(form, spec)" :key="i" :value="value" :label="valuesOf(form, spec).length > 1 ? `${spec.label}, round ${i + 1}` : spec.label" :unit="unitOf(spec.unit)" :step="spec.step" :wrong="checkNumber(value, spec) !== null" @change="(typed) => setNumber(spec.id, valuesOf(form!, spec), i, typed)" /></span>
+          <p v-if="wrong[spec.id]" class="wrong" role="alert">{{ wrong[spec.id] }}</p>
+        </div>
+        <div v-for="choice in way.choices" :key="choice.id" class="line"><span>{{ choice.label }}</span><PickOne :value="form.choices[choice.id]" :label="choice.label" :options="choice.options.map((option) => ({ value: option.id, label: option.label }))" @change="(value) => form!.choices[choice.id] = value" /></div>
+        <div v-for="list in way.lists" :key="list.id" class="field"><label :for="`way-list-${list.id}`">{{ list.label }}, with semicolons</label><input :id="`way-list-${list.id}`" v-model="form.lists[list.id]" class="input" maxlength="400" :aria-invalid="wrong[list.id] ? 'true' : undefined"><p v-if="wrong[list.id]" class="wrong" role="alert">{{ wrong[list.id] }}</p></div>
+        <div class="field"><label for="way-purpose">What it is for</label><textarea id="way-purpose" v-model="form.purpose" class="textbox" rows="2" maxlength="1000" /></div>
+        <div class="field"><label for="way-what">What is done</label><textarea id="way-what" v-model="form.what" class="textbox" rows="2" maxlength="1000" /></div>
+        <div class="field"><label for="way-synonyms">Also called, with semicolons</label><input id="way-synonyms" v-model="form.synonyms" class="input" maxlength="400"></div>
+        <div class="field"><label for="way-schools">What other schools do differently</label><textarea id="way-schools" v-model="form.schoolsDiffer" class="textbox" rows="2" maxlength="1000" /></div>
+        <ProblemNote v-if="problem" :problem="problem" />
+        <p class="acts"><Button type="primary" html-type="submit" :loading="busy" :disabled="Object.keys(wrong).length > 0">{{ item ? 'Keep as the new version' : 'Put it on the shelf' }}</Button><Button v-if="item && !item.retiredAt" :loading="busy" @click="retire">Take it off the shelf</Button></p>
+      </form>
+      <section v-if="line" class="card comes-to" aria-label="What it comes to">
+        <h2>What it comes to</h2>
+        <p class="soft small">On {{ line.entryName }}, one side, a slow breath.</p>
+        <StairDrawing :cues="line.cues" :better="line.better" :unit="line.unit" :height="220" :label="`Stair of ${form.name}: ${line.cues.length} phases`" />
+        <StairLegend :cues="line.cues" />
+        <dl>
+          <div><dt>In all</dt><dd class="num">{{ formatDuration(line.dose.totalMs) }} a side</dd></div>
+          <div><dt>At end range</dt><dd class="num">{{ Math.round(line.dose.endRangeMs / 1000) }} s</dd></div>
+          <div><dt>Contracting</dt><dd class="num">{{ Math.round(line.dose.contractMs / 1000) }} s</dd></div>
+          <div><dt>Breath</dt><dd>{{ way.breathWords }}</dd></div>
+        </dl>
+        <p v-for="claim in way.claims" :key="claim.text" class="soft small">{{ claim.text }}</p>
+      </section>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.form {
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 640px) minmax(280px, 1fr);
+  align-items: start;
+  gap: 16px;
+}
+
+.form,
+.comes-to {
   display: grid;
   gap: 10px;
-  width: min(720px, 100%);
+}
+
+.comes-to {
+  position: sticky;
+  top: 12px;
+}
+
+dl {
+  display: grid;
+  gap: 3px;
+  margin: 0;
+}
+
+dl > div {
+  display: grid;
+  grid-template-columns: 100px 1fr;
+}
+
+dt {
+  color: var(--soft);
+}
+
+dd {
+  margin: 0;
+}
+
+@media (max-width: 1100px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .comes-to {
+    position: static;
+  }
 }
 
 .field {

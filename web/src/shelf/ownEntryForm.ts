@@ -1,6 +1,6 @@
 import type { Position, Region, Side } from '@pace-bend/core/body';
 import { findEntry, type Entry, type Section, type Stage, type Tool } from '@pace-bend/core/catalogue';
-import type { OwnEntryFields } from '@pace-bend/core/method';
+import { LONGEST_TEXT, type OwnEntryFields } from '@pace-bend/core/method';
 import { joinWords, splitWords } from './wordList.ts';
 
 /** What an entry adds with the hands, in the words of the form. */
@@ -79,14 +79,11 @@ export function sentOf(form: EntryForm): OwnEntryFields {
 
 const NEEDED = [['name', 'a name'], ['targets', 'what it works on'], ['setUp', 'a set-up'], ['hands', 'what each hand does'], ['press', 'how they are told to press'], ['pressLine', 'the direction'], ['bringHome', 'the way home'], ['watch', 'what to watch']] as const;
 
-/** The longest instruction that is read across a room. */
-const LONGEST_PRESS = 26;
-
 /** What is missing or too long in the typed words, by field. */
 export function missingIn(form: EntryForm): Record<string, string> {
   return {
     ...Object.fromEntries(NEEDED.filter(([id]) => form[id].trim().length < 2).map(([id, words]) => [id, `It needs ${words}.`])),
-    ...(form.press.trim().length > LONGEST_PRESS ? { press: `At most ${LONGEST_PRESS} letters: it is read across a room.` } : {}),
+    ...(form.press.trim().length > LONGEST_TEXT ? { press: `At most ${LONGEST_TEXT} letters: it is read across a room.` } : {}),
     ...(form.tools.some(({ pct }) => !(pct >= 0 && pct <= 100)) ? { tools: 'Shares are 0 to 100 %.' } : {}),
   };
 }

@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import Sortable from 'sortablejs';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
+import { ADDED, addable, basePhases, isBase, LONGEST_DETAIL, LONGEST_TEXT, MOST_PHASES, phaseKind, type AddedKind, type Method, type PhaseNode, type PhaseSpec } from '@pace-bend/core/method';
+import PickOne from '../parts/PickOne.vue';
+import NumberField from '../steps/plan/NumberField.vue';
+import { moved, phasesOf, rowsOf, withAdded, type PhaseRow } from './ownWayForm.ts';
+
+/** One round, phase by phase: moved by drag or key, taken out, added, each with words of its own. */
+const props = defineProps<{ base: Method; rows: readonly PhaseRow[]; wrong: Readonly<Record<string, string>> }>();
+const emit = defineEmits<{ change: [rows: readonly PhaseRow[]] }>();
+
+const list = ref<HTMLElement | null>(null);
+const past = ref<(readonly PhaseRow[])[]>([]);
+const said = ref('');
+const asBase = computed(() => isBase(phasesOf(props.rows), props.base));
+
+function arrange(rows: readonly PhaseRow[], words: string): void {
+  past.value = [...past.value, props.rows];
+  said.value = words;
+  emit('change', rows);
+}
+function undo(): void {
+  const before = past.value.at(-1);
+  if (!before) return;
+  past.value = past.value.slice(0, -1);
+  said.value = 'Taken back.';
+  emit('change', before);
+}
+const type = (key: number, change: Partial<Pick<PhaseRow, 'seconds' | 'text' | 'detail'>>) => emit('change', props.rows.map((row) => (row.key === key ? { ...row, ...change } : row)));
+
+const specOf = (row: PhaseRow): PhaseNode => (row.adds === undefined ? props.base.round[row.of!]! : { kind: row.adds, duration: { seconds: '' }, ...ADDED[row.adds] });
+const inner = (node: PhaseNode): PhaseSpec[] => ('each' in node ? node.phases.flatMap(inner) : [node]);
+const FILLED: Record<string, string> = { press: 'how they are told to press', pressLine: 'the direction of the press', place: 'the place', setUp: 'the set-up', bringHome: 'the way home', side: 'the side', turn: '1', turns: 'n' };
+const readable = (text: string) => text.replace(/\{(\w+)\}/g, (_, name: string) => FILLED[name] ?? `the ${name}`);
+const label = (row: PhaseRow): string => {
+  const node = specOf(row);
+  if (!('each' in node)) return row.adds ? ADDED[row.adds].label : readable(node.text).replace(/^how they/, 'How they');
+  const { each } = node;
+  const times = 'times' in each ? props.base.numbers.find((spec) => spec.id === each.times)!.label : props.base.lists.find((spec) => spec.id === each.list)!.label;
+  return `${times}: ${inner(node).map((phase) => readable(phase.text).toLowerCase()).join(', ')}`;
+};
+/** When a phase is not in every round. */
+const onlyWhen = (row: PhaseRow): string => {
+  const [condition] = specOf(row).when ?? [];
+  if (!condition) return '';
+  if ('round' in condition) return { first: 'first round only', 'not-first': 'from the second round', last: 'last round only', 'not-last': 'not in the last round' }[condition.round];
+  if (!('choice' in condition)) return '';
+  const choice = props.base.choices.find((each) => each.id === condition.choice)!;
+  return `if ${choice.label.toLowerCase()} ${choice.options.find((option) => option.id === condition.is)!.label}`;
+};
+/** How long a phase of the base takes, by the name of its number. */
+const takes = (row: PhaseRow): string => {
+  const node = specOf(row);
+  if ('each' in node) return '';
+  const { duration } = node;
+  return 'breath' in duration ? `one breath ${duration.breath}` : (props.base.numbers.find((spec) => spec.id === ('seconds' in duration ? duration.seconds : duration.breaths))?.label ?? '');
+};
+const family = (row: PhaseRow) => phaseKind(inner(specOf(row))[0]!.kind).family;
+
+function move(from: number, to: number): void {
+  if (to < 0 || to >= props.rows.length) return;
+  const row = props.rows[from]!;
+  arrange(moved(props.rows, from, to), `${label(row)} is phase ${to + 1} of ${props.rows.length}.`);
+  void nextTick(() => list.value?.querySelector<HTMLElement>(`[data-key="${row.key}"] .grip`)?.focus());
+}
+function onKey(event: KeyboardEvent, at: number): void {
+  if (event.key === 'ArrowUp') move(at, at - 1);
+  else if (event.key === 'ArrowDown') move(at, at + 1);
+  else if (event.key === 'Delete' || event.key === 'Backspace') remove(at);
+  else return;
+  event.preventDefault();
+}
+function remove(at: number): void {
+  arrange(props.rows.filter((_, i) => i !== at), `${label(props.rows[at]!)} is out.`);
+  void nextTick(() => list.value?.querySelectorAll<HTMLElement>('.grip')[Math.min(at, props.rows.length - 1)]?.focus());
+}
+const add = (kind: AddedKind) => arrange(withAdded(props.rows, kind), `${ADDED[kind].label} added at the end.`);
+const reset = () => arrange(rowsOf(basePhases(props.base)), `The round is ${props.base.name.toLowerCase()} again.`);
+
+let sortable: Sortable | null = null;
+onMounted(() => {
+  sortable = Sortable.create(list.value!, {
+    handle: '.grip', animation: 120, forceFallback: true, fallbackTolerance: 4,
+    onEnd: ({ item, from, oldIndex, newIndex }) => {
+      if (oldIndex === undefined || newIndex === undefined || oldIndex === newIndex) return;
+      // The list is drawn from the rows, so what was moved by hand goes back first.
+      from.insertBefore(item, from.children[oldIndex > newIndex ? oldIndex + 1 : oldIndex] ?? null);
+      move(oldIndex, newIndex);
+    },
+  });
+});
+onBeforeUnmount(() => sortable?.destroy());
+</script>
+
+<template>
+  <section class="round" aria-label="The round, phase by phase">
+    <header><h2>The round</h2><span class="acts"><Button size="small" :disabled="past.length === 0" @click="undo">Undo</Button><Button size="small" :disabled="asBase" @click="reset">As in {{ base.name.toLowerCase() }}</Button></span></header>
+    <ol ref="list" aria-label="Phases of a round">
+      <li v-for="(row, i) in rows" :key="row.key" :data-key="row.key" :class="{ bad: wrong[`phase.${row.key}`] }">
+        <button type="button" class="grip" :aria-label="`Phase ${i + 1}, ${label(row)}. Arrow keys move it, Delete takes it out`" @keydown="onKey($event, i)"><span aria-hidden="true">⠿</span></button>
+        <span class="kind" :class="family(row)" aria-hidden="true" />
+        <span class="what"><b>{{ label(row) }}</b> <span v-if="onlyWhen(row)" class="soft small">{{ onlyWhen(row) }}</span></span>
+        <span class="takes"><NumberField v-if="row.adds" :value="row.seconds" :label="`Seconds, phase ${i + 1}`" unit="s" :step="1" :wrong="wrong[`phase.${row.key}`] !== undefined" @change="(seconds) => type(row.key, { seconds })" /><span v-else class="soft small">{{ takes(row) }}</span></span>
+        <button type="button" class="out" :aria-label="`Take out phase ${i + 1}, ${label(row)}`" :disabled="rows.length === 1" @click="remove(i)"><span aria-hidden="true">×</span></button>
+        <span v-if="!('each' in specOf(row))" class="own">
+          <input class="input" :value="row.text" :maxlength="LONGEST_TEXT" :placeholder="readable((specOf(row) as PhaseSpec).text)" :aria-label="`Instruction, phase ${i + 1}`" @input="type(row.key, { text: ($event.target as HTMLInputElement).value })">
+          <input class="input" :value="row.detail" :maxlength="LONGEST_DETAIL" :placeholder="readable((specOf(row) as PhaseSpec).detail)" :aria-label="`How, phase ${i + 1}`" @input="type(row.key, { detail: ($event.target as HTMLInputElement).value })">
+        </span>
+        <p v-if="wrong[`phase.${row.key}`]" class="wrong" role="alert">{{ wrong[`phase.${row.key}`] }}</p>
+      </li>
+    </ol>
+    <p v-if="wrong.phases" class="wrong" role="alert">{{ wrong.phases }}</p>
+    <PickOne class="add" :value="null" label="Add a phase" placeholder="Add a phase" :disabled="rows.length >= MOST_PHASES" :options="addable(base).map((kind) => ({ value: kind, label: ADDED[kind].label }))" @change="add" />
+    <p class="sr-only" role="status">{{ said }}</p>
+  </section>
+</template>
+
+<style scoped>
+header,
+.acts,
+.own {
+  display: flex;
+  gap: 8px;
+}
+
+header {
+  align-items: center;
+  justify-content: space-between;
+}
+
+ol {
+  margin: 6px 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 32px 14px minmax(0, 1fr) auto 36px;
+  align-items: center;
+  gap: 2px 8px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line-faint);
+  background: var(--paper);
+}
+
+li.bad {
+  border-left: 3px solid var(--clay);
+}
+
+.grip,
+.out {
+  min-height: 36px;
+  border: 0;
+  border-radius: 4px;
+  background: none;
+  color: var(--soft);
+  font: inherit;
+  font-size: 18px;
+}
+
+.grip {
+  cursor: grab;
+  touch-action: none;
+}
+
+.out:not(:disabled) {
+  cursor: pointer;
+}
+
+.grip:hover,
+.out:not(:disabled):hover {
+  background: var(--line-faint);
+  color: var(--ink);
+}
+
+.kind {
+  width: 12px;
+  height: 22px;
+  border-radius: 2px;
+  background: var(--slate-mid);
+}
+
+.kind.hold {
+  background: var(--spruce-fill);
+}
+
+.kind.contract {
+  background: var(--clay);
+}
+
+.kind.relax {
+  background: var(--sun);
+}
+
+.kind.breathe,
+.kind.press {
+  background: var(--slate);
+}
+
+.kind.oscillate,
+.kind.joint {
+  background: var(--plum);
+}
+
+.kind.rest,
+.kind.set-up {
+  border: 1px solid var(--tick);
+  background: none;
+}
+
+.own {
+  grid-column: 3 / 5;
+}
+
+.own .input:first-child {
+  flex: 2;
+  min-width: 0;
+}
+
+.own .input:last-child {
+  flex: 3;
+  min-width: 0;
+}
+
+.wrong {
+  grid-column: 2 / -1;
+  margin: 0;
+  color: var(--clay-text);
+  font-size: 13px;
+}
+
+.add {
+  width: min(320px, 100%);
+}
+</style>
