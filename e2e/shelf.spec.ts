@@ -65,6 +65,66 @@ test('a way of working of its own: made, planned with, changed; the older plan k
   await expect(page.getByRole('article', { name: 'Crew breath work' })).toHaveCount(0);
 });
 
+test('a round of its own: phases added, moved by key and by drag, the rules said beside them, undone, and planned with', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  await page.goto('/shelf/way?from=static-hold');
+  await page.getByLabel('Name').fill('Hold with a press');
+  const round = page.getByRole('region', { name: 'The round, phase by phase' });
+  const phases = round.getByRole('list', { name: 'Phases of a round' }).getByRole('listitem');
+  await expect(phases).toHaveCount(5);
+  await choose(page, 'Add a phase', 'Press');
+  await expect(phases.nth(5)).toContainText('After a press comes letting go, before anything else.');
+  await expect(page.getByRole('region', { name: 'What it comes to' })).toContainText('As it was before what is marked');
+  await expect(page.getByRole('button', { name: 'Put it on the shelf' })).toBeDisabled();
+  await choose(page, 'Add a phase', 'Let go');
+  await expect(round.getByRole('alert')).toHaveCount(0);
+  await round.getByLabel('Seconds, phase 6').fill('60');
+  await expect(phases.nth(5)).toContainText('Press is 2 to 20 s.');
+  await round.getByLabel('Seconds, phase 6').fill('5');
+  await round.getByLabel('Instruction, phase 7').fill('Melt');
+
+  // Up to the first hold by key, both of them; the grip keeps the focus.
+  const grip = (name: RegExp) => round.getByRole('button', { name });
+  await grip(/^Phase 6, Press/).focus();
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowUp');
+  await expect(grip(/^Phase 4, Press/)).toBeFocused();
+  await expect(round.getByRole('status')).toHaveText('Press is phase 4 of 7.');
+  await expect(phases.nth(3)).toContainText('letting go');
+  // The other by drag, to just behind it.
+  const [from, to] = [await grip(/^Phase 7, Let go/).boundingBox(), await grip(/^Phase 5, /).boundingBox()];
+  await page.mouse.move(from!.x + 8, from!.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(to!.x + 8, to!.y + 20, { steps: 12 });
+  await page.mouse.move(to!.x + 8, to!.y + 6, { steps: 4 });
+  await page.mouse.up();
+  await expect(grip(/^Phase 5, Let go/)).toBeVisible();
+  await expect(round.getByRole('alert')).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'What it comes to' })).toContainText('Contracting10 s');
+
+  // Taken out and taken back.
+  await grip(/^Phase 3, Hold/).focus();
+  await page.keyboard.press('Delete');
+  await expect(phases).toHaveCount(6);
+  await round.getByRole('button', { name: 'Undo' }).click();
+  await expect(phases).toHaveCount(7);
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  const way = page.getByRole('article', { name: 'Hold with a press' });
+  await expect(way).toContainText('does not carry over as it stands');
+
+  await plannedVisit(page, 'Own Round', 'straight-leg', [60, 61, 62, 70, 70, 70], 'Passive hold');
+  await choose(page, 'Way of working', 'Hold with a press');
+  await expect(page.getByLabel('Press', { exact: true }).and(page.locator('input'))).toHaveValue('5');
+  await expect(page.getByLabel('Melt', { exact: true }).and(page.locator('input'))).toHaveValue('3');
+  await saved(page);
+
+  // It opens again as it was left.
+  await page.goto('/shelf/ways');
+  await way.getByRole('link', { name: 'Change it' }).click();
+  await expect(round.getByLabel('Instruction, phase 5')).toHaveValue('Melt');
+  await round.getByRole('button', { name: 'As in passive hold' }).click();
+  await expect(phases).toHaveCount(5);
+});
+
 test('an entry of its own, from another one: what is missing is said beside the field', async ({ page, expectedErrors }) => {
   expect(expectedErrors).toEqual([]);
   await page.goto('/shelf/new?from=calf-supine');

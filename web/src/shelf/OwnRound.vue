@@ -8,7 +8,7 @@ import NumberField from '../steps/plan/NumberField.vue';
 import { moved, phasesOf, rowsOf, withAdded, type PhaseRow } from './ownWayForm.ts';
 
 /** One round, phase by phase: moved by drag or key, taken out, added, each with words of its own. */
-const props = defineProps<{ base: Method; rows: readonly PhaseRow[]; wrong: Readonly<Record<string, string>> }>();
+const props = defineProps<{ base: Method; rows: readonly PhaseRow[]; numbers: Readonly<Record<string, readonly number[]>>; wrong: Readonly<Record<string, string>> }>();
 const emit = defineEmits<{ change: [rows: readonly PhaseRow[]] }>();
 
 const list = ref<HTMLElement | null>(null);
@@ -32,11 +32,11 @@ const type = (key: number, change: Partial<Pick<PhaseRow, 'seconds' | 'text' | '
 
 const specOf = (row: PhaseRow): PhaseNode => (row.adds === undefined ? props.base.round[row.of!]! : { kind: row.adds, duration: { seconds: '' }, ...ADDED[row.adds] });
 const inner = (node: PhaseNode): PhaseSpec[] => ('each' in node ? node.phases.flatMap(inner) : [node]);
-const FILLED: Record<string, string> = { press: 'how they are told to press', pressLine: 'the direction of the press', place: 'the place', setUp: 'the set-up', bringHome: 'the way home', side: 'the side', turn: '1', turns: 'n' };
+const FILLED: Record<string, string> = { press: 'their press', pressLine: 'which way they press', place: 'the place', setUp: 'the set-up', bringHome: 'the way home', side: 'the side', turn: '1', turns: 'n' };
 const readable = (text: string) => text.replace(/\{(\w+)\}/g, (_, name: string) => FILLED[name] ?? `the ${name}`);
 const label = (row: PhaseRow): string => {
   const node = specOf(row);
-  if (!('each' in node)) return row.adds ? ADDED[row.adds].label : readable(node.text).replace(/^how they/, 'How they');
+  if (!('each' in node)) return row.adds ? ADDED[row.adds].label : readable(node.text).replace(/^their/, 'Their');
   const { each } = node;
   const times = 'times' in each ? props.base.numbers.find((spec) => spec.id === each.times)!.label : props.base.lists.find((spec) => spec.id === each.list)!.label;
   return `${times}: ${inner(node).map((phase) => readable(phase.text).toLowerCase()).join(', ')}`;
@@ -48,14 +48,16 @@ const onlyWhen = (row: PhaseRow): string => {
   if ('round' in condition) return { first: 'first round only', 'not-first': 'from the second round', last: 'last round only', 'not-last': 'not in the last round' }[condition.round];
   if (!('choice' in condition)) return '';
   const choice = props.base.choices.find((each) => each.id === condition.choice)!;
-  return `if ${choice.label.toLowerCase()} ${choice.options.find((option) => option.id === condition.is)!.label}`;
+  return `only with ${choice.label.toLowerCase()}: ${choice.options.find((option) => option.id === condition.is)!.label}`;
 };
-/** How long a phase of the base takes, by the name of its number. */
+/** How long a phase of the base takes: the name of its number, which is typed below, and what it is now. */
 const takes = (row: PhaseRow): string => {
   const node = specOf(row);
   if ('each' in node) return '';
   const { duration } = node;
-  return 'breath' in duration ? `one breath ${duration.breath}` : (props.base.numbers.find((spec) => spec.id === ('seconds' in duration ? duration.seconds : duration.breaths))?.label ?? '');
+  if ('breath' in duration) return `one breath ${duration.breath}`;
+  const id = 'seconds' in duration ? duration.seconds : duration.breaths;
+  return `${props.base.numbers.find((spec) => spec.id === id)!.label}, ${(props.numbers[id] ?? []).join(' → ')} ${'seconds' in duration ? 's' : 'breaths'}`;
 };
 const family = (row: PhaseRow) => phaseKind(inner(specOf(row))[0]!.kind).family;
 
@@ -101,13 +103,14 @@ onBeforeUnmount(() => sortable?.destroy());
       <li v-for="(row, i) in rows" :key="row.key" :data-key="row.key" :class="{ bad: wrong[`phase.${row.key}`] }">
         <button type="button" class="grip" :aria-label="`Phase ${i + 1}, ${label(row)}. Arrow keys move it, Delete takes it out`" @keydown="onKey($event, i)"><span aria-hidden="true">⠿</span></button>
         <span class="kind" :class="family(row)" aria-hidden="true" />
-        <span class="what"><b>{{ label(row) }}</b> <span v-if="onlyWhen(row)" class="soft small">{{ onlyWhen(row) }}</span></span>
-        <span class="takes"><NumberField v-if="row.adds" :value="row.seconds" :label="`Seconds, phase ${i + 1}`" unit="s" :step="1" :wrong="wrong[`phase.${row.key}`] !== undefined" @change="(seconds) => type(row.key, { seconds })" /><span v-else class="soft small">{{ takes(row) }}</span></span>
-        <button type="button" class="out" :aria-label="`Take out phase ${i + 1}, ${label(row)}`" :disabled="rows.length === 1" @click="remove(i)"><span aria-hidden="true">×</span></button>
-        <span v-if="!('each' in specOf(row))" class="own">
+        <span v-if="'each' in specOf(row)" class="own">{{ label(row) }}</span>
+        <span v-else class="own">
           <input class="input" :value="row.text" :maxlength="LONGEST_TEXT" :placeholder="readable((specOf(row) as PhaseSpec).text)" :aria-label="`Instruction, phase ${i + 1}`" @input="type(row.key, { text: ($event.target as HTMLInputElement).value })">
           <input class="input" :value="row.detail" :maxlength="LONGEST_DETAIL" :placeholder="readable((specOf(row) as PhaseSpec).detail)" :aria-label="`How, phase ${i + 1}`" @input="type(row.key, { detail: ($event.target as HTMLInputElement).value })">
         </span>
+        <span class="takes"><NumberField v-if="row.adds" :value="row.seconds" :label="`Seconds, phase ${i + 1}`" unit="s" :step="1" :wrong="wrong[`phase.${row.key}`] !== undefined" @change="(seconds) => type(row.key, { seconds })" /><span v-else class="soft small">{{ takes(row) }}</span></span>
+        <button type="button" class="out" :aria-label="`Take out phase ${i + 1}, ${label(row)}`" :disabled="rows.length === 1" @click="remove(i)"><span aria-hidden="true">×</span></button>
+        <p v-if="onlyWhen(row)" class="when soft small">{{ onlyWhen(row) }}</p>
         <p v-if="wrong[`phase.${row.key}`]" class="wrong" role="alert">{{ wrong[`phase.${row.key}`] }}</p>
       </li>
     </ol>
@@ -138,16 +141,16 @@ ol {
 
 li {
   display: grid;
-  grid-template-columns: 32px 14px minmax(0, 1fr) auto 36px;
+  grid-template-columns: 32px 14px minmax(0, 1fr) 104px 36px;
   align-items: center;
   gap: 2px 8px;
-  padding: 6px 0;
+  padding: 5px 0;
   border-bottom: 1px solid var(--line-faint);
   background: var(--paper);
 }
 
 li.bad {
-  border-left: 3px solid var(--clay);
+  box-shadow: inset 3px 0 var(--clay);
 }
 
 .grip,
@@ -211,17 +214,27 @@ li.bad {
   background: none;
 }
 
-.own {
-  grid-column: 3 / 5;
+.own .input:placeholder-shown {
+  border-color: var(--line);
+}
+
+.takes {
+  line-height: 1.25;
+  text-align: right;
+}
+
+.when {
+  grid-column: 3 / -1;
+  margin: 0;
 }
 
 .own .input:first-child {
-  flex: 2;
+  flex: 5;
   min-width: 0;
 }
 
 .own .input:last-child {
-  flex: 3;
+  flex: 6;
   min-width: 0;
 }
 

@@ -44,8 +44,10 @@ function setNumber(id: string, values: readonly number[], i: number, typed: numb
 
 /** What it comes to on an entry it fits; while something is wrong, what it last came to. */
 const line = shallowRef<WayLine | null>(null);
+/** A missing name changes nothing of what is drawn. */
+const stands = computed(() => Object.keys(wrong.value).some((id) => id !== 'name'));
 watch([form, wrong], () => {
-  if (!form.value || !base.value || Object.keys(wrong.value).some((id) => id !== 'name')) return;
+  if (!form.value || !base.value || stands.value) return;
   const made = ownWay('typed', wayFields(form.value, base.value));
   const entry = shelf.entries.find((each) => each.stage === 'specific' && fits(each, made)) ?? shelf.entries.find((each) => fits(each, made))!;
   line.value = wayLine(made, entry, shelfWith({ entries: [entry], methods: [made] }));
@@ -67,7 +69,7 @@ async function retire(): Promise<void> {
       <form class="card form" novalidate @submit.prevent="save">
         <p class="soft">From {{ base.name.toLowerCase() }}: its round, numbers and words are yours to change. Plans made before keep what they used.</p>
         <div class="field"><label for="way-name">Name</label><input id="way-name" v-model="form.name" class="input" maxlength="120" :aria-invalid="wrong.name ? 'true' : undefined"><p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p></div>
-        <OwnRound :base="base" :rows="form.phases" :wrong="wrong" @change="(rows) => form!.phases = rows" />
+        <OwnRound :base="base" :rows="form.phases" :numbers="form.numbers" :wrong="wrong" @change="(rows) => form!.phases = rows" />
         <div class="line"><span>Rounds</span><NumberField :value="form.rounds" label="Rounds" unit="" :step="1" :wrong="wrong.rounds !== undefined" @change="(value) => form!.rounds = value" /><p v-if="wrong.rounds" class="wrong" role="alert">{{ wrong.rounds }}</p></div>
         <div v-for="spec in typedNumbers(way)" :key="spec.id" class="line">
           <span>{{ spec.label }}</span>
@@ -85,7 +87,7 @@ async function retire(): Promise<void> {
       </form>
       <section v-if="line" class="card comes-to" aria-label="What it comes to">
         <h2>What it comes to</h2>
-        <p class="soft small">On {{ line.entryName }}, one side, a slow breath.</p>
+        <p class="soft small">On {{ line.entryName }}, one side, a slow breath.<template v-if="stands"> As it was before what is marked.</template></p>
         <StairDrawing :cues="line.cues" :better="line.better" :unit="line.unit" :height="220" :label="`Stair of ${form.name}: ${line.cues.length} phases`" />
         <StairLegend :cues="line.cues" />
         <dl>
@@ -146,11 +148,6 @@ dd {
   .comes-to {
     position: static;
   }
-}
-
-.field {
-  display: grid;
-  gap: 3px;
 }
 
 .line {
