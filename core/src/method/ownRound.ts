@@ -71,7 +71,7 @@ export const LONGEST_DETAIL = 80;
 
 /**
  * Kinds of phase that can be added to a way of working.
- * @example addable(POINT_HOLD) // → ['wait', 'rest']
+ * @example addable(findMethod('point-hold')) // → ['wait', 'rest']
  */
 export function addable(base: Pick<Method, 'axis'>): AddedKind[] {
   return ADDED_KINDS.filter((kind) => (ADDED[kind].axes as readonly AxisKind[]).includes(base.axis));
@@ -79,7 +79,7 @@ export function addable(base: Pick<Method, 'axis'>): AddedKind[] {
 
 /**
  * The base's own round, phase by phase.
- * @example basePhases(CR_LIGHT) // → [{ of: 0 }, { of: 1 }, { of: 2 }, { of: 3 }]
+ * @example basePhases(findMethod('cr-light')) // → [{ of: 0 }, { of: 1 }, { of: 2 }, { of: 3 }]
  */
 export function basePhases(base: Pick<Method, 'round'>): OwnPhase[] {
   return base.round.map((_, of) => ({ of }));
@@ -87,7 +87,7 @@ export function basePhases(base: Pick<Method, 'round'>): OwnPhase[] {
 
 /**
  * Whether a round is the base's, phase by phase and word for word.
- * @example isBase([{ of: 0 }], CR_LIGHT) // → false
+ * @example isBase([{ of: 0 }], findMethod('cr-light')) // → false
  */
 export function isBase(phases: readonly OwnPhase[], base: Pick<Method, 'round'>): boolean {
   return phases.length === base.round.length && phases.every((phase, i) => 'of' in phase && phase.of === i && !phase.text && !phase.detail);
@@ -98,7 +98,7 @@ const ownSeconds = (at: number) => `own${at + 1}`;
 
 /**
  * The base with its round arranged anew. Phases that name nothing the base has are left out; `checkOwnRound` says so.
- * @example arrange(CR_LIGHT, [{ of: 0 }, { of: 1 }]).numbers.some((spec) => spec.id === 'gain') // → false
+ * @example arrange(findMethod('cr-light'), [{ of: 0 }, { of: 1 }]).numbers.some((spec) => spec.id === 'gain') // → false
  */
 export function arrange(base: Method, phases: readonly OwnPhase[]): Method {
   if (isBase(phases, base)) return base;

@@ -5,7 +5,7 @@ export { minutesMore, otherSessions, proposeSession, type Alternative, type Left
 export { wantedMotions, degreesPer, type Term, type Wanted, type WantedFacts } from './wanted.ts';
 export { predictEdges, responseOf, USUAL_RESPONSE, usualGain, wayShare, type PredictedEdge, type Response } from './response.ts';
 export { betweenPasses, passKey, sessionStrip, type Between, type SessionStrip, type StripFacts, type StripItem } from './strip.ts';
-export { moveBlock, orderProblems, type OrderProblem } from './order.ts';
+export { moveBlock, orderProblems, placeBlock, type OrderProblem } from './order.ts';
 export { mirrored, oneSideFirst, SIDE_PATTERNS, sidePasses, type SidePattern } from './sides.ts';
 export { addDoses, doseByTarget, guidanceFor, sparing, tableHeight, toolMinutes, USUAL_TOOL_LIMITS, type CueSeconds, type DoneSoFar, type Guidance, type TargetDose, type ToolMinutes } from './dose.ts';
 export { CLOSING_S, moveSeconds, OPENING_S, placeOfBlock, SIDE_CHANGE_S } from './places.ts';

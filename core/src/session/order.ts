@@ -40,7 +40,24 @@ export function moveBlock(blocks: readonly BlockPlan[], id: string, to: number, 
   if (from < 0) return { blocks };
   const next = blocks.filter((block) => block.id !== id);
   next.splice(Math.max(0, Math.min(to, next.length)), 0, blocks[from]!);
-  const known = new Set(orderProblems(blocks, shelf).map((problem) => problem.words));
-  const broken = orderProblems(next, shelf).find((problem) => !known.has(problem.words));
+  const broken = newlyBroken(blocks, next, shelf);
   return broken ? { forbidden: broken.words } : { blocks: next };
+}
+
+/** The first rule that a row breaks and that the row it was made from did not. */
+function newlyBroken(before: readonly BlockPlan[], after: readonly BlockPlan[], shelf: Shelf): OrderProblem | undefined {
+  const known = new Set(orderProblems(before, shelf).map((problem) => problem.words));
+  return orderProblems(after, shelf).find((problem) => !known.has(problem.words));
+}
+
+/**
+ * The row with a block added where it belongs: of the places that break no rule of order, the one with the fewest turns in
+ * the row, and of those the last. A block that breaks a rule wherever it stands goes to the end, and the rule is told there.
+ */
+export function placeBlock(blocks: readonly BlockPlan[], block: BlockPlan, shelf: Shelf = BUILT_IN): BlockPlan[] {
+  const rows = Array.from({ length: blocks.length + 1 }, (_, at) => [...blocks.slice(0, at), block, ...blocks.slice(at)]);
+  const allowed = rows.filter((row) => !newlyBroken(blocks, row, shelf));
+  const positionOf = (each: BlockPlan) => each.position ?? shelf.entries.get(each.entryId)?.positions[0];
+  const turns = (row: readonly BlockPlan[]) => row.filter((each, i) => i > 0 && positionOf(each) !== positionOf(row[i - 1]!)).length;
+  return allowed.reduce<BlockPlan[] | null>((best, row) => (best && turns(best) < turns(row) ? best : row), null) ?? rows.at(-1)!;
 }

@@ -3,7 +3,7 @@ import { motionOf } from '../body/index.ts';
 import { ENTRIES, findEntry, TOOLS } from '../catalogue/index.ts';
 import { compile, SLOW_BREATH, type BlockPlan } from '../method/index.ts';
 import { anyBlock } from '../testing/arbitraries.ts';
-import { addDoses, betweenPasses, doseByTarget, mirrored, moveBlock, oneSideFirst, orderProblems, sessionStrip, sidePasses, SIDE_PATTERNS, toolMinutes } from './index.ts';
+import { addDoses, betweenPasses, doseByTarget, mirrored, moveBlock, oneSideFirst, orderProblems, placeBlock, sessionStrip, sidePasses, SIDE_PATTERNS, toolMinutes } from './index.ts';
 
 /** A row of sound blocks in any order, however odd. */
 const anyRow = fc.array(anyBlock, { minLength: 1, maxLength: 5 }).map((blocks) => blocks.map((block, i): BlockPlan => ({ ...block, id: `b${i}` })));
@@ -95,6 +95,21 @@ describe('changing a row', () => {
       expect(ids(moved.blocks).filter((id) => id !== block.id)).toEqual(ids(blocks).filter((id) => id !== block.id));
       const known = new Set(orderProblems(blocks).map((problem) => problem.words));
       expect(orderProblems(moved.blocks).filter((problem) => !known.has(problem.words))).toEqual([]);
+    }), { numRuns: 200 });
+  });
+
+  test('a block that is added breaks no rule that some place would keep, leaves the others as they are, and makes no turn that another sound place would spare', () => {
+    fc.assert(fc.property(anyRow, anyBlock, (blocks, one) => {
+      const block: BlockPlan = { ...one, id: 'new' };
+      const placed = placeBlock(blocks, block);
+      expect(placed.filter((each) => each.id !== 'new')).toEqual(blocks);
+      const broken = (row: readonly BlockPlan[]) => { const known = new Set(orderProblems(blocks).map((problem) => problem.words)); return orderProblems(row).filter((problem) => !known.has(problem.words)).length; };
+      const everywhere = Array.from({ length: blocks.length + 1 }, (_, at) => [...blocks.slice(0, at), block, ...blocks.slice(at)]);
+      const sound = everywhere.filter((row) => broken(row) === 0);
+      if (sound.length === 0) { expect(placed.at(-1)).toBe(block); return; }
+      expect(broken(placed)).toBe(0);
+      const turns = (row: readonly BlockPlan[]) => row.map((each) => each.position ?? findEntry(each.entryId)!.positions[0]).filter((position, i, all) => i > 0 && position !== all[i - 1]).length;
+      expect(turns(placed)).toBe(Math.min(...sound.map(turns)));
     }), { numRuns: 200 });
   });
 

@@ -58,3 +58,45 @@ test('no answer at all: said, and asked again', async () => {
   await session.load();
   expect(session.state).toBe('in');
 });
+
+test('somebody else than before gets a fresh start; the same person goes on where the screen is', async () => {
+  const went: string[] = [];
+  Object.defineProperty(globalThis, 'location', { value: { assign: (path: string) => { went.push(path); } }, configurable: true });
+  let who = ME;
+  const { session } = open(() => ({ status: 200, body: who }));
+  await session.load();
+  await session.signIn('ann', 'a river in the rain');
+  expect(went).toEqual([]);
+  who = { ...ME, id: 'b', name: 'Bea' };
+  await session.signIn('bea', 'another river');
+  expect(went).toEqual(['/']);
+  expect(session.me?.id).toBe('a');
+});
+
+test('leaving asks the server first: without an answer nobody is sent away', async () => {
+  const went: string[] = [];
+  Object.defineProperty(globalThis, 'location', { value: { assign: (path: string) => { went.push(path); } }, configurable: true });
+  let up = true;
+  const { session, sent } = open(({ path }) => (up ? { status: 200, body: path.endsWith('/me') ? ME : {} } : null));
+  await session.load();
+  up = false;
+  await expect(session.signOut()).rejects.toThrow();
+  expect(went).toEqual([]);
+  up = true;
+  await session.signOut();
+  await session.signOutEverywhere();
+  expect(sent.filter((each) => each.method === 'POST').map((each) => each.path.split('/').at(-1))).toEqual(['sign-out', 'sign-out', 'sign-out-everywhere']);
+  expect(went).toEqual(['/', '/']);
+});
+
+test('the first owner of an empty practice is in at once; a refusal of the welcome is said', async () => {
+  let answers: Answer = { status: 500, body: { title: 'Out of order', detail: 'Later.' } };
+  const { session } = open(({ path }) => (path.endsWith('/first-owner') ? { status: 200, body: { ...ME, role: 'owner' } } : path.endsWith('/me') ? OUT : answers));
+  await session.load();
+  expect([session.state, session.problem?.status]).toEqual(['unknown', 500]);
+  answers = { status: 200, body: { practiceName: '', firstStart: true, demoAccounts: [] } };
+  await session.load();
+  expect([session.state, session.problem, session.welcome?.firstStart]).toEqual(['out', null, true]);
+  await session.makeOwner({ practiceName: 'River room', name: 'Ann', login: 'ann', password: 'a river in the rain' });
+  expect([session.state, session.me?.role, session.isCoach]).toEqual(['in', 'owner', false]);
+});

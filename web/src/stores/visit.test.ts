@@ -163,3 +163,63 @@ test('a finding is added, then corrected, then withdrawn; nothing is sent to wit
   expect(visit.findings).toEqual([]);
   expect(kept.map((each) => each.supersedes)).toEqual([null, kept[0]!.id, kept[1]!.id]);
 });
+
+test('a reading is added, then corrected in its place, by motion, side and moment; a withdrawn one is followed too', async () => {
+  const kept: Record<string, unknown>[] = [];
+  installBrowser(({ method, path, body }: Sent) => {
+    if (method === 'GET') return { status: 200, body: visitFile() };
+    const fields = body as { trials: number[] };
+    const saved = { ...fields, id: path.split('/').at(-1)!, visitId: 'v', examinerId: 'a', takenAt: '2026-11-25T09:30:00.000Z', value: fields.trials.length > 0 ? fields.trials.reduce((sum, trial) => sum + trial, 0) / fields.trials.length : null };
+    kept.push(saved);
+    return { status: 200, body: saved };
+  });
+  setActivePinia(createPinia());
+  const visit = useVisit();
+  await visit.load('v');
+  const fields = { motionId: 'straight-leg-raise', side: 'left', moment: 'before', mode: 'passive', instrument: 'inclinometer' } as const;
+  await visit.saveReading({ ...fields, trials: [60, 62] });
+  await visit.saveReading({ ...fields, side: 'right', trials: [70] });
+  await visit.saveReading({ ...fields, moment: 'after', trials: [66] });
+  await visit.saveReading({ ...fields, trials: [61, 62, 63] });
+  expect(visit.readings.filter((each) => each.side === 'left' && each.moment === 'before').map((each) => each.value)).toEqual([62]);
+  expect(visit.readings).toHaveLength(3);
+  await visit.saveReading({ ...fields, trials: [] });
+  await visit.saveReading({ ...fields, trials: [64] });
+  expect(kept.map((each) => each.supersedes)).toEqual([null, null, null, kept[0]!.id, kept[3]!.id, kept[4]!.id]);
+  expect(visit.readings.find((each) => each.side === 'left' && each.moment === 'before')!.value).toBe(64);
+});
+
+test('the step that is open is remembered once, and that it could not be is nobody’s loss', async () => {
+  const { visit, sent, refuse, now } = await open();
+  const patches = () => sent.filter((each) => each.method === 'PATCH').length;
+  await visit.rememberStep('measure');
+  expect(patches()).toBe(0);
+  await visit.rememberStep('plan');
+  expect([patches(), now().visit.step, visit.file!.visit.step]).toEqual([1, 'plan', 'plan']);
+  refuse({ status: 503, body: { title: 'Error', detail: 'Down.' } });
+  await visit.rememberStep('table');
+  expect([patches(), visit.file!.visit.step, visit.saveState]).toEqual([2, 'plan', 'saved']);
+});
+
+test('finishing sends what is still on its way first, and reopening makes it editable again', async () => {
+  const order: string[] = [];
+  let file = visitFile();
+  installBrowser(({ method, path, body }: Sent) => {
+    if (method === 'GET') return { status: 200, body: file };
+    order.push(`${method} ${path.split('/').slice(4).join('/') || 'visit'}`);
+    const revision = file.visit.revision + 1;
+    if (method === 'PATCH') file = { ...file, visit: { ...file.visit, ...(body as object), revision } };
+    if (path.endsWith('/finish')) file = { ...file, visit: { ...file.visit, finishedAt: '2026-11-25T10:00:00.000Z', revision } };
+    if (path.endsWith('/reopen')) file = { ...file, visit: { ...file.visit, finishedAt: null, revision } };
+    return { status: 200, body: file.visit };
+  });
+  setActivePinia(createPinia());
+  const visit = useVisit();
+  await visit.load('v');
+  visit.setArrive({ complaint: 'stiff left hip' });
+  await visit.finish();
+  expect(order).toEqual(['PATCH visit', 'POST finish']);
+  expect([visit.finished, visit.file!.visit.complaint]).toEqual([true, 'stiff left hip']);
+  await visit.reopen();
+  expect([visit.finished, visit.file!.visit.finishedAt]).toEqual([false, null]);
+});

@@ -110,6 +110,88 @@ test('a finished visit is looked at, not changed', async () => {
   expect(plan.blocks.value).toEqual([]);
 });
 
+test('a block goes where it belongs: where nobody turns for it, a warm-up before what it warms, nothing behind the end', async () => {
+  const { plan } = await open(stiffLeft);
+  const order = () => plan.blocks.value.map((block) => block.entryId);
+  plan.add('rectus-femoris-prone', 'cr-breath');
+  plan.add('still-hold', 'breath-sink');
+  plan.add('hamstring-heel-on-shoulder', 'static-hold');
+  plan.add('iliopsoas-prone', 'static-hold');
+  plan.add('hip-circling', 'continuous-motion');
+  expect(order()).toEqual(['hip-circling', 'rectus-femoris-prone', 'iliopsoas-prone', 'hamstring-heel-on-shoulder', 'still-hold']);
+  expect(plan.order.value).toEqual([]);
+});
+
+test('a move that a rule forbids is not made and says which; the next change takes the words away', async () => {
+  const { plan } = await open(stiffLeft);
+  plan.add('rectus-femoris-prone', 'cr-breath');
+  plan.add('still-hold', 'breath-sink');
+  const before = plan.blocks.value;
+  plan.moveTo(before[1]!.id, 0);
+  expect(plan.refusal.value).toContain('ends the visit');
+  expect(plan.blocks.value).toEqual(before);
+  plan.remove(before[1]!.id);
+  expect(plan.refusal.value).toBe('');
+  plan.moveTo('nobody', 0);
+  plan.mirror('nobody');
+  expect(plan.blocks.value).toHaveLength(1);
+});
+
+test('copied to the other side it stands right behind, is shown, and is undone at once', async () => {
+  const { plan } = await open(stiffLeft);
+  plan.add('rectus-femoris-prone', 'cr-breath');
+  plan.replace({ ...plan.blocks.value[0]!, sides: [{ side: 'left', rounds: 4 }] });
+  plan.mirror(plan.blocks.value[0]!.id);
+  expect(plan.blocks.value.map((block) => block.sides)).toEqual([[{ side: 'left', rounds: 4 }], [{ side: 'right', rounds: 4 }]]);
+  expect([plan.selected.value!.id, plan.selectedSide.value]).toEqual([plan.blocks.value[1]!.id, 'right']);
+  plan.undo();
+  expect(plan.blocks.value).toHaveLength(1);
+  expect(plan.selectedSide.value).toBe('left');
+});
+
+test('all of one side first, and a whole plan taken: each one step of undo', async () => {
+  const { plan } = await open(stiffLeft);
+  plan.add('rectus-femoris-prone', 'cr-breath');
+  plan.add('iliopsoas-prone', 'static-hold');
+  const both = plan.blocks.value;
+  plan.splitSides('right');
+  expect(plan.blocks.value.map((block) => block.sides.map((each) => each.side).join())).toEqual(['right', 'right', 'left', 'left']);
+  plan.takePlan([both[1]!]);
+  expect([plan.blocks.value.length, plan.selected.value!.entryId]).toEqual([1, 'iliopsoas-prone']);
+  plan.undo();
+  plan.undo();
+  expect(plan.blocks.value).toEqual(both);
+  plan.takePlan([]);
+  expect(plan.selected.value).toBeNull();
+});
+
+test('one gesture of many steps is undone at once; another gesture is another step', async () => {
+  const { plan } = await open(stiffLeft);
+  plan.add('rectus-femoris-prone', 'cr-breath');
+  const [block] = plan.blocks.value;
+  const contract = (seconds: number) => ({ ...block!, numbers: { ...block!.numbers, contract: [seconds] } });
+  for (const seconds of [7, 8, 9]) plan.replace(contract(seconds), 'drag 1');
+  for (const seconds of [10, 11]) plan.replace(contract(seconds), 'drag 2');
+  plan.undo();
+  expect(plan.blocks.value[0]!.numbers.contract).toEqual([9]);
+  plan.undo();
+  expect(plan.blocks.value[0]!.numbers.contract).toEqual([6]);
+});
+
+test('where the edge is expected is shown for what lengthens and was measured, and for nothing else', async () => {
+  const { plan } = await open(stiffLeft);
+  plan.add('rectus-femoris-prone', 'cr-breath');
+  const { edges, sessions } = plan.predicted.value!;
+  expect([edges.length, sessions]).toEqual([4, 0]);
+  expect(edges.every((edge) => edge.low <= edge.expected && edge.expected <= edge.high)).toBe(true);
+  expect(edges.at(-1)!.expected).toBeGreaterThan(edges[0]!.expected);
+  // Nobody has read this one today.
+  plan.add('calf-supine', 'cr-breath');
+  expect(plan.predicted.value).toBeNull();
+  plan.add('hip-circling', 'continuous-motion');
+  expect(plan.predicted.value).toBeNull();
+});
+
 test('no blocks make an empty line', () => {
   expect(lineOf([], { periodMs: 10_000, inShare: 0.4 }, [], BUILT_IN)).toMatchObject({ cues: [], totalMs: 0 });
 });

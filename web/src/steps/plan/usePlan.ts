@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { motionOf, type Side } from '@pace-bend/core/body';
 import type { Entry } from '@pace-bend/core/catalogue';
 import { checkBlock, doseOf, fits, newBlock, sidesOf, SLOW_BREATH, type BlockPlan, type BreathPace, type Line, type Shelf } from '@pace-bend/core/method';
-import { mirrored, moveBlock, oneSideFirst, orderProblems, predictEdges, responseOf, sessionStrip, wayShare, type PredictedEdge } from '@pace-bend/core/session';
+import { mirrored, moveBlock, oneSideFirst, orderProblems, placeBlock, predictEdges, responseOf, sessionStrip, wayShare, type PredictedEdge } from '@pace-bend/core/session';
 import { currentReadings, lineOfRun, stiffestFirst, type EdgeAtStart, type VisitFile } from '@pace-bend/core/record';
 import { usePractice } from '../../stores/practice.ts';
 import { blockCautions, limitedBlock, type Caution, type SideCautions } from '@pace-bend/core/caution';
@@ -137,7 +137,7 @@ export function usePlan() {
     show(after);
   }
 
-  /** Adds a block; the stiffer side goes first and gets one round more. */
+  /** Adds a block where it belongs in the row; the stiffer side goes first and gets one round more. */
   function add(entryId: string, methodId: string): void {
     const entry = store.entryOf(entryId);
     const own = sidesOf(entry);
@@ -147,9 +147,7 @@ export function usePlan() {
     const most = store.methodOf(methodId).rounds.max;
     const sides = block.sides.map((each) => (each.side === stiffer && own.length > 1 && each.rounds < most ? { ...each, rounds: each.rounds + 1 } : each));
     select(block.id, sides[0]!.side);
-    const closing = blocks.value.findIndex((each) => store.entryOf(each.entryId).stage === 'close');
-    const at = closing < 0 || entry.stage === 'close' ? blocks.value.length : closing;
-    put([...blocks.value.slice(0, at), { ...block, sides }, ...blocks.value.slice(at)]);
+    put(placeBlock(blocks.value, { ...block, sides }, shelf.value));
   }
 
   /** The side of a motion that is stiffer today, beyond the error. */

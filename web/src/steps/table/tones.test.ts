@@ -1,0 +1,92 @@
+import { PHASE_KINDS, phaseKind, type PhaseKind } from '@pace-bend/core/method';
+import { speak, Tones } from './tones.ts';
+
+interface Note { readonly hertz: number; readonly fromS: number; readonly toS: number }
+
+/** A sound card that writes down what it is asked to play. */
+function installSound(state: 'running' | 'suspended' = 'running') {
+  const notes: Note[] = [];
+  const contexts: { state: string; closed: boolean }[] = [];
+  class FakeContext {
+    state: string = state;
+    currentTime = 10;
+    closed = false;
+    destination = {};
+    constructor() { contexts.push(this); }
+    resume() { this.state = 'running'; return Promise.resolve(); }
+    close() { this.closed = true; return Promise.resolve(); }
+    createGain() { return { gain: { setValueAtTime() {}, linearRampToValueAtTime() {}, exponentialRampToValueAtTime() {} }, connect: (next: unknown) => next }; }
+    createOscillator() {
+      const tone = { frequency: { value: 0 }, connect: (next: unknown) => next, fromS: 0, start(atS: number) { this.fromS = atS; }, stop(atS: number) { notes.push({ hertz: this.frequency.value, fromS: this.fromS, toS: atS }); } };
+      return tone;
+    }
+  }
+  Object.defineProperty(globalThis, 'AudioContext', { value: FakeContext, configurable: true });
+  return { notes, contexts };
+}
+
+test('silent until a key or a touch woke it; then every phase has its notes, one after the other', () => {
+  const { notes, contexts } = installSound('suspended');
+  const tones = new Tones();
+  tones.phase('contract');
+  expect([notes.length, contexts.length]).toEqual([0, 0]);
+  tones.wake();
+  tones.wake();
+  expect(contexts).toHaveLength(1);
+  tones.phase('contract');
+  tones.phase('relax');
+  expect(notes.map((note) => note.hertz)).toEqual([523, 659, 659, 440]);
+  expect(notes[1]!.fromS).toBeGreaterThan(notes[0]!.fromS);
+});
+
+test('into work the notes rise, out of it they fall; the warning is lower than every phase and unlike any', () => {
+  const { notes } = installSound();
+  const tones = new Tones();
+  tones.wake();
+  const heard = (play: () => void): number[] => { const before = notes.length; play(); return notes.slice(before).map((note) => note.hertz); };
+  expect(heard(() => tones.phase('contract')).reduce((a, b) => b - a)).toBeGreaterThan(0);
+  expect(heard(() => tones.phase('relax')).reduce((a, b) => b - a)).toBeLessThan(0);
+  const families = [...new Set((Object.keys(PHASE_KINDS) as PhaseKind[]).map((kind) => phaseKind(kind).family))];
+  const all = families.map((family) => heard(() => tones.phase(family)));
+  expect(all.every((each) => each.length > 0)).toBe(true);
+  const warning = heard(() => tones.warning());
+  expect(Math.max(...warning)).toBeLessThan(Math.min(...all.flat()));
+  expect(warning.length).toBeGreaterThan(Math.max(...all.map((each) => each.length)));
+});
+
+test('muted it plays nothing and forgets nothing; closed it is silent', () => {
+  const { notes, contexts } = installSound();
+  const tones = new Tones();
+  tones.wake();
+  tones.muted = true;
+  tones.warning();
+  expect(notes).toEqual([]);
+  tones.muted = false;
+  tones.phase('hold');
+  expect(notes).toHaveLength(1);
+  tones.close();
+  tones.phase('hold');
+  expect(notes).toHaveLength(1);
+  expect(contexts[0]!.closed).toBe(true);
+});
+
+test('a browser without sound runs the line in silence', () => {
+  Object.defineProperty(globalThis, 'AudioContext', { value: undefined, configurable: true });
+  const tones = new Tones();
+  tones.wake();
+  tones.phase('hold');
+  tones.warning();
+  tones.close();
+});
+
+test('a cue is said aloud where the browser can, the last one only; elsewhere nothing happens', () => {
+  Object.defineProperty(globalThis, 'window', { value: {}, configurable: true });
+  speak('Let go');
+  const said: string[] = [];
+  const speech = { cancel: () => { said.length = 0; }, speak: (words: { text: string }) => { said.push(words.text); } };
+  Object.defineProperty(globalThis, 'window', { value: { speechSynthesis: speech }, configurable: true });
+  Object.defineProperty(globalThis, 'SpeechSynthesisUtterance', { value: class { rate = 1; constructor(public text: string) {} }, configurable: true });
+  speak('Press into my hand');
+  speak('Let go');
+  expect(said).toEqual(['Let go']);
+});
