@@ -6,6 +6,8 @@ export interface Press {
   readonly on: SegmentId;
   readonly at: number;
   readonly from: 'above' | 'below';
+  /** Traction: the hand draws along the part, away from the body, instead of going in. */
+  readonly pulls?: true;
 }
 
 /** How an entry is drawn: what is posed, where it is in the set-up and at the end, and where a hand presses. */
@@ -34,6 +36,12 @@ const pressed = (template: MotionFigure['template'], on: SegmentId, at: number, 
   return { figure: { template, moves: on, zero: own ?? moves.deg, turn: 1, ...(Object.keys(others).length > 0 ? { set: others } : {}) }, setUp: 0, end: 0, press: { on, at, from } };
 };
 
+/** The same, with a hand that draws the part away from the body. */
+const pulled = (...given: Parameters<typeof pressed>): Own => {
+  const own = pressed(...given);
+  return { ...own, press: { ...own.press!, pulls: true } };
+};
+
 const BENT_KNEES = { thigh: 50, shank: -110, farThigh: 50, farShank: -110 } as const;
 
 /**
@@ -43,9 +51,9 @@ const BENT_KNEES = { thigh: 50, shank: -110, farThigh: 50, farShank: -110 } as c
 const OWN: Readonly<Record<string, Own>> = {
   // Neck. Front of the page is up in the side views.
   'neck-crossed-arm-lift': turned({ template: 'supine', moves: 'head', zero: 0, turn: -1 }, 5, 45),
-  'neck-traction': pressed('supine', 'head', 0.2, 'below'),
-  'neck-traction-forearm': pressed('supine', 'head', 0.3, 'below'),
-  'neck-traction-towel': pressed('supine', 'head', 0.15, 'below'),
+  'neck-traction': pulled('supine', 'head', 0.2, 'below'),
+  'neck-traction-forearm': pulled('supine', 'head', 0.3, 'below'),
+  'neck-traction-towel': pulled('supine', 'head', 0.15, 'below'),
   'skull-base-melt': pressed('supine', 'head', 0.25, 'below'),
   'scalene-pin-move': turned({ template: 'lying-from-above', moves: 'head', zero: 0, turn: -1 }, 4, 34),
   'neck-extension-table-end': turned({ template: 'supine-head-over', moves: 'head', zero: 0, turn: 1 }, 5, 38),
@@ -66,7 +74,7 @@ const OWN: Readonly<Record<string, Own>> = {
   // Trunk.
   'side-lying-rotation-low': turned({ template: 'sitting-from-above', moves: 'chest', zero: 90, turn: 1 }, 5, 42),
   'side-lying-back-bow': turned({ template: 'side-lying-above', moves: 'trunk', zero: 180, turn: 1, set: { thigh: -15, shank: -20, upperArm: 15 } }, 4, 24, { on: 'trunk', at: 0.2, from: 'below' }),
-  'side-bend-seated': turned({ template: 'sitting-behind', moves: 'trunk', zero: 90, turn: 1 }, 4, 30),
+  'side-bend-seated': turned({ template: 'sitting-behind', moves: 'trunk', zero: 90, turn: 1, set: { upperArm: 112, forearm: -40 } }, 4, 30),
   'lumbar-forearm-sink': pressed('prone', 'trunk', 0.3),
   'rib-pelvis-spread': pressed('side-lying', 'trunk', 0.35),
   'quadratus-comfort': turned({ template: 'lying-from-above', moves: 'trunk', zero: -90, turn: -1 }, 3, 18),
@@ -88,11 +96,13 @@ const OWN: Readonly<Record<string, Own>> = {
   'groin-attachment-shake': pressed('supine', 'thigh', 0.2, 'above', { thigh: 45, shank: -65 }),
   'buttock-wake-up': pressed('prone', 'trunk', 0.03),
   'sacral-edge-presses': pressed('prone', 'trunk', 0.06),
-  'leg-pull': pressed('supine', 'shank', 0.9),
+  'leg-pull': pulled('supine', 'shank', 0.8),
   // Thigh and knee.
   'patella-glides': pressed('supine', 'shank', 0.03),
   'line-press-outside': pressed('side-lying', 'thigh', 0.6),
   // Ankle and foot.
+  'talocrural-traction': pulled('supine', 'shank', 0.92, 'below'),
+  'talocrural-open-close': pulled('supine', 'shank', 0.92, 'below'),
   'post-op-fluid': pressed('supine', 'shank', 0.5, 'above', { thigh: 30 }),
   'calf-pin': turned({ template: 'prone', moves: 'foot', zero: -60, turn: -1 }, 4, 40, { on: 'shank', at: 0.4, from: 'above' }),
   'calf-cross-friction': pressed('prone', 'shank', 0.35, 'above', { shank: 14 }),

@@ -23,6 +23,8 @@ const props = withDefaults(defineProps<{
   decorative?: boolean;
   /** Where a hand presses; then no axis and no reading line are drawn. */
   press?: Press | null;
+  /** The hand that presses is still on its way. */
+  coming?: boolean;
   /** Only the part that is pressed is marked as worked on. */
   still?: boolean;
   /** Another value that must fit into the same picture, so that two pictures have one scale. */
@@ -31,7 +33,7 @@ const props = withDefaults(defineProps<{
   hands?: boolean;
   /** Said instead of the motion and its test position. */
   words?: string;
-}>(), { values: () => ({}), short: () => [], bands: () => [], size: 48, shape: 1.35, decorative: false, press: null, still: false, beside: null, hands: true, words: '' });
+}>(), { values: () => ({}), short: () => [], bands: () => [], size: 48, shape: 1.35, decorative: false, press: null, coming: false, still: false, beside: null, hands: true, words: '' });
 
 const VIEW_WORDS: Record<View, string> = { side: 'the side', front: 'the front', behind: 'behind', above: 'above', feet: 'the feet', detail: 'close by' };
 const detailed = computed(() => props.size >= 90);
@@ -60,7 +62,7 @@ const segments = computed(() => [...pose.value.segments].sort((a, b) => order(a)
 const fans = computed(() => pose.value.fans.map(fanPath));
 /** Hands and rings grow with the figure, but less than it does. */
 const markUnit = computed(() => px.value * Math.min(2.4, Math.max(1, Math.sqrt(props.size / 110))));
-const marks = computed<Mark[]>(() => (detailed.value ? figureMarks(pose.value, markUnit.value, props.press).filter((mark) => props.hands || mark.kind !== 'hand') : []));
+const marks = computed<Mark[]>(() => (detailed.value ? figureMarks(pose.value, markUnit.value, props.press, props.coming).filter((mark) => props.hands || mark.kind !== 'hand') : []));
 // A picture of an entry has no sides: it is done on either.
 const tags = computed(() => (props.words ? [] : marks.value).flatMap((mark) => (mark.kind === 'tag' ? [mark] : [])));
 const face = computed(() => faceMark(pose.value, px.value));

@@ -81,10 +81,10 @@ function mitten(x: number, y: number, deg: number, px: number): string {
 /**
  * The joint's axis, the line that is read along, the hand that moves the limb (near its far end) and the one that holds (on what
  * must not follow, beside the axis), and letters for left and right. With a press there is only the hand where it works, and which
- * way it goes in.
+ * way it goes, in or along; while it is still coming it is off the body, without an arrow.
  */
-export function figureMarks(pose: Pose, px: number, press: Press | null = null): Mark[] {
-  if (press) return pressMarks(pose, px, press);
+export function figureMarks(pose: Pose, px: number, press: Press | null = null, coming = false): Mark[] {
+  if (press) return pressMarks(pose, px, press, coming);
   const moving = pose.segments.filter((each) => each.moving && !each.far);
   const marks: Mark[] = [];
   const seen = new Set<string>();
@@ -129,8 +129,8 @@ export function faceMark(pose: Pose, px: number): string | null {
   return `M${at(reach)}L${at(reach + Math.max(1.6, 2.4 * px))}`;
 }
 
-/** The hand on the edge of a part, fingers along it, with an arrow into it. */
-function pressMarks(pose: Pose, px: number, { on, at, from }: Press): Mark[] {
+/** The hand on the edge of a part, fingers along it, with an arrow into it, or along it where it pulls; or on its way there. */
+function pressMarks(pose: Pose, px: number, { on, at, from, pulls }: Press, coming: boolean): Mark[] {
   const part = pose.segments.find((each) => each.id === on);
   if (!part) return [];
   const [x, y] = [part.from.x + at * (part.to.x - part.from.x), part.from.y + at * (part.to.y - part.from.y)];
@@ -142,8 +142,14 @@ function pressMarks(pose: Pose, px: number, { on, at, from }: Press): Mark[] {
   const normal = { x: -along.y * way, y: along.x * way };
   const point = (out: number, beside = 0) => `${round(x + normal.x * out + along.x * beside)} ${round(y + normal.y * out + along.y * beside)}`;
   const [tip, end] = [half + 9 * px, half + 24 * px];
+  const hand = (out: number): Mark => ({ kind: 'hand', still: false, path: mitten(x + normal.x * out, y + normal.y * out, part.deg, px) });
+  if (coming) return [hand(half + 17 * px)];
+  if (pulls) {
+    const [line, tail, head] = [half + 15 * px, -8 * px, 10 * px];
+    return [hand(half + 4 * px), { kind: 'push', path: `M${point(line, tail)}L${point(line, head)}M${point(line + 4 * px, head - 5 * px)}L${point(line, head)}L${point(line - 4 * px, head - 5 * px)}` }];
+  }
   return [
-    { kind: 'hand', still: false, path: mitten(x + normal.x * (half + 4 * px), y + normal.y * (half + 4 * px), part.deg, px) },
+    hand(half + 4 * px),
     { kind: 'push', path: `M${point(end)}L${point(tip)}M${point(tip + 5 * px, -4 * px)}L${point(tip)}L${point(tip + 5 * px, 4 * px)}` },
   ];
 }

@@ -13,5 +13,5 @@ const position = computed(() => props.entry.positions[0].replace(/ (left|right)$
 </script>
 
 <template>
-  <PosedFigure :motion="figure.motion" :values="values" :size="size" :shape="decorative ? 1.35 : 1.7" :press="figure.press" :still="figure.still" :hands="entry.section !== 'Home work'" :beside="other" :decorative="decorative" :words="`${entry.name}, ${position}, ${moment === 'end' ? 'at the end' : 'set-up'}`" />
+  <PosedFigure :motion="figure.motion" :values="values" :size="size" :shape="decorative ? 1.35 : 1.7" :press="figure.press" :coming="moment === 'set-up'" :still="figure.still" :hands="entry.section !== 'Home work'" :beside="other" :decorative="decorative" :words="`${entry.name}, ${position}, ${moment === 'end' ? 'at the end' : 'set-up'}`" />
 </template>

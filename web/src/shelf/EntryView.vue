@@ -37,6 +37,11 @@ async function retire(retired: boolean): Promise<void> {
     problem.value = error;
   }
 }
+/** Of the direction only who presses: the athlete against the hand, or the hand. */
+const endWords = computed(() => {
+  if (entryFigure(entry.value!).still) return `The limb stays, the hand works: ${entry.value!.pressLine}`;
+  return `At the edge. ${ways.value[0]?.techniques.includes('contract') ? 'They press' : 'Direction'}: ${entry.value!.pressLine}`;
+});
 const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'both move' };
 </script>
 
@@ -50,7 +55,7 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
       <div class="grid">
         <section class="card figures" aria-label="Pictures">
           <figure><EntryPicture :entry="entry" moment="set-up" :size="170" /><figcaption class="small">Set-up: {{ entry.setUp }}</figcaption></figure>
-          <figure><EntryPicture :entry="entry" moment="end" :size="170" /><figcaption class="small">{{ entryFigure(entry).still ? 'The limb stays; the hand works' : `At the edge. They press: ${entry.pressLine}` }}</figcaption></figure>
+          <figure><EntryPicture :entry="entry" moment="end" :size="170" /><figcaption class="small">{{ endWords }}</figcaption></figure>
           <p v-if="!showsEntry(entryFigure(entry).motion.figure, entry)" class="small soft">Drawn as its motion is measured; it is done {{ entry.positions.join(' or ') }}.</p>
         </section>
         <section class="card" aria-label="At the table">
