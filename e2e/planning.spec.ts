@@ -223,6 +223,40 @@ test('left, right, left; a copy for the other side; all of one side first', asyn
   await toTheTable(page);
 });
 
+test('a long row on a tablet: smaller boxes, an edge that says it goes on, what is chosen in sight; the page for the wall has every pass', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  await page.setViewportSize({ width: 1024, height: 768 });
+  const visit = await plannedVisit(page, 'Long Row', 'straight-leg', [55, 56, 55, 70, 70, 70], 'Breath-led contract-relax');
+  await expect(strip(page).locator('.strip.tight')).toHaveCount(0);
+  const field = page.getByRole('combobox', { name: 'Anything from the shelf' });
+  for (const [i, typed] of ['rectus femoris', 'iliopsoas', 'hip circling', 'soleus, bent', 'latissimus', 'still hold', 'calf, straight'].entries()) {
+    await field.click({ force: true });
+    await page.keyboard.type(typed);
+    await page.locator('.ant-select-dropdown:visible .ant-select-item-option').first().click();
+    // One that has to be turned between its sides is two boxes.
+    await expect.poll(() => strip(page).locator('.cell.block').evaluateAll((cells) => new Set(cells.map((cell) => (cell as HTMLElement).dataset.block)).size)).toBe(i + 2);
+  }
+  await expect(strip(page).locator('.strip.tight.goes-on')).toBeVisible();
+  // What is chosen is brought into sight, from either end.
+  for (const at of ['last', 'first'] as const) {
+    const cell = strip(page).locator('.cell.block')[at]();
+    await cell.locator('.open').focus();
+    await page.keyboard.press('Enter');
+    await expect(cell).toHaveClass(/\bon\b/);
+    const [box, row] = [await cell.boundingBox(), await strip(page).boundingBox()];
+    expect(box!.x).toBeGreaterThanOrEqual(row!.x);
+    expect(box!.x + box!.width).toBeLessThanOrEqual(row!.x + row!.width + 1);
+  }
+  await expect(strip(page).getByRole('img', { name: /^The booked \d+ minutes end here$/ })).toHaveCount(1);
+  await saved(page);
+  await page.goto(`${visit}/sheet`);
+  const rows = page.getByRole('table').getByRole('row');
+  await expect(rows.filter({ hasText: 'Hamstrings, straight leg' })).toHaveCount(2);
+  await expect(rows.filter({ hasText: 'Hamstrings, straight leg, left' })).toContainText('“Press your heel down”');
+  await expect(rows.filter({ hasText: 'Hip circling' }).first()).not.toContainText('“');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+});
+
 test('dose against the guidance, the hands against their day, the table to begin with', async ({ page, expectedErrors }) => {
   expect(expectedErrors).toEqual([]);
   await plannedVisit(page, 'Dose Shown', 'straight-leg', [60, 61, 62, 70, 70, 70], 'Passive hold');

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Sortable from 'sortablejs';
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { BlockPlan } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import type { SessionStrip, StripItem } from '@pace-bend/core/session';
@@ -23,6 +23,9 @@ const times = (cell: StripCell) => cell.items.filter((item) => item.kind === 'bl
 const GLYPHS: Record<StripItem['kind'], string> = { opening: '◦', turn: '↻', side: '⇄', before: '∠', block: '', after: '∠', close: '•' };
 const HINTS: Record<StripItem['kind'], string> = { opening: 'settle', turn: 'turn', side: 'other side', before: 'measure', block: '', after: 'measure again', close: 'close' };
 
+/** Pixels a box needs to show all it says, its gap included. */
+const ROOM = { block: 90, side: 18, other: 29 } as const;
+
 let sortable: Sortable | null = null;
 onMounted(() => {
   sortable = Sortable.create(list.value!, {
@@ -37,7 +40,26 @@ onMounted(() => {
     },
   });
 });
-onBeforeUnmount(() => sortable?.destroy());
+onBeforeUnmount(() => { sortable?.destroy(); watcher?.disconnect(); });
+
+/** A long row is drawn with smaller boxes; what is still too long can be scrolled, and its edge says so. */
+const width = ref(Infinity);
+const tight = computed(() => cells.value.reduce((sum, cell) => sum + ROOM[cell.kind === 'block' ? 'block' : cell.kind === 'side' ? 'side' : 'other'], 0) > width.value);
+const goesOn = ref(false);
+let watcher: ResizeObserver | null = null;
+function look(): void {
+  const strip = list.value!;
+  width.value = strip.clientWidth || Infinity;
+  goesOn.value = strip.scrollWidth - strip.clientWidth - strip.scrollLeft > 4;
+}
+onMounted(() => {
+  watcher = new ResizeObserver(look);
+  watcher.observe(list.value!);
+});
+watch([cells, tight, () => props.selectedId], () => {
+  look();
+  list.value?.querySelector('.cell.on')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+}, { flush: 'post' });
 
 function onKey(event: KeyboardEvent, id: string): void {
   if (props.disabled) return;
@@ -58,7 +80,7 @@ function onKey(event: KeyboardEvent, id: string): void {
     </header>
     <p v-if="refusal" class="refusal small" role="status">{{ refusal }}</p>
     <p v-if="blocks.length === 0" class="soft empty">Nothing planned yet: let a plan be proposed, or take a block from the offers below.</p>
-    <div v-show="blocks.length > 0" ref="list" class="strip">
+    <div v-show="blocks.length > 0" ref="list" class="strip" :class="{ tight, 'goes-on': goesOn }" @scroll.passive="look">
       <div
         v-for="cell in cells" :key="cell.key" class="cell" :class="[cell.kind, { on: cell.blockId === selectedId, late: cell.late, first: cell.position !== null, warm: cell.blockId && shelf.entryOf(blockOf(cell)?.entryId ?? '')?.stage === 'warm', end: cell.blockId && shelf.entryOf(blockOf(cell)?.entryId ?? '')?.stage === 'close' }]"
         :data-block="cell.blockId" :style="{ flexGrow: cell.kind === 'block' ? Math.max(60, cell.seconds) : Math.max(14, cell.seconds / 2) }"
@@ -276,6 +298,50 @@ header {
   right: -4px;
   bottom: 0;
   border-right: 3px solid var(--clay);
+}
+
+.tight .cell {
+  min-width: 18px;
+}
+
+.tight .cell.first {
+  margin-left: 3px;
+}
+
+.tight .cell.block {
+  width: 66px;
+  min-width: 66px;
+}
+
+.tight .open {
+  padding: 6px 4px 26px;
+  font-size: 11.5px;
+  overflow-wrap: anywhere;
+  hyphens: auto;
+}
+
+.tight .way {
+  display: none;
+}
+
+.tight .position {
+  font-size: 11px;
+}
+
+.tight .cell.opening .at {
+  visibility: hidden;
+}
+
+.tight .tools {
+  right: 0;
+}
+
+.tight .tools button {
+  width: 19px;
+}
+
+.goes-on {
+  mask-image: linear-gradient(to right, black calc(100% - 36px), transparent);
 }
 
 .empty {

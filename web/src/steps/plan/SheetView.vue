@@ -9,6 +9,7 @@ import { SIDE_WORDS } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
+import { sheetRows, sheetWatch } from './sheetRows.ts';
 import { breathOf, edgesOf, lineOf } from './usePlan.ts';
 
 /** The session as one page for the wall: minute by minute, big enough to read from the table. */
@@ -34,13 +35,9 @@ const strip = computed(() => {
   const { blocks } = file.value.plan;
   return sessionStrip({ blocks, line: lineOf(blocks, breathOf(file.value), edges, shelf.shelf), isMeasured: (motionId, side) => edges.some((edge) => edge.motionId === motionId && edge.side === side), shelf: shelf.shelf });
 });
-const rows = computed(() => {
-  const all = strip.value?.items ?? [];
-  return all.filter((item) => item.kind !== 'side').map((item, i, list) => ({ item, first: item.position !== list[i - 1]?.position, block: file.value!.plan.blocks.find((each) => each.id === item.blockId) ?? null }));
-});
+const rows = computed(() => (strip.value ? sheetRows(strip.value, file.value!.plan.blocks, shelf.shelf) : []));
 const clock = (item: StripItem) => formatDuration(item.startS * 1000);
 const WORDS: Record<StripItem['kind'], string> = { opening: 'Settle, cover, consent', turn: 'Turn', side: '', before: 'Measure', block: '', after: 'Measure again', close: 'Close: note, home work, next time' };
-const rounds = (row: (typeof rows.value)[number]) => row.block?.sides.find((each) => each.side === row.item.side)?.rounds ?? 0;
 const print = () => window.print();
 </script>
 
@@ -58,14 +55,14 @@ const print = () => window.print();
             <tr v-for="(row, i) in rows" :key="i" :class="[row.item.kind, { first: row.first, late: row.item.startS >= file.visit.minutesAvailable * 60 }]">
               <td class="num time">{{ clock(row.item) }}</td>
               <td class="place">{{ row.first ? row.item.position : '' }}</td>
-              <td v-if="row.block" class="what"><b>{{ shelf.entryOf(row.block.entryId).name }}</b><template v-if="row.item.side !== 'midline'">, {{ SIDE_WORDS[row.item.side!].toLowerCase() }}</template> <small>{{ shelf.methodOf(row.block.methodId).name.toLowerCase() }}, {{ rounds(row) }}&nbsp;×</small></td>
+              <td v-if="row.work" class="what"><b>{{ row.work.entry.name }}</b><template v-if="row.item.side !== 'midline'">, {{ SIDE_WORDS[row.item.side!].toLowerCase() }}</template> <small>{{ row.work.method.name.toLowerCase() }}, {{ row.work.rounds }}&nbsp;×</small></td>
               <td v-else class="what soft">{{ WORDS[row.item.kind] }}<template v-if="row.item.kind === 'turn'">{{ ` to ${row.item.position}` }}</template><template v-if="row.item.motionId">{{ `: ${row.item.words.toLowerCase()}` }}<template v-if="row.item.side !== 'midline'">, {{ row.item.side }}</template></template></td>
-              <td class="press">{{ row.block && shelf.entryOf(row.block.entryId).measured ? `“${shelf.entryOf(row.block.entryId).press}”` : '' }}</td>
+              <td class="press">{{ row.work?.told ? `“${row.work.told}”` : '' }}</td>
               <td class="num dur">{{ formatDuration(row.item.seconds * 1000) }}</td>
             </tr>
           </tbody>
         </table>
-        <ul class="watch"><li v-for="block in file.plan.blocks.filter((each) => shelf.entryOf(each.entryId).measured)" :key="block.id"><b>{{ shelf.entryOf(block.entryId).name }}</b> {{ shelf.entryOf(block.entryId).watch }}</li></ul>
+        <ul class="watch"><li v-for="entry in sheetWatch(file.plan.blocks, shelf.shelf)" :key="entry.id"><b>{{ entry.name }}</b> {{ entry.watch }}</li></ul>
       </article>
     </template>
   </div>
