@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { askedForPlan, choose, expect, plannedVisit, REFUSED, runThrough, saved, test, toTheTable, typeTrials, walkIn, addMotion } from './support.ts';
 
 const handle = (page: Page, name: string) => page.getByRole('slider', { name, exact: true });
@@ -50,7 +50,7 @@ test('five readings and 35 minutes: a plan with its reasons, changed by hand, tw
     await card.getByRole('button', { name: 'Why' }).first().click();
     await expect(card).toContainText('a real side difference');
     await expect(card).toContainText(/weight 1 \+ .* = /);
-    // Other plans and what more time would bring come after the first answer.
+    // Other plans and what more time would bring come after the first answer, and what is left of the minutes is accounted for.
     await expect(card.getByRole('group', { name: 'Plans' }).getByRole('button').nth(1)).toBeVisible();
     await card.getByText(/^Left out/).click();
     await card.getByRole('button', { name: 'Take this plan' }).click();
@@ -152,6 +152,12 @@ test('pinned stays, left out stays out, and other minutes make another plan', as
   await card.getByRole('button', { name: 'Without Calf, straight knee' }).click();
   await expect(card).toContainText('proven');
   await expect(card.locator('ol').getByText('Calf, straight knee')).toHaveCount(0);
+  // One stiff motion less to work on: the minutes that nothing needs are said, not left to be wondered about.
+  const spare = card.getByText(/^\d+ min stay free: /);
+  await expect(spare).toBeVisible();
+  const numberIn = async (place: Locator, pattern: RegExp) => Number(pattern.exec((await place.textContent())!)![1]);
+  const minutes = await numberIn(card.getByRole('heading'), /(\d+) min/);
+  expect(await numberIn(spare, /^(\d+)/)).toBe(Math.floor(minutes - await numberIn(card.locator('.said'), /(\d+):/) - await numberIn(card.locator('.said'), /:(\d\d)/) / 60));
   await card.getByText(/^Left out/).click();
   await card.getByRole('button', { name: 'Allow again' }).click();
   await card.getByRole('button', { name: 'Pin Calf, straight knee' }).click();

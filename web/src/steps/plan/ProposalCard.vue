@@ -39,6 +39,13 @@ const gain = (each: ProposedBlock) => {
   const { unit } = motionOf(shelf.entryOf(each.block.entryId).motionId);
   return each.sides.filter((side) => side.missing > 0).map((side) => `${side.side === 'midline' ? '' : `${side.side} `}+${formatValue(side.gain, unit)} of ${formatValue(side.missing, unit)}`).join(', ');
 };
+/** Minutes that the best plan leaves over although more time would change nothing: said, so that nobody looks for a fault. */
+const LEAST_SPARE_MIN = 3;
+const spare = computed(() => {
+  if (!plan.value || shown.value > 0 || !triedMore.value || plan.value.status !== 'optimal' || work.value.length === 0) return 0;
+  const minutes = Math.floor(props.minutes - plan.value.seconds / 60);
+  return minutes >= LEAST_SPARE_MIN && leftOut.value.every((each) => each.moreMinutes === null) ? minutes : 0;
+});
 const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} min more would bring it in`);
 </script>
 
@@ -87,6 +94,7 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
           </div>
         </li>
       </ol>
+      <p v-if="spare > 0" class="small soft">{{ spare }} min stay free: what falls short today is worked, and no more time would make it worth more. They are good for reading again, for teaching what to do at home, or for an early end.</p>
       <Button v-if="plan.blocks.length > 0" type="primary" :disabled="disabled || state === 'working'" @click="emit('take', plan.blocks.map((each) => each.block))">Take this plan</Button>
       <details v-if="leftOut.length > 0 || bans.length > 0" class="out">
         <summary>Left out: {{ leftOut.length + bans.length }}</summary>
