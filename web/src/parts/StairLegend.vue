@@ -30,6 +30,7 @@ const families = computed(() => [...new Set(props.cues.map((cue) => phaseKind(cu
 .legend {
   display: flex;
   flex-wrap: wrap;
+  align-content: flex-start;
   gap: 4px 18px;
   margin: 0;
   padding: 0;
