@@ -107,8 +107,18 @@ test('a round of its own: phases added, moved by key and by drag, the rules said
   await expect(phases).toHaveCount(6);
   await round.getByRole('button', { name: 'Undo' }).click();
   await expect(phases).toHaveCount(7);
+  // A word is one step back, not its letters.
+  await round.getByLabel('How, phase 5').fill('every muscle of it');
+  await round.getByLabel('How, phase 5').press('End');
+  await page.keyboard.type(', slowly');
+  await round.getByRole('button', { name: 'Undo' }).click();
+  await expect(round.getByLabel('How, phase 5')).toHaveValue('');
+  await expect(round.getByLabel('Instruction, phase 5')).toHaveValue('Melt');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   const way = page.getByRole('article', { name: 'Hold with a press' });
+  await way.getByRole('link', { name: 'Put beside another' }).click();
+  await expect(page.getByRole('region', { name: 'Compared' })).toContainText('5 s at 20 %');
+  await page.goBack();
   await expect(way).toContainText('does not carry over as it stands');
 
   await plannedVisit(page, 'Own Round', 'straight-leg', [60, 61, 62, 70, 70, 70], 'Passive hold');

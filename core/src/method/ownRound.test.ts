@@ -89,6 +89,8 @@ test.each<[string, Method, readonly OwnPhase[], string, RegExp]>([
   ['a hold with the limb at rest', LIGHT, [{ adds: 'return', seconds: 5 }, KEEP], 'phases.1', /at the edge/],
   // Right in the first round and wrong in the second: the way back to the edge is left out.
   ['a hold that only the first round brings to the edge', HOLD, basePhases(HOLD).filter((_, i) => i !== 1), 'phases.1', /at the edge/],
+  // The rest between rounds may be none, and then it is no letting go.
+  ['a press that only a rest of maybe no seconds lets go of', HOLD, [...basePhases(HOLD).slice(0, 3), { adds: 'contract', seconds: 6 }, { of: 4 }, { of: 3 }], 'phases.3', /letting go/],
   // Only with one of the choices: short of the edge, nothing brings it back.
   ['a hold short of the edge where one chooses to start there', findMethod('cr-breath')!, [{ of: 0 }, { of: 1 }, { of: 5 }], 'phases.2', /at the edge/],
 ])('%s is refused at its place', (_, base, phases, path, message) => {

@@ -19,7 +19,8 @@ import { byBreath, effort, gain, REHEARSE, rehearse, seconds, short, slack, taug
  * Two rules of the work hold for every round, checked on what the compiler makes of it rather than on the list, so that
  * neither a condition nor a loop can hide anything: after a press comes letting go before anything moves, and a hold is
  * at the edge. The lines looked at are those of every combination of choices, with two rounds, so that what holds only in
- * the first or not in the last is seen too.
+ * the first or not in the last is seen too; and each once with the usual numbers and once with the least there may be, because
+ * a phase of no seconds is no phase.
  */
 
 /** A phase of the base by its place in the base's round, or one that is added; either may have words of its own. */
@@ -191,7 +192,8 @@ export function checkOwnRound(base: Method, phases: readonly OwnPhase[]): BlockP
       if (!base.round[phase.of]) problems.push({ path: `phases.${i}`, message: `${base.name} has no such phase.` });
     } else if (!offered.includes(phase.adds)) problems.push({ path: `phases.${i}`, message: `Such a phase cannot be added to ${base.name.toLowerCase()}.` });
     else {
-      const message = checkNumber(phase.seconds, seconds('', ADDED[phase.adds].label, [], ADDED[phase.adds]));
+      const { label, min, max } = ADDED[phase.adds];
+      const message = checkNumber(phase.seconds, seconds('', label, [], { min, max }));
       if (message) problems.push({ path: `phases.${i}.seconds`, message });
     }
     if ((phase.text ?? '').length > LONGEST_TEXT) problems.push({ path: `phases.${i}.text`, message: `At most ${LONGEST_TEXT} letters: it is read across a room.` });
@@ -227,14 +229,17 @@ function marked(method: Method): Method {
   return { ...method, id: 'looked-at', madeFrom: method.id, round: method.round.map(mark) };
 }
 
-/** What the compiler makes of two rounds on one side, for every combination of choices, on an entry that the way fits. */
+/** What the compiler makes of two rounds on one side, on an entry that the way fits: for every combination of choices, with the usual numbers and with the least. */
 function* linesOf(method: Method): Generator<readonly Cue[]> {
   const entry = ENTRIES.find((each) => fits(each, method))!;
   const shelf = shelfWith({ entries: [], methods: [method] });
   const [side] = sidesOf(entry);
   const block = newBlock('looked-at', entry.id, method.id, [side!], shelf);
-  const rounds = Math.min(2, method.rounds.max);
-  for (const choices of combinations(method)) yield compile([{ ...block, choices, sides: [{ side: side!, rounds }] }], { breath: SLOW_BREATH, edgeOf: () => null, shelf }).cues;
+  const sides = [{ side: side!, rounds: Math.min(2, method.rounds.max) }];
+  const least = Object.fromEntries(method.numbers.map((spec) => [spec.id, [spec.min]]));
+  for (const choices of combinations(method)) {
+    for (const numbers of [block.numbers, least]) yield compile([{ ...block, choices, numbers, sides }], { breath: SLOW_BREATH, edgeOf: () => null, shelf }).cues;
+  }
 }
 
 function combinations({ choices }: Pick<Method, 'choices'>): ChoiceValues[] {

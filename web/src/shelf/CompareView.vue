@@ -35,11 +35,13 @@ function sideOf(method: Method): Side {
   const { dose } = line;
   const numberOf = (id: string) => { const spec = method.numbers.find((each) => each.id === id); return spec && Array.isArray(spec.default) ? spec.default.join(' → ') : null; };
   const efforts = numberOf('effort');
+  /** Seconds of every press there is, by the numbers they come from: a practice’s own round may have several. */
+  const presses = [...new Set(line.cues.flatMap((cue) => (cue.kind === 'contract' && cue.madeOf?.seconds ? [cue.madeOf.seconds] : [])))].map(numberOf).join(' and ');
   return {
     method, ...line,
     rows: [
       { label: 'For', value: method.purpose }, { label: 'Breath', value: method.breathWords }, { label: 'Rounds', value: String(method.rounds.default) },
-      { label: 'Contraction', value: efforts === null ? 'none' : `${numberOf('contract') ?? '?'} s at ${efforts} %` },
+      { label: 'Contraction', value: presses === '' ? 'none' : `${presses} s at ${efforts} %` },
       { label: 'At end range', value: `${Math.round(dose.endRangeMs / 1000)} s a side` }, { label: 'Contracting', value: `${Math.round(dose.contractMs / 1000)} s a side` }, { label: 'In all', value: `${formatDuration(dose.totalMs)} a side` },
       { label: 'Stop above', value: `${numberOf('painCeiling')} of 10` }, { label: 'Schools differ', value: method.schoolsDiffer },
     ],

@@ -37,7 +37,7 @@ async function retire(retired: boolean): Promise<void> {
     problem.value = error;
   }
 }
-/** Of the direction only who presses: the athlete against the hand, or the hand. */
+/** Whose direction it is: that of the athlete’s press, or of the hand. */
 const endWords = computed(() => {
   if (entryFigure(entry.value!).still) return `The limb stays, the hand works: ${entry.value!.pressLine}`;
   return `At the edge. ${ways.value[0]?.techniques.includes('contract') ? 'They press' : 'Direction'}: ${entry.value!.pressLine}`;

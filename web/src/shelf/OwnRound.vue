@@ -16,19 +16,27 @@ const past = ref<(readonly PhaseRow[])[]>([]);
 const said = ref('');
 const asBase = computed(() => isBase(phasesOf(props.rows), props.base));
 
-function arrange(rows: readonly PhaseRow[], words: string): void {
-  past.value = [...past.value, props.rows];
-  said.value = words;
+/** What was typed last, so that a word is one step of undo and not its letters. */
+let typing = '';
+
+function put(rows: readonly PhaseRow[], gesture = ''): void {
+  if (gesture === '' || gesture !== typing) past.value = [...past.value, props.rows];
+  typing = gesture;
   emit('change', rows);
+}
+function arrange(rows: readonly PhaseRow[], words: string): void {
+  said.value = words;
+  put(rows);
 }
 function undo(): void {
   const before = past.value.at(-1);
   if (!before) return;
   past.value = past.value.slice(0, -1);
   said.value = 'Taken back.';
+  typing = '';
   emit('change', before);
 }
-const type = (key: number, change: Partial<Pick<PhaseRow, 'seconds' | 'text' | 'detail'>>) => emit('change', props.rows.map((row) => (row.key === key ? { ...row, ...change } : row)));
+const type = (key: number, change: Partial<Pick<PhaseRow, 'seconds' | 'text' | 'detail'>>) => put(props.rows.map((row) => (row.key === key ? { ...row, ...change } : row)), `${key}/${Object.keys(change).join()}`);
 
 const specOf = (row: PhaseRow): PhaseNode => (row.adds === undefined ? props.base.round[row.of!]! : { kind: row.adds, duration: { seconds: '' }, ...ADDED[row.adds] });
 const inner = (node: PhaseNode): PhaseSpec[] => ('each' in node ? node.phases.flatMap(inner) : [node]);
