@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { choose, expect, plannedVisit, saved, test } from './support.ts';
+import { choose, expect, plannedVisit, runThrough, saved, test } from './support.ts';
 
 /** Types into a list that takes several and chooses one. */
 async function pickFrom(page: Page, name: string, typed: string, option: RegExp): Promise<void> {
@@ -126,6 +126,13 @@ test('a round of its own: phases added, moved by key and by drag, the rules said
   await expect(page.getByLabel('Press', { exact: true }).and(page.locator('input'))).toHaveValue('5');
   await expect(page.getByLabel('Melt', { exact: true }).and(page.locator('input'))).toHaveValue('3');
   await saved(page);
+
+  // And runs through at the table, with its own words.
+  await page.goto(page.url().replace('/plan', '/table?rate=10'));
+  await expect(page.getByText('Space begins')).toBeVisible();
+  const told = new Set<string>();
+  await runThrough(page, async () => { told.add((await page.locator('.instruction').textContent()) ?? ''); });
+  expect([...told]).toEqual(expect.arrayContaining(['Hold', 'Melt']));
 
   // It opens again as it was left.
   await page.goto('/shelf/ways');

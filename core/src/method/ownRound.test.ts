@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { blockAction } from '../caution/index.ts';
 import { ENTRIES } from '../catalogue/index.ts';
+import { applyEvent, carryTo, READY } from '../table/index.ts';
 import { addable, arrange, basePhases, checkBlock, checkOwnRound, checkOwnWay, compile, doseOf, findMethod, fits, isBase, METHODS, MOST_PHASES, newBlock, ownWay, phaseKind, shelfWith, sidesOf, SLOW_BREATH, type Method, type OwnPhase, type OwnWayFields } from './index.ts';
 
 const LIGHT = findMethod('cr-light')!;
@@ -144,4 +145,47 @@ test('enough of those rounds pass: the rules leave room', () => {
   const passing = fc.sample(anyRound, { numRuns: 300, seed: 11 }).filter(({ base, phases }) => checkOwnRound(base, phases).length === 0);
   expect(passing.length).toBeGreaterThan(60);
   expect(passing.length).toBeLessThan(300);
+});
+
+test('a round that passes runs through at the table, every cue once and in order, whatever the numbers within their bounds', () => {
+  fc.assert(fc.property(anyRound, fc.double({ min: 0, max: 1, noNaN: true }), ({ base, phases }, share) => {
+    if (checkOwnRound(base, phases).length > 0) return;
+    const made = own(arrange(base, phases));
+    const shelf = shelfWith({ entries: [], methods: [made] });
+    const entry = ENTRIES.find((each) => fits(each, made))!;
+    const block = newBlock('b', entry.id, 'own', [sidesOf(entry)[0]!], shelf);
+    const numbers = Object.fromEntries(made.numbers.map((spec) => [spec.id, [Math.min(spec.max, spec.min + Math.round((share * Math.min(40, spec.max - spec.min)) / spec.step) * spec.step)]]));
+    expect(checkBlock({ ...block, numbers }, shelf)).toEqual([]);
+    const line = compile([{ ...block, numbers }], { breath: SLOW_BREATH, edgeOf: () => null, shelf });
+    let state = applyEvent(line, READY, { kind: 'start', atMs: 0 });
+    for (let step = 0; step < line.cues.length * 2 + 2 && state.status !== 'finished'; step++) {
+      state = carryTo(line, state, state.atMs + line.totalMs);
+      if (state.status === 'waiting') state = applyEvent(line, state, { kind: 'go', atMs: state.atMs });
+    }
+    expect(state.status).toBe('finished');
+    expect(state.spans.map((span) => span.cueIndex)).toEqual(line.cues.map((cue) => cue.index));
+    // Not a moment of the line is between two cues.
+    line.cues.forEach((cue, i) => expect(cue.startMs).toBe(i === 0 ? 0 : line.cues[i - 1]!.endMs));
+    expect(line.totalMs).toBe(line.cues.at(-1)!.endMs);
+  }), { numRuns: 150 });
+});
+
+test('a hold that a caution keeps short is kept short in an own round too, whichever phase it is', () => {
+  const phases: OwnPhase[] = [...basePhases(HOLD).slice(0, 3), { adds: 'hold', seconds: 60 }, ...basePhases(HOLD).slice(3)];
+  const made = own(arrange(HOLD, phases));
+  const shelf = shelfWith({ entries: [], methods: [made] });
+  const entry = ENTRIES.find((each) => fits(each, made))!;
+  const limits = [{ side: 'left' as const, cap: null, edgeShare: null, effortPct: null, painCeiling: null, grade: null, holdS: 15 }];
+  const held = (limited: boolean) => compile([{ ...newBlock('b', entry.id, 'own', ['left'], shelf), ...(limited ? { limits } : {}) }], { breath: SLOW_BREATH, edgeOf: () => null, shelf }).cues.filter((cue) => cue.kind === 'hold').map((cue) => (cue.endMs - cue.startMs) / 1000);
+  expect(held(false)).toEqual([20, 60, 20, 60]);
+  expect(held(true)).toEqual([15, 15, 15, 15]);
+});
+
+test('an added press is held to the effort a caution allows', () => {
+  const phases: OwnPhase[] = [...basePhases(HOLD).slice(0, 3), { adds: 'contract', seconds: 6 }, { adds: 'relax', seconds: 3 }, ...basePhases(HOLD).slice(3)];
+  const made = own({ ...arrange(HOLD, phases) });
+  const shelf = shelfWith({ entries: [], methods: [made] });
+  const entry = ENTRIES.find((each) => fits(each, made))!;
+  const block = { ...newBlock('b', entry.id, 'own', ['left' as const], shelf), limits: [{ side: 'left' as const, cap: null, edgeShare: null, effortPct: 10, painCeiling: null, grade: null, holdS: null }] };
+  expect(compile([block], { breath: SLOW_BREATH, edgeOf: () => null, shelf }).cues.filter((cue) => cue.effortPct !== null).map((cue) => cue.effortPct)).toEqual([10, 10]);
 });

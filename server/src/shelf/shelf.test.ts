@@ -1,5 +1,6 @@
 import { findEntry } from '@pace-bend/core/catalogue';
-import { newBlock, shelfOf, type OwnItem } from '@pace-bend/core/method';
+import fc from 'fast-check';
+import { ADDED_KINDS, checkOwnWay, METHODS, newBlock, shelfOf, type OwnItem, type OwnWayFields } from '@pace-bend/core/method';
 import { ANN, newVisit, openTestApp, request, requestAs, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
@@ -54,6 +55,30 @@ test('a round of its own is kept as it was sent, planned with its own seconds, a
   await api().put(`/api/visits/${visitId}/plan`).send({ revision: 1, blocks: [{ ...block, numbers: { ...block.numbers, own4: [90] } }] }).expect(422);
   const run = (await api().put(`/api/runs/${uuid()}`).send({ visitId, blocks: [block], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }).expect(200)).body;
   expect(run.line.cues.filter((cue: { text: string }) => cue.text === 'Sip of water')).toHaveLength(2);
+});
+
+test('whatever is sent as a round is kept or refused with its place, as the check says, and never breaks the server', async () => {
+  const anyPhase = fc.oneof(
+    fc.record({ of: fc.oneof(fc.nat({ max: 8 }), fc.constantFrom(-1, 0.5, 99)) }),
+    fc.record({ adds: fc.constantFrom(...ADDED_KINDS), seconds: fc.oneof(fc.integer({ min: 2, max: 12 }), fc.constantFrom(0, -4, 500)) }),
+    fc.record({ adds: fc.constantFrom('thrust', '__proto__', ''), seconds: fc.integer({ min: 1, max: 9 }) }), fc.constantFrom({}, null, 'contract', { of: 0, text: 'x'.repeat(200) }),
+  );
+  const seen = { kept: 0, refused: 0 };
+  const sent = fc.sample(fc.record({ baseId: fc.constantFrom(...METHODS.map((method) => method.id)), phases: fc.array(anyPhase, { maxLength: 5 }) }), { numRuns: 120, seed: 5 });
+  for (const { baseId, phases } of [...sent, { baseId: 'cr-light', phases: [{ of: 0 }, { of: 1 }] }]) {
+    const fields = { ...WAY, baseId, name: `Round ${seen.kept + seen.refused}`, rounds: METHODS.find((method) => method.id === baseId)!.rounds.default, numbers: {}, choices: {}, phases };
+    const answer = await api().put(`/api/shelf/${uuid()}`).send({ supersedes: null, fields });
+    if (answer.status === 200) {
+      seen.kept += 1;
+      expect(checkOwnWay(fields as OwnWayFields)).toEqual([]);
+    } else {
+      seen.refused += 1;
+      expect([JSON.stringify(phases), answer.status]).toEqual([JSON.stringify(phases), 422]);
+      expect(answer.body.errors.every((error: { path: string }) => error.path.startsWith('fields.phases'))).toBe(true);
+    }
+  }
+  expect(seen.kept).toBeGreaterThan(3);
+  expect(seen.refused).toBeGreaterThan(50);
 });
 
 test('an entry of its own is planned where it stands, with another position and stations', async () => {
