@@ -66,6 +66,7 @@ test('a way of working of its own: made, planned with, changed; the older plan k
 });
 
 test('a round of its own: phases added, moved by key and by drag, the rules said beside them, undone, and planned with', async ({ page, expectedErrors }) => {
+  test.setTimeout(240_000);
   expect(expectedErrors).toEqual([]);
   await page.goto('/shelf/way?from=static-hold');
   await page.getByLabel('Name').fill('Hold with a press');
@@ -128,7 +129,7 @@ test('a round of its own: phases added, moved by key and by drag, the rules said
   await saved(page);
 
   // And runs through at the table, with its own words.
-  await page.goto(page.url().replace('/plan', '/table?rate=10'));
+  await page.goto(page.url().replace('/plan', '/table?rate=20'));
   await expect(page.getByText('Space begins')).toBeVisible();
   const told = new Set<string>();
   await runThrough(page, async () => { told.add((await page.locator('.instruction').textContent()) ?? ''); });
