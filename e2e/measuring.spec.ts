@@ -1,4 +1,4 @@
-import { addMotion, becomeOwner, expect, saved, test, typeTrials, walkIn } from './support.ts';
+import { addMotion, becomeOwner, choose, expect, saved, test, typeTrials, walkIn } from './support.ts';
 
 test('twelve readings, three trials, both sides, from the keyboard, once round the table', async ({ page, expectedErrors }) => {
   test.setTimeout(180_000);
@@ -47,8 +47,7 @@ test('same as left, a correction with its history, another instrument than last 
   await page.getByRole('button', { name: /^Hip flexion/ }).first().click();
   await page.getByLabel('Left, trial 1').fill('128');
   const panel = page.getByRole('region', { name: /^Hip flexion/ });
-  await panel.getByRole('combobox', { name: 'Instrument' }).click({ force: true });
-  await page.locator('.ant-select-dropdown:visible').getByTitle('Inclinometer').click();
+  await choose(panel, 'Instrument', 'Inclinometer');
   await expect(panel.getByText('inclinometer now, goniometer last visit: part of the difference may be the instruments')).toBeVisible();
   await page.getByLabel('Left, trial 1').fill('');
   await page.keyboard.press('ArrowDown');

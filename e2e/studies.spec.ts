@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { addMotion, becomeOwner, expect, REFUSED, saved, signIn, test, typeTrials, walkIn } from './support.ts';
+import { addMotion, becomeOwner, choose, expect, REFUSED, saved, signIn, test, typeTrials, walkIn } from './support.ts';
 
 /** Begins a study of people without a file; leaves the browser at its first reading. */
 async function begin(page: Page, url: string, kind: 'Study how well you repeat' | 'Compare two instruments', people: string): Promise<void> {
@@ -73,8 +73,7 @@ test('two instruments are compared, and from then on the difference is taken int
   await page.goto(`${visit}/close`);
   await page.getByRole('button', { name: /^Hip flexion/ }).first().click();
   const panel = page.getByRole('region', { name: /^Hip flexion/ });
-  await panel.getByRole('combobox', { name: 'Instrument' }).click({ force: true });
-  await page.locator('.ant-select-dropdown:visible').getByTitle('Inclinometer').click();
+  await choose(panel, 'Instrument', 'Inclinometer');
   await panel.getByLabel('Left, trial 1').fill('116');
   // 120° with the goniometer are 116° with the inclinometer: nothing was gained and nothing lost.
   await expect(panel.getByText('inclinometer now, goniometer before work: −4.0° taken into account')).toBeVisible();

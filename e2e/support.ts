@@ -76,10 +76,11 @@ export async function arriveNow(page: Page): Promise<void> {
   await expect(page).toHaveURL(/\/visit\/[0-9a-f-]+\/arrive$/);
 }
 
-/** Chooses from a list that is not typed into. */
-export async function choose(page: Page, name: string, option: string): Promise<void> {
+/** Chooses from a list that is not typed into, on the page or within a part of it. */
+export async function choose(within: Page | Locator, name: string, option: string): Promise<void> {
+  const page = 'page' in within ? within.page() : within;
   // The kit lays what is chosen over the field itself.
-  const field = page.getByRole('combobox', { name, exact: true });
+  const field = within.getByRole('combobox', { name, exact: true });
   await field.click({ force: true });
   await expect(field).toHaveAttribute('aria-expanded', 'true');
   await page.waitForTimeout(300);

@@ -95,6 +95,22 @@ test('another instrument corrects what was read with the wrong one, and its erro
   expect(measuring.problems[`${hip.id}/left`]).toContain('cannot be reached');
 });
 
+test('another instrument chosen while the reading is still on its way corrects it as well; of two choices the last counts', async () => {
+  const { kept } = await open();
+  const { measuring } = await board();
+  measuring.type(hip, 'left', 0, '4');
+  const onItsWay = measuring.commit(hip, 'left');
+  // The request has gone with the goniometer and has not been answered.
+  await Promise.resolve();
+  const corrected = measuring.setInstrument(hip, 'inclinometer');
+  await Promise.all([onItsWay, corrected]);
+  expect(measuring.standing(hip.id, 'left')!.instrument).toBe('inclinometer');
+  expect(kept.at(-1)).toMatchObject({ instrument: 'inclinometer', trials: [4] });
+
+  await Promise.all([measuring.setInstrument(hip, 'goniometer'), measuring.setInstrument(hip, 'inclinometer')]);
+  expect(measuring.standing(hip.id, 'left')!.instrument).toBe('inclinometer');
+});
+
 test('emptied trials withdraw the reading, and it can be measured again', async () => {
   const { kept } = await open();
   const { measuring, row } = await board();

@@ -91,13 +91,15 @@ export function useMeasuring(moment: Moment) {
     forget(keyOf(motion.id, side));
   }
 
-  /** Saves a side if what is typed is sound and differs from what stands. One after the other: Enter and leaving the field both ask for it. */
-  function commit(motion: Motion, side: Side): Promise<void> {
-    const key = keyOf(motion.id, side);
-    const turn = (underWay.get(key) ?? Promise.resolve()).then(() => save(motion, side));
+  /** Requests of one side follow one another, so that each sees what the one before it brought. */
+  function inTurn(key: string, work: () => Promise<void>): Promise<void> {
+    const turn = (underWay.get(key) ?? Promise.resolve()).then(work);
     underWay.set(key, turn);
     return turn;
   }
+
+  /** Saves a side if what is typed is sound and differs from what stands. Enter and leaving the field both ask for it. */
+  const commit = (motion: Motion, side: Side): Promise<void> => inTurn(keyOf(motion.id, side), () => save(motion, side));
 
   async function save(motion: Motion, side: Side): Promise<void> {
     const key = keyOf(motion.id, side);
@@ -137,11 +139,11 @@ export function useMeasuring(moment: Moment) {
 
   async function setInstrument(motion: Motion, instrument: Instrument): Promise<void> {
     instruments[motion.id] = instrument;
-    // A reading already taken is corrected: it was read with the other instrument.
-    for (const side of motion.sides) {
+    // A reading already taken, or still on its way, is corrected: it was read with the other instrument.
+    await Promise.all(motion.sides.map((side) => inTurn(keyOf(motion.id, side), async () => {
       const reading = standing(motion.id, side);
-      if (reading && reading.instrument !== instrument) await send(motion, side, reading.trials);
-    }
+      if (reading && reading.instrument !== instrumentFor(motion)) await send(motion, side, reading.trials);
+    })));
   }
 
   function pick(motionId: string): void {
