@@ -89,19 +89,24 @@ test('whatever was read: the plan is sound, in order, on both sides, and its str
 }, 120_000);
 
 test('stopped on the way: what could be taken fits the minutes and says what a better plan could be worth', () => {
-  let seen = 0;
-  fc.assert(fc.property(factsWith(anyToday(7, 10), 30), (facts) => {
+  const halfWay = factsWith(anyToday(7, 10), 30);
+  const waysTo = (facts: SessionFacts) => {
     const ways: Proposal[] = [];
     const full = proposeSession(facts, String, { progress: (_best, _bound, soFar) => { const way = soFar(); if (way) ways.push(way); } });
+    return { full, ways };
+  };
+  fc.assert(fc.property(halfWay, (facts) => {
+    const { full, ways } = waysTo(facts);
     for (const way of ways) {
-      seen += 1;
       expect(way.status).toBe('stopped');
       expect(way.seconds).toBeLessThanOrEqual(facts.minutes * 60);
       expect(way.value + way.gap).toBeGreaterThanOrEqual(full.value - 1e-9);
       expect(way.blocks.flatMap((each) => checkBlock(each.block))).toEqual([]);
     }
   }), { numRuns: 50 });
-  expect(seen).toBeGreaterThan(0);
+  // Many searches end before there is anything to take; among these there are some that do not.
+  const seen = fc.sample(halfWay, { numRuns: 50, seed: 5 }).map((facts) => waysTo(facts).ways.length);
+  expect(seen.filter((ways) => ways > 0).length).toBeGreaterThan(0);
 }, 120_000);
 
 test('more minutes never give a plan of less worth while it ends the same way', () => {
