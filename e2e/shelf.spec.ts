@@ -143,6 +143,21 @@ test('a round of its own: phases added, moved by key and by drag, the rules said
   await expect(phases).toHaveCount(5);
 });
 
+test('a shelf that comes late overwrites nothing: the forms wait for it', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  for (const [path, name] of [['/shelf/way?from=crac', 'Contract-relax, then antagonist, ours'], ['/shelf/new?from=calf-supine', 'Calf, straight knee, ours']] as const) {
+    let send = () => {};
+    const asked = new Promise<void>((resolve) => { send = resolve; });
+    await page.route('**/api/shelf', async (route) => { await asked; await route.continue(); });
+    await page.goto(path);
+    await expect(page.getByText('Opening the shelf …')).toBeVisible();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveCount(0);
+    send();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue(name);
+    await page.unroute('**/api/shelf');
+  }
+});
+
 test('an entry of its own, from another one: what is missing is said beside the field', async ({ page, expectedErrors }) => {
   expect(expectedErrors).toEqual([]);
   await page.goto('/shelf/new?from=calf-supine');

@@ -4,7 +4,7 @@ export { BUILT_IN, offeredEntries, offeredMethods, shelfWith, type Shelf } from 
 export { checkOwnEntry, checkOwnWay, ownWay, shelfOf, type OwnEntryFields, type OwnItem, type OwnWayFields } from './own.ts';
 export { ADDED, ADDED_KINDS, addable, arrange, basePhases, checkOwnRound, isBase, LONGEST_DETAIL, LONGEST_TEXT, MOST_PHASES, type AddedKind, type OwnPhase } from './ownRound.ts';
 export { axisOf, type Axis } from './axis.ts';
-export { newBlock, checkBlock, checkNumber, checkRounds, defaultNumbers, defaultChoices, defaultLists, fits, MOST_PASSES, sidesOf, type BlockProblem } from './block.ts';
+export { newBlock, checkBlock, checkNumber, checkRounds, defaultNumbers, defaultChoices, defaultLists, fits, LONGEST_PLACE, MOST_PASSES, sidesOf, type BlockProblem } from './block.ts';
 export { compile, PlanProblem, type CompileContext } from './compile.ts';
 export { SLOW_BREATH, breathAt, nearestBreathEndMs } from './breath.ts';
 export { doseOf, type SideDose } from './dose.ts';

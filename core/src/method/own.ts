@@ -1,6 +1,6 @@
 import { MOTIONS, POSITIONS } from '../body/index.ts';
 import { SECTIONS, STAGES, TOOLS, type Entry } from '../catalogue/index.ts';
-import { checkNumber, LONGEST_PLACE, type BlockProblem } from './block.ts';
+import { checkNumber, checkRounds, LONGEST_PLACE, type BlockProblem } from './block.ts';
 import { findMethod } from './methods.ts';
 import { arrange, checkOwnRound, type OwnPhase } from './ownRound.ts';
 import { shelfWith, type Shelf } from './shelf.ts';
@@ -61,7 +61,8 @@ export function checkOwnWay(fields: OwnWayFields): BlockProblem[] {
   if (!found) return [{ path: 'baseId', message: `No way of working has the id "${fields.baseId}".` }];
   const problems: BlockProblem[] = fields.phases ? checkOwnRound(found, fields.phases) : [];
   const base = fields.phases ? arrange(found, fields.phases) : found;
-  if (!Number.isInteger(fields.rounds) || fields.rounds < base.rounds.min || fields.rounds > base.rounds.max) problems.push({ path: 'rounds', message: `Rounds are whole, ${base.rounds.min} to ${base.rounds.max}.` });
+  const rounds = checkRounds(fields.rounds, base);
+  if (rounds) problems.push({ path: 'rounds', message: rounds });
   for (const [id, values] of Object.entries(fields.numbers)) {
     const spec = base.numbers.find((each) => each.id === id);
     if (!spec) problems.push({ path: `numbers.${id}`, message: `${base.name} has no number "${id}".` });

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { POSITIONS } from '@pace-bend/core/body';
-import { MOST_PASSES, type BlockPlan } from '@pace-bend/core/method';
+import { LONGEST_PLACE, MOST_PASSES, type BlockPlan } from '@pace-bend/core/method';
 import { LIMITS, type Plan } from '@pace-bend/core/record';
 import { idSchema } from '../app/ids.ts';
 import type { Wire } from '../app/wire.ts';
@@ -15,7 +15,7 @@ export const blockSchema = Joi.object<Wire<BlockPlan>, true>({
   numbers: Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.number()).max(24)).required(),
   choices: Joi.object().pattern(Joi.string().max(32), Joi.string().max(32)).required(),
   sides: Joi.array().items(Joi.object({ side: Joi.string().valid('left', 'right', 'midline').required(), rounds: Joi.number().required() })).max(MOST_PASSES).required(),
-  lists: Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.string().max(40)).max(12)),
+  lists: Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.string().max(LONGEST_PLACE)).max(12)),
   position: Joi.string().valid(...POSITIONS),
   limits: Joi.array().min(1).max(3).unique('side').items(Joi.object({
     side: Joi.string().valid('left', 'right', 'midline').required(),

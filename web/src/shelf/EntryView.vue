@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { motionOf } from '@pace-bend/core/body';
 import { entryFigure, showsEntry } from '@pace-bend/core/catalogue';
 import { fits } from '@pace-bend/core/method';
-import { ApiProblem } from '../app/api.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
+import { useAction } from '../parts/useAction.ts';
 import { useSession } from '../stores/session.ts';
 import { useShelf } from '../stores/shelf.ts';
 import EntryPicture from './EntryPicture.vue';
@@ -25,18 +25,10 @@ const rankOf = (id: string) => { const at = entry.value!.ways.indexOf(id); retur
 const ways = computed(() => shelf.methods.filter((method) => fits(entry.value!, method)).sort((a, b) => rankOf(a.madeFrom ?? a.id) - rankOf(b.madeFrom ?? b.id)));
 /** Variants as they stand now; one that is unknown here is left out. */
 const variants = (ids: readonly string[]) => ids.map(shelf.newestOf).filter((id) => shelf.shelf.entries.has(id));
-const problem = ref<ApiProblem | null>(null);
+const { busy, problem, run } = useAction();
 const mayWrite = computed(() => session.me?.role === 'owner' || session.me?.role === 'therapist');
 
-async function retire(retired: boolean): Promise<void> {
-  try {
-    problem.value = null;
-    await shelf.setRetired(item.value!.id, retired);
-  } catch (error) {
-    if (!(error instanceof ApiProblem)) throw error;
-    problem.value = error;
-  }
-}
+const retire = (retired: boolean) => run(() => shelf.setRetired(item.value!.id, retired));
 /** Whose direction it is: that of the athlete’s press, or of the hand. */
 const endWords = computed(() => {
   if (entryFigure(entry.value!).still) return `The limb stays, the hand works: ${entry.value!.pressLine}`;
@@ -86,8 +78,8 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
           <ul class="ways"><li v-for="(method, i) in ways" :key="method.id"><RouterLink :to="`/shelf/compare?a=${method.id}&entry=${entry.id}`">{{ method.name }}</RouterLink><span v-if="i === 0" class="soft small"> usual</span></li></ul>
           <p v-if="mayWrite" class="acts">
             <Button @click="router.push(`/shelf/new?from=${entry.id}`)">{{ item ? 'Change it' : 'Copy as your own' }}</Button>
-            <Button v-if="item && !item.retiredAt" @click="retire(true)">Take off the shelf</Button>
-            <Button v-if="item?.retiredAt" @click="retire(false)">Put back</Button>
+            <Button v-if="item && !item.retiredAt" :loading="busy" @click="retire(true)">Take off the shelf</Button>
+            <Button v-if="item?.retiredAt" :loading="busy" @click="retire(false)">Put back</Button>
           </p>
           <p v-if="item" class="small soft">Made by {{ item.madeBy }}. A change is a new version; plans keep the one they were made with.</p>
         </section>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import Switch from 'ant-design-vue/es/switch';
-import { computed, onMounted, reactive, ref, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
+import { computed, reactive, ref } from 'vue';
+import { useRouter } from 'vue-router';
 import { MOTIONS, POSITIONS, REGIONS } from '@pace-bend/core/body';
 import { SECTIONS, STAGES, TOOLS, type Tool } from '@pace-bend/core/catalogue';
 import { checkOwnEntry, METHODS } from '@pace-bend/core/method';
@@ -12,23 +12,16 @@ import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import { SIDE_WORDS } from '../parts/words.ts';
-import { useShelf } from '../stores/shelf.ts';
 import { ADDS, BLANK, formOf, missingIn, sentOf, type EntryForm } from './ownEntryForm.ts';
 import ShelfTabs from './ShelfTabs.vue';
+import { useOwnSource } from './useOwnSource.ts';
 import { joinWords } from './wordList.ts';
 
 /** An entry of the practice's own, with everything those that ship say of themselves. */
-const shelf = useShelf();
-const route = useRoute();
 const router = useRouter();
 const { busy, problem, run } = useAction();
-const ready = ref(false);
-onMounted(() => void shelf.load().catch(() => undefined).then(() => { ready.value = true; }));
-
-const from = computed(() => shelf.shelf.entries.get(String(route.query.from)) ?? null);
-const item = computed(() => (from.value ? shelf.itemOf(from.value.id) : null));
 const form = reactive<EntryForm>(structuredClone(BLANK));
-watch([from, ready], () => { if (from.value) Object.assign(form, formOf(from.value), item.value ? {} : { name: `${from.value.name}, ours` }); }, { immediate: true });
+const { shelf, ready, from, item } = useOwnSource((all, id) => all.entries.get(id), (entry, own) => { Object.assign(form, formOf(entry), own ? {} : { name: `${entry.name}, ours` }); });
 
 /** Lists that the chosen ways of working take, each once. */
 const lists = computed(() => [...new Map(METHODS.filter((method) => form.ways.includes(method.id)).flatMap((method) => method.lists.map((list) => [list.id, list] as const))).values()]);
@@ -62,7 +55,8 @@ const WORDS = [
 <template>
   <div class="page">
     <header><h1>{{ item ? 'Change your entry' : 'An entry of your own' }}</h1><ShelfTabs here="new" /></header>
-    <form class="form" novalidate @submit.prevent="save">
+    <p v-if="!ready" class="soft">Opening the shelf …</p>
+    <form v-else class="form" novalidate @submit.prevent="save">
       <p v-if="from" class="soft">From {{ from.name }}. Plans made before keep what they used.</p>
       <section class="card block" aria-label="What it is">
         <h2>What it is</h2>

@@ -1,38 +1,30 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import { computed, onMounted, ref, shallowRef, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
-import { checkNumber, findMethod, fits, ownWay, shelfWith } from '@pace-bend/core/method';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { checkNumber, findMethod, fits, ownWay, shelfWith, type Method } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import { useAction } from '../parts/useAction.ts';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import StairDrawing from '../parts/StairDrawing.vue';
 import StairLegend from '../parts/StairLegend.vue';
-import { useShelf } from '../stores/shelf.ts';
 import NumberField from '../steps/plan/NumberField.vue';
 import OwnRound from './OwnRound.vue';
 import { arranged, typedNumbers, valuesOf, wayFields, wayForm, wrongIn, type WayForm } from './ownWayForm.ts';
 import ShelfTabs from './ShelfTabs.vue';
+import { useOwnSource } from './useOwnSource.ts';
 import { wayLine, type WayLine } from './wayLine.ts';
 
 /** A way of working of the practice's own: another one copied; its round, numbers and words changed. */
-const shelf = useShelf();
-const route = useRoute();
 const router = useRouter();
 const { busy, problem, run } = useAction();
-const ready = ref(false);
-onMounted(() => void shelf.load().catch(() => undefined).then(() => { ready.value = true; }));
-
-const from = computed(() => shelf.shelf.methods.get(String(route.query.from)) ?? null);
-const base = computed(() => (from.value ? findMethod(from.value.madeFrom ?? from.value.id)! : null));
-const item = computed(() => (from.value ? shelf.itemOf(from.value.id) : null));
 const form = ref<WayForm | null>(null);
-watch([from, ready], () => {
-  if (!from.value || !base.value) return;
-  const kept = item.value?.fields.kind === 'way' ? item.value.fields.phases : undefined;
-  form.value = wayForm(from.value, base.value, kept, item.value ? from.value.name : `${from.value.name}, ours`);
-}, { immediate: true });
+const { shelf, ready, from, item } = useOwnSource((all, id) => all.methods.get(id), (way, own) => {
+  form.value = wayForm(way, baseOf(way), own?.fields.kind === 'way' ? own.fields.phases : undefined, own ? way.name : `${way.name}, ours`);
+});
+const baseOf = (way: Method) => findMethod(way.madeFrom ?? way.id)!;
+const base = computed(() => (from.value ? baseOf(from.value) : null));
 
 const way = computed(() => (form.value && base.value ? arranged(form.value, base.value) : null));
 const taken = computed(() => shelf.methods.filter((method) => method.id !== item.value?.id).map((method) => method.name));
@@ -64,7 +56,8 @@ async function retire(): Promise<void> {
 <template>
   <div class="page">
     <header><h1>{{ item ? 'Change your way of working' : 'A way of working of your own' }}</h1><ShelfTabs here="ways" /></header>
-    <p v-if="!form || !base || !way" class="soft">Choose one to copy first. <RouterLink to="/shelf/ways">Ways of working</RouterLink></p>
+    <p v-if="!ready" class="soft">Opening the shelf …</p>
+    <p v-else-if="!form || !base || !way" class="soft">Choose one to copy first. <RouterLink to="/shelf/ways">Ways of working</RouterLink></p>
     <div v-else class="sides">
       <form class="card form" novalidate @submit.prevent="save">
         <p class="soft">From {{ base.name.toLowerCase() }}: its round, numbers and words are yours to change. Plans made before keep what they used.</p>

@@ -29,6 +29,9 @@ export function edgesOf(file: VisitFile): EdgeAtStart[] {
   return currentReadings(file.readings).filter((reading) => reading.moment === 'before').map(({ motionId, side, value }) => ({ motionId, side, value: value! }));
 }
 
+/** Whether a motion was read on a side, by the edges of today. */
+export const measuredIn = (edges: readonly EdgeAtStart[]) => (motionId: string, side: Side): boolean => edges.some((edge) => edge.motionId === motionId && edge.side === side);
+
 export function breathOf(file: VisitFile): BreathPace {
   return { ...SLOW_BREATH, periodMs: file.athlete.breathPeriodMs };
 }
@@ -188,8 +191,7 @@ export function usePlan() {
   const splitSides = (first: 'left' | 'right') => put(oneSideFirst(blocks.value, first, () => uuid(), shelf.value));
   const takePlan = (next: readonly BlockPlan[]) => { select(next.find((block) => store.entryOf(block.entryId).measured)?.id ?? next[0]?.id ?? ''); put(next); };
 
-  const isMeasured = (motionId: string, side: Side) => edges.value.some((edge) => edge.motionId === motionId && edge.side === side);
-  const strip = computed(() => sessionStrip({ blocks: blocks.value, line: line.value, isMeasured, shelf: shelf.value }));
+  const strip = computed(() => sessionStrip({ blocks: blocks.value, line: line.value, isMeasured: measuredIn(edges.value), shelf: shelf.value }));
   const order = computed(() => orderProblems(blocks.value, shelf.value));
 
   /** Where the edge is expected after each round of the side shown, with its band; empty where nothing is lengthened. */

@@ -8,7 +8,7 @@ import { api, type ApiProblem } from '../../app/api.ts';
 import { dropDraft, keepDraft, readDraft } from '../../parts/drafts.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
-import { breathOf, edgesOf, lineOf } from '../plan/usePlan.ts';
+import { breathOf, edgesOf, lineOf, measuredIn } from '../plan/usePlan.ts';
 import { absoluteNowMs, Alarm } from './alarm.ts';
 import { betweenWords } from './between.ts';
 import { RunClock } from './runClock.ts';
@@ -55,8 +55,7 @@ export function useRun(rate: number) {
   const between = computed(() => {
     if (isOther.value || !line.value) return null;
     const { plan: { blocks } } = visit.file!;
-    const edges = edgesOf(visit.file!);
-    return betweenPasses(sessionStrip({ blocks, line: line.value, isMeasured: (motionId, side) => edges.some((edge) => edge.motionId === motionId && edge.side === side), shelf: shelf.shelf }), blocks);
+    return betweenPasses(sessionStrip({ blocks, line: line.value, isMeasured: measuredIn(edgesOf(visit.file!)), shelf: shelf.shelf }), blocks);
   });
   /** What is to be done before the cue that is on now, or when all is over; empty in the middle of a block. */
   const first = computed(() => {
