@@ -6,7 +6,7 @@ import { athleteById, athletesByName } from '../server/src/athletes/queries.ts';
 import { insertAccount, setCoachSquads } from '../server/src/accounts/queries.ts';
 import { createSession } from '../server/src/access/sessions.ts';
 import { membersFor, readingsFor, visitsFor } from '../server/src/coach/queries.ts';
-import { allEvents, eventsAround, eventsFrom, unfinishedBefore, visitsBetween } from '../server/src/days/queries.ts';
+import { eventsOfAthlete, eventsAround, eventsFrom, unfinishedBefore, visitsBetween } from '../server/src/days/queries.ts';
 import { migrate } from '../server/src/db/migrate.ts';
 import { firstRow, openPool, type Pool } from '../server/src/db/pool.ts';
 import { ensurePractice } from '../server/src/demo/load.ts';
@@ -76,14 +76,14 @@ const REQUESTS: readonly { readonly name: string; readonly path: string; readonl
   { name: 'search, two words', path: '/athletes?q=long+rower', bare: () => athletesByName(pool, practiceId, { ...everybody, search: 'long rower' }) },
   {
     name: "an athlete's file", path: `/athletes/${one.athleteId}`,
-    bare: () => Promise.all([athleteById(pool, practiceId, one.athleteId), conditionsOf(pool, one.athleteId), noTouchOf(pool, one.athleteId), squadNamesOf(pool, one.athleteId), pastReadings(pool, one.athleteId, null), visitsOf(pool, one.athleteId), referredVisits(pool, one.athleteId), allEvents(pool, practiceId), errorKnowledge(pool, practiceId), goalsOf(pool, one.athleteId)]),
+    bare: () => Promise.all([athleteById(pool, practiceId, one.athleteId), conditionsOf(pool, one.athleteId), noTouchOf(pool, one.athleteId), squadNamesOf(pool, one.athleteId), pastReadings(pool, one.athleteId, null), visitsOf(pool, one.athleteId), referredVisits(pool, one.athleteId), eventsOfAthlete(pool, practiceId, one.athleteId), errorKnowledge(pool, practiceId), goalsOf(pool, one.athleteId)]),
   },
   {
     name: "a visit's file", path: `/visits/${one.id}`,
     bare: async () => {
       const visit = (await visitById(pool, practiceId, one.id))!;
       return Promise.all([
-        athleteById(pool, practiceId, one.athleteId), conditionsOf(pool, one.athleteId), noTouchOf(pool, one.athleteId), eventsAround(pool, practiceId, '2026-11-25'), visitNumber(pool, visit), readingsOf(pool, one.id), pastReadings(pool, one.athleteId, visit.startsAt),
+        athleteById(pool, practiceId, one.athleteId), conditionsOf(pool, one.athleteId), noTouchOf(pool, one.athleteId), eventsAround(pool, practiceId, one.athleteId, '2026-11-25'), visitNumber(pool, visit), readingsOf(pool, one.id), pastReadings(pool, one.athleteId, visit.startsAt),
         planOf(pool, one.id), runsOf(pool, one.id), noteOf(pool, one.id), answersOf(pool, one.id), overridesOf(pool, one.id), referralOf(pool, one.id), arrivalBefore(pool, one.athleteId, visit.startsAt),
         errorKnowledge(pool, practiceId), findingsOf(pool, one.id), findingsBefore(pool, one.athleteId, visit.startsAt), goalsOf(pool, one.athleteId),
       ]);

@@ -1,24 +1,39 @@
 #!/usr/bin/env node
-// Sets everything up that is missing, and serves Pace Bend until Ctrl-C.
-import { dirname, join, resolve } from 'node:path';
+// Sets everything up that is missing, and serves Pace Bend until Ctrl-C. `--verbose` says what takes how long.
+import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensureWebBuild } from './lib/build.mjs';
+import { dataFolderFrom } from './lib/dataFolder.mjs';
+import { markDatabase } from './lib/databaseFiles.mjs';
 import { startDevices } from './lib/devices.mjs';
+import { holdData, oneAtATime } from './lib/lock.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { ensurePackages } from './lib/packages.mjs';
-import { say } from './lib/say.mjs';
+import { say, took } from './lib/say.mjs';
 import { startServer } from './lib/server.mjs';
+import { portFrom, requireFreePort } from './lib/settings.mjs';
+import { backUpBeforeUpgrade } from './lib/upgrade.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-const dataFolder = resolve(root, process.env.PACE_BEND_DATA ?? '.data');
+const checkoutLock = join(root, '.setup.lock');
+const port = portFrom(process.env.PORT);
+const named = process.env.DATABASE_URL;
+const dataFolder = dataFolderFrom(root);
+// A database that is named elsewhere may have several servers; a private one has this one.
+if (!named) holdData(join(dataFolder, 'lock'), 'npm start', port);
+await requireFreePort(port, process.env.HOST || '127.0.0.1');
+oneAtATime(checkoutLock, () => ensurePackages(root));
+took('packages');
 
-ensurePackages(root);
-const database = process.env.DATABASE_URL ? { url: process.env.DATABASE_URL, stop: async () => {} } : await startMariadb(dataFolder);
-ensureWebBuild(root);
+const database = named ? { url: named, lost: new Promise(() => {}), stop: async () => {} } : await startMariadb(dataFolder);
+took('database');
+await backUpBeforeUpgrade(root, database.url, join(dataFolder, 'backups'));
+oneAtATime(checkoutLock, () => ensureWebBuild(root));
+took('interface');
 // With the demo the measuring devices are stand-ins; without it they are what DEVICES_URL names, if anything.
 const devices = process.env.PACE_BEND_DEMO === 'off' || process.env.DEVICES_URL ? null : await startDevices(root);
 const devicesUrl = process.env.DEVICES_URL ?? devices?.url;
-const server = startServer(root, { DATABASE_URL: database.url, PORT: process.env.PORT ?? '4173', ...(devicesUrl ? { DEVICES_URL: devicesUrl } : {}) });
+const server = startServer(root, { DATABASE_URL: database.url, PORT: String(port), ...(devicesUrl ? { DEVICES_URL: devicesUrl } : {}) });
 
 let stopping = false;
 async function stop(code) {
@@ -31,6 +46,14 @@ async function stop(code) {
 }
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
 void server.ended.then((code) => stop(code));
+void database.lost.then((reason) => {
+  process.stderr.write(`${reason} Everything is stopped.\n`);
+  return stop(1);
+});
 
 const url = await server.ready;
-if (url) say(`Pace Bend is ready at ${url}`);
+if (url) {
+  took('server, devices and first data');
+  if (!named) markDatabase(dataFolder, { filled: true });
+  say(`Pace Bend is ready at ${url}`);
+}

@@ -35,8 +35,11 @@ export function ensureDebianPackage(packageName, ...programs) {
   }
   say(`Installing ${packageName} …`);
   const run = (...args) => spawnSync([...sudo, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get'][0], [...[...sudo, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get'].slice(1), ...args], { stdio: ['ignore', 'ignore', 'inherit'] });
-  run('update', '-qq');
-  run('install', '-y', '-qq', '--no-install-recommends', packageName);
+  // What a start that was killed left half done is finished first; another installation that runs is waited for.
+  const patient = ['-o', 'DPkg::Lock::Timeout=120'];
+  spawnSync([...sudo, 'dpkg'][0], [...[...sudo, 'dpkg'].slice(1), '--configure', '-a'], { stdio: 'ignore', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  run(...patient, 'update', '-qq');
+  run(...patient, 'install', '-y', '-qq', '--no-install-recommends', packageName);
   const installed = findProgram(...programs);
   if (!installed) giveUp(`${packageName} could not be installed. Run this, then start again:`, `  apt-get update && apt-get install -y --no-install-recommends ${packageName}`);
   return installed;

@@ -2,9 +2,19 @@ import { spawn, spawnSync } from 'node:child_process';
 import { ensureDebianPackage, findProgram } from './packages.mjs';
 import { giveUp } from './say.mjs';
 
+/** A URL of one host of a database: of several that are named, separated by commas, the first. */
+const oneHost = (url) => url.replace(/^([^:]+:\/\/(?:[^@/]*@)?[^,/]+),[^/]+/, '$1');
+
+/** The same database server, another schema. */
+export function withSchema(url, schema) {
+  const other = new URL(oneHost(url));
+  other.pathname = `/${schema}`;
+  return other.href;
+}
+
 /** Arguments and environment with which Debian's client programs reach a database URL; the password is in no argument. */
 export function connection(url) {
-  const { hostname, port, username, password, pathname } = new URL(url);
+  const { hostname, port, username, password, pathname } = new URL(oneHost(url));
   return {
     args: ['--no-defaults', '--protocol=tcp', `--host=${hostname}`, `--port=${port || 3306}`, `--user=${decodeURIComponent(username)}`, '--default-character-set=utf8mb4'],
     env: { ...process.env, MYSQL_PWD: decodeURIComponent(password) },
@@ -17,11 +27,16 @@ export function program(name) {
   return findProgram(name);
 }
 
-/** Runs statements in one go and returns the lines of their results, columns split. */
-export function query(url, sql) {
+/** Runs statements in one go; returns what the client said and whether it ended well. */
+export function attempt(url, sql) {
   const { args, env, database } = connection(url);
-  const { status, stdout, stderr } = spawnSync(program('mariadb'), [...args, '--batch', '--skip-column-names', database], { input: sql, env, encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 });
-  if (status !== 0) giveUp('The database refused:', stderr.trim());
+  return spawnSync(program('mariadb'), [...args, '--batch', '--skip-column-names', database], { input: sql, env, encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 });
+}
+
+/** Runs statements in one go and returns the lines of their results, columns split; ends the program when the database refuses. */
+export function query(url, sql) {
+  const { status, stdout, stderr } = attempt(url, sql);
+  if (status !== 0) giveUp(`The database refused: ${stderr.trim()}`);
   return stdout.split('\n').filter(Boolean).map((line) => line.split('\t'));
 }
 

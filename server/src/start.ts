@@ -1,33 +1,56 @@
+import { createServer as createTlsServer } from 'node:https';
+import { createServer } from 'node:http';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app/app.ts';
-import { migrate } from './db/migrate.ts';
-import { openPool } from './db/pool.ts';
+import { BadSetting, isOpen, readSettings, type Settings } from './app/settings.ts';
+import { migrate, requireReadable } from './db/migrate.ts';
+import { firstRow, openPool, type Pool } from './db/pool.ts';
 import { ensurePractice } from './demo/load.ts';
 
-const port = Number(process.env.PORT ?? 4173);
-const databaseUrl = process.env.DATABASE_URL;
-if (!databaseUrl) {
-  console.error('DATABASE_URL is not set: start the program with `npm start`, or name a MariaDB server.');
+/** One line for the person at the terminal, and the end. */
+function giveUp(line: string): never {
+  console.error(line);
   process.exit(1);
+}
+
+function settings(): Settings {
+  try {
+    return readSettings(process.env);
+  } catch (error) {
+    if (error instanceof BadSetting) giveUp(error.message);
+    throw error;
+  }
+}
+
+/** Others are let in only to a practice that has its owner and none of the demo's accounts, whose passwords everybody knows. */
+async function requireClosable(pool: Pool): Promise<void> {
+  if (await firstRow(pool, 'SELECT id FROM account WHERE demo_password IS NOT NULL LIMIT 1')) giveUp('This data holds the demo’s accounts, whose passwords everybody knows: it is not opened to others. Start on an empty data folder with PACE_BEND_DEMO=off, or give every account of the demo a password of its own.');
+  if (!(await firstRow(pool, "SELECT id FROM account WHERE role = 'owner' AND active LIMIT 1"))) giveUp('This practice has no owner yet, and whoever came first would become it: it is not opened to others. Start it on this machine alone first (without HOST and PUBLIC_URL), make the owner’s account, then open it.');
 }
 
 const now = () => new Date();
-const devicesUrl = process.env.DEVICES_URL ?? null;
-if (devicesUrl !== null && !/^ws:\/\/(127\.0\.0\.1|localhost):\d+$/.test(devicesUrl)) {
-  console.error('DEVICES_URL has to be a WebSocket address on this machine, like ws://127.0.0.1:4300.');
-  process.exit(1);
-}
+const { host, port, databaseUrl, devicesUrl, demo, publicUrl, tls, trustProxy } = settings();
 const pool = openPool(databaseUrl);
-await migrate(pool);
-await ensurePractice(pool, { now: now(), demo: process.env.PACE_BEND_DEMO !== 'off' });
+try {
+  await migrate(pool);
+  await requireReadable(pool);
+  await ensurePractice(pool, { now: now(), demo });
+} catch (error) {
+  giveUp((error as Error).message);
+}
+if (isOpen({ host, publicUrl })) await requireClosable(pool);
+if (!demo && (await firstRow(pool, 'SELECT id FROM account WHERE demo_password IS NOT NULL LIMIT 1'))) {
+  console.log('PACE_BEND_DEMO=off adds no demo, but this data holds it already. Its passwords are not shown. For a practice of your own, name an empty folder with PACE_BEND_DATA.');
+}
 const webFolder = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist');
-const server = createApp({ pool, now, webFolder, devicesUrl }).listen(port, '127.0.0.1', (error?: Error) => {
-  if (error) {
-    console.error(`Port ${port} cannot be used (${(error as NodeJS.ErrnoException).code}). Set PORT to another one.`);
-    process.exit(1);
-  }
-  process.send?.({ ready: `http://127.0.0.1:${port}` });
+const app = createApp({ pool, now, webFolder, devicesUrl, demo, publicUrl, trustProxy });
+const server = tls ? createTlsServer({ cert: tls.cert, key: tls.key, minVersion: 'TLSv1.2' }, app) : createServer(app);
+server.once('error', (error: NodeJS.ErrnoException) => giveUp(`Port ${port} cannot be used (${error.code}). Set PORT to another one.`));
+server.listen(port, host, () => {
+  const address = publicUrl ?? `${tls ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`;
+  if (process.send) process.send({ ready: address });
+  else console.log(`Serving ${address}`);
 });
 
 /** Longest that connections may take to close before the process ends anyway. */

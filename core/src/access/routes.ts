@@ -34,9 +34,9 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'POST', path: '/first-owner', roles: 'anybody' },
 
   { method: 'GET', path: '/me', roles: all },
-  { method: 'POST', path: '/sign-out', roles: all },
-  { method: 'POST', path: '/sign-out-everywhere', roles: all },
-  { method: 'POST', path: '/me/password', roles: all },
+  { method: 'POST', path: '/sign-out', roles: all, audit: 'signed out' },
+  { method: 'POST', path: '/sign-out-everywhere', roles: all, audit: 'signed out everywhere' },
+  { method: 'POST', path: '/me/password', roles: all, audit: 'password changed' },
   { method: 'GET', path: '/practice', roles: all },
   { method: 'GET', path: '/coach', roles: ['coach', 'owner'], audit: 'squads looked at by a coach', often: true },
 
@@ -57,7 +57,10 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'GET', path: '/export/athletes', roles: therapists, audit: 'squad taken out' },
 
   { method: 'GET', path: '/squads', roles: clinic },
-  { method: 'PUT', path: '/squads/:id', roles: therapists },
+  { method: 'PUT', path: '/squads/:id', roles: therapists, audit: 'squad changed' },
+  { method: 'GET', path: '/events', roles: clinic },
+  { method: 'PUT', path: '/events/:id', roles: therapists, audit: 'event written' },
+  { method: 'DELETE', path: '/events/:id', roles: therapists, audit: 'event taken off' },
   { method: 'GET', path: '/squads/:id/strip', roles: clinic, audit: 'squad read', often: true },
 
   { method: 'GET', path: '/shelf', roles: clinic },
@@ -66,7 +69,7 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'POST', path: '/shelf/:id/restore', roles: therapists },
   { method: 'GET', path: '/hands', roles: clinic },
   { method: 'PUT', path: '/hands/me', roles: clinic },
-  { method: 'PUT', path: '/hands/limits', roles: owner },
+  { method: 'PUT', path: '/hands/limits', roles: owner, audit: 'limits of hands changed' },
 
   { method: 'GET', path: '/studies', roles: clinic },
   { method: 'GET', path: '/studies/within-day', roles: clinic },
@@ -94,10 +97,10 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'PUT', path: '/runs/:id', roles: clinic, audit: 'run begun' },
   { method: 'POST', path: '/runs/:id/events', roles: clinic, about: 'run', audit: 'run recorded', often: true },
 
-  { method: 'PATCH', path: '/practice', roles: owner },
+  { method: 'PATCH', path: '/practice', roles: owner, audit: 'practice changed' },
   { method: 'GET', path: '/accounts', roles: owner },
-  { method: 'PUT', path: '/accounts/:id', roles: owner },
-  { method: 'PATCH', path: '/accounts/:id', roles: owner },
+  { method: 'PUT', path: '/accounts/:id', roles: owner, audit: 'account made' },
+  { method: 'PATCH', path: '/accounts/:id', roles: owner, audit: 'account changed' },
   { method: 'GET', path: '/audit', roles: owner },
 ];
 

@@ -70,6 +70,7 @@ export interface Squad {
   readonly id: string;
   readonly name: string;
   readonly athleteIds: readonly string[];
+  readonly revision: number;
 }
 
 /** One thing that happened, for the timeline. */

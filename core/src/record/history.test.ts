@@ -43,7 +43,7 @@ test('visits: what was complained of and measured, referrals, bookings ahead, on
 test('areas not to be touched, and events as far as they lie behind', () => {
   expect(lines({
     noTouch: [{ id: 'n', region: 'belly', side: null, words: '', since: '2026-09-26T09:00:00.000Z' }],
-    events: [{ id: 'e', name: 'Autumn head', onDate: '2026-10-04', importance: 2 }, { id: 'f', name: 'Head race', onDate: '2026-12-04', importance: 1 }],
+    events: [{ id: 'e', name: 'Autumn head', onDate: '2026-10-04', importance: 2, squadId: null, revision: 1 }, { id: 'f', name: 'Head race', onDate: '2026-12-04', importance: 1, squadId: null, revision: 1 }],
   })).toEqual([['2026-10-04', 'event', 'Autumn head'], ['2026-09-26', 'no-touch', 'Not to be touched: belly']]);
 });
 

@@ -18,7 +18,7 @@ export { coachPage, readinessShape, type CoachAthlete, type CoachFacts, type Coa
 export { BLANK_FILE, type Athlete, type AthleteFields, type AthleteFile, type AthleteList, type AthleteRow, type AvailabilityLevel, type Condition, type Contact, type Handed, type HistoryLine, type NoTouchArea, type Squad } from './athlete.ts';
 export {
   STEPS,
-  type Arrival, type CalendarEvent, type DayPage, type DayVisit, type EdgeAtStart,
+  type Arrival, type CalendarEvent, type DayPage, type DayVisit, type EdgeAtStart, type EventFields,
   type Goal, type GoalFields, type Moment, type Note, type Override, type PastBlock, type PastReading, type Plan, type Practice, type Reading, type ReadingFields, type Referral, type ReferralFields, type Run, type RunFields,
   type SquadStrip, type Step, type StopAnswers, type StoredRunEvent, type Visit, type VisitFile,
 } from './visit.ts';

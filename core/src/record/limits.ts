@@ -14,7 +14,15 @@ export const LIMITS = {
   bodyBytes: 512 * 1024,
   /** A squad read in at once, and the size its request may have. */
   importRows: 20_000,
-  importBytes: 24 * 1024 * 1024,
+  importBytes: 8 * 1024 * 1024,
+  squadMembers: 2000,
+  eventName: 120,
+  /** What one run may hold, so that a visit's file stays small whatever was run: its cues and events, and all runs of a visit together as text. */
+  cuesInRun: 6000,
+  eventsInRun: 6000,
+  runBytes: 600 * 1024,
+  runsOfVisitBytes: 1400 * 1024,
+
   lineLength: 120,
   textLength: 1000,
   contacts: 8,

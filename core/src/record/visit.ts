@@ -23,11 +23,20 @@ export interface Practice {
   readonly revision: number;
 }
 
-export interface CalendarEvent {
-  readonly id: string;
+/** What is entered about an event that is trained for. */
+export interface EventFields {
   readonly name: string;
+  /** Calendar day, `YYYY-MM-DD`. */
   readonly onDate: string;
+  /** 1 is what the season is for, 3 a race to train through. */
   readonly importance: 1 | 2 | 3;
+  /** Whose event it is; null when it is everybody's. */
+  readonly squadId: string | null;
+}
+
+export interface CalendarEvent extends EventFields {
+  readonly id: string;
+  readonly revision: number;
 }
 
 export const STEPS = ['arrive', 'measure', 'plan', 'table', 'close'] as const;

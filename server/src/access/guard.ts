@@ -1,8 +1,9 @@
 import type { RequestHandler, Response } from 'express';
 import { routeOf, type RouteAccess } from '@pace-bend/core/access';
-import { idSchema } from '../app/ids.ts';
+import { isId } from '../app/ids.ts';
 import { invalid, notFound, Problem } from '../app/problem.ts';
 import { Audit } from '../audit/audit.ts';
+import { withNote } from '../db/noted.ts';
 import { firstRow, type Pool } from '../db/pool.ts';
 import { sessionToken } from './cookies.ts';
 import { callerOf, type Caller } from './sessions.ts';
@@ -28,10 +29,11 @@ const WHAT = { athlete: 'This athlete', visit: 'This visit', run: 'This run' } a
 /**
  * Lets a request through by the table of routes, and by nothing else: no row, no answer. Somebody has to be signed
  * in, in a role of the row, and what the address names has to belong to their practice; another practice's id is
- * as unknown as one that never was. What a row names for the audit is written before the answer goes out.
+ * as unknown as one that never was. What a row names for the audit is written in the transaction of the first change that is
+ * made, or before the answer goes out when nothing is.
  */
 export function guard(pool: Pool, now: () => Date): RequestHandler {
-  const audit = new Audit(pool, now);
+  const audit = new Audit(now);
   return async (request, response, next) => {
     // Rows are looked up by the parts as they were sent, the way the routes will read them: an encoded slash parts nothing.
     const route = routeOf(request.method, request.path);
@@ -46,13 +48,20 @@ export function guard(pool: Pool, now: () => Date): RequestHandler {
 
     if (route.about) {
       const id = decoded(request.path.split('/')[2]!);
-      if (idSchema.validate(id).error) throw invalid([{ path: 'id', message: 'The id in the address is not a UUID.' }]);
+      if (!isId(id)) throw invalid([{ path: 'id', message: 'The id in the address is not a UUID.' }]);
       const owned = await firstRow<{ athleteId: string }>(pool, OWNED[route.about], [id, who.practice.id]);
       if (!owned) throw notFound(WHAT[route.about]);
       concerns(response, owned.athleteId);
     }
-    if (route.audit) noteBeforeAnswer(response, () => audit.write(who, route, (response.locals.athleteId as string | undefined) ?? null), next);
-    next();
+    if (!route.audit) return next();
+    const note = audit.noteOf(who, route, () => (response.locals.athleteId as string | undefined) ?? null);
+    noteBeforeAnswer(response, async () => {
+      if (note.written) return;
+      note.written = true;
+      await note.write(pool);
+      note.stands();
+    }, next);
+    withNote(note, next);
   };
 }
 

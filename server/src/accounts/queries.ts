@@ -1,4 +1,5 @@
 import type { Account, AccountFields } from '@pace-bend/core/access';
+import { invalid } from '../app/problem.ts';
 import { change, firstRow, rows, type Db } from '../db/pool.ts';
 
 const COLUMNS = 'a.id, a.name, a.login, a.role, a.active, a.revision';
@@ -15,8 +16,8 @@ export async function accountsOf(db: Db, practiceId: string): Promise<Account[]>
 }
 
 /** What signing in needs of an account, by the name that was typed; null for an unknown or closed one. */
-export async function signInRow(db: Db, login: string): Promise<{ readonly id: string; readonly passwordHash: string } | null> {
-  return firstRow(db, 'SELECT id, password_hash AS passwordHash FROM account WHERE login = ? AND active', [login]);
+export async function signInRow(db: Db, login: string): Promise<{ readonly id: string; readonly name: string; readonly practiceId: string; readonly passwordHash: string } | null> {
+  return firstRow(db, 'SELECT id, name, practice_id AS practiceId, password_hash AS passwordHash FROM account WHERE login = ? AND active', [login]);
 }
 
 export async function passwordHashOf(db: Db, id: string): Promise<{ readonly login: string; readonly passwordHash: string } | null> {
@@ -36,10 +37,13 @@ export async function setPassword(db: Db, id: string, passwordHash: string): Pro
   await change(db, 'UPDATE account SET password_hash = ?, demo_password = NULL WHERE id = ?', [passwordHash, id]);
 }
 
-/** The squads a coach looks after; those of another practice are left out. */
+/** The squads a coach looks after; one that is not of the practice is refused. */
 export async function setCoachSquads(db: Db, practiceId: string, accountId: string, squadIds: readonly string[]): Promise<void> {
   await change(db, 'DELETE FROM coach_squad WHERE account_id = ?', [accountId]);
-  for (const squadId of squadIds) await change(db, 'INSERT IGNORE INTO coach_squad (account_id, squad_id) SELECT ?, id FROM squad WHERE id = ? AND practice_id = ?', [accountId, squadId, practiceId]);
+  for (const [i, squadId] of squadIds.entries()) {
+    if (!(await firstRow(db, 'SELECT id FROM squad WHERE id = ? AND practice_id = ?', [squadId, practiceId]))) throw invalid([{ path: `squadIds.${i}`, message: 'No such squad is known.' }]);
+    await change(db, 'INSERT IGNORE INTO coach_squad (account_id, squad_id) VALUES (?, ?)', [accountId, squadId]);
+  }
 }
 
 /** How many active owners a practice has; there is always one. */

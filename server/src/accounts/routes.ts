@@ -1,11 +1,13 @@
 import { Router } from 'express';
+import { COMMON, isCommonPassword } from '../access/commonPasswords.ts';
 import { caller } from '../access/guard.ts';
 import { hashPassword } from '../access/passwords.ts';
 import { endSessionsOf } from '../access/sessions.ts';
 import { idFrom } from '../app/ids.ts';
 import { invalid, notFound, stale } from '../app/problem.ts';
 import { validate } from '../app/validate.ts';
-import { isDuplicate, transaction, type Pool } from '../db/pool.ts';
+import { putOnce } from '../app/same.ts';
+import { firstRow, isDuplicate, transaction, type Pool } from '../db/pool.ts';
 import { accountsOf, activeOwners, insertAccount, setCoachSquads, setPassword, updateAccount } from './queries.ts';
 import { accountSchema } from './schema.ts';
 
@@ -22,11 +24,19 @@ export function accountRoutes(pool: Pool): Router {
     const { practice } = caller(response);
     const { password, squadIds, revision, ...fields } = validate(accountSchema, request.body);
     if (revision !== 0 || !password) throw invalid([{ path: 'revision', message: 'A new account has revision 0 and a password.' }]);
+    await requireUncommon(password);
     const passwordHash = await hashPassword(password);
-    await transaction(pool, async (db) => {
-      await insertAccount(db, practice.id, id, fields, passwordHash);
-      await setCoachSquads(db, practice.id, id, fields.role === 'coach' ? squadIds : []);
-    }).catch(loginTaken);
+    await putOnce({
+      what: 'This account',
+      find: async () => (await accountsOf(pool, practice.id)).find((account) => account.id === id) ?? null,
+      // A hash is another one each time, so passwords are not compared.
+      same: (there) => there.name === fields.name && there.login === fields.login && there.role === fields.role && there.revision === 1,
+      insert: () => transaction(pool, async (db) => {
+        if (await firstRow(db, 'SELECT id FROM account WHERE login = ? AND id <> ?', [fields.login, id])) throw loginTaken;
+        await insertAccount(db, practice.id, id, fields, passwordHash);
+        await setCoachSquads(db, practice.id, id, fields.role === 'coach' ? squadIds : []);
+      }),
+    });
     response.json({ accounts: await accountsOf(pool, practice.id) });
   });
 
@@ -37,6 +47,7 @@ export function accountRoutes(pool: Pool): Router {
     const { password, squadIds, revision, ...fields } = validate(accountSchema, request.body);
     const before = (await accountsOf(pool, practice.id)).find((account) => account.id === id);
     if (!before) throw notFound('This account');
+    if (password) await requireUncommon(password);
     const passwordHash = password ? await hashPassword(password) : null;
     await transaction(pool, async (db) => {
       const owners = await activeOwners(db, practice.id);
@@ -46,14 +57,17 @@ export function accountRoutes(pool: Pool): Router {
       await setCoachSquads(db, practice.id, id, fields.role === 'coach' ? squadIds : []);
       if (passwordHash) await setPassword(db, id, passwordHash);
       if (passwordHash || fields.role !== before.role || !fields.active) await endSessionsOf(db, id);
-    }).catch(loginTaken);
+    }).catch((error: unknown) => {
+      throw isDuplicate(error) ? loginTaken : error;
+    });
     response.json({ accounts: await accountsOf(pool, practice.id) });
   });
 
   return router;
 }
 
-function loginTaken(error: unknown): never {
-  if (isDuplicate(error)) throw invalid([{ path: 'login', message: 'Another account has this sign-in name.' }]);
-  throw error;
+const loginTaken = invalid([{ path: 'login', message: 'Another account has this sign-in name.' }]);
+
+async function requireUncommon(password: string): Promise<void> {
+  if (await isCommonPassword(password)) throw invalid([{ path: 'password', message: COMMON }]);
 }

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { checkLogin, checkPassword, ROLES, type AccountFields } from '@pace-bend/core/access';
 import { LIMITS } from '@pace-bend/core/record';
+import { IANAZone } from 'luxon';
 import { idSchema } from '../app/ids.ts';
 
 const name = Joi.string().trim(true).min(1).max(LIMITS.nameLength).required().label('Name');
@@ -9,6 +10,9 @@ const login = Joi.string().required().label('Sign-in name').custom((value: strin
   return message ? helpers.message({ custom: message }) : value;
 });
 const password = Joi.string().max(1000).label('Password');
+
+/** A zone that the program knows, as browsers name it. */
+export const timeZoneSchema = Joi.string().max(64).label('Time zone').custom((value: string, helpers) => (IANAZone.isValidZone(value) ? value : helpers.message({ custom: 'No such time zone is known.' })));
 
 /** A password is looked at beside the sign-in name it must not hold. */
 const soundPassword = <T extends { readonly login: string; readonly password?: string | null }>(sent: T, helpers: Joi.CustomHelpers<T>) => {
@@ -21,8 +25,9 @@ export const signInSchema = Joi.object<{ login: string; password: string }, true
   password: password.required(),
 });
 
-export const firstOwnerSchema = Joi.object<{ practiceName: string; name: string; login: string; password: string }, true>({
+export const firstOwnerSchema = Joi.object<{ practiceName: string; name: string; login: string; password: string; timeZone?: string }, true>({
   practiceName: Joi.string().trim(true).min(1).max(LIMITS.nameLength).required().label('Practice'), name, login, password: password.required(),
+  timeZone: timeZoneSchema.optional(),
 }).custom(soundPassword);
 
 export type SentAccount = Omit<AccountFields, 'squadIds'> & { readonly squadIds: string[]; readonly password: string | null; readonly revision: number };

@@ -3,13 +3,15 @@ import express, { type ErrorRequestHandler, type Express, type Request } from 'e
 import { LIMITS } from '@pace-bend/core/record';
 import helmet from 'helmet';
 import { guard } from '../access/guard.ts';
-import { onlyThisMachine } from '../access/loopback.ts';
+import { onlyOurs } from '../access/reach.ts';
 import { accountRoutes } from '../accounts/routes.ts';
 import { signInRoutes } from '../accounts/signIn.ts';
 import { athleteRoutes } from '../athletes/routes.ts';
 import { auditRoutes } from '../audit/routes.ts';
 import { coachRoutes } from '../coach/routes.ts';
+import { eventRoutes } from '../days/events.ts';
 import { dayRoutes } from '../days/routes.ts';
+import { problemOfDatabase } from '../db/failures.ts';
 import type { Pool } from '../db/pool.ts';
 import { noteRoutes } from '../notes/routes.ts';
 import { findingRoutes } from '../findings/routes.ts';
@@ -25,7 +27,9 @@ import { squadRoutes } from '../squads/routes.ts';
 import { studyRoutes } from '../studies/routes.ts';
 import { visitRoutes } from '../visits/routes.ts';
 import { safetyRoutes } from '../visits/safety.ts';
+import { health } from './health.ts';
 import { Problem } from './problem.ts';
+import { requireSaneShape } from './shape.ts';
 
 export interface AppOptions {
   readonly pool: Pool;
@@ -34,6 +38,11 @@ export interface AppOptions {
   readonly webFolder?: string;
   /** Where the measuring devices are, on this machine. */
   readonly devicesUrl?: string | null;
+  /** Whether the sign-in page may show the demo's accounts with their passwords. */
+  readonly demo?: boolean;
+  /** Where browsers find it when that is not this machine's loopback address. */
+  readonly publicUrl?: string | null;
+  readonly trustProxy?: string | null;
 }
 
 /** Takes a squad at once, so it reads its own, larger body. */
@@ -42,10 +51,11 @@ const parseBody = express.json({ limit: LIMITS.bodyBytes, type: ['application/js
 
 /**
  * No script but the program's own files, no eval, nothing from elsewhere, in no other page's frame. Styles may be
- * put in by script, because the component kit makes its own at run time. Served without TLS on this machine only,
- * so requests are not upgraded. The measuring devices are the one other place that may be spoken to.
+ * put in by script, because the component kit makes its own at run time. Served on this machine only it has no TLS, so
+ * requests are not upgraded; served publicly, browsers are told to come over TLS from then on. The measuring devices are the one
+ * other place that may be spoken to.
  */
-const securityHeaders = (devicesUrl: string | null) => helmet({
+const securityHeaders = (devicesUrl: string | null, overTls: boolean) => helmet({
   contentSecurityPolicy: {
     useDefaults: false,
     directives: {
@@ -53,16 +63,19 @@ const securityHeaders = (devicesUrl: string | null) => helmet({
       manifestSrc: ["'self'"], baseUri: ["'none'"], formAction: ["'self'"], frameAncestors: ["'none'"], objectSrc: ["'none'"],
     },
   },
-  strictTransportSecurity: false,
+  strictTransportSecurity: overTls ? { maxAge: 180 * 24 * 3600, includeSubDomains: false } : false,
   referrerPolicy: { policy: 'no-referrer' },
 });
 
 /** The whole HTTP side: the API under /api, the built interface for everything else. */
-export function createApp({ pool, now, webFolder, devicesUrl = null }: AppOptions): Express {
+export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true, publicUrl = null, trustProxy = null }: AppOptions): Express {
   const app = express();
+  const overTls = publicUrl?.startsWith('https://') ?? false;
   app.disable('x-powered-by');
-  app.use(securityHeaders(devicesUrl));
-  app.use(onlyThisMachine);
+  app.set('served securely', overTls);
+  if (trustProxy) app.set('trust proxy', trustProxy.split(',').map((address) => address.trim()));
+  app.use(securityHeaders(devicesUrl, overTls));
+  app.use(onlyOurs(publicUrl));
 
   const api = express.Router();
   api.use((_request, response, next) => {
@@ -72,9 +85,13 @@ export function createApp({ pool, now, webFolder, devicesUrl = null }: AppOption
   // Who may come in is decided before a body is read.
   api.use(guard(pool, now));
   api.use((request, response, next) => (request.path === IMPORT ? next() : parseBody(request, response, next)));
-  api.get('/health', (_request, response) => void response.json({ ok: true }));
+  api.use((request, _response, next) => {
+    if (request.path !== IMPORT) requireSaneShape(request.body);
+    next();
+  });
+  api.get('/health', health(pool));
   api.use(
-    signInRoutes(pool, now), accountRoutes(pool), practiceRoutes(pool, now, devicesUrl), auditRoutes(pool), coachRoutes(pool, now), dayRoutes(pool), athleteRoutes(pool, now), squadRoutes(pool), exchangeRoutes(pool, now),
+    signInRoutes(pool, now, demo), accountRoutes(pool), practiceRoutes(pool, now, devicesUrl), auditRoutes(pool), coachRoutes(pool, now), dayRoutes(pool), eventRoutes(pool), athleteRoutes(pool, now), squadRoutes(pool), exchangeRoutes(pool, now),
     visitRoutes(pool, now), safetyRoutes(pool, now), readingRoutes(pool, now), findingRoutes(pool, now), studyRoutes(pool, now), planRoutes(pool), doseRoutes(pool), shelfRoutes(pool, now), handRoutes(pool), runRoutes(pool, now), noteRoutes(pool),
   );
   api.use((request) => {
@@ -95,12 +112,25 @@ export function createApp({ pool, now, webFolder, devicesUrl = null }: AppOption
 /** The one place where errors become answers. */
 const problems: ErrorRequestHandler = (error, request, response, _next) => {
   const problem = toProblem(error, request);
-  if (problem.status >= 500) console.error(`${request.method} ${request.originalUrl}`, error);
+  if (problem.status === 500) console.error(`${request.method} ${routeWords(request)} failed:`, withoutContent(error));
+  if (typeof problem.more.retryAfterS === 'number') response.set('Retry-After', String(problem.more.retryAfterS));
   response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
 };
 
+/** Which route failed, without the ids and words that were asked for. */
+const routeWords = (request: Request) => request.path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}/gi, ':id').slice(0, 120);
+
+/** Where a program failed, for the terminal. The database quotes values in its messages, and those are about people. */
+function withoutContent(error: unknown): string {
+  const { name, message, stack, code, sqlMessage } = error as Error & { code?: string; sqlMessage?: string };
+  const places = stack?.split('\n').filter((line) => /^\s+at /.test(line)).slice(0, 12).join('\n') ?? '';
+  return `${sqlMessage === undefined ? `${name}: ${message}` : `${name} ${code}`}\n${places}`;
+}
+
 function toProblem(error: unknown, request: Request): Problem {
   if (error instanceof Problem) return error;
+  const ofDatabase = problemOfDatabase(error);
+  if (ofDatabase) return ofDatabase;
   const { type, status } = error as { type?: string; status?: number };
   if (type === 'entity.too.large') return new Problem(413, 'Too large', `A request may hold ${(request.path.endsWith(IMPORT) ? LIMITS.importBytes : LIMITS.bodyBytes) / 1024} kB at most. Nothing was written.`);
   if (type === 'entity.parse.failed') return new Problem(400, 'Not JSON', 'What was sent is not valid JSON. Nothing was written.');

@@ -26,7 +26,7 @@ export class Problem extends Error {
 export const notFound = (what: string) => new Problem(404, 'Not found', `${what} does not exist.`);
 
 export const invalid = (errors: readonly FieldError[]) =>
-  new Problem(422, 'Not valid', errors.map((error) => error.message).join(' '), errors);
+  new Problem(422, 'Not valid', errors.slice(0, 5).map((error) => error.message).join(' '), errors);
 
 /** The change was made on something that has changed since; what stands now is sent along, nothing was written. */
 export const stale = (what: string, current: unknown) =>

@@ -1,5 +1,5 @@
 import { forgetInStudies } from '../studies/queries.ts';
-import { change, transaction, type Db, type Pool } from '../db/pool.ts';
+import { change, rows, transaction, type Db, type Pool } from '../db/pool.ts';
 
 const VISITS = '(SELECT v.id FROM visit v WHERE v.athlete_id = ?)';
 
@@ -20,6 +20,9 @@ const AFTER = ['DELETE FROM visit WHERE athlete_id = ?', 'DELETE FROM athlete_go
 /** Removes everything about an athlete, all of it or nothing. */
 export async function eraseAthlete(pool: Pool, athleteId: string): Promise<void> {
   await transaction(pool, async (db) => {
+    // Whoever adds to the file meanwhile waits for these rows, and then finds that there is none any more.
+    await rows(db, 'SELECT id FROM athlete WHERE id = ? FOR UPDATE', [athleteId]);
+    await rows(db, 'SELECT id FROM visit WHERE athlete_id = ? FOR UPDATE', [athleteId]);
     for (const sql of STATEMENTS) await change(db, sql, [athleteId]);
     for (const table of ['rom_reading', 'finding'] as const) await eraseCorrected(db, table, athleteId);
     await forgetInStudies(db, athleteId);

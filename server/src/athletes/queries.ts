@@ -1,5 +1,5 @@
 import type { Athlete, AthleteFields, AthleteList, AthleteRow } from '@pace-bend/core/record';
-import { change, firstRow, fromJson, iso, rows, type Bound, type Db } from '../db/pool.ts';
+import { change, firstRow, fromJson, insertMany, iso, rows, type Bound, type Db } from '../db/pool.ts';
 
 /** Column of each field; JSON ones are written and read as text. */
 const COLUMN_OF: Record<keyof AthleteFields, string> = {
@@ -70,7 +70,7 @@ export async function insertAthletes(db: Db, practiceId: string, people: readonl
   const BATCH = 400;
   for (let from = 0; from < people.length; from += BATCH) {
     const batch = people.slice(from, from + BATCH);
-    await db.query(`INSERT INTO athlete (id, practice_id, ${FIELDS.map((field) => COLUMN_OF[field]).join(', ')}) VALUES ?`, [batch.map((person) => [person.id, practiceId, ...FIELDS.map((field) => bound(field, person[field]))])]);
+    await insertMany(db, `INSERT INTO athlete (id, practice_id, ${FIELDS.map((field) => COLUMN_OF[field]).join(', ')}) VALUES ?`, batch.map((person) => [person.id, practiceId, ...FIELDS.map((field) => bound(field, person[field]))]));
   }
 }
 

@@ -1,14 +1,14 @@
 import { Router } from 'express';
 import Joi from 'joi';
-import { LIMITS, type AthleteFile } from '@pace-bend/core/record';
+import { LIMITS, type AthleteFile, type Condition } from '@pace-bend/core/record';
 import { caller, concerns } from '../access/guard.ts';
 import { dayIn } from '../app/days.ts';
 import { idFrom, idSchema } from '../app/ids.ts';
 import { invalid, notFound, stale } from '../app/problem.ts';
-import { standsAlready } from '../app/same.ts';
+import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
-import { allEvents } from '../days/queries.ts';
-import { isDuplicate, type Pool } from '../db/pool.ts';
+import { eventsOfAthlete } from '../days/queries.ts';
+import type { Pool } from '../db/pool.ts';
 import { pastReadings } from '../readings/queries.ts';
 import { squadNamesOf } from '../squads/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
@@ -42,7 +42,7 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const athlete = await athleteById(pool, practice.id, id);
     if (!athlete) throw notFound('This athlete');
     const [conditions, noTouch, squads, past, visits, referredVisitIds, events, errors, goals] = await Promise.all([
-      conditionsOf(pool, id), noTouchOf(pool, id), squadNamesOf(pool, id), pastReadings(pool, id, null), visitsOf(pool, id), referredVisits(pool, id), allEvents(pool, practice.id), errorKnowledge(pool, practice.id), goalsOf(pool, id),
+      conditionsOf(pool, id), noTouchOf(pool, id), squadNamesOf(pool, id), pastReadings(pool, id, null), visitsOf(pool, id), referredVisits(pool, id), eventsOfAthlete(pool, practice.id, id), errorKnowledge(pool, practice.id), goalsOf(pool, id),
     ]);
     response.json({ athlete, conditions, noTouch, squads, past, visits, referredVisitIds, events, errors, goals } satisfies AthleteFile);
   });
@@ -53,14 +53,9 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const { practice } = caller(response);
     const fields = validate(athleteSchema(dayIn(practice.timeZone, now())), request.body);
     concerns(response, id);
-    try {
-      await insertAthlete(pool, practice.id, id, fields);
-    } catch (error) {
-      if (!isDuplicate(error)) throw error;
-      const existing = await athleteById(pool, practice.id, id);
-      if (!existing || !standsAlready(existing, fields)) throw stale('This athlete', existing);
-    }
-    response.json(await athleteById(pool, practice.id, id));
+    response.json(await putOnce({
+      what: 'This athlete', find: () => athleteById(pool, practice.id, id), same: (there) => standsAlready(there, fields), insert: () => insertAthlete(pool, practice.id, id, fields),
+    }));
   });
 
   router.patch('/athletes/:id', async (request, response) => {
@@ -68,7 +63,8 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const { practice } = caller(response);
     const { revision, ...patch } = validate(athletePatchSchema(dayIn(practice.timeZone, now())), request.body);
     if (!(await updateAthlete(pool, id, revision, patch))) {
-      const current = (await athleteById(pool, practice.id, id))!;
+      const current = await athleteById(pool, practice.id, id);
+      if (!current) throw notFound('This athlete');
       // The same change one revision on: this request again, after its answer was lost.
       if (current.revision !== revision + 1 || !standsAlready(current, patch)) throw stale('This file', current);
     }
@@ -80,20 +76,14 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request, 'conditionId');
     const { practice } = caller(response);
     const sent = validate(conditionSchema(dayIn(practice.timeZone, now())), request.body);
-    const before = await conditionById(pool, athleteId, id);
-    try {
-      if (sent.revision === 0 && !before) await insertCondition(pool, athleteId, id, sent);
-      else if (!before || !(await updateCondition(pool, athleteId, id, sent))) {
-        const { revision: _sent, ...fields } = sent;
-        const current = await conditionById(pool, athleteId, id);
-        const repeated = current !== null && current.revision === sent.revision + 1 && standsAlready(current, fields);
-        if (!repeated) throw stale('This condition', current);
-      }
-    } catch (error) {
-      if (isDuplicate(error)) throw stale('This condition', null);
-      throw error;
-    }
-    response.json(await conditionById(pool, athleteId, id));
+    const { revision, ...fields } = sent;
+    const find = () => conditionById(pool, athleteId, id);
+    const same = (there: Condition) => there.revision === revision + 1 && standsAlready(there, fields);
+    if (revision === 0) return void response.json(await putOnce({ what: 'This condition', find, same, insert: () => insertCondition(pool, athleteId, id, sent) }));
+    const changed = await updateCondition(pool, athleteId, id, sent);
+    const current = await find();
+    if (!changed && (!current || !same(current))) throw stale('This condition', current);
+    response.json(current);
   });
 
   router.delete('/athletes/:id/conditions/:conditionId', async (request, response) => {
@@ -106,13 +96,9 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const athleteId = idFrom(request);
     const id = idFrom(request, 'areaId');
     const area = validate(noTouchSchema, request.body);
-    try {
-      await insertNoTouch(pool, athleteId, id, area, now());
-    } catch (error) {
-      if (!isDuplicate(error)) throw error;
-      const existing = (await noTouchOf(pool, athleteId)).find((each) => each.id === id.toLowerCase());
-      if (!existing || !standsAlready(existing, area)) throw stale('This area', existing ?? null);
-    }
+    await putOnce({
+      what: 'This area', find: async () => (await noTouchOf(pool, athleteId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, area), insert: () => insertNoTouch(pool, athleteId, id, area, now()),
+    });
     response.json({ noTouch: await noTouchOf(pool, athleteId) });
   });
 
@@ -127,13 +113,9 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const athleteId = idFrom(request);
     const id = idFrom(request, 'goalId');
     const goal = validate(goalSchema, request.body);
-    try {
-      await setGoal(pool, athleteId, id, goal, now());
-    } catch (error) {
-      if (!isDuplicate(error)) throw error;
-      const existing = (await goalsOf(pool, athleteId)).find((each) => each.id === id);
-      if (!existing || !standsAlready(existing, goal)) throw stale('This goal', existing ?? null);
-    }
+    await putOnce({
+      what: 'This goal', find: async () => (await goalsOf(pool, athleteId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, goal), insert: () => setGoal(pool, athleteId, id, goal, now()),
+    });
     response.json({ goals: await goalsOf(pool, athleteId) });
   });
 

@@ -15,7 +15,7 @@ import { answersOf, overridesOf } from '../visits/referral.ts';
 export async function cautionsOfVisit(db: Db, practice: PracticeRow, visit: Visit): Promise<{ readonly context: CautionContext; readonly overrides: readonly Override[] }> {
   const day = dayIn(practice.timeZone, new Date(visit.startsAt));
   const [athlete, conditions, noTouch, { next, last }, answers, overrides] = await Promise.all([
-    athleteById(db, practice.id, visit.athleteId), conditionsOf(db, visit.athleteId), noTouchOf(db, visit.athleteId), eventsAround(db, practice.id, day), answersOf(db, visit.id), overridesOf(db, visit.id),
+    athleteById(db, practice.id, visit.athleteId), conditionsOf(db, visit.athleteId), noTouchOf(db, visit.athleteId), eventsAround(db, practice.id, visit.athleteId, day), answersOf(db, visit.id), overridesOf(db, visit.id),
   ]);
   return { context: cautionContextOf({ athlete: athlete!, conditions, noTouch, scope: practice.scope, nextEvent: next, lastEvent: last, answers, visit }, day), overrides };
 }

@@ -12,7 +12,7 @@ import { insertVisit } from '../visits/queries.ts';
 import { insertAccount, setCoachSquads } from '../accounts/queries.ts';
 import { hashPassword } from '../access/passwords.ts';
 import { insertCondition, insertNoTouch } from '../athletes/conditions.ts';
-import { putSquad } from '../squads/queries.ts';
+import { insertSquad } from '../squads/queries.ts';
 import { loadMeasuring } from './measuring.ts';
 import { ACCOUNTS, EVENTS, PEOPLE, SCOPE, SQUADS, TODAY, type DemoCondition, type DemoPerson } from './people.ts';
 import { SeededRandom } from './random.ts';
@@ -72,7 +72,7 @@ class DemoLoader {
     for (const { name, members } of SQUADS) {
       const id = this.random.uuid(this.today.toJSDate());
       squads.set(name, id);
-      await putSquad(this.db, this.practiceId, id, name, members.map((member) => this.ids.get(member)!));
+      await insertSquad(this.db, this.practiceId, id, name, members.map((member) => this.ids.get(member)!));
     }
     for (const [i, account] of ACCOUNTS.entries()) {
       const id = this.random.uuid(this.today.minus({ days: 30 - i }).toJSDate());
@@ -164,7 +164,7 @@ class DemoLoader {
     const line = lineOfRun({ blocks, breath, edges });
     const runId = this.random.uuid(startedAt);
     await replacePlanIn(this.db, visitId, 0, blocks);
-    await insertRun(this.db, runId, { visitId, blocks, breath, edges, clockRate: 1 }, line, startedAt, null);
+    await insertRun(this.db, runId, { visitId, blocks, breath, edges, clockRate: 1 }, JSON.stringify(line), startedAt, null);
     const sore = person.setBack !== null && daysAgo <= person.setBack.daysAgo && daysAgo > person.setBack.daysAgo - 8;
     for (const [i, { kind, atMs, ...data }] of rehearse(line, this.random, sore).entries()) {
       await insertRunEvent(this.db, runId, { id: this.random.uuid(new Date(startedAt.getTime() + atMs)), seq: i + 1, atMs, kind, ...data });

@@ -1,37 +1,13 @@
 import express, { Router } from 'express';
-import Joi from 'joi';
-import { v7 as uuid } from 'uuid';
-import { personKey, writeSquad, type SquadRow } from '@pace-bend/core/exchange';
-import { SLOW_BREATH } from '@pace-bend/core/method';
-import { BLANK_FILE, checkBirthDate, LIMITS } from '@pace-bend/core/record';
+import { writeSquad } from '@pace-bend/core/exchange';
+import { LIMITS } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { dayIn } from '../app/days.ts';
-import { idSchema } from '../app/ids.ts';
-import { invalid, type FieldError } from '../app/problem.ts';
-import { validate } from '../app/validate.ts';
-import type { Wire } from '../app/wire.ts';
-import { allAthletes, insertAthletes } from '../athletes/queries.ts';
-import { change, isDuplicate, rows, transaction, type Pool } from '../db/pool.ts';
-import { addMembers, squadsOf } from '../squads/queries.ts';
-
-type ImportRow = SquadRow & { readonly id: string };
-
-const line = Joi.string().allow('').max(LIMITS.lineLength).required();
-const importSchema = (today: string) => Joi.object<{ rows: Wire<ImportRow>[] }, true>({
-  rows: Joi.array().min(1).max(LIMITS.importRows).required().label('Rows').items(Joi.object<Wire<ImportRow>, true>({
-    id: idSchema.required(),
-    name: Joi.string().trim(true).min(1).max(LIMITS.nameLength).required().label('Name'),
-    birthDate: Joi.string().required().label('Birth date').custom((value: string, helpers) => {
-      const message = checkBirthDate(value, today);
-      return message ? helpers.message({ custom: message }) : value;
-    }),
-    referenceSex: Joi.string().valid('female', 'male', 'none').required(),
-    rowing: Joi.string().valid('stroke', 'bow', 'sculls', 'cox', 'none').required(),
-    sport: line, role: line, coach: line,
-    about: Joi.string().allow('').max(LIMITS.aboutLength).required(),
-    squads: Joi.array().items(Joi.string().trim(true).min(1).max(LIMITS.squadName)).max(20).required(),
-  })),
-});
+import { invalid } from '../app/problem.ts';
+import { IMPORT_PARTS, requireSaneShape } from '../app/shape.ts';
+import { allAthletes } from '../athletes/queries.ts';
+import { isDuplicate, rows, transaction, type Pool } from '../db/pool.ts';
+import { importRows, rowsFrom } from './importSquad.ts';
 
 export function exchangeRoutes(pool: Pool, now: () => Date): Router {
   const router = Router();
@@ -42,42 +18,12 @@ export function exchangeRoutes(pool: Pool, now: () => Date): Router {
    */
   router.post('/import/athletes', express.json({ limit: LIMITS.importBytes }), async (request, response) => {
     const { practice } = caller(response);
-    const { rows: sent } = validate(importSchema(dayIn(practice.timeZone, now())), request.body);
-    const people = await rows<{ id: string; name: string; birthDate: string }>(pool, 'SELECT id, name, birth_date AS birthDate FROM athlete WHERE practice_id = ?', [practice.id]);
-    const here = new Map(people.map((person) => [personKey(person.name, person.birthDate), person.id]));
-    const wrong: FieldError[] = [];
-    const seen = new Map<string, number>();
-    const fresh = sent.filter((row, i) => {
-      const who = personKey(row.name, row.birthDate);
-      const [known, before] = [here.get(who), seen.get(who)];
-      seen.set(who, i);
-      if (known === row.id.toLowerCase()) return false;
-      if (known !== undefined) wrong.push({ path: `rows.${i}.name`, message: `${row.name}, born ${row.birthDate}, is already here.` });
-      else if (before !== undefined) wrong.push({ path: `rows.${i}.name`, message: `${row.name}, born ${row.birthDate}, comes twice.` });
-      return true;
+    requireSaneShape(request.body, IMPORT_PARTS);
+    const sent = await rowsFrom(request.body, dayIn(practice.timeZone, now()));
+    const added = await transaction(pool, (db) => importRows(db, practice.id, sent)).catch((error: unknown) => {
+      throw isDuplicate(error) ? invalid([{ path: 'rows', message: 'A row’s id is taken, or two rows have the same one.' }]) : error;
     });
-    if (wrong.length > 0) throw invalid(wrong);
-
-    await transaction(pool, async (db) => {
-      await insertAthletes(db, practice.id, fresh.map(({ squads: _squads, ...row }) => ({ ...BLANK_FILE, ...row, breathPeriodMs: SLOW_BREATH.periodMs })));
-      const squads = new Map((await squadsOf(db, practice.id)).map((squad) => [squad.name.toLowerCase(), squad.id]));
-      const members: [string, string][] = [];
-      for (const row of fresh) {
-        for (const name of row.squads) {
-          if (!squads.has(name.toLowerCase())) {
-            const id = uuid();
-            await change(db, 'INSERT INTO squad (id, practice_id, name) VALUES (?, ?, ?)', [id, practice.id, name]);
-            squads.set(name.toLowerCase(), id);
-          }
-          members.push([squads.get(name.toLowerCase())!, row.id]);
-        }
-      }
-      await addMembers(db, practice.id, members);
-    }).catch((error: unknown) => {
-      if (isDuplicate(error)) throw invalid([{ path: 'rows', message: 'A row’s id is taken, or two rows have the same one.' }]);
-      throw error;
-    });
-    response.json({ added: fresh.length, already: sent.length - fresh.length });
+    response.json({ added, already: sent.length - added });
   });
 
   router.get('/export/athletes', async (_request, response) => {

@@ -3,10 +3,10 @@ import type { Finding, FindingFields } from '@pace-bend/core/finding';
 import { caller } from '../access/guard.ts';
 import { idFrom } from '../app/ids.ts';
 import { invalid, stale } from '../app/problem.ts';
-import { standsAlready } from '../app/same.ts';
+import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
 import { cautionsOfVisit, requireMeasurable, requireNoStop } from '../cautions/context.ts';
-import { isDuplicate, type Pool } from '../db/pool.ts';
+import type { Pool } from '../db/pool.ts';
 import { findOpenVisit } from '../visits/find.ts';
 import { findingById, findingsOf, insertFinding } from './queries.ts';
 import { findingSchema } from './schema.ts';
@@ -21,25 +21,22 @@ export function findingRoutes(pool: Pool, now: () => Date): Router {
     const fields = validate(findingSchema, request.body);
     const { practice, name } = caller(response);
     const visit = await findOpenVisit(pool, practice, visitId);
-    const existing = await findingById(pool, id);
-    if (existing) {
-      if (existing.visitId !== visitId || !standsAlready(existing, fields)) throw stale('This finding', existing.visitId === visitId ? existing : null);
-      return void response.json(existing);
-    }
-    if (fields.supersedes !== null) requireSameThing(await findingById(pool, fields.supersedes), visitId, fields);
-    // What is on the record can always be withdrawn; hands go on only where cautions let them.
-    if (fields.data !== null) {
-      const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
-      if (fields.kind === 'end') requireMeasurable(context, overrides, fields.subject, fields.side);
-      else requireNoStop(context);
-    }
-    try {
+    const find = async () => {
+      const there = await findingById(pool, id);
+      if (there && there.visitId !== visitId) throw stale('This finding', null);
+      return there;
+    };
+    const insert = async () => {
+      if (fields.supersedes !== null) requireSameThing(await findingById(pool, fields.supersedes), visitId, fields);
+      // What is on the record can always be withdrawn; hands go on only where cautions let them.
+      if (fields.data !== null) {
+        const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
+        if (fields.kind === 'end') requireMeasurable(context, overrides, fields.subject, fields.side);
+        else requireNoStop(context);
+      }
       await insertFinding(pool, id, visitId, fields, now(), name);
-    } catch (error) {
-      if (!isDuplicate(error)) throw error;
-      throw stale('This finding', await findingsOf(pool, visitId));
-    }
-    response.json(await findingById(pool, id));
+    };
+    response.json(await putOnce({ what: 'This finding', find, same: (there) => standsAlready(there, fields), insert, instead: () => findingsOf(pool, visitId) }));
   });
 
   return router;

@@ -1,10 +1,13 @@
 import { Router } from 'express';
+import { SLOW_BREATH } from '@pace-bend/core/method';
+import { lineOfRun } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { idFrom } from '../app/ids.ts';
 import { stale } from '../app/problem.ts';
 import { validate } from '../app/validate.ts';
 import { cautionsOfVisit, requireAllowed } from '../cautions/context.ts';
 import type { Pool } from '../db/pool.ts';
+import { requireRoom } from '../runs/room.ts';
 import { findOpenVisit } from '../visits/find.ts';
 import { shelfFor } from '../shelf/queries.ts';
 import { requireSoundBlocks } from './check.ts';
@@ -20,6 +23,9 @@ export function planRoutes(pool: Pool): Router {
     const { practice } = caller(response);
     const shelf = await shelfFor(pool, practice.id, blocks);
     requireSoundBlocks(blocks, shelf);
+    // What could not be run is not planned either; without the athlete's edges a line has the same cues.
+    const line = lineOfRun({ blocks, breath: SLOW_BREATH, edges: [] }, shelf);
+    requireRoom(line, JSON.stringify(line));
     const visit = await findOpenVisit(pool, practice, visitId);
     if (blocks.length > 0) {
       const { context, overrides } = await cautionsOfVisit(pool, practice, visit);

@@ -1,5 +1,4 @@
 import { Router } from 'express';
-import { IANAZone } from 'luxon';
 import Joi from 'joi';
 import { REGIONS } from '@pace-bend/core/body';
 import type { PracticeScope } from '@pace-bend/core/caution';
@@ -9,6 +8,7 @@ import { callerOf } from '../access/sessions.ts';
 import { sessionToken } from '../access/cookies.ts';
 import { dayIn } from '../app/days.ts';
 import { stale } from '../app/problem.ts';
+import { timeZoneSchema } from '../accounts/schema.ts';
 import { validate } from '../app/validate.ts';
 import type { Wire } from '../app/wire.ts';
 import { change, type Pool } from '../db/pool.ts';
@@ -25,7 +25,7 @@ const grade = Joi.number().integer().min(0).max(4);
 const practiceSchema = Joi.object<Wire<SentPractice>, true>({
   revision: Joi.number().integer().min(1).required(),
   name: Joi.string().trim(true).min(1).max(LIMITS.nameLength).required().label('Practice'),
-  timeZone: Joi.string().max(64).required().label('Time zone').custom((value: string, helpers) => (IANAZone.isValidZone(value) ? value : helpers.message({ custom: 'No such time zone is known.' }))),
+  timeZone: timeZoneSchema.required(),
   scope: Joi.object({
     mobilizationGrade: grade.required().label('Grade'),
     byRegion: Joi.object(Object.fromEntries(REGIONS.map((region) => [region.id, grade]))).required(),

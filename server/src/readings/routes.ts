@@ -3,9 +3,10 @@ import type { Reading, ReadingFields } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { idFrom } from '../app/ids.ts';
 import { invalid, stale } from '../app/problem.ts';
+import { putOnce } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
 import { cautionsOfVisit, requireMeasurable } from '../cautions/context.ts';
-import { isDuplicate, type Pool } from '../db/pool.ts';
+import type { Pool } from '../db/pool.ts';
 import { findOpenVisit } from '../visits/find.ts';
 import { insertReading, readingById, readingsOf } from './queries.ts';
 import { readingSchema } from './schema.ts';
@@ -20,28 +21,25 @@ export function readingRoutes(pool: Pool, now: () => Date): Router {
     const fields = validate(readingSchema, request.body);
     const { practice, accountId } = caller(response);
     const visit = await findOpenVisit(pool, practice, visitId);
-    const existing = await readingById(pool, readingId);
-    if (existing) {
-      if (existing.visitId !== visitId || !sameReading(existing, fields)) throw stale('This reading', existing.visitId === visitId ? existing : null);
-      return void response.json(existing);
-    }
-    if (fields.supersedes !== null) {
-      const corrected = await readingById(pool, fields.supersedes);
-      const fits = corrected?.visitId === visitId && corrected.motionId === fields.motionId && corrected.side === fields.side && corrected.moment === fields.moment;
-      if (!fits) throw invalid([{ path: 'supersedes', message: 'The reading to be corrected is not one of this motion, side and moment of this visit.' }]);
-    }
-    // A reading can always be withdrawn.
-    if (fields.trials.length > 0) {
-      const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
-      requireMeasurable(context, overrides, fields.motionId, fields.side);
-    }
-    try {
+    const find = async () => {
+      const there = await readingById(pool, readingId);
+      if (there && there.visitId !== visitId) throw stale('This reading', null);
+      return there;
+    };
+    const insert = async () => {
+      if (fields.supersedes !== null) {
+        const corrected = await readingById(pool, fields.supersedes);
+        const fits = corrected?.visitId === visitId && corrected.motionId === fields.motionId && corrected.side === fields.side && corrected.moment === fields.moment;
+        if (!fits) throw invalid([{ path: 'supersedes', message: 'The reading to be corrected is not one of this motion, side and moment of this visit.' }]);
+      }
+      // A reading can always be withdrawn.
+      if (fields.trials.length > 0) {
+        const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
+        requireMeasurable(context, overrides, fields.motionId, fields.side);
+      }
       await insertReading(pool, readingId, visitId, fields, now(), accountId);
-    } catch (error) {
-      if (!isDuplicate(error)) throw error;
-      throw stale('This reading', await readingsOf(pool, visitId));
-    }
-    response.json(await readingById(pool, readingId));
+    };
+    response.json(await putOnce({ what: 'This reading', find, same: (there) => sameReading(there, fields), insert, instead: () => readingsOf(pool, visitId) }));
   });
 
   return router;

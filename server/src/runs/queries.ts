@@ -37,8 +37,8 @@ export async function eventsOf(db: Db, runId: string, fromSeq = 1): Promise<Stor
 }
 
 /** A run that begins, and whose hands lead it where that is known. */
-export async function insertRun(db: Db, id: string, fields: RunFields, line: Line, startedAt: Date, accountId: string | null): Promise<void> {
-  await change(db, 'INSERT INTO run (id, visit_id, input, line, clock_rate, started_at, account_id) VALUES (?, ?, ?, ?, ?, ?, ?)', [id, fields.visitId, JSON.stringify(fields), JSON.stringify(line), fields.clockRate, startedAt, accountId]);
+export async function insertRun(db: Db, id: string, fields: RunFields, lineText: string, startedAt: Date, accountId: string | null): Promise<void> {
+  await change(db, 'INSERT INTO run (id, visit_id, input, line, clock_rate, started_at, account_id) VALUES (?, ?, ?, ?, ?, ?, ?)', [id, fields.visitId, JSON.stringify(fields), lineText, fields.clockRate, startedAt, accountId]);
 }
 
 /** Locks the run for the rest of the transaction and returns the last sequence number it holds, 0 for none. */

@@ -3,12 +3,14 @@ import { lineOfRun } from '@pace-bend/core/record';
 import { caller, concerns } from '../access/guard.ts';
 import { idFrom } from '../app/ids.ts';
 import { invalid, Problem, stale } from '../app/problem.ts';
+import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
 import { cautionsOfVisit, requireAllowed } from '../cautions/context.ts';
 import { isDuplicate, transaction, type Pool } from '../db/pool.ts';
 import { requireSoundBlocks } from '../plans/check.ts';
 import { shelfFor } from '../shelf/queries.ts';
 import { findOpenVisit, findVisit } from '../visits/find.ts';
+import { requireRoom, requireRoomInVisit } from './room.ts';
 import { eventsOf, insertRun, insertRunEvent, lastSeqLocked, runById } from './queries.ts';
 import { runEventsSchema, runSchema } from './schema.ts';
 
@@ -24,17 +26,29 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
     requireSoundBlocks(fields.blocks, shelf);
     const visit = await findVisit(pool, practice, fields.visitId);
     concerns(response, visit.athleteId);
-    const existing = await runById(pool, id);
-    if (existing) {
-      if (existing.visitId !== visit.id || JSON.stringify(existing.input) !== JSON.stringify(fields)) throw stale('This run', null);
-      return void response.json({ ...existing, input: undefined });
-    }
-    await findOpenVisit(pool, practice, visit.id);
-    const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
-    requireAllowed(context, overrides, fields.blocks, shelf);
-    const line = lineOfRun(fields, shelf);
-    await insertRun(pool, id, fields, line, now(), accountId);
-    response.json({ id, visitId: fields.visitId, line, clockRate: fields.clockRate, startedAt: now().toISOString(), events: [] });
+    const find = async () => {
+      const there = await runById(pool, id);
+      if (there && there.visitId !== visit.id) throw stale('This run', null);
+      return there;
+    };
+    const run = await putOnce({
+      what: 'This run',
+      find,
+      same: (there) => standsAlready(there.input, fields),
+      insert: async () => {
+        await findOpenVisit(pool, practice, visit.id);
+        const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
+        requireAllowed(context, overrides, fields.blocks, shelf);
+        const line = lineOfRun(fields, shelf);
+        const text = JSON.stringify(line);
+        requireRoom(line, text);
+        await transaction(pool, async (db) => {
+          await requireRoomInVisit(db, visit.id, text.length);
+          await insertRun(db, id, fields, text, now(), accountId);
+        });
+      },
+    });
+    response.json({ ...run, input: undefined });
   });
 
   /**

@@ -32,7 +32,7 @@ export const runEventsSchema = Joi.object<{ events: SentEvent[] }, true>({
   events: Joi.array().min(1).max(LIMITS.eventsInOneRequest).required().items(
     Joi.object<SentEvent, true>({
       id: idSchema.required(),
-      seq: Joi.number().integer().min(1).max(1_000_000).required(),
+      seq: Joi.number().integer().min(1).max(LIMITS.eventsInRun).required().messages({ 'number.max': `A run keeps ${LIMITS.eventsInRun} events at most. Begin another run` }),
       atMs: Joi.number().integer().min(0).max(LONGEST_MS).required(),
       kind: Joi.string().valid(...RUN_EVENT_KINDS).required(),
       score: Joi.number().integer().min(0).max(10).when('kind', { is: 'discomfort', then: Joi.required(), otherwise: Joi.forbidden() }),

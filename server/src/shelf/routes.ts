@@ -2,10 +2,10 @@ import { Router } from 'express';
 import { checkOwnEntry, checkOwnWay } from '@pace-bend/core/method';
 import { caller } from '../access/guard.ts';
 import { idFrom } from '../app/ids.ts';
-import { invalid, notFound, stale } from '../app/problem.ts';
-import { standsAlready } from '../app/same.ts';
+import { invalid, notFound } from '../app/problem.ts';
+import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
-import { isDuplicate, type Pool } from '../db/pool.ts';
+import type { Pool } from '../db/pool.ts';
 import { insertItem, itemById, itemsOf, setRetired } from './queries.ts';
 import { itemSchema, type SentItem } from './schema.ts';
 
@@ -26,18 +26,9 @@ export function shelfRoutes(pool: Pool, now: () => Date): Router {
     if (problems.length > 0) throw invalid(problems.map(({ path, message }) => ({ path: `fields.${path}`, message })));
     const before = sent.supersedes === null ? null : await itemById(pool, practice.id, sent.supersedes);
     if (sent.supersedes !== null && (!before || before.fields.kind !== sent.fields.kind)) throw invalid([{ path: 'supersedes', message: 'There is no such item to change.' }]);
-    const existing = await itemById(pool, practice.id, id);
-    if (existing) {
-      if (!standsAlready(existing, sent)) throw stale('This item', existing);
-      return void response.json(existing);
-    }
-    try {
-      await insertItem(pool, practice.id, id, sent, now(), name);
-    } catch (error) {
-      if (!isDuplicate(error)) throw error;
-      throw stale('This item', null);
-    }
-    response.json(await itemById(pool, practice.id, id));
+    response.json(await putOnce({
+      what: 'This item', find: () => itemById(pool, practice.id, id), same: (there) => standsAlready(there, sent), insert: () => insertItem(pool, practice.id, id, sent, now(), name),
+    }));
   });
 
   for (const [path, retired] of [['retire', true], ['restore', false]] as const) {

@@ -1,4 +1,6 @@
 import type { Squad, SquadStrip } from '@pace-bend/core/record';
+import { invalid } from '../app/problem.ts';
+import { problems } from '../app/validate.ts';
 import { change, firstRow, rows, type Db } from '../db/pool.ts';
 
 /** The names of an athlete's squads. */
@@ -9,7 +11,7 @@ export async function squadNamesOf(db: Db, athleteId: string): Promise<string[]>
 /** The practice's squads by name, with their members. */
 export async function squadsOf(db: Db, practiceId: string): Promise<Squad[]> {
   const [squads, members] = await Promise.all([
-    rows<{ id: string; name: string }>(db, 'SELECT id, name FROM squad WHERE practice_id = ? ORDER BY name', [practiceId]),
+    rows<{ id: string; name: string; revision: number }>(db, 'SELECT id, name, revision FROM squad WHERE practice_id = ? ORDER BY name', [practiceId]),
     rows<{ squadId: string; athleteId: string }>(db, 'SELECT m.squad_id AS squadId, m.athlete_id AS athleteId FROM squad_member m JOIN squad s ON s.id = m.squad_id WHERE s.practice_id = ?', [practiceId]),
   ]);
   return squads.map((squad) => ({ ...squad, athleteIds: members.filter((member) => member.squadId === squad.id).map((member) => member.athleteId) }));
@@ -24,11 +26,27 @@ export async function squadPractice(db: Db, id: string): Promise<string | null> 
   return (await firstRow<{ practiceId: string }>(db, 'SELECT practice_id AS practiceId FROM squad WHERE id = ?', [id]))?.practiceId ?? null;
 }
 
-/** Writes a squad with its members; whoever is not of the practice is left out. */
-export async function putSquad(db: Db, practiceId: string, id: string, name: string, athleteIds: readonly string[]): Promise<void> {
-  await change(db, 'INSERT INTO squad (id, practice_id, name) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE name = VALUES(name)', [id, practiceId, name]);
+/** Refuses a list in which somebody is named who is not of the practice, with the place. */
+export async function requireMembers(db: Db, practiceId: string, athleteIds: readonly string[]): Promise<void> {
+  if (athleteIds.length === 0) return;
+  const known = new Set((await rows<{ id: string }>(db, `SELECT id FROM athlete WHERE practice_id = ? AND id IN (${athleteIds.map(() => '?').join(', ')})`, [practiceId, ...athleteIds])).map((row) => row.id));
+  const strangers = athleteIds.flatMap((id, i) => (known.has(id) ? [] : [{ path: `athleteIds.${i}`, message: 'No such athlete is known.' }]));
+  if (strangers.length > 0) throw invalid(problems(strangers));
+}
+
+/** Writes a new squad with its members. */
+export async function insertSquad(db: Db, practiceId: string, id: string, name: string, athleteIds: readonly string[]): Promise<true> {
+  await change(db, 'INSERT INTO squad (id, practice_id, name) VALUES (?, ?, ?)', [id, practiceId, name]);
+  await addMembers(db, practiceId, athleteIds.map((athleteId) => [id, athleteId]));
+  return true;
+}
+
+/** Changes a squad that still has the named revision; returns whether it had. */
+export async function changeSquad(db: Db, practiceId: string, id: string, revision: number, name: string, athleteIds: readonly string[]): Promise<boolean> {
+  if ((await change(db, 'UPDATE squad SET name = ?, revision = revision + 1 WHERE id = ? AND practice_id = ? AND revision = ?', [name, id, practiceId, revision])) !== 1) return false;
   await change(db, 'DELETE FROM squad_member WHERE squad_id = ?', [id]);
   await addMembers(db, practiceId, athleteIds.map((athleteId) => [id, athleteId]));
+  return true;
 }
 
 /** Adds members, in statements of a few hundred. */

@@ -3,9 +3,9 @@ import { unfinishedBecause, type Study } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { idFrom } from '../app/ids.ts';
 import { invalid, notFound, Problem, stale } from '../app/problem.ts';
-import { standsAlready } from '../app/same.ts';
+import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
-import { isDuplicate, type Db, type Pool } from '../db/pool.ts';
+import type { Db, Pool } from '../db/pool.ts';
 import { athleteById } from '../athletes/queries.ts';
 import { dropStudy, examinersOf, finishStudy, insertStudy, studiesOf, studyById, updateStudy, useStudy, withinDay } from './queries.ts';
 import { studyRevisionSchema, studySchema, useSchema, type SentStudy } from './schema.ts';
@@ -36,21 +36,17 @@ export function studyRoutes(pool: Pool, now: () => Date): Router {
     const before = await studyById(pool, practice.id, id);
     if (before?.finishedAt) throw new Problem(409, 'Finished', 'This study is finished; its values stand.');
     if (revision === 0 && !before) {
-      try {
-        await insertStudy(pool, practice.id, id, fields, now(), name);
-      } catch (error) {
-        if (!isDuplicate(error)) throw error;
-        throw stale('This study', null);
-      }
+      await putOnce({ what: 'This study', find: () => studyById(pool, practice.id, id), same: (there) => standsAlready(there, fields), insert: () => insertStudy(pool, practice.id, id, fields, now(), name) });
     } else {
       if (!before) throw notFound('This study');
       requireSameDesign(before, fields);
       if (!(await updateStudy(pool, practice.id, id, revision, fields))) {
-        const current = (await studyById(pool, practice.id, id))!;
+        const current = await studyById(pool, practice.id, id);
+        if (!current) throw notFound('This study');
         if (current.revision !== revision + 1 || !standsAlready(current, fields)) throw stale('This study', current);
       }
     }
-    response.json(await studyById(pool, practice.id, id));
+    response.json(await findStudy(pool, practice.id, id));
   });
 
   router.delete('/studies/:id', async (request, response) => {
@@ -59,7 +55,8 @@ export function studyRoutes(pool: Pool, now: () => Date): Router {
     const study = await studyById(pool, practice.id, id);
     if (study?.finishedAt) throw new Problem(409, 'Finished', 'A finished study is not dropped. Stop using it instead.');
     if (!study) throw notFound('This study');
-    await dropStudy(pool, practice.id, id);
+    // Whoever finished it at the same instant was first: then it stays.
+    if (!(await dropStudy(pool, practice.id, id)) && (await studyById(pool, practice.id, id))) throw new Problem(409, 'Finished', 'A finished study is not dropped. Stop using it instead.');
     response.json({ studies: await studiesOf(pool, practice.id) });
   });
 
@@ -71,9 +68,12 @@ export function studyRoutes(pool: Pool, now: () => Date): Router {
     if (!study.finishedAt) {
       const problem = unfinishedBecause(study);
       if (problem !== null) throw new Problem(409, 'Not complete', problem);
-      if (!(await finishStudy(pool, practice.id, id, revision, now()))) throw stale('This study', await studyById(pool, practice.id, id));
+      if (!(await finishStudy(pool, practice.id, id, revision, now()))) {
+        const current = await findStudy(pool, practice.id, id);
+        if (!current.finishedAt) throw stale('This study', current);
+      }
     }
-    response.json(await studyById(pool, practice.id, id));
+    response.json(await findStudy(pool, practice.id, id));
   });
 
   /** Whether what came out is used from now on. */
@@ -83,8 +83,11 @@ export function studyRoutes(pool: Pool, now: () => Date): Router {
     const { revision, used } = validate(useSchema, request.body);
     const study = await findStudy(pool, practice.id, id);
     if (!study.finishedAt) throw new Problem(409, 'Not finished', 'Only a finished study can be used.');
-    if (study.used !== used && !(await useStudy(pool, practice.id, id, revision, used))) throw stale('This study', await studyById(pool, practice.id, id));
-    response.json(await studyById(pool, practice.id, id));
+    if (study.used !== used && !(await useStudy(pool, practice.id, id, revision, used))) {
+      const current = await findStudy(pool, practice.id, id);
+      if (current.used !== used) throw stale('This study', current);
+    }
+    response.json(await findStudy(pool, practice.id, id));
   });
 
   return router;

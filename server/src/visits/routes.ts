@@ -5,13 +5,13 @@ import type { PracticeRow } from '../access/sessions.ts';
 import { dayIn } from '../app/days.ts';
 import { idFrom } from '../app/ids.ts';
 import { notFound, Problem, stale } from '../app/problem.ts';
-import { standsAlready } from '../app/same.ts';
+import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
 import { cautionsOfVisit, requireNoStop } from '../cautions/context.ts';
 import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
 import { athleteById } from '../athletes/queries.ts';
 import { eventsAround } from '../days/queries.ts';
-import { isDuplicate, transaction, type Db, type Pool } from '../db/pool.ts';
+import { transaction, type Db, type Pool } from '../db/pool.ts';
 import { goalsOf } from '../athletes/goals.ts';
 import { findingsBefore, findingsOf } from '../findings/queries.ts';
 import { noteOf } from '../notes/queries.ts';
@@ -33,7 +33,7 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
     const visit = await findVisit(pool, practice, idFrom(request));
     const day = dayIn(practice.timeZone, new Date(visit.startsAt));
     const [athlete, conditions, noTouch, events, number, readings, past, plan, runs, note, answers, overrides, referral, lastArrival, errors, findings, lastFindings, goals, pastBlocks] = await Promise.all([
-      athleteById(pool, practice.id, visit.athleteId), conditionsOf(pool, visit.athleteId), noTouchOf(pool, visit.athleteId), eventsAround(pool, practice.id, day), visitNumber(pool, visit),
+      athleteById(pool, practice.id, visit.athleteId), conditionsOf(pool, visit.athleteId), noTouchOf(pool, visit.athleteId), eventsAround(pool, practice.id, visit.athleteId, day), visitNumber(pool, visit),
       readingsOf(pool, visit.id), pastReadings(pool, visit.athleteId, visit.startsAt), planOf(pool, visit.id), runsOf(pool, visit.id),
       role === 'assistant' ? null : noteOf(pool, visit.id), answersOf(pool, visit.id), overridesOf(pool, visit.id), referralOf(pool, visit.id), arrivalBefore(pool, visit.athleteId, visit.startsAt),
       errorKnowledge(pool, practice.id), findingsOf(pool, visit.id), findingsBefore(pool, visit.athleteId, visit.startsAt), goalsOf(pool, visit.athleteId), pastBlocks_(pool, visit),
@@ -51,22 +51,15 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
     const { overlap = false, ...fields } = validate(newVisitSchema, request.body);
     if (!(await athleteById(pool, practice.id, fields.athleteId))) throw notFound('This athlete');
     concerns(response, fields.athleteId);
-    const existing = await visitById(pool, practice.id, id);
-    if (existing) {
-      const same = existing.athleteId === fields.athleteId.toLowerCase() && Date.parse(existing.startsAt) === Date.parse(fields.startsAt) && existing.minutes === fields.minutes;
-      if (!same) throw stale('This visit', existing);
-      return void response.json(existing);
-    }
-    try {
-      await transaction(pool, async (db) => {
+    response.json(await putOnce({
+      what: 'This visit',
+      find: () => visitById(pool, practice.id, id),
+      same: (there) => there.athleteId === fields.athleteId.toLowerCase() && Date.parse(there.startsAt) === Date.parse(fields.startsAt) && there.minutes === fields.minutes,
+      insert: () => transaction(pool, async (db) => {
         await requireFree(db, practice, new Date(fields.startsAt), fields.minutes, id, overlap);
         await insertVisit(db, id, fields);
-      });
-    } catch (error) {
-      if (!isDuplicate(error)) throw error;
-      throw stale('This visit', await visitById(pool, practice.id, id));
-    }
-    response.json(await findVisit(pool, practice, id));
+      }),
+    }));
   });
 
   router.patch('/visits/:id', async (request, response) => {
@@ -96,8 +89,10 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
       await requireFree(db, practice, new Date(startsAt), minutes, id, overlap);
       return rebook(db, id, revision, new Date(startsAt), minutes);
     });
-    if (!moved) throw stale('This visit', await findVisit(pool, practice, id));
-    response.json(await findVisit(pool, practice, id));
+    const after = await findVisit(pool, practice, id);
+    const there = Date.parse(after.startsAt) === Date.parse(startsAt) && after.minutes === minutes && after.revision === revision + 1;
+    if (!moved && !there) throw stale('This visit', after);
+    response.json(after);
   });
 
   for (const [path, at] of [['cancel', () => now()], ['restore', () => null]] as const) {
@@ -112,8 +107,9 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
         if (path === 'restore') await requireFree(db, practice, new Date(visit.startsAt), visit.minutes, id, overlap);
         return setCancelled(db, id, revision, at());
       });
-      if (!done) throw stale('This visit', await findVisit(pool, practice, id));
-      response.json(await findVisit(pool, practice, id));
+      const after = await findVisit(pool, practice, id);
+      if (!done && (after.cancelledAt !== null) !== (path === 'cancel')) throw stale('This visit', after);
+      response.json(after);
     });
   }
 
@@ -127,8 +123,11 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
       if ((visit.finishedAt !== null) === (path === 'finish')) return void response.json(visit);
       if (visit.cancelledAt) throw new Problem(409, 'Cancelled', 'This visit is cancelled. Put it back on the day first.');
       if (path === 'finish' && !(await referralOf(pool, id))) requireNoStop((await cautionsOfVisit(pool, practice, visit)).context);
-      if (!(await setFinished(pool, id, revision, at()))) throw stale('This visit', await findVisit(pool, practice, id));
-      response.json(await findVisit(pool, practice, id));
+      const done = await setFinished(pool, id, revision, at());
+      const after = await findVisit(pool, practice, id);
+      // The same wish at the same instant: it is so, whoever was first.
+      if (!done && (after.finishedAt !== null) !== (path === 'finish')) throw stale('This visit', after);
+      response.json(after);
     });
   }
 

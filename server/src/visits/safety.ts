@@ -3,9 +3,10 @@ import { blocking, cautionsFor, measuring } from '@pace-bend/core/caution';
 import { caller } from '../access/guard.ts';
 import { idFrom } from '../app/ids.ts';
 import { Problem, stale } from '../app/problem.ts';
+import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
 import { cautionsOfVisit } from '../cautions/context.ts';
-import { isDuplicate, type Pool } from '../db/pool.ts';
+import type { Pool } from '../db/pool.ts';
 import { findOpenVisit, findVisit } from './find.ts';
 import { answersOf, insertAnswers, insertOverride, overridesOf, referralOf, writeReferral } from './referral.ts';
 import { answersSchema, overrideSchema, referralSchema } from './schema.ts';
@@ -21,12 +22,9 @@ export function safetyRoutes(pool: Pool, now: () => Date): Router {
     const { practice, name } = caller(response);
     const { answers } = validate(answersSchema, request.body);
     await findOpenVisit(pool, practice, visitId);
-    try {
-      await insertAnswers(pool, visitId, id, answers, now(), name);
-    } catch (error) {
-      if (!isDuplicate(error)) throw error;
-      if (!(await answersOf(pool, visitId)).some((each) => each.id === id)) throw stale('These answers', null);
-    }
+    await putOnce({
+      what: 'These answers', find: async () => (await answersOf(pool, visitId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, { answers }), insert: () => insertAnswers(pool, visitId, id, answers, now(), name),
+    });
     response.json({ answers: await answersOf(pool, visitId) });
   });
 
@@ -39,13 +37,9 @@ export function safetyRoutes(pool: Pool, now: () => Date): Router {
     const { context } = await cautionsOfVisit(pool, practice, visit);
     const stop = blocking(cautionsFor(context, measuring(override.motionId, override.side)), new Set()).find((caution) => caution.level === 'stop');
     if (stop) throw new Problem(409, 'Stopped', `${stop.because}: a stop cannot be set aside.`);
-    try {
-      await insertOverride(pool, visitId, id, override, now(), name);
-    } catch (error) {
-      if (!isDuplicate(error)) throw error;
-      const existing = (await overridesOf(pool, visitId)).find((each) => each.id === id);
-      if (!existing || existing.ruleId !== override.ruleId || existing.reason !== override.reason) throw stale('This reason', null);
-    }
+    await putOnce({
+      what: 'This reason', find: async () => (await overridesOf(pool, visitId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, override), insert: () => insertOverride(pool, visitId, id, override, now(), name),
+    });
     response.json({ overrides: await overridesOf(pool, visitId) });
   });
 

@@ -34,7 +34,7 @@ async function keep(athleteIds: readonly string[]): Promise<void> {
   if (nameless.value) return;
   const id = squad.value?.id ?? uuid();
   await run(async () => {
-    emit('change', (await api<{ squads: Squad[] }>('PUT', `/squads/${id}`, { name: wanted, athleteIds })).squads);
+    emit('change', (await api<{ squads: Squad[] }>('PUT', `/squads/${id}`, { name: wanted, athleteIds, revision: squad.value?.revision ?? 0 })).squads);
     openId.value = id;
   });
 }

@@ -6,7 +6,7 @@ import { useAthlete } from './athlete.ts';
 
 const START: AthleteFile = {
   athlete: { ...BLANK_FILE, id: 'a', revision: 1, name: 'Ann', birthDate: '1996-03-04', referenceSex: 'none', rowing: 'none', about: '', breathPeriodMs: 9000 },
-  conditions: [], noTouch: [], squads: [], past: [], errors: { own: [], shifts: [] }, goals: [], visits: [], referredVisitIds: [], events: [{ id: 'e', name: 'Head race', onDate: '2026-11-26', importance: 1 }, { id: 'f', name: 'Old one', onDate: '2026-11-24', importance: 2 }].reverse() as AthleteFile['events'],
+  conditions: [], noTouch: [], squads: [], past: [], errors: { own: [], shifts: [] }, goals: [], visits: [], referredVisitIds: [], events: [{ id: 'e', name: 'Head race', onDate: '2026-11-26', importance: 1, squadId: null, revision: 1 }, { id: 'f', name: 'Old one', onDate: '2026-11-24', importance: 2, squadId: null, revision: 1 }].reverse() as AthleteFile['events'],
 };
 
 async function open() {

@@ -8,13 +8,14 @@ import { api } from '../app/api.ts';
 
 interface Hands {
   readonly limits: ToolMinutes;
+  readonly revision: number;
   readonly knuckleCm: number | null;
 }
 
 /** Everything that can be planned: what ships, and what the practice made; and the hands that do it. */
 export const useShelf = defineStore('shelf', () => {
   const items = shallowRef<readonly OwnItem[]>([]);
-  const hands = ref<Hands>({ limits: USUAL_TOOL_LIMITS, knuckleCm: null });
+  const hands = ref<Hands>({ limits: USUAL_TOOL_LIMITS, revision: 0, knuckleCm: null });
   let loading: Promise<void> | null = null;
 
   const shelf = computed(() => (items.value.length === 0 ? BUILT_IN : shelfOf(items.value)));
@@ -51,7 +52,7 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   async function saveHands(fields: { readonly limits?: ToolMinutes; readonly knuckleCm?: number | null }): Promise<void> {
-    if (fields.limits) hands.value = await api<Hands>('PUT', '/hands/limits', fields.limits);
+    if (fields.limits) hands.value = await api<Hands>('PUT', '/hands/limits', { revision: hands.value.revision, limits: fields.limits });
     if (fields.knuckleCm !== undefined) hands.value = await api<Hands>('PUT', '/hands/me', { knuckleCm: fields.knuckleCm });
   }
 

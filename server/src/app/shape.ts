@@ -1,0 +1,56 @@
+import { invalid, Problem, type FieldError } from './problem.ts';
+
+/** How deep what is sent may be nested, how many members and items it may have in all, and how many members one object. */
+export const SHAPE = { depth: 12, parts: 60_000, members: 200, keyLength: 200 } as const;
+/** A squad read in at once has more. */
+export const IMPORT_PARTS = 600_000;
+
+/** No text holds these: a field shows them as nothing, a file or a terminal takes them for orders. Tab and line ends are text. */
+const CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F\u0080-\u009F]/;
+
+function textProblem(text: string): string | null {
+  if (!text.isWellFormed()) return 'A character in this text is broken (one half of a pair).';
+  return CONTROL.test(text) ? 'This text holds a control character. Type it again, or paste it without its format.' : null;
+}
+
+interface Place {
+  readonly value: unknown;
+  readonly depth: number;
+  readonly path: string;
+}
+
+/**
+ * Looks at what was sent before any schema does: how deep, how much, how wide, and whether its texts are texts. Goes through it
+ * with a list of its own instead of calling itself, and stops at the first bound, so that nothing sent can take long.
+ * @throws Problem 413 or 422 with the place
+ */
+export function requireSaneShape(body: unknown, most: number = SHAPE.parts): void {
+  const todo: Place[] = [{ value: body, depth: 1, path: '' }];
+  const wrong: FieldError[] = [];
+  let parts = 0;
+  while (todo.length > 0) {
+    const { value, depth, path } = todo.pop()!;
+    if (typeof value === 'string') {
+      const message = textProblem(value);
+      if (message !== null && wrong.length < MOST_PROBLEMS) wrong.push({ path, message });
+      continue;
+    }
+    if (value === null || typeof value !== 'object') continue;
+    if (depth > SHAPE.depth) throw new Problem(413, 'Too deep', `What was sent is nested deeper than ${SHAPE.depth} levels at ${shown(path)}. Nothing was written.`);
+    const members = Array.isArray(value) ? null : Object.keys(value);
+    if (members && members.length > SHAPE.members) throw new Problem(413, 'Too much', `An object that was sent has more than ${SHAPE.members} members at ${shown(path)}. Nothing was written.`);
+    const count = members ? members.length : (value as unknown[]).length;
+    parts += count;
+    if (parts > most) throw new Problem(413, 'Too much', `What was sent has more than ${most} parts. Nothing was written.`);
+    for (let i = 0; i < count; i++) {
+      const name = members ? members[i]! : String(i);
+      if (members && (name.length > SHAPE.keyLength || !name.isWellFormed())) throw new Problem(422, 'Not valid', `A member’s name is too long or broken at ${shown(path)}. Nothing was written.`);
+      todo.push({ value: (value as Record<string, unknown>)[name], depth: depth + 1, path: path === '' ? name : `${path}.${name}` });
+    }
+  }
+  if (wrong.length > 0) throw invalid(wrong);
+}
+
+/** More than this nobody reads; the rest is counted. */
+export const MOST_PROBLEMS = 50;
+const shown = (path: string) => (path === '' ? 'its top' : `“${path.slice(0, 80)}”`);
