@@ -17,13 +17,14 @@ beforeAll(async () => {
   const other = await test_.cookieOf('owner', await test_.anotherPractice());
   for (const [ids, cookie] of [[ours, await test_.cookieOf('owner')], [theirs, other]] as const) {
     const api = () => requestAs(test_.app, cookie);
-    Object.assign(ids, { athlete: uuid(), visit: uuid(), run: uuid(), reading: uuid(), condition: uuid(), area: uuid(), squad: uuid(), study: uuid(), own: uuid() });
+    Object.assign(ids, { event: uuid(), athlete: uuid(), visit: uuid(), run: uuid(), reading: uuid(), condition: uuid(), area: uuid(), squad: uuid(), study: uuid(), own: uuid() });
     await api().put(`/api/athletes/${ids.athlete}`).send(ANN).expect(200);
     await api().put(`/api/visits/${ids.visit}`).send({ athleteId: ids.athlete, startsAt: '2026-11-25T09:30:00.000Z', minutes: 45 }).expect(200);
     await api().put(`/api/visits/${ids.visit}/readings/${ids.reading}`).send({ motionId: 'hip-flexion', side: 'left', moment: 'before', mode: 'passive', instrument: 'goniometer', trials: [100], supersedes: null }).expect(200);
     await api().put(`/api/runs/${ids.run}`).send({ visitId: ids.visit, blocks: [newBlock(uuid(), 'calf-supine', 'static-hold', ['left'])], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }).expect(200);
     await api().put(`/api/athletes/${ids.athlete}/conditions/${ids.condition}`).send({ revision: 0, code: 'knee-pain', region: null, side: 'left', onset: null, surgeryOn: null, words: '', clearance: null, resolvedOn: null }).expect(200);
-    await api().put(`/api/squads/${ids.squad}`).send({ name: 'Eight', athleteIds: [ids.athlete] }).expect(200);
+    await api().put(`/api/squads/${ids.squad}`).send({ revision: 0, name: 'Eight', athleteIds: [ids.athlete] }).expect(200);
+    await api().put(`/api/events/${ids.event}`).send({ revision: 0, name: 'Autumn head', onDate: '2026-12-04', importance: 1, squadId: ids.squad }).expect(200);
     await api().put(`/api/shelf/${ids.own}`).send({ supersedes: null, fields: OWN_WAY }).expect(200);
     ids.examiner = ((await api().get('/api/studies').expect(200)).body as { examiners: { id: string }[] }).examiners[0]!.id;
     await api().put(`/api/studies/${ids.study}`).send({ revision: 0, ...STUDY, examinerIds: [ids.examiner] }).expect(200);
@@ -34,7 +35,7 @@ afterAll(() => test_.close());
 /** A row's address with real ids in it. */
 function addressOf(route: RouteAccess, ids: Record<string, string>): string {
   const [, first] = route.path.split('/');
-  const own = first === 'athletes' ? ids.athlete : first === 'visits' ? ids.visit : first === 'runs' ? ids.run : first === 'squads' ? ids.squad : first === 'studies' ? ids.study : first === 'shelf' ? ids.own : first === 'days' ? '2026-11-25' : uuid();
+  const own = first === 'athletes' ? ids.athlete : first === 'visits' ? ids.visit : first === 'runs' ? ids.run : first === 'squads' ? ids.squad : first === 'events' ? ids.event : first === 'studies' ? ids.study : first === 'shelf' ? ids.own : first === 'days' ? '2026-11-25' : uuid();
   return `/api${route.path.replace(/:(id|date)/, own!).replace(':readingId', ids.reading!).replace(':conditionId', ids.condition!).replace(/:\w+/, uuid())}`;
 }
 
@@ -53,11 +54,11 @@ test.each(tries)('%s as %s', async (_name, who, route) => {
 });
 
 test.each(ROUTES.filter((route) => route.path.includes(':id') && !route.path.startsWith('/accounts')).map((route) => [`${route.method} ${route.path}`, route] as const))('%s with another practice’s ids finds nothing and changes nothing', async (_name, route) => {
-  const everything = async () => JSON.stringify(await Promise.all(['athlete', 'visit', 'rom_reading', 'run', 'run_event', 'athlete_condition', 'no_touch_area', 'squad', 'squad_member', 'plan', 'note', 'referral', 'stop_answers', 'caution_override', 'finding', 'error_study', 'athlete_goal', 'own_item'].map((table) => rows(test_.pool, `SELECT * FROM ${table} ORDER BY 1`))));
+  const everything = async () => JSON.stringify(await Promise.all(['athlete', 'visit', 'rom_reading', 'run', 'run_event', 'athlete_condition', 'no_touch_area', 'squad', 'squad_member', 'plan', 'note', 'referral', 'stop_answers', 'caution_override', 'finding', 'error_study', 'athlete_goal', 'own_item', 'calendar_event'].map((table) => rows(test_.pool, `SELECT * FROM ${table} ORDER BY 1`))));
   const before = await everything();
   const bodies: Record<string, object> = {
     'PUT /athletes/:id': ANN, 'PUT /visits/:id': { athleteId: theirs.athlete, startsAt: '2026-11-25T12:30:00.000Z', minutes: 30 },
-    'PUT /runs/:id': { visitId: theirs.visit, blocks: [newBlock(uuid(), 'calf-supine', 'static-hold', ['left'])], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }, 'PUT /squads/:id': { name: 'Mine', athleteIds: [] }, 'DELETE /athletes/:id': { confirm: ANN.name },
+    'PUT /runs/:id': { visitId: theirs.visit, blocks: [newBlock(uuid(), 'calf-supine', 'static-hold', ['left'])], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }, 'PUT /squads/:id': { revision: 1, name: 'Mine', athleteIds: [] }, 'PUT /events/:id': { revision: 1, name: 'Mine', onDate: '2026-12-04', importance: 1, squadId: null }, 'DELETE /athletes/:id': { confirm: ANN.name },
     'PUT /shelf/:id': { supersedes: null, fields: OWN_WAY },
     'PUT /studies/:id': { revision: 1, ...STUDY, examinerIds: [ours.examiner] }, 'POST /studies/:id/finish': { revision: 1 }, 'POST /studies/:id/use': { revision: 1, used: true },
   };
@@ -80,7 +81,8 @@ test('ids of another practice inside a body are as unknown', async () => {
   await api().put(`/api/visits/${uuid()}`).send({ athleteId: theirs.athlete, startsAt: '2026-11-25T12:30:00.000Z', minutes: 30 }).expect(404);
   await api().put(`/api/visits/${ours.visit}/readings/${theirs.reading}`).send({ motionId: 'hip-flexion', side: 'left', moment: 'before', mode: 'passive', instrument: 'goniometer', trials: [100], supersedes: null }).expect(409);
   await api().put(`/api/visits/${ours.visit}/readings/${uuid()}`).send({ motionId: 'hip-flexion', side: 'left', moment: 'before', mode: 'passive', instrument: 'goniometer', trials: [100], supersedes: theirs.reading }).expect(422);
-  await api().put(`/api/squads/${ours.squad}`).send({ name: 'Eight', athleteIds: [ours.athlete, theirs.athlete] }).expect(200);
+  await api().put(`/api/squads/${ours.squad}`).send({ revision: 1, name: 'Eight', athleteIds: [ours.athlete, theirs.athlete] }).expect(422);
+  await api().put(`/api/events/${uuid()}`).send({ revision: 0, name: 'Theirs', onDate: '2026-12-04', importance: 1, squadId: theirs.squad }).expect(422);
   expect(await rows(test_.pool, 'SELECT athlete_id FROM squad_member WHERE squad_id = ?', [ours.squad!])).toHaveLength(1);
 });
 
@@ -103,7 +105,8 @@ test('an assistant gets a visit without its note; a coach gets no complaint, con
   expect(JSON.stringify(seen.body)).not.toContain('Secret words');
 
   const id = uuid();
-  await owner().put(`/api/accounts/${id}`).send({ revision: 0, name: 'A coach', login: 'coach-one', role: 'coach', active: true, squadIds: [ours.squad, theirs.squad], password: 'long enough for now' }).expect(200);
+  await owner().put(`/api/accounts/${id}`).send({ revision: 0, name: 'A coach', login: 'coach-one', role: 'coach', active: true, squadIds: [ours.squad, theirs.squad], password: 'long enough for now' }).expect(422);
+  await owner().put(`/api/accounts/${id}`).send({ revision: 0, name: 'A coach', login: 'coach-one', role: 'coach', active: true, squadIds: [ours.squad], password: 'long enough for now' }).expect(200);
   const coach = (await requestAs(test_.app, null).post('/api/sign-in').send({ login: 'coach-one', password: 'long enough for now' }).expect(200)).headers['set-cookie'] as unknown as string[];
   const { body } = await requestAs(test_.app, coach.map((cookie) => cookie.split(';')[0]).join('; ')).get('/api/coach').expect(200);
   expect(body.squads.map((squad: { name: string }) => squad.name)).toEqual(['Eight']);

@@ -10,8 +10,8 @@ beforeAll(async () => {
   test_ = await openTestApp();
   const api = () => request(test_.app);
   for (const [name, id] of Object.entries(ids)) await api().put(`/api/athletes/${id}`).send({ ...ANN, name: `A ${name}` }).expect(200);
-  await api().put(`/api/squads/${squadId}`).send({ name: 'Eight', athleteIds: Object.values(ids) }).expect(200);
-  await api().put(`/api/squads/${uuid()}`).send({ name: 'Not theirs', athleteIds: [ids.seen] }).expect(200);
+  await api().put(`/api/squads/${squadId}`).send({ revision: 0, name: 'Eight', athleteIds: Object.values(ids) }).expect(200);
+  await api().put(`/api/squads/${uuid()}`).send({ revision: 0, name: 'Not theirs', athleteIds: [ids.seen] }).expect(200);
   await api().patch(`/api/athletes/${ids.away}`).send({ revision: 1, availability: 'out', availableUntil: '2026-12-24' }).expect(200);
   await api().patch(`/api/athletes/${ids.back}`).send({ revision: 1, availability: 'out', availableUntil: '2026-11-24' }).expect(200);
 

@@ -51,10 +51,10 @@ export function eventRoutes(pool: Pool): Router {
     response.json({ events: await allEvents(pool, practice.id) });
   });
 
-  /** Takes an event off; one that is gone already is gone. */
+  /** Takes an event off. */
   router.delete('/events/:id', async (request, response) => {
     const { practice } = caller(response);
-    await change(pool, 'DELETE FROM calendar_event WHERE id = ? AND practice_id = ?', [idFrom(request), practice.id]);
+    if ((await change(pool, 'DELETE FROM calendar_event WHERE id = ? AND practice_id = ?', [idFrom(request), practice.id])) !== 1) throw notFound('This event');
     response.json({ events: await allEvents(pool, practice.id) });
   });
 

@@ -59,11 +59,11 @@ async function appliedTo(pool: Pool): Promise<Map<string, string>> {
 
 function requireKnown(done: ReadonlyMap<string, string>, files: readonly MigrationFile[]): void {
   const known = new Map(files.map((file) => [file.name, file.checksum]));
+  for (const [name, checksum] of done) {
+    if (known.has(name) && known.get(name) !== checksum) throw new Error(`Migration ${name} was changed after it had been applied. Undo the change and add a new file instead.`);
+  }
   const newer = [...done.keys()].filter((name) => !known.has(name));
   if (newer.length > 0) throw new Error(`This database was changed by a newer version of the program (${newer.join(', ')}). Start that version, or restore a backup made with this one. Nothing was changed.`);
-  for (const [name, checksum] of done) {
-    if (known.get(name) !== checksum) throw new Error(`Migration ${name} was changed after it had been applied. Undo the change and add a new file instead.`);
-  }
 }
 
 /** Whether every file was applied; looked at without a lease, because it is nearly always so. */

@@ -52,9 +52,14 @@ export async function rowsFrom(body: unknown, today: string): Promise<ImportRow[
   return sent as ImportRow[];
 }
 
-/** For each row, the id of whoever has this name and birth date already, as the database compares names. */
+/**
+ * For each row, the id of whoever has this name and birth date already: as the database compares names, and without regard to
+ * spaces and accents, as the table was looked at in the browser.
+ */
 async function alreadyHere(db: Db, practiceId: string, sent: readonly ImportRow[]): Promise<(string | null)[]> {
-  const found: (string | null)[] = sent.map(() => null);
+  const people = await rows<{ id: string; name: string; birthDate: string }>(db, 'SELECT id, name, birth_date AS birthDate FROM athlete WHERE practice_id = ?', [practiceId]);
+  const keys = new Map(people.map((person) => [personKey(person.name, person.birthDate), person.id]));
+  const found = sent.map((row) => keys.get(personKey(row.name, row.birthDate)) ?? null);
   for (let from = 0; from < sent.length; from += SLICE) {
     const slice = sent.slice(from, from + SLICE);
     const here = await rows<{ i: number | string; id: string }>(

@@ -133,8 +133,11 @@ test('another practice sees nothing of it, and cannot build on it', async () => 
 test('hands: limits of the practice, height of one’s own knuckles; what was done counts for week and day', async () => {
   expect((await api().get('/api/hands').expect(200)).body).toMatchObject({ knuckleCm: null, limits: { thumb: 20 } });
   const limits = { palm: 100, forearm: 100, knuckles: 30, thumb: 15, fingers: 30, elbow: 20, 'body lean': 100 };
-  expect((await api().put('/api/hands/limits').send(limits).expect(200)).body.limits).toEqual(limits);
-  await api().put('/api/hands/limits').send({ ...limits, thumb: -1 }).expect(422);
+  expect((await api().put('/api/hands/limits').send({ revision: 0, limits }).expect(200)).body).toMatchObject({ limits, revision: 1 });
+  // The same again, its answer lost; another change on what was there before it.
+  await api().put('/api/hands/limits').send({ revision: 0, limits }).expect(200);
+  expect((await api().put('/api/hands/limits').send({ revision: 0, limits: { ...limits, thumb: 1 } }).expect(409)).body.current.limits).toEqual(limits);
+  await api().put('/api/hands/limits').send({ revision: 1, limits: { ...limits, thumb: -1 } }).expect(422);
   expect((await api().put('/api/hands/me').send({ knuckleCm: 71.5 }).expect(200)).body.knuckleCm).toBe(71.5);
   await api().put('/api/hands/me').send({ knuckleCm: 7 }).expect(422);
 

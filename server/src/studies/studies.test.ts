@@ -102,7 +102,7 @@ test('a squad’s strip has of each motion and side the first reading and the la
     await read(later, value);
   }
   const squad = uuid();
-  await api().put(`/api/squads/${squad}`).send({ name: 'Strip', athleteIds: [athleteId] }).expect(200);
+  await api().put(`/api/squads/${squad}`).send({ revision: 0, name: 'Strip', athleteIds: [athleteId] }).expect(200);
   const { body } = await api().get(`/api/squads/${squad}/strip`).expect(200);
   expect(body.athletes).toEqual([expect.objectContaining({ id: athleteId, name: ANN.name })]);
   expect(body.athletes[0].readings.map((reading: { value: number }) => reading.value)).toEqual([100, 108, 112]);
