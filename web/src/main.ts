@@ -5,6 +5,9 @@ import './app/theme.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './app/App.vue';
+import { catchFailures } from './app/failedPage.ts';
 import { router } from './app/router.ts';
 
-createApp(App).use(createPinia()).use(router).mount('#app');
+const application = createApp(App).use(createPinia()).use(router);
+catchFailures(application, router);
+application.mount('#app');

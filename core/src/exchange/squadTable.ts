@@ -169,17 +169,25 @@ export function writeSquad(rows: readonly SquadRow[]): string {
   return `${Papa.unparse([SQUAD_FIELDS.map((field) => field.label), ...lines], { newline: '\r\n' })}\r\n`;
 }
 
-const FORMULA = /^[=+\-@\t\r]/;
+/**
+ * What a spreadsheet may take for the beginning of a formula: the signs themselves, plain and wide, behind blanks, line ends and
+ * separators, which some programs drop or split at before they look (OWASP, CSV injection; recalled from memory).
+ */
+const FORMULA = /^(?:[\s\u0000-\u001F\u200B-\u200F\u2060\uFEFF,;|"]*[=+\-@\uFF1D\uFF0B\uFF0D\uFF20\u2212\uFE62\uFE63\uFE66\uFE6B]|[\t\r\n])/;
+/** The same at the beginning of a later line of the cell, where a program that does not know quotes begins a new one. */
+const FORMULA_LATER = /([\r\n])(?=[\s\u200B-\u200F\u2060\uFEFF,;|"]*[=+\-@\uFF1D\uFF0B\uFF0D\uFF20\u2212\uFE62\uFE63\uFE66\uFE6B])/g;
 
 /**
- * A cell that no spreadsheet runs (OWASP, CSV injection; recalled from memory).
+ * A cell that no spreadsheet runs: an apostrophe stands before what could begin a formula, in its first line and in later ones.
  * @example harmless('=1+1') // → "'=1+1"
  */
 export function harmless(cell: string): string {
-  return FORMULA.test(cell) ? `'${cell}` : cell;
+  const later = cell.replace(FORMULA_LATER, "$1'");
+  return FORMULA.test(cell) ? `'${later}` : later;
 }
 
-/** Takes the apostrophe of `harmless` off again. */
+/** Takes the apostrophes of `harmless` off again. */
 function bare(cell: string): string {
-  return cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell;
+  const plain = cell.replace(/([\r\n])'/g, (whole, end: string, at: number) => (FORMULA.test(cell.slice(at + 2)) ? end : whole));
+  return plain.startsWith("'") && FORMULA.test(plain.slice(1)) ? plain.slice(1) : plain;
 }

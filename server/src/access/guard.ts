@@ -43,6 +43,8 @@ export function guard(pool: Pool, now: () => Date): RequestHandler {
     const token = sessionToken(request);
     const who = token === null ? null : await callerOf(pool, token, now());
     if (!who) throw new Problem(401, 'Not signed in', 'Sign in first. What you typed is kept in this browser.');
+    const meant = request.get('Pace-Bend-Account');
+    if (meant !== undefined && meant.toLowerCase() !== who.accountId) throw new Problem(401, 'Somebody else', 'Somebody else has signed in here meanwhile. What you typed is kept for you; sign in again to send it.');
     if (!route.roles.includes(who.role)) throw new Problem(403, 'Not yours to do', `This is not for the role “${who.role}”.`);
     response.locals.caller = who;
 

@@ -29,7 +29,7 @@ const wrong = computed<Record<string, string>>(() => (tried.value ? Object.fromE
 async function make(): Promise<void> {
   tried.value = true;
   if (Object.keys(wrong.value).length > 0) return;
-  await run(() => session.makeOwner({ ...fields, practiceName: fields.practiceName.trim(), name: fields.name.trim() }));
+  await run(() => session.makeOwner({ ...fields, practiceName: fields.practiceName.trim(), name: fields.name.trim(), timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone }));
   // Somebody was quicker: there is an owner to sign in as.
   if (problem.value?.status === 409) await session.greet();
 }

@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import ConfigProvider from 'ant-design-vue/es/config-provider';
-import Modal from 'ant-design-vue/es/modal';
+import Button from 'ant-design-vue/es/button';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import FailedPage from './FailedPage.vue';
+import { useFailedPage } from './failedPage.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
+import SheetDialog from '../parts/SheetDialog.vue';
 import { useSession } from '../stores/session.ts';
 import { antTheme } from './antTheme.ts';
 import KeySheet from './KeySheet.vue';
@@ -20,6 +23,7 @@ const route = useRoute();
 const router = useRouter();
 const session = useSession();
 const keysOpen = ref(false);
+const { failed } = useFailedPage();
 useGlobalKeys({ toggleKeys: () => { keysOpen.value = !keysOpen.value; } });
 void session.load();
 
@@ -36,18 +40,24 @@ watch([here, () => session.state], () => { if (session.state === 'in' && !here.v
     </div>
     <SignInView v-else-if="session.state === 'out'" />
     <template v-else-if="here">
-      <RouterView v-if="route.meta.fullScreen" />
+      <FailedPage v-if="route.meta.fullScreen && failed" :failed="failed" />
+      <RouterView v-else-if="route.meta.fullScreen" />
       <div v-else class="frame">
         <a class="skip" href="#main">Skip to the content</a>
         <SideRail @keys="keysOpen = true" />
-        <main id="main" class="main" tabindex="-1"><RouterView /></main>
+        <main id="main" class="main" tabindex="-1"><FailedPage v-if="failed" :failed="failed" /><RouterView v-else /></main>
       </div>
     </template>
     <KeySheet v-model:open="keysOpen" />
-    <Modal transition-name="" mask-transition-name="" :open="session.state === 'expired'" title="Sign in again" :footer="null" :closable="false" :mask-closable="false" :keyboard="false" :width="420">
+    <SheetDialog :open="session.state === 'expired'" title="Sign in again" :closable="false" :width="420">
       <p class="soft again">You were signed out. What is on the screen and what you typed stays; it is saved when you are back.</p>
       <SignInForm v-if="session.state === 'expired'" />
-    </Modal>
+    </SheetDialog>
+    <SheetDialog :open="session.unsent !== null" title="Not sent yet" :width="460" @update:open="session.stay()">
+      <p>{{ (session.unsent ?? []).join(', ') }}: typed here and not on the server yet.</p>
+      <p class="soft again">If you sign out now it stays on this machine, locked to your account. It is sent when you sign in here again; nobody else sees it.</p>
+      <div class="choices"><Button type="primary" @click="session.leaveWhenSent()">Send it, then sign out</Button><Button @click="session.leaveNow()">Sign out and leave it here</Button><Button @click="session.stay()">Stay</Button></div>
+    </SheetDialog>
   </ConfigProvider>
 </template>
 

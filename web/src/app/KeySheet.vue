@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import Modal from 'ant-design-vue/es/modal';
-import { useEscape } from './useEscape.ts';
+import SheetDialog from '../parts/SheetDialog.vue';
 
 const open = defineModel<boolean>('open', { required: true });
-useEscape(open);
 
 const GROUPS = [
   { title: 'Anywhere', keys: [['/', 'find an athlete'], ['?', 'this sheet'], ['C', 'cautions of the open visit or athlete, in full']] },
@@ -28,7 +26,7 @@ const GROUPS = [
 </script>
 
 <template>
-  <Modal transition-name="" mask-transition-name="" v-model:open="open" title="Keys" :footer="null" :width="620">
+  <SheetDialog v-model:open="open" title="Keys" :width="620">
     <div class="groups">
       <section v-for="group in GROUPS" :key="group.title">
         <h3>{{ group.title }}</h3>
@@ -40,7 +38,7 @@ const GROUPS = [
         </dl>
       </section>
     </div>
-  </Modal>
+  </SheetDialog>
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 import type { Caution } from '@pace-bend/core/caution';
+import { accountOfPage } from './account.ts';
 import type { FieldError } from './fieldError.ts';
 
 /** Conflicts with something other than a later change: there is nothing of somebody else's to look at. */
@@ -64,7 +65,9 @@ export async function api<T>(method: 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE'
   try {
     response = await fetch(`/api${path}`, {
       method,
-      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+      // Whose page this is: whoever is signed in by now sends nothing of somebody else's.
+      headers: { ...(accountOfPage() ? { 'Pace-Bend-Account': accountOfPage()! } : {}), ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
       ...options,
     });
   } catch {

@@ -1,22 +1,20 @@
 <script setup lang="ts">
-import Modal from 'ant-design-vue/es/modal';
 import { computed } from 'vue';
 import { cautionOverview, type CautionContext } from '@pace-bend/core/caution';
-import { useEscape } from '../app/useEscape.ts';
 import { LEVEL_WORDS } from '../parts/words.ts';
 import CautionCard from './CautionCard.vue';
 import LimitsTable from './LimitsTable.vue';
+import SheetDialog from '../parts/SheetDialog.vue';
 
 /** Everything that cautions say of an athlete today, in full. */
 const props = defineProps<{ context: CautionContext }>();
 const open = defineModel<boolean>('open', { required: true });
-useEscape(open);
 
 const overview = computed(() => cautionOverview(props.context));
 </script>
 
 <template>
-  <Modal transition-name="" mask-transition-name="" v-model:open="open" title="Cautions" :footer="null" :width="980" :style="{ top: '28px' }">
+  <SheetDialog v-model:open="open" title="Cautions" :width="980" :top="28">
     <div class="sheet" tabindex="0">
       <p class="plain-words">Reminders to a licensed person, from what is on file and common practice. They clear nobody; local rules and licensed judgement come first.</p>
       <section aria-label="What is limited">
@@ -31,7 +29,7 @@ const overview = computed(() => cautionOverview(props.context));
         </section>
       </template>
     </div>
-  </Modal>
+  </SheetDialog>
 </template>
 
 <style scoped>

@@ -57,6 +57,12 @@ let dragged = false;
 onMounted(() => {
   let [dy, dh] = [0, 0];
   drag = interact(element.value!)
+    // A finger on the visit scrolls the day; it moves the visit only by the grip, and its length by the lower edge. A mouse takes hold anywhere.
+    .actionChecker((pointer: { pointerType?: string }, _event: unknown, action: object | null, _interactable: unknown, _element: unknown, interaction: { downEvent?: { target?: EventTarget | null } | null }) => {
+      const isFinger = pointer.pointerType === 'touch' || pointer.pointerType === 'pen';
+      const on = interaction.downEvent?.target;
+      return !isFinger || (on instanceof Element && on.closest('.grip, .handle')) ? action : null;
+    })
     .draggable({
       startAxis: 'y', lockAxis: 'y', enabled: !isOver.value,
       listeners: {
@@ -103,6 +109,7 @@ const lateWords = computed(() => {
       <span v-if="roomy" class="complaint">{{ visit.complaint || '–' }}</span>
       <LastTime v-if="roomy" class="last" :visit="visit" />
     </a>
+    <span v-if="!isOver" class="grip" data-testid="grip" aria-hidden="true" title="Drag to move"><i /></span>
     <button v-if="!isOver" type="button" class="tool" :aria-label="`Cancel the visit of ${visit.athleteName}`" title="Cancel, Delete" @click="booking.cancel(visit.id)">×</button>
     <span v-if="!isOver" class="handle" aria-hidden="true" />
   </li>
@@ -115,8 +122,14 @@ const lateWords = computed(() => {
   border-left: 4px solid var(--tick);
   border-radius: 4px;
   background: var(--paper);
-  touch-action: none;
+  touch-action: pan-x pan-y;
   user-select: none;
+}
+
+/* Only with fingers: a mouse takes hold of the visit itself. */
+.grip {
+  display: none;
+  touch-action: none;
 }
 
 .visit.begun {
@@ -234,6 +247,7 @@ const lateWords = computed(() => {
   bottom: 0;
   left: 30%;
   height: 9px;
+  touch-action: none;
   cursor: ns-resize;
 }
 
@@ -259,6 +273,50 @@ const lateWords = computed(() => {
 
   .complaint {
     display: none;
+  }
+}
+
+@media print {
+  .tool,
+  .grip,
+  .handle {
+    display: none;
+  }
+
+  .who b,
+  .roomy .who b {
+    font-size: 13pt;
+  }
+
+  .roomy .time {
+    font-size: 15pt;
+  }
+
+  .complaint {
+    font-size: 11pt;
+  }
+}
+
+@media (pointer: coarse) {
+  .grip {
+    position: absolute;
+    inset: 0 auto 0 -4px;
+    display: grid;
+    place-items: center;
+    width: 44px;
+    cursor: grab;
+  }
+
+  .grip i {
+    width: 14px;
+    height: 26px;
+    border-radius: 2px;
+    background: repeating-linear-gradient(var(--tick) 0 2px, transparent 2px 6px);
+  }
+
+  .open,
+  .open.roomy {
+    padding-left: 46px;
   }
 }
 </style>

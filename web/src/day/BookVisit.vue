@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import Modal from 'ant-design-vue/es/modal';
 import Joi from 'joi';
 import { v7 as uuid } from 'uuid';
 import { computed, onMounted, reactive, ref } from 'vue';
@@ -13,6 +12,7 @@ import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
+import SheetDialog from '../parts/SheetDialog.vue';
 
 /** Somebody is on the table now, or comes later: a known athlete, or a new one with just what the tables need. */
 const props = defineProps<{ when: 'now' | 'later'; day: string }>();
@@ -90,7 +90,7 @@ async function book(overlap = false): Promise<void> {
 </script>
 
 <template>
-  <Modal transition-name="" mask-transition-name="" v-model:open="open" :title="when === 'now' ? 'Walk-in' : 'Book a visit'" :footer="null" :width="520" destroy-on-close>
+  <SheetDialog v-model:open="open" :title="when === 'now' ? 'Walk-in' : 'Book a visit'" :width="520">
     <form class="fields" novalidate @submit.prevent="book()">
       <div class="switch" role="group" aria-label="Who">
         <button type="button" :aria-pressed="!isNew" @click="choseNew = false">Known athlete</button>
@@ -149,7 +149,7 @@ async function book(overlap = false): Promise<void> {
       </ProblemNote>
       <Button type="primary" size="large" html-type="submit" :loading="busy">{{ when === 'now' ? 'Arrive now' : 'Book' }}</Button>
     </form>
-  </Modal>
+  </SheetDialog>
 </template>
 
 <style scoped>

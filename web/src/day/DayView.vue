@@ -3,21 +3,28 @@ import Button from 'ant-design-vue/es/button';
 import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { DateTime } from 'luxon';
-import { projectDay, type ProjectedVisit } from '@pace-bend/core/record';
+import { projectDay, type CalendarEvent, type ProjectedVisit } from '@pace-bend/core/record';
 import { isTyping } from '../app/useGlobalKeys.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
+import { IMPORTANCE_WORDS } from '../parts/words.ts';
 import DayBoard from './DayBoard.vue';
 import { useBooking } from './useBooking.ts';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
+import { useSession } from '../stores/session.ts';
 
+const EventDialog = defineAsyncComponent(() => import('./EventDialog.vue'));
 const BookVisit = defineAsyncComponent(() => import('./BookVisit.vue'));
 
 const route = useRoute();
 const router = useRouter();
 const day = useDay();
 const practice = usePractice();
+const session = useSession();
 const booking = useBooking();
+const mayEvent = computed(() => session.may('PUT', '/events/:id'));
+/** The event that is being written: one that stands, or a new one. */
+const writing = ref<CalendarEvent | 'new' | null>(null);
 const asking = ref<'now' | 'later' | null>(null);
 const date = computed(() => (route.params.date ? String(route.params.date) : undefined));
 watch(date, (wanted) => void day.load(wanted), { immediate: true });
@@ -72,7 +79,7 @@ const { problem, question, done, said } = booking;
         <h1>{{ day.page ? title : 'The day' }}</h1>
         <p class="soft">{{ practice.practice?.name }}</p>
       </div>
-      <nav class="end choices" aria-label="Other days">
+      <nav class="end choices no-print" aria-label="Other days">
         <Button aria-label="The day before" @click="go(-1)">←</Button>
         <Button v-if="day.page && !isToday" @click="router.push('/')">Today</Button>
         <Button aria-label="The day after" @click="go(1)">→</Button>
@@ -118,20 +125,21 @@ const { problem, question, done, said } = booking;
           </ul>
         </section>
         <section class="card">
-          <h2>Ahead</h2>
-          <p v-if="day.page.events.length === 0" class="soft">No events in the calendar.</p>
+          <h2 class="ahead">Ahead <button v-if="mayEvent" type="button" class="link small no-print" @click="writing = 'new'">Add an event</button></h2>
+          <p v-if="day.page.events.length === 0" class="soft">No events in the calendar. A race or a match ahead changes what is proposed and what is cautioned.</p>
           <ul class="plain events">
             <li v-for="event in day.page.events" :key="event.id">
               <span class="num days">{{ practice.daysUntil(event.onDate) }}<small> d</small></span>
-              <span><b>{{ event.name }}</b><span class="soft small">{{ practice.shortDate(event.onDate) }}</span></span>
+              <span><button v-if="mayEvent" type="button" class="link name" :aria-label="`Change ${event.name}`" @click="writing = event"><b>{{ event.name }}</b></button><b v-else>{{ event.name }}</b><span class="soft small">{{ practice.shortDate(event.onDate) }} · {{ IMPORTANCE_WORDS[event.importance] }}</span></span>
             </li>
           </ul>
         </section>
-        <p v-if="day.page.visits.length > cancelled.length" class="soft small">Drag a visit to move it, its lower edge to shorten it. <span class="key">Alt ↑ ↓</span> moves, <span class="key">Alt ← →</span> shortens, <span class="key">Del</span> cancels.</p>
+        <p v-if="day.page.visits.length > cancelled.length" class="soft small no-print">Drag a visit to move it (with a finger by its grip), its lower edge to shorten it. <span class="key">Alt ↑ ↓</span> moves, <span class="key">Alt ← →</span> shortens, <span class="key">Del</span> cancels.</p>
       </aside>
     </div>
     <p v-else-if="day.loading" class="soft">Opening the day …</p>
 
+    <EventDialog v-if="writing" :open="true" :event="writing === 'new' ? null : writing" :day="day.page?.date ?? practice.today" @update:open="writing = null" @saved="day.load(date)" />
     <BookVisit v-if="asking" :open="true" :when="asking" :day="day.page?.date ?? practice.today" @update:open="asking = null" />
   </div>
 </template>
@@ -204,6 +212,24 @@ const { problem, question, done, said } = booking;
   gap: 8px;
 }
 
+.ahead {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 2px 10px;
+}
+
+.events .name {
+  color: inherit;
+  text-align: left;
+  text-decoration: none;
+}
+
+.events .name:hover {
+  text-decoration: underline;
+}
+
 .events b,
 .events .small {
   display: block;
@@ -211,6 +237,17 @@ const { problem, question, done, said } = booking;
 
 .days {
   font-size: 23px;
+}
+
+@media print {
+  .columns {
+    grid-template-columns: minmax(0, 1fr) 150pt;
+  }
+
+  .side .choices,
+  .side .link:not(.name) {
+    display: none;
+  }
 }
 
 @media (max-width: 1020px) {

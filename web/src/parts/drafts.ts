@@ -1,30 +1,54 @@
+import { accountOfPage } from '../app/account.ts';
+
 /**
- * What was typed and not yet acknowledged by the server, kept in this browser until it is.
+ * What was typed and not yet acknowledged by the server, kept in this browser until it is, for the account that typed it:
+ * nobody else who signs in here is shown it or sends it.
  * Storage can be full or forbidden; typing must go on all the same, so failures are swallowed here and only here.
  */
-const PREFIX = 'pace-bend.draft.';
+const draftPrefix = () => `pace-bend.draft.${accountOfPage() ?? 'nobody'}.`;
+/** How somebody likes to work on this machine; nothing that could be lost. */
+const choicePrefix = () => `pace-bend.choice.${accountOfPage() ?? 'nobody'}.`;
 
-export function readDraft<T>(key: string): T | null {
+function read<T>(key: string): T | null {
   try {
-    const text = localStorage.getItem(PREFIX + key);
+    const text = localStorage.getItem(key);
     return text === null ? null : (JSON.parse(text) as T);
   } catch {
     return null;
   }
 }
 
-export function keepDraft(key: string, value: unknown): void {
+function keep(key: string, value: unknown): void {
   try {
-    localStorage.setItem(PREFIX + key, JSON.stringify(value));
+    localStorage.setItem(key, JSON.stringify(value));
   } catch {
     // Full or forbidden: the screen still holds what was typed.
   }
 }
 
+export const readDraft = <T>(key: string): T | null => read<T>(draftPrefix() + key);
+export const keepDraft = (key: string, value: unknown): void => keep(draftPrefix() + key, value);
+export const readChoice = <T>(key: string): T | null => read<T>(choicePrefix() + key);
+export const keepChoice = (key: string, value: unknown): void => keep(choicePrefix() + key, value);
+
 export function dropDraft(key: string): void {
   try {
-    localStorage.removeItem(PREFIX + key);
+    localStorage.removeItem(draftPrefix() + key);
   } catch {
     // Nothing was kept either.
+  }
+}
+
+/** What a draft is, by the last part of its key. */
+const WORDS: Readonly<Record<string, string>> = { arrive: 'answers at arrival', plan: 'a plan', note: 'a note', before: 'readings before work', after: 'readings after work', run: 'what happened at the table', referral: 'a referral' };
+
+/** What the one signed in has typed here that the server has not acknowledged, in words. */
+export function unsentDrafts(): string[] {
+  try {
+    const prefix = draftPrefix();
+    const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)!).filter((key) => key.startsWith(prefix) && !['{}', '[]', 'null', '""'].includes(localStorage.getItem(key) ?? '{}'));
+    return [...new Set(keys.map((key) => WORDS[key.split('.').at(-1)!] ?? 'something typed'))];
+  } catch {
+    return [];
   }
 }

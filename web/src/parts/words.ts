@@ -29,3 +29,6 @@ export const AVAILABILITY_WORDS: Record<AvailabilityLevel, string> = { full: 'fu
 export const BODY_SIDES = [{ value: 'left', label: 'left' }, { value: 'right', label: 'right' }, { value: 'both', label: 'both' }, { value: 'none', label: 'not said' }] as const;
 /** Regions as a list to choose from. */
 export const REGION_CHOICES = REGIONS.map((region) => ({ value: region.id, label: region.name }));
+
+/** How much an event counts for whom it is. */
+export const IMPORTANCE_WORDS: Readonly<Record<1 | 2 | 3, string>> = { 1: 'what the season is for', 2: 'important', 3: 'trained through' };

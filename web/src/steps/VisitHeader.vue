@@ -25,7 +25,7 @@ const saving = computed(() => ({ saved: '', saving: 'Saving …', offline: 'Not 
       <h1><RouterLink :to="`/athlete/${athlete.id}`" :title="`${athlete.name}: range over the visits`">{{ athlete.name }}</RouterLink></h1>
       <p class="soft small">{{ boatWords(athlete.rowing) }} · {{ age }} · visit {{ visit.file!.visitNumber }}<template v-if="visit.finished"> · finished</template></p>
     </div>
-    <span v-if="event" class="chip">{{ event.name }} {{ inDays(practice.daysUntil(event.onDate)) }}</span>
+    <span v-if="event" class="chip" :title="`${event.name} ${inDays(practice.daysUntil(event.onDate))}`"><span class="event">{{ event.name }}</span> {{ inDays(practice.daysUntil(event.onDate)) }}</span>
     <span class="saving small" :class="visit.saveState" role="status">{{ saving }}</span>
     <StepsLine :visit-id="visit.id" :step="step" />
   </header>
@@ -46,14 +46,14 @@ const saving = computed(() => ({ saved: '', saving: 'Saving …', offline: 'Not 
   padding: 12px 26px 8px;
 }
 
+/* The name is whole, whatever stands beside it: who is on the table is never guessed. */
 .who {
-  min-width: 0;
+  flex: 1 0 auto;
+  max-width: min(100%, 420px);
 }
 
 h1 {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  overflow-wrap: anywhere;
 }
 
 h1 a {
@@ -71,7 +71,11 @@ h1 a:hover {
 }
 
 .chip {
-  flex: none;
+  display: flex;
+  gap: 4px;
+  flex: 0 1 auto;
+  min-width: 74px;
+  overflow: hidden;
   padding: 3px 10px;
   border-left: 3px solid var(--slate);
   border-radius: 3px;
@@ -79,6 +83,13 @@ h1 a:hover {
   color: var(--slate-text);
   font-size: 13px;
   white-space: nowrap;
+}
+
+/* The event yields first: it stands at Arrive and on the day as well. */
+.event {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 
 /* A line of its own: it may never push a step out of sight. */

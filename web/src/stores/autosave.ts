@@ -1,4 +1,5 @@
 import { ref, type Ref } from 'vue';
+import { accountOfPage } from '../app/account.ts';
 import { ApiProblem } from '../app/api.ts';
 import { dropDraft, keepDraft, readDraft } from '../parts/drafts.ts';
 
@@ -31,9 +32,11 @@ export function autosave<T>(key: string, send: (value: T) => Promise<void>): Aut
   let waiting: { value: T } | null = null;
   let running: Promise<void> | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  const owner = accountOfPage();
 
   async function work(): Promise<void> {
-    while (waiting) {
+    // What one account typed is never sent as another's.
+    while (waiting && accountOfPage() === owner) {
       const sent = waiting;
       state.value = 'saving';
       try {
@@ -47,6 +50,7 @@ export function autosave<T>(key: string, send: (value: T) => Promise<void>): Aut
       }
       if (waiting === sent) waiting = null;
     }
+    if (waiting) return;
     dropDraft(key);
     state.value = 'saved';
     problem.value = null;

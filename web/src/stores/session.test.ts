@@ -97,6 +97,6 @@ test('the first owner of an empty practice is in at once; a refusal of the welco
   answers = { status: 200, body: { practiceName: '', firstStart: true, demoAccounts: [] } };
   await session.load();
   expect([session.state, session.problem, session.welcome?.firstStart]).toEqual(['out', null, true]);
-  await session.makeOwner({ practiceName: 'River room', name: 'Ann', login: 'ann', password: 'a river in the rain' });
+  await session.makeOwner({ practiceName: 'River room', name: 'Ann', login: 'ann', password: 'a river in the rain', timeZone: 'Europe/Berlin' });
   expect([session.state, session.me?.role, session.isCoach]).toEqual(['in', 'owner', false]);
 });

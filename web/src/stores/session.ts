@@ -1,7 +1,13 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { mayCall, type HttpMethod, type Me, type Welcome } from '@pace-bend/core/access';
+import { setAccountOfPage } from '../app/account.ts';
 import { api, ApiProblem, onSignedOut } from '../app/api.ts';
+import { unsentDrafts } from '../parts/drafts.ts';
+import { useVisit } from './visit.ts';
+
+/** How long leaving waits for what is on its way. */
+const FLUSH_MS = 4000;
 
 /** Who is signed in. `expired`: somebody was, and what they have on the screen is kept until they are again. */
 export const useSession = defineStore('session', () => {
@@ -12,11 +18,20 @@ export const useSession = defineStore('session', () => {
 
   onSignedOut(() => { if (state.value === 'in') state.value = 'expired'; });
 
+  /** What is not sent yet, when somebody wants to leave and something is; null otherwise. */
+  const unsent = ref<readonly string[] | null>(null);
+  let leavingBy: '/sign-out' | '/sign-out-everywhere' = '/sign-out';
+
+  function be(now: Me): void {
+    setAccountOfPage(now.id);
+    me.value = now;
+    state.value = 'in';
+  }
+
   async function load(): Promise<void> {
     problem.value = null;
     try {
-      me.value = await api<Me>('GET', '/me');
-      state.value = 'in';
+      be(await api<Me>('GET', '/me'));
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       if (error.status === 401) await greet();
@@ -39,12 +54,22 @@ export const useSession = defineStore('session', () => {
     const before = me.value;
     const now = await api<Me>('POST', path, body);
     if (before && before.id !== now.id) return location.assign('/');
-    me.value = now;
-    state.value = 'in';
+    be(now);
   }
 
+  /** Signs out when everything is sent. Otherwise says what is not, and leaves the choice: wait, or go and leave it here, locked to the account. */
   async function leave(path: '/sign-out' | '/sign-out-everywhere'): Promise<void> {
-    await api('POST', path, {});
+    leavingBy = path;
+    await Promise.race([useVisit().flush(), new Promise((resolve) => setTimeout(resolve, FLUSH_MS))]);
+    const left = unsentDrafts();
+    unsent.value = left.length > 0 ? left : null;
+    if (left.length === 0) await leaveNow();
+  }
+
+  async function leaveNow(): Promise<void> {
+    unsent.value = null;
+    await api('POST', leavingBy, {});
+    setAccountOfPage(null);
     location.assign('/');
   }
 
@@ -54,7 +79,11 @@ export const useSession = defineStore('session', () => {
     /** Whether the one signed in may call a route of the table. */
     may: (method: HttpMethod, path: string) => me.value !== null && mayCall(me.value.role, method, path),
     signIn: (login: string, password: string) => come('/sign-in', { login, password }),
-    makeOwner: (fields: { practiceName: string; name: string; login: string; password: string }) => come('/first-owner', fields),
+    makeOwner: (fields: { practiceName: string; name: string; login: string; password: string; timeZone: string }) => come('/first-owner', fields),
+    unsent,
+    stay: () => { unsent.value = null; },
+    leaveNow,
+    leaveWhenSent: () => leave(leavingBy),
     signOut: () => leave('/sign-out'),
     signOutEverywhere: () => leave('/sign-out-everywhere'),
     greet,

@@ -17,14 +17,14 @@ function open() {
   const { sent } = installBrowser(({ method, path, body }: Sent) => {
     if (!server.up) return null;
     if (server.refuses) return { status: 409, body: { title: 'Changed meanwhile', detail: 'Somebody else changed it first.' } };
-    if (method === 'GET') return { status: 200, body: path.endsWith('/shelf') ? { items } : { limits: LIMITS, knuckleCm: 72 } };
+    if (method === 'GET') return { status: 200, body: path.endsWith('/shelf') ? { items } : { limits: LIMITS, revision: 0, knuckleCm: 72 } };
     const id = path.split('/')[3]!;
     if (method === 'PUT' && path.includes('/shelf/')) {
       const made = { id, ...(body as Pick<OwnItem, 'fields' | 'supersedes'>), madeAt: '2026-11-25T10:00:00.000Z', madeBy: 'Marit Voss', retiredAt: null };
       items.push(made);
       return { status: 200, body: made };
     }
-    if (method === 'PUT') return { status: 200, body: { limits: path.endsWith('/limits') ? body : LIMITS, knuckleCm: path.endsWith('/me') ? (body as { knuckleCm: number }).knuckleCm : 72 } };
+    if (method === 'PUT') return { status: 200, body: { limits: path.endsWith('/limits') ? (body as { limits: typeof LIMITS }).limits : LIMITS, revision: 1, knuckleCm: path.endsWith('/me') ? (body as { knuckleCm: number }).knuckleCm : 72 } };
     const at = items.findIndex((item) => item.id === id);
     items[at] = { ...items[at]!, retiredAt: path.endsWith('/retire') ? '2026-11-25T11:00:00.000Z' : null };
     return { status: 200, body: items[at] };
@@ -42,7 +42,7 @@ test('before anything is loaded, and without a server, there is what ships; aski
   await Promise.all([shelf.load(), shelf.load()]);
   await shelf.load();
   expect(sent.filter((each) => each.path.endsWith('/shelf'))).toHaveLength(2);
-  expect(shelf.hands).toEqual({ limits: LIMITS, knuckleCm: 72 });
+  expect(shelf.hands).toEqual({ limits: LIMITS, revision: 0, knuckleCm: 72 });
 });
 
 test('a change is a new version: the new one is offered, the old one can still be looked up, and links find the new one', async () => {

@@ -1,19 +1,17 @@
 <script setup lang="ts">
-import Modal from 'ant-design-vue/es/modal';
 import type { Side } from '@pace-bend/core/body';
 import type { MotionComparison } from '@pace-bend/core/record';
-import { useEscape } from '../../app/useEscape.ts';
 import { INSTRUMENT_WORDS } from '../words.ts';
 import PosedFigure from '../PosedFigure.vue';
+import SheetDialog from '../SheetDialog.vue';
 
 /** The test position as large as the screen allows: where it is read, what is held, what must not follow. */
 defineProps<{ row: MotionComparison; values: Partial<Record<Side, number | null>>; short: readonly Side[] }>();
 const open = defineModel<boolean>('open', { required: true });
-useEscape(open);
 </script>
 
 <template>
-  <Modal v-model:open="open" transition-name="" mask-transition-name="" :title="`${row.motion.name}, ${row.motion.testPosition}`" :footer="null" :width="900" :style="{ top: '20px' }">
+  <SheetDialog v-model:open="open" :title="`${row.motion.name}, ${row.motion.testPosition}`" :width="900" :top="20">
     <PosedFigure :motion="row.motion" :values="values" :short="short" :bands="row.bands" :size="480" :shape="1.75" />
     <dl>
       <dt>Landmarks</dt><dd>{{ row.motion.landmarks }}</dd>
@@ -22,7 +20,7 @@ useEscape(open);
       <dt>Read with</dt><dd>{{ row.motion.instruments.map((each) => INSTRUMENT_WORDS[each].toLowerCase()).join(' or ') }}, {{ row.motion.mode }}</dd>
     </dl>
     <p class="small soft">Filled hand moves, open hand holds; the ring is the axis; the dotted line is what is read along. Left has a full outline, right a broken one; the wedge is the reference.</p>
-  </Modal>
+  </SheetDialog>
 </template>
 
 <style scoped>

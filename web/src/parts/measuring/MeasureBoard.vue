@@ -6,7 +6,7 @@ import { planRound, type Moment, type MotionComparison } from '@pace-bend/core/r
 import { cautionsFor, measuring as measuringAction } from '@pace-bend/core/caution';
 import { useFindings } from '../../findings/useFindings.ts';
 import { useVisit } from '../../stores/visit.ts';
-import { keepDraft, readDraft } from '../drafts.ts';
+import { keepChoice, readChoice } from '../drafts.ts';
 import PickMotion from './PickMotion.vue';
 import MotionRow from './MotionRow.vue';
 import ProposalDialog from './ProposalDialog.vue';
@@ -24,7 +24,7 @@ const { comparisons, motions } = measuring;
 const { judged } = useEvidence(() => comparisons.value);
 
 /** Whether the list walks once round the table, position by position, or keeps the catalogue's order. */
-const inRound = ref(readDraft<boolean>('measure.round') ?? false);
+const inRound = ref(readChoice<boolean>('measure.round') ?? false);
 const round = computed(() => planRound(motions.value));
 const sequence = computed(() => (inRound.value ? round.value.items : motions.value.flatMap((motion) => motion.sides.map((side) => ({ motion, side })))));
 const rows = computed<MotionComparison[]>(() => [...new Set(sequence.value.map((item) => item.motion.id))].map((id) => comparisons.value.find((row) => row.motion.id === id)!));
@@ -72,7 +72,7 @@ function add(ids: readonly string[]): void {
 
 function setRound(on: boolean): void {
   inRound.value = on;
-  keepDraft('measure.round', on);
+  keepChoice('measure.round', on);
   const first = rows.value.find((row) => row.sides.every((each) => !each.now)) ?? rows.value[0];
   if (first) go(first.motion);
 }
@@ -105,6 +105,7 @@ const bandWords = computed(() => active.value?.bands.map((band) => `${band.peopl
 </script>
 
 <template>
+  <div class="width">
   <div class="board">
     <div class="main">
     <section class="card list" aria-label="Motions">
@@ -145,9 +146,15 @@ const bandWords = computed(() => active.value?.bands.map((band) => `${band.peopl
     </aside>
     <ProposalDialog v-if="proposing" v-model:open="proposing" @take="add" />
   </div>
+  </div>
 </template>
 
 <style scoped>
+/* What stands beside what is decided by the width there is, not by the window's: a rail or a panel may take some of it. */
+.width {
+  container: measure-board / inline-size;
+}
+
 .board {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 340px;
@@ -157,6 +164,7 @@ const bandWords = computed(() => active.value?.bands.map((band) => `${band.peopl
 
 .list {
   padding: 0;
+  container: motion-list / inline-size;
 }
 
 .tools {
@@ -249,7 +257,14 @@ footer {
   gap: 16px;
 }
 
-@media (max-width: 1020px) {
+@container measure-board (max-width: 860px) {
+  .board {
+    grid-template-columns: minmax(0, 1fr) 300px;
+    gap: 12px;
+  }
+}
+
+@container measure-board (max-width: 730px) {
   .board {
     grid-template-columns: minmax(0, 1fr);
   }
@@ -259,7 +274,7 @@ footer {
   }
 }
 
-@media (max-width: 640px) {
+@container motion-list (max-width: 560px) {
   .keys {
     display: none;
   }

@@ -55,7 +55,7 @@ const words = computed(() => {
     <template v-else>
       <span class="num figure left" :class="{ low: ends[0]?.short }">{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small></span>
       <BendPair class="pair" :motion="row.motion" :fans="fans" :bands="row.bands" :width="196" />
-      <span class="soft small">{{ row.motion.unit === 'cm' ? 'cm' : '°' }}</span>
+      <span class="soft small unit">{{ row.motion.unit === 'cm' ? 'cm' : '°' }}</span>
     </template>
     <span class="verdict small" data-testid="verdict">{{ words }}</span>
   </button>
@@ -123,23 +123,51 @@ const words = computed(() => {
   white-space: pre-line;
 }
 
-@media (max-width: 1180px) {
+/* Narrower, the verdict goes under its motion; on a phone the fans do too. Nothing is left out and nothing is laid over another. */
+@container motion-list (max-width: 680px) {
   .row {
-    grid-template-columns: minmax(106px, 1fr) 62px 170px 62px minmax(90px, 1fr);
+    grid-template: 'posed what left pair right' auto 'posed verdict verdict verdict verdict' auto / 58px minmax(92px, 1fr) 50px 150px 50px;
+    row-gap: 4px;
+    padding-block: 8px;
   }
 
   .posed {
-    display: none;
+    grid-area: posed;
   }
-}
 
-@media (max-width: 640px) {
-  .row {
-    grid-template-columns: 1fr 66px 66px;
+  .what {
+    grid-area: what;
+  }
+
+  .figure.left {
+    grid-area: left;
   }
 
   .pair {
-    display: none;
+    grid-area: pair;
+    width: 100%;
+    height: auto;
+  }
+
+  .figure.right,
+  .unit {
+    grid-area: right;
+  }
+
+  .verdict {
+    grid-area: verdict;
+  }
+}
+
+@container motion-list (max-width: 470px) {
+  .row {
+    grid-template: 'posed what left right' auto 'pair pair pair pair' auto 'verdict verdict verdict verdict' auto / 58px minmax(0, 1fr) 54px 54px;
+    padding-inline: 10px 12px;
+  }
+
+  .pair {
+    max-width: 240px;
+    justify-self: center;
   }
 }
 </style>

@@ -2,19 +2,17 @@
 import { computed, ref, watch } from 'vue';
 import Button from 'ant-design-vue/es/button';
 import InputNumber from 'ant-design-vue/es/input-number';
-import Modal from 'ant-design-vue/es/modal';
 import type { Motion } from '@pace-bend/core/body';
 import { cautionsFor, measuring as measuringAction } from '@pace-bend/core/caution';
 import { formatDuration, proposeMeasuring, roundSeconds } from '@pace-bend/core/record';
 import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
 import PosedFigure from '../PosedFigure.vue';
-import { useEscape } from '../../app/useEscape.ts';
+import SheetDialog from '../SheetDialog.vue';
 
 /** What to measure today, with reasons, within the minutes there are. */
 const open = defineModel<boolean>('open', { required: true });
 const emit = defineEmits<{ take: [motionIds: readonly string[]] }>();
-useEscape(open);
 const visit = useVisit();
 const practice = usePractice();
 
@@ -42,7 +40,7 @@ function take(): void {
 </script>
 
 <template>
-  <Modal v-model:open="open" transition-name="" mask-transition-name="" title="What to measure today" :width="720" :footer="null">
+  <SheetDialog v-model:open="open" title="What to measure today" :width="720">
     <p class="minutes"><label>Within <InputNumber :value="minutes" :min="2" :max="60" aria-label="Minutes for measuring" @change="(value) => { if (typeof value === 'number') minutes = value; }" /> minutes</label> <span class="soft">what is chosen takes about <b class="num">{{ formatDuration(seconds * 1000) }}</b>, turns included</span></p>
     <p v-if="proposals.length === 0" class="soft">Nothing speaks for any motion yet: no earlier values, no complaint, no goal, no sport. Add motions by name.</p>
     <ul>
@@ -55,7 +53,7 @@ function take(): void {
       </li>
     </ul>
     <div class="foot"><Button type="primary" :disabled="chosen.size === 0" @click="take">Measure {{ chosen.size === 1 ? 'this one' : `these ${chosen.size}` }}</Button><Button @click="open = false">Leave it</Button></div>
-  </Modal>
+  </SheetDialog>
 </template>
 
 <style scoped>

@@ -133,7 +133,7 @@ test('what cannot be read is not saved, is not lost, and does not count', async 
   await first.measuring.commit(hip, 'left');
   expect(kept).toEqual([]);
   expect(first.row().sides[0]!.now?.value).toBe(12);
-  expect(storage.getItem('pace-bend.draft.v.trials.before')).toContain('abc');
+  expect(storage.getItem('pace-bend.draft.nobody.v.trials.before')).toContain('abc');
   first.leave();
   const second = await board();
   expect(second.measuring.trialsOf(hip.id, 'left')).toEqual(['12', 'abc']);

@@ -6,7 +6,7 @@ import { ApiProblem } from '../../app/api.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';
-import { keepDraft, readDraft } from '../drafts.ts';
+import { keepChoice, keepDraft, readChoice, readDraft } from '../drafts.ts';
 import { checkTrials, differs, type CheckedTrials, type TypedTrials } from './trialEntry.ts';
 
 /** The motions of a visit and the trials being typed at one moment of it. */
@@ -21,7 +21,7 @@ export function useMeasuring(moment: Moment) {
   const instruments = reactive<Record<string, Instrument>>({});
   const problems = reactive<Record<string, string>>({});
   /** The motions chosen for this visit; null while nobody has chosen and last visit's set stands in. */
-  const picked: Ref<readonly string[] | null> = ref(readDraft<string[]>(pickedKey));
+  const picked: Ref<readonly string[] | null> = ref(readChoice<string[]>(pickedKey));
   const underWay = new Map<string, Promise<void>>();
 
   const onDay = computed(() => practice.dayOf(visit.file!.visit.startsAt));
@@ -148,19 +148,19 @@ export function useMeasuring(moment: Moment) {
 
   function pick(motionId: string): void {
     picked.value = [...new Set([...motions.value.map((motion) => motion.id), motionId])];
-    keepDraft(pickedKey, picked.value);
+    keepChoice(pickedKey, picked.value);
   }
 
   /** Puts a set in place of what was chosen; what was measured stays. */
   function choose(motionIds: readonly string[]): void {
     picked.value = [...motionIds];
-    keepDraft(pickedKey, picked.value);
+    keepChoice(pickedKey, picked.value);
   }
 
   /** Takes a motion off the list; only offered while nothing of it was measured. */
   function drop(motionId: string): void {
     picked.value = motions.value.map((motion) => motion.id).filter((id) => id !== motionId);
-    keepDraft(pickedKey, picked.value);
+    keepChoice(pickedKey, picked.value);
   }
 
   const isMeasured = (motion: Motion) => visit.readings.some((reading) => reading.motionId === motion.id);

@@ -26,12 +26,26 @@ const SHOWN = 12;
 const MOST_BYTES = 20 * 1024 * 1024;
 
 let worker: Worker | null = null;
-onMounted(() => {
+function begin(): void {
+  worker?.terminate();
   worker = new Worker(new URL('../../workers/squad.worker.ts', import.meta.url), { type: 'module' });
+  // Without its worker nothing can be read: that is said, and choosing the file again begins anew.
+  const failed = (event: Event) => {
+    event.preventDefault();
+    busy.value = '';
+    table.value = null;
+    begin();
+    problem.value = new ApiProblem(500, 'Not read', 'The table could not be read: the part of the program that reads it failed. Nothing was written. Choose the file again, or save it as CSV first.');
+  };
+  worker.onerror = failed;
+  worker.onmessageerror = failed;
   worker.onmessage = ({ data }: MessageEvent<SquadAnswer>) => {
     table.value = data;
     busy.value = '';
   };
+}
+onMounted(() => {
+  begin();
   void loadHere();
 });
 onBeforeUnmount(() => worker?.terminate());

@@ -134,11 +134,38 @@ td {
   font-size: 14px;
 }
 
+/* Read from the table, two metres away: as large as one page lets it be. */
 @media print {
   .sheet {
     width: 100%;
     padding: 0;
     border: 0;
+  }
+
+  .title {
+    font-size: 19pt;
+  }
+
+  table {
+    font-size: 15pt;
+    line-height: 1.25;
+  }
+
+  .watch {
+    font-size: 12.5pt;
+  }
+
+  .place {
+    width: 92pt;
+  }
+
+  .time,
+  .dur {
+    width: 48pt;
+  }
+
+  .press {
+    width: 150pt;
   }
 
   tr {

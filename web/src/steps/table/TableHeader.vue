@@ -6,7 +6,7 @@ import type { TableHandle } from './useRun.ts';
 
 /** Who is on the table, what is being done on which side, and how far the session is. */
 const props = defineProps<{ run: TableHandle; status: RunStatus }>();
-const { visit, view, linkState, muted, spoken } = props.run;
+const { clockFailed, visit, view, linkState, muted, spoken } = props.run;
 </script>
 
 <template>
@@ -17,6 +17,7 @@ const { visit, view, linkState, muted, spoken } = props.run;
     <span class="which" :class="view.cue.side">{{ view.cue.side === 'left' ? '◂ ' : '' }}{{ SIDE_WORDS[view.cue.side] }}{{ view.cue.side === 'right' ? ' ▸' : '' }}</span>
     <span class="tail">
       <span v-if="run.clockRate > 1" class="tag">Walk-through ×{{ run.clockRate }}</span>
+      <span v-if="clockFailed" class="tag" role="status">Clock without its helper: keep this page in front</span>
       <span v-if="linkState === 'waiting'" class="tag" role="status">Not sent yet: kept here</span>
       <button type="button" class="switch" :aria-pressed="!muted" @click="run.toggleMuted">Sound {{ muted ? 'off' : 'on' }} <kbd>M</kbd></button>
       <button type="button" class="switch" :aria-pressed="spoken" @click="run.toggleSpoken">Voice {{ spoken ? 'on' : 'off' }} <kbd>V</kbd></button>

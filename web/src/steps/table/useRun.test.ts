@@ -153,7 +153,7 @@ test('begun while nobody answers: kept in the browser, found again by a new page
   first.run.space();
   await settle(60);
   expect(first.run.linkState.value).toBe('waiting');
-  expect(page.storage.getItem('pace-bend.draft.v.run')).toContain('start');
+  expect(page.storage.getItem('pace-bend.draft.nobody.v.run')).toContain('start');
   page.hidePage();
   const { positionMs } = first.run.state.value;
   page.server.up = true;
@@ -163,7 +163,7 @@ test('begun while nobody answers: kept in the browser, found again by a new page
   await second.run.flush();
   expect(page.runs.size).toBe(1);
   expect(page.eventsOf().map((event) => event.kind)).toEqual(['start', 'go', 'beat']);
-  expect(page.storage.getItem('pace-bend.draft.v.run')).toBeNull();
+  expect(page.storage.getItem('pace-bend.draft.nobody.v.run')).toBeNull();
   second.close();
   first.close();
 });

@@ -5,7 +5,7 @@ import { currentReadings, LIMITS, type Run, type RunFields, type StoredRunEvent 
 import { betweenPasses, passKey, sessionStrip, type Between, type StripItem } from '@pace-bend/core/session';
 import { applyEvent, carryTo, foldRun, nextChangeMs, READY, viewRun, type RunEventBody, type RunState } from '@pace-bend/core/table';
 import { api, type ApiProblem } from '../../app/api.ts';
-import { dropDraft, keepDraft, readDraft } from '../../parts/drafts.ts';
+import { dropDraft, keepChoice, keepDraft, readChoice, readDraft } from '../../parts/drafts.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { breathOf, edgesOf, lineOf, measuredIn } from '../plan/usePlan.ts';
@@ -23,18 +23,20 @@ export function useRun(rate: number) {
   const visit = useVisit();
   const shelf = useShelf();
   const tones = new Tones();
-  const muted = ref(readDraft<boolean>('muted') ?? false);
-  const spoken = ref(readDraft<boolean>('spoken') ?? false);
+  const muted = ref(readChoice<boolean>('muted') ?? false);
+  const spoken = ref(readChoice<boolean>('spoken') ?? false);
   tones.muted = muted.value;
 
   const clockRate = Math.min(LIMITS.clockRate.max, Math.max(LIMITS.clockRate.min, rate));
   let alarmMs: number | null = null;
+  /** The clock's worker failed: the page keeps the time itself, and a browser may hold it up in the background. */
+  const clockFailed = ref(false);
   const clock = shallowRef(new RunClock(absoluteNowMs, clockRate));
   const alarm = new Alarm(() => {
     // It has rung. Should it have been a hair early, it is set again for the same moment.
     alarmMs = null;
     look();
-  });
+  }, () => { clockFailed.value = true; });
   const line = shallowRef<Line | null>(null);
   const state = shallowRef<RunState>(READY);
   /** True after the program was opened on a run under way, until the first key. */
@@ -217,12 +219,12 @@ export function useRun(rate: number) {
   function toggleMuted(): void {
     muted.value = !muted.value;
     tones.muted = muted.value;
-    keepDraft('muted', muted.value);
+    keepChoice('muted', muted.value);
   }
 
   function toggleSpoken(): void {
     spoken.value = !spoken.value;
-    keepDraft('spoken', spoken.value);
+    keepChoice('spoken', spoken.value);
     if (spoken.value && view.value) speak([first.value, view.value.cue.text].filter(Boolean).join('. '));
   }
 
@@ -248,7 +250,7 @@ export function useRun(rate: number) {
   });
 
   open();
-  return { visit, line, state, view, first, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => link?.flush() ?? Promise.resolve() };
+  return { clockFailed, visit, line, state, view, first, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => link?.flush() ?? Promise.resolve() };
 }
 
 export type TableHandle = ReturnType<typeof useRun>;
