@@ -1,4 +1,6 @@
 import { checkLogin } from '@pace-bend/core/access';
+import { isTakenBack } from '../db/failures.ts';
+import { aside } from '../db/noted.ts';
 import { change, firstRow, rows, transaction, type Db, type Pool } from '../db/pool.ts';
 import { digest } from './tokens.ts';
 
@@ -57,19 +59,20 @@ export class SignInThrottle {
   async begin(login: string, device: string | null, address: string): Promise<Attempt> {
     const { counted, name } = canonicalLogin(login);
     const buckets = await this.bucketsOf(counted, name, device, address);
-    await this.clear();
-    const waitS = await transaction(this.pool, async (db) => {
+    const waitS = await aside(() => transaction(this.pool, async (db) => {
       let longest = 0;
       for (const bucket of buckets) longest = Math.max(longest, await this.waitS(db, bucket));
       if (longest === 0) for (const { key } of buckets) await change(db, 'UPDATE sign_in_attempt SET failures = IF(last_at < ?, 1, failures + 1), last_at = ? WHERE bucket = ?', [new Date(this.now().getTime() - FORGET_MS), this.now(), key]);
       return longest;
-    });
+    }));
+    await aside(() => this.clear());
     return { waitS, buckets };
   }
 
   /** Seconds until the bucket may be tried, 0 when it may be now; holds its row until the transaction ends. */
   private async waitS(db: Db, { key, free }: Bucket): Promise<number> {
-    await change(db, 'INSERT IGNORE INTO sign_in_attempt (bucket, failures, last_at) VALUES (?, 0, ?)', [key, this.now()]);
+    // Locks the row from the start, there or not: a lock to read it that is widened later is what lets two wait for each other.
+    await change(db, 'INSERT INTO sign_in_attempt (bucket, failures, last_at) VALUES (?, 0, ?) ON DUPLICATE KEY UPDATE bucket = VALUES(bucket)', [key, this.now()]);
     const [row] = await rows<{ failures: number; lastAt: Date }>(db, 'SELECT failures, last_at AS lastAt FROM sign_in_attempt WHERE bucket = ? FOR UPDATE', [key]);
     if (!row || row.failures < free) return 0;
     const sinceMs = this.now().getTime() - row.lastAt.getTime();
@@ -79,17 +82,25 @@ export class SignInThrottle {
   }
 
   /** The password was right: the name starts from nothing, the address has its attempt back. */
-  async succeeded({ buckets }: Attempt): Promise<void> {
-    for (const { key, free } of buckets) {
-      if (free === PER_NAME) await change(this.pool, 'DELETE FROM sign_in_attempt WHERE bucket = ?', [key]);
-      else await change(this.pool, 'UPDATE sign_in_attempt SET failures = failures - 1 WHERE bucket = ? AND failures > 0', [key]);
-    }
+  succeeded({ buckets }: Attempt): Promise<void> {
+    return aside(async () => {
+      for (const { key, free } of buckets) {
+        if (free === PER_NAME) await change(this.pool, 'DELETE FROM sign_in_attempt WHERE bucket = ?', [key]);
+        else await change(this.pool, 'UPDATE sign_in_attempt SET failures = failures - 1 WHERE bucket = ? AND failures > 0', [key]);
+      }
+    });
   }
 
   /** Forgets what is too old to count. */
   private async clear(): Promise<void> {
-    await change(this.pool, 'DELETE FROM sign_in_attempt WHERE last_at < ?', [new Date(this.now().getTime() - FORGET_MS)]);
-    await change(this.pool, 'DELETE FROM known_device WHERE created_at < ?', [new Date(this.now().getTime() - DEVICE_FORGET_MS)]);
+    const old = (ms: number) => new Date(this.now().getTime() - ms);
+    await Promise.all([
+      change(this.pool, 'DELETE FROM sign_in_attempt WHERE last_at < ?', [old(FORGET_MS)]),
+      change(this.pool, 'DELETE FROM known_device WHERE created_at < ?', [old(DEVICE_FORGET_MS)]),
+    ]).catch((error: unknown) => {
+      // Somebody else is clearing or counting just now; the next attempt clears.
+      if (!isTakenBack(error)) throw error;
+    });
   }
 
   async remember(device: string, accountId: string): Promise<void> {

@@ -21,7 +21,7 @@ const soundPassword = <T extends { readonly login: string; readonly password?: s
 };
 
 export const signInSchema = Joi.object<{ login: string; password: string }, true>({
-  login: Joi.string().trim().max(200).required().label('Sign-in name'),
+  login: Joi.string().max(200).required().label('Sign-in name'),
   password: password.required(),
 });
 

@@ -11,6 +11,7 @@ import { COMMON, isCommonPassword } from '../access/commonPasswords.ts';
 import { invalid, Problem } from '../app/problem.ts';
 import { validate } from '../app/validate.ts';
 import { addAuditLine } from '../audit/audit.ts';
+import { aside } from '../db/noted.ts';
 import { change, firstRow, rows, transaction, type Pool } from '../db/pool.ts';
 import { insertAccount, passwordHashOf, setPassword, signInRow } from './queries.ts';
 import { firstOwnerSchema, passwordSchema, signInSchema } from './schema.ts';
@@ -55,7 +56,7 @@ export function signInRoutes(pool: Pool, now: () => Date, demo: boolean): Router
   /** A wrong password stands in the audit: under the account it was tried for, or under nobody. */
   async function noteFailure(account: { readonly id: string; readonly name: string; readonly practiceId: string } | null, what: string): Promise<void> {
     const practiceId = account?.practiceId ?? (await firstRow<{ id: string }>(pool, 'SELECT id FROM practice ORDER BY created_at LIMIT 1'))?.id;
-    if (practiceId) await addAuditLine(pool, { practiceId, at: now(), account: account ?? { id: null, name: 'Nobody known' }, what });
+    if (practiceId) await aside(() => addAuditLine(pool, { practiceId, at: now(), account: account ?? { id: null, name: 'Nobody known' }, what }));
   }
 
   /** A password that somebody wants has to be sound, and none of those that are tried first. */

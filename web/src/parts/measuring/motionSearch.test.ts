@@ -13,6 +13,11 @@ test.each([
 
 test.each([['hamstirngs', 'straight-leg-raise'], ['dorsiflexon', 'ankle-dorsiflexion'], ['shoudler flexion', 'shoulder-flexion'], ['piriformus', 'hip-internal-rotation'], ['extenal rotation hip', 'hip-external-rotation']])('a slip of the finger: %s still finds %s', (typed, id) => expect(findMotions(index, typed)).toContain(id));
 
+test('a motion’s own words find that motion first', () => {
+  for (const motion of MOTIONS) expect(findMotions(index, `${motion.name}, ${motion.testPosition}`)![0]).toBe(motion.id);
+  expect(first('hip flexion supine knee bent')[0]).toBe('hip-flexion');
+});
+
 test('nothing typed asks for nothing; what means nothing finds nothing', () => {
   expect(findMotions(index, '  ')).toBeNull();
   expect(findMotions(index, 'xylophone')).toEqual([]);

@@ -1,5 +1,5 @@
 import MiniSearch from 'minisearch';
-import { tradeNames, type Motion } from '@pace-bend/core/body';
+import { motionOf, tradeNames, type Motion } from '@pace-bend/core/body';
 
 /** Accents and large letters are the same as plain ones. */
 const plain = (term: string) => term.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
@@ -15,7 +15,18 @@ export function motionIndex(motions: readonly Motion[]): MiniSearch {
   return index;
 }
 
-/** Ids of the motions that what is typed may mean, the likeliest first; null when nothing is typed. */
+const words = (text: string) => plain(text).replace(/[^\p{L}\p{N}]+/gu, ' ').trim();
+
+/** How literally a motion's own words are what is typed: they begin with it, hold it, or only mean it. */
+function literally(id: string, typed: string): number {
+  const { name, testPosition } = motionOf(id);
+  const own = words(`${name} ${testPosition}`);
+  return own.startsWith(typed) ? 2 : own.includes(typed) ? 1 : 0;
+}
+
+/** Ids of the motions that what is typed may mean, the likeliest first; null when nothing is typed. Who types a motion's own words gets that one. */
 export function findMotions(index: MiniSearch, typed: string): readonly string[] | null {
-  return typed.trim() === '' ? null : index.search(typed).map((hit) => String(hit.id));
+  const wanted = words(typed);
+  if (wanted === '') return null;
+  return index.search(typed).map((hit) => String(hit.id)).sort((a, b) => literally(b, wanted) - literally(a, wanted));
 }
