@@ -1,5 +1,5 @@
-import { accessSync, constants, mkdirSync, realpathSync, statfsSync } from 'node:fs';
-import { resolve } from 'node:path';
+import { accessSync, constants, existsSync, mkdirSync, realpathSync, statfsSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
 import { giveUp } from './say.mjs';
 
 const REASONS = {
@@ -10,11 +10,18 @@ const REASONS = {
 /** In words why a folder or file could not be used. */
 export const reasonOf = (error) => REASONS[error.code] ?? error.message;
 
+/** Makes a folder and those above it. Node's own way of doing so tries for ever where a system makes no folders at all. */
+function makeFolders(path) {
+  if (existsSync(path)) return;
+  makeFolders(dirname(path));
+  mkdirSync(path, { mode: 0o700 });
+}
+
 /** The data folder, made where it is missing, with every link resolved; ends the program with one line when it cannot be used. */
 export function dataFolderFrom(root) {
   const named = resolve(root, process.env.PACE_BEND_DATA || '.data');
   try {
-    mkdirSync(named, { recursive: true, mode: 0o700 });
+    makeFolders(named);
     accessSync(named, constants.R_OK | constants.W_OK | constants.X_OK);
     return realpathSync(named);
   } catch (error) {

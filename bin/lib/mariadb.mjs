@@ -23,7 +23,7 @@ export function freePort() {
 
 /** So often within so long is the database started again; more means that it will not stay up. */
 const RESTARTS = 5;
-const RESTARTS_MS = 5 * 60_000;
+const RESTARTS_MS = 60_000;
 /** A socket path may be about a hundred characters long; a data directory may be longer. */
 const LONGEST_SOCKET = 100;
 
@@ -86,7 +86,7 @@ export async function startMariadb(dataFolder, { quiet = false, fast = false } =
       if (stopping) return;
       const now = Date.now();
       restarts.push(now);
-      if (restarts.filter((at) => now - at < RESTARTS_MS).length > RESTARTS) return giveUpWatching(`The database ended ${RESTARTS + 1} times within ${RESTARTS_MS / 60_000} minutes and is not started again. It said: ${current.complaint()}`);
+      if (restarts.filter((at) => now - at < RESTARTS_MS).length > RESTARTS) return giveUpWatching(`The database ended ${RESTARTS + 1} times within a minute and is not started again. It said: ${current.complaint()}`);
       say(`The database ended (${how}). Starting it again …`);
       current = await launch(mariadbd, args, socket, env);
       if (stopping) return;

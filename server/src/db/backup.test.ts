@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
-import { appendFileSync, copyFileSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { appendFileSync, copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -22,7 +23,7 @@ afterAll(async () => {
 
 /** The command as it is typed, on a database of the test's. */
 function run(command: 'backup' | 'restore', databaseUrl: string, ...args: string[]) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, 'bin', `${command}.mjs`), ...args], { encoding: 'utf8', env: { ...process.env, DATABASE_URL: databaseUrl, NODE_OPTIONS: '' } });
+  const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, 'bin', `${command}.mjs`), ...args], { encoding: 'utf8', env: { ...process.env, DATABASE_URL: databaseUrl, PACE_BEND_DATA: join(folder, 'data'), NODE_OPTIONS: '' } });
   return { status, said: stdout + stderr };
 }
 
@@ -93,3 +94,73 @@ test('an empty database is not backed up', async () => {
   expect(run('backup', empty.url, folder)).toMatchObject({ status: 1, said: expect.stringContaining('nothing to back up') });
   await empty.drop();
 });
+
+/** A backup with other words in it, its check file made to fit: whoever can write one of the two files can write both. */
+function tampered(name: string, change: (sql: string) => string): string {
+  const original = readdirSync(folder).find((each) => /^pace-bend-.*\.sql$/.test(each))!;
+  const file = join(folder, `${name}.sql`);
+  const sql = change(readFileSync(join(folder, original), 'utf8'));
+  writeFileSync(file, sql);
+  const check = JSON.parse(readFileSync(join(folder, original.replace('.sql', '.check.json')), 'utf8')) as object;
+  writeFileSync(join(folder, `${name}.check.json`), JSON.stringify({ ...check, sha256: createHash('sha256').update(sql).digest('hex') }));
+  return file;
+}
+const fingerprintOf = async (pool: Pool) => {
+  const tables = (await rows<{ name: string }>(pool, "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_NAME <> 'audit' ORDER BY TABLE_NAME")).map((row) => row.name);
+  return JSON.stringify(await Promise.all(tables.map((name) => rows(pool, `CHECKSUM TABLE \`${name}\` EXTENDED`))).then((all) => all.flat().map((row) => (row as { Checksum: number }).Checksum)));
+};
+const schemas = async (pool: Pool) => (await rows<{ name: string }>(pool, 'SELECT SCHEMA_NAME AS name FROM information_schema.SCHEMATA')).map((row) => row.name);
+
+test('a backup cannot run commands on the machine, nor reach another schema; whatever is in it, what stood still stands', async () => {
+  const practice = await openTestApp({ demo: true });
+  const [{ name } = { name: '' }] = await rows<{ name: string }>(practice.pool, 'SELECT DATABASE() AS name');
+  const url = sourceUrl.replace(/\/[^/]*$/, `/${name}`);
+  const before = await fingerprintOf(practice.pool);
+  const marker = join(folder, 'ran');
+  const evil = {
+    shell: (sql: string) => `\\! touch ${marker}\n${sql}`,
+    system: (sql: string) => `system touch ${marker}\n${sql}`,
+    source: (sql: string) => `source ${join(folder, 'copy.sql')}\n${sql}`,
+    drop: (sql: string) => `${sql}\nDROP DATABASE \`${name}\`;\n`,
+    other: (sql: string) => `${sql}\nDELETE FROM \`${name}\`.note;\n`,
+    user: (sql: string) => `${sql}\nCREATE USER 'intruder'@'%' IDENTIFIED BY 'x';\n`,
+    broken: (sql: string) => `${sql}\nTHIS IS NO SQL;\n`,
+    changed: (sql: string) => `${sql}\nINSERT INTO \`lease\` VALUES ('extra', NULL, '2000-01-01');\n`,
+  };
+  for (const [kind, change] of Object.entries(evil)) {
+    const put = run('restore', url, tampered(`evil-${kind}`, change), '--replace');
+    expect([kind, put.status, put.said.includes('what stood still stands')]).toEqual([kind, 1, true]);
+    expect([kind, await fingerprintOf(practice.pool)]).toEqual([kind, before]);
+  }
+  expect(existsSync(marker)).toBe(false);
+  expect((await schemas(practice.pool)).filter((each) => each.startsWith(`${name}_`))).toEqual([]);
+  expect(await rows(practice.pool, "SELECT User FROM mysql.user WHERE User IN ('intruder', 'pace_bend_restore')")).toEqual([]);
+  await practice.close();
+}, 120_000);
+
+test('what stood is backed up before it is replaced; an older backup with triggers in it is read and brought up to date', async () => {
+  const practice = await openTestApp({ demo: true });
+  const [{ name } = { name: '' }] = await rows<{ name: string }>(practice.pool, 'SELECT DATABASE() AS name');
+  const url = sourceUrl.replace(/\/[^/]*$/, `/${name}`);
+  const withTriggers = tampered('older', (sql) => `${sql}\nDELIMITER ;;\n/*!50003 CREATE*/ /*!50017 DEFINER=\`pace_bend\`@\`127.0.0.1\`*/ /*!50003 TRIGGER audit_not_deleted BEFORE DELETE ON audit FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'older' */;;\nDELIMITER ;\n`);
+  const put = run('restore', url, withTriggers, '--replace');
+  expect(put.said).toMatch(/What stood there is backed up: .*pace-bend-.*\.sql\nRestored \d+ rows/);
+  await expect(practice.pool.query('DELETE FROM audit')).rejects.toThrow('The audit is only added to.');
+  await request(practice.app).get('/api/health').expect(200);
+  await practice.close();
+}, 120_000);
+
+test('backups by rote: the newest stay, what is named otherwise stays too, and the newest can be restored', async () => {
+  const rote = join(folder, 'rote');
+  for (let i = 0; i < 4; i++) expect(run('backup', sourceUrl, rote, '--keep', '2').status).toBe(0);
+  writeFileSync(join(rote, 'letter.sql'), 'mine');
+  expect(run('backup', sourceUrl, rote, '--keep', '2').said).toContain('the newest 2 stay');
+  const kept = readdirSync(rote).sort();
+  expect(kept.filter((name) => name.endsWith('.check.json'))).toHaveLength(2);
+  expect(kept).toContain('letter.sql');
+  expect(run('backup', sourceUrl, rote, '--keep', 'all').said).toContain('--keep takes how many');
+  const empty = await emptyDatabase();
+  expect(run('restore', empty.url, join(rote, kept.filter((name) => /^pace-bend.*\.sql$/.test(name)).at(-1)!)).status).toBe(0);
+  expect(await fingerprintOf(empty.pool)).toBe(await fingerprintOf(source.pool));
+  await empty.drop();
+}, 120_000);
