@@ -26,7 +26,7 @@ function withAlarm(): Promise<number[]> {
       // The alarm may ring a fraction of a millisecond before the whole millisecond that ends the cue.
       state = carryTo(line, state, Math.max(clock.now(), nextChangeMs(line, state)!));
       next();
-    });
+    }, () => undefined);
     const next = () => {
       const change = nextChangeMs(line, state);
       if (change !== null) return alarm.set(clock.monotonicAt(change));

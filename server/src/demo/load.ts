@@ -4,6 +4,7 @@ import { newBlock, SLOW_BREATH } from '@pace-bend/core/method';
 import { BLANK_FILE, lineOfRun, type ReadingFields, type RunFields } from '@pace-bend/core/record';
 import { insertAthlete } from '../athletes/queries.ts';
 import { change, firstRow, transaction, type Db, type Pool } from '../db/pool.ts';
+import { withLease } from '../db/lease.ts';
 import { writeNote } from '../notes/queries.ts';
 import { replacePlanIn } from '../plans/queries.ts';
 import { insertReading } from '../readings/queries.ts';
@@ -29,7 +30,15 @@ export interface PracticeOptions {
 
 /** Sets the practice up in an empty database, with the demo's people or without; does nothing in any other. */
 export async function ensurePractice(pool: Pool, { now, demo, timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone }: PracticeOptions): Promise<void> {
-  if (await firstRow(pool, 'SELECT id FROM practice LIMIT 1')) return;
+  const isThere = async () => Boolean(await firstRow(pool, 'SELECT id FROM practice LIMIT 1'));
+  if (await isThere()) return;
+  // Two servers of a cluster may start at once: one sets it up, the other waits and finds it.
+  await withLease(pool, 'first data', async () => {
+    if (!(await isThere())) await setUp(pool, now, demo, timeZone);
+  });
+}
+
+async function setUp(pool: Pool, now: Date, demo: boolean, timeZone: string): Promise<void> {
   const random = new SeededRandom(SEED);
   await transaction(pool, async (db) => {
     const practiceId = random.uuid(now);

@@ -23,6 +23,8 @@ export interface TestApp {
   cookieOf(role: Role, practiceId?: string): Promise<string>;
   /** Another practice in the same database. */
   anotherPractice(): Promise<string>;
+  /** A new owner for whom requests are made from now on, after the accounts were emptied; returns their id. */
+  renewOwner(): Promise<string>;
   close(): Promise<void>;
 }
 
@@ -57,8 +59,13 @@ export async function openTestApp({ demo = false } = {}): Promise<TestApp> {
     await insertAccount(pool, of, id, { name: `A ${role}`, login: `${role}-${id.slice(-12)}`, role, active: true }, 'no password');
     return `pace_bend=${await createSession(pool, id, time)}`;
   };
-  owners.set(app, await cookieOf('owner'));
+  const renewOwner = async () => {
+    owners.set(app, await cookieOf('owner'));
+    return (await firstRow<{ id: string }>(pool, "SELECT id FROM account WHERE role = 'owner' ORDER BY created_at DESC LIMIT 1"))!.id;
+  };
+  await renewOwner();
   return {
+    renewOwner,
     app, pool, practiceId, cookieOf,
     setNow(now) { time = now; },
     async anotherPractice() {
