@@ -61,6 +61,11 @@ export class Application {
     throw new Error('The server outlived the start command.');
   }
 
+  /** Ends it as Ctrl-C does, and leaves the data where they are. */
+  async halt(): Promise<void> {
+    await this.end('SIGTERM');
+  }
+
   /** Ends everything and removes the data; after a kill, the database that was left over as well. */
   async stop(): Promise<void> {
     await this.end('SIGTERM');

@@ -43,10 +43,14 @@ const megabytes = () => {
 };
 const began = Date.now();
 let settledMb = 0;
+let told = 0;
 while (fuzzer.count.requests < total) {
   await fresh();
   await fuzzer.run(Math.min(ROUND, total - fuzzer.count.requests));
   const { requests, failures, done } = fuzzer.count;
+  for (const failure of failures.slice(told, told + 20)) console.log(JSON.stringify(failure));
+  for (const words of said.splice(0)) console.log(words);
+  told = failures.length;
   const heap = megabytes();
   if (requests >= SETTLED && settledMb === 0) settledMb = heap;
   if (requests % (ROUND * 4) === 0 || requests === total) console.log(`${requests} requests, ${done} done, ${failures.length} of 5xx, heap ${heap} MB, ${Math.round(requests / ((Date.now() - began) / 1000))} a second`);
@@ -55,8 +59,6 @@ fuzzer.close();
 server.close();
 const { byStatus, failures, requests } = fuzzer.count;
 console.log(`\nseed ${seed}, ${requests} requests: ${[...byStatus].sort(([a], [b]) => a - b).map(([status, n]) => `${status} × ${n}`).join(', ')}`);
-for (const failure of failures.slice(0, 20)) console.log(JSON.stringify(failure));
-for (const words of said) console.log(words);
 const grownMb = settledMb === 0 ? 0 : megabytes() - settledMb;
 console.log(`${failures.length} answers of 5xx; heap ${settledMb} MB after ${SETTLED}, ${grownMb >= 0 ? '+' : ''}${grownMb} MB at the end`);
 await test.close();

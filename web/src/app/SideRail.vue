@@ -196,14 +196,31 @@ small {
   }
 
   .visits li {
-    flex: 0 0 190px;
+    flex: 0 0 auto;
+    min-width: 150px;
+  }
+
+  .visit {
+    grid-template-columns: 44px auto 14px;
+  }
+
+  .name {
+    overflow: visible;
   }
 
   .foot {
     display: flex;
-    gap: 18px;
+    flex-wrap: wrap;
+    gap: 0 18px;
     margin: 0;
     padding: 8px 18px;
+  }
+
+  .foot .who-in {
+    flex: 1 1 auto;
+    margin: 0;
+    padding: 4px 0;
+    border: 0;
   }
 }
 </style>

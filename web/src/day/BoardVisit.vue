@@ -266,9 +266,22 @@ const lateWords = computed(() => {
   }
 }
 
+/* On a phone the name has the room, on two lines if it must: it is never cut. */
 @media (max-width: 640px) {
   .open.roomy {
-    grid-template-columns: 56px 14px minmax(0, 1fr);
+    grid-template-columns: 48px 14px minmax(0, 1fr);
+    gap: 8px;
+  }
+
+  .roomy .time {
+    font-size: 17px;
+  }
+
+  .roomy .who b {
+    font-size: 15px;
+    line-height: 1.15;
+    white-space: normal;
+    overflow-wrap: anywhere;
   }
 
   .complaint {
@@ -317,6 +330,17 @@ const lateWords = computed(() => {
   .open,
   .open.roomy {
     padding-left: 46px;
+  }
+}
+
+@media (pointer: coarse) and (max-width: 640px) {
+  .grip {
+    width: 36px;
+  }
+
+  .open,
+  .open.roomy {
+    padding: 2px 26px 2px 34px;
   }
 }
 </style>

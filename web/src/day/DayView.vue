@@ -220,6 +220,11 @@ const { problem, question, done, said } = booking;
   gap: 2px 10px;
 }
 
+
+.ahead .link {
+  font: 400 14px var(--words);
+}
+
 .events .name {
   color: inherit;
   text-align: left;

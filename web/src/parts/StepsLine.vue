@@ -18,11 +18,11 @@ const parts = computed(() => STEPS.map((step, i) => ({
 
 <template>
   <nav class="steps" aria-label="Steps of the visit">
-    <svg :width="WIDTH * STEPS.length" height="46" aria-hidden="true">
+    <svg width="100%" height="46" :viewBox="`0 0 ${WIDTH * STEPS.length} 46`" preserveAspectRatio="none" aria-hidden="true">
       <path v-for="(part, i) in parts" :key="part.step" :d="part.path" :class="{ reached: part.reached, on: i === current }" />
     </svg>
     <RouterLink
-      v-for="(part, i) in parts" :key="part.step" :to="`/visit/${visitId}/${part.step}`" :style="{ left: `${i * WIDTH}px`, width: `${WIDTH}px`, bottom: `${46 - Y[i]! + 1}px` }"
+      v-for="(part, i) in parts" :key="part.step" :to="`/visit/${visitId}/${part.step}`" :style="{ left: `${(i / STEPS.length) * 100}%`, width: `${100 / STEPS.length}%`, bottom: `${46 - Y[i]! + 1}px` }"
       :class="{ on: i === current }" :aria-current="i === current ? 'step' : undefined"
     >{{ part.name }}</RouterLink>
   </nav>
@@ -31,7 +31,8 @@ const parts = computed(() => STEPS.map((step, i) => ({
 <style scoped>
 .steps {
   position: relative;
-  flex: none;
+  flex: 0 0 min(420px, 100%);
+  min-width: 0;
   height: 46px;
 }
 
@@ -39,6 +40,7 @@ path {
   fill: none;
   stroke: var(--line);
   stroke-width: 2;
+  vector-effect: non-scaling-stroke;
 }
 
 path.reached {

@@ -40,8 +40,9 @@ const saving = computed(() => ({ saved: '', saving: 'Saving …', offline: 'Not 
 <style scoped>
 .top {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 16px;
+  gap: 4px 16px;
   min-height: 68px;
   padding: 12px 26px 8px;
 }
@@ -73,8 +74,9 @@ h1 a:hover {
 .chip {
   display: flex;
   gap: 4px;
-  flex: 0 1 auto;
-  min-width: 74px;
+  flex: 1 1 84px;
+  max-width: max-content;
+  min-width: 0;
   overflow: hidden;
   padding: 3px 10px;
   border-left: 3px solid var(--slate);
@@ -116,11 +118,5 @@ h1 a:hover {
   border-left: 4px solid var(--clay);
   border-radius: 4px;
   background: var(--clay-soft);
-}
-
-@media (max-width: 1020px) {
-  .top {
-    flex-wrap: wrap;
-  }
 }
 </style>

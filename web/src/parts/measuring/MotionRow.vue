@@ -124,15 +124,16 @@ const words = computed(() => {
 }
 
 /* Narrower, the verdict goes under its motion; on a phone the fans do too. Nothing is left out and nothing is laid over another. */
-@container motion-list (max-width: 680px) {
+@container motion-list (max-width: 640px) {
   .row {
-    grid-template: 'posed what left pair right' auto 'posed verdict verdict verdict verdict' auto / 58px minmax(92px, 1fr) 50px 150px 50px;
-    row-gap: 4px;
-    padding-block: 8px;
+    grid-template: 'posed what left pair right' auto 'posed verdict verdict verdict verdict' auto / 54px minmax(88px, 1fr) 48px minmax(128px, 190px) 48px;
+    row-gap: 2px;
+    padding: 6px 12px;
   }
 
   .posed {
     grid-area: posed;
+    max-width: 100%;
   }
 
   .what {
@@ -159,10 +160,10 @@ const words = computed(() => {
   }
 }
 
-@container motion-list (max-width: 470px) {
+@container motion-list (max-width: 425px) {
   .row {
-    grid-template: 'posed what left right' auto 'pair pair pair pair' auto 'verdict verdict verdict verdict' auto / 58px minmax(0, 1fr) 54px 54px;
-    padding-inline: 10px 12px;
+    grid-template: 'posed what left right' auto 'pair pair pair pair' auto 'verdict verdict verdict verdict' auto / 54px minmax(0, 1fr) 58px 58px;
+    padding-inline: 10px 16px;
   }
 
   .pair {

@@ -62,6 +62,24 @@ button:disabled {
   cursor: default;
 }
 
+/* Eleven in two rows: each stays as large as a thumb. */
+@media (max-width: 640px) {
+  .discomfort {
+    display: grid;
+    grid-template-columns: repeat(6, minmax(0, 1fr));
+    width: 100%;
+  }
+
+  .discomfort .lab {
+    grid-column: 1 / -1;
+  }
+
+  .discomfort button {
+    width: auto;
+    min-width: 44px;
+  }
+}
+
 @media (max-width: 1240px) {
   button {
     width: 54px;

@@ -111,6 +111,26 @@ footer {
   border-color: var(--ink);
 }
 
+@media (max-width: 640px) {
+  footer {
+    padding: 10px 14px;
+  }
+
+  .actions,
+  .choices {
+    justify-content: flex-start;
+    width: 100%;
+    margin-left: 0;
+  }
+
+  .actions .key-button,
+  .choices .key-button {
+    flex: 1 1 auto;
+    padding: 0 10px;
+    white-space: normal;
+  }
+}
+
 @media (max-width: 1439px) {
   .wide {
     display: none;

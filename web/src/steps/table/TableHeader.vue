@@ -68,6 +68,18 @@ header {
   color: var(--ink);
 }
 
+@media (max-width: 640px) {
+  header {
+    gap: 4px 12px;
+    padding: 6px 14px;
+  }
+
+  .tail {
+    gap: 2px 8px;
+    margin-left: 0;
+  }
+}
+
 .tag {
   padding: 2px 9px;
   border-radius: 3px;

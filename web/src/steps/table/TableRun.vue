@@ -126,8 +126,9 @@ useTableKeys({
   --plum-soft: #3d2a39;
   --accent: #f3eddf;
   display: grid;
-  grid-template-rows: auto 1fr auto auto;
+  grid-template: auto 1fr auto auto / minmax(0, 1fr);
   min-height: 100vh;
+  min-height: 100dvh;
   background: var(--ground);
   color: var(--ink);
 }
@@ -171,6 +172,12 @@ useTableKeys({
 
 .drawing {
   padding: 8px 28px 4px;
+}
+
+@media (max-width: 640px) {
+  .drawing {
+    padding: 4px 12px;
+  }
 }
 
 .table :deep(kbd) {

@@ -235,6 +235,27 @@ const counting = computed(() => props.status === 'running' || props.status === '
 @media (max-width: 800px) {
   .stage {
     grid-template-columns: minmax(0, 1fr) auto;
+    gap: 12px 18px;
+    padding: 0 18px;
+  }
+
+  .big,
+  .glyph {
+    font-size: clamp(84px, 34vw, 200px);
+  }
+
+  .big.digits-2 {
+    font-size: clamp(72px, 26vw, 160px);
+  }
+
+  .big.digits-3 {
+    font-size: clamp(56px, 19vw, 120px);
+  }
+
+  .instruction,
+  .ready .instruction {
+    font-size: clamp(25px, 7.4vw, 44px);
+    overflow-wrap: anywhere;
   }
 
   .say {

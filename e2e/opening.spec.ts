@@ -1,0 +1,74 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { join } from 'node:path';
+import { becomeOwner, expect, REFUSED, test } from './support.ts';
+
+/** The start command with these settings: what it says until it is ready or ends. */
+function start(dataFolder: string, port: number, env: Record<string, string>) {
+  const child = spawn(process.execPath, ['bin/start.mjs'], { env: { ...process.env, PACE_BEND_DATA: dataFolder, PORT: String(port), DATABASE_URL: '', ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  let said = '';
+  const over = new Promise<{ code: number | null; said: string }>((resolve) => {
+    const listen = (chunk: Buffer) => {
+      said += chunk;
+      if (said.includes('Pace Bend is ready at')) resolve({ code: null, said });
+    };
+    child.stdout.on('data', listen);
+    child.stderr.on('data', listen);
+    child.once('exit', (code) => resolve({ code, said }));
+  });
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  return { over, async stop() { child.kill('SIGTERM'); await ended; } };
+}
+
+test('opening to others: refused with the demo’s accounts and before there is an owner; then over TLS, with Secure cookies', async ({ page, browser, expectedErrors, emptyApplication }) => {
+  test.setTimeout(180_000);
+  expectedErrors.push(/ERR_CONNECTION_REFUSED/);
+  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
+  const { dataFolder, port } = application;
+  const made = spawnSync(process.execPath, ['bin/certificate.mjs', 'pace.local'], { encoding: 'utf8', env: { ...process.env, PACE_BEND_DATA: dataFolder } });
+  expect(made.status).toBe(0);
+  const wide = { PACE_BEND_DEMO: 'off', HOST: '0.0.0.0', PUBLIC_URL: `https://localhost:${port}`, TLS_CERT: join(dataFolder, 'tls', 'server.crt'), TLS_KEY: join(dataFolder, 'tls', 'server.key') };
+
+  const early = await start(dataFolder, port, wide).over;
+  expect(early).toEqual({ code: 1, said: expect.stringContaining('This practice has no owner yet') });
+  const bare = await start(dataFolder, port, { PACE_BEND_DEMO: 'off', HOST: '0.0.0.0' }).over;
+  expect(bare).toEqual({ code: 1, said: expect.stringContaining('Say with PUBLIC_URL which address browsers use') });
+
+  await application.start();
+  await becomeOwner(page, application.url);
+  await application.halt();
+  const open = start(dataFolder, port, wide);
+  expect(await open.over).toEqual({ code: null, said: expect.stringContaining(`Pace Bend is ready at https://localhost:${port}`) });
+  const context = await browser.newContext({ ignoreHTTPSErrors: true });
+  const tablet = await context.newPage();
+  await tablet.goto(wide.PUBLIC_URL);
+  await tablet.getByLabel('Sign-in name').fill('owner');
+  await tablet.getByLabel('Password').fill('a river in the rain');
+  await tablet.getByRole('button', { name: 'Sign in' }).click();
+  await expect(tablet.getByRole('button', { name: 'Walk-in' })).toBeVisible();
+  expect((await context.cookies()).map((cookie) => cookie.secure)).toEqual([true, true]);
+  // A tablet needs TLS for what it may keep and do offline.
+  expect(await tablet.evaluate(() => window.isSecureContext)).toBe(true);
+  await context.close();
+  await open.stop();
+});
+
+test('demo data are not opened to others, and with the demo off their passwords are not shown', async ({ page, emptyApplication, expectedErrors }) => {
+  test.setTimeout(180_000);
+  expectedErrors.push(/ERR_CONNECTION_REFUSED/, REFUSED);
+  const application = await emptyApplication();
+  await application.start();
+  await application.halt();
+  const { dataFolder, port } = application;
+  const made = spawnSync(process.execPath, ['bin/certificate.mjs', 'pace.local'], { encoding: 'utf8', env: { ...process.env, PACE_BEND_DATA: dataFolder } });
+  expect(made.status).toBe(0);
+  const tls = { TLS_CERT: join(dataFolder, 'tls', 'server.crt'), TLS_KEY: join(dataFolder, 'tls', 'server.key') };
+  expect(await start(dataFolder, port, { HOST: '0.0.0.0', PUBLIC_URL: `https://localhost:${port}`, ...tls }).over).toEqual({ code: 1, said: expect.stringContaining('whose passwords everybody knows: it is not opened to others') });
+  const off = start(dataFolder, port, { PACE_BEND_DEMO: 'off' });
+  expect((await off.over).said).toContain('this data holds it already. Its passwords are not shown');
+  await page.context().clearCookies();
+  await page.goto(application.url);
+  await expect(page.getByLabel('Sign-in name')).toBeVisible();
+  await expect(page.getByText('quiet river')).toHaveCount(0);
+  await page.goto('about:blank');
+  await off.stop();
+});

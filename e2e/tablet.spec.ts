@@ -1,0 +1,248 @@
+import type { Locator, Page } from '@playwright/test';
+import { addMotion, expect, REFUSED, saved, signIn, test, toTheTable, typeTrials, walkIn } from './support.ts';
+
+const sideways = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+const box = async (locator: Locator) => (await locator.boundingBox())!;
+const apart = (a: { x: number; y: number; width: number; height: number }, b: typeof a) => a.x + a.width <= b.x + 0.5 || b.x + b.width <= a.x + 0.5 || a.y + a.height <= b.y + 0.5 || b.y + b.height <= a.y + 0.5;
+
+test('Measure from 320 to 1440 wide: verdicts, figures, numbers and the panel lie beside or below one another, and nothing runs off', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  await walkIn(page, 'Sweep Shown');
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  for (const [motion, trials] of [['straight-leg raise ankle free', [55, 56, 55, 70, 70, 70]], ['hip flexion supine knee bent', [100, 101, 100, 130, 130, 130]], ['fingertip', [12, 12, 13]]] as const) {
+    await addMotion(page, motion);
+    await typeTrials(page, trials);
+  }
+  await saved(page);
+  const rows = page.getByRole('region', { name: 'Motions' }).getByRole('listitem');
+  const panel = page.locator('aside.side > section').first();
+  for (let width = 320; width <= 1440; width += 40) {
+    await page.setViewportSize({ width, height: 800 });
+    await page.waitForTimeout(60);
+    expect([width, await sideways(page)]).toEqual([width, 0]);
+    const beside = await box(panel);
+    for (const row of await rows.all()) {
+      const parts = [row.getByTestId('verdict'), row.locator('.what'), row.locator('.posed'), ...(await row.locator('.figure.num').all())];
+      const boxes = [];
+      for (const part of parts) {
+        await expect(part).toBeVisible();
+        boxes.push(await box(part));
+      }
+      const own = await box(row);
+      for (const [i, each] of boxes.entries()) {
+        expect([width, i, each.x >= own.x - 0.5 && each.x + each.width <= own.x + own.width + 0.5]).toEqual([width, i, true]);
+        expect([width, i, apart(each, beside)]).toEqual([width, i, true]);
+        for (const other of boxes.slice(i + 1)) expect([width, i, apart(each, other)]).toEqual([width, i, true]);
+      }
+    }
+  }
+});
+
+test('a finger on the day scrolls it and moves nobody; by its grip a visit is moved, with undo', async ({ browser }) => {
+  const context = await browser.newContext({ baseURL: process.env.APPLICATION_URL!, hasTouch: true, viewport: { width: 1024, height: 500 }, timezoneId: 'Europe/Berlin' });
+  const page = await context.newPage();
+  await signIn(page, 'jonas');
+  await page.goto('/');
+  const visit = page.getByTestId('board-visit').filter({ hasText: 'Mirre Solheim' });
+  await visit.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+  const time = async () => (await visit.locator('.time').textContent())!;
+  const before = await time();
+  const touch = await context.newCDPSession(page);
+  const middle = await box(visit);
+  const scrolled = () => page.evaluate(() => window.scrollY);
+  const from = await scrolled();
+  const swipe = async (x: number, y: number, by: number, steps: number) => {
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x, y }] });
+    for (let step = 1; step <= steps; step++) {
+      await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: [{ x, y: y + (by * step) / steps }] });
+      await page.waitForTimeout(16);
+    }
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+  };
+  await swipe(middle.x + middle.width / 2, middle.y + middle.height / 2, -160, 10);
+  await expect.poll(scrolled).toBeGreaterThan(from);
+  await page.waitForTimeout(400);
+  expect(await time()).toBe(before);
+  await expect(page.getByRole('button', { name: /^Undo/ })).toHaveCount(0);
+
+  const grip = await box(visit.getByTestId('grip'));
+  expect(grip.width).toBeGreaterThanOrEqual(36);
+  await swipe(grip.x + grip.width / 2, grip.y + grip.height / 2, 27, 8);
+  await expect.poll(time).not.toBe(before);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect.poll(time).toBe(before);
+  await context.close();
+});
+
+test('every dialog: the focus goes in, Tab stays inside both ways, Escape closes, the focus comes back', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  const inside = () => page.evaluate(() => [...document.querySelectorAll('[role="dialog"]')].some((dialog) => dialog.getClientRects().length > 0 && dialog.contains(document.activeElement)));
+  const check = async (open: () => Promise<void>, opener: Locator | null) => {
+    await open();
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toBeVisible();
+    await expect.poll(inside).toBe(true);
+    for (const key of ['Tab', 'Shift+Tab']) {
+      for (let i = 0; i < 40; i++) {
+        await page.keyboard.press(key);
+        expect([key, i, await inside()]).toEqual([key, i, true]);
+      }
+    }
+    await page.keyboard.press('Escape');
+    await expect(dialog).toBeHidden();
+    if (opener) await expect(opener).toBeFocused();
+  };
+  await page.goto('/');
+  const byButton = async (name: string | RegExp) => {
+    const button = page.getByRole('button', { name }).first();
+    await check(() => button.click(), button);
+  };
+  await byButton('Walk-in');
+  await byButton('Book');
+  await byButton('Add an event');
+  await byButton(/^Keys/);
+  await page.getByRole('navigation', { name: 'The day' }).getByText('Tavi Brandsma').click();
+  await byButton(/^Modify|Knee operation/);
+  await page.goto(`${page.url().replace(/\/(arrive|measure|plan|table|close)$/, '')}/measure`);
+  await byButton('What to measure');
+  await byButton(/^Show .* large/);
+});
+
+test('a long name is whole beside the steps, and the event gives way', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  const name = 'Maximiliane-Theodora Vandenbroucke-Østergaard of the Weir';
+  await walkIn(page, name);
+  for (const width of [1280, 1024, 768, 390]) {
+    await page.setViewportSize({ width, height: 800 });
+    await page.waitForTimeout(80);
+    const heading = page.getByRole('heading', { level: 1 });
+    expect(await heading.evaluate((element) => [element.scrollWidth <= element.clientWidth + 1, element.textContent?.trim()])).toEqual([true, name]);
+    for (const step of ['Arrive', 'Measure', 'Plan', 'Table', 'Close']) {
+      const place = await box(page.getByRole('navigation', { name: 'Steps of the visit' }).getByText(step));
+      expect([width, step, place.x + place.width <= width]).toEqual([width, step, true]);
+    }
+    expect([width, await sideways(page)]).toEqual([width, 0]);
+  }
+});
+
+test('the table on a phone fits its width, every key within it and large enough for a thumb', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  await walkIn(page, 'Phone Table');
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  await addMotion(page, 'straight-leg');
+  await typeTrials(page, [55, 56, 55, 70, 70, 70]);
+  await page.getByRole('button', { name: /Plan from/ }).click();
+  await page.getByRole('region', { name: 'Offers' }).getByRole('button', { name: 'Breath-led contract-relax' }).first().click();
+  await saved(page);
+  await toTheTable(page);
+  for (const size of [{ width: 390, height: 844 }, { width: 320, height: 640 }]) {
+    await page.setViewportSize(size);
+    await page.waitForTimeout(150);
+    expect([size.width, await sideways(page)]).toEqual([size.width, 0]);
+    for (const button of await page.getByTestId('table').getByRole('button').all()) {
+      const place = await box(button);
+      expect([size.width, await button.textContent(), place.x >= 0 && place.x + place.width <= size.width]).toEqual([size.width, await button.textContent(), true]);
+    }
+    for (const score of ['0', '5', '10']) expect((await box(page.getByRole('button', { name: new RegExp(`^Discomfort ${score}(?!\\d)`) }))).height).toBeGreaterThanOrEqual(54);
+  }
+});
+
+test('a part of the program that does not come is said, with “Try again”, and comes then', async ({ page, expectedErrors }) => {
+  expectedErrors.push(/./);
+  await page.goto('/');
+  await expect(page.getByRole('region', { name: 'Visits' })).toBeVisible();
+  await page.route(/assets\/.*\.js/, (route) => route.abort());
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await expect(page.getByRole('heading', { name: 'This page could not be loaded' })).toBeVisible();
+  await page.unroute(/assets\/.*\.js/);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page).toHaveURL(/\/shelf$/);
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible();
+
+  // Nothing of it comes at all: the page says so by itself, without any script.
+  await page.route(/assets\/.*\.js/, (route) => route.abort());
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Pace Bend did not load' })).toBeVisible();
+  await expect.poll(() => page.locator('.not-there').evaluate((element) => getComputedStyle(element).opacity), { timeout: 15_000 }).toBe('1');
+});
+
+test('a practice of one’s own: events are added for everybody and for a squad, changed and taken off; the time zone is the browser’s', async ({ page, expectedErrors, emptyApplication }) => {
+  expectedErrors.push(REFUSED);
+  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
+  await application.start();
+  await page.context().clearCookies();
+  await page.goto(application.url);
+  for (const [label, value] of [['Practice', 'River room'], ['Your name', 'Ann Owner'], ['Sign-in name', 'owner'], ['Password', 'a river in the rain']] as const) await page.getByLabel(label, { exact: true }).fill(value);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('No events in the calendar.')).toBeVisible();
+  const { timeZone } = await (await page.request.get(`${application.url}/api/practice`)).json() as { timeZone: string };
+  expect(timeZone).toBe('Europe/Berlin');
+
+  const ahead = page.locator('section', { has: page.getByRole('heading', { name: /^Ahead/ }) });
+  await page.getByRole('button', { name: 'Add an event' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Add the event' }).click();
+  await expect(dialog).toContainText('A name of 1 to');
+  await dialog.getByLabel('Name').fill('Autumn head');
+  await dialog.getByRole('radio', { name: '1: what the season is for' }).check();
+  await dialog.getByLabel('Day').click();
+  await page.locator('.ant-picker-dropdown:visible .ant-picker-header-next-btn').click();
+  await page.locator('.ant-picker-dropdown:visible .ant-picker-cell-in-view').filter({ hasText: /^15$/ }).click();
+  await dialog.getByRole('button', { name: 'Add the event' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(ahead).toContainText('Autumn head');
+  await expect(ahead).toContainText('what the season is for');
+
+  await ahead.getByRole('button', { name: 'Change Autumn head' }).click();
+  await dialog.getByLabel('Name').fill('Winter head');
+  await dialog.getByRole('radio', { name: '3: trained through' }).check();
+  await dialog.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(ahead).toContainText('Winter head');
+  await expect(ahead).not.toContainText('Autumn head');
+  await ahead.getByRole('button', { name: 'Change Winter head' }).click();
+  await dialog.getByRole('button', { name: 'Take it off' }).click();
+  await expect(page.getByText('No events in the calendar.')).toBeVisible();
+  await page.goto('about:blank');
+});
+
+test('a motion is found by what the trade calls it, by muscle, and with a slip of the finger', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  await walkIn(page, 'Called Otherwise');
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  const field = page.getByLabel('Add a motion');
+  const offered = page.locator('.ant-select-dropdown:visible .ant-select-item-option').first();
+  for (const [typed, motion] of [['SLR', 'Straight-leg raise'], ['hamstirngs', 'Straight-leg raise'], ['thomas', 'Hip extension'], ['popliteal', 'Knee extension deficit']] as const) {
+    await field.fill(typed);
+    await expect(offered).toContainText(motion);
+  }
+  await field.fill('xylophone');
+  await expect(page.getByText('No motion is called that.')).toBeVisible();
+  await field.fill('lasegue');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Motions' })).toContainText('Straight-leg raise');
+});
+
+test('printed, the day and the page for the wall have no buttons, and the wall’s type is large', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  await page.goto('/');
+  await expect(page.getByRole('region', { name: 'Visits' })).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  for (const name of ['Walk-in', 'Book', 'Add an event']) await expect(page.getByRole('button', { name, exact: true })).toBeHidden();
+  await expect(page.getByRole('button', { name: /^Cancel the visit/ }).first()).toBeHidden();
+  await expect(page.getByText('Ines Okkonen').first()).toBeAttached();
+  await page.emulateMedia({ media: 'screen' });
+  const visit = await walkIn(page, 'Wall Print');
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  await addMotion(page, 'straight-leg');
+  await typeTrials(page, [55, 56, 55, 70, 70, 70]);
+  await page.getByRole('button', { name: /Plan from/ }).click();
+  await page.getByRole('region', { name: 'Offers' }).getByRole('button', { name: 'Passive hold' }).first().click();
+  await saved(page);
+  await page.goto(`${visit}/sheet`);
+  await expect(page.getByRole('table')).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+  await expect(page.getByRole('link', { name: 'Back to the plan' })).toBeHidden();
+  expect(await page.getByRole('cell').first().evaluate((element) => parseFloat(getComputedStyle(element).fontSize))).toBeGreaterThanOrEqual(19);
+});
+
