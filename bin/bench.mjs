@@ -1,5 +1,5 @@
 #!/usr/bin/env node
-// Performance figures, measured side by side in one run: `npm run bench`.
+// Performance figures, measured side by side in one run: `npm run bench [-- --only stalls]`.
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -35,6 +35,21 @@ async function load() {
   for (const row of JSON.parse(run.stdout)) say(`  ${row.name.padEnd(24)} ${ms(row.server)} ${ms(row.bare)} ${(row.server / row.bare).toFixed(1).padStart(7)} ×`);
 }
 
+/** The heaviest requests that are let in, with health asked alongside: nobody else may wait longer than that. */
+const LONGEST_STALL_MS = 200;
+
+async function stalls() {
+  const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
+  const database = await startMariadb(work, { quiet: true });
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/stalls.ts'], { cwd: root, env: { ...process.env, DATABASE_URL: database.url, PORT: String(await freePort()) }, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] });
+  await database.stop();
+  rmSync(work, { recursive: true, force: true });
+  if (run.status !== 0) throw new Error('The stalls benchmark failed.');
+  const { idle, results } = JSON.parse(run.stdout);
+  say(`\nThe heaviest requests, three times each, and the longest that /api/health waited meanwhile (idle ${idle.toFixed(1)} ms)`);
+  for (const row of results) say(`  ${row.name.padEnd(34)} ${String(row.sentKb).padStart(5)} kB → ${row.status}, ${String(row.answerKb).padStart(4)} kB back in ${ms(row.requestMs)}; health ${ms(row.worstMs)}  ${(row.worstMs / idle).toFixed(1).padStart(5)} × idle${row.worstMs > LONGEST_STALL_MS ? '  TOO LONG' : ''}`);
+}
+
 /** Readings into trends, beside plain means of the same groups. */
 function fold() {
   const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/fold.ts'], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] });
@@ -54,6 +69,14 @@ function planner() {
   for (const row of growth) say(`  ${String(row.candidates).padStart(2)} candidates, ${row.minutes} min  median ${ms(row.median)}  nine in ten within ${ms(row.ninth)}`);
 }
 
+const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
+const parts = { load, stalls, fold, planner };
+if (only !== null) {
+  if (!parts[only]) say(`There is no part “${only}”: ${Object.keys(parts).join(', ')}.`);
+  else await parts[only]();
+  await browser.close();
+  process.exit(parts[only] ? 0 : 1);
+}
 try {
   const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
   const database = await startMariadb(work, { quiet: true, fast: true });
@@ -65,6 +88,7 @@ try {
   await database.stop();
   rmSync(work, { recursive: true, force: true });
   await load();
+  await stalls();
   fold();
   planner();
   const { strip, table } = await squadStrip(browser);

@@ -1,16 +1,20 @@
 #!/usr/bin/env node
 // The same as start, but the server restarts and the page reloads when a source file changes.
 import { spawn } from 'node:child_process';
-import { dirname, join, resolve } from 'node:path';
+import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { dataFolderFrom } from './lib/dataFolder.mjs';
 import { startDevices } from './lib/devices.mjs';
+import { holdData } from './lib/lock.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { say } from './lib/say.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 ensurePackages(root);
-const database = process.env.DATABASE_URL ? { url: process.env.DATABASE_URL, stop: async () => {} } : await startMariadb(resolve(root, process.env.PACE_BEND_DATA ?? '.data'));
+const dataFolder = dataFolderFrom(root);
+if (!process.env.DATABASE_URL) holdData(join(dataFolder, 'lock'), 'npm run dev', Number(process.env.PORT ?? 4173));
+const database = process.env.DATABASE_URL ? { url: process.env.DATABASE_URL, stop: async () => {} } : await startMariadb(dataFolder);
 const devices = await startDevices(root);
 const apiPort = process.env.API_PORT ?? '4174';
 const children = [

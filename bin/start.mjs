@@ -14,6 +14,10 @@ import { startServer } from './lib/server.mjs';
 import { portFrom, requireFreePort } from './lib/settings.mjs';
 import { backUpBeforeUpgrade } from './lib/upgrade.mjs';
 
+/** Ends what has been begun so far; grows as the start goes on. */
+let stop = (code) => process.exit(code);
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
+
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const checkoutLock = join(root, '.setup.lock');
 const port = portFrom(process.env.PORT);
@@ -36,15 +40,14 @@ const devicesUrl = process.env.DEVICES_URL ?? devices?.url;
 const server = startServer(root, { DATABASE_URL: database.url, PORT: String(port), ...(devicesUrl ? { DEVICES_URL: devicesUrl } : {}) });
 
 let stopping = false;
-async function stop(code) {
+stop = async (code) => {
   if (stopping) return;
   stopping = true;
   await server.stop();
   await devices?.stop();
   await database.stop();
   process.exit(code);
-}
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0));
+};
 void server.ended.then((code) => stop(code));
 void database.lost.then((reason) => {
   process.stderr.write(`${reason} Everything is stopped.\n`);

@@ -21,6 +21,8 @@ export function freePort(): Promise<number> {
 /** The program as a user starts it: the start command on a data directory of its own. */
 export class Application {
   private child: ChildProcess | null = null;
+  /** What it printed since it was started. */
+  said = '';
 
   constructor(readonly dataFolder: string, readonly port: number, private readonly env: Record<string, string> = {}) {}
 
@@ -38,10 +40,12 @@ export class Application {
     delete (env as Record<string, string | undefined>).DATABASE_URL;
     const child = spawn(process.execPath, ['bin/start.mjs'], { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] });
     this.child = child;
+    this.said = '';
     let said = '';
     await new Promise<void>((resolve, reject) => {
       const listen = (chunk: Buffer) => {
         said += chunk;
+        this.said += chunk;
         if (said.includes(`Pace Bend is ready at ${this.url}`)) resolve();
       };
       child.stdout.on('data', listen);
@@ -59,6 +63,12 @@ export class Application {
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
     throw new Error('The server outlived the start command.');
+  }
+
+  /** Resolves when the start command ends by itself, with its exit code. */
+  ended(): Promise<number | null> {
+    const child = this.child!;
+    return child.exitCode !== null ? Promise.resolve(child.exitCode) : new Promise((resolve) => child.once('exit', resolve));
   }
 
   /** Ends it as Ctrl-C does, and leaves the data where they are. */

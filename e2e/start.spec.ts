@@ -3,7 +3,7 @@ import { existsSync, readFileSync, statSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { freePort } from './application.ts';
-import { arriveNow, becomeOwner, expect, test, walkIn } from './support.ts';
+import { arriveNow, becomeOwner, expect, REFUSED, test, walkIn } from './support.ts';
 
 /** Processes that hold a data directory. */
 const holders = (folder: string) => spawnSync('pgrep', ['-f', '--', `--datadir=${folder}`], { encoding: 'utf8' }).stdout.split('\n').filter(Boolean);
@@ -36,6 +36,34 @@ test('a second start finds the same data, and a stop leaves no process behind', 
   await application.stop();
   expect(holders(dataFolder)).toEqual([]);
   expect(existsSync(dataFolder)).toBe(false);
+});
+
+test('the database is watched: it dies and is back on its port; when it cannot stay up, everything stops with the reason', async ({ page, request, expectedErrors, emptyApplication }) => {
+  test.setTimeout(120_000);
+  expectedErrors.push(/ERR_CONNECTION_REFUSED/, /503/, REFUSED);
+  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
+  await application.start();
+  await becomeOwner(page, application.url);
+  const database = () => Number(holders(application.dataFolder)[0]);
+  const health = () => request.get(`${application.url}/api/health`).then((answer) => answer.status(), () => 0);
+  const before = database();
+  process.kill(before, 'SIGKILL');
+  const seen = new Set<number>();
+  await expect.poll(async () => { seen.add(await health()); return database() !== before && !Number.isNaN(database()) && seen.has(200) && (await health()) === 200; }, { timeout: 20_000, intervals: [30] }).toBe(true);
+  expect([...seen].filter((status) => ![200, 503].includes(status))).toEqual([]);
+  expect((await page.request.get(`${application.url}/api/athletes`)).status()).toBe(200);
+  expect(application.said).toContain('The database ended (SIGKILL). Starting it again …\nThe database is back.');
+
+  const ended = application.ended();
+  for (let i = 0; i < 200; i++) {
+    const pid = database();
+    if (pid) process.kill(pid, 'SIGKILL');
+    if (application.said.includes('Everything is stopped')) break;
+    await page.waitForTimeout(150);
+  }
+  expect(await ended).toBe(1);
+  expect(application.said).toContain('The database ended 6 times within a minute and is not started again');
+  await page.goto('about:blank');
 });
 
 test('a port that is taken is named, and the start ends by itself', async ({ emptyApplication }) => {

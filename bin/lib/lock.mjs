@@ -49,7 +49,13 @@ export function holdData(path, what, port = null) {
 
 /** Does something that two starts from one checkout must not do at once; the second waits. */
 export function oneAtATime(path, work) {
-  const file = lockFile(path, { wait: true });
+  let file = null;
+  try {
+    file = lockFile(path, { wait: true });
+  } catch (error) {
+    // A checkout that belongs to somebody else is set up already, and nobody here could change it.
+    if (!['EACCES', 'EROFS', 'EPERM'].includes(error.code)) throw error;
+  }
   try {
     return work();
   } finally {

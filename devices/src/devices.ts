@@ -49,7 +49,7 @@ export async function startDevices({ port = 0 } = {}): Promise<Devices> {
 /** A page of another site must not listen in: its origin is not this machine. */
 function isLocal({ headers: { origin, host } }: IncomingMessage): boolean {
   if (!/^127\.0\.0\.1:\d+$|^localhost:\d+$/.test(host ?? '')) return false;
-  return origin === undefined || /^http:\/\/(127\.0\.0\.1|localhost)(:\d+)?$/.test(origin);
+  return origin === undefined || /^https?:\/\/(127\.0\.0\.1|localhost)(:\d+)?$/.test(origin);
 }
 
 class Device {

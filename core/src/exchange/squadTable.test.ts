@@ -40,11 +40,19 @@ test('dates: the order that fits the whole column; a two-digit year is never gue
 });
 
 // OWASP, CSV injection: cells that begin with = + - @ tab or carriage return. Recalled from memory.
-test.each(['=HYPERLINK("http://x")', '+1', '-1', '@SUM(A1)', '\tx', '\rx'])('a cell that begins like a formula is neutralised on the way out and comes back whole: %j', (cell) => {
+test.each(['=HYPERLINK("http://x")', '+1', '-1', '@SUM(A1)', '\tx', '\rx', '＝1+1', '＋1', '－1', '＠SUM(A1)', ' =1', ';=1', '"=1', '\u200b=1', '−1'])('a cell that begins like a formula is neutralised on the way out and comes back whole: %j', (cell) => {
   const row: SquadRow = { name: 'A', birthDate: '2001-02-03', referenceSex: 'none', rowing: 'none', sport: '', role: cell, coach: '', about: '', squads: [] };
   const out = Papa.parse<string[]>(writeSquad([row]), { delimiter: ',' }).data[1]!;
   expect(out[SQUAD_FIELDS.findIndex((field) => field.id === 'role')]).toBe(harmless(cell));
   expect(read(writeSquad([row])).rows[0]!.role).toBe(cell.trim());
+});
+
+test('a later line of a cell begins no formula either, and comes back whole', () => {
+  for (const cell of ['fine\n=1+1', 'a\r\n@SUM(A1)', 'a\n;=cmd', 'two\nlines', "it's\nfine"]) {
+    const out = harmless(cell);
+    for (const line of out.split(/\r\n|\r|\n/)) expect(line).not.toMatch(/^[\s;,"]*[=+\-@]/);
+    expect(read(writeSquad([{ name: 'A', birthDate: '2001-02-03', referenceSex: 'none', rowing: 'none', sport: '', role: '', coach: '', about: cell, squads: [] }])).rows[0]!.about).toBe(cell);
+  }
 });
 
 test('whatever a squad holds, writing and reading it gives the same squad; no cell of the file begins a formula', () => {

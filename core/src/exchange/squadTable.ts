@@ -162,11 +162,11 @@ export function personKey(name: string, birthDate: string): string {
 
 /**
  * A squad as a table in the fields' own headings, with CRLF line ends. A cell that a spreadsheet would take for a
- * formula gets an apostrophe in front; reading it in again takes it off.
+ * formula gets an apostrophe in front; reading it in again takes it off. Without the heading it goes on a table begun before.
  */
-export function writeSquad(rows: readonly SquadRow[]): string {
+export function writeSquad(rows: readonly SquadRow[], { heading = true } = {}): string {
   const lines = rows.map((row) => SQUAD_FIELDS.map(({ id }) => harmless(id === 'squads' ? row.squads.join('; ') : row[id])));
-  return `${Papa.unparse([SQUAD_FIELDS.map((field) => field.label), ...lines], { newline: '\r\n' })}\r\n`;
+  return `${Papa.unparse([...(heading ? [SQUAD_FIELDS.map((field) => field.label)] : []), ...lines], { newline: '\r\n' })}\r\n`;
 }
 
 /**

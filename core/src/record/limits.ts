@@ -13,15 +13,17 @@ export const LIMITS = {
   clockRate: { min: 1, max: 60 },
   bodyBytes: 512 * 1024,
   /** A squad read in at once, and the size its request may have. */
-  importRows: 20_000,
-  importBytes: 8 * 1024 * 1024,
+  importRows: 5000,
+  importBytes: 3 * 1024 * 1024,
   squadMembers: 2000,
   eventName: 120,
-  /** What one run may hold, so that a visit's file stays small whatever was run: its cues and events, and all runs of a visit together as text. */
+  /** What one run may hold, so that a visit's file stays small whatever was run: its rounds, cues and events, and all runs of a visit together as text. */
+  roundsInRun: 600,
   cuesInRun: 6000,
-  eventsInRun: 6000,
+  eventsInRun: 4000,
+  eventsOfVisit: 5000,
   runBytes: 600 * 1024,
-  runsOfVisitBytes: 1400 * 1024,
+  runsOfVisitBytes: 1200 * 1024,
 
   lineLength: 120,
   textLength: 1000,

@@ -29,7 +29,7 @@ import { visitRoutes } from '../visits/routes.ts';
 import { safetyRoutes } from '../visits/safety.ts';
 import { health } from './health.ts';
 import { Problem } from './problem.ts';
-import { requireSaneShape } from './shape.ts';
+import { requireFewParts, requireSaneShape, SHAPE, TOO_MUCH_STRUCTURE } from './shape.ts';
 
 export interface AppOptions {
   readonly pool: Pool;
@@ -47,7 +47,7 @@ export interface AppOptions {
 
 /** Takes a squad at once, so it reads its own, larger body. */
 const IMPORT = '/import/athletes';
-const parseBody = express.json({ limit: LIMITS.bodyBytes, type: ['application/json', 'application/problem+json'] });
+const parseBody = express.json({ limit: LIMITS.bodyBytes, verify: requireFewParts(SHAPE.parts), type: ['application/json', 'application/problem+json'] });
 
 /**
  * No script but the program's own files, no eval, nothing from elsewhere, in no other page's frame. Styles may be
@@ -133,6 +133,7 @@ function toProblem(error: unknown, request: Request): Problem {
   if (ofDatabase) return ofDatabase;
   const { type, status } = error as { type?: string; status?: number };
   if (type === 'entity.too.large') return new Problem(413, 'Too large', `A request may hold ${(request.path.endsWith(IMPORT) ? LIMITS.importBytes : LIMITS.bodyBytes) / 1024} kB at most. Nothing was written.`);
+  if (type === TOO_MUCH_STRUCTURE) return new Problem(413, 'Too much', 'What was sent has more parts than any request needs. Nothing was written.');
   if (type === 'entity.parse.failed') return new Problem(400, 'Not JSON', 'What was sent is not valid JSON. Nothing was written.');
   if (status !== undefined && status >= 400 && status < 500) return new Problem(status, 'Refused', (error as Error).message);
   return new Problem(500, 'Error', 'The server failed at this. What was saved before stays saved.');

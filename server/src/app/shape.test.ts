@@ -39,6 +39,10 @@ test('60 kB of brackets are an answer of 4xx, not the end of the program', async
     const answer = await api().put(`/api/visits/${uuid()}`).set('Content-Type', 'application/json').send(text);
     expect([answer.status, answer.body.title]).toEqual([413, 'Too deep']);
   }
+  for (const text of [nested(250_000), `[${'[],'.repeat(150_000)}[]]`]) {
+    const answer = await api().put(`/api/visits/${uuid()}`).set('Content-Type', 'application/json').send(text);
+    expect([answer.status, answer.body.title]).toEqual([413, 'Too much']);
+  }
 });
 
 test('a list that is too long is refused before it is gone through; fifty problems are told, the rest counted', async () => {
@@ -55,10 +59,10 @@ test('a list that is too long is refused before it is gone through; fifty proble
 });
 
 test('an import that is wrong everywhere is told in fifty lines, and one of too many rows by their number', async () => {
-  const wrong = await api().post('/api/import/athletes').send({ rows: Array.from({ length: 20_000 }, () => ({ name: '' })) }).expect(422);
+  const wrong = await api().post('/api/import/athletes').send({ rows: Array.from({ length: LIMITS.importRows }, () => ({ name: '' })) }).expect(422);
   expect(wrong.body.errors).toHaveLength(MOST_PROBLEMS + 1);
   expect(wrong.body.errors[0].path).toMatch(/^rows\.0\./);
-  expect((await api().post('/api/import/athletes').send({ rows: Array.from({ length: 20_001 }, () => 1) }).expect(422)).body.detail).toContain('20000 rows at most');
+  expect((await api().post('/api/import/athletes').send({ rows: Array.from({ length: LIMITS.importRows + 1 }, () => 1) }).expect(422)).body.detail).toContain(`${LIMITS.importRows} rows at most`);
   await api().post('/api/import/athletes').send({ rows: 'all' }).expect(422);
   expect((await api().post('/api/import/athletes').send({ rows: ['x'.repeat(LIMITS.importBytes)] })).status).toBe(413);
 }, 60_000);

@@ -3,7 +3,7 @@ import { invalid, Problem, type FieldError } from './problem.ts';
 /** How deep what is sent may be nested, how many members and items it may have in all, and how many members one object. */
 export const SHAPE = { depth: 12, parts: 60_000, members: 200, keyLength: 200 } as const;
 /** A squad read in at once has more. */
-export const IMPORT_PARTS = 600_000;
+export const IMPORT_PARTS = 150_000;
 
 /** No text holds these: a field shows them as nothing, a file or a terminal takes them for orders. Tab and line ends are text. */
 const CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F\u0080-\u009F]/;
@@ -11,6 +11,24 @@ const CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F\u0080-\u009F]/;
 function textProblem(text: string): string | null {
   if (!text.isWellFormed()) return 'A character in this text is broken (one half of a pair).';
   return CONTROL.test(text) ? 'This text holds a control character. Type it again, or paste it without its format.' : null;
+}
+
+/** What a body that was refused by its structure is told apart by. */
+export const TOO_MUCH_STRUCTURE = 'too much structure';
+
+/**
+ * Counts commas and brackets in the bytes of a body before it is parsed: half a megabyte of brackets takes longer to parse than
+ * anything a schema would let through afterwards. Those inside texts count as well, so the bound is generous.
+ */
+export function requireFewParts(most: number): (request: unknown, response: unknown, bytes: Buffer) => void {
+  return (_request, _response, bytes) => {
+    let count = 0;
+    for (let i = 0; i < bytes.length; i++) {
+      const byte = bytes[i];
+      if (byte === 0x2c || byte === 0x5b || byte === 0x7b) count += 1;
+    }
+    if (count > most) throw Object.assign(new Error('more parts than a body may have'), { type: TOO_MUCH_STRUCTURE });
+  };
 }
 
 interface Place {

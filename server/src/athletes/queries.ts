@@ -25,8 +25,12 @@ export async function athleteById(db: Db, practiceId: string, id: string): Promi
   return row && athleteFrom(row);
 }
 
-export async function allAthletes(db: Db, practiceId: string): Promise<Athlete[]> {
-  return (await rows<Athlete>(db, `SELECT ${COLUMNS} FROM athlete a WHERE a.practice_id = ? ORDER BY a.name, a.id`, [practiceId])).map(athleteFrom);
+const PAGE = 500;
+
+/** A few hundred athletes by name, those after the one given; the first without one. */
+export async function athletesAfter(db: Db, practiceId: string, last: Pick<Athlete, 'id' | 'name'> | null): Promise<Athlete[]> {
+  const after = last === null ? '' : ' AND (a.name > ? OR (a.name = ? AND a.id > ?))';
+  return (await rows<Athlete>(db, `SELECT ${COLUMNS} FROM athlete a WHERE a.practice_id = ?${after} ORDER BY a.name, a.id LIMIT ${PAGE}`, [practiceId, ...(last === null ? [] : [last.name, last.name, last.id])])).map(athleteFrom);
 }
 
 export interface ListWish {

@@ -1,11 +1,12 @@
+import { setImmediate as breathe } from 'node:timers/promises';
 import express, { Router } from 'express';
 import { writeSquad } from '@pace-bend/core/exchange';
 import { LIMITS } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { dayIn } from '../app/days.ts';
 import { invalid } from '../app/problem.ts';
-import { IMPORT_PARTS, requireSaneShape } from '../app/shape.ts';
-import { allAthletes } from '../athletes/queries.ts';
+import { IMPORT_PARTS, requireFewParts, requireSaneShape } from '../app/shape.ts';
+import { athletesAfter } from '../athletes/queries.ts';
 import { isDuplicate, rows, transaction, type Pool } from '../db/pool.ts';
 import { importRows, rowsFrom } from './importSquad.ts';
 
@@ -16,7 +17,7 @@ export function exchangeRoutes(pool: Pool, now: () => Date): Router {
    * Reads a squad in: every row, or none. A row that cannot be, or a person who is already here or comes twice,
    * refuses the whole request with each row's own message. The same request again finds its own rows and adds none.
    */
-  router.post('/import/athletes', express.json({ limit: LIMITS.importBytes }), async (request, response) => {
+  router.post('/import/athletes', express.json({ limit: LIMITS.importBytes, verify: requireFewParts(IMPORT_PARTS) }), async (request, response) => {
     const { practice } = caller(response);
     requireSaneShape(request.body, IMPORT_PARTS);
     const sent = await rowsFrom(request.body, dayIn(practice.timeZone, now()));
@@ -28,12 +29,16 @@ export function exchangeRoutes(pool: Pool, now: () => Date): Router {
 
   router.get('/export/athletes', async (_request, response) => {
     const { practice } = caller(response);
-    const athletes = await allAthletes(pool, practice.id);
     const squads = await rows<{ athleteId: string; name: string }>(pool, 'SELECT m.athlete_id AS athleteId, s.name FROM squad_member m JOIN squad s ON s.id = m.squad_id WHERE s.practice_id = ? ORDER BY s.name', [practice.id]);
     const names = new Map<string, string[]>();
     for (const { athleteId, name } of squads) names.set(athleteId, [...(names.get(athleteId) ?? []), name]);
-    const text = writeSquad(athletes.map((athlete) => ({ ...athlete, squads: names.get(athlete.id) ?? [] })));
-    response.attachment('squad.csv').type('text/csv; charset=utf-8').send(`\uFEFF${text}`);
+    // Page by page, so that others have their turn.
+    let text = `\uFEFF${writeSquad([])}`;
+    for (let page = await athletesAfter(pool, practice.id, null); page.length > 0; page = await athletesAfter(pool, practice.id, page.at(-1)!)) {
+      text += writeSquad(page.map((athlete) => ({ ...athlete, squads: names.get(athlete.id) ?? [] })), { heading: false });
+      await breathe();
+    }
+    response.attachment('squad.csv').type('text/csv; charset=utf-8').send(text);
   });
 
   return router;

@@ -10,7 +10,7 @@ import { isDuplicate, transaction, type Pool } from '../db/pool.ts';
 import { requireSoundBlocks } from '../plans/check.ts';
 import { shelfFor } from '../shelf/queries.ts';
 import { findOpenVisit, findVisit } from '../visits/find.ts';
-import { requireRoom, requireRoomInVisit } from './room.ts';
+import { requireRoom, requireRoomForEvents, requireRoomInVisit } from './room.ts';
 import { eventsOf, insertRun, insertRunEvent, lastSeqLocked, runById } from './queries.ts';
 import { runEventsSchema, runSchema } from './schema.ts';
 
@@ -70,6 +70,7 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
       let last = await lastSeqLocked(db, id);
       // The event before the first one sent says which time may not be gone back behind.
       const kept = new Map((await eventsOf(db, id, events[0]!.seq - 1)).map((stored) => [stored.seq, stored]));
+      await requireRoomForEvents(db, id, events.filter((event) => event.seq > last).length);
       for (const event of events) {
         const there = kept.get(event.seq);
         if (there) {

@@ -1,5 +1,5 @@
 import { compile, newBlock, SLOW_BREATH } from '@pace-bend/core/method';
-import type { RunFields } from '@pace-bend/core/record';
+import { LIMITS, type RunFields } from '@pace-bend/core/record';
 import { newVisit, openTestApp, request, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
@@ -108,4 +108,48 @@ describe('runs', () => {
     await api().post(`/api/runs/${two.id}/events`).send({ events: [shared] }).expect(422);
     await api().post(`/api/runs/${uuid()}/events`).send({ events: [shared] }).expect(404);
   });
+});
+
+describe('a run has its room', () => {
+  test('a plan that is too much is refused when it is planned and when it is run, in words; a full one stays small enough', async () => {
+    const { visitId } = await newVisit(test_.app);
+    const whole = (methodId: string, rounds: number) => ({ ...newBlock(uuid(), 'rectus-femoris-prone', methodId, ['left', 'right']), sides: Array.from({ length: 4 }, (_, i) => ({ side: i % 2 === 0 ? 'left' as const : 'right' as const, rounds })) });
+    const flood = Array.from({ length: LIMITS.blocksInPlan }, () => whole('cr-breath', 12));
+    for (const answer of [await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: flood }), await api().put(`/api/runs/${uuid()}`).send({ visitId, blocks: flood, breath: SLOW_BREATH, edges: [], clockRate: 1 })]) {
+      expect([answer.status, answer.body.title]).toEqual([422, 'Too long']);
+      expect(answer.body.detail).toMatch(/at most\. Take rounds or blocks out, or run it in two parts\./);
+    }
+    // A long but real session: ten blocks of four rounds on both sides.
+    const long = Array.from({ length: 10 }, () => ({ ...newBlock(uuid(), 'rectus-femoris-prone', 'cr-breath', ['left', 'right']), sides: [{ side: 'left' as const, rounds: 4 }, { side: 'right' as const, rounds: 4 }] }));
+    await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: long }).expect(200);
+  });
+
+  test('whatever is run, a visit’s file stays under 2 MB; what does not fit is refused and what was kept stays', async () => {
+    const { visitId } = await newVisit(test_.app);
+    const blocks = Array.from({ length: 14 }, () => ({ ...newBlock(uuid(), 'rectus-femoris-prone', 'cr-breath', ['left', 'right']), sides: [{ side: 'left' as const, rounds: 4 }, { side: 'right' as const, rounds: 4 }] }));
+    const runs: string[] = [];
+    for (;;) {
+      const id = uuid();
+      const answer = await api().put(`/api/runs/${id}`).send({ visitId, blocks, breath: SLOW_BREATH, edges: [], clockRate: 1 });
+      if (answer.status !== 200) {
+        expect([answer.status, answer.body.title]).toEqual([409, 'Full']);
+        break;
+      }
+      runs.push(id);
+    }
+    expect(runs.length).toBeGreaterThan(0);
+    let kept = 0;
+    for (const id of [runs[0]!, runs.at(-1)!]) {
+      for (let from = 1; from <= LIMITS.eventsInRun; from += 500) {
+        const answer = await api().post(`/api/runs/${id}/events`).send({ events: Array.from({ length: 500 }, (_, i) => event(from + i)) });
+        if (answer.status === 200) kept += 500;
+        else expect([answer.status, answer.body.title]).toEqual([409, 'Full']);
+      }
+      if (runs.length === 1) break;
+    }
+    expect(kept).toBeLessThanOrEqual(LIMITS.eventsOfVisit);
+    const file = await api().get(`/api/visits/${visitId}`).expect(200);
+    expect(JSON.stringify(file.body).length).toBeLessThan(2 * 1024 * 1024);
+    expect(file.body.runs).toHaveLength(runs.length);
+  }, 120_000);
 });
