@@ -1,4 +1,4 @@
-import { accessSync, constants, existsSync, mkdirSync, realpathSync, statfsSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync, realpathSync, statfsSync, statSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { giveUp } from './say.mjs';
 
@@ -22,6 +22,7 @@ export function dataFolderFrom(root) {
   const named = resolve(root, process.env.PACE_BEND_DATA || '.data');
   try {
     makeFolders(named);
+    if (!statSync(named).isDirectory()) throw Object.assign(new Error('no folder'), { code: 'EEXIST' });
     accessSync(named, constants.R_OK | constants.W_OK | constants.X_OK);
     return realpathSync(named);
   } catch (error) {

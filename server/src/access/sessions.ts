@@ -28,12 +28,7 @@ export interface Caller {
   readonly practice: PracticeRow;
 }
 
-interface SessionRow {
-  readonly accountId: string;
-  readonly name: string;
-  readonly role: Role;
-  readonly createdAt: Date;
-  readonly lastSeenAt: Date;
+interface PracticeColumns {
   readonly practiceId: string;
   readonly practiceName: string;
   readonly timeZone: string;
@@ -42,6 +37,26 @@ interface SessionRow {
   readonly ruleText: string;
   readonly ruleLink: string;
   readonly revision: number;
+}
+
+interface SessionRow extends PracticeColumns {
+  readonly accountId: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly createdAt: Date;
+  readonly lastSeenAt: Date;
+}
+
+const PRACTICE = `p.id AS practiceId, p.name AS practiceName, p.time_zone AS timeZone,
+       p.mobilization_grade AS mobilizationGrade, p.scope_by_region AS byRegion, p.scope_rule_text AS ruleText, p.scope_rule_link AS ruleLink, p.revision`;
+
+function practiceFrom(row: PracticeColumns): PracticeRow {
+  return { id: row.practiceId, name: row.practiceName, timeZone: row.timeZone, revision: row.revision, scope: { mobilizationGrade: row.mobilizationGrade, byRegion: fromJson(row.byRegion), ruleText: row.ruleText, ruleLink: row.ruleLink } };
+}
+
+/** A practice as it stands now. */
+export async function practiceById(db: Db, id: string): Promise<PracticeRow> {
+  return practiceFrom((await firstRow<PracticeColumns>(db, `SELECT ${PRACTICE} FROM practice p WHERE p.id = ?`, [id]))!);
 }
 
 /** Signs an account in; returns the token for the cookie. Sessions that have run out are cleared away. */
@@ -56,18 +71,14 @@ export async function createSession(db: Db, accountId: string, now: Date): Promi
 export async function callerOf(db: Db, token: string, now: Date): Promise<Caller | null> {
   const row = await firstRow<SessionRow>(
     db,
-    `SELECT a.id AS accountId, a.name, a.role, s.created_at AS createdAt, s.last_seen_at AS lastSeenAt, p.id AS practiceId, p.name AS practiceName, p.time_zone AS timeZone,
-       p.mobilization_grade AS mobilizationGrade, p.scope_by_region AS byRegion, p.scope_rule_text AS ruleText, p.scope_rule_link AS ruleLink, p.revision
+    `SELECT a.id AS accountId, a.name, a.role, s.created_at AS createdAt, s.last_seen_at AS lastSeenAt, ${PRACTICE}
      FROM sign_in s JOIN account a ON a.id = s.account_id JOIN practice p ON p.id = a.practice_id
      WHERE s.token_hash = ? AND a.active AND s.created_at > ? AND s.last_seen_at > ?`,
     [digest(token), new Date(now.getTime() - ABSOLUTE_MS), new Date(now.getTime() - IDLE_MS)],
   );
   if (!row) return null;
   if (now.getTime() - row.lastSeenAt.getTime() > SEEN_EVERY_MS) await change(db, 'UPDATE sign_in SET last_seen_at = ? WHERE token_hash = ?', [now, digest(token)]);
-  return {
-    accountId: row.accountId, name: row.name, role: row.role,
-    practice: { id: row.practiceId, name: row.practiceName, timeZone: row.timeZone, revision: row.revision, scope: { mobilizationGrade: row.mobilizationGrade, byRegion: fromJson(row.byRegion), ruleText: row.ruleText, ruleLink: row.ruleLink } },
-  };
+  return { accountId: row.accountId, name: row.name, role: row.role, practice: practiceFrom(row) };
 }
 
 export async function endSession(db: Db, token: string): Promise<void> {

@@ -4,7 +4,7 @@ import type { BlockPlan, Shelf } from '@pace-bend/core/method';
 import { cautionContextOf, type Override, type Visit } from '@pace-bend/core/record';
 import type { PracticeRow } from '../access/sessions.ts';
 import { dayIn } from '../app/days.ts';
-import { Problem } from '../app/problem.ts';
+import { notFound, Problem } from '../app/problem.ts';
 import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
 import { athleteById } from '../athletes/queries.ts';
 import { eventsAround } from '../days/queries.ts';
@@ -17,7 +17,9 @@ export async function cautionsOfVisit(db: Db, practice: PracticeRow, visit: Visi
   const [athlete, conditions, noTouch, { next, last }, answers, overrides] = await Promise.all([
     athleteById(db, practice.id, visit.athleteId), conditionsOf(db, visit.athleteId), noTouchOf(db, visit.athleteId), eventsAround(db, practice.id, visit.athleteId, day), answersOf(db, visit.id), overridesOf(db, visit.id),
   ]);
-  return { context: cautionContextOf({ athlete: athlete!, conditions, noTouch, scope: practice.scope, nextEvent: next, lastEvent: last, answers, visit }, day), overrides };
+  // Erased since the visit was found.
+  if (!athlete) throw notFound('This athlete');
+  return { context: cautionContextOf({ athlete, conditions, noTouch, scope: practice.scope, nextEvent: next, lastEvent: last, answers, visit }, day), overrides };
 }
 
 /** Refuses hands-on work while something says stop. */

@@ -4,8 +4,7 @@ import { REGIONS } from '@pace-bend/core/body';
 import type { PracticeScope } from '@pace-bend/core/caution';
 import { LIMITS, type Practice } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
-import { callerOf } from '../access/sessions.ts';
-import { sessionToken } from '../access/cookies.ts';
+import { practiceById } from '../access/sessions.ts';
 import { dayIn } from '../app/days.ts';
 import { stale } from '../app/problem.ts';
 import { timeZoneSchema } from '../accounts/schema.ts';
@@ -51,7 +50,8 @@ export function practiceRoutes(pool: Pool, now: () => Date, devices: string | nu
       'UPDATE practice SET name = ?, time_zone = ?, mobilization_grade = ?, scope_by_region = ?, scope_rule_text = ?, scope_rule_link = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
       [name, timeZone, scope.mobilizationGrade, JSON.stringify(scope.byRegion), scope.ruleText, scope.ruleLink, practice.id, revision],
     );
-    const after = (await callerOf(pool, sessionToken(request)!, now()))!.practice;
+    // Read by itself: whoever asked may have been signed out meanwhile.
+    const after = await practiceById(pool, practice.id);
     if (touched !== 1) throw stale('The practice', { ...after, today: dayIn(after.timeZone, now()), devices });
     response.json({ name: after.name, timeZone: after.timeZone, scope: after.scope, revision: after.revision, today: dayIn(after.timeZone, now()), devices } satisfies Practice);
   });

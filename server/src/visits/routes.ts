@@ -38,8 +38,9 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
       role === 'assistant' ? null : noteOf(pool, visit.id), answersOf(pool, visit.id), overridesOf(pool, visit.id), referralOf(pool, visit.id), arrivalBefore(pool, visit.athleteId, visit.startsAt),
       errorKnowledge(pool, practice.id), findingsOf(pool, visit.id), findingsBefore(pool, visit.athleteId, visit.startsAt), goalsOf(pool, visit.athleteId), pastBlocks_(pool, visit),
     ]);
+    if (!athlete) throw notFound('This visit');
     response.json({
-      visit, athlete: athlete!, conditions, noTouch, scope: practice.scope, nextEvent: events.next, lastEvent: events.last, lastArrival, answers, overrides, referral,
+      visit, athlete, conditions, noTouch, scope: practice.scope, nextEvent: events.next, lastEvent: events.last, lastArrival, answers, overrides, referral,
       visitNumber: number, readings, past, pastBlocks, errors, findings, lastFindings, goals, plan, runs, note,
     } satisfies VisitFile);
   });
