@@ -114,6 +114,18 @@ test('a squad is read in from a table of the old kind: looked at first, wrong ro
   expect(text).toContain("'=1+1");
 });
 
+test('when what reads the table fails, the page says so, and the file can be chosen again', async ({ page, expectedErrors }) => {
+  expectedErrors.push(/broken on purpose/);
+  await page.route(/squad\.worker/, (route) => route.fulfill({ contentType: 'text/javascript', body: 'self.onmessage = () => { throw new Error("broken on purpose"); };' }), { times: 1 });
+  await page.goto('/squad/read-in');
+  const chooseFile = () => page.getByLabel(/^A table with one athlete/).setInputFiles({ name: 'squad.csv', mimeType: 'text/csv', buffer: Buffer.from('Name;DOB\r\nZoe Brand;2004-03-14\r\n') });
+  await chooseFile();
+  await expect(page.getByText('The table could not be read: the part of the program that reads it failed.')).toBeVisible();
+  await expect(page.getByText('Reading …')).toHaveCount(0);
+  await chooseFile();
+  await expect(page.getByText('1 row, semicolons, UTF-8')).toBeVisible();
+});
+
 test('the file is saved as it is made; what cannot be is named; erasing asks for the name', async ({ page, expectedErrors }) => {
   expect(expectedErrors).toEqual([]);
   await walkIn(page, 'Whole File');

@@ -47,11 +47,11 @@ test.each(['=HYPERLINK("http://x")', '+1', '-1', '@SUM(A1)', '\tx', '\rx', '＝1
   expect(read(writeSquad([row])).rows[0]!.role).toBe(cell.trim());
 });
 
-test('a later line of a cell begins no formula either, and comes back whole', () => {
+test('a later line of a cell begins no formula either, and comes back as one line', () => {
   for (const cell of ['fine\n=1+1', 'a\r\n@SUM(A1)', 'a\n;=cmd', 'two\nlines', "it's\nfine"]) {
     const out = harmless(cell);
     for (const line of out.split(/\r\n|\r|\n/)) expect(line).not.toMatch(/^[\s;,"]*[=+\-@]/);
-    expect(read(writeSquad([{ name: 'A', birthDate: '2001-02-03', referenceSex: 'none', rowing: 'none', sport: '', role: '', coach: '', about: cell, squads: [] }])).rows[0]!.about).toBe(cell);
+    expect(read(writeSquad([{ name: 'A', birthDate: '2001-02-03', referenceSex: 'none', rowing: 'none', sport: '', role: '', coach: '', about: cell, squads: [] }])).rows[0]!.about).toBe(cell.replace(/[\r\n]+/g, ' '));
   }
 });
 

@@ -125,7 +125,8 @@ export function readSquad(table: RawTable, columns: ColumnMatch, order: DateOrde
   table.rows.forEach((cells, i) => {
     const row = i + 2;
     const wrong: RowProblem[] = [];
-    const cell = (field: SquadField) => (columns[field] === null ? '' : bare(cells[columns[field]] ?? '').trim());
+    // What stands in a cell is one line, however it was broken in the spreadsheet.
+    const cell = (field: SquadField) => (columns[field] === null ? '' : bare(cells[columns[field]] ?? '').replace(/[\r\n\t\u2028\u2029]+/g, ' ').trim());
     const check = (field: SquadField, message: string | null) => { if (message) wrong.push({ row, field, message }); };
 
     const name = cell('name');

@@ -3,8 +3,9 @@ import { checkLogin, checkPassword, ROLES, type AccountFields } from '@pace-bend
 import { LIMITS } from '@pace-bend/core/record';
 import { IANAZone } from 'luxon';
 import { idSchema } from '../app/ids.ts';
+import { oneLine } from '../app/text.ts';
 
-const name = Joi.string().trim(true).min(1).max(LIMITS.nameLength).required().label('Name');
+const name = oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Name');
 const login = Joi.string().required().label('Sign-in name').custom((value: string, helpers) => {
   const message = checkLogin(value);
   return message ? helpers.message({ custom: message }) : value;
@@ -26,7 +27,7 @@ export const signInSchema = Joi.object<{ login: string; password: string }, true
 });
 
 export const firstOwnerSchema = Joi.object<{ practiceName: string; name: string; login: string; password: string; timeZone?: string }, true>({
-  practiceName: Joi.string().trim(true).min(1).max(LIMITS.nameLength).required().label('Practice'), name, login, password: password.required(),
+  practiceName: oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Practice'), name, login, password: password.required(),
   timeZone: timeZoneSchema.optional(),
 }).custom(soundPassword);
 

@@ -81,4 +81,7 @@ test('words with half a character or a bell in them are refused at their field; 
   expect(answer.body.errors).toEqual([{ path: 'text', message: expect.stringContaining('broken') }]);
   await api().put(`/api/visits/${visitId}/note`).send({ revision: 0, text: 'ring \u0007' }).expect(422);
   await api().put(`/api/visits/${visitId}/note`).send({ revision: 0, text: 'two\nlines\tand more' }).expect(200);
+  // A name is one line.
+  const name = await api().put(`/api/squads/${uuid()}`).send({ revision: 0, name: 'Two\nlines', athleteIds: [] }).expect(422);
+  expect(name.body.errors).toEqual([{ path: 'name', message: 'Squad stands in one line.' }]);
 });

@@ -4,9 +4,10 @@ import { motionOf, MOTIONS, REGIONS } from '@pace-bend/core/body';
 import { formatValue } from '@pace-bend/core/measure';
 import { BLANK_FILE, checkBirthDate, isDay, LIMITS, type AthleteFields, type GoalFields } from '@pace-bend/core/record';
 import type { Wire } from '../app/wire.ts';
+import { oneLine } from '../app/text.ts';
 
 const day = Joi.string().custom((value: string, helpers) => (isDay(value) ? value : helpers.message({ custom: 'A day is written YYYY-MM-DD, from 1900 on.' })));
-const word = Joi.string().max(LIMITS.lineLength);
+const word = oneLine().max(LIMITS.lineLength);
 const line = word.allow('');
 const text = Joi.string().allow('').max(LIMITS.textLength);
 const handed = Joi.string().valid('left', 'right', 'both', 'unknown');
@@ -15,14 +16,14 @@ const region = Joi.string().valid(...REGIONS.map((each) => each.id));
 const side = Joi.string().valid('left', 'right', 'both').allow(null);
 
 const fields = (today: string) => ({
-  name: Joi.string().trim(true).min(1).max(LIMITS.nameLength).label('Name'),
+  name: oneLine().trim(true).min(1).max(LIMITS.nameLength).label('Name'),
   birthDate: Joi.string().label('Birth date').custom((value: string, helpers) => {
     const message = checkBirthDate(value, today);
     return message ? helpers.message({ custom: message }) : value;
   }),
   referenceSex: Joi.string().valid('female', 'male', 'none').label('Reference table'),
   rowing: Joi.string().valid('stroke', 'bow', 'sculls', 'cox', 'none').label('Boat side'),
-  about: Joi.string().allow('').max(LIMITS.aboutLength).label('About'),
+  about: oneLine().allow('').max(LIMITS.aboutLength).label('About'),
   breathPeriodMs: Joi.number().integer().min(LIMITS.breathPeriodMs.min).max(LIMITS.breathPeriodMs.max).label('Slow breath'),
   sport: line.label('Sport'),
   role: line.label('Role'),

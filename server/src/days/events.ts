@@ -6,12 +6,13 @@ import { idFrom, idSchema } from '../app/ids.ts';
 import { invalid, notFound, stale } from '../app/problem.ts';
 import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
+import { oneLine } from '../app/text.ts';
 import { change, firstRow, type Db, type Pool } from '../db/pool.ts';
 import { allEvents, EVENT_COLUMNS } from './queries.ts';
 
 const eventSchema = Joi.object<EventFields & { revision: number }, true>({
   revision: Joi.number().integer().min(0).required(),
-  name: Joi.string().trim(true).min(1).max(LIMITS.eventName).required().label('Event'),
+  name: oneLine().trim(true).min(1).max(LIMITS.eventName).required().label('Event'),
   onDate: Joi.string().required().label('Day').custom((value: string, helpers) => (isDay(value) ? value : helpers.message({ custom: 'A day is written YYYY-MM-DD, from 1900 on.' }))),
   importance: Joi.number().integer().min(1).max(3).required().label('Importance'),
   squadId: idSchema.allow(null).required().label('Squad'),

@@ -9,6 +9,7 @@ import { invalid, type FieldError } from '../app/problem.ts';
 import { MOST_PROBLEMS } from '../app/shape.ts';
 import { problems } from '../app/validate.ts';
 import type { Wire } from '../app/wire.ts';
+import { oneLine } from '../app/text.ts';
 import { insertAthletes } from '../athletes/queries.ts';
 import { change, firstRow, rows, type Db } from '../db/pool.ts';
 import { addMembers } from '../squads/queries.ts';
@@ -18,10 +19,10 @@ export type ImportRow = SquadRow & { readonly id: string };
 /** So many rows are looked at in one go before others have their turn. */
 const SLICE = 200;
 
-const line = Joi.string().allow('').max(LIMITS.lineLength).required();
+const line = oneLine().allow('').max(LIMITS.lineLength).required();
 const rowSchema = (today: string) => Joi.object<Wire<ImportRow>, true>({
   id: idSchema.required(),
-  name: Joi.string().trim(true).min(1).max(LIMITS.nameLength).required().label('Name'),
+  name: oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Name'),
   birthDate: Joi.string().required().label('Birth date').custom((value: string, helpers) => {
     const message = checkBirthDate(value, today);
     return message ? helpers.message({ custom: message }) : value;
@@ -30,7 +31,7 @@ const rowSchema = (today: string) => Joi.object<Wire<ImportRow>, true>({
   rowing: Joi.string().valid('stroke', 'bow', 'sculls', 'cox', 'none').required(),
   sport: line, role: line, coach: line,
   about: Joi.string().allow('').max(LIMITS.aboutLength).required(),
-  squads: Joi.array().items(Joi.string().trim(true).min(1).max(LIMITS.squadName)).max(20).required(),
+  squads: Joi.array().items(oneLine().trim(true).min(1).max(LIMITS.squadName)).max(20).required(),
 });
 
 /** Checks the rows that were sent, a slice at a time; throws a 422 with the first fifty problems, each at its row. */

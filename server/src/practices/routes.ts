@@ -10,6 +10,7 @@ import { stale } from '../app/problem.ts';
 import { timeZoneSchema } from '../accounts/schema.ts';
 import { validate } from '../app/validate.ts';
 import type { Wire } from '../app/wire.ts';
+import { oneLine } from '../app/text.ts';
 import { change, type Pool } from '../db/pool.ts';
 
 interface SentPractice {
@@ -23,7 +24,7 @@ const grade = Joi.number().integer().min(0).max(4);
 
 const practiceSchema = Joi.object<Wire<SentPractice>, true>({
   revision: Joi.number().integer().min(1).required(),
-  name: Joi.string().trim(true).min(1).max(LIMITS.nameLength).required().label('Practice'),
+  name: oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Practice'),
   timeZone: timeZoneSchema.required(),
   scope: Joi.object({
     mobilizationGrade: grade.required().label('Grade'),

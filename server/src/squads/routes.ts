@@ -6,6 +6,7 @@ import { idFrom, idSchema } from '../app/ids.ts';
 import { invalid, notFound, stale } from '../app/problem.ts';
 import { putOnce } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
+import { oneLine } from '../app/text.ts';
 import { firstRow, isDuplicate, transaction, type Db, type Pool } from '../db/pool.ts';
 import { stripReadings } from '../readings/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
@@ -13,7 +14,7 @@ import { changeSquad, insertSquad, membersOf, requireMembers, squadPractice, squ
 
 const squadSchema = Joi.object<{ name: string; athleteIds: string[]; revision: number }, true>({
   revision: Joi.number().integer().min(0).required(),
-  name: Joi.string().trim(true).min(1).max(LIMITS.squadName).required().label('Squad'),
+  name: oneLine().trim(true).min(1).max(LIMITS.squadName).required().label('Squad'),
   athleteIds: Joi.array().items(idSchema).max(LIMITS.squadMembers).required().label('Members'),
 });
 
