@@ -14,7 +14,9 @@ const only = option('--only', null);
 const [what = 'kills'] = args.filter((arg, i) => !arg.startsWith('--') && !args[i - 1]?.startsWith('--'));
 ensurePackages(root);
 ensureWebBuild(root);
-const { numbers } = await import('../faults/program.mjs');
+// The core is TypeScript.
+(await import('tsx/esm/api')).register();
+const { seeded: numbers } = await import('../core/src/random/index.ts');
 
 async function kills() {
   const sweeps = await import('../faults/sweeps.mjs');

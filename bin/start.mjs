@@ -8,7 +8,7 @@ import { markDatabase } from './lib/databaseFiles.mjs';
 import { startDevices } from './lib/devices.mjs';
 import { holdData, oneAtATime } from './lib/lock.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
-import { ensurePackages } from './lib/packages.mjs';
+import { beginDebianPackage, ensurePackages } from './lib/packages.mjs';
 import { say, took } from './lib/say.mjs';
 import { startServer } from './lib/server.mjs';
 import { portFrom, requireFreePort } from './lib/settings.mjs';
@@ -26,14 +26,18 @@ const dataFolder = dataFolderFrom(root);
 // A database that is named elsewhere may have several servers; a private one has this one.
 if (!named) holdData(join(dataFolder, 'lock'), 'npm start', port);
 await requireFreePort(port, process.env.HOST || '127.0.0.1');
+// The database comes from Debian while the npm packages and the interface come from npm.
+const databasePackage = named ? async () => {} : beginDebianPackage('mariadb-server', 'mariadbd');
 oneAtATime(checkoutLock, () => ensurePackages(root));
-took('packages');
+took('npm packages');
+oneAtATime(checkoutLock, () => ensureWebBuild(root));
+took('interface');
+await databasePackage();
+took('MariaDB');
 
 const database = named ? { url: named, lost: new Promise(() => {}), stop: async () => {} } : await startMariadb(dataFolder);
 took('database');
 await backUpBeforeUpgrade(root, database.url, join(dataFolder, 'backups'));
-oneAtATime(checkoutLock, () => ensureWebBuild(root));
-took('interface');
 // With the demo the measuring devices are stand-ins; without it they are what DEVICES_URL names, if anything.
 const devices = process.env.PACE_BEND_DEMO === 'off' || process.env.DEVICES_URL ? null : await startDevices(root);
 const devicesUrl = process.env.DEVICES_URL ?? devices?.url;

@@ -13,17 +13,6 @@ export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 export const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 export const workFolder = () => mkdtempSync(join(tmpdir(), 'pace-bend-faults-'));
 
-/** Seeded numbers, so that a run can be had again. */
-export function numbers(seed) {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
-
 /** One command of the program's on a data folder. */
 export function command(script, args, folder, env = {}) {
   const child = spawn(process.execPath, [join(root, 'bin', script), ...args], { cwd: root, env: { ...process.env, ...env, PACE_BEND_DATA: folder }, stdio: ['ignore', 'pipe', 'pipe'], detached: true });

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { giveUp, say } from './say.mjs';
@@ -24,23 +24,42 @@ export function findProgram(...names) {
   return null;
 }
 
+const howTo = (packageName) => `  sudo apt-get update && sudo apt-get install -y --no-install-recommends ${packageName}`;
+
+/**
+ * The shell command that installs a Debian package; ends the program when this user may not. What a start that was killed left
+ * half done is finished first, and another installation that runs is waited for.
+ */
+function installing(packageName) {
+  const isRoot = process.getuid?.() === 0;
+  if (!isRoot && spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status !== 0) giveUp(`${packageName} is missing and may not be installed from here. Run this once, then start again:`, howTo(packageName));
+  say(`Installing ${packageName} …`);
+  const as = `${isRoot ? '' : 'sudo -n '}env DEBIAN_FRONTEND=noninteractive`;
+  const apt = `${as} apt-get -qq -o DPkg::Lock::Timeout=120`;
+  return ['sh', ['-c', `${as} dpkg --configure -a; ${apt} update; ${apt} install -y --no-install-recommends ${packageName}`], { stdio: ['ignore', 'ignore', 'inherit'] }];
+}
+
+function requireInstalled(packageName, programs) {
+  const installed = findProgram(...programs);
+  if (!installed) giveUp(`${packageName} could not be installed. Run this, then start again:`, howTo(packageName));
+  return installed;
+}
+
 /** Makes sure that a program of a Debian package is there; installs the package when it is not and when that is allowed. */
 export function ensureDebianPackage(packageName, ...programs) {
   const found = findProgram(...programs);
   if (found) return found;
-  const isRoot = process.getuid?.() === 0;
-  const sudo = isRoot ? [] : ['sudo', '-n'];
-  if (!isRoot && spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status !== 0) {
-    giveUp(`${packageName} is missing and may not be installed from here. Run this once, then start again:`, `  sudo apt-get update && sudo apt-get install -y --no-install-recommends ${packageName}`);
-  }
-  say(`Installing ${packageName} …`);
-  const run = (...args) => spawnSync([...sudo, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get'][0], [...[...sudo, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get'].slice(1), ...args], { stdio: ['ignore', 'ignore', 'inherit'] });
-  // What a start that was killed left half done is finished first; another installation that runs is waited for.
-  const patient = ['-o', 'DPkg::Lock::Timeout=120'];
-  spawnSync([...sudo, 'dpkg'][0], [...[...sudo, 'dpkg'].slice(1), '--configure', '-a'], { stdio: 'ignore', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
-  run(...patient, 'update', '-qq');
-  run(...patient, 'install', '-y', '-qq', '--no-install-recommends', packageName);
-  const installed = findProgram(...programs);
-  if (!installed) giveUp(`${packageName} could not be installed. Run this, then start again:`, `  apt-get update && apt-get install -y --no-install-recommends ${packageName}`);
-  return installed;
+  spawnSync(...installing(packageName));
+  return requireInstalled(packageName, programs);
+}
+
+/** Begins to install a package that is missing while other things are done; returns what to wait for. */
+export function beginDebianPackage(packageName, ...programs) {
+  if (findProgram(...programs)) return async () => {};
+  const child = spawn(...installing(packageName));
+  const ended = new Promise((resolve) => child.once('exit', resolve).once('error', resolve));
+  return async () => {
+    await ended;
+    requireInstalled(packageName, programs);
+  };
 }

@@ -1,6 +1,7 @@
 import { motionOf, type Instrument, type Side } from '../body/index.ts';
 import type { ErrorKnowledge, InstrumentShift, OwnError } from '../measure/index.ts';
 import { meanSquares } from '../reliability/meanSquares.ts';
+import { seeded } from '../random/index.ts';
 
 /** One side of one person that is read again and again; named by a label, so that a study may have people without a file. */
 export interface StudySubject {
@@ -58,7 +59,7 @@ export interface StudyStep {
  */
 export function studyOrder({ id, subjects, trials, ...study }: Pick<Study, 'id' | 'subjects' | 'trials' | 'kind' | 'examinerIds' | 'instruments'>): StudyStep[] {
   const parts = partsOf(study);
-  const random = seeded(id);
+  const random = seeded(seedOf(id));
   const shuffled = (length: number) => {
     const list = Array.from({ length }, (_, i) => i);
     for (let i = list.length - 1; i > 0; i -= 1) {
@@ -70,17 +71,8 @@ export function studyOrder({ id, subjects, trials, ...study }: Pick<Study, 'id' 
   return Array.from({ length: trials }, (_, trial) => Array.from({ length: parts }, (_unused, part) => shuffled(subjects.length).map((subject): StudyStep => ({ subject, part, trial })))).flat(2);
 }
 
-/** A small generator (mulberry32) seeded from text; good enough to shuffle with. */
-function seeded(text: string): () => number {
-  let state = 0;
-  for (const letter of text) state = (Math.imul(state, 31) + letter.charCodeAt(0)) | 0;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
+/** A number from a text, to seed with. */
+const seedOf = (text: string): number => [...text].reduce((state, letter) => (Math.imul(state, 31) + letter.charCodeAt(0)) | 0, 0);
 
 /** The first place still to be read, or null when all is. */
 export function nextStep(study: Study): StudyStep | null {

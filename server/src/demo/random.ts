@@ -1,13 +1,12 @@
+import { seeded } from '@pace-bend/core/random';
+
 /** A seeded source of numbers: the same seed gives the same demo. */
 export class SeededRandom {
-  constructor(private state: number) {}
+  /** Even in [0, 1). */
+  readonly next: () => number;
 
-  /** Even in [0, 1). Mulberry32, public domain. */
-  next(): number {
-    this.state = (this.state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(this.state ^ (this.state >>> 15), 1 | this.state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  constructor(seed: number) {
+    this.next = seeded(seed);
   }
 
   /** Normal with mean 0 and SD 1 (Box–Muller). */
