@@ -9,6 +9,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto('/');
     await expect(page.getByRole('region', { name: 'Visits' })).toBeVisible();
     await clean(page, 'day');
+    await page.getByRole('button', { name: 'Add an event' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Add the event' }).click();
+    await clean(page, 'event, wrong');
+    await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Walk-in' }).click();
     await page.getByRole('button', { name: 'Somebody new' }).click();
     await page.getByRole('button', { name: 'Arrive now' }).click();

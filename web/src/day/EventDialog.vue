@@ -59,7 +59,7 @@ function done(): void {
       <FormItem label="Name" html-for="event-name" :validate-status="wrong.name ? 'error' : ''" :help="wrong.name || undefined"><Input id="event-name" v-model:value="fields.name" :maxlength="LIMITS.eventName" placeholder="Autumn head" autocomplete="off" /></FormItem>
       <FormItem label="Day" html-for="event-day" :validate-status="wrong.onDate ? 'error' : ''" :help="wrong.onDate || undefined"><DatePicker id="event-day" v-model:value="(fields.onDate as never)" value-format="YYYY-MM-DD" :allow-clear="false" class="day" /></FormItem>
       <FormItem label="Importance">
-        <RadioGroup v-model:value="fields.importance"><Radio v-for="each in ([1, 2, 3] as const)" :key="each" :value="each">{{ each }}: {{ IMPORTANCE_WORDS[each] }}</Radio></RadioGroup>
+        <RadioGroup v-model:value="fields.importance" role="radiogroup" aria-label="Importance"><Radio v-for="each in ([1, 2, 3] as const)" :key="each" :value="each">{{ each }}: {{ IMPORTANCE_WORDS[each] }}</Radio></RadioGroup>
       </FormItem>
       <FormItem label="Whose"><PickOne label="Whose event" :value="fields.squadId" :options="choices" class="whose" @change="(value) => { fields.squadId = value; }" /></FormItem>
       <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>

@@ -18,7 +18,12 @@ const { problem, run } = useAction();
 const wrong = computed(() => (nameless.value ? 'A squad needs a name.' : problem.value?.message ?? ''));
 const known = ref<readonly AthleteRow[]>([]);
 const squad = computed(() => props.squads.find((each) => each.id === openId.value) ?? null);
-watch(squad, (now) => { name.value = now?.name ?? ''; nameless.value = false; problem.value = null; }, { immediate: true });
+watch(squad, (now, before) => {
+  name.value = now?.name ?? '';
+  nameless.value = false;
+  // The same squad as it stands now, after a refusal: what was refused is still said.
+  if (now?.id !== before?.id) problem.value = null;
+}, { immediate: true });
 
 async function find(typed: string): Promise<void> {
   const found = await api<AthleteList>('GET', `/athletes?q=${encodeURIComponent(typed)}`).then((list) => list.athletes, () => []);
@@ -37,6 +42,8 @@ async function keep(athleteIds: readonly string[]): Promise<void> {
     emit('change', (await api<{ squads: Squad[] }>('PUT', `/squads/${id}`, { name: wanted, athleteIds, revision: squad.value?.revision ?? 0 })).squads);
     openId.value = id;
   });
+  // Somebody else was quicker: what stands now is shown beside what was refused.
+  if (problem.value?.isStale) emit('change', await api<{ squads: Squad[] }>('GET', '/squads').then((found) => found.squads, () => [...props.squads]));
 }
 </script>
 
