@@ -27,7 +27,8 @@ export class Application {
   constructor(readonly dataFolder: string, readonly port: number, private readonly env: Record<string, string> = {}) {}
 
   static async onEmptyFolder(env: Record<string, string> = {}): Promise<Application> {
-    return new Application(mkdtempSync(join(tmpdir(), 'pace-bend-e2e-')), await freePort(), env);
+    // People's folders have blanks and accents in their names.
+    return new Application(mkdtempSync(join(tmpdir(), 'pace bend é-')), await freePort(), env);
   }
 
   get url(): string {

@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
-import { closeSync, existsSync, fsyncSync, openSync, readdirSync, readFileSync, renameSync, rmdirSync, rmSync, writeFileSync } from 'node:fs';
+import { closeSync, existsSync, fsyncSync, mkdtempSync, openSync, readdirSync, readFileSync, renameSync, rmdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freeMegabytes } from './dataFolder.mjs';
 import { findProgram } from './packages.mjs';
@@ -42,6 +43,20 @@ function syncFolder(folder) {
   closeSync(handle);
 }
 
+/** Does something with a path to a folder that has no blanks or signs in it: MariaDB's set-up is a shell script that does not take them. */
+function withPlainPath(folder, work) {
+  if (/^[\w./+-]+$/.test(folder)) return work(folder);
+  const place = mkdtempSync(join(tmpdir(), 'pace-bend-'));
+  const plain = join(place, 'data');
+  symlinkSync(folder, plain);
+  try {
+    return work(plain);
+  } finally {
+    rmSync(plain);
+    rmdirSync(place);
+  }
+}
+
 const listed = (names) => (names.length === 0 ? 'nothing' : `${names.slice(0, 8).join(', ')}${names.length > 8 ? ` and ${names.length - 8} more` : ''}`);
 const HELP = 'Put back what is missing from where it was copied, or move the folder away and restore a backup: npm run restore -- path/to/file.sql';
 
@@ -65,8 +80,9 @@ export function ensureDatabaseFiles(dataFolder, { quiet, env, user }) {
   const free = freeMegabytes(dataFolder);
   if (free < NEEDED_MB) giveUp(`The disk of ${dataFolder} has ${free} MB free; a new database needs ${NEEDED_MB} MB. Make room, or name another place with PACE_BEND_DATA.`);
   if (!quiet) say('Creating the database directory …');
-  const fresh = join(dataFolder, `mariadb.new-${process.pid}`);
-  const made = spawnSync(findProgram('mariadb-install-db'), ['--no-defaults', `--datadir=${fresh}`, '--auth-root-authentication-method=socket', '--skip-test-db', ...user], { encoding: 'utf8', env });
+  const name = `mariadb.new-${process.pid}`;
+  const fresh = join(dataFolder, name);
+  const made = withPlainPath(dataFolder, (plain) => spawnSync(findProgram('mariadb-install-db'), ['--no-defaults', `--datadir=${join(plain, name)}`, '--auth-root-authentication-method=socket', '--skip-test-db', ...user], { encoding: 'utf8', env }));
   if (made.status !== 0) giveUp('The database directory could not be created:', made.stderr || made.stdout);
   if (existsSync(files)) rmdirSync(files);
   renameSync(fresh, files);

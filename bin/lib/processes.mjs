@@ -27,7 +27,7 @@ export function processesOn(files) {
     const args = argumentsOf(name);
     const folder = args.find((arg) => arg.startsWith('--datadir='))?.slice('--datadir='.length);
     if (folder === undefined) continue;
-    const unfinished = folder.startsWith(`${files}.new-`);
+    const unfinished = folder.startsWith(`${files}.new-`) || real(folder).startsWith(`${files}.new-`);
     if (unfinished || folder === files || real(folder) === files) found.push({ pid: Number(name), unfinished, port: /^--port=(\d+)$/m.exec(args.join('\n'))?.[1] ?? null });
   }
   return found;
