@@ -4,7 +4,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensureWebBuild } from './lib/build.mjs';
 import { dataFolderFrom } from './lib/dataFolder.mjs';
-import { markDatabase } from './lib/databaseFiles.mjs';
+import { hasDatabaseFiles, markDatabase } from './lib/databaseFiles.mjs';
 import { startDevices } from './lib/devices.mjs';
 import { holdData, oneAtATime } from './lib/lock.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
@@ -25,6 +25,8 @@ const named = process.env.DATABASE_URL;
 const dataFolder = dataFolderFrom(root);
 // A database that is named elsewhere may have several servers; a private one has this one.
 if (!named) holdData(join(dataFolder, 'lock'), 'npm start', port);
+// What cannot be opened is said before anything is fetched or built.
+if (!named) hasDatabaseFiles(dataFolder);
 await requireFreePort(port, process.env.HOST || '127.0.0.1');
 // The database comes from Debian while the npm packages and the interface come from npm.
 const databasePackage = named ? async () => {} : beginDebianPackage('mariadb-server', 'mariadbd');

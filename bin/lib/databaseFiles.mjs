@@ -61,22 +61,30 @@ const listed = (names) => (names.length === 0 ? 'nothing' : `${names.slice(0, 8)
 const HELP = 'Put back what is missing from where it was copied, or move the folder away and restore a backup: npm run restore -- path/to/file.sql';
 
 /**
- * Makes sure that there is a database to open, and deletes nothing of anybody's. A new one is made in a folder beside its place and
- * moved there when it is complete, so that a start that is killed leaves either none or a whole one. A folder that holds
- * something but is no whole database is refused with what was found, and so is a place where a database was and is no more.
+ * Whether there is a database to open; false where one has to be made. Ends the program where a folder holds something but is no whole
+ * database, with what was found, and where a database was and is no more. Changes nothing.
  */
-export function ensureDatabaseFiles(dataFolder, { quiet, env, user }) {
+export function hasDatabaseFiles(dataFolder) {
   const files = databaseFolder(dataFolder);
-  for (const name of readdirSync(dataFolder)) if (UNFINISHED.test(name)) rmSync(join(dataFolder, name), { recursive: true, force: true });
   const found = existsSync(files) ? readdirSync(files).sort() : [];
   const mark = markOf(dataFolder);
   if (found.length > 0) {
     const missing = [...PARTS, ...(mark?.filled ? [schemaName] : [])].filter((part) => !found.includes(part));
     if (missing.length > 0) giveUp(`${files} holds something but is not a whole database: ${missing.join(', ')} missing; found ${listed(found)}. Nothing was changed. ${HELP}`);
-    markDatabase(dataFolder);
-    return;
+    return true;
   }
   if (mark) giveUp(`The database that was made here on ${mark.madeAt.slice(0, 10)} is gone: ${files} is ${existsSync(files) ? 'empty' : 'missing'}. Nothing was changed. ${HELP} (To begin anew instead, delete ${markFile(dataFolder)}.)`);
+  return false;
+}
+
+/**
+ * Makes sure that there is a database to open, and deletes nothing of anybody's. A new one is made in a folder beside its place and
+ * moved there when it is complete, so that a start that is killed leaves either none or a whole one.
+ */
+export function ensureDatabaseFiles(dataFolder, { quiet, env, user }) {
+  const files = databaseFolder(dataFolder);
+  for (const name of readdirSync(dataFolder)) if (UNFINISHED.test(name)) rmSync(join(dataFolder, name), { recursive: true, force: true });
+  if (hasDatabaseFiles(dataFolder)) return markDatabase(dataFolder);
   const free = freeMegabytes(dataFolder);
   if (free < NEEDED_MB) giveUp(`The disk of ${dataFolder} has ${free} MB free; a new database needs ${NEEDED_MB} MB. Make room, or name another place with PACE_BEND_DATA.`);
   if (!quiet) say('Creating the database directory …');
