@@ -11,6 +11,9 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await clean(page, 'day');
     await page.getByRole('button', { name: 'Add an event' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Add the event' }).click();
+    // What is wrong fades in.
+    await expect(page.locator('.ant-form-item-explain-error')).toHaveCSS('opacity', '1');
+    await page.waitForTimeout(400);
     await clean(page, 'event, wrong');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Walk-in' }).click();
