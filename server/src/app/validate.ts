@@ -27,8 +27,8 @@ function describe(schema: Joi.Schema): Described {
 }
 
 /**
- * The lists that are longer than their schema lets them be, and the objects with members it does not know, found before the
- * schema looks at what is in them: a schema that goes through a list a thousand times too long would hold everybody up.
+ * The lists that are longer than their schema lets them be, found before the schema looks at what is in them: one that goes
+ * through a list a thousand times too long would hold everybody up.
  */
 function tooLong({ type, keys, items, rules, flags }: Described, value: unknown, path: string, found: FieldError[]): void {
   if (found.length >= MOST_PROBLEMS) return;
