@@ -55,7 +55,7 @@ watch([here, () => session.state], () => { if (session.state === 'in' && !here.v
     </SheetDialog>
     <SheetDialog :open="session.unsent !== null" title="Not sent yet" :width="460" @update:open="session.stay()">
       <p>{{ (session.unsent ?? []).join(', ') }}: typed here and not on the server yet.</p>
-      <p class="soft again">If you sign out now it stays on this machine, locked to your account. It is sent when you sign in here again; nobody else sees it.</p>
+      <p class="soft again">If you sign out now it stays on this machine, locked to your account. It is sent when you sign in here again and open that visit; nobody else sees it.</p>
       <div class="choices"><Button type="primary" @click="session.leaveWhenSent()">Send it, then sign out</Button><Button @click="session.leaveNow()">Sign out and leave it here</Button><Button @click="session.stay()">Stay</Button></div>
     </SheetDialog>
   </ConfigProvider>
