@@ -6,3 +6,7 @@ export { ageInYears } from './age.ts';
 export { sportAsksFor, sportDifference, type RowingSide, type SportDifference } from './sport.ts';
 export { positionOn, POSITIONS } from './positions.ts';
 export { JOINT_REGIONS, REGIONS, placeWords, regionName, type BodySide, type Region, type RegionFacts } from './regions.ts';
+export { hasWay, MOVEMENTS, opposite, type Movement } from './movements.ts';
+export { MOTION_FACETS, NERVES, type MotionFacets, type Nerve } from './motionFacets.ts';
+export { bellyIn, endIn, muscleFacts, MUSCLES, type Muscle, type MuscleFacts } from './muscles.ts';
+export { between, jointOf, regionsOf, type Segment } from './segments.ts';

@@ -31,6 +31,11 @@ export interface Motion {
   /** Joint and direction, as it is said. */
   readonly name: string;
   readonly joint: Joint;
+  /**
+   * Where its side is a way and not a limb: what goes there, as it is said before "left" or "right". A neck side-bend of 25° on the
+   * left is the head bent to the left, whatever is worked on. Motions of a limb are read on that limb.
+   */
+  readonly goes?: string;
   readonly position: Position;
   /** Side-lying with the measured side underneath; left out, it is the upper one. */
   readonly under?: true;

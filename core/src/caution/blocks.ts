@@ -1,21 +1,24 @@
 import type { Side } from '../body/index.ts';
 import { BUILT_IN, type BlockPlan, type Shelf, type SideLimits } from '../method/index.ts';
 import { blockAction } from './actions.ts';
-import { blocking, cautionsFor } from './evaluate.ts';
+import { blocking, cautionsFor, overrideKey } from './evaluate.ts';
 import { anyLimit } from './limits.ts';
 import type { Caution, CautionContext, CautionResult } from './types.ts';
 
 /** An "avoid" that was set aside for one motion and side of one visit, with the reason in words. */
 export interface OverrideFields {
   readonly ruleId: string;
+  /** What the rule spoke of: one condition with its place, one medication. */
+  readonly ground: string;
   readonly motionId: string;
+  /** The side the motion is read on. */
   readonly side: Side;
   readonly reason: string;
 }
 
-/** The rules that were set aside for a motion and side. */
+/** What was set aside for a motion and the side it is read on, by rule and ground. */
 export function overriddenFor(overrides: readonly OverrideFields[], motionId: string, side: Side): ReadonlySet<string> {
-  return new Set(overrides.filter((each) => each.motionId === motionId && each.side === side).map((each) => each.ruleId));
+  return new Set(overrides.filter((each) => each.motionId === motionId && each.side === side).map(overrideKey));
 }
 
 /** What cautions say of one side of a block. */
@@ -34,7 +37,7 @@ export function blockCautions(block: BlockPlan, context: CautionContext, overrid
   return sidesIn(block).map((side) => {
     const action = blockAction(block, side, shelf);
     const result = cautionsFor(context, action);
-    return { side, result, blocking: blocking(result, overriddenFor(overrides, action.motionId!, side)) };
+    return { side, result, blocking: blocking(result, overriddenFor(overrides, action.motionId!, action.motionSide)) };
   });
 }
 

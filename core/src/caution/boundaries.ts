@@ -7,7 +7,7 @@ import type { CandidateAction, Caution, CautionContext, Level } from './types.ts
 
 /** Consent, no-touch areas and the practice's scope. */
 export function boundaries(context: CautionContext, action: CandidateAction): Caution[] {
-  const found: Caution[] = context.subject.noTouch.filter((area) => action.regions.includes(area.region) && sameSide(area.side, action.side)).map(noTouchCaution);
+  const found: Caution[] = context.subject.noTouch.filter((area) => [...action.regions, ...action.presses.flatMap((press) => press.regions)].includes(area.region) && sameSide(area.side, action.side)).map(noTouchCaution);
   // The first region is where the work is; the others are what moves along.
   const region = action.regions[0];
   if (context.consent === null) found.push(boundary('consent-unasked', 'consent', 'note', 'Consent', 'Consent for today’s areas was not asked yet.', 'Ask, and note it at Arrive.'));
@@ -31,5 +31,5 @@ export function noTouchCaution(area: CautionContext['subject']['noTouch'][number
 }
 
 function boundary(ruleId: string, kind: Caution['kind'], level: Level, because: string, reason: string, instead: string, limits: Limits = NO_LIMITS): Caution {
-  return { ruleId, kind, level, because, reason, instead, refer: '', source: kind === 'scope' ? 'practice scope, local rule' : 'the athlete', limits, canOverride: false };
+  return { ruleId, kind, level, because, ground: kind, reason, instead, refer: '', source: kind === 'scope' ? 'practice scope, local rule' : 'the athlete', limits, canOverride: false };
 }

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { MOTIONS, REGIONS } from '../body/index.ts';
+import { MOTIONS, MOVEMENTS, MUSCLES, REGIONS } from '../body/index.ts';
 import { ENTRIES } from '../catalogue/index.ts';
-import { findMethod, newBlock, type Limits } from '../method/index.ts';
+import { findMethod, newBlock, techniquesOf, type Limits } from '../method/index.ts';
 import {
-  blockAction, blockCautions, blocking, cautionOverview, cautionsFor, CONDITIONS, conditionWords, consentArea, isAsStrict, limitedBlock, limitWords, MEDICATIONS, measuring, mergeLimits, MOVEMENTS, NO_LIMITS, overriddenFor,
+  blockAction, blockCautions, blocking, cautionOverview, cautionsFor, CONDITIONS, conditionWords, consentArea, isAsStrict, limitedBlock, limitWords, MEDICATIONS, measuring, mergeLimits, NO_LIMITS, overriddenFor, overrideKey,
   regionsOfAreas, STOP_QUESTIONS, surgeryPhase, visitCautions, type CandidateAction, type CautionContext, type ConditionFields,
 } from './index.ts';
 import { CONTEXT, condition, ON } from './testing.ts';
@@ -17,16 +17,16 @@ const anyLimit = fc.oneof(
   fc.record({ kind: fc.constant('ceiling' as const), score: fc.integer({ min: 0, max: 10 }) }),
 );
 const anyCondition: fc.Arbitrary<ConditionFields> = fc.record({
-  code: fc.constantFrom(...CONDITIONS.map((each) => each.code)), region: fc.option(anyRegion), side: anySide, onset: fc.option(anyDay), surgeryOn: fc.option(anyDay), words: fc.constant(''),
+  code: fc.constantFrom(...CONDITIONS.map((each) => each.code)), region: fc.option(anyRegion), side: anySide, onset: fc.option(anyDay), surgeryOn: fc.option(anyDay), muscle: fc.option(fc.constantFrom(...MUSCLES.map((each) => each.id))), grade: fc.constantFrom(1 as const, 2 as const, 3 as const, null), words: fc.constant(''),
   clearance: fc.option(fc.record({ by: fc.constant('Dr Example'), on: anyDay, text: fc.constant(''), limits: fc.array(anyLimit, { maxLength: 3 }) })), resolvedOn: fc.option(anyDay),
 });
 const anyContext: fc.Arbitrary<CautionContext> = fc.record({
   subject: fc.record({
     birthDate: fc.constantFrom('1996-03-04', '2010-05-06'), conditions: fc.array(anyCondition, { maxLength: 4 }), medications: fc.subarray(MEDICATIONS.map((each) => each.id)),
-    beighton: fc.option(fc.array(fc.boolean(), { minLength: 9, maxLength: 9 })), noTouch: fc.array(fc.record({ region: anyRegion, side: anySide, words: fc.constant('') }), { maxLength: 2 }),
+    beighton: fc.option(fc.array(fc.boolean(), { minLength: 9, maxLength: 9 })), noTouch: fc.array(fc.record({ region: anyRegion, side: anySide, words: fc.constant('') }), { maxLength: 2 }), historyTaken: fc.boolean(),
   }),
   onDay: fc.constant(ON), scope: fc.record({ mobilizationGrade: fc.integer({ min: 0, max: 4 }), byRegion: fc.constantFrom({}, { ankle: 2 }, { hip: 0 }), ruleText: fc.constant(''), ruleLink: fc.constant('') }),
-  daysToEvent: fc.option(fc.integer({ min: 0, max: 10 })), daysSinceEvent: fc.option(fc.integer({ min: 0, max: 10 })), raised: fc.subarray(STOP_QUESTIONS.map((each) => each.id), { maxLength: 2 }), consent: fc.option(fc.subarray(REGIONS.map((each) => each.id))),
+  daysToEvent: fc.option(fc.integer({ min: 0, max: 10 })), daysSinceEvent: fc.option(fc.integer({ min: 0, max: 10 })), raised: fc.subarray(STOP_QUESTIONS.map((each) => each.id), { maxLength: 2 }), questions: fc.constantFrom('answered' as const, 'set-aside' as const, 'open' as const), consent: fc.option(fc.subarray(REGIONS.map((each) => each.id))),
 });
 const anyAction: fc.Arbitrary<CandidateAction> = fc.oneof(
   fc.constantFrom(...MOTIONS).chain((motion) => fc.constantFrom(...motion.sides).map((side) => measuring(motion.id, side))),
@@ -59,7 +59,7 @@ test('the order of conditions changes nothing, and the strongest always comes fi
 });
 
 test('limits are merged by the stricter one, in any order and as often as one likes', () => {
-  const anyLimits: fc.Arbitrary<Limits> = fc.record({ cap: fc.option(fc.integer()), edgeShare: fc.option(fc.double({ min: 0, max: 1, noNaN: true })), effortPct: fc.option(fc.nat(100)), painCeiling: fc.option(fc.nat(10)), grade: fc.option(fc.nat(4)), holdS: fc.option(fc.nat(120)) });
+  const anyLimits: fc.Arbitrary<Limits> = fc.record({ cap: fc.option(fc.integer()), edgeShare: fc.option(fc.double({ min: 0, max: 1, noNaN: true })), effortPct: fc.option(fc.nat(100)), painCeiling: fc.option(fc.nat(10)), grade: fc.option(fc.nat(4)), holdS: fc.option(fc.nat(120)), contractS: fc.option(fc.integer({ min: 0, max: 90 })), pressS: fc.option(fc.integer({ min: 0, max: 300 })) });
   fc.assert(fc.property(anyLimits, anyLimits, anyLimits, (a, b, c) => {
     expect(mergeLimits(a, b)).toEqual(mergeLimits(b, a));
     expect(mergeLimits(a, mergeLimits(b, c))).toEqual(mergeLimits(mergeLimits(a, b), c));
@@ -92,8 +92,8 @@ test('a knee operated on seven weeks ago: light, short of the edge, to the writt
 test('each written limit is named by what it says: a reason given for one never covers another that takes its place', () => {
   const to = (deg: number) => with_({ ...knee, clearance: { ...knee.clearance!, limits: [{ kind: 'bend', movement: 'knee flexion', deg }] } });
   const [wide, tight] = [cautionsFor(to(110), measuring('heel-to-buttock', 'left')), cautionsFor(to(60), measuring('heel-to-buttock', 'left'))];
-  const given = new Set(wide.cautions.filter((caution) => caution.kind === 'written').map((caution) => caution.ruleId));
-  expect([...given]).toEqual(['written-knee-operation-left-knee-flexion-110']);
+  const given = new Set(wide.cautions.filter((caution) => caution.kind === 'written').map(overrideKey));
+  expect([...given]).toEqual(['written-knee-operation-left-knee-flexion-110@knee-operation//left//2026-10-07']);
   expect(blocking(wide, given)).toEqual([]);
   expect(blocking(tight, given).map((caution) => caution.ruleId)).toEqual(['written-knee-operation-left-knee-flexion-60']);
 });
@@ -104,11 +104,14 @@ test('without a go-ahead the operated joint is left alone, and a written reason 
   const [left, right] = blockCautions(block, uncleared, []);
   expect(left!.blocking.map((caution) => caution.ruleId)).toEqual(['operation-no-clearance']);
   expect(right!.blocking).toEqual([]);
-  const override = { ruleId: 'operation-no-clearance', motionId: 'knee-flexion', side: 'left' as const, reason: 'Surgeon said yes on the phone' };
+  const override = { ruleId: 'operation-no-clearance', ground: 'knee-operation//left//2026-10-07', motionId: 'knee-flexion', side: 'left' as const, reason: 'Surgeon said yes on the phone' };
   expect(blockCautions(block, uncleared, [override])[0]!.blocking).toEqual([]);
   expect(overriddenFor([override], 'knee-flexion', 'right').size).toBe(0);
+  // Another condition under the same rule needs a reason of its own.
+  const two = with_({ ...knee, clearance: null }, condition('cruciate-hamstring', { side: 'left', surgeryOn: '2026-10-01' }));
+  expect(blockCautions(block, two, [override])[0]!.blocking.map((caution) => [caution.ruleId, caution.ground])).toContainEqual(['operation-no-clearance', 'cruciate-hamstring//left//2026-10-01']);
   // The limits stay even then.
-  expect(limitedBlock(block, uncleared).limits).toEqual([{ side: 'left', cap: null, edgeShare: 0.8, effortPct: 10, painCeiling: 2, grade: null, holdS: null }]);
+  expect(limitedBlock(block, uncleared).limits).toEqual([{ side: 'left', cap: null, edgeShare: 0.8, effortPct: 10, painCeiling: 2, grade: null, holdS: null, contractS: null, pressS: null }]);
 });
 
 test('scope, consent and no-touch areas cannot be set aside; thrust is never within scope', () => {
@@ -145,7 +148,7 @@ test('the overview names what is on file once, with the strongest level first, a
 test('the table obeys: no cue goes past the cap, the share or the efforts, on the limited side only', () => {
   const block = limitedBlock(newBlock('b', 'vasti-supine', 'cr-breath', ['left', 'right']), with_(knee));
   expect(block.limits!.map((limits) => limits.side)).toEqual(['left']);
-  expect(limitWords(block.limits![0]!, '°')).toEqual(['to 110° at most', '90 % of the way to the edge', 'effort to 20 %', 'discomfort to 3']);
-  expect(findMethod('cr-breath')!.techniques).toEqual(['lengthen', 'contract']);
+  expect(limitWords(block.limits![0]!, '°')).toEqual(['to 110° at most', '90 % of the way to the edge', 'effort to 20 %', 'discomfort to 3', '60 s of contraction in all']);
+  expect(techniquesOf(findMethod('cr-breath')!)).toEqual(['lengthen', 'contract']);
   expect(consentArea('knee')).toBe('legs');
 });

@@ -1,9 +1,10 @@
+import { bellyIn, endIn, muscleFacts, type Movement, type Muscle, type Region, type Side } from '../body/index.ts';
 import type { Limits } from '../method/index.ts';
 import { boundaries, noTouchCaution } from './boundaries.ts';
-import { MOTION_FACETS } from './facets.ts';
-import { groundedRules, sameSide, type Grounded } from './grounds.ts';
+import { nearRegions, nervesOf } from './areas.ts';
+import { groundedRules, sameSide, type Ground, type Grounded } from './grounds.ts';
 import { mergeLimits, NO_LIMITS } from './limits.ts';
-import { LEVELS, type CandidateAction, type Caution, type CautionContext, type CautionResult, type Level, type Movement, type RuleLimits } from './types.ts';
+import { LEVELS, type CandidateAction, type Caution, type CautionContext, type CautionResult, type Level, type RuleLimits, type Touch } from './types.ts';
 import { writtenLimits, writtenOnFile } from './written.ts';
 
 /**
@@ -46,10 +47,18 @@ export function cautionOverview(context: CautionContext): readonly { readonly be
 }
 
 /**
+ * What a written reason sets aside: one rule, for one ground. Another condition under the same rule needs its own.
+ * @example overrideKey({ ruleId: 'veins', ground: 'varicose-veins/calf/left' }) // → 'veins@varicose-veins/calf/left'
+ */
+export function overrideKey({ ruleId, ground }: Pick<Caution, 'ruleId' | 'ground'>): string {
+  return `${ruleId}@${ground}`;
+}
+
+/**
  * The cautions that forbid an action as things stand: a stop, and every "avoid" without a written reason.
  */
 export function blocking(result: CautionResult, overridden: ReadonlySet<string>): Caution[] {
-  return result.cautions.filter((caution) => caution.level === 'stop' || (caution.level === 'avoid' && !(caution.canOverride && overridden.has(caution.ruleId))));
+  return result.cautions.filter((caution) => caution.level === 'stop' || (caution.level === 'avoid' && !(caution.canOverride && overridden.has(overrideKey(caution)))));
 }
 
 const rank = (level: Level) => LEVELS.indexOf(level);
@@ -59,34 +68,73 @@ const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
 
 function resultOf(found: readonly Caution[]): CautionResult {
   const cautions = found.filter((caution, i) => found.findIndex((other) => isSame(other, caution)) === i)
-    .sort((a, b) => rank(a.level) - rank(b.level) || byText(a.ruleId, b.ruleId) || byText(a.because, b.because));
+    .sort((a, b) => rank(a.level) - rank(b.level) || byText(a.ruleId, b.ruleId) || byText(a.because, b.because) || byText(a.ground, b.ground));
   return { cautions, level: cautions[0]?.level ?? null, limits: cautions.map((caution) => caution.limits).reduce(mergeLimits, NO_LIMITS) };
 }
 
 /** The same words and limits from the same ground: said once. */
 function isSame(a: Caution, b: Caution): boolean {
-  return a.ruleId === b.ruleId && a.because === b.because && a.reason === b.reason && a.instead === b.instead && JSON.stringify(a.limits) === JSON.stringify(b.limits);
+  return a.ruleId === b.ruleId && a.ground === b.ground && a.because === b.because && a.reason === b.reason && a.instead === b.instead && JSON.stringify(a.limits) === JSON.stringify(b.limits);
+}
+
+const overlap = <T>(wanted: readonly T[], has: readonly T[]) => wanted.some((each) => has.includes(each));
+
+/** The places a rule speaks of, or null where the condition has none: then it may be any. */
+function placesOf(where: Touch['regions'], { region }: Ground): readonly Region[] | null {
+  if (where === undefined || (typeof where === 'string' && region === null)) return null;
+  return where === 'of-condition' ? [region!] : where === 'near-condition' ? nearRegions(region!) : where;
+}
+
+function musclesOf(which: NonNullable<Touch['muscles']>, { region, muscle }: Ground): readonly Muscle[] | null {
+  if (typeof which !== 'string') return which;
+  if (muscle !== null) return [muscle];
+  if (region === null) return null;
+  return which === 'of-condition' ? bellyIn(region) : endIn(region);
+}
+
+/** Everywhere something is done: under the hands, along the force, and across every joint that a working muscle crosses. */
+function throughOf(action: CandidateAction): readonly Region[] {
+  const across = [...action.lengthens, ...action.contracts].flatMap((muscle) => { const { belly, ends } = muscleFacts(muscle); return [...belly, ...ends]; });
+  return [...action.regions, ...action.loads, ...action.presses.flatMap((press) => press.regions), ...across];
 }
 
 function touches({ rule: { touches: touch }, ground }: Grounded, action: CandidateAction): boolean {
   if (touch.visit) return true;
-  const overlap = <T>(wanted: readonly T[] | undefined, has: readonly T[]) => wanted === undefined || wanted.some((each) => has.includes(each));
-  const regions = touch.regions === 'of-condition' ? (ground.region ? [ground.region] : undefined) : touch.regions;
-  return ((touch.side ?? 'same') === 'any' || sameSide(ground.side, action.side))
-    && overlap(regions, action.regions)
-    && overlap(touch.movements, action.movements)
-    && overlap(touch.techniques, action.techniques)
+  const side = touch.side ?? 'same';
+  const onSide = (at: Side) => side === 'any' || (side === 'same' ? sameSide(ground.side, at) : ground.side === null || ground.side === 'both' || at === 'midline' || at !== ground.side);
+  const within = (where: Touch['regions'], has: readonly Region[]) => { const places = placesOf(where, ground); return places === null ? where === undefined || has.length > 0 : overlap(places, has); };
+  const moved = touch.movements === undefined ? null : action.moves.filter((each) => touch.movements!.includes(each.movement) && onSide(each.side) && (touch.endRange === undefined || each.endRange));
+  if (moved !== null ? moved.length === 0 : touch.endRange !== undefined && !action.endRange) return false;
+  // Where a joint is named, its own side has been looked at.
+  if (moved === null && !onSide(action.side)) return false;
+  return (touch.regions === undefined || within(touch.regions, action.regions))
+    && (touch.through === undefined || within(touch.through, throughOf(action)))
+    && (touch.loads === undefined || within(touch.loads, action.loads))
+    && (touch.pressed === undefined || action.presses.some((press) => (touch.kinds === undefined || touch.kinds.includes(press.kind)) && (touch.pressed === 'anywhere' || within(touch.pressed, press.regions))))
+    && (touch.muscles === undefined || worksOn(touch, ground, action))
+    && (touch.squeezes === undefined || overlap(touch.squeezes, action.squeezes))
+    && (touch.nerves === undefined || overlap(touch.nerves === 'of-condition' ? nervesOf(ground.region) : touch.nerves, action.nerves))
+    && (touch.postureAbove === undefined || Object.entries(touch.postureAbove).some(([movement, deg]) => (action.postures[movement as Movement] ?? Number.NEGATIVE_INFINITY) > deg))
+    && (touch.techniques === undefined || overlap(touch.techniques, action.techniques))
     && (touch.moments === undefined || touch.moments.includes(action.moment))
     && (touch.positions === undefined || (action.position !== null && touch.positions.includes(action.position)))
     && (touch.gradeAbove === undefined || (action.grade !== null && action.grade > touch.gradeAbove))
-    && (touch.endRange === undefined || action.endRange)
     && (touch.longLever === undefined || action.longLever)
-    && (touch.holdAboveS === undefined || (action.holdS !== null && action.holdS > touch.holdAboveS));
+    && (touch.weight === undefined || action.weight)
+    && (touch.headDown === undefined || action.headDown)
+    && (touch.holdAboveS === undefined || (action.holdS !== null && action.holdS > touch.holdAboveS))
+    && (touch.effortAbovePct === undefined || (action.effortPct !== null && action.effortPct > touch.effortAbovePct));
+}
+
+function worksOn({ muscles, acts = ['lengthen', 'contract', 'press'] }: Touch, ground: Ground, action: CandidateAction): boolean {
+  const named = musclesOf(muscles!, ground);
+  const done = { lengthen: action.lengthens, contract: action.contracts, press: action.under };
+  return acts.some((act) => (named === null ? done[act].length > 0 : overlap(named, done[act])));
 }
 
 function fromRule({ rule, ground }: Grounded, action: CandidateAction | null): Caution {
   return {
-    ruleId: rule.id, kind: 'rule', level: rule.level, because: ground.because, reason: rule.reason, instead: rule.instead, refer: rule.refer ?? '', source: rule.source,
+    ruleId: rule.id, kind: 'rule', level: rule.level, because: ground.because, ground: ground.key, reason: rule.reason, instead: rule.instead, refer: rule.refer ?? '', source: rule.source,
     limits: limitsOf(rule.limits, action), canOverride: rule.level === 'avoid',
   };
 }
@@ -94,7 +142,7 @@ function fromRule({ rule, ground }: Grounded, action: CandidateAction | null): C
 function limitsOf(limits: RuleLimits | undefined, action: CandidateAction | null): Limits {
   if (!limits) return NO_LIMITS;
   const { bends, ...rest } = limits;
-  const caps = Object.entries(bends ?? {}).filter(([movement]) => action?.motionId && MOTION_FACETS[action.motionId]?.scale.includes(movement as Movement)).map(([, deg]) => deg);
+  const caps = Object.entries(bends ?? {}).filter(([movement]) => action?.moves.some((each) => each.movement === movement && each.scale)).map(([, deg]) => deg);
   const limited = { ...NO_LIMITS, ...rest, cap: caps.length > 0 ? Math.min(...caps) : null };
   // Measuring finds the edge, once and with nobody pressing: what is left of a limit is how far and how much discomfort.
   return action?.moment === 'measure' ? { ...NO_LIMITS, cap: limited.cap, painCeiling: limited.painCeiling } : limited;

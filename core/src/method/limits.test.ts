@@ -33,7 +33,7 @@ test('whatever the numbers say, no cue goes past what its side is allowed; a sid
 });
 
 test('seven weeks after a knee operation: 110° written, today’s edge at 118°', () => {
-  const block: BlockPlan = { ...newBlock('b', 'vasti-supine', 'cr-breath', ['left']), limits: [{ side: 'left', cap: 110, edgeShare: 0.9, effortPct: 20, painCeiling: 3, grade: null, holdS: null }] };
+  const block: BlockPlan = { ...newBlock('b', 'vasti-supine', 'cr-breath', ['left']), limits: [{ side: 'left', cap: 110, edgeShare: 0.9, effortPct: 20, painCeiling: 3, grade: null, holdS: null, contractS: null, pressS: null }] };
   const { cues } = compile([block], { breath: { periodMs: 8000, inShare: 0.4 }, edgeOf: () => 118 });
   const { rest } = motionOf('knee-flexion');
   const furthest = Math.min(110, Math.round((rest + 0.9 * (118 - rest)) * 10) / 10);
@@ -43,7 +43,7 @@ test('seven weeks after a knee operation: 110° written, today’s edge at 118°
 });
 
 test('a mobilization names its grade, held down by the scope’s', () => {
-  const block: BlockPlan = { ...newBlock('b', 'ankle-back-glide', 'mobilize-oscillate', ['left']), limits: [{ side: 'left', cap: null, edgeShare: null, effortPct: null, painCeiling: null, grade: 1, holdS: null }] };
+  const block: BlockPlan = { ...newBlock('b', 'ankle-back-glide', 'mobilize-oscillate', ['left']), limits: [{ side: 'left', cap: null, edgeShare: null, effortPct: null, painCeiling: null, grade: 1, holdS: null, contractS: null, pressS: null }] };
   const oscillate = compile([block], { breath: { periodMs: 8000, inShare: 0.4 }, edgeOf: () => 12 }).cues.find((cue) => cue.kind === 'oscillate')!;
   expect(oscillate.text).toBe('Oscillate, grade 1');
   expect(oscillate.detail).toContain('2 a second');

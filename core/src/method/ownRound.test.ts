@@ -175,7 +175,7 @@ test('a hold that a caution keeps short is kept short in an own round too, which
   const made = own(arrange(HOLD, phases));
   const shelf = shelfWith({ entries: [], methods: [made] });
   const entry = ENTRIES.find((each) => fits(each, made))!;
-  const limits = [{ side: 'left' as const, cap: null, edgeShare: null, effortPct: null, painCeiling: null, grade: null, holdS: 15 }];
+  const limits = [{ side: 'left' as const, cap: null, edgeShare: null, effortPct: null, painCeiling: null, grade: null, holdS: 15, contractS: null, pressS: null }];
   const held = (limited: boolean) => compile([{ ...newBlock('b', entry.id, 'own', ['left'], shelf), ...(limited ? { limits } : {}) }], { breath: SLOW_BREATH, edgeOf: () => null, shelf }).cues.filter((cue) => cue.kind === 'hold').map((cue) => (cue.endMs - cue.startMs) / 1000);
   expect(held(false)).toEqual([20, 60, 20, 60]);
   expect(held(true)).toEqual([15, 15, 15, 15]);
@@ -186,6 +186,6 @@ test('an added press is held to the effort a caution allows', () => {
   const made = own({ ...arrange(HOLD, phases) });
   const shelf = shelfWith({ entries: [], methods: [made] });
   const entry = ENTRIES.find((each) => fits(each, made))!;
-  const block = { ...newBlock('b', entry.id, 'own', ['left' as const], shelf), limits: [{ side: 'left' as const, cap: null, edgeShare: null, effortPct: 10, painCeiling: null, grade: null, holdS: null }] };
+  const block = { ...newBlock('b', entry.id, 'own', ['left' as const], shelf), limits: [{ side: 'left' as const, cap: null, edgeShare: null, effortPct: 10, painCeiling: null, grade: null, holdS: null, contractS: null, pressS: null }] };
   expect(compile([block], { breath: SLOW_BREATH, edgeOf: () => null, shelf }).cues.filter((cue) => cue.effortPct !== null).map((cue) => cue.effortPct)).toEqual([10, 10]);
 });

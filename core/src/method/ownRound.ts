@@ -4,7 +4,7 @@ import { SLOW_BREATH } from './breath.ts';
 import { compile } from './compile.ts';
 import { phaseKind, type PhaseKind } from './phases.ts';
 import { shelfWith } from './shelf.ts';
-import type { AngleRule, AxisKind, ChoiceValues, Condition, Cue, Method, NumberSpec, PhaseNode, PhaseSpec, Technique } from './types.ts';
+import type { AngleRule, AxisKind, ChoiceValues, Condition, Cue, Method, NumberSpec, PhaseNode, PhaseSpec } from './types.ts';
 import { byBreath, effort, gain, REHEARSE, rehearse, seconds, short, slack, taught } from './ways/parts.ts';
 
 /**
@@ -37,7 +37,6 @@ interface Added extends Pick<PhaseSpec, 'angle' | 'breath' | 'works' | 'text' | 
   /** Which end of a breath it goes to where the way is timed by the breath. */
   readonly ends?: 'in' | 'out';
   readonly asksFor?: NumberSpec;
-  readonly technique?: Technique;
   readonly limitedBy?: NonNullable<NumberSpec['limitedBy']>;
 }
 
@@ -47,13 +46,13 @@ const BOTH: readonly AxisKind[] = ['motion', 'pressure'];
 
 /** Phases that can be added, with their usual seconds and bounds. Common practice. */
 export const ADDED = {
-  move: { label: 'Move to the edge', axes: MOTION, standard: 5, min: 2, max: 30, ends: 'out', angle: { to: 'edge' }, breath: 'out', works: 'therapist', text: 'Slowly to the edge', detail: 'first firm resistance; they say when', technique: 'lengthen' },
+  move: { label: 'Move to the edge', axes: MOTION, standard: 5, min: 2, max: 30, ends: 'out', angle: { to: 'edge' }, breath: 'out', works: 'therapist', text: 'Slowly to the edge', detail: 'first firm resistance; they say when' },
   'breathe-in': { label: 'Breathe in', axes: MOTION, standard: 3, min: 1, max: 10, ends: 'in', angle: stay, breath: 'in', works: 'athlete', text: 'Breathe in', detail: 'stay where you are' },
-  contract: { label: 'Press', axes: MOTION, standard: 6, min: 2, max: 20, ends: 'out', angle: stay, breath: 'out', works: 'athlete', effort: 'effort', text: '{press}', detail: '{pressLine}', asksFor: effort([20]), technique: 'contract' },
+  contract: { label: 'Press', axes: MOTION, standard: 6, min: 2, max: 20, ends: 'out', angle: stay, breath: 'out', works: 'athlete', effort: 'effort', text: '{press}', detail: '{pressLine}', asksFor: effort([20]) },
   relax: { label: 'Let go', axes: MOTION, standard: 3, min: 1, max: 20, ends: 'in', angle: stay, breath: 'in', works: 'nobody', text: 'Let go', detail: 'all of it, at once' },
-  advance: { label: 'Take up the new range', axes: MOTION, standard: 4, min: 2, max: 20, ends: 'out', angle: { to: 'new-edge', by: 'gain' }, breath: 'out', works: 'therapist', text: 'Take up the new range', detail: 'slowly, on the breath out', asksFor: gain, technique: 'lengthen' },
-  hold: { label: 'Hold', axes: MOTION, standard: 10, min: 2, max: 120, ends: 'out', angle: stay, breath: 'free', works: 'nobody', text: 'Hold', detail: 'keep breathing; face and jaw soft', technique: 'lengthen', limitedBy: 'holdS' },
-  active: { label: 'Pull the other way', axes: MOTION, standard: 4, min: 2, max: 10, angle: stay, breath: 'free', works: 'athlete', text: 'Pull the other way', detail: 'the opposite muscle, lightly', technique: 'active' },
+  advance: { label: 'Take up the new range', axes: MOTION, standard: 4, min: 2, max: 20, ends: 'out', angle: { to: 'new-edge', by: 'gain' }, breath: 'out', works: 'therapist', text: 'Take up the new range', detail: 'slowly, on the breath out', asksFor: gain },
+  hold: { label: 'Hold', axes: MOTION, standard: 10, min: 2, max: 120, ends: 'out', angle: stay, breath: 'free', works: 'nobody', text: 'Hold', detail: 'keep breathing; face and jaw soft', limitedBy: 'holdS' },
+  active: { label: 'Pull the other way', axes: MOTION, standard: 4, min: 2, max: 10, angle: stay, breath: 'free', works: 'athlete', text: 'Pull the other way', detail: 'the opposite muscle, lightly' },
   'back-off': { label: 'Back off', axes: MOTION, standard: 4, min: 1, max: 10, ends: 'in', angle: { to: 'short-of-edge', by: 'short' }, breath: 'in', works: 'therapist', text: 'Back off', detail: 'until the pull has just gone', asksFor: short },
   shorten: { label: 'Bring it short', axes: MOTION, standard: 4, min: 2, max: 15, angle: { to: 'slack', by: 'slack' }, breath: 'free', works: 'therapist', text: 'Bring it short', detail: 'until the muscle is slack', asksFor: slack },
   return: { label: 'Bring it back', axes: MOTION, standard: 5, min: 2, max: 30, angle: { to: 'rest' }, breath: 'free', works: 'therapist', text: 'Bring it back', detail: 'they do not help' },
@@ -106,7 +105,6 @@ export function arrange(base: Method, phases: readonly OwnPhase[]): Method {
   const byTheBreath = base.choices.some((choice) => choice.id === 'timing');
   const added: NumberSpec[] = [];
   const need = (spec: NumberSpec) => { if (![...base.numbers, ...added].some((each) => each.id === spec.id)) added.push(spec); };
-  const techniques = new Set(base.techniques);
   const labels = new Set(base.numbers.map((spec) => spec.label));
 
   const round = phases.flatMap((phase, at): PhaseNode[] => {
@@ -114,9 +112,8 @@ export function arrange(base: Method, phases: readonly OwnPhase[]): Method {
       const node = base.round[phase.of];
       return node ? ['each' in node ? node : { ...node, ...words(phase) }] : [];
     }
-    const { label, standard: _usual, min, max, ends, asksFor, technique, limitedBy, axes: _axes, ...spec }: Added = ADDED[phase.adds];
+    const { label, standard: _usual, min, max, ends, asksFor, limitedBy, axes: _axes, ...spec }: Added = ADDED[phase.adds];
     if (asksFor) need(asksFor);
-    if (technique) techniques.add(technique);
     const wanted = phase.text || label;
     const own = labels.has(wanted) ? `${wanted}, phase ${at + 1}` : wanted;
     labels.add(own);
@@ -129,7 +126,7 @@ export function arrange(base: Method, phases: readonly OwnPhase[]): Method {
   const opening = presses && !rehearses ? [...base.opening.slice(0, 1), REHEARSE, ...base.opening.slice(1)] : base.opening;
   if (opening !== base.opening) need(rehearse);
 
-  const arranged = { ...base, opening, round, techniques: [...techniques] };
+  const arranged = { ...base, opening, round };
   const [asked, askedBefore] = [askedFor(arranged), askedFor(base)];
   /** What nothing ever asked for by name, such as the pressure a hand begins with, stays. */
   const remains = ({ id }: { readonly id: string }) => asked.has(id) || !askedBefore.has(id);

@@ -1,5 +1,8 @@
 import type { Position, Side, Unit } from '../body/index.ts';
+import type { SideRelation } from '../catalogue/index.ts';
 import type { PhaseKind } from './phases.ts';
+
+export { TECHNIQUES, type Technique } from './phases.ts';
 
 /**
  * A way of working is data. It names its numbers and choices, and lists phases that refer to them.
@@ -34,7 +37,7 @@ export interface NumberSpec {
   readonly place: 'main' | 'more';
   readonly help?: string;
   /** The limit that holds this number down where cautions set one. */
-  readonly limitedBy?: Exclude<keyof Limits, 'cap' | 'edgeShare'>;
+  readonly limitedBy?: Exclude<keyof Limits, 'cap' | 'edgeShare' | 'contractS' | 'pressS'>;
 }
 
 /** How far something may go on one side. Null: nothing holds it back. */
@@ -48,6 +51,10 @@ export interface Limits {
   /** Grade of mobilization. */
   readonly grade: number | null;
   readonly holdS: number | null;
+  /** Seconds of contraction on this side, all rounds together. */
+  readonly contractS: number | null;
+  /** Seconds of pressing on this side, all rounds together. */
+  readonly pressS: number | null;
 }
 
 export interface SideLimits extends Limits {
@@ -135,10 +142,6 @@ export interface Loop {
 
 export type PhaseNode = PhaseSpec | Loop;
 
-/** What hands and athlete do, in general. */
-export const TECHNIQUES = ['lengthen', 'contract', 'active', 'mobilize', 'traction', 'press', 'friction', 'pin', 'continuous', 'nerve-line', 'thrust'] as const;
-export type Technique = (typeof TECHNIQUES)[number];
-
 export interface Claim {
   readonly text: string;
   readonly source: string;
@@ -160,8 +163,6 @@ export interface Method {
   /** Where the work or the deepening sits in the breath, in words. */
   readonly breathWords: string;
   readonly axis: AxisKind;
-  /** What hands and athlete do in general; cautions and scope ask for it. */
-  readonly techniques: readonly Technique[];
   readonly claims: readonly Claim[];
   readonly schoolsDiffer: string;
   readonly rounds: { readonly default: number; readonly min: number; readonly max: number };
@@ -181,7 +182,7 @@ export type NumberValues = Readonly<Record<string, readonly number[]>>;
 export type ChoiceValues = Readonly<Record<string, string>>;
 export type ListValues = Readonly<Record<string, readonly string[]>>;
 
-/** One pass over a side. A side may come more than once: left, right, left. */
+/** One pass over a side, the one that is worked on. A side may come more than once: left, right, left. */
 export interface SideRounds {
   readonly side: Side;
   readonly rounds: number;
@@ -252,14 +253,19 @@ export interface LineBlock {
   readonly entryId: string;
   readonly methodId: string;
   readonly motionId: string;
+  /** How the motion's side follows from the cue's; lines of version 1 have none, because their cues name the motion's side. */
+  readonly motionSide?: SideRelation;
   readonly name: string;
   readonly unit: AxisUnit;
   readonly better: 'higher' | 'lower';
 }
 
-/** A session compiled to one flat, timed list of cues. */
+/**
+ * A session compiled to one flat, timed list of cues. Version 2: a cue's side is the side that is worked on. In version 1, which old
+ * visits keep, it was the side the motion is read on.
+ */
 export interface Line {
-  readonly version: 1;
+  readonly version: 1 | 2;
   readonly cues: readonly Cue[];
   readonly totalMs: number;
   readonly breath: BreathPace;

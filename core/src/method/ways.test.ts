@@ -114,7 +114,7 @@ describe('two-sided work', () => {
   });
 
   test('the share of the way that cautions allow is counted from today’s edge in every pass', () => {
-    const line = compile([block('rectus-femoris-prone', 'static-hold', { sides: [{ side: 'left', rounds: 2 }, { side: 'right', rounds: 1 }, { side: 'left', rounds: 2 }], limits: [{ side: 'left', cap: null, edgeShare: 0.8, effortPct: null, painCeiling: null, grade: null, holdS: null }] })], at(10));
+    const line = compile([block('rectus-femoris-prone', 'static-hold', { sides: [{ side: 'left', rounds: 2 }, { side: 'right', rounds: 1 }, { side: 'left', rounds: 2 }], limits: [{ side: 'left', cap: null, edgeShare: 0.8, effortPct: null, painCeiling: null, grade: null, holdS: null, contractS: null, pressS: null }] })], at(10));
     expect(new Set(line.cues.filter((cue) => cue.side === 'left').map((cue) => cue.furthest))).toEqual(new Set([8]));
   });
 });

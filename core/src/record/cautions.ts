@@ -14,7 +14,7 @@ export function cautionContextOf(
 ): CautionContext {
   const { birthDate, medications, beighton } = file.athlete;
   return {
-    subject: { birthDate, medications, beighton, conditions: file.conditions, noTouch: file.noTouch },
+    subject: { birthDate, medications, beighton, conditions: file.conditions, noTouch: file.noTouch, historyTaken: file.athlete.historyOn !== null },
     onDay,
     scope: file.scope,
     daysToEvent: file.nextEvent ? daysBetween(onDay, file.nextEvent.onDate) : null,

@@ -1,7 +1,7 @@
 import { POSITIONS, positionOn, type Position, type Side } from '../body/index.ts';
 import { blockCautions } from '../caution/index.ts';
 import type { Entry } from '../catalogue/index.ts';
-import { BUILT_IN, compile, newBlock, offeredEntries, sidesOf, type BlockPlan, type Shelf } from '../method/index.ts';
+import { BUILT_IN, compile, newBlock, offeredEntries, sidesOf, techniquesOf, type BlockPlan, type Shelf } from '../method/index.ts';
 import { SECONDS_A_SIDE } from '../record/index.ts';
 import { possibleBlocks, type Pin, type Possible, type Possibles, type SessionFacts } from './candidates.ts';
 import { CLOSING_S, moveSeconds, OPENING_S } from './places.ts';
@@ -180,7 +180,7 @@ function modelOf(facts: SessionFacts, idFor: (n: number) => string): Model {
         return { places: placesOf([positionOn(wanted.motion, wanted.side)]), beforeS: wanted.measuredToday ? 0 : SECONDS_A_SIDE, afterS: SECONDS_A_SIDE };
       }),
       candidates: list.map((each) => {
-        const warmUp = each.entry.stage === 'specific' && each.method.techniques.includes('lengthen') ? warmUps.findIndex((entry) => entry.section === each.entry.section) : -1;
+        const warmUp = each.entry.stage === 'specific' && techniquesOf(each.method).includes('lengthen') ? warmUps.findIndex((entry) => entry.section === each.entry.section) : -1;
         return { places: placesOf(each.positions), levels: each.levels, warmUp: warmUp < 0 ? null : warmUp, measuring: motionSides.indexOf(`${each.wanted.motion.id}/${each.wanted.side}`), required: each.pinned };
       }),
       together: pairs.flatMap(([i, j, a, b]) => (same(a, b) && a.wanted.motion.id === b.wanted.motion.id ? [[i, j] as const] : [])),

@@ -4,7 +4,7 @@ import { angle, both, byInclinometer, midline, ROUNDS, tape } from './shared.ts'
 /** Motions of the neck. Test positions, landmarks and compensations are common practice. */
 export const NECK: readonly Motion[] = [
   {
-    id: 'neck-rotation', name: 'Neck rotation', joint: 'neck', position: 'seated upright', testPosition: 'seated, shoulders held',
+    id: 'neck-rotation', name: 'Neck rotation', joint: 'neck', goes: 'head turns', position: 'seated upright', testPosition: 'seated, shoulders held',
     unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: byInclinometer,
     landmarks: 'Tip of the nose against the line of the shoulders, from above',
     block: 'Shoulders do not follow; chin stays level',
@@ -12,7 +12,7 @@ export const NECK: readonly Motion[] = [
     figure: { template: 'head-from-above', moves: 'nose', zero: 90, turn: 1 },
   },
   {
-    id: 'neck-side-bend', name: 'Neck side-bend', joint: 'neck', position: 'seated upright', testPosition: 'seated, nose forward',
+    id: 'neck-side-bend', name: 'Neck side-bend', joint: 'neck', goes: 'head bends', position: 'seated upright', testPosition: 'seated, nose forward',
     unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: byInclinometer,
     landmarks: 'Seventh cervical spinous process to the back of the head',
     block: 'Shoulder does not rise; face does not turn',
@@ -36,7 +36,7 @@ export const NECK: readonly Motion[] = [
     figure: { template: 'sitting', moves: 'head', zero: 0, turn: 1 },
   },
   {
-    id: 'neck-rotation-supine', name: 'Neck rotation', joint: 'neck', position: 'supine', testPosition: 'supine, head held',
+    id: 'neck-rotation-supine', name: 'Neck rotation', joint: 'neck', goes: 'head turns', position: 'supine', testPosition: 'supine, head held',
     unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: byInclinometer,
     landmarks: 'Tip of the nose against upright, inclinometer on the forehead',
     block: 'Head stays level; no side-bend creeps in',
@@ -44,7 +44,7 @@ export const NECK: readonly Motion[] = [
     figure: { template: 'head-from-above', moves: 'nose', zero: 90, turn: 1 },
   },
   {
-    id: 'neck-side-bend-supine', name: 'Neck side-bend', joint: 'neck', position: 'supine', testPosition: 'supine, shoulder held',
+    id: 'neck-side-bend-supine', name: 'Neck side-bend', joint: 'neck', goes: 'head bends', position: 'supine', testPosition: 'supine, shoulder held',
     unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
     landmarks: 'Middle of the breastbone to the tip of the nose',
     block: 'Shoulder held down; nose stays to the ceiling',
@@ -52,7 +52,7 @@ export const NECK: readonly Motion[] = [
     figure: { template: 'lying-from-above', moves: 'head', zero: 0, turn: -1 },
   },
   {
-    id: 'neck-rotation-bent', name: 'Upper neck rotation', joint: 'neck', position: 'supine', testPosition: 'supine, chin to chest first',
+    id: 'neck-rotation-bent', name: 'Upper neck rotation', joint: 'neck', goes: 'head turns', position: 'supine', testPosition: 'supine, chin to chest first',
     unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: byInclinometer,
     landmarks: 'Tip of the nose against upright, the neck fully bent',
     block: 'Bend is kept; stop at the first dizziness',

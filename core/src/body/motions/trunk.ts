@@ -4,7 +4,7 @@ import { both, byInclinometer, midline, ROUNDS, tape } from './shared.ts';
 /** Motions of the trunk. Test positions, landmarks and compensations are common practice. */
 export const TRUNK: readonly Motion[] = [
   {
-    id: 'trunk-rotation', name: 'Trunk rotation', joint: 'trunk', position: 'seated upright', testPosition: 'seated, arms crossed',
+    id: 'trunk-rotation', name: 'Trunk rotation', joint: 'trunk', goes: 'chest turns', position: 'seated upright', testPosition: 'seated, arms crossed',
     unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: byInclinometer,
     landmarks: 'Line of the shoulders against the line of the pelvis, from above',
     block: 'Both sitting bones stay down; knees level',
@@ -12,7 +12,7 @@ export const TRUNK: readonly Motion[] = [
     figure: { template: 'sitting-from-above', moves: 'chest', zero: 90, turn: 1 },
   },
   {
-    id: 'trunk-side-bend', name: 'Trunk side-bend', joint: 'trunk', position: 'standing', testPosition: 'standing, back to the wall',
+    id: 'trunk-side-bend', name: 'Trunk side-bend', joint: 'trunk', goes: 'trunk bends', position: 'standing', testPosition: 'standing, back to the wall',
     unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: byInclinometer,
     landmarks: 'First sacral to first thoracic spinous process',
     block: 'No leaning forward; both heels down',
@@ -52,7 +52,7 @@ export const TRUNK: readonly Motion[] = [
     figure: { template: 'prone', moves: 'trunk', zero: 180, turn: -1 },
   },
   {
-    id: 'trunk-rotation-lying', name: 'Chest rotation', joint: 'trunk', position: 'side-lying left', testPosition: 'side-lying, knees stacked, chest turned back',
+    id: 'trunk-rotation-lying', name: 'Chest rotation', joint: 'trunk', goes: 'chest turns', position: 'side-lying left', testPosition: 'side-lying, knees stacked, chest turned back',
     unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: byInclinometer,
     landmarks: 'Line of the shoulders from upright; side it turns to',
     block: 'Knees stay together on the table',
@@ -60,7 +60,7 @@ export const TRUNK: readonly Motion[] = [
     figure: { template: 'sitting-from-above', moves: 'chest', zero: 90, turn: 1 },
   },
   {
-    id: 'lumbar-rotation', name: 'Low-back rotation', joint: 'trunk', position: 'supine', testPosition: 'supine, both knees bent, carried to one side',
+    id: 'lumbar-rotation', name: 'Low-back rotation', joint: 'trunk', goes: 'knees go', position: 'supine', testPosition: 'supine, both knees bent, carried to one side',
     unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: byInclinometer,
     landmarks: 'Thighs from upright; side the knees go to',
     block: 'Opposite shoulder stays down',
@@ -68,7 +68,7 @@ export const TRUNK: readonly Motion[] = [
     figure: { template: 'shins-up', moves: 'shank', zero: 90, turn: 1 },
   },
   {
-    id: 'side-bend-slide', name: 'Side-bend slide', joint: 'trunk', position: 'standing', testPosition: 'standing, back to the wall, tape',
+    id: 'side-bend-slide', name: 'Side-bend slide', joint: 'trunk', goes: 'trunk bends', position: 'standing', testPosition: 'standing, back to the wall, tape',
     unit: 'cm', mode: 'active', better: 'higher', sides: both, instruments: tape,
     landmarks: 'Middle fingertip down the thigh, from standing to side-bent',
     block: 'No leaning forward; both heels down',

@@ -22,7 +22,7 @@ export const STOP_RULES: readonly Rule[] = [
     reason: 'A concussion of the last days belongs to the local protocol, not on the table.', instead: 'Rest as the protocol says.', refer: 'whoever leads the local concussion protocol', source: `${COMMON}; the number of days is set by the local protocol`,
   },
   {
-    id: 'concussion-later', premise: { conditions: ['concussion'], afterDays: 7 }, touches: { regions: ['neck', 'head'], side: 'any' }, level: 'avoid',
+    id: 'concussion-later', premise: { conditions: ['concussion'], afterDays: 7 }, touches: { through: ['neck', 'head'], side: 'any' }, level: 'avoid',
     reason: 'Neck work can bring symptoms back until the protocol is done.', instead: 'Legs and back, head supported, short.', refer: 'whoever leads the local concussion protocol', source: COMMON,
   },
 ];

@@ -41,7 +41,7 @@ export const grade = (standard: number): NumberSpec => ({ id: 'grade', label: 'G
 export const wayShare = (id: string, label: string, standard: number): NumberSpec => ({ id, label, unit: 'share', default: [standard], min: 10, max: 100, step: 5, perRound: false, place: 'more' });
 export const pressure = (standard: number, max = 10): NumberSpec => ({ id: 'pressure', label: 'Pressure, as it is felt', unit: 'score', default: [standard], min: 1, max, step: 0.5, perRound: false, place: 'main', limitedBy: 'painCeiling' });
 
-export const SET_UP: PhaseSpec = { kind: 'set-up', duration: { seconds: 'setUp' }, angle: { to: 'rest' }, breath: 'free', works: 'therapist', open: true, text: 'Set up, {side}', detail: '{setUp}' };
+export const SET_UP: PhaseSpec = { kind: 'set-up', duration: { seconds: 'setUp' }, angle: { to: 'rest' }, breath: 'free', works: 'therapist', open: true, text: 'Set up, {side}', detail: '{setUp}{goes}' };
 export const REHEARSE: PhaseSpec = { kind: 'rehearse', duration: { seconds: 'rehearse' }, angle: { to: 'stay' }, breath: 'free', works: 'athlete', open: true, text: 'Show the press', detail: '{pressLine}; let them try it once, correct it' };
 export const TO_EDGE: PhaseSpec = { kind: 'move', duration: { seconds: 'moveIn' }, angle: { to: 'edge' }, breath: 'out', works: 'therapist', text: 'Slowly to the edge', detail: 'first firm resistance; they say when' };
 export const CLOSING: readonly PhaseSpec[] = [

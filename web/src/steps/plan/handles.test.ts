@@ -58,7 +58,7 @@ test('every way of working is drawn with handles inside the picture, and what th
 });
 
 test('what a caution holds lower says so, and still keeps what was planned', () => {
-  const block: BlockPlan = { ...newBlock('b', 'rectus-femoris-prone', 'cr-breath', ['left']), limits: [{ side: 'left', cap: null, edgeShare: null, effortPct: 30, painCeiling: null, grade: null, holdS: null }] };
+  const block: BlockPlan = { ...newBlock('b', 'rectus-femoris-prone', 'cr-breath', ['left']), limits: [{ side: 'left', cap: null, edgeShare: null, effortPct: 30, painCeiling: null, grade: null, holdS: null, contractS: null, pressS: null }] };
   const efforts = drawn(block).handles.filter((handle) => handle.kind === 'effort');
   expect(efforts.map(({ value, heldAt }) => [value, heldAt])).toEqual([[20, null], [30, null], [40, 30]]);
   // A caution of one side says nothing of the other.
