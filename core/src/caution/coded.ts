@@ -130,12 +130,14 @@ export const CONDITIONS = [
 
 export type ConditionCode = (typeof CONDITIONS)[number]['code'];
 
+const BY_CODE = new Map<ConditionCode, ConditionFacts>(CONDITIONS.map((each) => [each.code, each]));
+
 /**
  * The coded facts of a condition.
  * @example conditionFacts('knee-operation').region // → 'knee'
  */
 export function conditionFacts(code: ConditionCode): ConditionFacts {
-  return CONDITIONS.find((each) => each.code === code)!;
+  return BY_CODE.get(code)!;
 }
 
 export const MEDICATIONS = [

@@ -111,7 +111,7 @@ test('without a go-ahead the operated joint is left alone, and a written reason 
   const two = with_({ ...knee, clearance: null }, condition('cruciate-hamstring', { side: 'left', surgeryOn: '2026-10-01' }));
   expect(blockCautions(block, two, [override])[0]!.blocking.map((caution) => [caution.ruleId, caution.ground])).toContainEqual(['operation-no-clearance', 'cruciate-hamstring//left//2026-10-01']);
   // The limits stay even then.
-  expect(limitedBlock(block, uncleared).limits).toEqual([{ side: 'left', cap: null, edgeShare: 0.8, effortPct: 10, painCeiling: 2, grade: null, holdS: null, contractS: null, pressS: null }]);
+  expect(limitedBlock(block, uncleared).limits).toEqual([{ side: 'left', cap: null, edgeShare: 0.8, effortPct: 10, painCeiling: 2, grade: null, holdS: null, contractS: 60, pressS: null }]);
 });
 
 test('scope, consent and no-touch areas cannot be set aside; thrust is never within scope', () => {

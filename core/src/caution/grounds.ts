@@ -1,5 +1,5 @@
 import { ageInYears, type BodySide, type Muscle, type Region, type Side } from '../body/index.ts';
-import { conditionFacts, MEDICATIONS, STOP_QUESTIONS } from './coded.ts';
+import { conditionFacts, MEDICATIONS, STOP_QUESTIONS, type ConditionCode } from './coded.ts';
 import { daysBetween, isCleared, stillProtected, surgeryPhase } from './phase.ts';
 import { RULES } from './rules/index.ts';
 import type { CautionContext, ConditionFields, Rule } from './types.ts';
@@ -24,11 +24,25 @@ export interface Grounded {
 /** What was found for a context, as long as somebody holds it: contexts are never changed, and many actions are asked of one. */
 const found = new WeakMap<CautionContext, readonly Grounded[]>();
 
+/** Rules about conditions, by the code of the condition: a file names few of many. */
+const ABOUT = new Map<ConditionCode, Rule[]>();
+for (const rule of RULES) if ('conditions' in rule.premise) for (const code of rule.premise.conditions) ABOUT.set(code, [...(ABOUT.get(code) ?? []), rule]);
+const OTHER_RULES = RULES.filter((rule) => !('conditions' in rule.premise));
+
 /** Every rule whose premise holds, once for each ground. What is being done plays no part yet. */
 export function groundedRules(context: CautionContext): readonly Grounded[] {
   const known = found.get(context);
   if (known) return known;
-  const grounded = RULES.flatMap((rule) => groundsOf(rule, context).map((ground) => ({ rule, ground })));
+  const { subject, onDay } = context;
+  const grounded = [
+    ...OTHER_RULES.flatMap((rule) => groundsOf(rule, context).map((ground) => ({ rule, ground }))),
+    ...subject.conditions.flatMap((condition): Grounded[] => {
+      const rules = (ABOUT.get(condition.code) ?? []).filter(({ premise }) => 'conditions' in premise && holds(premise, condition, onDay));
+      if (rules.length === 0) return [];
+      const ground: Ground = { because: conditionWords(condition, onDay), key: conditionKey(condition), region: condition.region ?? conditionFacts(condition.code).region, side: condition.side, muscle: condition.muscle };
+      return rules.map((rule) => ({ rule, ground }));
+    }),
+  ];
   found.set(context, grounded);
   return grounded;
 }
@@ -49,9 +63,7 @@ function groundsOf({ premise }: Rule, context: CautionContext): Ground[] {
   if ('raised' in premise) return context.raised.includes(premise.raised) ? whole(STOP_QUESTIONS.find((each) => each.id === premise.raised)!.words, `raised/${premise.raised}`) : [];
   if ('daysToEventAtMost' in premise) return context.daysToEvent !== null && context.daysToEvent <= premise.daysToEventAtMost ? whole(context.daysToEvent === 0 ? 'Start today' : context.daysToEvent === 1 ? 'Start tomorrow' : `Start in ${context.daysToEvent} days`, 'event') : [];
   if ('daysSinceEventAtMost' in premise) return context.daysSinceEvent !== null && context.daysSinceEvent <= premise.daysSinceEventAtMost ? whole(context.daysSinceEvent === 0 ? 'Event today' : 'Event yesterday', 'event') : [];
-  return subject.conditions.filter((condition) => holds(premise, condition, onDay)).map((condition) => ({
-    because: conditionWords(condition, onDay), key: conditionKey(condition), region: condition.region ?? conditionFacts(condition.code).region, side: condition.side, muscle: condition.muscle,
-  }));
+  return [];
 }
 
 /** Whether a condition on file is one a rule speaks of. What nobody knows counts as the careful case. */

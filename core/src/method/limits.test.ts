@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { findEntry } from '../catalogue/index.ts';
 import { motionOf, type Side } from '../body/index.ts';
 import { anyBlock, anyBreath } from '../testing/arbitraries.ts';
-import { compile, newBlock, type BlockPlan, type SideLimits } from './index.ts';
+import { compile, findMethod, newBlock, type BlockPlan, type SideLimits } from './index.ts';
 
 const anyLimits = (side: Side): fc.Arbitrary<SideLimits> => fc.record({
   side: fc.constant(side), cap: fc.option(fc.integer({ min: 0, max: 120 })), edgeShare: fc.option(fc.double({ min: 0.5, max: 1, noNaN: true })), effortPct: fc.option(fc.integer({ min: 0, max: 100 })),
-  painCeiling: fc.option(fc.integer({ min: 0, max: 10 })), grade: fc.option(fc.integer({ min: 1, max: 4 })), holdS: fc.option(fc.integer({ min: 2, max: 60 })),
+  painCeiling: fc.option(fc.integer({ min: 0, max: 10 })), grade: fc.option(fc.integer({ min: 1, max: 4 })), holdS: fc.option(fc.integer({ min: 2, max: 60 })), contractS: fc.option(fc.integer({ min: 0, max: 60 })), pressS: fc.option(fc.integer({ min: 0, max: 200 })),
 });
 
 test('whatever the numbers say, no cue goes past what its side is allowed; a side without limits runs as before', () => {
@@ -21,9 +21,11 @@ test('whatever the numbers say, no cue goes past what its side is allowed; a sid
         expect(cue.painCeiling).toBeLessThanOrEqual(limits.painCeiling ?? 10);
         if (cue.effortPct !== null && limits.effortPct !== null) expect(cue.effortPct).toBeLessThanOrEqual(limits.effortPct);
         if (cue.furthest === null) continue;
-        const beyond = motion.better === 'higher' ? Math.max(cue.to, cue.edge) - cue.furthest : cue.furthest - Math.min(cue.to, cue.edge);
+        const up = motion.better === 'higher' || findMethod(block.methodId)!.axis === 'pressure';
+        const beyond = up ? Math.max(cue.to, cue.edge) - cue.furthest : cue.furthest - Math.min(cue.to, cue.edge);
         expect(beyond).toBeLessThanOrEqual(1e-9);
-        if (motion.better === 'higher' && limits.cap !== null) expect(cue.to).toBeLessThanOrEqual(limits.cap);
+        if (findMethod(block.methodId)!.axis === 'pressure') expect(cue.to).toBeLessThanOrEqual(limits.painCeiling ?? 10);
+        else if (motion.better === 'higher' && limits.cap !== null) expect(cue.to).toBeLessThanOrEqual(limits.cap);
       }
       const free = compile([block], { breath, edgeOf });
       const plain = (cues: typeof line.cues) => cues.filter((each) => each.side !== side).map(({ kind, effortPct, from, to, edge: at, text }) => ({ kind, effortPct, from, to, at, text }));

@@ -38,6 +38,8 @@ export interface AthleteFields {
   readonly coach: string;
   readonly contacts: readonly Contact[];
   readonly medications: readonly MedicationId[];
+  /** The day somebody took the history; null when nobody has, and an empty file says nothing. */
+  readonly historyOn: string | null;
   /** The nine items of the Beighton score in their order, or null when it was not taken. */
   readonly beighton: readonly boolean[] | null;
   readonly availability: AvailabilityLevel;
@@ -48,7 +50,7 @@ export interface AthleteFields {
 /** What a new athlete's file holds besides the name and what the tables need. */
 export const BLANK_FILE: Omit<AthleteFields, 'name' | 'birthDate' | 'referenceSex' | 'rowing' | 'about' | 'breathPeriodMs'> = {
   sport: '', role: '', hand: 'unknown', foot: 'unknown', thighCm: null, legCm: null, armCm: null, forearmCm: null, build: '', preferences: '', coach: '', contacts: [],
-  medications: [], beighton: null, availability: 'full', availableUntil: null,
+  medications: [], historyOn: null, beighton: null, availability: 'full', availableUntil: null,
 };
 
 export interface Athlete extends AthleteFields {

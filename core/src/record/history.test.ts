@@ -2,10 +2,10 @@ import { BLANK_FILE, historyOf, readinessShape, type AthleteFile, type Condition
 
 const TODAY = '2026-11-25';
 const dayOf = (instant: string) => instant.slice(0, 10);
-const condition = (more: Partial<Condition> & Pick<Condition, 'code'>): Condition => ({ id: 'c', revision: 1, region: null, side: null, onset: null, surgeryOn: null, words: '', clearance: null, resolvedOn: null, ...more });
+const condition = (more: Partial<Condition> & Pick<Condition, 'code'>): Condition => ({ id: 'c', revision: 1, region: null, side: null, onset: null, surgeryOn: null, muscle: null, grade: null, words: '', clearance: null, resolvedOn: null, ...more });
 const visit = (id: string, on: string, more: Partial<Visit> = {}): Visit => ({
   id, athleteId: 'a', startsAt: `${on}T09:00:00.000Z`, minutes: 45, step: 'close', finishedAt: `${on}T10:00:00.000Z`, cancelledAt: null, revision: 1, complaint: '', complaintRegion: null, complaintSide: null, complaintScore: null,
-  changed: '', trainingSince: '', trainingNext: '', minutesAvailable: 45, consent: null, lookFirst: '', ...more,
+  changed: '', trainingSince: '', trainingNext: '', minutesAvailable: 45, consent: null, consentWord: '', lookFirst: '', ...more,
 });
 const file = (more: Partial<AthleteFile>): AthleteFile => ({
   athlete: { ...BLANK_FILE, id: 'a', revision: 1, name: 'Ann', birthDate: '2000-01-01', referenceSex: 'none', rowing: 'none', about: '', breathPeriodMs: 9000 },
@@ -15,7 +15,7 @@ const lines = (more: Partial<AthleteFile>) => historyOf(file(more), TODAY, dayOf
 
 test('a condition gives a line for each of its days: operation, onset, clearance, end; newest first', () => {
   const knee = condition({
-    code: 'knee-operation', side: 'left', onset: '2026-07-01', surgeryOn: '2026-10-07', words: 'Turned in the boat', resolvedOn: '2026-11-20', clearance: { by: 'Dr Example', on: '2026-11-15', text: 'knee bend to 110°', limits: [] },
+    code: 'knee-operation', side: 'left', onset: '2026-07-01', surgeryOn: '2026-10-07', muscle: null, grade: null, words: 'Turned in the boat', resolvedOn: '2026-11-20', clearance: { by: 'Dr Example', on: '2026-11-15', text: 'knee bend to 110°', limits: [] },
   });
   expect(lines({ conditions: [knee] })).toEqual([
     ['2026-11-20', 'resolved', 'Knee operation, left knee: over'],

@@ -10,7 +10,7 @@ export {
   emptyValues, knowledgeOf, nextStep, partMeans, partsOf, STUDY_LIMITS, studyOrder, studyProblem, tableOf, unfinishedBecause,
   type Study, type StudyFields, type StudyKind, type StudyStep, type StudySubject,
 } from './study.ts';
-export { cautionContextOf, raisedOf } from './cautions.ts';
+export { cautionContextOf, openQuestions, questionsOf, raisedOf, type OpenQuestion } from './cautions.ts';
 export { sortStrip, stripOf, type Strip, type StripCell, type StripOrder, type StripRow } from './strip.ts';
 export { historyOf } from './history.ts';
 export { projectDay, type ProjectedVisit } from './day.ts';

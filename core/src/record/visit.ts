@@ -67,16 +67,21 @@ export interface Arrival {
   readonly minutesAvailable: number;
   /** Areas agreed to today, or null until it was asked. */
   readonly consent: readonly ConsentArea[] | null;
+  /** Why consent was not asked, in a word; empty while it was asked or is still open. */
+  readonly consentWord: string;
   /** Left for the next visit at closing: what to look at first. */
   readonly lookFirst: string;
 }
 
-/** One answer to all stop-and-refer questions. Never changed; a later one stands. */
+/** One answer to all stop-and-refer questions, or the word why they were not asked. Never changed; a later one stands. */
 export interface StopAnswers {
   readonly id: string;
   readonly at: string;
   readonly by: string;
-  readonly answers: Readonly<Record<QuestionId, 'no' | 'yes' | 'unsure'>>;
+  /** Empty where they were not asked. Sets from before a question was added do not name it. */
+  readonly answers: Readonly<Partial<Record<QuestionId, 'no' | 'yes' | 'unsure'>>>;
+  /** Why they were not asked, or null where they were. */
+  readonly notAsked: string | null;
 }
 
 export interface Override extends OverrideFields {
@@ -195,7 +200,7 @@ export interface PastBlock {
   readonly startsAt: string;
   readonly entryId: string;
   readonly methodId: string;
-  /** The motion the entry shows its effect on. */
+  /** The motion the entry shows its effect on, and the sides it is read on. */
   readonly motionId: string;
   readonly sides: readonly { readonly side: Side; readonly rounds: number }[];
 }

@@ -1,6 +1,6 @@
 import { positionOn, type Motion, type Position, type Side } from '../body/index.ts';
 import { blockCautions, limitedBlock, type CautionContext, type OverrideFields } from '../caution/index.ts';
-import type { Entry } from '../catalogue/index.ts';
+import { workedSides, type Entry } from '../catalogue/index.ts';
 import type { CauseKind } from '../limiter/index.ts';
 import { BUILT_IN, compile, fits, newBlock, offeredEntries, offeredMethods, sidesOf, type BlockPlan, type BreathPace, type Method, type Shelf } from '../method/index.ts';
 import { SIDE_CHANGE_S } from './places.ts';
@@ -37,6 +37,7 @@ export interface SessionFacts extends WantedFacts {
 export interface Possible {
   readonly entry: Entry;
   readonly method: Method;
+  /** The side that is worked on; the one the motion is read on stands with what is wanted. */
   readonly side: Side;
   readonly positions: readonly Position[];
   readonly wanted: Wanted;
@@ -97,10 +98,12 @@ export function possibleBlocks(facts: SessionFacts): Possibles {
       if (allTooLong) forbidden.set(entry.id, { entry, words: 'long or strong in every way: out on the day of a start' });
       for (const { method, fit, factor } of ways) {
         const pin = facts.pins.find((each) => each.entryId === entry.id && each.methodId === method.id);
-        for (const each of sides.filter((one) => sidesOf(entry).includes(one.side))) {
-          const possible = possibleOn(entry, method, each, { fit, factor, pin }, responses.get(motionId)!, facts, shelf);
-          if ('words' in possible) forbidden.set(entry.id, possible);
-          else list.push(possible);
+        for (const each of sides) {
+          for (const side of each.side === 'midline' ? sidesOf(entry).filter((one) => one === 'midline') : workedSides(entry, motionId, each.side)) {
+            const possible = possibleOn(entry, method, each, side, { fit, factor, pin }, responses.get(motionId)!, facts, shelf);
+            if ('words' in possible) forbidden.set(entry.id, possible);
+            else list.push(possible);
+          }
         }
       }
     }
@@ -136,9 +139,9 @@ function waysOf(entry: Entry, sides: readonly Wanted[], facts: SessionFacts, she
 }
 
 function possibleOn(
-  entry: Entry, method: Method, wanted: Wanted, { fit, factor, pin }: { fit: string; factor: number; pin: Pin | undefined }, response: Response, facts: SessionFacts, shelf: Shelf,
+  entry: Entry, method: Method, wanted: Wanted, side: Side, { fit, factor, pin }: { fit: string; factor: number; pin: Pin | undefined }, response: Response, facts: SessionFacts, shelf: Shelf,
 ): Possible | ForbiddenEntry {
-  const { side, motion } = wanted;
+  const { motion } = wanted;
   const bare = newBlock('x', entry.id, method.id, [side], shelf);
   const [cautions] = blockCautions(bare, facts.caution, facts.overrides, shelf);
   if (cautions!.blocking.length > 0) return { entry, words: `${cautions!.blocking[0]!.because}: ${cautions!.blocking[0]!.reason}` };

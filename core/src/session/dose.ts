@@ -1,8 +1,8 @@
 import type { Side } from '../body/index.ts';
 import { TOOLS, type Tool } from '../catalogue/index.ts';
-import { BUILT_IN, offeredEntries, phaseKind, type Line, type Shelf } from '../method/index.ts';
+import { BUILT_IN, offeredEntries, phaseKind, workedSideIn, type Line, type Shelf } from '../method/index.ts';
 
-/** What one side of one target got or is to get. Seconds, and percent of full strength times seconds. */
+/** What one side of one target got or is to get; the side is the one that was worked on. Seconds, and percent of full strength times seconds. */
 export interface TargetDose {
   readonly target: string;
   readonly side: Side;
@@ -40,8 +40,9 @@ export function doseByTarget(line: Line, secondsOf: CueSeconds = asPlanned(line)
     const seconds = secondsOf(cue.index);
     if (!entry || seconds <= 0) continue;
     const target = entry.targets[0];
-    const key = `${target}/${cue.side}`;
-    const so = doses.get(key) ?? { target, side: cue.side, endRangeS: 0, contractS: 0, effortPctS: 0, rounds: 0, bouts: 0 };
+    const side = workedSideIn(line.blocks[cue.blockIndex]!, cue.side, shelf);
+    const key = `${target}/${side}`;
+    const so = doses.get(key) ?? { target, side, endRangeS: 0, contractS: 0, effortPctS: 0, rounds: 0, bouts: 0 };
     if (cue.round >= 1 && cue.round <= cue.rounds) rounds.set(key, (rounds.get(key) ?? new Set()).add(`${cue.blockIndex}/${cue.round}`));
     const isContract = cue.kind === 'contract';
     doses.set(key, {

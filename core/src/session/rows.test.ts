@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { motionOf } from '../body/index.ts';
-import { ENTRIES, findEntry, TOOLS } from '../catalogue/index.ts';
+import { ENTRIES, findEntry, motionSide, TOOLS } from '../catalogue/index.ts';
 import { compile, SLOW_BREATH, type BlockPlan } from '../method/index.ts';
 import { anyBlock } from '../testing/arbitraries.ts';
 import { addDoses, betweenPasses, doseByTarget, mirrored, moveBlock, oneSideFirst, orderProblems, placeBlock, sessionStrip, sidePasses, SIDE_PATTERNS, toolMinutes } from './index.ts';
@@ -43,7 +43,7 @@ describe('the strip of any row', () => {
       const wanted = new Set(blocks.flatMap((block) => {
         const entry = findEntry(block.entryId)!;
         const motion = motionOf(entry.motionId);
-        return entry.measured ? block.sides.filter((each) => motion.sides.includes(each.side)).map((each) => `${motion.id}/${each.side}`) : [];
+        return entry.measured ? block.sides.map((each) => motionSide(entry, motion.id, each.side)).filter((side) => motion.sides.includes(side)).map((side) => `${motion.id}/${side}`) : [];
       }));
       const read = (kind: string) => strip.items.flatMap((item) => (item.kind === kind ? [`${item.motionId}/${item.side}`] : []));
       expect(read('after').sort()).toEqual([...wanted].sort());
@@ -51,7 +51,7 @@ describe('the strip of any row', () => {
       for (const key of wanted) {
         const works = strip.items.flatMap((item, i) => {
           const entry = item.kind === 'block' ? findEntry(blocks.find((block) => block.id === item.blockId)!.entryId)! : null;
-          return entry?.measured && `${entry.motionId}/${item.side}` === key ? [i] : [];
+          return entry?.measured && `${entry.motionId}/${motionSide(entry, entry.motionId, item.side!)}` === key ? [i] : [];
         });
         const after = strip.items.findIndex((item) => item.kind === 'after' && `${item.motionId}/${item.side}` === key);
         expect(after).toBeGreaterThan(works.at(-1)!);

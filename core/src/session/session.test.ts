@@ -18,7 +18,7 @@ const TODAY = [
 const facts = (change: Partial<SessionFacts> = {}): SessionFacts => ({
   person: { birthDate: '2001-04-02', referenceSex: 'male', rowing: 'stroke' }, sport: 'Rowing', onDay: '2026-11-25', today: TODAY, past: [], pastBlocks: [], goals: [], complaint: { region: 'hip', side: 'left' }, errors: NOTHING_KNOWN, daysToEvent: 9,
   minutes: 35, breath: SLOW_BREATH, overrides: [], causes: {}, warm: false, pins: [], bans: [], withoutPositions: [],
-  caution: { subject: { birthDate: '2001-04-02', conditions: [], medications: [], beighton: null, noTouch: [] }, onDay: '2026-11-25', scope: { mobilizationGrade: 2, byRegion: {}, ruleText: '', ruleLink: '' }, daysToEvent: 9, daysSinceEvent: null, raised: [], consent: null },
+  caution: { subject: { birthDate: '2001-04-02', conditions: [], medications: [], beighton: null, noTouch: [], historyTaken: true }, onDay: '2026-11-25', scope: { mobilizationGrade: 2, byRegion: {}, ruleText: '', ruleLink: '' }, daysToEvent: 9, daysSinceEvent: null, raised: [], questions: 'answered', consent: null },
   ...change,
 });
 const idFor = (n: number) => `block-${n}`;
@@ -104,7 +104,7 @@ describe('the plan proposed', () => {
     const worked = proposal.blocks.find((each) => each.kind === 'work')!.block.entryId;
     expect(proposeSession(facts({ bans: [worked] }), idFor).blocks.map((each) => each.block.entryId)).not.toContain(worked);
     const caution = facts().caution;
-    const knee = { code: 'muscle-strain' as const, region: 'thigh-back' as const, side: 'both' as const, onset: '2026-11-24', surgeryOn: null, words: '', clearance: null, resolvedOn: null };
+    const knee = { code: 'muscle-strain' as const, region: 'thigh-back' as const, side: 'both' as const, onset: '2026-11-24', surgeryOn: null, muscle: null, grade: null, words: '', clearance: null, resolvedOn: null };
     const limited = proposeSession(facts({ caution: { ...caution, subject: { ...caution.subject, conditions: [knee] } } }), idFor);
     expect(limited.leftOut.some((each) => /strain/i.test(each.words))).toBe(true);
   });

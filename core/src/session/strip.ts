@@ -1,5 +1,5 @@
 import { motionOf, positionOn, type Position, type Side } from '../body/index.ts';
-import type { Entry } from '../catalogue/index.ts';
+import { motionSide, type Entry } from '../catalogue/index.ts';
 import { BUILT_IN, type BlockPlan, type Line, type Shelf } from '../method/index.ts';
 import { SECONDS_A_SIDE } from '../record/index.ts';
 import { CLOSING_S, moveSeconds, OPENING_S, placeOfBlock, SIDE_CHANGE_S } from './places.ts';
@@ -55,11 +55,14 @@ export function sessionStrip({ blocks, line, isMeasured, shelf = BUILT_IN }: Str
     if (position !== null && position !== to) add({ kind: 'turn', seconds: moveSeconds(position, to), position: to, words: `Turn: ${to}` });
     position = to;
   };
-  const measures = (entry: Entry, side: Side) => ({ motion: motionOf(entry.motionId), side });
+  /** The side its motion is read on, for the side that is worked on. */
+  const readOn = (entry: Entry, side: Side) => motionSide(entry, entry.motionId, side);
+  const keyOf = ({ entry, side }: { readonly entry: Entry; readonly side: Side }) => `${entry.motionId}/${readOn(entry, side)}`;
   const todo = new Map<string, { motionId: string; side: Side; place: Position; words: string }>();
   for (const { entry, side } of passes.filter((each) => each.entry.measured)) {
-    const { motion } = measures(entry, side);
-    if (motion.sides.includes(side)) todo.set(`${motion.id}/${side}`, { motionId: motion.id, side, place: positionOn(motion, side), words: motion.name });
+    const motion = motionOf(entry.motionId);
+    const read = readOn(entry, side);
+    if (motion.sides.includes(read)) todo.set(`${motion.id}/${read}`, { motionId: motion.id, side: read, place: positionOn(motion, read), words: motion.name });
   }
   // Two motions of one name are told apart by their test position.
   const others = (id: string) => [...todo.values()].some((each) => each.motionId !== id && motionOf(each.motionId).name === motionOf(id).name);
@@ -87,7 +90,7 @@ export function sessionStrip({ blocks, line, isMeasured, shelf = BUILT_IN }: Str
   passes.forEach(({ block, blockIndex, entry, pass, side, place }, i) => {
     // Nothing is read after the close has begun.
     if (entry.stage === 'close' && passes.slice(i).every((each) => each.entry.stage === 'close')) readRest();
-    const key = `${entry.motionId}/${side}`;
+    const key = keyOf({ entry, side });
     if (entry.measured && before.delete(key)) read('before', key);
     go(place);
     if (last && last.place === place && last.side !== side && last.side !== 'midline' && side !== 'midline') add({ kind: 'side', seconds: SIDE_CHANGE_S, position: place, words: `To the ${side}` });
@@ -96,8 +99,8 @@ export function sessionStrip({ blocks, line, isMeasured, shelf = BUILT_IN }: Str
     // Read again here what is done with, before the athlete leaves this position for good.
     const rest = passes.slice(i + 1);
     for (const [each, what] of [...todo]) {
-      const worked = passes.slice(0, i + 1).some((done) => `${done.entry.motionId}/${done.side}` === each);
-      const stillToCome = rest.some((next) => `${next.entry.motionId}/${next.side}` === each);
+      const worked = passes.slice(0, i + 1).some((done) => keyOf(done) === each);
+      const stillToCome = rest.some((next) => keyOf(next) === each);
       const work = rest.filter((next) => next.entry.stage !== 'close');
       const leaving = work[0]?.place !== place && !work.some((next) => next.place === what.place);
       if (!worked || stillToCome || what.place !== place || !(leaving || work.length === 0)) continue;

@@ -32,7 +32,7 @@ export const BREATH_SINK: Method = {
   claims: [taught('Long and pain-free reaches deeper than strong.')],
   schoolsDiffer: 'One to two minutes, or up to eight.',
   rounds: { default: 1, min: 1, max: 3 },
-  numbers: [times('breaths', 'Breaths', 9, 2, 60), { ...pressure(1.5), label: 'Pressure to begin with' }, { id: 'deeper', label: 'Deeper by, a breath', unit: 'score', default: [0.1], min: 0, max: 1, step: 0.05, perRound: false, place: 'main' }, painCeiling(2), ...PRESS_FRAME],
+  numbers: [times('breaths', 'Breaths', 9, 2, 60), { ...pressure(1), label: 'Pressure to begin with' }, { id: 'deeper', label: 'Deeper by, a breath', unit: 'score', default: [0.1], min: 0, max: 1, step: 0.05, perRound: false, place: 'main' }, painCeiling(2), ...PRESS_FRAME],
   choices: [], lists: [],
   opening: [SET_UP, { kind: 'sink', duration: { breath: 'out' }, angle: { to: 'edge' }, breath: 'out', works: 'therapist', text: 'Let the hand arrive', detail: 'weight, no push' }],
   round: [{ each: { times: 'breaths' }, phases: [
