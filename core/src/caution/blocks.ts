@@ -23,7 +23,9 @@ export function overriddenFor(overrides: readonly OverrideFields[], motionId: st
 
 /** What cautions say of one side of a block. */
 export interface SideCautions {
+  /** The side that is worked on, and the one the motion is read on. */
   readonly side: Side;
+  readonly readSide: Side;
   readonly result: CautionResult;
   /** What forbids this side as things stand. */
   readonly blocking: readonly Caution[];
@@ -37,7 +39,7 @@ export function blockCautions(block: BlockPlan, context: CautionContext, overrid
   return sidesIn(block).map((side) => {
     const action = blockAction(block, side, shelf);
     const result = cautionsFor(context, action);
-    return { side, result, blocking: blocking(result, overriddenFor(overrides, action.motionId!, action.motionSide)) };
+    return { side, readSide: action.motionSide, result, blocking: blocking(result, overriddenFor(overrides, action.motionId!, action.motionSide)) };
   });
 }
 

@@ -5,7 +5,7 @@ export { CONSENT_AREAS, consentArea, regionsOfAreas, type ConsentArea } from './
 export { blocking, cautionOverview, cautionsFor, overrideKey, visitCautions } from './evaluate.ts';
 export { conditionWords } from './words.ts';
 export { anyLimit, isAsStrict, limitWords, mergeLimits, NO_LIMITS } from './limits.ts';
-export { daysBetween, PHASE_WORDS, surgeryPhase } from './phase.ts';
+export { daysBetween, isCleared, PHASE_WORDS, stillProtected, surgeryPhase } from './phase.ts';
 export { RULES } from './rules/index.ts';
 export {
   LEVELS, PHASES,

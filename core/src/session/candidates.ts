@@ -143,9 +143,9 @@ function possibleOn(
 ): Possible | ForbiddenEntry {
   const { motion } = wanted;
   const bare = newBlock('x', entry.id, method.id, [side], shelf);
-  const [cautions] = blockCautions(bare, facts.caution, facts.overrides, shelf);
-  if (cautions!.blocking.length > 0) return { entry, words: `${cautions!.blocking[0]!.because}: ${cautions!.blocking[0]!.reason}` };
-  const block = limitedBlock(bare, facts.caution, shelf);
+  const { free, because } = freePositions(bare, entry, facts, shelf);
+  if (free.length === 0) return { entry, words: because };
+  const block = limitedBlock({ ...bare, position: free[0]! }, facts.caution, shelf);
   const room = roomLeft(motion, wanted, block, side);
   const least = Math.max(1, Math.min(pin?.rounds ?? 1, method.rounds.max));
   const most = Math.max(least, Math.min(MOST_ROUNDS, method.rounds.max));
@@ -157,8 +157,15 @@ function possibleOn(
     const other = wanted.missing > 0 ? 0 : OTHER_SIDE_SHARE * Math.min(expected * degreesPer(motion.id), OTHER_SIDE_DEG);
     return { rounds, seconds: seconds + (motion.sides.length > 1 ? SIDE_CHANGE_S : 0), gain, value: factor * (wanted.weight * gain * degreesPer(motion.id) + other) };
   });
-  const positions = entry.positions.map((position) => positionOn({ position }, side)).filter((position) => !facts.withoutPositions.includes(position));
+  const positions = free.map((position) => positionOn({ position }, side)).filter((position) => !facts.withoutPositions.includes(position));
   return positions.length === 0 ? { entry, words: 'Only in a position that was left out.' } : { entry, method, side, positions, wanted, levels, fit, pinned: pin !== undefined };
+}
+
+/** The positions of an entry in which cautions forbid no side of a block, and, where there is none, why. */
+export function freePositions(block: BlockPlan, entry: Entry, facts: Pick<SessionFacts, 'caution' | 'overrides'>, shelf: Shelf): { readonly free: readonly Position[]; readonly because: string } {
+  const judged = entry.positions.map((position) => ({ position, blocking: blockCautions({ ...block, position }, facts.caution, facts.overrides, shelf).flatMap((side) => side.blocking) }));
+  const first = judged[0]!.blocking[0];
+  return { free: judged.filter((each) => each.blocking.length === 0).map((each) => each.position), because: first ? `${first.because}: ${first.reason}` : '' };
 }
 
 /** How far cautions let the limb go past today's edge: nothing where only a share of the way is allowed. */

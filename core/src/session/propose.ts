@@ -1,9 +1,9 @@
 import { POSITIONS, positionOn, type Position, type Side } from '../body/index.ts';
-import { blockCautions } from '../caution/index.ts';
+import { blocking, cautionsFor, measuring, overriddenFor } from '../caution/index.ts';
 import type { Entry } from '../catalogue/index.ts';
 import { BUILT_IN, compile, newBlock, offeredEntries, sidesOf, techniquesOf, type BlockPlan, type Shelf } from '../method/index.ts';
 import { SECONDS_A_SIDE } from '../record/index.ts';
-import { possibleBlocks, type Pin, type Possible, type Possibles, type SessionFacts } from './candidates.ts';
+import { freePositions, possibleBlocks, type Pin, type Possible, type Possibles, type SessionFacts } from './candidates.ts';
 import { CLOSING_S, moveSeconds, OPENING_S } from './places.ts';
 import { solveSession, type SolveControl } from './solve/solve.ts';
 import type { SessionProblem, Solution } from './solve/types.ts';
@@ -69,12 +69,20 @@ export interface ProposeControl extends Pick<SolveControl, 'stop'> {
   readonly progress?: (best: number, bound: number, soFar: () => Proposal | null) => void;
 }
 
+/** A warm-up with the positions in which cautions forbid nothing of it. */
+interface WarmUp {
+  readonly entry: Entry;
+  readonly free: readonly Position[];
+}
+
 interface Model {
   readonly problem: SessionProblem;
   readonly possibles: Possibles;
   readonly positions: readonly Position[];
-  readonly warmUps: readonly Entry[];
+  readonly warmUps: readonly WarmUp[];
   readonly closing: BlockPlan | null;
+  /** Where cautions let the athlete lie still at the end. */
+  readonly closingPositions: readonly Position[];
 }
 
 /**
@@ -110,7 +118,7 @@ function overtime({ blocks }: Proposal, facts: SessionFacts): number {
   const row = blocks.map((each) => each.block);
   const read = (motionId: string, side: Side) => facts.today.find((value) => value.motionId === motionId && value.side === side && value.moment === 'before')?.value ?? null;
   const line = compile(row, { breath: facts.breath, edgeOf: read, shelf });
-  return sessionStrip({ blocks: row, line, isMeasured: (motionId, side) => read(motionId, side) !== null, shelf }).seconds - facts.minutes * 60;
+  return sessionStrip({ blocks: row, line, isMeasured: (motionId, side) => read(motionId, side) !== null, mayMeasure: (motionId, side) => mayMeasure(facts, motionId, side), shelf }).seconds - facts.minutes * 60;
 }
 
 /** How many minutes more would bring in what was left out, tried minute by minute. */
@@ -159,28 +167,31 @@ function modelOf(facts: SessionFacts, idFor: (n: number) => string): Model {
   const warmUps = facts.warm ? [] : warmUpsFor(list, facts, shelf);
   const measured = list.map(({ wanted }) => positionOn(wanted.motion, wanted.side));
   const positions = POSITIONS.filter((position) => !facts.withoutPositions.includes(position) || measured.includes(position))
-    .filter((position) => list.some((each) => each.positions.includes(position)) || measured.includes(position) || warmUps.some((entry) => entry.positions.map((each) => positionOn({ position: each }, 'left')).includes(position)));
+    .filter((position) => list.some((each) => each.positions.includes(position)) || measured.includes(position) || warmUps.some(({ free }) => free.map((each) => positionOn({ position: each }, 'left')).includes(position)));
   const placesOf = (all: readonly Position[]) => positions.flatMap((position, i) => (all.includes(position) ? [i] : []));
   const motionSides = [...new Set(list.map(({ wanted }) => `${wanted.motion.id}/${wanted.side}`))];
-  const closing = facts.minutes >= STILL_FROM_MINUTES ? { ...newBlock(idFor(99), 'still-hold', 'breath-sink', ['midline'], shelf) } : null;
+  const close = newBlock(idFor(99), 'still-hold', 'breath-sink', ['midline'], shelf);
+  const closingPositions = freePositions(close, shelf.entries.get(close.entryId)!, facts, shelf).free;
+  const closing = facts.minutes >= STILL_FROM_MINUTES && closingPositions.length > 0 ? close : null;
   const still = closing && { ...closing, numbers: { ...closing.numbers, breaths: [STILL_BREATHS] } };
   const secondsOf = (block: BlockPlan) => compile([block], { breath: facts.breath, edgeOf: () => null, shelf }).totalMs / 1000;
   const same = (a: Possible, b: Possible) => a.entry.id === b.entry.id && a.method.id === b.method.id;
   const pairs = list.flatMap((a, i) => list.flatMap((b, j) => (i < j ? [[i, j, a, b] as const] : [])));
-  const sidesWarm = (entry: Entry) => entry.positions.flatMap((position) => [positionOn({ position }, 'left'), positionOn({ position }, 'right')]);
+  const sidesWarm = ({ free }: WarmUp) => free.flatMap((position) => [positionOn({ position }, 'left'), positionOn({ position }, 'right')]);
   return {
-    possibles, positions, warmUps, closing: still,
+    possibles, positions, warmUps, closing: still, closingPositions,
     problem: {
       seconds: facts.minutes * 60, openingS: OPENING_S, closingS: CLOSING_S + (still ? secondsOf(still) : 0), stepS: STEP_S, mostStays: MOST_STAYS,
       arriveS: positions.map(() => 0),
       moveS: straight(positions.map((from) => positions.map((to) => moveSeconds(from, to)))), moveCost: positions.map((from) => positions.map((to) => (from === to ? 0 : TURN_COST))),
-      warmUps: warmUps.map((entry) => ({ seconds: secondsOf(warmBlock(entry, '', shelf)), places: placesOf(sidesWarm(entry)) })),
+      warmUps: warmUps.map((each) => ({ seconds: secondsOf(warmBlock(each.entry, '', shelf)), places: placesOf(sidesWarm(each)) })),
       measurings: motionSides.map((key) => {
         const { wanted } = list.find((each) => `${each.wanted.motion.id}/${each.wanted.side}` === key)!;
-        return { places: placesOf([positionOn(wanted.motion, wanted.side)]), beforeS: wanted.measuredToday ? 0 : SECONDS_A_SIDE, afterS: SECONDS_A_SIDE };
+        const may = mayMeasure(facts, wanted.motion.id, wanted.side);
+        return { places: placesOf([positionOn(wanted.motion, wanted.side)]), beforeS: wanted.measuredToday || !may ? 0 : SECONDS_A_SIDE, afterS: may ? SECONDS_A_SIDE : 0 };
       }),
       candidates: list.map((each) => {
-        const warmUp = each.entry.stage === 'specific' && techniquesOf(each.method).includes('lengthen') ? warmUps.findIndex((entry) => entry.section === each.entry.section) : -1;
+        const warmUp = each.entry.stage === 'specific' && techniquesOf(each.method).includes('lengthen') ? warmUps.findIndex(({ entry }) => entry.section === each.entry.section) : -1;
         return { places: placesOf(each.positions), levels: each.levels, warmUp: warmUp < 0 ? null : warmUp, measuring: motionSides.indexOf(`${each.wanted.motion.id}/${each.wanted.side}`), required: each.pinned };
       }),
       together: pairs.flatMap(([i, j, a, b]) => (same(a, b) && a.wanted.motion.id === b.wanted.motion.id ? [[i, j] as const] : [])),
@@ -205,13 +216,18 @@ function straight(moves: readonly (readonly number[])[]): number[][] {
 }
 
 /** One warm-up for every part of the body that is lengthened, if any is allowed: the first of the catalogue that needs no side of its own, or else both sides. */
-function warmUpsFor(list: readonly Possible[], facts: SessionFacts, shelf: Shelf): Entry[] {
+function warmUpsFor(list: readonly Possible[], facts: SessionFacts, shelf: Shelf): WarmUp[] {
   const sections = [...new Set(list.map((each) => each.entry.section))];
   return sections.flatMap((section) => {
     const fit = offeredEntries(shelf).filter((entry) => entry.stage === 'warm' && !entry.afterOperation && entry.section === section && !facts.bans.includes(entry.id) && entry.positions.some((position) => !facts.withoutPositions.includes(position)));
-    const allowed = fit.filter((entry) => blockCautions(newBlock('x', entry.id, entry.ways[0], sidesOf(entry), shelf), facts.caution, facts.overrides, shelf).every((side) => side.blocking.length === 0));
-    return allowed.slice(0, 1);
+    const allowed = fit.map((entry): WarmUp => ({ entry, free: freePositions(newBlock('x', entry.id, entry.ways[0], sidesOf(entry), shelf), entry, facts, shelf).free.filter((position) => !facts.withoutPositions.includes(position)) }));
+    return allowed.filter(({ free }) => free.length > 0).slice(0, 1);
   });
+}
+
+/** Whether cautions let a motion be measured on a side. */
+function mayMeasure({ caution, overrides }: SessionFacts, motionId: string, side: Side): boolean {
+  return blocking(cautionsFor(caution, measuring(motionId, side)), overriddenFor(overrides, motionId, side)).length === 0;
 }
 
 function warmBlock(entry: Entry, id: string, shelf: Shelf): BlockPlan {
@@ -219,7 +235,7 @@ function warmBlock(entry: Entry, id: string, shelf: Shelf): BlockPlan {
   return { ...block, sides: block.sides.map((each) => ({ ...each, rounds: 1 })) };
 }
 
-function proposalOf({ problem, possibles, positions, warmUps, closing }: Model, solution: Solution, facts: SessionFacts, idFor: (n: number) => string): Proposal {
+function proposalOf({ problem, possibles, positions, warmUps, closing, closingPositions }: Model, solution: Solution, facts: SessionFacts, idFor: (n: number) => string): Proposal {
   const shelf = facts.shelf ?? BUILT_IN;
   const { list } = possibles;
   let n = 0;
@@ -230,7 +246,7 @@ function proposalOf({ problem, possibles, positions, warmUps, closing }: Model, 
     const position = positions[stay.place]!;
     for (const task of stay.tasks) {
       if (task.kind === 'warm-up') {
-        const entry = warmUps[task.warmUp]!;
+        const { entry } = warmUps[task.warmUp]!;
         blocks.push({ block: inPosition(warmBlock(entry, idFor(n++), shelf), entry, position), kind: 'warm-up', fit: 'warm before long', sides: [], value: 0 });
       }
       if (task.kind !== 'block') continue;
@@ -252,7 +268,7 @@ function proposalOf({ problem, possibles, positions, warmUps, closing }: Model, 
   const last = solution.stays.at(-1);
   if (closing && blocks.length > 0) {
     const entry = shelf.entries.get(closing.entryId)!;
-    const position = last && entry.positions.includes(positions[last.place]!) ? positions[last.place]! : entry.positions[0];
+    const position = last && closingPositions.includes(positions[last.place]!) ? positions[last.place]! : closingPositions[0]!;
     blocks.push({ block: inPosition(closing, entry, position), kind: 'close', fit: 'a clear, still end', sides: [], value: 0 });
   }
   const stays = solution.stays.map((stay) => positions[stay.place]!);

@@ -28,6 +28,8 @@ export interface StripFacts {
   readonly line: Line | null;
   /** Whether a motion was read on a side before work today. */
   readonly isMeasured: (motionId: string, side: Side) => boolean;
+  /** Whether cautions let a motion be measured on a side; left out, they do. */
+  readonly mayMeasure?: (motionId: string, side: Side) => boolean;
   readonly shelf?: Shelf;
 }
 
@@ -36,7 +38,7 @@ export interface StripFacts {
  * of the table, turns, measuring again, close. What is measured again is read in its own position before the athlete leaves it for
  * good; what has another position than all that follow is read at the end. Every item begins where the one before it ended.
  */
-export function sessionStrip({ blocks, line, isMeasured, shelf = BUILT_IN }: StripFacts): SessionStrip {
+export function sessionStrip({ blocks, line, isMeasured, mayMeasure = () => true, shelf = BUILT_IN }: StripFacts): SessionStrip {
   const items: StripItem[] = [];
   let at = 0;
   let position: Position | null = null;
@@ -62,7 +64,7 @@ export function sessionStrip({ blocks, line, isMeasured, shelf = BUILT_IN }: Str
   for (const { entry, side } of passes.filter((each) => each.entry.measured)) {
     const motion = motionOf(entry.motionId);
     const read = readOn(entry, side);
-    if (motion.sides.includes(read)) todo.set(`${motion.id}/${read}`, { motionId: motion.id, side: read, place: positionOn(motion, read), words: motion.name });
+    if (motion.sides.includes(read) && mayMeasure(motion.id, read)) todo.set(`${motion.id}/${read}`, { motionId: motion.id, side: read, place: positionOn(motion, read), words: motion.name });
   }
   // Two motions of one name are told apart by their test position.
   const others = (id: string) => [...todo.values()].some((each) => each.motionId !== id && motionOf(each.motionId).name === motionOf(id).name);

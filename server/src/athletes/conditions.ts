@@ -3,7 +3,7 @@ import type { Condition, NoTouchArea } from '@pace-bend/core/record';
 import { change, firstRow, fromJson, iso, rows, type Db } from '../db/pool.ts';
 import type { SentCondition } from './schema.ts';
 
-const COLUMNS = 'c.id, c.code, c.region, c.side, c.onset, c.surgery_on AS surgeryOn, c.words, c.clearance, c.resolved_on AS resolvedOn, c.revision';
+const COLUMNS = 'c.id, c.code, c.region, c.side, c.onset, c.surgery_on AS surgeryOn, c.muscle, c.grade, c.words, c.clearance, c.resolved_on AS resolvedOn, c.revision';
 
 function conditionFrom(row: Condition): Condition {
   return { ...row, clearance: row.clearance === null ? null : fromJson<Clearance>(row.clearance) };
@@ -22,8 +22,8 @@ export async function conditionById(db: Db, athleteId: string, id: string): Prom
 export async function insertCondition(db: Db, athleteId: string, id: string, sent: SentCondition): Promise<void> {
   await change(
     db,
-    'INSERT INTO athlete_condition (id, athlete_id, code, region, side, onset, surgery_on, words, clearance, resolved_on) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-    [id, athleteId, sent.code, sent.region, sent.side, sent.onset, sent.surgeryOn, sent.words, sent.clearance && JSON.stringify(sent.clearance), sent.resolvedOn],
+    'INSERT INTO athlete_condition (id, athlete_id, code, region, side, onset, surgery_on, muscle, grade, words, clearance, resolved_on) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+    [id, athleteId, sent.code, sent.region, sent.side, sent.onset, sent.surgeryOn, sent.muscle, sent.grade, sent.words, sent.clearance && JSON.stringify(sent.clearance), sent.resolvedOn],
   );
 }
 
@@ -31,9 +31,9 @@ export async function insertCondition(db: Db, athleteId: string, id: string, sen
 export async function updateCondition(db: Db, athleteId: string, id: string, sent: SentCondition): Promise<boolean> {
   const touched = await change(
     db,
-    `UPDATE athlete_condition SET code = ?, region = ?, side = ?, onset = ?, surgery_on = ?, words = ?, clearance = ?, resolved_on = ?, revision = revision + 1
+    `UPDATE athlete_condition SET code = ?, region = ?, side = ?, onset = ?, surgery_on = ?, muscle = ?, grade = ?, words = ?, clearance = ?, resolved_on = ?, revision = revision + 1
      WHERE id = ? AND athlete_id = ? AND revision = ? AND withdrawn_at IS NULL`,
-    [sent.code, sent.region, sent.side, sent.onset, sent.surgeryOn, sent.words, sent.clearance && JSON.stringify(sent.clearance), sent.resolvedOn, id, athleteId, sent.revision],
+    [sent.code, sent.region, sent.side, sent.onset, sent.surgeryOn, sent.muscle, sent.grade, sent.words, sent.clearance && JSON.stringify(sent.clearance), sent.resolvedOn, id, athleteId, sent.revision],
   );
   return touched === 1;
 }

@@ -5,7 +5,7 @@ import { change, firstRow, fromJson, insertMany, iso, rows, type Bound, type Db 
 const COLUMN_OF: Record<keyof AthleteFields, string> = {
   name: 'name', birthDate: 'birth_date', referenceSex: 'reference_sex', rowing: 'rowing', about: 'about', breathPeriodMs: 'breath_period_ms', sport: 'sport', role: 'role', hand: 'hand', foot: 'foot',
   thighCm: 'thigh_cm', legCm: 'leg_cm', armCm: 'arm_cm', forearmCm: 'forearm_cm', build: 'build', preferences: 'preferences', coach: 'coach', contacts: 'contacts', medications: 'medications',
-  beighton: 'beighton', availability: 'availability', availableUntil: 'available_until',
+  historyOn: 'history_on', beighton: 'beighton', availability: 'availability', availableUntil: 'available_until',
 };
 const FIELDS = Object.keys(COLUMN_OF) as (keyof AthleteFields)[];
 const JSON_FIELDS: readonly (keyof AthleteFields)[] = ['contacts', 'medications', 'beighton'];

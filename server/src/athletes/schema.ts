@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { BEIGHTON_ITEMS, CONDITIONS, conditionFacts, MEDICATIONS, MOVEMENTS, type ConditionFields, type NoTouchFields } from '@pace-bend/core/caution';
-import { motionOf, MOTIONS, REGIONS } from '@pace-bend/core/body';
+import { BEIGHTON_ITEMS, CONDITIONS, conditionFacts, MEDICATIONS, stillProtected, type ConditionFields, type NoTouchFields } from '@pace-bend/core/caution';
+import { motionOf, MOTIONS, MOVEMENTS, MUSCLES, REGIONS } from '@pace-bend/core/body';
 import { formatValue } from '@pace-bend/core/measure';
 import { BLANK_FILE, checkBirthDate, isDay, LIMITS, type AthleteFields, type GoalFields } from '@pace-bend/core/record';
 import type { Wire } from '../app/wire.ts';
@@ -38,6 +38,7 @@ const fields = (today: string) => ({
   coach: line.label('Coach'),
   contacts: Joi.array().max(LIMITS.contacts).label('Contacts').items(Joi.object({ name: word.required().label('Contact'), role: line.required(), phone: line.required(), email: line.required() })),
   medications: Joi.array().items(Joi.string().valid(...MEDICATIONS.map((each) => each.id))).unique().label('Medication'),
+  historyOn: day.allow(null).label('History taken'),
   beighton: Joi.array().items(Joi.boolean()).length(BEIGHTON_ITEMS.length).allow(null).label('Beighton score'),
   availability: Joi.string().valid('full', 'limited', 'out').label('Availability'),
   availableUntil: day.allow(null).label('Available until'),
@@ -75,6 +76,8 @@ export const conditionSchema = (today: string) => Joi.object<Wire<SentCondition>
   side: side.required().label('Side'),
   onset: day.allow(null).required().label('Onset'),
   surgeryOn: day.allow(null).required().label('Operation'),
+  muscle: Joi.string().valid(...MUSCLES.map((each) => each.id)).allow(null).required().label('Muscle'),
+  grade: Joi.number().valid(1, 2, 3).allow(null).required().label('Grade'),
   words: text.required().label('Words'),
   clearance: Joi.object({
     by: word.required().label('Cleared by'), on: day.required().label('Cleared on'), text: text.required().label('As written'), limits: Joi.array().items(limit).max(12).required().label('Limits'),
@@ -83,6 +86,9 @@ export const conditionSchema = (today: string) => Joi.object<Wire<SentCondition>
 }).custom((sent: SentCondition, helpers) => {
   const facts = conditionFacts(sent.code);
   if (facts.chooseRegion && sent.region === null) return helpers.message({ custom: `${facts.name} needs its region` });
+  if (!facts.ofMuscle && (sent.muscle !== null || sent.grade !== null)) return helpers.message({ custom: `${facts.name} is none of a muscle` });
+  if (sent.clearance && sent.surgeryOn !== null && sent.clearance.on < sent.surgeryOn) return helpers.message({ custom: 'A go-ahead is given after the operation' });
+  if (sent.resolvedOn !== null && stillProtected({ ...sent, clearance: sent.clearance ?? null }, today)) return helpers.message({ custom: 'Within a year of an operation “over” needs the go-ahead of the surgeon or physiotherapist' });
   if (!facts.surgery && sent.surgeryOn !== null) return helpers.message({ custom: `${facts.name} is no operation and has no date of one` });
   for (const [on, what] of [[sent.onset, 'The onset'], [sent.surgeryOn, 'The operation'], [sent.resolvedOn, 'The end'], [sent.clearance?.on ?? null, 'The clearance']] as const) {
     if (on !== null && on > today) return helpers.message({ custom: `${what} lies in the future` });

@@ -1,7 +1,7 @@
 import { blockCautions, blocking, cautionsFor, isAsStrict, measuring, NO_LIMITS, overriddenFor, visitCautions, type Caution, type CautionContext } from '@pace-bend/core/caution';
 import type { Side } from '@pace-bend/core/body';
 import type { BlockPlan, Shelf } from '@pace-bend/core/method';
-import { cautionContextOf, type Override, type Visit } from '@pace-bend/core/record';
+import { cautionContextOf, openQuestions, type OpenQuestion, type Override, type Visit } from '@pace-bend/core/record';
 import type { PracticeRow } from '../access/sessions.ts';
 import { dayIn } from '../app/days.ts';
 import { notFound, Problem } from '../app/problem.ts';
@@ -12,14 +12,14 @@ import type { Db } from '../db/pool.ts';
 import { answersOf, overridesOf } from '../visits/referral.ts';
 
 /** What cautions need to know of a visit, read anew: the file may have changed since a screen was drawn. */
-export async function cautionsOfVisit(db: Db, practice: PracticeRow, visit: Visit): Promise<{ readonly context: CautionContext; readonly overrides: readonly Override[] }> {
+export async function cautionsOfVisit(db: Db, practice: PracticeRow, visit: Visit): Promise<{ readonly context: CautionContext; readonly overrides: readonly Override[]; readonly open: readonly OpenQuestion[] }> {
   const day = dayIn(practice.timeZone, new Date(visit.startsAt));
   const [athlete, conditions, noTouch, { next, last }, answers, overrides] = await Promise.all([
     athleteById(db, practice.id, visit.athleteId), conditionsOf(db, visit.athleteId), noTouchOf(db, visit.athleteId), eventsAround(db, practice.id, visit.athleteId, day), answersOf(db, visit.id), overridesOf(db, visit.id),
   ]);
   // Erased since the visit was found.
   if (!athlete) throw notFound('This athlete');
-  return { context: cautionContextOf({ athlete, conditions, noTouch, scope: practice.scope, nextEvent: next, lastEvent: last, answers, visit }, day), overrides };
+  return { context: cautionContextOf({ athlete, conditions, noTouch, scope: practice.scope, nextEvent: next, lastEvent: last, answers, visit }, day), overrides, open: openQuestions({ answers, visit }) };
 }
 
 /** Refuses hands-on work while something says stop. */
@@ -27,6 +27,13 @@ export function requireNoStop(context: CautionContext): void {
   const { cautions } = visitCautions(context);
   const stops = cautions.filter((caution) => caution.level === 'stop');
   if (stops.length > 0) throw refusal('Stopped', stops, 'End the visit in a referral.');
+}
+
+/** Refuses the table while nobody has asked what has to be asked before hands go on. */
+export function requireAsked(open: readonly OpenQuestion[]): void {
+  if (open.length === 0) return;
+  const what = open.map((each) => (each === 'questions' ? 'the stop questions' : 'consent for today’s areas')).join(' and ');
+  throw new Problem(409, 'Not asked yet', `Before hands go on: ask ${what}, or say why not. Nothing was begun.`, [], { open });
 }
 
 /** Refuses to measure what cautions forbid. */

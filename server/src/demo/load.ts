@@ -98,7 +98,7 @@ class DemoLoader {
   private async loadCondition(athleteId: string, condition: DemoCondition): Promise<void> {
     const { code, region = null, side = null, words = '', clearance } = condition;
     await insertCondition(this.db, athleteId, this.random.uuid(this.today.minus({ days: 80 }).toJSDate()), {
-      code, region, side, words, revision: 0, onset: this.day(condition.onsetDaysAgo ?? condition.surgeryDaysAgo), surgeryOn: this.day(condition.surgeryDaysAgo), resolvedOn: this.day(condition.resolvedDaysAgo),
+      code, region, side, words, muscle: null, grade: null, revision: 0, onset: this.day(condition.onsetDaysAgo ?? condition.surgeryDaysAgo), surgeryOn: this.day(condition.surgeryDaysAgo), resolvedOn: this.day(condition.resolvedDaysAgo),
       clearance: clearance ? { by: clearance.by, text: clearance.text, limits: clearance.limits, on: this.day(clearance.daysAgo)! } : null,
     });
   }
@@ -107,7 +107,7 @@ class DemoLoader {
     const id = this.random.uuid(this.today.minus({ days: 90 }).toJSDate());
     this.ids.set(person.name, id);
     const birthDate = `${this.today.year - person.birth.yearsAgo}-${person.birth.monthDay}`;
-    await insertAthlete(this.db, this.practiceId, id, { ...BLANK_FILE, sport: 'Rowing', name: person.name, birthDate, referenceSex: person.sex, rowing: person.rowing, about: person.about, breathPeriodMs: person.breathPeriodMs, ...person.file });
+    await insertAthlete(this.db, this.practiceId, id, { ...BLANK_FILE, sport: 'Rowing', historyOn: this.day(80), name: person.name, birthDate, referenceSex: person.sex, rowing: person.rowing, about: person.about, breathPeriodMs: person.breathPeriodMs, ...person.file });
 
     for (const condition of person.conditions ?? []) await this.loadCondition(id, condition);
     for (const area of person.noTouch ?? []) await insertNoTouch(this.db, id, this.random.uuid(this.today.minus({ days: 60 }).toJSDate()), area, this.today.minus({ days: 60 }).toJSDate());

@@ -5,7 +5,7 @@ import { idFrom } from '../app/ids.ts';
 import { invalid, Problem, stale } from '../app/problem.ts';
 import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
-import { cautionsOfVisit, requireAllowed } from '../cautions/context.ts';
+import { cautionsOfVisit, requireAllowed, requireAsked } from '../cautions/context.ts';
 import { isDuplicate, transaction, type Pool } from '../db/pool.ts';
 import { requireSoundBlocks } from '../plans/check.ts';
 import { shelfFor } from '../shelf/queries.ts';
@@ -37,7 +37,8 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
       same: (there) => standsAlready(there.input, fields),
       insert: async () => {
         await findOpenVisit(pool, practice, visit.id);
-        const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
+        const { context, overrides, open } = await cautionsOfVisit(pool, practice, visit);
+        requireAsked(open);
         requireAllowed(context, overrides, fields.blocks, shelf);
         const line = lineOfRun(fields, shelf);
         const text = JSON.stringify(line);

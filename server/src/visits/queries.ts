@@ -5,7 +5,7 @@ import type { NewVisit } from './schema.ts';
 /** Column of each thing asked at arrival. */
 const ARRIVAL_COLUMN: Record<keyof Arrival, string> = {
   complaint: 'complaint', complaintRegion: 'complaint_region', complaintSide: 'complaint_side', complaintScore: 'complaint_score', changed: 'changed',
-  trainingSince: 'training_since', trainingNext: 'training_next', minutesAvailable: 'minutes_available', consent: 'consent', lookFirst: 'look_first',
+  trainingSince: 'training_since', trainingNext: 'training_next', minutesAvailable: 'minutes_available', consent: 'consent', consentWord: 'consent_word', lookFirst: 'look_first',
 };
 const ARRIVAL = Object.keys(ARRIVAL_COLUMN) as (keyof Arrival)[];
 

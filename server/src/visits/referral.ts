@@ -4,22 +4,22 @@ import { change, firstRow, fromJson, iso, rows, type Db } from '../db/pool.ts';
 
 /** Every set of stop answers of a visit, oldest first. */
 export async function answersOf(db: Db, visitId: string): Promise<StopAnswers[]> {
-  const found = await rows<{ id: string; at: Date; by: string; answers: unknown }>(db, 'SELECT id, answered_at AS at, answered_by AS `by`, answers FROM stop_answers WHERE visit_id = ? ORDER BY answered_at, id', [visitId]);
+  const found = await rows<{ id: string; at: Date; by: string; answers: unknown; notAsked: string | null }>(db, 'SELECT id, answered_at AS at, answered_by AS `by`, answers, not_asked AS notAsked FROM stop_answers WHERE visit_id = ? ORDER BY answered_at, id', [visitId]);
   return found.map((row) => ({ ...row, at: iso(row.at), answers: fromJson(row.answers) }));
 }
 
-export async function insertAnswers(db: Db, visitId: string, id: string, answers: StopAnswers['answers'], at: Date, by: string): Promise<void> {
-  await change(db, 'INSERT INTO stop_answers (id, visit_id, answers, answered_at, answered_by) VALUES (?, ?, ?, ?, ?)', [id, visitId, JSON.stringify(answers), at, by]);
+export async function insertAnswers(db: Db, visitId: string, id: string, { answers, notAsked }: Pick<StopAnswers, 'answers' | 'notAsked'>, at: Date, by: string): Promise<void> {
+  await change(db, 'INSERT INTO stop_answers (id, visit_id, answers, not_asked, answered_at, answered_by) VALUES (?, ?, ?, ?, ?, ?)', [id, visitId, JSON.stringify(answers), notAsked, at, by]);
 }
 
 /** What was set aside at a visit, oldest first. */
 export async function overridesOf(db: Db, visitId: string): Promise<Override[]> {
-  const found = await rows<Omit<Override, 'at'> & { at: Date }>(db, 'SELECT id, rule_id AS ruleId, motion_id AS motionId, side, reason, made_at AS at, made_by AS `by` FROM caution_override WHERE visit_id = ? ORDER BY made_at, id', [visitId]);
+  const found = await rows<Omit<Override, 'at'> & { at: Date }>(db, 'SELECT id, rule_id AS ruleId, ground, motion_id AS motionId, side, reason, made_at AS at, made_by AS `by` FROM caution_override WHERE visit_id = ? ORDER BY made_at, id', [visitId]);
   return found.map((row) => ({ ...row, at: iso(row.at) }));
 }
 
 export async function insertOverride(db: Db, visitId: string, id: string, override: OverrideFields, at: Date, by: string): Promise<void> {
-  await change(db, 'INSERT INTO caution_override (id, visit_id, rule_id, motion_id, side, reason, made_at, made_by) VALUES (?, ?, ?, ?, ?, ?, ?, ?)', [id, visitId, override.ruleId, override.motionId, override.side, override.reason, at, by]);
+  await change(db, 'INSERT INTO caution_override (id, visit_id, rule_id, ground, motion_id, side, reason, made_at, made_by) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)', [id, visitId, override.ruleId, override.ground, override.motionId, override.side, override.reason, at, by]);
 }
 
 export async function referralOf(db: Db, visitId: string): Promise<Referral | null> {

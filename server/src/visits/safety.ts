@@ -20,10 +20,10 @@ export function safetyRoutes(pool: Pool, now: () => Date): Router {
     const visitId = idFrom(request);
     const id = idFrom(request, 'answersId');
     const { practice, name } = caller(response);
-    const { answers } = validate(answersSchema, request.body);
+    const { answers, notAsked } = validate(answersSchema, request.body);
     await findOpenVisit(pool, practice, visitId);
     await putOnce({
-      what: 'These answers', find: async () => (await answersOf(pool, visitId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, { answers }), insert: () => insertAnswers(pool, visitId, id, answers, now(), name),
+      what: 'These answers', find: async () => (await answersOf(pool, visitId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, { answers, notAsked }), insert: () => insertAnswers(pool, visitId, id, { answers, notAsked }, now(), name),
     });
     response.json({ answers: await answersOf(pool, visitId) });
   });

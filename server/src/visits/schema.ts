@@ -4,6 +4,7 @@ import { CONSENT_AREAS, RULES, STOP_QUESTIONS, type OverrideFields } from '@pace
 import { MOTIONS } from '@pace-bend/core/body';
 import { LIMITS, STEPS, type Arrival, type ReferralFields, type Step, type StopAnswers, type Visit } from '@pace-bend/core/record';
 import { idSchema } from '../app/ids.ts';
+import { oneLine } from '../app/text.ts';
 import type { Wire } from '../app/wire.ts';
 
 export type NewVisit = Pick<Visit, 'athleteId' | 'startsAt' | 'minutes'>;
@@ -49,19 +50,23 @@ export const visitPatchSchema = Joi.object<Wire<VisitPatch>, true>({
   trainingSince: Joi.string().allow('').max(LIMITS.aboutLength).label('Training since'),
   trainingNext: Joi.string().allow('').max(LIMITS.aboutLength).label('Training next'),
   minutesAvailable: minutes.label('Minutes available'),
+  consentWord: oneLine().allow('').max(LIMITS.aboutLength).label('Why consent was not asked'),
   consent: Joi.array().items(Joi.string().valid(...CONSENT_AREAS.map((area) => area.id))).unique().allow(null).label('Consent'),
   lookFirst: Joi.string().allow('').max(LIMITS.aboutLength).label('Look at first'),
 });
 
 const answer = Joi.string().valid('no', 'yes', 'unsure').required();
-export const answersSchema = Joi.object<{ answers: StopAnswers['answers'] }, true>({
-  answers: Joi.object(Object.fromEntries(STOP_QUESTIONS.map((question) => [question.id, answer.label(question.words)]))).required() as unknown as Joi.ObjectSchema<StopAnswers['answers']>,
+/** All of them answered, or none and the word why. */
+export const answersSchema = Joi.object<Pick<StopAnswers, 'answers' | 'notAsked'>>({
+  notAsked: oneLine().trim(true).min(LIMITS.reasonLength.min).max(LIMITS.aboutLength).allow(null).default(null).label('Why they were not asked'),
+  answers: Joi.when('notAsked', { is: Joi.string(), then: Joi.object({}).required(), otherwise: Joi.object(Object.fromEntries(STOP_QUESTIONS.map((question) => [question.id, answer.label(question.words)]))).required() }),
 });
 
 /** Rules that hold an "avoid"; written limits have ids of their own. */
 const AVOIDS = new Set(RULES.filter((rule) => rule.level === 'avoid').map((rule) => rule.id));
 export const overrideSchema = Joi.object<OverrideFields, true>({
   ruleId: Joi.string().max(80).required().label('Caution').custom((value: string, helpers) => (AVOIDS.has(value) || /^written-[a-z-]+-[\d.]+$/.test(value) ? value : helpers.message({ custom: 'This is no caution that a written reason can set aside.' }))),
+  ground: oneLine().min(1).max(200).required().label('What it comes from'),
   motionId: Joi.string().valid(...MOTIONS.map((motion) => motion.id)).required().label('Motion').messages({ 'any.only': 'No such motion is known' }),
   side: Joi.string().valid('left', 'right', 'midline').required().label('Side'),
   reason: Joi.string().trim(true).min(LIMITS.reasonLength.min).max(LIMITS.reasonLength.max).required().label('The reason'),

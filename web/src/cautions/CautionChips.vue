@@ -28,7 +28,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
     <span class="sr-only">Cautions: </span>
     <span v-for="each in shown" :key="each.because" class="chip" :class="each.level"><span class="level" :class="each.level">{{ LEVEL_WORDS[each.level] }}</span><span class="words">{{ each.because }}</span></span>
     <span v-if="overview.length > MOST" class="soft small">{{ overview.length - MOST }} more</span>
-    <span v-if="overview.length === 0" class="soft small">No cautions on file</span>
+    <span v-if="!context.subject.historyTaken" class="chip untaken">History not taken: an empty file says nothing</span>
+    <span v-else-if="overview.length === 0" class="soft small">No cautions on file</span>
     <span class="key" aria-hidden="true">C</span>
   </button>
   <CautionSheet v-model:open="open" :context="context" />
@@ -72,6 +73,11 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
 
 .chip.note {
   background: var(--slate-soft);
+}
+
+/* Not a caution: nobody knows yet whether there is one. */
+.chip.untaken {
+  background: var(--sun-soft);
 }
 
 .words {

@@ -3,11 +3,11 @@ import { NO_LIMITS, type CautionContext, type ConditionFields } from '@pace-bend
 import { LIMIT_WAYS, limitRows } from './limitRows.ts';
 
 const knee: ConditionFields = {
-  code: 'knee-operation', region: null, side: 'left', onset: null, surgeryOn: '2026-10-07', words: '', resolvedOn: null,
+  code: 'knee-operation', region: null, side: 'left', onset: null, surgeryOn: '2026-10-07', muscle: null, grade: null, words: '', resolvedOn: null,
   clearance: { by: 'Dr Example', on: '2026-11-20', text: '', limits: [{ kind: 'bend', movement: 'knee flexion', deg: 110 }] },
 };
 const context = (conditions: ConditionFields[], mobilizationGrade = 0): CautionContext => ({
-  subject: { birthDate: '1996-01-01', conditions, medications: [], beighton: null, noTouch: [] }, onDay: '2026-11-25', scope: { mobilizationGrade, byRegion: {}, ruleText: '', ruleLink: '' }, daysToEvent: null, daysSinceEvent: null, raised: [], consent: null,
+  subject: { birthDate: '1996-01-01', conditions, medications: [], beighton: null, noTouch: [], historyTaken: true }, onDay: '2026-11-25', scope: { mobilizationGrade, byRegion: {}, ruleText: '', ruleLink: '' }, daysToEvent: null, daysSinceEvent: null, raised: [], questions: 'answered', consent: null,
 });
 
 test('nothing on file: no rows, though mobilization is out of scope; every motion and side when wished', () => {

@@ -4,7 +4,7 @@ import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { motionOf } from '@pace-bend/core/body';
 import { entryFigure, showsEntry } from '@pace-bend/core/catalogue';
-import { fits } from '@pace-bend/core/method';
+import { fits, techniquesOf } from '@pace-bend/core/method';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import { useSession } from '../stores/session.ts';
@@ -32,7 +32,7 @@ const retire = (retired: boolean) => run(() => shelf.setRetired(item.value!.id, 
 /** Whose direction it is: that of the athlete’s press, or of the hand. */
 const endWords = computed(() => {
   if (entryFigure(entry.value!).still) return `The limb stays, the hand works: ${entry.value!.pressLine}`;
-  return `At the edge. ${ways.value[0]?.techniques.includes('contract') ? 'They press' : 'Direction'}: ${entry.value!.pressLine}`;
+  return `At the edge. ${ways.value[0] && techniquesOf(ways.value[0]).includes('contract') ? 'They press' : 'Direction'}: ${entry.value!.pressLine}`;
 });
 const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'both move' };
 </script>

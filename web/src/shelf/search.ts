@@ -1,8 +1,7 @@
 import MiniSearch from 'minisearch';
-import { motionOf, REGIONS, type Position } from '@pace-bend/core/body';
+import { MOTION_FACETS, motionOf, REGIONS, type Position } from '@pace-bend/core/body';
 import type { Entry, Tool } from '@pace-bend/core/catalogue';
 import { fits, type Method } from '@pace-bend/core/method';
-import { MOTION_FACETS } from '@pace-bend/core/caution';
 
 export interface ShelfFilter {
   readonly text: string;

@@ -8,6 +8,7 @@ import StepsLine from '../parts/StepsLine.vue';
 import { boatWords, inDays } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
+import OpenQuestions from './OpenQuestions.vue';
 
 defineProps<{ step: Step }>();
 
@@ -29,7 +30,11 @@ const saving = computed(() => ({ saved: '', saving: 'Saving …', offline: 'Not 
     <span class="saving small" :class="visit.saveState" role="status">{{ saving }}</span>
     <StepsLine :visit-id="visit.id" :step="step" />
   </header>
-  <div v-if="visit.cautionContext" class="cautions"><CautionChips :context="visit.cautionContext" /></div>
+  <div v-if="visit.cautionContext" class="cautions">
+    <OpenQuestions />
+    <CautionChips :context="visit.cautionContext" />
+    <RouterLink v-if="!visit.finished" class="refer small" :to="`/visit/${visit.id}/letter`">Refer <span class="key" aria-hidden="true">R</span></RouterLink>
+  </div>
   <div v-if="visit.saveState === 'refused' && visit.saveProblem" class="refused" role="alert">
     <p><b>{{ visit.saveProblem.title }}.</b> {{ visit.saveProblem.message }}</p>
     <Button v-if="visit.saveProblem.status === 409" size="small" @click="visit.takeTheirs()">Show what stands now</Button>
@@ -96,7 +101,15 @@ h1 a:hover {
 
 /* A line of its own: it may never push a step out of sight. */
 .cautions {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 12px;
   padding: 0 26px 10px;
+}
+
+.refer {
+  margin-left: auto;
 }
 
 .saving {

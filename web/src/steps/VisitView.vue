@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onBeforeUnmount, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import type { Step } from '@pace-bend/core/record';
+import { isTyping } from '../app/useGlobalKeys.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { usePractice } from '../stores/practice.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -15,6 +16,7 @@ const PlanStep = defineAsyncComponent(() => import('./plan/PlanStep.vue'));
 const CloseStep = defineAsyncComponent(() => import('./close/CloseStep.vue'));
 
 const route = useRoute();
+const router = useRouter();
 const visit = useVisit();
 const practice = usePractice();
 const store = useShelf();
@@ -34,7 +36,17 @@ async function open(): Promise<void> {
   if (visit.id === id.value) void visit.rememberStep(step.value);
 }
 watch([id, step], () => void open(), { immediate: true });
-onBeforeUnmount(() => void visit.flush());
+/** Whatever is found, at whatever step: one key to the referral. */
+function onKey(event: KeyboardEvent): void {
+  if (event.key.toLowerCase() !== 'r' || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || visit.finished) return;
+  event.preventDefault();
+  void router.push(`/visit/${id.value}/letter`);
+}
+onMounted(() => window.addEventListener('keydown', onKey));
+onBeforeUnmount(() => {
+  window.removeEventListener('keydown', onKey);
+  void visit.flush();
+});
 </script>
 
 <template>

@@ -31,7 +31,7 @@ async function open() {
   await athlete.load('a');
   return { athlete, sent, now: () => file, change: (next: AthleteFile) => { file = next; } };
 }
-const KNEE = { code: 'knee-operation', region: null, side: 'left', onset: null, surgeryOn: '2026-10-07', words: '', clearance: null, resolvedOn: null } as const;
+const KNEE = { code: 'knee-operation', region: null, side: 'left', onset: null, surgeryOn: '2026-10-07', muscle: null, grade: null, words: '', clearance: null, resolvedOn: null } as const;
 
 test('what is typed in the file goes together, and the answer does not undo what came after', async () => {
   const { athlete, sent, now } = await open();

@@ -86,11 +86,11 @@ export const useAthlete = defineStore('athlete', () => {
   /** What cautions say today, outside any visit: nothing was asked, the next event counts. */
   const cautionContext = computed<CautionContext | null>(() => {
     if (!file.value || !practice.practice) return null;
-    const { athlete: { birthDate, medications, beighton }, conditions, noTouch, events } = file.value;
+    const { athlete: { birthDate, medications, beighton, historyOn }, conditions, noTouch, events } = file.value;
     const next = events.find((event) => event.onDate >= practice.today);
     const last = events.findLast((event) => event.onDate < practice.today);
     return {
-      subject: { birthDate, medications, beighton, conditions, noTouch }, onDay: practice.today, scope: practice.practice.scope, raised: [], consent: null,
+      subject: { birthDate, medications, beighton, conditions, noTouch, historyTaken: historyOn !== null }, onDay: practice.today, scope: practice.practice.scope, raised: [], questions: 'open', consent: null,
       daysToEvent: next ? daysBetween(practice.today, next.onDate) : null, daysSinceEvent: last ? daysBetween(last.onDate, practice.today) : null,
     };
   });

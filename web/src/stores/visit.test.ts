@@ -20,7 +20,7 @@ function server(start: VisitFile = visitFile()) {
       return { status: 200, body: file.visit };
     }
     if (path.includes('/answers/')) {
-      file = { ...file, answers: [...file.answers, { id: path.split('/').at(-1)!, at: '2026-11-25T09:30:00.000Z', by: 'Ann', answers: sent.answers as VisitFile['answers'][number]['answers'] }] };
+      file = { ...file, answers: [...file.answers, { id: path.split('/').at(-1)!, at: '2026-11-25T09:30:00.000Z', by: 'Ann', answers: sent.answers as VisitFile['answers'][number]['answers'], notAsked: (sent.notAsked as string | undefined) ?? null }] };
       return { status: 200, body: { answers: file.answers } };
     }
     if (path.includes('/overrides/')) {
@@ -119,7 +119,7 @@ test('all is well in one request: every question answered with no; a raised one 
 
 test('a reason set aside and a referral are kept with the visit', async () => {
   const { visit } = await open();
-  await visit.override({ ruleId: 'knee-torque', motionId: 'hip-internal-rotation', side: 'left', reason: 'Held above the knee' });
+  await visit.override({ ruleId: 'knee-torque', ground: 'g', motionId: 'hip-internal-rotation', side: 'left', reason: 'Held above the knee' });
   expect(visit.file!.overrides).toHaveLength(1);
   await visit.refer({ to: 'Dr Example', seen: 'Swollen' });
   await visit.refer({ to: 'Dr Example', seen: 'Swollen and warm' });

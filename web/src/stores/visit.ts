@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { currentFindings, type Finding, type FindingContent, type StandingFinding } from '@pace-bend/core/finding';
 import type { BlockPlan } from '@pace-bend/core/method';
 import { STOP_QUESTIONS, visitCautions, type Caution, type CautionContext, type QuestionId } from '@pace-bend/core/caution';
-import { cautionContextOf, currentReadings, type Arrival, type Note, type Override, type Referral, type StopAnswers, type Plan, type Reading, type ReadingFields, type Run, type Step, type Visit, type VisitFile } from '@pace-bend/core/record';
+import { cautionContextOf, currentReadings, openQuestions, type Arrival, type Note, type Override, type Referral, type StopAnswers, type Plan, type Reading, type ReadingFields, type Run, type Step, type Visit, type VisitFile } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../app/api.ts';
 import { autosave, type Autosave, type SaveState } from './autosave.ts';
 import { usePractice } from './practice.ts';
@@ -30,6 +30,8 @@ export const useVisit = defineStore('visit', () => {
   const cautionContext = computed<CautionContext | null>(() => (file.value ? cautionContextOf(file.value, practice.dayOf(file.value.visit.startsAt)) : null));
   /** Why nothing may be done today; empty when hands may go on. */
   const stops = computed<readonly Caution[]>(() => (cautionContext.value ? visitCautions(cautionContext.value).cautions.filter((caution) => caution.level === 'stop') : []));
+  /** What nobody has asked yet today and has not said why not. */
+  const toAsk = computed(() => (file.value && !finished.value ? openQuestions(file.value) : []));
   const saveState = computed<SaveState>(() => {
     const states = Object.values(savers.value).map((saver) => saver.state.value);
     return (['refused', 'offline', 'saving'] as const).find((state) => states.includes(state)) ?? 'saved';
@@ -167,8 +169,14 @@ export const useVisit = defineStore('visit', () => {
     if (file.value) file.value = { ...file.value, answers: kept.answers };
   }
 
+  /** Keeps why the stop questions are not asked today. Throws ApiProblem. */
+  async function setQuestionsAside(word: string): Promise<void> {
+    const kept = await api<{ answers: StopAnswers[] }>('PUT', `/visits/${id.value}/answers/${uuid()}`, { answers: {}, notAsked: word });
+    if (file.value) file.value = { ...file.value, answers: kept.answers };
+  }
+
   /** Sets an "avoid" aside for one motion and side, with the reason. Throws ApiProblem. */
-  async function override(fields: Pick<Override, 'ruleId' | 'motionId' | 'side' | 'reason'>): Promise<void> {
+  async function override(fields: Pick<Override, 'ruleId' | 'ground' | 'motionId' | 'side' | 'reason'>): Promise<void> {
     const kept = await api<{ overrides: Override[] }>('PUT', `/visits/${id.value}/overrides/${uuid()}`, fields);
     if (file.value) file.value = { ...file.value, overrides: kept.overrides };
   }
@@ -185,8 +193,8 @@ export const useVisit = defineStore('visit', () => {
   }
 
   return {
-    planDone, planUndone, file, problem, id, generation, finished, readings, findings, cautionContext, stops, saveState, saveProblem,
-    answer, override, refer,
+    planDone, planUndone, file, problem, id, generation, finished, readings, findings, cautionContext, stops, toAsk, saveState, saveProblem,
+    answer, setQuestionsAside, override, refer,
     load, setArrive, setBlocks, setNote, setRun, flush, takeTheirs, keepMine, rememberStep, saveReading, saveFinding,
     finish: () => end('finish'),
     reopen: () => end('reopen'),

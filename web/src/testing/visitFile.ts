@@ -1,7 +1,7 @@
 import { BLANK_FILE, type Arrival, type Reading, type VisitFile } from '@pace-bend/core/record';
 
 /** Somebody of whom nothing was asked yet. */
-const BLANK_ARRIVAL: Arrival = { complaint: '', complaintRegion: null, complaintSide: null, complaintScore: null, changed: '', trainingSince: '', trainingNext: '', minutesAvailable: 40, consent: null, lookFirst: '' };
+const BLANK_ARRIVAL: Arrival = { complaint: '', complaintRegion: null, complaintSide: null, complaintScore: null, changed: '', trainingSince: '', trainingNext: '', minutesAvailable: 40, consent: null, consentWord: '', lookFirst: '' };
 
 let serial = 0;
 

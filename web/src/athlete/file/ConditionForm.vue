@@ -2,8 +2,8 @@
 import Button from 'ant-design-vue/es/button';
 import Joi from 'joi';
 import { computed, reactive, ref } from 'vue';
-import type { Region } from '@pace-bend/core/body';
-import { CONDITIONS, conditionFacts, MOVEMENTS, type ConditionCode, type Movement, type WrittenLimit } from '@pace-bend/core/caution';
+import { bellyIn, endIn, MOVEMENTS, MUSCLES, type Movement, type Muscle, type Region } from '@pace-bend/core/body';
+import { CONDITIONS, conditionFacts, stillProtected, type ConditionCode, type ConditionFields, type WrittenLimit } from '@pace-bend/core/caution';
 import { isDay, LIMITS, type Condition } from '@pace-bend/core/record';
 import PickOne from '../../parts/PickOne.vue';
 import { useAction } from '../../parts/useAction.ts';
@@ -19,7 +19,7 @@ const practice = usePractice();
 
 const was = props.condition;
 const fields = reactive({
-  code: was?.code as ConditionCode | undefined, region: (was?.region ?? undefined) as Region | undefined, side: (was?.side ?? 'none') as 'left' | 'right' | 'both' | 'none', onset: was?.onset ?? '', surgeryOn: was?.surgeryOn ?? '',
+  code: was?.code as ConditionCode | undefined, region: (was?.region ?? undefined) as Region | undefined, side: (was?.side ?? 'none') as 'left' | 'right' | 'both' | 'none', onset: was?.onset ?? '', surgeryOn: was?.surgeryOn ?? '', muscle: (was?.muscle ?? 'none') as Muscle | 'none', grade: String(was?.grade ?? 0) as '0' | '1' | '2' | '3',
   words: was?.words ?? '', resolvedOn: was?.resolvedOn ?? '', cleared: Boolean(was?.clearance), by: was?.clearance?.by ?? '', on: was?.clearance?.on ?? practice.today, text: was?.clearance?.text ?? '',
 });
 const limits = ref<{ kind: WrittenLimit['kind']; movement: Movement; number: string }[]>((was?.clearance?.limits ?? []).map((limit) => ({
@@ -31,6 +31,13 @@ const { busy, problem, run } = useAction();
 const facts = computed(() => (fields.code ? conditionFacts(fields.code) : null));
 const GROUPS = [...new Set(CONDITIONS.map((each) => each.group))].map((group) => ({ label: group[0]!.toUpperCase() + group.slice(1), options: CONDITIONS.filter((each) => each.group === group).map((each) => ({ value: each.code, label: `${each.name} (${each.synonyms.join(', ')})` })) }));
 const KINDS = [{ value: 'bend', label: 'movement to' }, { value: 'effort', label: 'effort to' }, { value: 'ceiling', label: 'discomfort to' }] as const;
+/** Muscles that lie or end in the region chosen come first. */
+const muscleChoices = computed(() => {
+  const here = fields.region ? [...bellyIn(fields.region), ...endIn(fields.region)] : [];
+  const sorted = [...MUSCLES].sort((a, b) => Number(here.includes(b.id)) - Number(here.includes(a.id)));
+  return [{ value: 'none' as const, label: 'not known: all that lie there' }, ...sorted.map((each) => ({ value: each.id, label: each.name }))];
+});
+const GRADES = [{ value: '0', label: 'not graded' }, { value: '1', label: '1: mild' }, { value: '2', label: '2: partial tear' }, { value: '3', label: '3: complete tear' }] as const;
 const MOVES = MOVEMENTS.map((movement) => ({ value: movement, label: movement }));
 const UNIT = { bend: '°', effort: '%', ceiling: 'of 10' } as const;
 const MOST = { bend: 200, effort: 100, ceiling: 10 } as const;
@@ -40,11 +47,12 @@ const anyDay = Joi.string().allow('').custom(day);
 const schema = Joi.object({
   code: Joi.string().required().messages({ '*': 'Choose the condition.' }),
   region: Joi.when('needsRegion', { is: true, then: Joi.string().required().messages({ '*': 'Choose where it is.' }), otherwise: Joi.any() }),
-  onset: anyDay, surgeryOn: anyDay, resolvedOn: anyDay,
+  onset: anyDay, surgeryOn: anyDay,
+  resolvedOn: anyDay.custom((value: string, helpers) => (value !== '' && fields.code && stillProtected(sent(), practice.today) ? helpers.message({ custom: 'Within a year of an operation “over” needs the go-ahead in writing.' }) : value)),
   by: Joi.when('cleared', { is: true, then: Joi.string().trim().min(1).required().messages({ '*': 'Who cleared it.' }), otherwise: Joi.any() }),
   on: Joi.when('cleared', { is: true, then: Joi.string().required().custom(day).messages({ 'string.empty': 'The day it was written.' }), otherwise: Joi.any() }),
-}).unknown();
-const wrong = computed<Record<string, string>>(() => (tried.value ? Object.fromEntries((schema.validate({ ...fields, needsRegion: facts.value?.chooseRegion === true }, { abortEarly: false }).error?.details ?? []).map((detail) => [String(detail.path[0]), detail.message])) : {}));
+}).unknown().custom((value: typeof fields, helpers) => (value.cleared && value.surgeryOn !== '' && value.on < value.surgeryOn ? helpers.error('any.custom') : value)).messages({ 'any.custom': 'A go-ahead is given after the operation.' });
+const wrong = computed<Record<string, string>>(() => (tried.value ? Object.fromEntries((schema.validate({ ...fields, needsRegion: facts.value?.chooseRegion === true }, { abortEarly: false }).error?.details ?? []).map((detail) => [String(detail.path[0] ?? 'on'), detail.message])) : {}));
 const limitWrong = (limit: { kind: WrittenLimit['kind']; number: string }) => {
   const value = Number(limit.number.replace(',', '.'));
   return limit.number.trim() !== '' && value >= 0 && value <= MOST[limit.kind] && (limit.kind !== 'ceiling' || Number.isInteger(value)) ? null : `0 to ${MOST[limit.kind]}.`;
@@ -57,14 +65,21 @@ function written(): WrittenLimit[] {
   });
 }
 
+/** The condition as it would be kept. */
+function sent(): ConditionFields {
+  const coded = facts.value!;
+  return {
+    code: fields.code!, region: coded.chooseRegion ? fields.region ?? null : null, side: coded.sided && fields.side !== 'none' ? fields.side : null, onset: fields.onset || null,
+    surgeryOn: coded.surgery ? fields.surgeryOn || null : null, muscle: coded.ofMuscle && fields.muscle !== 'none' ? fields.muscle : null, grade: coded.ofMuscle && fields.grade !== '0' ? (Number(fields.grade) as 1 | 2 | 3) : null,
+    words: fields.words.trim(), resolvedOn: fields.resolvedOn || null,
+    clearance: fields.cleared ? { by: fields.by.trim(), on: fields.on, text: fields.text.trim(), limits: written() } : null,
+  };
+}
+
 async function keep(): Promise<void> {
   tried.value = true;
   if (Object.keys(wrong.value).length > 0 || (fields.cleared && limits.value.some((limit) => limitWrong(limit)))) return;
-  const kept = await run(() => store.putCondition({
-    code: fields.code!, region: facts.value!.chooseRegion ? fields.region! : null, side: facts.value!.sided && fields.side !== 'none' ? fields.side : null, onset: fields.onset || null,
-    surgeryOn: facts.value!.surgery ? fields.surgeryOn || null : null, words: fields.words.trim(), resolvedOn: fields.resolvedOn || null,
-    clearance: fields.cleared ? { by: fields.by.trim(), on: fields.on, text: fields.text.trim(), limits: written() } : null,
-  }, was));
+  const kept = await run(() => store.putCondition(sent(), was));
   if (kept) emit('done');
 }
 </script>
@@ -91,8 +106,18 @@ async function keep(): Promise<void> {
         <input id="condition-surgery" v-model="fields.surgeryOn" class="input" placeholder="YYYY-MM-DD" maxlength="10" :aria-invalid="wrong.surgeryOn ? 'true' : undefined">
         <p v-if="wrong.surgeryOn" class="wrong" role="alert">{{ wrong.surgeryOn }}</p>
       </div>
+      <template v-if="facts.ofMuscle">
+        <div class="field">
+          <label for="condition-muscle">Muscle</label>
+          <PickOne input-id="condition-muscle" label="Muscle" search :value="fields.muscle" :options="muscleChoices" @change="(muscle) => { fields.muscle = muscle; }" />
+        </div>
+        <div class="field">
+          <label for="condition-grade">Grade</label>
+          <PickOne input-id="condition-grade" label="Grade" :value="fields.grade" :options="GRADES" @change="(grade) => { fields.grade = grade; }" />
+        </div>
+      </template>
       <div class="field">
-        <label for="condition-onset">Since</label>
+        <label for="condition-onset">{{ facts.onsetMeans ? `Since: ${facts.onsetMeans}` : 'Since' }}</label>
         <input id="condition-onset" v-model="fields.onset" class="input" placeholder="YYYY-MM-DD" maxlength="10" :aria-invalid="wrong.onset ? 'true' : undefined">
         <p v-if="wrong.onset" class="wrong" role="alert">{{ wrong.onset }}</p>
       </div>

@@ -24,6 +24,11 @@ const sorted = computed(() => [...props.file.conditions].sort((a, b) => Number(a
       <h2>Conditions</h2>
       <Button v-if="!readOnly && writing === null" type="primary" @click="writing = 'new'">Add a condition</Button>
     </header>
+    <p class="history small">
+      <span v-if="file.athlete.historyOn"><span class="soft">History taken</span> {{ practice.shortDate(`${file.athlete.historyOn}T12:00:00Z`) }}</span>
+      <span v-else class="care">History not taken yet: an empty file says nothing</span>
+      <button v-if="!readOnly && file.athlete.historyOn !== practice.today" type="button" class="link small" @click="store.set({ historyOn: practice.today })">taken today</button>
+    </p>
     <p v-if="sorted.length === 0 && writing === null" class="soft">Nothing on file. Operations, injuries, joints, spine, nerves, skin: what is written here limits what the plan may do.</p>
     <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
     <ConditionForm v-if="writing === 'new'" :condition="null" @done="writing = null" />
@@ -45,6 +50,12 @@ const sorted = computed(() => [...props.file.conditions].sort((a, b) => Number(a
 </template>
 
 <style scoped>
+.history {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+}
+
 header {
   display: flex;
   align-items: center;

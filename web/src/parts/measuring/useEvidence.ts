@@ -1,6 +1,7 @@
 import { computed } from 'vue';
 import { motionOf, type Motion, type Side } from '@pace-bend/core/body';
 import { gather, judge, openQuestions, type Evidence, type Judgement } from '@pace-bend/core/limiter';
+import { motionSideIn } from '@pace-bend/core/method';
 import { compareMotion, type MotionComparison, type ValueToday } from '@pace-bend/core/record';
 import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
@@ -20,7 +21,7 @@ export function useEvidence(before: () => readonly MotionComparison[]) {
       comparisons: new Map(before().map((row) => [row.motion.id, row])),
       after: new Map(after.map((id) => [id, compareMotion(motionOf(id), 'after', { person: file.athlete, onDay, today, past: [], errors: file.errors })])),
       findings: visit.findings, conditions: file.conditions, complaint: { region, side, score }, onDay,
-      worked: file.runs.flatMap((run) => run.line.cues.map((cue) => ({ motionId: run.line.blocks[cue.blockIndex]!.motionId, side: cue.side }))),
+      worked: file.runs.flatMap((run) => run.line.cues.map((cue) => ({ motionId: run.line.blocks[cue.blockIndex]!.motionId, side: motionSideIn(run.line.blocks[cue.blockIndex]!, cue.side) }))),
     };
   });
 

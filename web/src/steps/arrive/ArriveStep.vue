@@ -11,6 +11,7 @@ import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
 import StopNotice from '../referral/StopNotice.vue';
 import ComplaintCard from './ComplaintCard.vue';
+import NotAsked from './NotAsked.vue';
 import StopQuestions from './StopQuestions.vue';
 
 /** Under a minute: what to look at first, what hurts, what changed, what may be touched, how long there is. */
@@ -81,11 +82,12 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
       </section>
       <section class="card" aria-label="Consent">
         <h2>May be touched today</h2>
-        <p class="soft small">{{ consent === null ? 'Not asked yet' : `${consent.length} of ${CONSENT_AREAS.length} areas agreed` }}</p>
+        <p class="soft small">{{ consent === null ? (file.visit.consentWord ? `Not asked, because: ${file.visit.consentWord}` : 'Not asked yet') : `${consent.length} of ${CONSENT_AREAS.length} areas agreed` }}</p>
         <div class="choices">
           <button v-for="area in CONSENT_AREAS" :key="area.id" type="button" class="choice area" :aria-pressed="consent?.includes(area.id) ?? false" :disabled="visit.finished" @click="toggleArea(area.id)">{{ area.name }}</button>
         </div>
         <button v-if="last?.consent && !visit.finished" type="button" class="link" @click="sameAsLast">Same as last time <span class="key">S</span></button>
+        <NotAsked v-if="consent === null && file.visit.consentWord === '' && !visit.finished" what="consent" @keep="(word) => visit.setArrive({ consentWord: word })" />
         <p v-if="noTouch.length > 0" class="care small">Never: {{ noTouch.join(', ') }}</p>
       </section>
       <section class="card">

@@ -5,15 +5,18 @@ import { STOP_QUESTIONS, type QuestionId } from '@pace-bend/core/caution';
 import { useAction } from '../../parts/useAction.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
+import NotAsked from './NotAsked.vue';
 
 /** Stop-and-refer questions, answered by exception: one key when all is well. Every set of answers is kept. */
 const visit = useVisit();
 const practice = usePractice();
 const { busy, problem, run } = useAction();
-const last = computed(() => visit.file!.answers.at(-1) ?? null);
+/** The answers that stand: a word why nobody asked takes none back. */
+const last = computed(() => visit.file!.answers.findLast((each) => each.notAsked === null) ?? null);
 const given = (id: QuestionId) => last.value?.answers[id] ?? null;
 const raised = computed(() => STOP_QUESTIONS.filter((question) => ['yes', 'unsure'].includes(given(question.id) ?? 'no')));
-const words = computed(() => (last.value === null ? 'Not asked yet' : raised.value.length === 0 ? 'None of these' : `${raised.value.length} raised`));
+const aside = computed(() => visit.file!.answers.at(-1)?.notAsked ?? null);
+const words = computed(() => (aside.value !== null ? 'Set aside' : last.value === null ? 'Not asked yet' : raised.value.length === 0 ? 'None of these' : `${raised.value.length} raised`));
 
 const keep = (answers: Partial<Record<QuestionId, 'yes' | 'unsure'>>) => (visit.finished ? undefined : run(() => visit.answer(answers)));
 
@@ -45,6 +48,8 @@ defineExpose({ allWell: () => keep({}) });
         </span>
       </li>
     </ul>
+    <p v-if="aside !== null" class="small"><span class="soft">Not asked, because:</span> {{ aside }}</p>
+    <NotAsked v-else-if="last === null && !visit.finished" what="stop questions" :busy="busy" @keep="(word) => run(() => visit.setQuestionsAside(word))" />
     <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
   </section>
 </template>

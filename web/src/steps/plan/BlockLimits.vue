@@ -22,7 +22,7 @@ const grounds = (side: SideCautions) => [...new Set(side.result.cautions.filter(
         <p><b>{{ SIDE_WORDS[side.side] }}</b> {{ limitWords(side.result.limits, unit).join(', ') }}</p>
         <p class="soft small">{{ grounds(side) }}. Written into the line: the table stays inside.</p>
       </template>
-      <SetAside v-if="side.blocking.length > 0" :cautions="side.blocking" :motion-id="motion.id" :side="side.side" :unit="unit" />
+      <SetAside v-if="side.blocking.length > 0" :cautions="side.blocking" :motion-id="motion.id" :side="side.readSide" :unit="unit" />
     </div>
   </section>
 </template>

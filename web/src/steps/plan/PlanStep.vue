@@ -27,7 +27,7 @@ const router = useRouter();
 const practice = usePractice();
 const plan = usePlan();
 const asked = useProposal();
-const { visit, store, strip, predicted, refusal, file, blocks, selected, selectedIndex, selectedSide, line, offers, cautions, forbidden, canUndo, canRedo } = plan;
+const { visit, store, strip, predicted, refusal, file, blocks, selected, selectedIndex, selectedSide, readSide, line, offers, cautions, forbidden, canUndo, canRedo } = plan;
 
 const entry = computed(() => (selected.value ? store.entryOf(selected.value.entryId) : null));
 const method = computed(() => (selected.value ? store.methodOf(selected.value.methodId) : null));
@@ -40,9 +40,9 @@ const sidesShown = computed(() => [...new Set(selected.value?.sides.map((each) =
 const motionUnit = computed(() => (axis.value?.unit === 'of10' ? ' of 10' : axis.value?.unit === 'cm' ? ' cm' : '°'));
 /** Whether the athlete works against the hand at all in this way of working. */
 const presses = computed(() => cues.value.some((cue) => cue.effortPct !== null));
-const measuredHere = computed(() => visit.readings.some((reading) => reading.motionId === motion.value?.id && reading.side === selectedSide.value && reading.moment === 'before'));
+const measuredHere = computed(() => visit.readings.some((reading) => reading.motionId === motion.value?.id && reading.side === readSide.value && reading.moment === 'before'));
 const measured = computed(() => visit.readings.some((reading) => reading.moment === 'before'));
-const tighter = computed(() => { const side = motion.value ? plan.tighterOf(motion.value.id) : undefined; return side === 'right' ? 'right' as const : 'left' as const; });
+const tighter = computed(() => { const side = entry.value ? plan.tighterOf(entry.value) : undefined; return side === 'right' ? 'right' as const : 'left' as const; });
 const canSplit = computed(() => blocks.value.filter((block) => new Set(block.sides.map((each) => each.side)).size > 1).length > 1);
 const last = computed(() => predicted.value?.edges.at(-1) ?? null);
 const place = computed(() => (entry.value && selected.value ? positionOn({ position: selected.value.position ?? entry.value.positions[0] }, selectedSide.value) : ''));

@@ -10,7 +10,7 @@ import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { sheetRows, sheetWatch } from './sheetRows.ts';
-import { breathOf, edgesOf, lineOf, measuredIn } from './usePlan.ts';
+import { breathOf, edgesOf, lineOf, mayMeasureIn, measuredIn } from './usePlan.ts';
 
 /** The session as one page for the wall: minute by minute, big enough to read from the table. */
 const route = useRoute();
@@ -33,7 +33,7 @@ const strip = computed(() => {
   if (!file.value) return null;
   const edges = edgesOf(file.value);
   const { blocks } = file.value.plan;
-  return sessionStrip({ blocks, line: lineOf(blocks, breathOf(file.value), edges, shelf.shelf), isMeasured: measuredIn(edges), shelf: shelf.shelf });
+  return sessionStrip({ blocks, line: lineOf(blocks, breathOf(file.value), edges, shelf.shelf), isMeasured: measuredIn(edges), mayMeasure: mayMeasureIn(file.value, visit.cautionContext!), shelf: shelf.shelf });
 });
 const rows = computed(() => (strip.value ? sheetRows(strip.value, file.value!.plan.blocks, shelf.shelf) : []));
 const clock = (item: StripItem) => formatDuration(item.startS * 1000);

@@ -1,5 +1,5 @@
 import type { Entry } from '@pace-bend/core/catalogue';
-import type { BlockPlan, Method, Shelf } from '@pace-bend/core/method';
+import { techniquesOf, type BlockPlan, type Method, type Shelf } from '@pace-bend/core/method';
 import type { SessionStrip, StripItem } from '@pace-bend/core/session';
 
 /** One line of the page for the wall. */
@@ -22,7 +22,7 @@ export function sheetRows(strip: SessionStrip, blocks: readonly BlockPlan[], she
     const pass = passes.get(block.id) ?? 0;
     passes.set(block.id, pass + 1);
     const [entry, method] = [shelf.entries.get(block.entryId)!, shelf.methods.get(block.methodId)!];
-    return { entry, method, rounds: block.sides[pass]?.rounds ?? 0, told: method.techniques.includes('contract') ? entry.press : null };
+    return { entry, method, rounds: block.sides[pass]?.rounds ?? 0, told: techniquesOf(method).includes('contract') ? entry.press : null };
   }
 }
 

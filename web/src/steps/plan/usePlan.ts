@@ -2,12 +2,12 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { storeToRefs } from 'pinia';
 import { v7 as uuid } from 'uuid';
 import { motionOf, type Side } from '@pace-bend/core/body';
-import type { Entry } from '@pace-bend/core/catalogue';
-import { checkBlock, doseOf, fits, newBlock, sidesOf, SLOW_BREATH, type BlockPlan, type BreathPace, type Line, type Shelf } from '@pace-bend/core/method';
+import { motionSide, workedSides, type Entry } from '@pace-bend/core/catalogue';
+import { checkBlock, doseOf, fits, newBlock, sidesOf, SLOW_BREATH, techniquesOf, type BlockPlan, type BreathPace, type Line, type Shelf } from '@pace-bend/core/method';
 import { mirrored, moveBlock, oneSideFirst, orderProblems, placeBlock, predictEdges, responseOf, sessionStrip, wayShare, type PredictedEdge } from '@pace-bend/core/session';
 import { currentReadings, lineOfRun, stiffestFirst, type EdgeAtStart, type VisitFile } from '@pace-bend/core/record';
 import { usePractice } from '../../stores/practice.ts';
-import { blockCautions, limitedBlock, type Caution, type SideCautions } from '@pace-bend/core/caution';
+import { blockCautions, blocking, cautionsFor, limitedBlock, measuring, overriddenFor, type Caution, type CautionContext, type SideCautions } from '@pace-bend/core/caution';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 
@@ -31,6 +31,9 @@ export function edgesOf(file: VisitFile): EdgeAtStart[] {
 
 /** Whether a motion was read on a side, by the edges of today. */
 export const measuredIn = (edges: readonly EdgeAtStart[]) => (motionId: string, side: Side): boolean => edges.some((edge) => edge.motionId === motionId && edge.side === side);
+
+/** Whether cautions let a motion be measured on a side. */
+export const mayMeasureIn = (file: VisitFile, context: CautionContext) => (motionId: string, side: Side): boolean => blocking(cautionsFor(context, measuring(motionId, side)), overriddenFor(file.overrides, motionId, side)).length === 0;
 
 export function breathOf(file: VisitFile): BreathPace {
   return { ...SLOW_BREATH, periodMs: file.athlete.breathPeriodMs };
@@ -144,7 +147,7 @@ export function usePlan() {
   function add(entryId: string, methodId: string): void {
     const entry = store.entryOf(entryId);
     const own = sidesOf(entry);
-    const stiffer = tighterOf(entry.motionId);
+    const stiffer = tighterOf(entry);
     const order = stiffer ? [...own].sort((a, b) => Number(b === stiffer) - Number(a === stiffer)) : own;
     const block = newBlock(uuid(), entryId, methodId, order, shelf.value);
     const most = store.methodOf(methodId).rounds.max;
@@ -153,8 +156,13 @@ export function usePlan() {
     put(placeBlock(blocks.value, { ...block, sides }, shelf.value));
   }
 
-  /** The side of a motion that is stiffer today, beyond the error. */
-  const tighterOf = (motionId: string) => stiffness.value.find((row) => row.motion.id === motionId && row.score > 0)?.side;
+  /** The side to work on for the side of its motion that is stiffer today, beyond the error. */
+  const tighterOf = (entry: Entry): Side | undefined => {
+    const read = stiffness.value.find((row) => row.motion.id === entry.motionId && row.score > 0)?.side;
+    return read === undefined ? undefined : workedSides(entry, entry.motionId, read)[0];
+  };
+  /** The side the shown block's motion is read on, for the side shown. */
+  const readSide = computed<Side>(() => (selected.value ? motionSide(store.entryOf(selected.value.entryId), store.entryOf(selected.value.entryId).motionId, selectedSide.value) : selectedSide.value));
 
   function select(id: string, side?: Side): void {
     selectedId.value = id;
@@ -191,7 +199,7 @@ export function usePlan() {
   const splitSides = (first: 'left' | 'right') => put(oneSideFirst(blocks.value, first, () => uuid(), shelf.value));
   const takePlan = (next: readonly BlockPlan[]) => { select(next.find((block) => store.entryOf(block.entryId).measured)?.id ?? next[0]?.id ?? ''); put(next); };
 
-  const strip = computed(() => sessionStrip({ blocks: blocks.value, line: line.value, isMeasured: measuredIn(edges.value), shelf: shelf.value }));
+  const strip = computed(() => sessionStrip({ blocks: blocks.value, line: line.value, isMeasured: measuredIn(edges.value), mayMeasure: mayMeasureIn(file.value, context.value), shelf: shelf.value }));
   const order = computed(() => orderProblems(blocks.value, shelf.value));
 
   /** Where the edge is expected after each round of the side shown, with its band; empty where nothing is lengthened. */
@@ -200,15 +208,15 @@ export function usePlan() {
     if (!block) return null;
     const [entry, method] = [store.entryOf(block.entryId), store.methodOf(block.methodId)];
     const motion = motionOf(entry.motionId);
-    const start = edges.value.find((edge) => edge.motionId === motion.id && edge.side === selectedSide.value)?.value;
-    if (method.axis !== 'motion' || start === undefined || !method.techniques.includes('lengthen')) return null;
+    const start = edges.value.find((edge) => edge.motionId === motion.id && edge.side === readSide.value)?.value;
+    if (method.axis !== 'motion' || start === undefined || !techniquesOf(method).includes('lengthen')) return null;
     const rounds = block.sides.filter((each) => each.side === selectedSide.value).reduce((sum, each) => sum + (Number.isFinite(each.rounds) ? each.rounds : 0), 0);
     const response = responseOf(motion.id, file.value.past, file.value.pastBlocks, file.value.errors);
     return { edges: predictEdges(motion, start, Math.min(rounds, method.rounds.max), method.id, response, method.madeFrom), sessions: response.sessions };
   });
 
   return {
-    visit, store, shelf, strip, order, predicted, refusal, file, blocks, selected, selectedIndex, selectedSide, line, doses, stiffness, offers, cautions, forbidden,
+    visit, store, shelf, strip, order, predicted, refusal, file, blocks, selected, selectedIndex, selectedSide, readSide, line, doses, stiffness, offers, cautions, forbidden,
     canUndo: computed(() => done.value.length > 0), canRedo: computed(() => undone.value.length > 0),
     add, select, replace, remove, move, moveTo, mirror, splitSides, takePlan, tighterOf, undo, redo,
   };

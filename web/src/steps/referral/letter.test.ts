@@ -4,7 +4,7 @@ import { reading, visitFile } from '../../testing/visitFile.ts';
 import { draftLetter, measuredLines } from './letter.ts';
 
 const answers = (given: Partial<Record<QuestionId, 'yes' | 'unsure'>>): StopAnswers => ({
-  id: 'x', at: '2026-11-25T09:30:00.000Z', by: 'Ann', answers: Object.fromEntries(STOP_QUESTIONS.map(({ id }) => [id, given[id] ?? 'no'])) as StopAnswers['answers'],
+  id: 'x', at: '2026-11-25T09:30:00.000Z', by: 'Ann', answers: Object.fromEntries(STOP_QUESTIONS.map(({ id }) => [id, given[id] ?? 'no'])) as StopAnswers['answers'], notAsked: null,
 });
 
 test('a letter begins with what was said, place and score, and who to see; only the answers that stand count', () => {

@@ -15,6 +15,7 @@ const { clockFailed, visit, view, linkState, muted, spoken } = props.run;
     <h1 class="name">{{ visit.file!.athlete.name }}</h1>
     <span class="block-name">{{ view.blockName }}</span>
     <span class="which" :class="view.cue.side">{{ view.cue.side === 'left' ? '◂ ' : '' }}{{ SIDE_WORDS[view.cue.side] }}{{ view.cue.side === 'right' ? ' ▸' : '' }}</span>
+    <RouterLink v-if="status !== 'running' && !visit.finished" class="back" :to="`/visit/${visit.id}/letter`">Refer <kbd>R</kbd></RouterLink>
     <span class="tail">
       <span v-if="run.clockRate > 1" class="tag">Walk-through ×{{ run.clockRate }}</span>
       <span v-if="clockFailed" class="tag" role="status">Clock without its helper: keep this page in front</span>

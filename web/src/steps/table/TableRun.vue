@@ -69,6 +69,13 @@ function space(): void {
   if (linkState.value !== 'elsewhere' && status.value !== 'finished' && line.value?.cues.length) run.space();
 }
 
+/** What was found ends in the referral: the limb is left where it is held, the clock waits. */
+function refer(): void {
+  if (visit.finished) return;
+  if (status.value === 'running') run.act({ kind: 'hold' });
+  void router.push(`/visit/${visit.id}/letter`);
+}
+
 useTableKeys({
   space,
   next: () => run.act(status.value === 'eased' ? { kind: 'ease' } : { kind: 'next' }),
@@ -79,6 +86,7 @@ useTableKeys({
   erase: () => { if (edgeDigits.value) edgeDigits.value = edgeDigits.value.slice(0, -1); },
   muted: run.toggleMuted,
   spoken: run.toggleSpoken,
+  refer,
   enter: () => { if (status.value === 'finished') close(); },
 });
 </script>

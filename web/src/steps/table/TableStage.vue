@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { formatSigned, formatValue } from '@pace-bend/core/measure';
+import { motionSideIn } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import type { RunStatus } from '@pace-bend/core/table';
 import { entryFigure, figureValue } from '@pace-bend/core/catalogue';
@@ -27,7 +28,8 @@ const entry = computed(() => shelf.entryOf(line.value!.blocks[cue.value.blockInd
 const figure = computed(() => entryFigure(entry.value));
 /** The limb where it should be now: on its way from this cue's start to its end. A pressure moves nothing. */
 const limb = computed(() => {
-  const { startMs, endMs, from, to, side } = cue.value;
+  const { startMs, endMs, from, to } = cue.value;
+  const side = motionSideIn(line.value!.blocks[cue.value.blockIndex]!, cue.value.side);
   const share = endMs > startMs ? Math.min(1, Math.max(0, (state.value.positionMs - startMs) / (endMs - startMs))) : 1;
   const at = unit.value === 'of10' ? figure.value.end : figureValue(entry.value, from + share * (to - from));
   return { [figure.value.motion.sides.includes(side) ? side : figure.value.motion.sides[0]!]: at };

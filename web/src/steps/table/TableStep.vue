@@ -6,6 +6,7 @@ import ProblemNote from '../../parts/ProblemNote.vue';
 import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
+import OpenQuestions from '../OpenQuestions.vue';
 import StopNotice from '../referral/StopNotice.vue';
 import { isForbidden } from '../plan/usePlan.ts';
 import TableRun from './TableRun.vue';
@@ -41,14 +42,21 @@ function writeLimits(): void {
 
 /** Blocks that cautions forbid; a visit that is over is only looked at. */
 const forbidden = computed(() => (visit.file && visit.cautionContext && !visit.finished ? visit.file.plan.blocks.filter((block) => isForbidden(visit.file!, visit.cautionContext!, block, store.shelf)) : []));
+/** A run that has begun goes on; a new one waits until what has to be asked was. */
+const isUnasked = computed(() => visit.toAsk.length > 0 && visit.file!.runs.length === 0);
 const isStopped = computed(() => visit.stops.length > 0 && !visit.finished);
 
 watch(id, () => void open(), { immediate: true });
 </script>
 
 <template>
-  <div v-if="visit.file && visit.id === id && (isStopped || forbidden.length > 0)" class="wait">
+  <div v-if="visit.file && visit.id === id && (isStopped || forbidden.length > 0 || isUnasked)" class="wait">
     <StopNotice v-if="isStopped" />
+    <template v-else-if="isUnasked">
+      <h1>Ask first</h1>
+      <p>Before hands go on: the stop questions and consent for today’s areas. They are asked at Arrive, or set aside there with a word.</p>
+      <OpenQuestions />
+    </template>
     <template v-else>
       <h1>Not as it is planned</h1>
       <p>{{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: cautions forbid this. The plan says which, what instead, and where a reason can be given.</p>

@@ -8,7 +8,7 @@ import { api, type ApiProblem } from '../../app/api.ts';
 import { dropDraft, keepChoice, keepDraft, readChoice, readDraft } from '../../parts/drafts.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
-import { breathOf, edgesOf, lineOf, measuredIn } from '../plan/usePlan.ts';
+import { breathOf, edgesOf, lineOf, mayMeasureIn, measuredIn } from '../plan/usePlan.ts';
 import { absoluteNowMs, Alarm } from './alarm.ts';
 import { betweenWords } from './between.ts';
 import { RunClock } from './runClock.ts';
@@ -57,7 +57,7 @@ export function useRun(rate: number) {
   const between = computed(() => {
     if (isOther.value || !line.value) return null;
     const { plan: { blocks } } = visit.file!;
-    return betweenPasses(sessionStrip({ blocks, line: line.value, isMeasured: measuredIn(edgesOf(visit.file!)), shelf: shelf.shelf }), blocks);
+    return betweenPasses(sessionStrip({ blocks, line: line.value, isMeasured: measuredIn(edgesOf(visit.file!)), mayMeasure: mayMeasureIn(visit.file!, visit.cautionContext!), shelf: shelf.shelf }), blocks);
   });
   /** What is to be done before the cue that is on now, or when all is over; empty in the middle of a block. */
   const first = computed(() => {

@@ -11,6 +11,7 @@ export interface TableKeys {
   readonly muted: () => void;
   readonly spoken: () => void;
   readonly enter: () => void;
+  readonly refer: () => void;
 }
 
 /** Every action has a key; foot pedals send Page Up and Page Down. A key that is kept down counts once. */
@@ -27,6 +28,7 @@ export function useTableKeys(keys: TableKeys): void {
     e: keys.edge,
     m: keys.muted,
     v: keys.spoken,
+    r: keys.refer,
   };
   const onKey = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
