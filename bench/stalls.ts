@@ -33,6 +33,8 @@ await send('POST', '/first-owner', JSON.stringify({ practiceName: 'Bench', name:
 const [athlete, visit] = [uuid(), uuid()];
 await put(`/athletes/${athlete}`, { name: 'Bench', birthDate: '2001-05-06', referenceSex: 'none', rowing: 'none', about: '', breathPeriodMs: 9000 });
 await put(`/visits/${visit}`, { athleteId: athlete, startsAt: '2026-11-25T09:30:00.000Z', minutes: 45, overlap: true });
+await put(`/visits/${visit}/answers/${uuid()}`, { answers: {}, notAsked: 'a benchmark' });
+await send('PATCH', `/visits/${visit}`, JSON.stringify({ revision: 1, consentWord: 'a benchmark' }));
 
 const row = (i: number) => ({ id: uuid(), name: `Rower ${i} of the long list`, birthDate: '2001-05-06', referenceSex: 'none', rowing: 'none', sport: 'Rowing', role: 'Seat', coach: 'Coach', about: 'x'.repeat(60), squads: [`Squad ${i % 20}`] });
 const block = (rounds: number) => ({ ...newBlock(uuid(), 'rectus-femoris-prone', 'cr-breath', ['left', 'right']), sides: Array.from({ length: 4 }, (_, i) => ({ side: i % 2 === 0 ? 'left' : 'right', rounds })) });

@@ -1,7 +1,7 @@
 // A million random and mutated requests as every role: counts the answers, names every 5xx, and watches the memory.
 import { createServer } from 'node:http';
 import { Fuzzer } from '../server/src/testing/fuzzing.ts';
-import { newVisit, openTestApp, request, uuid } from '../server/src/testing/app.ts';
+import { newAskedVisit, openTestApp, request, uuid } from '../server/src/testing/app.ts';
 import { newBlock } from '../core/src/method/index.ts';
 import { rows } from '../server/src/db/pool.ts';
 
@@ -31,7 +31,7 @@ async function empty(): Promise<void> {
 async function fresh(): Promise<void> {
   await empty();
   const owner = await test.renewOwner();
-  const { athleteId, visitId } = await newVisit(test.app);
+  const { athleteId, visitId } = await newAskedVisit(test.app);
   const run = uuid();
   await request(test.app).put(`/api/runs/${run}`).send({ visitId, blocks: [newBlock(uuid(), 'calf-supine', 'static-hold', ['left'])], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }).expect(200);
   await fuzzer.prepare({ athlete: athleteId, visit: visitId, run, examiner: owner });

@@ -21,6 +21,8 @@ beforeAll(async () => {
     await api().put(`/api/athletes/${ids.athlete}`).send(ANN).expect(200);
     await api().put(`/api/visits/${ids.visit}`).send({ athleteId: ids.athlete, startsAt: '2026-11-25T09:30:00.000Z', minutes: 45 }).expect(200);
     await api().put(`/api/visits/${ids.visit}/readings/${ids.reading}`).send({ motionId: 'hip-flexion', side: 'left', moment: 'before', mode: 'passive', instrument: 'goniometer', trials: [100], supersedes: null }).expect(200);
+    await api().put(`/api/visits/${ids.visit}/answers/${uuid()}`).send({ answers: {}, notAsked: 'asked at the door' }).expect(200);
+    await api().patch(`/api/visits/${ids.visit}`).send({ revision: 1, consentWord: 'as agreed last week' }).expect(200);
     await api().put(`/api/runs/${ids.run}`).send({ visitId: ids.visit, blocks: [newBlock(uuid(), 'calf-supine', 'static-hold', ['left'])], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }).expect(200);
     await api().put(`/api/athletes/${ids.athlete}/conditions/${ids.condition}`).send({ revision: 0, code: 'knee-pain', region: null, side: 'left', onset: null, surgeryOn: null, words: '', clearance: null, resolvedOn: null }).expect(200);
     await api().put(`/api/squads/${ids.squad}`).send({ revision: 0, name: 'Eight', athleteIds: [ids.athlete] }).expect(200);
@@ -98,8 +100,8 @@ test('every route that is built has a row, and every row is built', () => {
 test('an assistant gets a visit without its note; a coach gets no complaint, condition, note or discomfort at all', async () => {
   const owner = () => requestAs(test_.app, cookies.get('owner')!);
   await owner().put(`/api/visits/${ours.visit}/note`).send({ revision: 0, text: 'Secret words' }).expect(200);
-  await owner().patch(`/api/visits/${ours.visit}`).send({ revision: 1, complaint: 'Secret ache', complaintScore: 7 }).expect(200);
-  await owner().patch(`/api/visits/${ours.visit}`).send({ revision: 2, step: 'measure' }).expect(200);
+  await owner().patch(`/api/visits/${ours.visit}`).send({ revision: 2, complaint: 'Secret ache', complaintScore: 7 }).expect(200);
+  await owner().patch(`/api/visits/${ours.visit}`).send({ revision: 3, step: 'measure' }).expect(200);
   const seen = await requestAs(test_.app, cookies.get('assistant')!).get(`/api/visits/${ours.visit}`).expect(200);
   expect(seen.body.note).toBeNull();
   expect(JSON.stringify(seen.body)).not.toContain('Secret words');

@@ -1,7 +1,7 @@
 import { createServer } from 'node:http';
 import { newBlock } from '@pace-bend/core/method';
 import { Fuzzer } from '../testing/fuzzing.ts';
-import { newVisit, openTestApp, request, uuid } from '../testing/app.ts';
+import { newAskedVisit, openTestApp, request, uuid } from '../testing/app.ts';
 
 test('mutated and random requests as every role: no answer of 5xx (the long version is `npm run fuzz`)', async () => {
   const test_ = await openTestApp();
@@ -9,7 +9,7 @@ test('mutated and random requests as every role: no answer of 5xx (the long vers
   await new Promise((resolve) => server.once('listening', resolve));
   const fuzzer = new Fuzzer(test_, server, 7);
   const owner = await test_.renewOwner();
-  const { athleteId, visitId } = await newVisit(test_.app);
+  const { athleteId, visitId } = await newAskedVisit(test_.app);
   const run = uuid();
   await request(test_.app).put(`/api/runs/${run}`).send({ visitId, blocks: [newBlock(uuid(), 'calf-supine', 'static-hold', ['left'])], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }).expect(200);
   await fuzzer.prepare({ athlete: athleteId, visit: visitId, run, examiner: owner });

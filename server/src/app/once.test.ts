@@ -1,7 +1,7 @@
 import { newBlock } from '@pace-bend/core/method';
 import { STOP_QUESTIONS } from '@pace-bend/core/caution';
 import { rows } from '../db/pool.ts';
-import { ANN, newVisit, openTestApp, request, uuid, type TestApp } from '../testing/app.ts';
+import { ANN, newAskedVisit, openTestApp, request, uuid, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
 beforeAll(async () => { test_ = await openTestApp(); });
@@ -31,7 +31,7 @@ let owner = '';
 beforeAll(async () => { owner = ((await api().get('/api/studies').expect(200)).body as { examiners: { id: string }[] }).examiners[0]!.id; });
 
 test.each(Object.entries(NEW))('%s: the same request six times at the same instant writes once and is answered alike', async (table, make) => {
-  const ids = await newVisit(test_.app);
+  const ids = await newAskedVisit(test_.app);
   const id = uuid();
   const [path, body] = make(ids, id);
   const answers = await Promise.all(Array.from({ length: AT_ONCE }, () => api().put(`/api${path}`).send(body)));
@@ -44,7 +44,7 @@ test.each(Object.entries(NEW))('%s: the same request six times at the same insta
 
 test('whoever writes into a file while it is erased is told it is gone; nothing is left behind, nothing fails', async () => {
   for (let round = 0; round < 6; round++) {
-    const ids = await newVisit(test_.app);
+    const ids = await newAskedVisit(test_.app);
     const writes = Object.entries(NEW).filter(([table]) => !['athlete', 'account', 'own_item', 'error_study', 'calendar_event', 'squad'].includes(table));
     const answers = await Promise.all([
       ...writes.slice(0, 4).map(([, make]) => { const [path, body] = make(ids, uuid()); return api().put(`/api${path}`).send(body); }),

@@ -76,8 +76,8 @@ export const conditionSchema = (today: string) => Joi.object<Wire<SentCondition>
   side: side.required().label('Side'),
   onset: day.allow(null).required().label('Onset'),
   surgeryOn: day.allow(null).required().label('Operation'),
-  muscle: Joi.string().valid(...MUSCLES.map((each) => each.id)).allow(null).required().label('Muscle'),
-  grade: Joi.number().valid(1, 2, 3).allow(null).required().label('Grade'),
+  muscle: Joi.string().valid(...MUSCLES.map((each) => each.id)).allow(null).default(null).label('Muscle'),
+  grade: Joi.number().valid(1, 2, 3).allow(null).default(null).label('Grade'),
   words: text.required().label('Words'),
   clearance: Joi.object({
     by: word.required().label('Cleared by'), on: day.required().label('Cleared on'), text: text.required().label('As written'), limits: Joi.array().items(limit).max(12).required().label('Limits'),

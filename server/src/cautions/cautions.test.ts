@@ -1,7 +1,7 @@
 import { limitedBlock, STOP_QUESTIONS, type CautionContext } from '@pace-bend/core/caution';
 import { newBlock, type BlockPlan } from '@pace-bend/core/method';
 import { cautionContextOf, type VisitFile } from '@pace-bend/core/record';
-import { newVisit, openTestApp, request, uuid, visitFile, type TestApp } from '../testing/app.ts';
+import { ask, newVisit, openTestApp, request, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
 beforeAll(async () => { test_ = await openTestApp(); });
@@ -27,6 +27,9 @@ test('a plan without the limits that cautions set is refused; with them it is ke
   await run(visitId, [bare]).expect(409);
   const limited = limitedBlock(bare, await context());
   expect((await plan(visitId, 0, [limited]).expect(200)).body.blocks[0].limits).toEqual(limited.limits);
+  // The table waits for what has to be asked.
+  expect((await run(visitId, [limited]).expect(409)).body).toMatchObject({ title: 'Not asked yet', open: ['questions', 'consent'] });
+  await ask(test_.app, visitId);
   const { body } = await run(visitId, [limited]).expect(200);
   const left = body.line.cues.filter((cue: { side: string }) => cue.side === 'left') as { to: number; effortPct: number | null; painCeiling: number }[];
   expect(Math.max(...left.map((cue) => cue.to))).toBeLessThanOrEqual(110);
@@ -41,15 +44,22 @@ test('a plan without the limits that cautions set is refused; with them it is ke
 
 test('what is to be avoided can be done only with a written reason, kept with who gave it', async () => {
   const { visitId, context } = await withCondition({ ...KNEE, clearance: null });
+  await ask(test_.app, visitId);
   const refused = await measure(visitId, 'hip-internal-rotation').expect(409);
-  expect(refused.body).toMatchObject({ title: 'Caution', cautions: [{ ruleId: 'knee-torque', canOverride: true }] });
+  const ground = 'knee-operation//left//2026-10-07';
+  expect(refused.body).toMatchObject({ title: 'Caution', cautions: [{ ruleId: 'knee-torque', canOverride: true, ground }, { ruleId: 'operation-no-clearance', canOverride: true, ground }] });
   await measure(visitId, 'hip-internal-rotation', 'right').expect(200);
   const address = `/api/visits/${visitId}/overrides/${uuid()}`;
-  const override = { ruleId: 'knee-torque', motionId: 'hip-internal-rotation', side: 'left', reason: 'Held above the knee, agreed with the surgeon.' };
+  const override = { ruleId: 'knee-torque', ground, motionId: 'hip-internal-rotation', side: 'left', reason: 'Held above the knee, agreed with the surgeon.' };
   expect((await api().put(address).send({ ...override, reason: 'because' }).expect(422)).body.errors[0].path).toBe('reason');
   await api().put(address).send({ ...override, ruleId: 'scope-mobilization' }).expect(422);
   await api().put(address).send(override).expect(200);
   await api().put(address).send(override).expect(200);
+  // One reason is for one rule; the other still forbids it, and a reason for another condition changes nothing.
+  await measure(visitId, 'hip-internal-rotation').expect(409);
+  await api().put(`/api/visits/${visitId}/overrides/${uuid()}`).send({ ...override, ruleId: 'operation-no-clearance', ground: 'cruciate-hamstring//left//2026-10-07' }).expect(200);
+  await measure(visitId, 'hip-internal-rotation').expect(409);
+  await api().put(`/api/visits/${visitId}/overrides/${uuid()}`).send({ ...override, ruleId: 'operation-no-clearance' }).expect(200);
   await measure(visitId, 'hip-internal-rotation').expect(200);
   const [kept] = (await visitFile(test_.app, visitId)).overrides;
   expect(kept).toMatchObject({ ...override, by: 'A owner', at: '2026-11-25T09:00:00.000Z' });
@@ -67,7 +77,7 @@ test('a raised question stops everything until the answer is taken back or the v
   expect((await measure(visitId, 'hip-flexion').expect(409)).body).toMatchObject({ title: 'Stopped', cautions: [{ ruleId: 'stop-calf', level: 'stop', canOverride: false }] });
   await plan(visitId, 0, [block]).expect(409);
   await run(visitId, [block]).expect(409);
-  await api().put(`/api/visits/${visitId}/overrides/${uuid()}`).send({ ruleId: 'knee-torque', motionId: 'hip-flexion', side: 'left', reason: 'I feel that it is fine' }).expect(409);
+  await api().put(`/api/visits/${visitId}/overrides/${uuid()}`).send({ ruleId: 'knee-torque', ground: 'x', motionId: 'hip-flexion', side: 'left', reason: 'I feel that it is fine' }).expect(409);
   expect((await api().post(`/api/visits/${visitId}/finish`).send({ revision: 1 }).expect(409)).body.title).toBe('Stopped');
   const referral = { to: 'Dr Example', seen: 'Left calf swollen and warm since Monday.' };
   await api().put(`/api/visits/${visitId}/referral`).send({ revision: 0, ...referral }).expect(200);

@@ -20,6 +20,8 @@ export const blockSchema = Joi.object<Wire<BlockPlan>, true>({
   limits: Joi.array().min(1).max(3).unique('side').items(Joi.object({
     side: Joi.string().valid('left', 'right', 'midline').required(),
     cap: limit(-200, 400), edgeShare: limit(0, 1), effortPct: limit(0, 100), painCeiling: limit(0, 10), grade: limit(0, 4), holdS: limit(0, 600),
+    // Blocks of drafts kept before there were limits in all have none.
+    contractS: limit(0, 3600).default(null).optional(), pressS: limit(0, 3600).default(null).optional(),
   })),
 });
 

@@ -1,6 +1,6 @@
 import { compile, newBlock, SLOW_BREATH } from '@pace-bend/core/method';
 import { LIMITS, type RunFields } from '@pace-bend/core/record';
-import { newVisit, openTestApp, request, uuid, visitFile, type TestApp } from '../testing/app.ts';
+import { newAskedVisit, newVisit, openTestApp, request, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
 beforeAll(async () => { test_ = await openTestApp(); });
@@ -39,7 +39,7 @@ describe('plans', () => {
 });
 
 async function newRun() {
-  const { visitId } = await newVisit(test_.app);
+  const { visitId } = await newAskedVisit(test_.app);
   const id = uuid();
   const fields: RunFields = { visitId, blocks: [block()], breath: SLOW_BREATH, edges: [{ motionId: 'hip-extension-knee-bent', side: 'left', value: 4 }], clockRate: 1 };
   return { id, visitId, fields, start: () => api().put(`/api/runs/${id}`).send(fields) };
@@ -112,7 +112,7 @@ describe('runs', () => {
 
 describe('a run has its room', () => {
   test('a plan that is too much is refused when it is planned and when it is run, in words; a full one stays small enough', async () => {
-    const { visitId } = await newVisit(test_.app);
+    const { visitId } = await newAskedVisit(test_.app);
     const whole = (methodId: string, rounds: number) => ({ ...newBlock(uuid(), 'rectus-femoris-prone', methodId, ['left', 'right']), sides: Array.from({ length: 4 }, (_, i) => ({ side: i % 2 === 0 ? 'left' as const : 'right' as const, rounds })) });
     const flood = Array.from({ length: LIMITS.blocksInPlan }, () => whole('cr-breath', 12));
     for (const answer of [await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: flood }), await api().put(`/api/runs/${uuid()}`).send({ visitId, blocks: flood, breath: SLOW_BREATH, edges: [], clockRate: 1 })]) {
@@ -125,7 +125,7 @@ describe('a run has its room', () => {
   });
 
   test('whatever is run, a visit’s file stays under 2 MB; what does not fit is refused and what was kept stays', async () => {
-    const { visitId } = await newVisit(test_.app);
+    const { visitId } = await newAskedVisit(test_.app);
     const blocks = Array.from({ length: 14 }, () => ({ ...newBlock(uuid(), 'rectus-femoris-prone', 'cr-breath', ['left', 'right']), sides: [{ side: 'left' as const, rounds: 4 }, { side: 'right' as const, rounds: 4 }] }));
     const runs: string[] = [];
     for (;;) {

@@ -1,7 +1,7 @@
 import { findEntry } from '@pace-bend/core/catalogue';
 import fc from 'fast-check';
 import { ADDED_KINDS, checkOwnWay, METHODS, newBlock, shelfOf, type OwnItem, type OwnWayFields } from '@pace-bend/core/method';
-import { ANN, newVisit, openTestApp, request, requestAs, uuid, visitFile, type TestApp } from '../testing/app.ts';
+import { ANN, newAskedVisit, openTestApp, request, requestAs, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
 beforeAll(async () => { test_ = await openTestApp(); });
@@ -19,7 +19,7 @@ test('a way of its own: added, planned with, run; a new version takes its place 
   await api().put(`/api/shelf/${way}`).send({ supersedes: null, fields: WAY }).expect(200);
   await api().put(`/api/shelf/${way}`).send({ supersedes: null, fields: { ...WAY, name: 'Another' } }).expect(409);
   const shelf = shelfOf(await items());
-  const { visitId } = await newVisit(test_.app);
+  const { visitId } = await newAskedVisit(test_.app);
   const block = newBlock(uuid(), 'calf-supine', way, ['left', 'right'], shelf);
   expect(block.numbers.effort).toEqual([10, 15]);
   expect(block.choices.startAt).toBe('short');
@@ -48,7 +48,7 @@ test('a round of its own is kept as it was sent, planned with its own seconds, a
   const kept = (await items()).find((item) => item.id === way)!;
   expect(kept.fields).toMatchObject({ phases });
   const shelf = shelfOf(await items());
-  const { visitId } = await newVisit(test_.app);
+  const { visitId } = await newAskedVisit(test_.app);
   const block = newBlock(uuid(), 'calf-supine', way, ['left'], shelf);
   expect(block.numbers.own4).toEqual([7]);
   await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: [block] }).expect(200);
@@ -85,7 +85,7 @@ test('an entry of its own is planned where it stands, with another position and 
   const id = uuid();
   await api().put(`/api/shelf/${id}`).send({ supersedes: null, fields: { ...ENTRY, positions: ['supine', 'prone'], ways: ['pin-lengthen', 'static-hold'] } }).expect(200);
   const shelf = shelfOf(await items());
-  const { visitId } = await newVisit(test_.app);
+  const { visitId } = await newAskedVisit(test_.app);
   const block = { ...newBlock(uuid(), id, 'pin-lengthen', ['left'], shelf), lists: { stations: ['high', 'low'] }, position: 'prone' as const };
   await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: [block] }).expect(200);
   expect((await visitFile(test_.app, visitId)).plan.blocks).toEqual([block]);
@@ -141,7 +141,7 @@ test('hands: limits of the practice, height of one’s own knuckles; what was do
   expect((await api().put('/api/hands/me').send({ knuckleCm: 71.5 }).expect(200)).body.knuckleCm).toBe(71.5);
   await api().put('/api/hands/me').send({ knuckleCm: 7 }).expect(422);
 
-  const { visitId, athleteId } = await newVisit(test_.app);
+  const { visitId, athleteId } = await newAskedVisit(test_.app);
   const block = newBlock(uuid(), 'calf-supine', 'static-hold', ['left']);
   const runId = uuid();
   const run = (await api().put(`/api/runs/${runId}`).send({ visitId, blocks: [block], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }).expect(200)).body;

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid';
 import type { Express } from 'express';
 import supertest from 'supertest';
 import type { Role } from '@pace-bend/core/access';
+import { STOP_QUESTIONS } from '@pace-bend/core/caution';
 import type { VisitFile } from '@pace-bend/core/record';
 import { createApp } from '../app/app.ts';
 import { migrate } from '../db/migrate.ts';
@@ -90,6 +91,21 @@ export async function newVisit(app: Express): Promise<{ athleteId: string; visit
   await request(app).put(`/api/athletes/${athleteId}`).send(ANN).expect(200);
   await request(app).put(`/api/visits/${visitId}`).send({ athleteId, startsAt: '2026-11-25T09:30:00.000Z', minutes: 45, overlap: true }).expect(200);
   return { athleteId, visitId };
+}
+
+/** Asks what has to be asked before hands go on: none of the stop questions, and a word for consent. */
+export async function ask(app: Express, visitId: string): Promise<void> {
+  const answers = Object.fromEntries(STOP_QUESTIONS.map((question) => [question.id, 'no']));
+  await request(app).put(`/api/visits/${visitId}/answers/${uuid()}`).send({ answers }).expect(200);
+  const { revision } = (await visitFile(app, visitId)).visit;
+  await request(app).patch(`/api/visits/${visitId}`).send({ revision, consentWord: 'as agreed last week' }).expect(200);
+}
+
+/** The same, ready for the table. */
+export async function newAskedVisit(app: Express): Promise<{ athleteId: string; visitId: string }> {
+  const ids = await newVisit(app);
+  await ask(app, ids.visitId);
+  return ids;
 }
 
 export async function visitFile(app: Express, visitId: string): Promise<VisitFile> {
