@@ -64,8 +64,19 @@ export async function walkIn(page: Page, name: string, birthDate = '2001-05-06',
 /** How often a page was refused a time that somebody else has, and took it all the same. The browser logs each refusal. */
 const askedTwice = new WeakMap<Page, number>();
 
+/** Asks what has to be asked before hands go on: none of the stop questions, and a word for consent. The page is loaded anew. */
+export async function askFirst(page: Page): Promise<void> {
+  const url = new URL(page.url());
+  const visit = url.pathname.split('/')[2]!;
+  const api = `${url.origin}/api/visits/${visit}`;
+  expect((await page.request.put(`${api}/answers/${crypto.randomUUID()}`, { data: { answers: {}, notAsked: 'asked at the door' } })).status()).toBe(200);
+  const { visit: { revision } } = await (await page.request.get(api)).json();
+  expect((await page.request.patch(api, { data: { revision, consentWord: 'as agreed last week' } })).status()).toBe(200);
+  await page.reload();
+}
+
 /** Arrives now, whoever else has this time. */
-export async function arriveNow(page: Page): Promise<void> {
+export async function arriveNow(page: Page, { ask = true } = {}): Promise<void> {
   await page.getByRole('button', { name: 'Arrive now' }).click();
   const taken = page.getByRole('button', { name: 'Put it in all the same' });
   await expect(taken.or(page.getByLabel('What brings them today'))).toBeVisible();
@@ -74,6 +85,7 @@ export async function arriveNow(page: Page): Promise<void> {
     await taken.click();
   }
   await expect(page).toHaveURL(/\/visit\/[0-9a-f-]+\/arrive$/);
+  if (ask) await askFirst(page);
 }
 
 /** Chooses from a list that is not typed into, on the page or within a part of it. */
