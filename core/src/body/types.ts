@@ -9,7 +9,9 @@ export type Unit = 'deg' | 'cm';
 export const JOINTS = ['hip', 'knee', 'ankle', 'subtalar', 'midfoot', 'toes', 'trunk', 'neck', 'shoulder girdle', 'shoulder', 'elbow', 'forearm', 'wrist', 'fingers'] as const;
 export type Joint = (typeof JOINTS)[number];
 
-export type Instrument = 'goniometer' | 'inclinometer' | 'tape';
+/** Paired sensors read one part against the other, about any axis; an inclinometer alone reads against upright and nothing that turns about it. */
+export const INSTRUMENTS = ['goniometer', 'inclinometer', 'tape', 'paired sensors'] as const;
+export type Instrument = (typeof INSTRUMENTS)[number];
 
 /** Passive: the therapist moves the limb. Active: the athlete does. */
 export type Mode = 'passive' | 'active';

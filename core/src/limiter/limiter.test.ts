@@ -6,7 +6,7 @@ import { ACTIVE_PAIRS, ARC_PAIRS, CAUSE_KINDS, gather, judge, NERVE_PAIRS, openQ
 
 const person = { birthDate: '2001-03-04', referenceSex: 'male', rowing: 'stroke' } as const;
 /** An examiner who reads trunks to two degrees: with the default error a rower's difference stays inside it. */
-const EXACT = { own: [{ examinerId: 'e', motionId: 'trunk-rotation', instrument: 'inclinometer', sem: 2, sides: 12, trials: 3, on: '2026-11-01' }], shifts: [] } as const;
+const EXACT = { own: [{ examinerId: 'e', motionId: 'trunk-rotation', instrument: 'goniometer', sem: 2, sides: 12, trials: 3, on: '2026-11-01' }], shifts: [] } as const;
 type Values = Readonly<Record<string, readonly [left: number, right: number]>>;
 
 function evidence(values: Values, findings: readonly FindingContent[] = [], more: Partial<Evidence> & { readonly afterValues?: Values } = {}): Evidence {

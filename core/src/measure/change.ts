@@ -1,14 +1,18 @@
 import type { Motion } from '../body/index.ts';
-import { mdc95 } from './error.ts';
+import { detectable } from './error.ts';
 import { formatSigned, formatValue } from './words.ts';
 
 /** One value with the error it was measured with, both in the motion's unit. */
 export interface Measured {
   readonly value: number;
   readonly sem: number;
+  /** Degrees of freedom behind the error; left out, it is taken as it is. */
+  readonly df?: number;
+  /** Whether the error is the examiner's own; left out, it is a default. */
+  readonly own?: boolean;
 }
 
-export type ChangeKind = 'real-gain' | 'real-loss' | 'inside-error';
+export type ChangeKind = 'real-gain' | 'real-loss' | 'inside-error' | 'cannot-tell';
 
 export interface ChangeVerdict {
   readonly kind: ChangeKind;
@@ -21,6 +25,14 @@ export interface ChangeVerdict {
 }
 
 /**
+ * Whose error it is, as it stands in a sentence: "your" only where it is the examiner's own.
+ * @example errorName({ own: true }, { own: false }) // → 'the default error'
+ */
+export function errorName(a: Pick<Measured, 'own'>, b: Pick<Measured, 'own'>): string {
+  return a.own === true && b.own === true ? 'your error' : 'the default error';
+}
+
+/**
  * Whether a motion changed from one reading to another by more than the measuring error (MDC95).
  * The change must exceed the MDC to count; one that equals it is inside the error.
  * Source: Weir JP. J Strength Cond Res 2005;19:231–240.
@@ -29,20 +41,18 @@ export interface ChangeVerdict {
 export function classifyChange(earlier: Measured, later: Measured, motion: Pick<Motion, 'unit' | 'better'>): ChangeVerdict {
   const delta = later.value - earlier.value;
   const gain = motion.better === 'higher' ? delta : -delta;
-  const mdc = mdc95(earlier.sem, later.sem);
-  const kind: ChangeKind = Math.abs(gain) <= mdc ? 'inside-error' : gain > 0 ? 'real-gain' : 'real-loss';
-  return { kind, delta, gain, mdc, words: changeWords(kind, gain, mdc, motion) };
+  const mdc = detectable(earlier, later);
+  const kind = Math.abs(gain) <= mdc ? 'inside-error' : gain > 0 ? 'real-gain' : 'real-loss';
+  const error = `${errorName(earlier, later)} of ±${formatValue(mdc, motion.unit)}`;
+  return { kind, delta, gain, mdc, words: `${formatSigned(gain, motion.unit)}: ${{ 'real-gain': `a real gain, past ${error}`, 'real-loss': `a real loss, past ${error}`, 'inside-error': `inside ${error}` }[kind]}` };
 }
 
-function changeWords(kind: ChangeKind, gain: number, mdc: number, motion: Pick<Motion, 'unit'>): string {
-  const signed = formatSigned(gain, motion.unit);
-  const limit = formatValue(mdc, motion.unit);
-  switch (kind) {
-    case 'real-gain':
-      return `${signed}: a real gain, past your error of ±${limit}`;
-    case 'real-loss':
-      return `${signed}: a real loss, past your error of ±${limit}`;
-    case 'inside-error':
-      return `${signed}: inside your error of ±${limit}`;
-  }
+/**
+ * A change between two values that cannot be compared: another instrument or another examiner, and nobody has studied the difference.
+ * @example cannotTell({ value: 10, sem: 2 }, { value: 22, sem: 2 }, motion, 'another instrument').kind // → 'cannot-tell'
+ */
+export function cannotTell(earlier: Measured, later: Measured, motion: Pick<Motion, 'unit' | 'better'>, because: string): ChangeVerdict {
+  const delta = later.value - earlier.value;
+  const gain = motion.better === 'higher' ? delta : -delta;
+  return { kind: 'cannot-tell', delta, gain, mdc: detectable(earlier, later), words: `${formatSigned(gain, motion.unit)}: cannot tell, ${because}` };
 }

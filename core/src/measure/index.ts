@@ -1,10 +1,10 @@
 export { summariseTrials, parseTrial, TRIALS_USUAL, TRIALS_MOST, type TrialSummary, type TypedTrial } from './trials.ts';
-export { defaultSem, mdc95, band95, type ErrorOfMeasurement } from './error.ts';
-export { errorOf, instrumentChange, NOTHING_KNOWN, type ErrorKnowledge, type InstrumentChange, type InstrumentShift, type OwnError, type ReadBy } from './ownError.ts';
+export { defaultSem, detectable, mdc95, band95, type ErrorFor, type ErrorOfMeasurement, type Uncertain } from './error.ts';
+export { between, errorOf, instrumentChange, NOTHING_KNOWN, type Between, type ErrorKnowledge, type ExaminerShift, type InstrumentChange, type InstrumentShift, type OwnError, type ReadBy } from './ownError.ts';
 export { gainToAngleDeg, angleToGain } from './distance.ts';
-export { classifyChange, type ChangeKind, type ChangeVerdict, type Measured } from './change.ts';
-export { compareSides, type SideKind, type SideVerdict } from './sides.ts';
-export { referenceBands, classifyReference, type ReferenceBand, type ReferenceVerdict } from './reference.ts';
+export { cannotTell, classifyChange, errorName, type ChangeKind, type ChangeVerdict, type Measured } from './change.ts';
+export { compareSides, sidesCannotTell, type SideKind, type SideVerdict } from './sides.ts';
+export { referenceBands, classifyReference, noReferenceBecause, type ReferenceBand, type ReferenceVerdict } from './reference.ts';
 export { SOUCIE, type SourceOfReference } from './references.ts';
 export { formatValue, formatNumber, formatSigned } from './words.ts';
 export { rankStiffness, type Stiffness } from './stiffness.ts';

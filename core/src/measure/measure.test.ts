@@ -95,11 +95,13 @@ describe('change', () => {
   test('a smaller gap is a gain where less is better', () => {
     const verdict = classifyChange({ value: 12, sem: 1.5 }, { value: 4, sem: 1.5 }, toFloor);
     expect(verdict).toMatchObject({ kind: 'real-gain', delta: -8, gain: 8 });
-    expect(verdict.words).toBe('+8.0 cm: a real gain, past your error of ±4.2 cm');
+    expect(verdict.words).toBe('+8.0 cm: a real gain, past the default error of ±4.2 cm');
   });
 
-  test('says inside your error out loud', () => {
-    expect(classifyChange({ value: 10, sem: 1.5 }, { value: 13.3, sem: 1.5 }, hip).words).toBe('+3.3°: inside your error of ±4.2°');
+  test('says inside the error out loud, and “your” only where it is the examiner’s own', () => {
+    expect(classifyChange({ value: 10, sem: 1.5, own: true }, { value: 13.3, sem: 1.5, own: true }, hip).words).toBe('+3.3°: inside your error of ±4.2°');
+    expect(classifyChange({ value: 10, sem: 1.5, own: true }, { value: 13.3, sem: 1.5 }, hip).words).toContain('the default error');
+    expect(classifyChange({ value: 10, sem: 1.5 }, { value: 13.3, sem: 1.5 }, hip).words).toBe('+3.3°: inside the default error of ±4.2°');
     expect(classifyChange({ value: 10, sem: 1.5 }, { value: 4, sem: 1.5 }, hip).words).toContain('−6.0°: a real loss');
   });
 });
@@ -121,7 +123,7 @@ describe('sides', () => {
   });
 
   test('noise is called noise', () => {
-    expect(compareSides({ value: 68.7, sem: 1.5 }, { value: 72, sem: 1.5 }, hip).words).toBe('3.3° apart: inside your error of ±4.2°');
+    expect(compareSides({ value: 68.7, sem: 1.5 }, { value: 72, sem: 1.5 }, hip).words).toBe('3.3° apart: inside the default error of ±4.2°');
     expect(compareSides({ value: 38, sem: 3 }, { value: 40.3, sem: 3 }, hip).words).toBe('Even');
   });
 

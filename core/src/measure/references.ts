@@ -103,47 +103,53 @@ export const SOUCIE_ROWS: Readonly<Record<string, SoucieRow>> = {
   },
 };
 
-/** Values that hold for every age and sex, by motion id, in the motion's unit. */
-export const GENERAL_ROWS: Readonly<Record<string, { readonly low: number; readonly high: number; readonly source: SourceOfReference }>> = {
-  'straight-leg-raise': { low: 70, high: 90, source: WORKING },
-  'knee-extension-hip-90': { low: 0, high: 20, source: WORKING },
-  'ankle-lunge': { low: 35, high: 45, source: WORKING },
-  'knee-to-wall': { low: 10, high: 10, source: WORKING },
-  'hip-internal-rotation': { low: 45, high: 45, source: AAOS },
-  'hip-external-rotation': { low: 45, high: 45, source: AAOS },
-  'hip-abduction': { low: 45, high: 45, source: AAOS },
-  'shoulder-internal-rotation': { low: 70, high: 70, source: AAOS },
-  'shoulder-external-rotation': { low: 90, high: 90, source: AAOS },
-  'trunk-rotation': { low: 45, high: 45, source: AAOS },
-  'trunk-side-bend': { low: 35, high: 35, source: AAOS },
-  'neck-rotation': { low: 60, high: 60, source: AAOS },
-  'neck-side-bend': { low: 45, high: 45, source: AAOS },
-  'neck-flexion': { low: 45, high: 45, source: AAOS },
-  'neck-extension': { low: 45, high: 45, source: AAOS },
-  'neck-rotation-supine': { low: 60, high: 60, source: AAOS },
-  'neck-side-bend-supine': { low: 45, high: 45, source: AAOS },
-  'shoulder-flexion-back-free': { low: 180, high: 180, source: AAOS },
-  'shoulder-flexion-active': { low: 180, high: 180, source: AAOS },
-  'shoulder-extension': { low: 60, high: 60, source: AAOS },
-  'shoulder-abduction': { low: 180, high: 180, source: AAOS },
-  'shoulder-abduction-active': { low: 180, high: 180, source: AAOS },
-  'wrist-flexion': { low: 80, high: 80, source: AAOS },
-  'wrist-extension': { low: 70, high: 70, source: AAOS },
-  'wrist-radial-deviation': { low: 20, high: 20, source: AAOS },
-  'wrist-ulnar-deviation': { low: 30, high: 30, source: AAOS },
-  'hip-adduction': { low: 30, high: 30, source: AAOS },
-  'hip-flexion-active': { low: 120, high: 120, source: AAOS },
-  'hip-internal-rotation-seated': { low: 45, high: 45, source: AAOS },
-  'hip-external-rotation-seated': { low: 45, high: 45, source: AAOS },
-  'knee-flexion-prone': { low: 135, high: 135, source: AAOS },
-  'ankle-dorsiflexion-knee-bent': { low: 20, high: 20, source: AAOS },
-  'subtalar-inversion': { low: 35, high: 35, source: AAOS },
-  'subtalar-eversion': { low: 15, high: 15, source: AAOS },
-  'trunk-flexion': { low: 80, high: 80, source: AAOS },
-  'trunk-extension': { low: 25, high: 25, source: AAOS },
-  'big-toe-extension': { low: 70, high: 70, source: AAOS },
-  'big-toe-flexion': { low: 45, high: 45, source: AAOS },
-  'ankle-dorsiflexion-active': { low: 20, high: 20, source: AAOS },
-  'straight-leg-raise-active': { low: 70, high: 90, source: WORKING },
-  'knee-extension-hip-90-passive': { low: 0, high: 20, source: WORKING },
+/**
+ * People in a group of the table: about 50 to 150, recalled from memory. Their number turns the interval of the mean into the spread
+ * of persons: SD = half the interval · √n / 1.96.
+ */
+export const SOUCIE_PEOPLE = 100;
+
+/** Where the position of the table is not quite ours, the spread is at least this, degrees. Recalled from memory. */
+export const SPREAD_AT_LEAST: Readonly<Record<string, number>> = { 'shoulder-flexion': 8, 'ankle-dorsiflexion': 4.5 };
+
+/** The middle and the spread of healthy persons, by sex where that matters, in the motion's unit; how sure we are of the middle, percent. */
+export interface GeneralRow {
+  readonly mean: number;
+  readonly women?: number;
+  readonly men?: number;
+  readonly sd: number;
+  readonly sure: number;
+  readonly source: SourceOfReference;
+}
+
+export const OGINCE: SourceOfReference = {
+  kind: 'clinical', short: 'Ogince 2007',
+  citation: 'Ogince M et al. Man Ther 2007;12:256–262: about 44 with the chin down, under 32 counts. Recalled from memory.',
 };
+
+const general = (mean: number, sd: number, sure: number, source: SourceOfReference = WORKING): GeneralRow => ({ mean, sd, sure, source });
+const bySex = (women: number, men: number, sd: number, sure: number, source: SourceOfReference = WORKING): GeneralRow => ({ mean: (women + men) / 2, women, men, sd, sure, source });
+
+/**
+ * Values for ages 9 to 69, by motion id. All are recalled from memory, middle and spread, with how sure we are; where a round clinical
+ * value belongs to another position or another instrument than ours, the value here is the one that fits ours (docs/sources.md).
+ */
+export const GENERAL_ROWS: Readonly<Record<string, GeneralRow>> = {
+  'straight-leg-raise': general(80, 11, 75), 'straight-leg-raise-active': general(75, 11, 70),
+  'knee-extension-hip-90': bySex(20, 29, 10, 75), 'knee-extension-hip-90-passive': bySex(14, 22, 9, 60),
+  'ankle-lunge': general(40, 5.5, 80), 'ankle-lunge-knee-straight': general(34, 6, 55), 'knee-to-wall': general(10.5, 3, 75),
+  'hip-internal-rotation': bySex(43, 36, 8.5, 80), 'hip-external-rotation': general(40, 8, 75), 'hip-internal-rotation-seated': bySex(41, 36, 8, 80), 'hip-external-rotation-seated': general(37, 7, 80),
+  'hip-abduction': general(42, 7.5, 75, AAOS), 'hip-adduction': general(27, 5.5, 65, AAOS), 'hip-flexion-active': general(121, 9, 75, AAOS), 'hip-extension-table-end': general(9, 7, 55),
+  'shoulder-internal-rotation': general(55, 9, 85), 'shoulder-external-rotation': general(94, 10, 75, AAOS), 'shoulder-external-rotation-side': general(65, 12, 55), 'shoulder-internal-rotation-lying': general(48, 11, 55),
+  'shoulder-flexion-back-free': general(172, 8, 80), 'shoulder-flexion-active': general(166, 8, 90), 'shoulder-extension': general(56, 9, 65, AAOS), 'shoulder-abduction': general(175, 10, 65, AAOS), 'shoulder-abduction-active': general(168, 10, 65, AAOS),
+  'shoulder-horizontal-adduction': general(28, 9, 50),
+  'trunk-rotation': general(46, 9, 60, AAOS), 'trunk-side-bend': general(33, 7, 65, AAOS), 'trunk-flexion': general(60, 9, 90), 'trunk-extension': general(25, 8, 70, AAOS),
+  'neck-rotation': general(72, 8.5, 75), 'neck-rotation-supine': general(78, 9, 65), 'neck-side-bend': general(43, 7.5, 70, AAOS), 'neck-side-bend-supine': general(45, 8, 60, AAOS), 'neck-flexion': general(52, 9.5, 65, AAOS), 'neck-extension': general(67, 10.5, 80),
+  'neck-rotation-bent': general(44, 6.1, 85, OGINCE),
+  'wrist-flexion': general(76, 9, 70, AAOS), 'wrist-extension': general(70, 9.5, 70, AAOS), 'wrist-radial-deviation': general(20, 5.5, 65, AAOS), 'wrist-ulnar-deviation': general(35, 7, 60, AAOS),
+  'knee-flexion-prone': general(133, 8, 70, AAOS), 'ankle-dorsiflexion-knee-bent': general(18, 5.5, 65, AAOS), 'ankle-dorsiflexion-active': general(13, 4.5, 80),
+  'subtalar-inversion': general(25, 6, 85), 'subtalar-eversion': general(8, 3.2, 85), 'big-toe-extension': general(74, 13, 60, AAOS), 'big-toe-flexion': general(40, 11, 55, AAOS),
+};
+
+/** Ages the tables and values hold for. */
+export const REFERENCE_AGES: AgeGroup = { from: 9, to: 69 };

@@ -36,7 +36,7 @@ export function rankStiffness(inputs: readonly StiffnessInput[]): Stiffness[] {
         reasons.push(reference.words);
       }
       if (sides?.kind === 'real' && sides.stiffer === side) {
-        score = Math.max(score, sides.difference / sem);
+        score = Math.max(score, sides.unexplained / sem);
         reasons.push(sides.words);
       }
       return { motion, side, score, reasons };

@@ -14,17 +14,18 @@ test('baseline is the first value before work, last the latest; values after wor
     today: [today('left', 16)],
   }));
   const left = sides.find((side) => side.side === 'left')!;
-  // 16° lies inside the error of the reference, and there is no other side to compare with.
+  // 16° lies within the range of healthy men, and there is no other side to compare with.
   expect(left.short).toBe(false);
   expect([left.baseline?.value, left.last?.value]).toEqual([5, 8]);
-  expect(left.sinceBaseline).toMatchObject({ kind: 'real-gain', gain: 11 });
+  // From visit to visit the default 3° of a goniometer is 4.5°: it takes 12.5° to be real.
+  expect(left.sinceBaseline).toMatchObject({ kind: 'inside-error', gain: 11, mdc: expect.closeTo(1.96 * Math.SQRT2 * 4.5, 6) });
   expect(left.sinceLast).toMatchObject({ kind: 'inside-error', gain: 8 });
 });
 
 test('another instrument today carries its own error into the comparison', () => {
   const [left] = compareMotion(hip, 'before', context({ past: [past('2026-09-01', 'left', 5)], today: [today('left', 13, 'before', 'inclinometer')] })).sides;
-  // Goniometer 3°, inclinometer 2°: 1.96 · √13.
-  expect(left!.sinceBaseline!.mdc).toBeCloseTo(7.07, 2);
+  // Goniometer 3°, inclinometer 2°, from day to day half as much again: 1.5 · 1.96 · √13. Nobody has compared the two.
+  expect(left!.sinceBaseline).toMatchObject({ kind: 'cannot-tell', mdc: expect.closeTo(10.6, 2) });
   expect(left!.error!.sem).toBe(2);
 });
 
@@ -76,9 +77,9 @@ describe('the practice’s own error', () => {
   test('is used for the examiner’s own readings, the latest study first; others keep the default', () => {
     const errors = { own: [own(1.5, '2026-09-01'), own(1, '2026-10-01'), own(9, '2026-11-01', 'you')], shifts: [] };
     const [left] = compareMotion(hip, 'before', context({ past: [past('2026-09-01', 'left', 5)], today: [mine(today('left', 13))], errors })).sides;
-    expect(left!.error).toEqual({ sem: 1, source: 'own, 12 sides × 3 trials on 2026-10-01' });
-    // The earlier reading has no examiner, so the default 3° stands for it.
-    expect(left!.sinceLast!.mdc).toBeCloseTo(1.96 * Math.hypot(1, 3), 6);
+    expect(left!.error).toMatchObject({ sem: expect.closeTo(Math.sqrt(2 / 3), 9), own: true, df: 22, source: 'own, 12 sides × 3 trials on 2026-10-01, one day' });
+    // The earlier reading has no examiner, so the default 3° stands for it; both with the part of the day.
+    expect(left!.sinceLast!.mdc).toBeCloseTo(1.5 * 1.96 * Math.hypot(Math.sqrt(2 / 3), 3), 1);
   });
 
   test('never falls below the rounding of the scale', () => {
@@ -92,13 +93,13 @@ describe('another instrument than last time', () => {
   const change = (used: boolean | null) => compareMotion(hip, 'before', context({ past: [past('2026-09-01', 'left', 10)], today: [today('left', 13, 'before', 'inclinometer')], errors: { own: [], shifts: used === null ? [] : [shift(used)] } })).sides[0]!;
 
   test('is flagged, with or without a study', () => {
-    expect(change(null).otherInstrument.last).toEqual({ from: 'goniometer', to: 'inclinometer', correction: null, correctionError: 0, used: false });
-    expect(change(false).sinceLast!.gain).toBe(3);
+    expect(change(null).otherInstrument.last).toEqual({ from: 'goniometer', to: 'inclinometer', correction: null, correctionError: 0, used: false, pairs: 0 });
+    expect(change(false).sinceLast).toMatchObject({ gain: 3, kind: 'cannot-tell' });
   });
   test('its bias is taken into account when the practice wants that', () => {
     // The goniometer reads 4° more: its 10° would have been 6° with the inclinometer.
     expect(change(true).sinceLast!.gain).toBe(7);
-    expect(change(true).sinceLast!.mdc).toBeCloseTo(1.96 * Math.hypot(Math.hypot(3, 0.5), 2), 6);
+    expect(change(true).sinceLast!.mdc).toBeCloseTo(1.96 * Math.hypot(Math.hypot(4.5, 0.5), 3), 2);
   });
   test('the same instrument is no change', () => {
     expect(compareMotion(hip, 'before', context({ past: [past('2026-09-01', 'left', 10)], today: [today('left', 13)] })).sides[0]!.otherInstrument.last).toBeNull();

@@ -1,7 +1,7 @@
 import { MOTIONS, sportDifference, type Instrument, type Motion, type PersonFacts, type RowingSide, type Side } from '../body/index.ts';
 import {
-  classifyChange, classifyReference, compareSides, errorOf, instrumentChange, NOTHING_KNOWN, rankStiffness, referenceBands,
-  type ChangeVerdict, type ErrorKnowledge, type InstrumentChange, type ReadBy, type Stiffness, type ErrorOfMeasurement, type Measured, type ReferenceBand, type ReferenceVerdict, type SideVerdict,
+  between, cannotTell, classifyChange, classifyReference, compareSides, errorOf, instrumentChange, NOTHING_KNOWN, rankStiffness, referenceBands, sidesCannotTell,
+  type ChangeVerdict, type ErrorFor, type ErrorKnowledge, type InstrumentChange, type ReadBy, type Stiffness, type ErrorOfMeasurement, type Measured, type ReferenceBand, type ReferenceVerdict, type SideVerdict, type Uncertain,
 } from '../measure/index.ts';
 import type { Moment, PastReading } from './visit.ts';
 
@@ -12,6 +12,8 @@ export interface ValueToday {
   readonly moment: Moment;
   readonly instrument: Instrument;
   readonly examinerId: string | null;
+  /** How many trials it is the mean of; the usual three where it is not said. */
+  readonly trialCount?: number;
   readonly value: number;
 }
 
@@ -21,7 +23,9 @@ export interface SideComparison {
   readonly after: ValueToday | null;
   /** The value the question is about: that of the moment asked for. */
   readonly now: ValueToday | null;
+  /** Of the value against one of the same sitting, and against one of another day. */
   readonly error: ErrorOfMeasurement | null;
+  readonly errorOverDays: ErrorOfMeasurement | null;
   /** First value ever read before work. */
   readonly baseline: PastReading | null;
   /** Value before work at the latest earlier visit that has one. */
@@ -63,7 +67,14 @@ export interface ComparisonContext {
  * the two and wants it, the earlier value is shifted first and carries the error of the shift too.
  */
 export function compareMotion(motion: Motion, moment: Moment, { person, onDay, today, past, errors = NOTHING_KNOWN }: ComparisonContext): MotionComparison {
-  const measured = (read: Read): Measured => ({ value: read.value, sem: errorOf(motion, read, errors).sem });
+  const measured = (read: Read, question: ErrorFor): Measured => { const { sem, df, own } = errorOf(motion, read, errors, question); return { value: read.value, sem, df, own }; };
+  /** The earlier value as it would stand beside the later one, or why it cannot. */
+  const beside = (from: Read, to: Read, question: ErrorFor): Measured | string => {
+    const way = between(motion, from, to, errors);
+    const plain = measured(from, question);
+    if (way.kind === 'cannot-tell') return way.because;
+    return way.kind === 'alike' ? plain : { ...plain, value: plain.value + way.correction, ...together(plain, { sem: way.error, df: way.df }) };
+  };
   const bands = referenceBands(motion.id, person, onDay);
   const find = (side: Side, at: Moment) => today.find((value) => value.motionId === motion.id && value.side === side && value.moment === at) ?? null;
   const measuredSides = motion.sides.map((side): Omit<SideComparison, 'short'> => {
@@ -71,28 +82,39 @@ export function compareMotion(motion: Motion, moment: Moment, { person, onDay, t
     const [before, after, baseline, last] = [find(side, 'before'), find(side, 'after'), earlier[0] ?? null, earlier.at(-1) ?? null];
     const now = moment === 'before' ? before : after;
     const swapped = (from: Read | null) => (from && now ? instrumentChange(motion.id, from.instrument, now.instrument, errors) : null);
-    const change = (from: Read | null, to: ValueToday | null) => {
+    const change = (from: Read | null, to: ValueToday | null, question: ErrorFor) => {
       if (!from || !to) return null;
-      const swap = instrumentChange(motion.id, from.instrument, to.instrument, errors);
-      const { value, sem } = measured(from);
-      const earlier = swap?.used && swap.correction !== null ? { value: value + swap.correction, sem: Math.hypot(sem, swap.correctionError) } : { value, sem };
-      return classifyChange(earlier, measured(to), motion);
+      const earlier = beside(from, to, question);
+      return typeof earlier === 'string' ? cannotTell(measured(from, question), measured(to, question), motion, earlier) : classifyChange(earlier, measured(to, question), motion);
     };
     return {
       side, before, after, now, baseline, last,
-      error: now ? errorOf(motion, now, errors) : null,
+      error: now ? errorOf(motion, now, errors, 'within') : null,
+      errorOverDays: now ? errorOf(motion, now, errors, 'between') : null,
       otherInstrument: { baseline: swapped(baseline), last: swapped(last), before: moment === 'after' ? swapped(before) : null },
-      sinceBaseline: change(baseline, now),
-      sinceLast: change(last, now),
-      gained: change(before, after),
-      reference: now ? classifyReference(measured(now), bands, motion) : null,
+      sinceBaseline: change(baseline, now, 'between'),
+      sinceLast: change(last, now, 'between'),
+      gained: change(before, after, 'within'),
+      reference: now ? classifyReference(measured(now, 'between'), bands, motion) : null,
     };
   });
   const [left, right] = [measuredSides.find((each) => each.side === 'left')?.now, measuredSides.find((each) => each.side === 'right')?.now];
-  const sideVerdict = left && right ? compareSides(measured(left), measured(right), motion, sportDifference(motion.id, person.rowing)) : null;
+  const sideVerdict = left && right ? sidesOf(left, right) : null;
   const stiffer = sideVerdict?.kind === 'real' ? sideVerdict.stiffer : null;
   const sides = measuredSides.map((each) => ({ ...each, short: each.reference?.kind === 'below' || each.side === stiffer }));
   return { motion, bands, sides, sideVerdict };
+
+  function sidesOf(one: Read, other: Read) {
+    const [first, second] = [beside(one, other, 'within'), measured(other, 'within')];
+    return typeof first === 'string' ? sidesCannotTell(measured(one, 'within'), second, motion, first) : compareSides(first, second, motion, sportDifference(motion.id, person.rowing));
+  }
+}
+
+/** Two independent parts of one value's error, as one. */
+function together(a: Uncertain, b: Uncertain): { readonly sem: number; readonly df: number } {
+  const [va, vb] = [a.sem ** 2, b.sem ** 2];
+  const spread = va ** 2 / (a.df ?? Number.POSITIVE_INFINITY) + vb ** 2 / (b.df ?? Number.POSITIVE_INFINITY);
+  return { sem: Math.sqrt(va + vb), df: spread > 0 ? (va + vb) ** 2 / spread : Number.POSITIVE_INFINITY };
 }
 
 /** The stiffest motion and side of a set of values, with its comparison. */

@@ -50,7 +50,7 @@ export function stripOf({ athletes, errors }: SquadStrip, dayOf: (instant: strin
         person: { birthDate, referenceSex, rowing }, onDay: dayOf(latest.at(-1)!.startsAt), today: latest.map((reading): ValueToday => reading), past: own.filter((reading) => !latest.includes(reading)), errors,
       });
       const ranked = rankStiffness(comparison.sides.flatMap((side) => (side.error ? [{ motion, side: side.side, sem: side.error.sem, reference: side.reference, sides: comparison.sideVerdict }] : [])));
-      const changes = comparison.sides.flatMap((side) => (side.sinceLast && side.sinceLast.kind !== 'inside-error' ? [{ side: side.side, verdict: side.sinceLast }] : []));
+      const changes = comparison.sides.flatMap((side) => (side.sinceLast && (side.sinceLast.kind === 'real-gain' || side.sinceLast.kind === 'real-loss') ? [{ side: side.side, verdict: side.sinceLast }] : []));
       cells.set(motion.id, { comparison, score: ranked[0]?.score ?? 0, changes });
     }
     return { id, name, cells, worst: Math.max(0, ...[...cells.values()].map((cell) => cell.score)), changed: [...cells.values()].reduce((sum, cell) => sum + cell.changes.length, 0) };

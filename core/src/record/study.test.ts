@@ -62,10 +62,10 @@ describe('what is known from finished studies', () => {
   const values = table.map((row) => [row]);
   test('the SEM in use is the one the study shows', () => {
     const { own } = knowledgeOf([filled(values)]);
-    expect(own).toEqual([{ examinerId: 'a', motionId: 'hip-flexion', instrument: 'goniometer', sem: expect.closeTo(repeatability(table, 'deg').sem, 12), sides: 4, trials: 3, on: '2026-11-21' }]);
+    expect(own).toEqual([{ examinerId: 'a', motionId: 'hip-flexion', instrument: 'goniometer', sem: expect.closeTo(repeatability(table, 'deg').sem, 12), sides: 4, trials: 3, spacing: 'one-day', on: '2026-11-21' }]);
   });
   test('nothing from one that is not finished, not in use, or too small', () => {
-    expect(knowledgeOf([filled(values, { finishedAt: null }), filled(values, { used: false }), filled(values.slice(0, 1))])).toEqual({ own: [], shifts: [] });
+    expect(knowledgeOf([filled(values, { finishedAt: null }), filled(values, { used: false }), filled(values.slice(0, 1))])).toEqual({ own: [], shifts: [], examiners: [] });
   });
   test('each examiner has an own error', () => {
     const two = table.map((row, r) => [row, row.map((value, i) => value + (i === 1 ? (r % 2 ? 6 : -6) : 0))]);

@@ -1,5 +1,5 @@
 import { motionOf, type Instrument, type Side } from '../body/index.ts';
-import type { ErrorKnowledge, InstrumentShift, OwnError } from '../measure/index.ts';
+import type { ErrorKnowledge, ExaminerShift, InstrumentShift, OwnError } from '../measure/index.ts';
 import { meanSquares } from '../reliability/meanSquares.ts';
 import { seeded } from '../random/index.ts';
 
@@ -102,7 +102,7 @@ export function knowledgeOf(studies: readonly Study[]): ErrorKnowledge {
   const own = finished.filter((study) => study.kind === 'repeatability' && study.used).flatMap((study): OwnError[] => study.examinerIds.flatMap((examinerId, part) => {
     const table = tableOf(study, part);
     if (table.length < 2) return [];
-    return [{ examinerId, motionId: study.motionId, instrument: study.instruments[0]!, sem: Math.sqrt(meanSquares(table).error), sides: table.length, trials: study.trials, on: study.finishedAt!.slice(0, 10) }];
+    return [{ examinerId, motionId: study.motionId, instrument: study.instruments[0]!, sem: Math.sqrt(meanSquares(table).error), spacing: study.spacing, sides: table.length, trials: study.trials, on: study.finishedAt!.slice(0, 10) }];
   }));
   const shifts = finished.filter((study) => study.kind === 'agreement').flatMap((study): InstrumentShift[] => {
     const differences = partMeans(study).map(([first, second]) => first! - second!);
@@ -110,9 +110,23 @@ export function knowledgeOf(studies: readonly Study[]): ErrorKnowledge {
     if (n < 2) return [];
     const bias = differences.reduce((sum, value) => sum + value, 0) / n;
     const sd = Math.sqrt(differences.reduce((sum, value) => sum + (value - bias) ** 2, 0) / (n - 1));
-    return [{ motionId: study.motionId, first: study.instruments[0]!, second: study.instruments[1]!, bias, biasError: sd / Math.sqrt(n), used: study.used, pairs: n, on: study.finishedAt!.slice(0, 10) }];
+    return [{ motionId: study.motionId, first: study.instruments[0]!, second: study.instruments[1]!, bias, biasError: sd / Math.sqrt(n), sd, used: study.used, pairs: n, on: study.finishedAt!.slice(0, 10) }];
   });
-  return { own, shifts };
+  const examiners = finished.filter((study) => study.kind === 'repeatability' && study.used).flatMap((study): ExaminerShift[] => study.examinerIds.flatMap((first, i) => study.examinerIds.slice(i + 1).flatMap((second, j): ExaminerShift[] => {
+    const found = differencesOf(study, i, i + 1 + j);
+    return found === null ? [] : [{ motionId: study.motionId, instrument: study.instruments[0]!, first, second, ...found, on: study.finishedAt!.slice(0, 10) }];
+  })));
+  return { own, shifts, examiners };
+}
+
+/** First less second part of each side that both read: the mean, its error, how it scatters. Null for fewer than three sides. */
+function differencesOf(study: Pick<StudyFields, 'values'>, first: number, second: number): { readonly bias: number; readonly biasError: number; readonly sd: number; readonly pairs: number } | null {
+  const differences = partMeans(study).map((means) => means[first]! - means[second]!);
+  const pairs = differences.length;
+  if (pairs < 3) return null;
+  const bias = differences.reduce((sum, value) => sum + value, 0) / pairs;
+  const sd = Math.sqrt(differences.reduce((sum, value) => sum + (value - bias) ** 2, 0) / (pairs - 1));
+  return { bias, biasError: sd / Math.sqrt(pairs), sd, pairs };
 }
 
 /** What is wrong with a study's fields, in words, or null; beyond what their types say. */

@@ -135,6 +135,8 @@ export interface PastReading {
   readonly moment: Moment;
   readonly instrument: Instrument;
   readonly examinerId: string | null;
+  /** How many trials it is the mean of. */
+  readonly trialCount?: number;
   readonly value: number;
 }
 

@@ -1,7 +1,7 @@
 import type { Unit } from '../body/index.ts';
 import { formatSigned, formatValue } from '../measure/words.ts';
 import { fitLine } from './regression.ts';
-import { tQuantile, tTails } from './quantiles.ts';
+import { tQuantile, tTails } from '../quantile/index.ts';
 
 /** The same side read with two instruments, the mean of each one's trials. */
 export interface Pair {
@@ -53,11 +53,19 @@ export function agreement(pairs: readonly Pair[], unit: Unit, names: readonly [s
   const slope = slopeOf(points);
   return { n, bias, sd, lower, upper, biasIsReal, slope, points, words: sentence() };
 
+  /** What becomes of the distance between the two as the range grows: not of its sign. */
+  function growth(steepness: number): string {
+    const middle = points.reduce((sum, each) => sum + each.mean, 0) / n;
+    const at = (value: number) => mean + steepness * (value - middle);
+    const [low, high] = [at(Math.min(...points.map((each) => each.mean))), at(Math.max(...points.map((each) => each.mean)))];
+    return low * high < 0 ? 'changes from one sign to the other' : Math.abs(high) > Math.abs(low) ? 'grows' : 'shrinks';
+  }
+
   function sentence(): string {
     const [first, second] = names;
     const side = mean > 0 ? 'more' : 'less';
     const shift = biasIsReal ? `${capital(first)} reads ${formatValue(Math.abs(mean), unit)} ${side} than ${second}.` : `No steady difference between ${first} and ${second} was found (${formatSigned(mean, unit)} on average, which may be chance).`;
-    const grows = slope?.isReal ? ` The difference ${slope.value > 0 ? 'grows' : 'shrinks'} with the range itself, so one figure does not fit all of it.` : '';
+    const grows = slope?.isReal ? ` The difference ${growth(slope.value)} with the range itself, so one figure does not fit all of it.` : '';
     return `${shift} For one person they may lie from ${formatSigned(lower.value, unit)} to ${formatSigned(upper.value, unit)} apart.${grows}`;
   }
 }

@@ -1,5 +1,5 @@
 import type { MeanSquares } from './meanSquares.ts';
-import { fQuantile } from './quantiles.ts';
+import { fQuantile } from '../quantile/index.ts';
 
 export type IccForm = '1,1' | '2,1' | '3,1' | '1,k' | '2,k' | '3,k';
 

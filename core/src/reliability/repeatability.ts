@@ -3,7 +3,7 @@ import { formatValue } from '../measure/words.ts';
 import type { Unit } from '../body/index.ts';
 import { intraclass, type Icc } from './icc.ts';
 import { meanSquares, type MeanSquares, type ValueTable } from './meanSquares.ts';
-import { chiSquaredQuantile, fTail } from './quantiles.ts';
+import { chiSquaredQuantile, fTail } from '../quantile/index.ts';
 
 /** What a repeatability study says about one examiner (or, column by examiner, about several). */
 export interface Repeatability {

@@ -67,7 +67,7 @@ export function responseOf(motionId: string, past: readonly PastReading[], block
       const [before, after] = [find('before'), find('after')];
       const x = blocks.filter((block) => block.visitId === visitId && block.motionId === motionId).reduce((sum, block) => sum + wayShare(block.methodId) * usualGain(motion, roundsOn(block, side)), 0);
       if (!before || !after || x === 0) continue;
-      const variance = errorOf(motion, before, errors).sem ** 2 + errorOf(motion, after, errors).sem ** 2 + (BETWEEN_SESSIONS * x) ** 2;
+      const variance = errorOf(motion, before, errors, 'within').sem ** 2 + errorOf(motion, after, errors, 'within').sem ** 2 + (BETWEEN_SESSIONS * x) ** 2;
       precision += x ** 2 / variance;
       weighted += (x * (after.value - before.value) * toward) / variance;
       sessions += 1;

@@ -72,7 +72,7 @@ function wantedOf(motion: Motion, before: readonly ValueToday[], facts: WantedFa
     if (goal && toGoal > 0) gaps.push({ missing: toGoal, because: `${formatValue(toGoal, motion.unit)} to the goal of ${formatValue(goal.value, motion.unit)}` });
     if (each.reference?.kind === 'below') gaps.push({ missing: each.reference.missing, because: each.reference.words });
     const real = sideVerdict?.kind === 'real' && sideVerdict.stiffer === each.side;
-    if (real) gaps.push({ missing: sideVerdict.difference, because: sideVerdict.words });
+    if (real) gaps.push({ missing: sideVerdict.unexplained, because: sideVerdict.words });
     const largest = gaps.sort((a, b) => b.missing - a.missing)[0];
     const terms = termsOf(motion, each.side, { real, goal: goal !== undefined && toGoal > 0 }, facts);
     return [{

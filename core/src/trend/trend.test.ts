@@ -53,12 +53,14 @@ test('a level that does not wander is the mean weighted by how well each reading
   }));
 });
 
-test('the level stays within the readings, its band never wider than one reading alone', () => {
-  fc.assert(fc.property(series, (readings) => {
+test('the level stays within the readings; with a known wander its band is never wider than one reading alone', () => {
+  fc.assert(fc.property(series, fc.double({ min: 0, max: 5, noNaN: true }), (readings, wander) => {
     const values = readings.map(({ value }) => value);
-    for (const [i, { level, low, high }] of smoothLevel(readings).points.entries()) {
+    for (const { level } of smoothLevel(readings).points) {
       expect(level).toBeGreaterThanOrEqual(Math.min(...values) - 1e-9);
       expect(level).toBeLessThanOrEqual(Math.max(...values) + 1e-9);
+    }
+    for (const [i, { low, high }] of smoothLevel(readings, wander).points.entries()) {
       expect(high - low).toBeLessThanOrEqual(2 * 1.96 * readings[i]!.sem + 1e-9);
     }
   }));
@@ -82,9 +84,12 @@ test('bad time lines are refused', () => {
 describe('what was kept', () => {
   const higher = { better: 'higher' } as const;
   test('half of six degrees; the last visit has no next one', () => {
-    const { steps, share, meanGain } = keptGain([{ day: 0, before: 10, after: 16 }, { day: 7, before: 13, after: 18 }], higher, 4);
-    expect(steps).toEqual([{ fromDay: 0, toDay: 7, gained: 6, kept: 3 }]);
+    const { steps, share, meanGain } = keptGain([{ day: 0, before: 10, after: 16 }, { day: 7, before: 13, after: 18 }, { day: 14, before: 15.5, after: null }], higher, 4);
+    expect(steps).toEqual([{ fromDay: 0, toDay: 7, gained: 6, kept: 3 }, { fromDay: 7, toDay: 14, gained: 5, kept: 2.5 }]);
     expect([share, meanGain]).toEqual([0.5, 5.5]);
+    // One visit with a next one is not enough to speak, and the bar grows with the number of visits.
+    expect(keptGain([{ day: 0, before: 10, after: 16 }, { day: 7, before: 13, after: null }], higher, 4).share).toBeNull();
+    expect(keptGain([{ day: 0, before: 10, after: 13 }, { day: 7, before: 12, after: 14.4 }, { day: 14, before: 13, after: null }], higher, 4).share).toBeNull();
   });
   test('a gap that closes counts as gain; visits without a value are passed over', () => {
     const { steps } = keptGain([{ day: 0, before: 12, after: 9 }, { day: 5, before: null, after: null }, { day: 9, before: 11, after: null }], { better: 'lower' }, 1);

@@ -46,7 +46,7 @@ export async function readingsBefore(db: Db, visitIds: readonly string[]): Promi
 async function standing(db: Db, condition: string, params: readonly Bound[]): Promise<PastReading[]> {
   const found = await rows<Omit<PastReading, 'startsAt'> & { startsAt: Date }>(
     db,
-    `SELECT r.visit_id AS visitId, v.starts_at AS startsAt, r.motion_id AS motionId, r.side, r.moment, r.instrument, r.examiner_id AS examinerId, r.value
+    `SELECT r.visit_id AS visitId, v.starts_at AS startsAt, r.motion_id AS motionId, r.side, r.moment, r.instrument, r.examiner_id AS examinerId, JSON_LENGTH(r.trials) AS trialCount, r.value
      FROM rom_reading r
      JOIN visit v ON v.id = r.visit_id
      LEFT JOIN rom_reading later ON later.supersedes = r.id

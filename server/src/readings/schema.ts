@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { findMotion, MOTIONS } from '@pace-bend/core/body';
+import { findMotion, INSTRUMENTS, MOTIONS } from '@pace-bend/core/body';
 import { formatValue, TRIALS_MOST } from '@pace-bend/core/measure';
 import type { ReadingFields } from '@pace-bend/core/record';
 import { idSchema } from '../app/ids.ts';
@@ -10,7 +10,7 @@ export const readingSchema = Joi.object<Wire<ReadingFields>, true>({
   side: Joi.string().valid('left', 'right', 'midline').required().label('Side'),
   moment: Joi.string().valid('before', 'after').required().label('Moment'),
   mode: Joi.string().valid('passive', 'active').required().label('Mode'),
-  instrument: Joi.string().valid('goniometer', 'inclinometer', 'tape').required().label('Instrument'),
+  instrument: Joi.string().valid(...INSTRUMENTS).required().label('Instrument'),
   trials: Joi.array().items(Joi.number()).max(TRIALS_MOST).required().label('Trials'),
   supersedes: idSchema.allow(null).required().label('Corrected reading'),
 }).custom((reading: ReadingFields, helpers) => {

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { MOTIONS } from '@pace-bend/core/body';
+import { INSTRUMENTS, MOTIONS } from '@pace-bend/core/body';
 import { STUDY_LIMITS, studyProblem, type StudyFields } from '@pace-bend/core/record';
 import { idSchema } from '../app/ids.ts';
 import type { Wire } from '../app/wire.ts';
@@ -10,7 +10,7 @@ export const studySchema = Joi.object<Wire<SentStudy>, true>({
   revision: Joi.number().integer().min(0).required(),
   kind: Joi.string().valid('repeatability', 'agreement').required().label('Kind'),
   motionId: Joi.string().valid(...MOTIONS.map((motion) => motion.id)).required().label('Motion').messages({ 'any.only': 'No such motion is known' }),
-  instruments: Joi.array().items(Joi.string().valid('goniometer', 'inclinometer', 'tape')).max(2).required().label('Instruments'),
+  instruments: Joi.array().items(Joi.string().valid(...INSTRUMENTS)).max(2).required().label('Instruments'),
   examinerIds: Joi.array().items(idSchema).max(STUDY_LIMITS.examiners).required().label('Examiners'),
   spacing: Joi.string().valid('one-day', 'days-apart').required().label('Spacing'),
   trials: Joi.number().integer().min(STUDY_LIMITS.trials.min).max(STUDY_LIMITS.trials.max).required().label('Trials'),

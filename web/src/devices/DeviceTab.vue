@@ -24,13 +24,16 @@ const firstOpen = (): Side => props.motion.sides.find((side) => filled(side) < T
 const filled = (side: Side) => props.measuring.trialsOf(props.motion.id, side).filter((text) => text.trim() !== '').length;
 const side = ref<Side>(firstOpen());
 const sides = computed(() => props.motion.sides.map((value) => ({ value, label: SIDE_WORDS[value] })));
+/** What the device counts as: against upright, or, where a motion turns about it, two of them against each other. */
+const DEVICES = ['inclinometer', 'paired sensors'] as const;
 const lastTaken = ref<string | null>(null);
 
 /** A value taken goes into the next free trial; after the third the side is kept and the other one's turn comes. */
 async function take(value: number): Promise<void> {
   const index = filled(side.value);
   if (visit.finished || index >= TRIALS_USUAL) return;
-  if (props.measuring.instrumentFor(props.motion) !== 'inclinometer' && props.motion.instruments.includes('inclinometer')) await props.measuring.setInstrument(props.motion, 'inclinometer');
+  const reads = DEVICES.find((instrument) => props.motion.instruments.includes(instrument));
+  if (reads && props.measuring.instrumentFor(props.motion) !== reads) await props.measuring.setInstrument(props.motion, reads);
   props.measuring.type(props.motion, side.value, index, formatNumber(value, 1).replace('−', '-'));
   lastTaken.value = `${SIDE_WORDS[side.value]}, trial ${index + 1}: ${formatNumber(value, 1)}°`;
   if (index + 1 < TRIALS_USUAL) return;

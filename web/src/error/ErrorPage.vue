@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import Button from 'ant-design-vue/es/button';
-import { motionOf } from '@pace-bend/core/body';
+import { motionOf, type Instrument } from '@pace-bend/core/body';
 import { errorOf, formatValue, mdc95 } from '@pace-bend/core/measure';
 import { knowledgeOf, nextStep, type Study } from '@pace-bend/core/record';
 import PosedFigure from '../parts/PosedFigure.vue';
@@ -36,9 +36,9 @@ const mine = computed(() => {
   const me = session.me!.id;
   const keys = new Set([...known.value.own.filter((own) => own.examinerId === me), ...studies.within.value].map((each) => `${each.motionId}/${each.instrument}`));
   return [...keys].sort().map((key) => {
-    const [motionId, instrument] = key.split('/') as [string, 'goniometer' | 'inclinometer' | 'tape'];
+    const [motionId, instrument] = key.split('/') as [string, Instrument];
     const motion = motionOf(motionId);
-    const used = errorOf(motion, { instrument, examinerId: me }, known.value);
+    const used = errorOf(motion, { instrument, examinerId: me }, known.value, 'within');
     const own = known.value.own.some((each) => each.examinerId === me && each.motionId === motionId && each.instrument === instrument);
     return { key, motion, instrument, used, own, within: studies.within.value.find((row) => row.motionId === motionId && row.instrument === instrument) ?? null };
   });

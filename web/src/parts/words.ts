@@ -11,7 +11,7 @@ export function boatWords(rowing: RowingSide): string {
 }
 
 export const SIDE_WORDS: Record<Side, string> = { left: 'Left', right: 'Right', midline: 'Middle' };
-export const INSTRUMENT_WORDS: Record<Instrument, string> = { goniometer: 'Goniometer', inclinometer: 'Inclinometer', tape: 'Tape' };
+export const INSTRUMENT_WORDS: Record<Instrument, string> = { goniometer: 'Goniometer', inclinometer: 'Inclinometer', tape: 'Tape', 'paired sensors': 'Paired sensors' };
 
 /** "today", "tomorrow", "in 9 days", "3 days ago". */
 export function inDays(days: number): string {

@@ -1,11 +1,11 @@
 import type { Motion } from '../types.ts';
-import { angle, both, ROUNDS, tape } from './shared.ts';
+import { ROUNDS, aboutUpright, angle, both, tape } from './shared.ts';
 
 /** Motions of the heel, the midfoot and the toes. Test positions, landmarks and compensations are common practice. */
 export const FOOT: readonly Motion[] = [
   {
     id: 'subtalar-inversion', name: 'Subtalar inversion', joint: 'subtalar', position: 'prone', testPosition: 'prone, foot over the edge',
-    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Middle of the calf; middle of the heel',
     block: 'Shin does not turn; ankle at a right angle',
     lengthens: ['peronei', 'outer ankle ligaments'], possible: { min: -5, max: 65 }, fan: { min: 0, max: 50 }, rest: 0, roundGain: ROUNDS.tiny,
@@ -13,7 +13,7 @@ export const FOOT: readonly Motion[] = [
   },
   {
     id: 'subtalar-eversion', name: 'Subtalar eversion', joint: 'subtalar', position: 'prone', testPosition: 'prone, foot over the edge',
-    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Middle of the calf; middle of the heel',
     block: 'Shin does not turn; ankle at a right angle',
     lengthens: ['tibialis posterior', 'inner ankle ligaments'], possible: { min: -10, max: 40 }, fan: { min: 0, max: 30 }, rest: 0, roundGain: ROUNDS.tiny,
@@ -21,7 +21,7 @@ export const FOOT: readonly Motion[] = [
   },
   {
     id: 'forefoot-in', name: 'Forefoot inversion', joint: 'midfoot', position: 'supine', testPosition: 'supine, heel held',
-    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Line across the balls of the toes against the heel',
     block: 'Heel held still in the cup of the hand',
     lengthens: ['peroneus longus', 'midfoot joints'], possible: { min: -10, max: 60 }, fan: { min: 0, max: 45 }, rest: 0, roundGain: ROUNDS.tiny,
@@ -29,7 +29,7 @@ export const FOOT: readonly Motion[] = [
   },
   {
     id: 'forefoot-out', name: 'Forefoot eversion', joint: 'midfoot', position: 'supine', testPosition: 'supine, heel held',
-    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Line across the balls of the toes against the heel',
     block: 'Heel held still in the cup of the hand',
     lengthens: ['tibialis anterior', 'midfoot joints'], possible: { min: -10, max: 45 }, fan: { min: 0, max: 30 }, rest: 0, roundGain: ROUNDS.tiny,

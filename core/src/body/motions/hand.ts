@@ -1,5 +1,5 @@
 import type { Motion } from '../types.ts';
-import { angle, both, ROUNDS } from './shared.ts';
+import { ROUNDS, aboutUpright, angle, both } from './shared.ts';
 
 /** Motions of the wrist and the first finger rays. Test positions, landmarks and compensations are common practice. */
 export const HAND: readonly Motion[] = [
@@ -37,7 +37,7 @@ export const HAND: readonly Motion[] = [
   },
   {
     id: 'wrist-radial-deviation', name: 'Wrist radial deviation', joint: 'wrist', position: 'seated upright', testPosition: 'palm on the table',
-    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Middle of the wrist; middle of the forearm; third metacarpal',
     block: 'Forearm stays still; palm flat',
     lengthens: ['wrist extensor, little-finger side', 'wrist flexor, little-finger side'], possible: { min: -10, max: 55 }, fan: { min: 0, max: 40 }, rest: 0, roundGain: ROUNDS.tiny,
@@ -45,7 +45,7 @@ export const HAND: readonly Motion[] = [
   },
   {
     id: 'wrist-ulnar-deviation', name: 'Wrist ulnar deviation', joint: 'wrist', position: 'seated upright', testPosition: 'palm on the table',
-    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Middle of the wrist; middle of the forearm; third metacarpal',
     block: 'Forearm stays still; palm flat',
     lengthens: ['thumb abductor, long', 'wrist extensors, thumb side'], possible: { min: -10, max: 70 }, fan: { min: 0, max: 50 }, rest: 0, roundGain: ROUNDS.tiny,

@@ -1,5 +1,5 @@
 import type { Motion } from '../types.ts';
-import { angle, both, byInclinometer, ROUNDS, tape } from './shared.ts';
+import { ROUNDS, aboutUpright, angle, both, byInclinometer, tape } from './shared.ts';
 
 /** Motions of the hip. Test positions, landmarks and compensations are common practice. */
 export const HIP: readonly Motion[] = [
@@ -53,7 +53,7 @@ export const HIP: readonly Motion[] = [
   },
   {
     id: 'hip-abduction', name: 'Hip abduction', joint: 'hip', position: 'supine', testPosition: 'supine, knee straight',
-    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Front point of the pelvis both sides; middle of the knee-cap',
     block: 'Front points of the pelvis stay level; foot does not turn out',
     lengthens: ['adductors'], possible: { min: 0, max: 90 }, fan: { min: 0, max: 70 }, rest: 0, roundGain: [3, 2, 1.2, 0.6],
@@ -93,7 +93,7 @@ export const HIP: readonly Motion[] = [
   },
   {
     id: 'hip-adduction', name: 'Hip adduction', joint: 'hip', position: 'supine', testPosition: 'supine, other leg out of the way',
-    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Front point of the pelvis both sides; middle of the knee-cap',
     block: 'Front points of the pelvis stay level',
     lengthens: ['gluteus medius', 'tensor fasciae latae'], possible: { min: -10, max: 60 }, fan: { min: 0, max: 45 }, rest: 0, roundGain: ROUNDS.medium,

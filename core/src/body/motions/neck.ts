@@ -1,11 +1,11 @@
 import type { Motion } from '../types.ts';
-import { angle, both, byInclinometer, midline, ROUNDS, tape } from './shared.ts';
+import { ROUNDS, aboutUpright, both, byInclinometer, midline, tape } from './shared.ts';
 
 /** Motions of the neck. Test positions, landmarks and compensations are common practice. */
 export const NECK: readonly Motion[] = [
   {
     id: 'neck-rotation', name: 'Neck rotation', joint: 'neck', goes: 'head turns', position: 'seated upright', testPosition: 'seated, shoulders held',
-    unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: byInclinometer,
+    unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Tip of the nose against the line of the shoulders, from above',
     block: 'Shoulders do not follow; chin stays level',
     lengthens: ['sternocleidomastoid', 'deep neck rotators'], possible: { min: 0, max: 120 }, fan: { min: 20, max: 100 }, rest: 20, roundGain: [3, 2, 1.2, 0.6],
@@ -45,7 +45,7 @@ export const NECK: readonly Motion[] = [
   },
   {
     id: 'neck-side-bend-supine', name: 'Neck side-bend', joint: 'neck', goes: 'head bends', position: 'supine', testPosition: 'supine, shoulder held',
-    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Middle of the breastbone to the tip of the nose',
     block: 'Shoulder held down; nose stays to the ceiling',
     lengthens: ['upper trapezius', 'scalenes'], possible: { min: 0, max: 85 }, fan: { min: 0, max: 65 }, rest: 0, roundGain: ROUNDS.medium,

@@ -4,6 +4,8 @@ export const midline = ['midline'] as const;
 export const angle = ['goniometer', 'inclinometer'] as const;
 export const byInclinometer = ['inclinometer', 'goniometer'] as const;
 export const tape = ['tape'] as const;
+/** The motion turns about the vertical in its test position: gravity does not tell how far. */
+export const aboutUpright = ['goniometer', 'paired sensors'] as const;
 
 /** Gains usual round by round, in the motion's unit. Common practice, order of magnitude only. */
 export const ROUNDS = {

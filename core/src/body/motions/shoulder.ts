@@ -1,5 +1,5 @@
 import type { Motion } from '../types.ts';
-import { angle, both, byInclinometer, ROUNDS, tape } from './shared.ts';
+import { ROUNDS, aboutUpright, angle, both, byInclinometer, tape } from './shared.ts';
 
 /** Motions of the shoulder. Test positions, landmarks and compensations are common practice. */
 export const SHOULDER: readonly Motion[] = [
@@ -53,7 +53,7 @@ export const SHOULDER: readonly Motion[] = [
   },
   {
     id: 'shoulder-abduction', name: 'Shoulder abduction', joint: 'shoulder', position: 'supine', testPosition: 'supine, palm up',
-    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Front of the acromion; breastbone; medial epicondyle of the arm',
     block: 'Shoulder blade held down; trunk does not bend sideways',
     lengthens: ['latissimus dorsi', 'teres major', 'pectoralis major'], possible: { min: 20, max: 200 }, fan: { min: 90, max: 190 }, rest: 90, roundGain: ROUNDS.large,

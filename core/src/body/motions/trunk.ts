@@ -1,11 +1,11 @@
 import type { Motion } from '../types.ts';
-import { both, byInclinometer, midline, ROUNDS, tape } from './shared.ts';
+import { ROUNDS, aboutUpright, both, byInclinometer, midline, tape } from './shared.ts';
 
 /** Motions of the trunk. Test positions, landmarks and compensations are common practice. */
 export const TRUNK: readonly Motion[] = [
   {
     id: 'trunk-rotation', name: 'Trunk rotation', joint: 'trunk', goes: 'chest turns', position: 'seated upright', testPosition: 'seated, arms crossed',
-    unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: byInclinometer,
+    unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: aboutUpright,
     landmarks: 'Line of the shoulders against the line of the pelvis, from above',
     block: 'Both sitting bones stay down; knees level',
     lengthens: ['obliques', 'deep spinal rotators'], possible: { min: 0, max: 110 }, fan: { min: 10, max: 75 }, rest: 10, roundGain: [3, 2, 1.2, 0.6],

@@ -27,3 +27,5 @@ WHERE COALESCE(JSON_VALUE(o.data, '$.drawnAs'), b.entry_id) IN (
   'neck-side-bend-supine', 'neck-side-bend-seated', 'neck-side-bend-antagonist', 'scalene-pin-move', 'neck-pin-turn-seated', 'upper-trap-side-lying', 'upper-trap-supine', 'upper-trap-prone',
   'first-rib-reach', 'trunk-rotation-supine', 'side-lying-rotation-low', 'side-lying-back-bow', 'side-bend-seated', 'rib-pelvis-spread', 'quadratus-comfort', 'quadratus-crossed', 'quadratus-reset', 'sacroiliac-twist'
 );
+
+ALTER TABLE rom_reading MODIFY COLUMN instrument ENUM('goniometer', 'inclinometer', 'tape', 'paired sensors') NOT NULL;

@@ -23,7 +23,7 @@ const figure = (each: SideComparison | undefined) => (each?.now ? formatNumber(e
 /** After work, the value before stands beneath. */
 const was = (each: SideComparison | undefined) => (props.moment === 'after' && each?.before ? `was ${formatNumber(each.before.value)}` : '');
 
-const GAIN_WORDS: Record<ChangeKind, string> = { 'real-gain': 'a real gain', 'real-loss': 'a real loss', 'inside-error': 'inside your error' };
+const GAIN_WORDS: Record<ChangeKind, string> = { 'real-gain': 'a real gain', 'real-loss': 'a real loss', 'inside-error': 'inside the error', 'cannot-tell': 'cannot tell' };
 
 /** What a row says: one sentence, after work one for each side. */
 const words = computed(() => {

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Side } from '@pace-bend/core/body';
-import { formatNumber, formatSigned, formatValue, gainToAngleDeg, mdc95, summariseTrials, TRIALS_USUAL } from '@pace-bend/core/measure';
+import { detectable, formatNumber, formatSigned, formatValue, gainToAngleDeg, noReferenceBecause, summariseTrials, TRIALS_USUAL } from '@pace-bend/core/measure';
 import type { Moment, MotionComparison, SideComparison } from '@pace-bend/core/record';
 import { blocking, cautionsFor, limitWords, measuring as measuringAction, overriddenFor } from '@pace-bend/core/caution';
 import SetAside from '../../cautions/SetAside.vue';
+import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { INSTRUMENT_WORDS, SIDE_WORDS } from '../words.ts';
 import PickOne from '../PickOne.vue';
@@ -16,6 +17,7 @@ const props = defineProps<{ row: MotionComparison; measuring: Measuring; moment:
 const emit = defineEmits<{ advance: [side: Side, index: number]; step: [by: 1 | -1] }>();
 
 const visit = useVisit();
+const practice = usePractice();
 const motion = computed(() => props.row.motion);
 const instrument = computed(() => props.measuring.instrumentFor(motion.value));
 const instruments = computed(() => motion.value.instruments.map((value) => ({ value, label: INSTRUMENT_WORDS[value] })));
@@ -128,13 +130,17 @@ function lines(each: SideComparison): { what: string; says: string }[] {
   ];
 }
 
+/** Below so many degrees of freedom a study is called small. */
+const FEW = 15;
 const error = computed(() => props.row.sides.find((each) => each.error)?.error ?? null);
+const overDays = computed(() => props.row.sides.find((each) => each.errorOverDays)?.errorOverDays ?? null);
 /** A reference as it is printed in its source: whole where it is whole. */
-const printed = (value: number) => formatValue(value, motion.value.unit, Number.isInteger(value) ? 0 : 1);
+const printed = (value: number) => formatValue(value, motion.value.unit, motion.value.unit === 'cm' ? 1 : 0);
+const unreferenced = computed(() => noReferenceBecause(motion.value.id, visit.file!.athlete, practice.dayOf(visit.file!.visit.startsAt)));
 const references = computed(() => props.row.bands.map((band) => ({
   key: band.people + band.source.short,
-  text: `${band.people}: ${band.high === band.low ? '' : `${printed(band.low)} to `}${printed(band.high)}`,
-  kind: band.source.kind === 'mean-ci' ? 'where the average lies, not the range of one person' : band.source.kind === 'clinical' ? 'a round clinical value' : 'a working value, no single source',
+  text: `${band.people}: 95 of 100 healthy lie from ${printed(band.low)} to ${printed(band.high)}, the middle is ${printed(band.middle)}`,
+  kind: band.source.kind === 'mean-ci' ? 'spread worked out from the published interval of the mean and a recalled number of people' : band.source.kind === 'clinical' ? 'a clinical value with a stated spread' : 'a working value with a stated spread',
   citation: band.source.citation,
 })));
 </script>
@@ -174,9 +180,9 @@ const references = computed(() => props.row.bands.map((band) => ({
         <b v-if="visit.finished || instruments.length === 1">{{ INSTRUMENT_WORDS[instrument] }}</b>
         <PickOne v-else size="small" :value="instrument" :options="instruments" label="Instrument" @change="(value) => measuring.setInstrument(motion, value)" />
       </div>
-      <p v-if="error">Your error here is ±{{ formatValue(error.sem, motion.unit) }} (SEM, {{ error.source }}). A change counts from <b class="num">{{ formatValue(mdc95(error.sem), motion.unit) }}</b> (MDC95).</p>
+      <p v-if="error && overDays">{{ error.own ? 'Your error' : 'The default error' }} here is ±{{ formatValue(error.sem, motion.unit) }} within one visit, ±{{ formatValue(overDays.sem, motion.unit) }} from visit to visit (SEM; {{ overDays.source }}). A change counts from <b class="num">{{ formatValue(detectable(error, error), motion.unit) }}</b> within the visit and from <b class="num">{{ formatValue(detectable(overDays, overDays), motion.unit) }}</b> between visits (MDC95<template v-if="error.own && error.df < FEW">, widened because your study was small</template>).</p>
       <p v-for="reference in references" :key="reference.key" :title="reference.citation">Reference, {{ reference.text }}: {{ reference.kind }}.</p>
-      <p v-if="references.length === 0" class="soft">No published reference for this position and age.</p>
+      <p v-if="unreferenced" class="soft">{{ unreferenced === 'age' ? 'No reference fits this age: compare the sides, and with last time.' : 'No reference for this position: compare the sides, and with last time.' }}</p>
       <p><span class="soft">Landmarks.</span> {{ motion.landmarks }}.</p>
       <p><span class="soft">Block.</span> {{ motion.block }}.</p>
     </div>

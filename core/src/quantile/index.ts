@@ -1,0 +1,1 @@
+export { chiSquaredQuantile, fQuantile, fTail, tQuantile, tTails } from './quantiles.ts';
