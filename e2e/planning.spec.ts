@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { askedForPlan, choose, expect, plannedVisit, REFUSED, runThrough, saved, test, toTheTable, typeTrials, walkIn, addMotion } from './support.ts';
+import { addMotion, askedForPlan, askFirst, choose, expect, plannedVisit, REFUSED, runThrough, saved, test, toTheTable, typeTrials, walkIn } from './support.ts';
 
 const handle = (page: Page, name: string) => page.getByRole('slider', { name, exact: true });
 const strip = (page: Page) => page.getByRole('region', { name: 'Session line' });
@@ -115,6 +115,7 @@ test('five readings and 35 minutes: a plan with its reasons, changed by hand, tw
   });
 
   await test.step('to the table: many blocks, both sides, to the end', async () => {
+    await askFirst(page);
     await page.goto(page.url().replace('/plan', '/table?rate=60'));
     await expect(page.getByText('Space begins')).toBeVisible();
     const seen = new Set<string>();

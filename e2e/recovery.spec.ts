@@ -1,4 +1,4 @@
-import { addMotion, becomeOwner, expect, plannedVisit, REFUSED, runThrough, saved, signIn, test, typeTrials, walkIn } from './support.ts';
+import { addMotion, arriveNow, becomeOwner, expect, plannedVisit, REFUSED, runThrough, saved, signIn, test, typeTrials, walkIn } from './support.ts';
 import type { Page } from '@playwright/test';
 
 const planOneBlock = (page: Page, name: string) => plannedVisit(page, name, 'hip extension knee bent', [3, 5, 4, 11, 12, 11], 'Breath-led contract-relax');
@@ -66,7 +66,7 @@ test('the program is killed in the middle: nothing acknowledged is lost, and wha
   await page.getByRole('button', { name: 'Walk-in' }).click();
   await page.getByLabel('Name').fill('First Athlete');
   await page.getByLabel('Birth date').fill('1999-09-09');
-  await page.getByRole('button', { name: 'Arrive now' }).click();
+  await arriveNow(page);
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
   await expect(page.getByText('Choose the first motion to measure')).toBeVisible();
   await addMotion(page, 'hip extension knee bent');

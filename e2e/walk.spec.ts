@@ -24,6 +24,13 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
     await page.getByRole('button', { name: 'Five minutes less' }).click();
     await expect(page.getByLabel('Minutes available')).toHaveValue('35');
     await expect(page.getByText('in 9 days', { exact: true })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Not asked yet stop questions and consent' })).toBeVisible();
+    await page.getByRole('button', { name: 'None of these' }).click();
+    const consent = page.getByRole('region', { name: 'Consent' });
+    await consent.getByRole('button', { name: 'Not asked today' }).click();
+    await consent.getByLabel('Not asked, because').fill('agreed on Monday for the week');
+    await consent.getByRole('button', { name: 'Keep the word' }).click();
+    await expect(page.getByText('Not asked yet')).toHaveCount(0);
     await saved(page);
     await page.getByRole('button', { name: 'Measure', exact: true }).click();
   });

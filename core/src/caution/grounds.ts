@@ -66,6 +66,9 @@ function groundsOf({ premise }: Rule, context: CautionContext): Ground[] {
   return [];
 }
 
+/** An injury nobody graded counts as a partial tear. */
+const UNGRADED = 2;
+
 /** Whether a condition on file is one a rule speaks of. What nobody knows counts as the careful case. */
 function holds(premise: Extract<Rule['premise'], { readonly conditions: unknown }>, condition: ConditionFields, onDay: string): boolean {
   if (!premise.conditions.includes(condition.code)) return false;
@@ -74,7 +77,7 @@ function holds(premise: Extract<Rule['premise'], { readonly conditions: unknown 
   if (over && !premise.evenResolved) return false;
   if (premise.phases && !premise.phases.includes(surgeryPhase(condition.surgeryOn, onDay).phase)) return false;
   if (premise.cleared !== undefined && premise.cleared !== isCleared(condition, onDay)) return false;
-  if (premise.grades && condition.grade !== null && !premise.grades.includes(condition.grade)) return false;
+  if (premise.grades && !premise.grades.includes(condition.grade ?? UNGRADED)) return false;
   const began = condition.onset ?? condition.surgeryOn;
   const age = began === null ? null : daysBetween(began, onDay);
   if (premise.withinDays !== undefined && age !== null && age > premise.withinDays) return false;

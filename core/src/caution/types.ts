@@ -162,7 +162,7 @@ export type Premise =
       readonly evenResolved?: boolean;
       /** Counts only after it was resolved, for so many days. */
       readonly resolvedWithinDays?: number;
-      /** Grades of injury; one that nobody graded counts as any. */
+      /** Grades of injury; one that nobody graded counts as a partial tear. */
       readonly grades?: readonly (1 | 2 | 3)[];
     }
   | { readonly medications: readonly MedicationId[] }

@@ -19,7 +19,6 @@ const random = seeded(10_2026);
 const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
 interface Hand { readonly bias: number; readonly scatter: number }
-const PLAIN: Hand = { bias: 0, scatter: 0 };
 
 /** The mean of some trials of one set-up on one day. */
 function read(truth: number, day: number, trials: number, scale = 1): number {
