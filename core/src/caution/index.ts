@@ -1,4 +1,5 @@
 export { measuring, blockAction } from './actions.ts';
+export { nervesOf } from './areas.ts';
 export { blockCautions, limitedBlock, overriddenFor, type OverrideFields, type SideCautions } from './blocks.ts';
 export { BEIGHTON_ITEMS, CONDITIONS, MEDICATIONS, STOP_QUESTIONS, conditionFacts, type ConditionCode, type ConditionFacts, type MedicationId, type QuestionId } from './coded.ts';
 export { CONSENT_AREAS, consentArea, regionsOfAreas, type ConsentArea } from './consent.ts';

@@ -1,7 +1,7 @@
-import { JOINT_REGIONS, motionOf, type BodySide, type Motion, type Region, type Side } from '../body/index.ts';
-import type { ConditionFields } from '../caution/index.ts';
+import { JOINT_REGIONS, MOTION_FACETS, motionOf, type BodySide, type Motion, type Region, type Side } from '../body/index.ts';
+import { conditionFacts, nervesOf, type ConditionFields } from '../caution/index.ts';
 import { END_FEELS, FELT, hoursThat, DIRECTIONS, type StandingFinding } from '../finding/index.ts';
-import { formatValue, mdc95 } from '../measure/index.ts';
+import { detectable, formatValue, mdc95 } from '../measure/index.ts';
 import type { MotionComparison, SideComparison } from '../record/comparison.ts';
 import type { FindingId } from './weights.ts';
 import type { Observed, Question } from './judge.ts';
@@ -22,6 +22,7 @@ export interface Evidence {
   readonly onDay: string;
 }
 
+const NERVE_CODES: readonly ConditionFields['code'][] = ['nerve-signs', 'disc-leg', 'disc-arm', 'outlet'];
 const RECENT_DAYS = 42;
 const HIGH_PAIN = 5;
 const COMPLAINT_SCORE = 4;
@@ -58,11 +59,21 @@ function pairs(motion: Motion, side: Side, { comparisons }: Evidence): Observed[
   const here = sideOf(comparisons, motion.id, side);
   if (!here) return [];
   const out: Observed[] = [];
-  for (const { tight, slack, muscle } of TWO_JOINT_PAIRS) {
+  for (const { tight, slack, muscle, usual } of TWO_JOINT_PAIRS) {
     if (tight !== motion.id) continue;
     const other = sideOf(comparisons, slack, side);
-    if (!other || !here.short) continue;
-    out.push(other.short ? observe('slack-same', `Short with ${muscle} slack too (${named(slack)})`, muscle) : observe('slack-frees', `Free with ${muscle} slack (${named(slack)})`, muscle));
+    if (!other) continue;
+    const { unit, better } = motion;
+    const frees = observe('slack-frees', `Free with ${muscle} slack (${named(slack)})`, muscle);
+    const same = observe('slack-same', `Short with ${muscle} slack too (${named(slack)})`, muscle);
+    if (usual === null) {
+      if (here.short) out.push(other.short ? same : frees);
+      continue;
+    }
+    // The two tests against each other: more apart than they usually are, by more than both readings' error.
+    const apart = (better === 'higher' ? other.now!.value - here.now!.value : here.now!.value - other.now!.value) - usual;
+    if (apart > detectable(here.error!, other.error!)) out.push({ ...frees, words: `${frees.words}: ${formatValue(apart, unit)} more than the two usually differ` });
+    else if (here.short) out.push(same);
   }
   // Two ways to see a nerve or an active lag are one observation: the first pair that was read counts.
   for (const { plain, loaded } of NERVE_PAIRS) {
@@ -73,7 +84,11 @@ function pairs(motion: Motion, side: Side, { comparisons }: Evidence): Observed[
   for (const { passive, active } of ACTIVE_PAIRS) {
     if (passive !== motion.id && active !== motion.id) continue;
     const lost = lostFrom(passive, active, side, comparisons);
-    if (lost) { out.push(observe(lost.real ? 'active-less' : 'active-same', `The athlete’s own strength leaves out ${lost.words}`)); break; }
+    if (!lost) continue;
+    out.push(observe(lost.real ? 'active-less' : 'active-same', `The athlete’s own strength leaves out ${lost.words}`));
+    // The hand gets all the way, the athlete does not.
+    if (lost.real && motion.id === active && sideOf(comparisons, passive, side)?.reference?.kind !== 'below') out.push(observe('passive-full', 'Moved by the hand it goes all the way'));
+    break;
   }
   return out;
 }
@@ -151,13 +166,22 @@ function onFile(motion: Motion, side: Side, { conditions, complaint, onDay }: Ev
   const here = (region: Region | null, at: BodySide) => region !== null && regions.includes(region) && (at === null || at === 'both' || side === 'midline' || at === side);
   const out: Observed[] = [];
   const age = (day: string | null) => (day === null ? null : (Date.parse(onDay) - Date.parse(day)) / 86_400_000);
-  for (const condition of conditions.filter((each) => each.resolvedOn === null && here(each.region, each.side))) {
+  const nerves = MOTION_FACETS[motion.id]?.nerves ?? [];
+  for (const condition of conditions.filter((each) => each.resolvedOn === null)) {
     const { code } = condition;
+    // A nerve is felt far from where it is pinched: what counts is whether this motion draws it long.
+    if (NERVE_CODES.includes(code)) {
+      const signs = nervesOf(condition.region ?? conditionFacts(code).region);
+      if (signs.some((nerve) => nerves.includes(nerve)) && (condition.side === null || condition.side === 'both' || side === 'midline' || condition.side === side)) out.push(observe('file-nerve', 'On file: signs of a nerve that this motion draws long'));
+      continue;
+    }
+    if (!here(condition.region ?? conditionFacts(code).region, condition.side)) continue;
     const days = age(condition.surgeryOn ?? condition.onset);
     if (code === 'inflamed-joint') out.push(observe('file-inflamed', 'On file: inflamed joint'));
-    if (code === 'hardware' || code === 'hip-replacement-back' || code === 'hip-replacement-front' || code === 'hip-pinching') out.push(observe('file-hard', `On file: ${code === 'hip-pinching' ? 'pinching in front of the hip' : 'hardware or a new joint'}`));
+    if (code === 'hardware' || code === 'fracture-fixation' || code === 'myositis-ossificans' || code === 'knee-replacement' || code === 'shoulder-replacement' || code === 'hip-replacement-side' || code === 'hip-replacement-back' || code === 'hip-replacement-front' || code === 'hip-pinching') out.push(observe('file-hard', `On file: ${code === 'hip-pinching' ? 'pinching in front of the hip' : 'hardware or a new joint'}`));
     if (code === 'frozen-shoulder') out.push(observe('file-frozen', 'On file: frozen shoulder'));
-    if (code === 'nerve-signs' || code === 'disc-leg') out.push(observe('file-nerve', 'On file: nerve signs'));
+    if (code === 'joint-locked') out.push(observe('file-locked', 'On file: a joint that locks'));
+    if (code === 'effusion' || code === 'swelling') out.push(observe('file-effusion', 'On file: a swollen joint'));
     if (code === 'muscle-strain' || code === 'tendon-pain') out.push(observe('file-strain', 'On file: a strain or sore tendon here'));
     else if (code !== 'inflamed-joint' && days !== null && days >= 0 && days < RECENT_DAYS) out.push(observe('file-recent', `On file: ${Math.round(days / 7)} weeks since an injury or operation here`));
   }

@@ -19,7 +19,9 @@ export interface Cause {
   readonly id: string;
   readonly kind: CauseKind;
   readonly name: string;
-  /** How likely it holds the motion, by itself or with others. */
+  /** How much speaks for it, in words: nobody has measured how often such findings are right. */
+  readonly say: string;
+  /** The same as odds would have it; for ordering and for tests, not for showing. */
   readonly probability: number;
   readonly steps: number;
   /** Strongest first; findings that say nothing about it are left out. */
@@ -47,8 +49,8 @@ const ENOUGH_FINDINGS = 2;
 const ENOUGH_LEAD = 1;
 const ENOUGH_PROBABILITY = 0.6;
 
-const NAMES: Record<Exclude<CauseKind, 'muscle'>, string> = {
-  capsule: 'joint capsule', nerve: 'nerve tension', guarding: 'guarding or pain', swelling: 'swelling', bone: 'bone or hardware', sport: 'the sport’s own shape',
+const NAMES: Record<Exclude<CauseKind, 'muscle' | 'band'>, string> = {
+  capsule: 'joint capsule', block: 'something caught in the joint', weakness: 'weakness', nerve: 'nerve tension', guarding: 'guarding or pain', swelling: 'swelling', bone: 'bone or hardware', sport: 'the sport’s own shape',
 };
 
 /**
@@ -69,7 +71,7 @@ export function judge(motion: Pick<Motion, 'lengthens'>, observed: readonly Obse
         .filter((push) => push.steps !== 0)
         .sort((a, b) => Math.abs(b.steps) - Math.abs(a.steps) || a.words.localeCompare(b.words));
       const steps = pushes.reduce((sum, push) => sum + push.steps, prior);
-      return { id, kind, name, steps, pushes, probability: 1 / (1 + 2 ** -steps) };
+      return { id, kind, name, steps, pushes, say: sayFor(steps), probability: 1 / (1 + 2 ** -steps) };
     })
     // Equal ones in the order of the list, not of the findings.
     .sort((a, b) => b.steps - a.steps);
@@ -79,7 +81,7 @@ export function judge(motion: Pick<Motion, 'lengthens'>, observed: readonly Obse
   return {
     causes,
     kind: likely ? 'likely' : 'not-enough',
-    words: likely ? `Points to ${first.name}` : observed.length === 0 ? 'Not enough to say: nothing was found at the end of this motion yet' : `Not enough to say: ${first.name} or ${second.name}`,
+    words: likely ? `Points to ${first.name}${first.kind === 'block' ? ': refer, never mobilize' : ''}` : observed.length === 0 ? 'Not enough to say: nothing was found at the end of this motion yet' : `Not enough to say: ${first.name} or ${second.name}`,
     decide: decisive(first, second, questions),
   };
 }
@@ -92,14 +94,23 @@ interface Candidate {
 }
 
 /** A motion's list names capsules and nerve lines beside muscles; they are the same cause as the general one. */
-const IS_MUSCLE = (name: string): boolean => !/capsule|joint|ligament|nerve|fascia$/.test(name);
+const IS_JOINT = /capsule|joint|ligament/;
+const IS_BAND = /\bband\b|fascia$|tendon/;
+const IS_MUSCLE = (name: string): boolean => !IS_JOINT.test(name) && !IS_BAND.test(name) && !/nerve/.test(name);
+
+/** Steps from which something is said, strongest first. */
+const SAYS: readonly (readonly [steps: number, say: string])[] = [[4, 'much speaks for it'], [1, 'something speaks for it'], [-1, 'possible'], [-3, 'little speaks for it']];
+const sayFor = (steps: number): string => SAYS.find(([from]) => steps >= from)?.[1] ?? 'hardly';
 
 function candidates({ lengthens }: Pick<Motion, 'lengthens'>): Candidate[] {
   const muscles = lengthens.filter(IS_MUSCLE);
+  const bands = lengthens.filter((name) => IS_BAND.test(name));
   return CAUSE_KINDS.flatMap((kind): Candidate[] =>
     kind === 'muscle'
       ? muscles.map((name, i) => ({ id: `muscle:${name}`, kind, name, prior: PRIORS.muscle + i * LATER_MUSCLE }))
-      : [{ id: kind, kind, name: NAMES[kind], prior: PRIORS[kind] + (kind === 'capsule' && lengthens.some((name) => /capsule|joint|ligament/.test(name)) ? 1 : 0) }]);
+      : kind === 'band'
+      ? bands.map((name) => ({ id: `band:${name}`, kind, name, prior: PRIORS.band }))
+      : [{ id: kind, kind, name: NAMES[kind], prior: PRIORS[kind] + (kind === 'capsule' && lengthens.some((name) => IS_JOINT.test(name)) ? 1 : 0) }]);
 }
 
 /** The question whose answers would set the first two furthest apart, one way or the other. */

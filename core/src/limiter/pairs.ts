@@ -7,25 +7,30 @@ export interface TwoJointPair {
   readonly slack: string;
   /** As the tight motion's list names it. */
   readonly muscle: string;
+  /**
+   * How much less range the tight one has in healthy people, in the motion's unit; null where the two are not read on one scale.
+   * From memory, order of magnitude.
+   */
+  readonly usual: number | null;
 }
 
 export const TWO_JOINT_PAIRS: readonly TwoJointPair[] = [
-  { tight: 'hip-extension-knee-bent', slack: 'hip-extension-knee-straight', muscle: 'rectus femoris' },
-  { tight: 'knee-flexion-prone', slack: 'knee-flexion', muscle: 'rectus femoris' },
-  { tight: 'heel-to-buttock', slack: 'knee-flexion', muscle: 'rectus femoris' },
-  { tight: 'knee-flexion-table-end', slack: 'knee-flexion', muscle: 'rectus femoris' },
-  { tight: 'straight-leg-raise', slack: 'hip-flexion', muscle: 'hamstrings' },
-  { tight: 'knee-extension-hip-90-passive', slack: 'knee-extension', muscle: 'hamstrings' },
-  { tight: 'knee-extension-hip-90', slack: 'knee-extension', muscle: 'hamstrings' },
-  { tight: 'hip-adduction-side-straight', slack: 'hip-adduction-side-bent', muscle: 'tensor fasciae latae' },
-  { tight: 'ankle-dorsiflexion', slack: 'ankle-dorsiflexion-knee-bent', muscle: 'gastrocnemius' },
-  { tight: 'ankle-lunge-knee-straight', slack: 'ankle-lunge', muscle: 'gastrocnemius' },
-  { tight: 'big-toe-extension-ankle-up', slack: 'big-toe-extension', muscle: 'flexor hallucis longus' },
-  { tight: 'shoulder-flexion', slack: 'shoulder-flexion-back-free', muscle: 'latissimus dorsi' },
-  { tight: 'elbow-extension-arm-back', slack: 'elbow-extension', muscle: 'biceps brachii' },
-  { tight: 'elbow-flexion-overhead', slack: 'elbow-flexion', muscle: 'triceps, long head' },
-  { tight: 'wrist-flexion-fist', slack: 'wrist-flexion', muscle: 'finger extensors' },
-  { tight: 'wrist-extension-fingers-straight', slack: 'wrist-extension', muscle: 'finger flexors' },
+  { tight: 'hip-extension-knee-bent', slack: 'hip-extension-knee-straight', muscle: 'rectus femoris', usual: 6 },
+  { tight: 'knee-flexion-prone', slack: 'knee-flexion', muscle: 'rectus femoris', usual: 6 },
+  { tight: 'heel-to-buttock', slack: 'knee-flexion', muscle: 'rectus femoris', usual: null },
+  { tight: 'knee-flexion-table-end', slack: 'knee-flexion', muscle: 'rectus femoris', usual: 50 },
+  { tight: 'straight-leg-raise', slack: 'hip-flexion', muscle: 'hamstrings', usual: 45 },
+  { tight: 'knee-extension-hip-90-passive', slack: 'knee-extension', muscle: 'hamstrings', usual: null },
+  { tight: 'knee-extension-hip-90', slack: 'knee-extension', muscle: 'hamstrings', usual: null },
+  { tight: 'hip-adduction-side-straight', slack: 'hip-adduction-side-bent', muscle: 'tensor fasciae latae', usual: 4 },
+  { tight: 'ankle-dorsiflexion', slack: 'ankle-dorsiflexion-knee-bent', muscle: 'gastrocnemius', usual: 5 },
+  { tight: 'ankle-lunge-knee-straight', slack: 'ankle-lunge', muscle: 'gastrocnemius', usual: 6 },
+  { tight: 'big-toe-extension-ankle-up', slack: 'big-toe-extension', muscle: 'flexor hallucis longus', usual: 10 },
+  { tight: 'shoulder-flexion', slack: 'shoulder-flexion-back-free', muscle: 'latissimus dorsi', usual: 5 },
+  { tight: 'elbow-extension-arm-back', slack: 'elbow-extension', muscle: 'biceps brachii', usual: 4 },
+  { tight: 'elbow-flexion-overhead', slack: 'elbow-flexion', muscle: 'triceps, long head', usual: 6 },
+  { tight: 'wrist-flexion-fist', slack: 'wrist-flexion', muscle: 'finger extensors', usual: 15 },
+  { tight: 'wrist-extension-fingers-straight', slack: 'wrist-extension', muscle: 'finger flexors', usual: 5 },
 ];
 
 /** The same motion without and with the nerve line drawn long. Common practice. */

@@ -70,6 +70,7 @@ const NEAR_START_DAYS = 2;
 const GENTLE = ['cr-light', 'brief-hold', 'position-of-comfort', 'agonist-contract', 'continuous-motion', 'breath-sink'];
 const BEFORE_A_START = ['brief-hold', 'agonist-contract', 'active-assisted', 'continuous-motion', 'glide-circumduct'];
 const FOR_CAPSULE = ['mobilize-oscillate', 'mobilize-sustained', 'mobilize-movement'];
+const FOR_WEAKNESS = ['agonist-contract', 'active-assisted', 'four-way', 'pulsed'];
 /** How much a way is worth that suits what holds the motion, and one that does not. Common practice. */
 const SUITS = 1.2;
 const MISFITS = 0.6;
@@ -93,7 +94,12 @@ export function possibleBlocks(facts: SessionFacts): Possibles {
   for (const motionId of new Set([...worthwhile, ...pinnedMotions.filter((id) => wanted.some((each) => each.motion.id === id))])) {
     const sides = wanted.filter((each) => each.motion.id === motionId);
     responses.set(motionId, responseOf(motionId, facts.past, facts.pastBlocks, facts.errors));
+    const blocked = sides.some((each) => facts.causes[`${motionId}/${each.side}`] === 'block');
     for (const entry of entriesOf(motionId, facts, shelf)) {
+      if (blocked) {
+        forbidden.set(entry.id, { entry, words: 'something may be caught in the joint: refer first, never mobilize' });
+        continue;
+      }
       const { ways, allTooLong } = waysOf(entry, sides, facts, shelf);
       if (allTooLong) forbidden.set(entry.id, { entry, words: 'long or strong in every way: out on the day of a start' });
       for (const { method, fit, factor } of ways) {
@@ -127,6 +133,7 @@ function waysOf(entry: Entry, sides: readonly Wanted[], facts: SessionFacts, she
     const id = method.madeFrom ?? method.id;
     if (near) return BEFORE_A_START.includes(id) ? { method, fit: 'short and easy this close to a start', factor: SUITS } : { method, fit: 'longer than one wants this close to a start', factor: MISFITS };
     if (cause === 'capsule') return FOR_CAPSULE.includes(id) ? { method, fit: 'the joint capsule is likely to hold it', factor: SUITS } : { method, fit: 'lengthens, where the capsule is likely to hold it', factor: MISFITS };
+    if (cause === 'weakness') return FOR_WEAKNESS.includes(id) ? { method, fit: 'the athlete’s own strength leaves range out', factor: SUITS } : { method, fit: 'lengthens, where strength is missing', factor: MISFITS };
     if (cause === 'guarding') return GENTLE.includes(id) ? { method, fit: 'lighter and slower, because it guards', factor: SUITS } : { method, fit: 'strong, where it guards', factor: MISFITS };
     return { method, fit: 'the usual way for it', factor: 1 };
   });

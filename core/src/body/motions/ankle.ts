@@ -8,7 +8,7 @@ export const ANKLE: readonly Motion[] = [
     unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: angle,
     landmarks: 'Head of the fibula; lateral malleolus; along the fifth metatarsal',
     block: 'Heel stays in line; the midfoot must not give way',
-    lengthens: ['soleus', 'gastrocnemius'], possible: { min: -30, max: 50 }, fan: { min: -5, max: 35 }, rest: -5, roundGain: [2, 1.2, 0.8, 0.4],
+    lengthens: ['gastrocnemius', 'soleus'], possible: { min: -30, max: 50 }, fan: { min: -5, max: 35 }, rest: -5, roundGain: [2, 1.2, 0.8, 0.4],
     figure: { template: 'supine', moves: 'foot', zero: 90, turn: 1 },
   },
   {
@@ -48,7 +48,7 @@ export const ANKLE: readonly Motion[] = [
     unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: angle,
     landmarks: 'Head of the fibula; lateral malleolus; along the fifth metatarsal',
     block: 'Toes stay loose; heel stays in line',
-    lengthens: ['soleus', 'gastrocnemius'], possible: { min: -30, max: 45 }, fan: { min: -5, max: 35 }, rest: -5, roundGain: ROUNDS.small,
+    lengthens: ['gastrocnemius', 'soleus'], possible: { min: -30, max: 45 }, fan: { min: -5, max: 35 }, rest: -5, roundGain: ROUNDS.small,
     figure: { template: 'supine', moves: 'foot', zero: 90, turn: 1 },
   },
   {

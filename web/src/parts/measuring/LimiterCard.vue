@@ -27,7 +27,7 @@ const shown = computed(() => props.judged.map(({ side, judgement }) => ({ side, 
           <button type="button" :aria-expanded="opened === keyOf(side, cause.id)" @click="opened = opened === keyOf(side, cause.id) ? null : keyOf(side, cause.id)">
             <span>{{ cause.name }}</span>
             <span class="bar" aria-hidden="true"><i :style="{ width: `${Math.round(cause.probability * 100)}%` }" /></span>
-            <span class="num share">{{ Math.round(cause.probability * 100) }} %</span>
+            <span class="soft small share">{{ cause.say }}</span>
           </button>
           <ul v-if="opened === keyOf(side, cause.id)" class="pushes small">
             <li v-for="push in cause.pushes" :key="push.words"><span>{{ push.words }}</span><span class="push" aria-hidden="true"><i :class="push.steps > 0 ? 'for' : 'against'" :style="{ width: width(push.steps) }" /></span><span class="num">{{ sign(push.steps) }}</span></li>
