@@ -62,6 +62,8 @@ export interface Motion {
   readonly fan: { readonly min: number; readonly max: number };
   /** For a distance: the length, of those the athlete's file holds, at whose end it is gained. */
   readonly lever?: 'thighCm' | 'legCm' | 'armCm' | 'forearmCm';
+  /** How the distance becomes an angle: along a chord (left out), or as the tilt of the lever that leans to the wall. */
+  readonly leverAs?: 'tilt';
   /** Where the limb rests before it is taken to the edge, in `unit`. */
   readonly rest: number;
   /**

@@ -16,6 +16,10 @@ export const BALANCE_PAIRS: readonly BalancePair[] = [
   { agonist: 'wrist-extensors', antagonist: 'wrist-flexors', usual: { low: 0.6, high: 1 } },
 ];
 
+/** Standard error of one best press with a hand-held gauge, as a share of it. Recalled from memory, order of magnitude. */
+const PRESS_ERROR = 0.08;
+/** A ratio of two presses is off by so much of itself, nineteen times in twenty. */
+const RATIO_ERROR = 1.96 * Math.SQRT2 * PRESS_ERROR;
 /** Below this share of the other side a group counts as weak. Common practice. */
 const SIDE_SHARE = 0.85;
 
@@ -23,6 +27,8 @@ export interface Balance {
   readonly pair: BalancePair;
   readonly side: 'left' | 'right';
   readonly ratio: number;
+  /** Half the width of its 95 % band. */
+  readonly error: number;
   readonly kind: 'usual' | 'low' | 'high';
   readonly words: string;
 }
@@ -41,16 +47,20 @@ export function balances(findings: readonly StandingFinding[]): Balance[] {
     const [agonist, antagonist] = [best.get(`${pair.agonist}/${side}`), best.get(`${pair.antagonist}/${side}`)];
     if (agonist === undefined || antagonist === undefined) return [];
     const ratio = agonist / antagonist;
-    const kind = ratio < pair.usual.low ? 'low' : ratio > pair.usual.high ? 'high' : 'usual';
+    const error = ratio * RATIO_ERROR;
+    // Outside the usual range by more than the presses can be off.
+    const kind = ratio + error < pair.usual.low ? 'low' : ratio - error > pair.usual.high ? 'high' : 'usual';
+    const near = kind === 'usual' && (ratio < pair.usual.low || ratio > pair.usual.high);
     const range = `usually ${pair.usual.low.toFixed(2)} to ${pair.usual.high.toFixed(2)}`;
     const weak = kind === 'low' ? pair.agonist : pair.antagonist;
-    const words = kind === 'usual' ? `${ratio.toFixed(2)}, ${range}` : `${ratio.toFixed(2)}, ${range}: ${nameOf(weak).toLowerCase()} are the weaker ones`;
-    return [{ pair, side, ratio, kind, words }];
+    const read = `${ratio.toFixed(2)} ± ${error.toFixed(2)}, ${range}`;
+    const words = kind !== 'usual' ? `${read}: ${nameOf(weak).toLowerCase()} are the weaker ones` : near ? `${read}: outside it by less than the default error` : read;
+    return [{ pair, side, ratio, error, kind, words }];
   }));
 }
 
 /**
- * Groups that press clearly less on one side: below 85 % of the other. Common practice.
+ * Groups that press clearly less on one side: below 85 % of the other, and by more than the error of two presses. Common practice.
  */
 export function weakSides(findings: readonly StandingFinding[]): { readonly group: ForceId; readonly side: 'left' | 'right'; readonly share: number }[] {
   const best = bests(findings);
@@ -58,6 +68,6 @@ export function weakSides(findings: readonly StandingFinding[]): { readonly grou
     const [left, right] = [best.get(`${id}/left`), best.get(`${id}/right`)];
     if (left === undefined || right === undefined) return [];
     const share = Math.min(left, right) / Math.max(left, right);
-    return share < SIDE_SHARE ? [{ group: id, side: left < right ? 'left' as const : 'right' as const, share }] : [];
+    return share < SIDE_SHARE && Math.abs(left - right) > PRESS_ERROR * 1.96 * Math.hypot(left, right) ? [{ group: id, side: left < right ? 'left' as const : 'right' as const, share }] : [];
   });
 }

@@ -53,7 +53,7 @@ describe('balance', () => {
   test('hamstrings against quadriceps, either side', () => {
     const found = [force('knee-flexors', 'left', 150, 160), force('knee-extensors', 'left', 400, 380), force('knee-flexors', 'right', 240), force('knee-extensors', 'right', 400)];
     expect(balances(found).map(({ side, kind }) => [side, kind])).toEqual([['left', 'low'], ['right', 'usual']]);
-    expect(balances(found)[0]!.words).toBe('0.40, usually 0.50 to 0.80: knee flexors are the weaker ones');
+    expect(balances(found)[0]!.words).toBe('0.40 ± 0.09, usually 0.50 to 0.80: knee flexors are the weaker ones');
     expect(weakSides(found)).toEqual([{ group: 'knee-flexors', side: 'left', share: expect.closeTo(2 / 3, 6) }]);
   });
   test('one group alone says nothing', () => expect(balances([force('hip-flexors', 'left', 200)])).toEqual([]));

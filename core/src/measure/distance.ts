@@ -22,3 +22,19 @@ export function angleToGain(angleDeg: number, lever: number): number {
   if (!(Math.abs(angleDeg) <= 180)) throw new RangeError('An angle between −180° and 180° is needed.');
   return 2 * lever * Math.sin(angleDeg / 2 / DEG_PER_RAD);
 }
+
+/** How far the toe lies ahead of the ankle, as a share of the shin: foot and shank of Drillis and Contini (1966), recalled from memory. */
+const TOE_AHEAD = 0.46;
+
+/**
+ * The tilt of the shin from upright, in degrees, for a distance of the toe from the wall while the knee touches it: the knee lies that
+ * distance and the length of the foot ahead of the ankle, on a circle about it with the shin's own length. All in one unit of length.
+ * Throws a RangeError for a shin that is not positive or a distance the shin cannot reach.
+ * @example shinTilt(0, 40) // → 27.387
+ */
+export function shinTilt(toeToWall: number, shin: number): number {
+  if (!(shin > 0)) throw new RangeError('A shin has a positive length.');
+  const ahead = toeToWall + TOE_AHEAD * shin;
+  if (!(Math.abs(ahead) <= shin)) throw new RangeError('The distance is longer than this shin can reach.');
+  return Math.asin(ahead / shin) * DEG_PER_RAD;
+}

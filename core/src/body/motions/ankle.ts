@@ -21,7 +21,7 @@ export const ANKLE: readonly Motion[] = [
   },
   {
     id: 'knee-to-wall', name: 'Knee to wall', joint: 'ankle', position: 'standing', testPosition: 'lunge, toe to wall, tape',
-    unit: 'cm', lever: 'legCm', mode: 'active', better: 'higher', sides: both, instruments: tape,
+    unit: 'cm', lever: 'legCm', leverAs: 'tilt', mode: 'active', better: 'higher', sides: both, instruments: tape,
     landmarks: 'Tip of the big toe to the wall while the knee just touches it',
     block: 'Heel stays down; knee over the second toe',
     lengthens: ['soleus', 'ankle capsule, back'], possible: { min: 0, max: 30 }, fan: { min: 0, max: 18 }, rest: 0, roundGain: [0.8, 0.5, 0.3, 0.2],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Side } from '@pace-bend/core/body';
-import { detectable, formatNumber, formatSigned, formatValue, gainToAngleDeg, noReferenceBecause, summariseTrials, TRIALS_USUAL } from '@pace-bend/core/measure';
+import { detectable, formatNumber, formatSigned, formatValue, gainToAngleDeg, noReferenceBecause, shinTilt, summariseTrials, TRIALS_USUAL } from '@pace-bend/core/measure';
 import type { Moment, MotionComparison, SideComparison } from '@pace-bend/core/record';
 import { blocking, cautionsFor, limitWords, measuring as measuringAction, overriddenFor } from '@pace-bend/core/caution';
 import SetAside from '../../cautions/SetAside.vue';
@@ -104,6 +104,9 @@ function asAngle(each: SideComparison): { what: string; says: string }[] {
   const leverCm = motion.value.lever ? visit.file!.athlete[motion.value.lever] : null;
   const change = each.gained ?? each.sinceLast ?? each.sinceBaseline;
   if (leverCm === null || !change || Math.abs(change.gain) > 2 * leverCm) return [];
+  const now = each.now!.value;
+  // Leaning to the wall the shin turns about the ankle: its own tilt then and now, not a chord.
+  if (motion.value.leverAs === 'tilt' && now < leverCm / 2 && now - change.delta > -leverCm / 2) return [{ what: 'As an angle', says: `shin ${formatValue(shinTilt(now, leverCm), 'deg')} from upright, ${formatSigned(shinTilt(now, leverCm) - shinTilt(now - change.delta, leverCm), 'deg')} ${each.gained ? 'since before' : each.sinceLast ? 'since last visit' : 'since the baseline'}, with a shin of ${formatNumber(leverCm)} cm` }];
   return [{ what: 'As an angle', says: `${formatSigned(gainToAngleDeg(change.gain, leverCm), 'deg')} ${each.gained ? 'since before' : each.sinceLast ? 'since last visit' : 'since the baseline'}, on a lever of ${formatNumber(leverCm)} cm` }];
 }
 
