@@ -171,7 +171,7 @@ test('a study of one’s own error: guided, blinded, and used from then on', asy
   await page.goto(`${visit}/measure`);
   await addMotion(page, 'hip extension prone knee bent');
   await typeTrials(page, [4, 4, 4]);
-  await expect(page.getByText(/^Your error here is ±0\.\d° \(SEM, own, 8 sides × 3 trials/)).toBeVisible();
+  await expect(page.getByText(/^Your error here is ±0\.\d° within one visit, ±0\.\d° from visit to visit \(SEM; own, 8 sides × 3 trials on .* one day, with a default day-to-day part/)).toBeVisible();
   await saved(page);
 });
 

@@ -47,7 +47,7 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
     await expect(page.getByTestId('value-left')).toHaveText('4.0°');
     await expect(page.getByText('mean of 3, spread 2°')).toBeVisible();
     await expect(rows.nth(1).getByTestId('verdict')).toHaveText('Left 7.3° less: a real side difference');
-    await expect(rows.nth(2).getByTestId('verdict')).toHaveText('3.3° apart: inside your error of ±5.5°');
+    await expect(rows.nth(2).getByTestId('verdict')).toHaveText('3.3° apart: inside the default error of ±5.5°');
     const panel = page.getByRole('region', { name: /Hip extension, prone, knee bent/ });
     // Defaults for an inclinometer: SEM 2°, so a change counts from 5.5°.
     await expect(panel).toContainText('±2.0° (SEM');
@@ -141,7 +141,7 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
     const rows = page.getByRole('region', { name: 'Motions' }).getByRole('listitem');
     await rows.first().getByRole('button').first().click();
     await typeTrials(page, [16, 17, 17, 20, 20, 20, 12, 11, 11, 12, 13, 12]);
-    await expect(rows.first().getByTestId('verdict')).toHaveText('Left +5.7°, a real gain\nRight +3.0°, inside your error');
+    await expect(rows.first().getByTestId('verdict')).toHaveText('Left +5.7°, a real gain\nRight +3.0°, inside the error');
     await expect(rows.first()).toContainText('was 11.0');
     await expect(rows.nth(1).getByTestId('verdict')).toContainText('Left +7.3°, a real gain');
     const doneTable = page.getByRole('table');

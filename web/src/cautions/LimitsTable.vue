@@ -35,6 +35,7 @@ const unitOf = (row: LimitRow) => (row.motion.unit === 'deg' ? '°' as const : '
               <span v-if="cell.level === 'modify'" class="level modify"><span class="words">{{ limitWords(cell.result!.limits, unitOf(row)).join(', ') || 'with care' }}</span></span>
               <span v-else-if="cell.level === 'avoid' || cell.level === 'stop'" class="level" :class="cell.level">{{ cell.result!.cautions[0]!.kind === 'scope' ? 'out of scope' : cell.level }}</span>
               <span v-else-if="cell.level === 'free'" class="soft">free</span>
+              <span v-if="cell.out > 0" class="soft small out">{{ cell.out === 1 ? '1 entry is out' : `${cell.out} entries are out` }}</span>
             </td>
           </tr>
           <tr v-if="openKey === keyOf(row)" class="why">
@@ -97,6 +98,10 @@ th button b {
 
 .level {
   align-items: baseline;
+}
+
+.out {
+  display: block;
 }
 
 .level .words {

@@ -19,12 +19,27 @@ test('nothing on file: no rows, though mobilization is out of scope; every motio
 
 test('a knee operation limits its own side, by motion and way; what cannot be done has no limits but a reason', () => {
   const rows = limitRows(context([knee], 4));
-  expect(rows.filter((row) => row.side === 'right')).toEqual([]);
+  // The right leg is free; a turn of the trunk to the right is not, where the left thigh is what turns it.
+  expect(rows.filter((row) => row.side === 'right' && row.motion.goes === undefined)).toEqual([]);
   const bend = rows.find((row) => row.motion.id === 'knee-flexion')!;
   expect(bend.measure.level).toBe('modify');
   expect(bend.measure.result!.limits).toEqual({ ...NO_LIMITS, cap: 110, painCeiling: 3 });
-  // The knee-cap is not pressed at seven weeks, and circling takes a twist along.
-  expect(bend.ways.map((cell) => cell.level)).toEqual(['modify', 'modify', 'avoid', 'none', 'avoid']);
+  // The knee-cap is not pressed at seven weeks; of the easy movements, circling takes a twist along and the heel slide does not.
+  expect(bend.ways.map((cell) => cell.level)).toEqual(['modify', 'modify', 'avoid', 'none', 'modify']);
   expect(new Set(bend.cautions.map((caution) => `${caution.ruleId}/${caution.reason}`)).size).toBe(bend.cautions.length);
   expect(rows.find((row) => row.motion.id === 'hip-internal-rotation')!.measure.level).toBe('avoid');
+});
+
+test('a row is read on the way the head goes: what opens the narrow side stays free, what closes it is out', () => {
+  const narrow: ConditionFields = { ...knee, code: 'neck-narrowing', side: 'left', surgeryOn: null, clearance: null };
+  const level = (side: 'left' | 'right') => limitRows(context([narrow]), true).find((row) => row.motion.id === 'neck-side-bend' && row.side === side)!.ways[0]!.level;
+  expect([level('left'), level('right')]).toEqual(['avoid', 'free']);
+});
+
+test('a cell stands for the mildest entry, and says how many others are out and why', () => {
+  const torn: ConditionFields = { ...knee, code: 'shoulder-tear', side: 'right', surgeryOn: null, clearance: null, onset: '2023-01-01', resolvedOn: '2024-06-01' };
+  const row = limitRows(context([torn])).find((each) => each.motion.id === 'shoulder-flexion' && each.side === 'right')!;
+  expect(row.ways[0]).toMatchObject({ level: 'modify', out: 2 });
+  expect(row.ways[0]!.result!.limits.edgeShare).toBe(0.85);
+  expect(row.cautions.map((caution) => caution.ruleId)).toContain(row.ways[0]!.outBecause[0]!.ruleId);
 });
