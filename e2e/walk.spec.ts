@@ -49,13 +49,13 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
     await expect(rows.nth(1).getByTestId('verdict')).toHaveText('Left 7.3° less: a real side difference');
     await expect(rows.nth(2).getByTestId('verdict')).toHaveText('3.3° apart: inside the default error of ±5.5°');
     const panel = page.getByRole('region', { name: /Hip extension, prone, knee bent/ });
-    // Defaults for an inclinometer: SEM 2°, so a change counts from 5.5°.
-    await expect(panel).toContainText('±2.0° (SEM');
-    await expect(panel).toContainText('5.5° (MDC95)');
+    // Defaults for an inclinometer: SEM 2°, half as much again from day to day.
+    await expect(panel).toContainText('±2.0° within one visit, ±3.0° from visit to visit (SEM; ');
+    await expect(panel).toContainText('A change counts from 5.5° within the visit and from 8.3° between visits (MDC95');
     await expect(panel.getByText('Last visit').first()).toBeVisible();
     await expect(panel.getByText('Baseline').first()).toBeVisible();
     await rows.first().getByRole('button').first().click();
-    await expect(page.getByRole('region', { name: /Hip extension, prone, knee straight/ })).toContainText('men 20–44: 16.3° to 18.5°');
+    await expect(page.getByRole('region', { name: /Hip extension, prone, knee straight/ })).toContainText(/men 20–44.*95 of 100 healthy lie from -?[−\d.]+° to [\d.]+°, the middle is 17.4°/);
     await expect(rows.first().getByRole('img')).toHaveAttribute('aria-label', /left 11.0°.*baseline.*right 17.0°/);
   });
 

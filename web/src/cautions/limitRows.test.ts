@@ -24,7 +24,7 @@ test('a knee operation limits its own side, by motion and way; what cannot be do
   const bend = rows.find((row) => row.motion.id === 'knee-flexion')!;
   expect(bend.measure.level).toBe('modify');
   expect(bend.measure.result!.limits).toEqual({ ...NO_LIMITS, cap: 110, painCeiling: 3 });
-  // The knee-cap is not pressed at seven weeks; of the easy movements, circling takes a twist along and the heel slide does not.
+  // The knee-cap is not pressed at seven weeks; of the easy movements, circling takes a twist along, the knee-cap glides do not.
   expect(bend.ways.map((cell) => cell.level)).toEqual(['modify', 'modify', 'avoid', 'none', 'modify']);
   expect(new Set(bend.cautions.map((caution) => `${caution.ruleId}/${caution.reason}`)).size).toBe(bend.cautions.length);
   expect(rows.find((row) => row.motion.id === 'hip-internal-rotation')!.measure.level).toBe('avoid');
