@@ -55,7 +55,7 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
     await expect(panel.getByText('Last visit').first()).toBeVisible();
     await expect(panel.getByText('Baseline').first()).toBeVisible();
     await rows.first().getByRole('button').first().click();
-    await expect(page.getByRole('region', { name: /Hip extension, prone, knee straight/ })).toContainText(/men 20–44.*95 of 100 healthy lie from -?[−\d.]+° to [\d.]+°, the middle is 17.4°/);
+    await expect(page.getByRole('region', { name: /Hip extension, prone, knee straight/ })).toContainText('men 20–44: 95 of 100 healthy lie from 6° to 28°, the middle is 17°');
     await expect(rows.first().getByRole('img')).toHaveAttribute('aria-label', /left 11.0°.*baseline.*right 17.0°/);
   });
 
