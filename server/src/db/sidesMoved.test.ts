@@ -1,0 +1,62 @@
+import { cp, mkdtemp, readdir, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { motionOf } from '@pace-bend/core/body';
+import { ENTRIES, sideRelation, type Entry } from '@pace-bend/core/catalogue';
+import { scratchSchema } from '../testing/scratch.ts';
+import { migrate } from './migrate.ts';
+import { MIGRATIONS } from './migrationFiles.ts';
+import { change, rows, type Pool } from './pool.ts';
+
+/** Entries that came with the change of meaning: no older block names them. */
+const NEW = new Set(['neck-diagonal-levator']);
+const VISIT = '01900000-0000-7000-8000-000000000001';
+const OWN = '01900000-0000-7000-8000-0000000000aa';
+
+const possible = (entry: Entry) => entry.sides ?? motionOf(entry.motionId).sides;
+const opposite = (entry: Entry) => sideRelation(entry, entry.motionId) === 'opposite';
+
+async function older(): Promise<string> {
+  const folder = await mkdtemp(join(tmpdir(), 'pace-bend-older-'));
+  for (const name of (await readdir(MIGRATIONS)).filter((each) => each < '0007')) await cp(join(MIGRATIONS, name), join(folder, name));
+  return folder;
+}
+
+/** Writes blocks as the program did when a block's side was the side its motion is read on. */
+async function writeOld(pool: Pool, position: number, entryId: string): Promise<void> {
+  await change(pool, 'INSERT INTO plan_block (id, visit_id, position, entry_id, method_id, numbers, choices, sides, limits) VALUES (UUID(), ?, ?, ?, ?, ?, ?, ?, ?)',
+    [VISIT, position, entryId, 'static-hold', '{}', '{}', JSON.stringify([{ side: 'left', rounds: 3 }, { side: 'right', rounds: 1 }]), JSON.stringify([{ side: 'left', cap: 20 }])]);
+}
+
+test('a stored block means after the upgrade what it meant before, for every entry, own ones too', async () => {
+  const schema = await scratchSchema();
+  const folder = await older();
+  await migrate(schema.pool, folder);
+  const sided = ENTRIES.filter((entry) => possible(entry).length > 1 && !NEW.has(entry.id));
+  const connection = await schema.pool.getConnection();
+  await connection.query('SET foreign_key_checks = 0');
+  for (const [i, { id }] of sided.entries()) await writeOld(connection as unknown as Pool, i, id);
+  const drawnAs = sided.find(opposite)!.id;
+  await connection.execute('INSERT INTO own_item (id, practice_id, kind, data, made_at, made_by) VALUES (?, UUID(), ?, ?, NOW(3), ?)', [OWN, 'entry', JSON.stringify({ drawnAs }), 'a test']);
+  await writeOld(connection as unknown as Pool, sided.length, OWN);
+  await connection.query('SET foreign_key_checks = 1');
+  connection.release();
+
+  await migrate(schema.pool);
+
+  const after = await rows<{ entry: string; sides: { side: string; rounds: number }[] | string; limits: { side: string }[] | string }>(schema.pool, 'SELECT entry_id AS entry, sides, limits FROM plan_block ORDER BY position');
+  const read = <T>(json: T | string): T => (typeof json === 'string' ? (JSON.parse(json) as T) : json);
+  expect(after).toHaveLength(sided.length + 1);
+  const moved = after.filter((block) => read(block.sides)[0]!.side === 'right').map((block) => block.entry);
+  expect(moved.sort()).toEqual([...sided.filter(opposite).map((entry) => entry.id), OWN].sort());
+  for (const block of after) {
+    // Three rounds stay with the side they were meant for, and so does the limit.
+    const [first, second] = read(block.sides);
+    expect([first!.rounds, second!.rounds, first!.side === second!.side, read(block.limits)[0]!.side]).toEqual([3, 1, false, first!.side]);
+  }
+  // A second start does not turn them round again.
+  await migrate(schema.pool);
+  expect(await rows(schema.pool, 'SELECT entry_id AS entry, sides, limits FROM plan_block ORDER BY position')).toEqual(after);
+  await schema.drop();
+  await rm(folder, { recursive: true });
+}, 60_000);
