@@ -1,4 +1,4 @@
-import { motionOf, type Region, type Side } from '../body/index.ts';
+import { motionOf, type Region } from '../body/index.ts';
 import { doingOf, ENTRIES, type Entry } from '../catalogue/index.ts';
 import { newBlock } from '../method/index.ts';
 import { blockAction, cautionsFor, type Caution, type CautionContext, type ConditionFields } from './index.ts';
@@ -9,13 +9,14 @@ import { CONTEXT, condition, ON } from './testing.ts';
  * is held to a rule that speaks for this entry, in at least one of its ways, because of just that. The table is read by hand.
  */
 
+type OneSide = 'left' | 'right';
 type File = Partial<CautionContext['subject']> | { raised: CautionContext['raised'] };
-const has = (code: ConditionFields['code'], region: Region | null = null, more: Partial<ConditionFields> = {}) => (side: Side): File =>
+const has = (code: ConditionFields['code'], region: Region | null = null, more: Partial<ConditionFields> = {}) => (side: OneSide): File =>
   ({ conditions: [condition(code, { side, region, onset: ON, ...more })] });
 const operated = (code: ConditionFields['code'], region: Region | null = null) => has(code, region, { onset: null, surgeryOn: '2026-10-20' });
 
 /** What a sentence names, and what stands for it in a file: each of these by itself has to be answered. */
-const NAMED: readonly (readonly [words: RegExp, files: readonly ((side: Side, entry: Entry) => File)[]])[] = [
+const NAMED: readonly (readonly [words: RegExp, files: readonly ((side: OneSide, entry: Entry) => File)[]])[] = [
   [/Disc or bony narrowing|narrowed side/, [has('neck-narrowing')]],
   [/arm signs|disc signs in the arm/i, [has('disc-arm')]],
   [/nerve signs in the arm/, [has('nerve-signs', 'upper-arm'), has('outlet')]],
@@ -59,7 +60,7 @@ const SIGNS: readonly RegExp[] = [
 const sentences = (entry: Entry) => [entry.cautions, entry.watch].flatMap((text) => (text ? text.split(/(?<=[.;:])\s+/).map((part) => part.replace(/[.;:]$/, '')) : []));
 
 /** What is said of an entry because of a file that says nothing of another side or place than those the entry has to do with. */
-function said(entry: Entry, file: (side: Side, entry: Entry) => File): readonly Caution[] {
+function said(entry: Entry, file: (side: OneSide, entry: Entry) => File): readonly Caution[] {
   const [side] = entry.sides ?? motionOf(entry.motionId).sides;
   const spoken = (more: File, way: string) => {
     const { raised = [], ...subject } = more as Partial<CautionContext['subject']> & { raised?: CautionContext['raised'] };
