@@ -164,7 +164,7 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
     await expect(page.getByRole('heading', { level: 1, name: 'Tavi Brandsma' })).toBeVisible();
     await expect(page.getByRole('img', { name: /Hip extension, left, over 7 visits/ })).toBeVisible();
     await expect(page.getByText('baseline, and around it only measuring error (MDC95)')).toBeVisible();
-    await expect(page.getByText('reference, men 20–44 (Soucie 2011)')).toBeVisible();
+    await expect(page.getByText('reference with its middle, men 20–44 (Soucie 2011)')).toBeVisible();
     // The canvas is really drawn on.
     const painted = await page.getByRole('img', { name: /Hip extension, left, over 7 visits/ }).evaluate((canvas: HTMLCanvasElement) =>
       canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height).data.some((value) => value !== 0));

@@ -76,9 +76,9 @@ function pairs(motion: Motion, side: Side, { comparisons }: Evidence): Observed[
     else if (here.short) out.push(same);
   }
   // Two ways to see a nerve or an active lag are one observation: the first pair that was read counts.
-  for (const { plain, loaded } of NERVE_PAIRS) {
+  for (const { plain, loaded, usual } of NERVE_PAIRS) {
     if (plain !== motion.id && loaded !== motion.id) continue;
-    const lost = lostFrom(plain, loaded, side, comparisons);
+    const lost = lostFrom(plain, loaded, side, comparisons, usual);
     if (lost) { out.push(observe(lost.real ? 'nerve-takes' : 'nerve-same', `The nerve line drawn long takes ${lost.words}`)); break; }
   }
   for (const { passive, active } of ACTIVE_PAIRS) {
@@ -95,14 +95,14 @@ function pairs(motion: Motion, side: Side, { comparisons }: Evidence): Observed[
 
 const named = (motionId: string): string => motionOf(motionId).testPosition;
 
-/** How much less range the second motion has than the first, and whether that is more than error. */
-function lostFrom(first: string, second: string, side: Side, comparisons: Evidence['comparisons']): { readonly real: boolean; readonly words: string } | null {
+/** How much less range the second motion has than the first, and whether that is more than it usually is and error. */
+function lostFrom(first: string, second: string, side: Side, comparisons: Evidence['comparisons'], usual = 0): { readonly real: boolean; readonly words: string } | null {
   const [a, b] = [sideOf(comparisons, first, side), sideOf(comparisons, second, side)];
   if (!a || !b) return null;
   const { unit, better } = motionOf(first);
   const lost = better === 'higher' ? a.now!.value - b.now!.value : b.now!.value - a.now!.value;
-  const real = lost > mdc95(a.error!.sem, b.error!.sem);
-  return { real, words: real ? formatValue(lost, unit) : 'no more than error' };
+  const real = lost - usual > mdc95(a.error!.sem, b.error!.sem);
+  return { real, words: real ? formatValue(lost, unit) : usual > 0 ? 'no more than usual' : 'no more than error' };
 }
 
 function rounds(motion: Motion, side: Side, { findings }: Evidence): Observed[] {

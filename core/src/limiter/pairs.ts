@@ -33,10 +33,16 @@ export const TWO_JOINT_PAIRS: readonly TwoJointPair[] = [
   { tight: 'wrist-extension-fingers-straight', slack: 'wrist-extension', muscle: 'finger flexors', usual: 5 },
 ];
 
-/** The same motion without and with the nerve line drawn long. Common practice. */
-export const NERVE_PAIRS: readonly { readonly plain: string; readonly loaded: string }[] = [
-  { plain: 'straight-leg-raise', loaded: 'straight-leg-raise-ankle-up' },
-  { plain: 'knee-extension-hip-90', loaded: 'knee-extension-hip-90-ankle-up' },
+/**
+ * The same motion without and with the nerve line drawn long, by a part that only the nerve feels (ankle, chin, wrist). `usual`: how
+ * much range that takes from healthy people, in degrees. Common practice; the usual amounts from memory, order of magnitude.
+ */
+export const NERVE_PAIRS: readonly { readonly plain: string; readonly loaded: string; readonly usual: number }[] = [
+  { plain: 'straight-leg-raise', loaded: 'straight-leg-raise-ankle-up', usual: 8 },
+  { plain: 'knee-extension-hip-90', loaded: 'knee-extension-hip-90-ankle-up', usual: 8 },
+  { plain: 'slump-head-up', loaded: 'slump', usual: 6 },
+  { plain: 'femoral-slump-head-up', loaded: 'femoral-slump', usual: 4 },
+  { plain: 'arm-nerve-line-wrist-loose', loaded: 'arm-nerve-line', usual: 15 },
 ];
 
 /** The same motion moved by the therapist and by the athlete. */

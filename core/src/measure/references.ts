@@ -127,6 +127,11 @@ export const OGINCE: SourceOfReference = {
   citation: 'Ogince M et al. Man Ther 2007;12:256–262: about 44 with the chin down, under 32 counts. Recalled from memory.',
 };
 
+export const JOHNSON: SourceOfReference = {
+  kind: 'working', short: 'Johnson 2012',
+  citation: 'Johnson KD et al. Reliability of thoracic spine rotation range-of-motion measurements in healthy adults. J Athl Train 2012;47:52–60. Recalled from memory; spread assumed.',
+};
+
 const general = (mean: number, sd: number, sure: number, source: SourceOfReference = WORKING): GeneralRow => ({ mean, sd, sure, source });
 const bySex = (women: number, men: number, sd: number, sure: number, source: SourceOfReference = WORKING): GeneralRow => ({ mean: (women + men) / 2, women, men, sd, sure, source });
 
@@ -143,6 +148,7 @@ export const GENERAL_ROWS: Readonly<Record<string, GeneralRow>> = {
   'shoulder-internal-rotation': general(55, 9, 85), 'shoulder-external-rotation': general(94, 10, 75, AAOS), 'shoulder-external-rotation-side': general(65, 12, 55), 'shoulder-internal-rotation-lying': general(48, 11, 55),
   'shoulder-flexion-back-free': general(172, 8, 80), 'shoulder-flexion-active': general(166, 8, 90), 'shoulder-extension': general(56, 9, 65, AAOS), 'shoulder-abduction': general(175, 10, 65, AAOS), 'shoulder-abduction-active': general(168, 10, 65, AAOS),
   'shoulder-horizontal-adduction': general(28, 9, 50),
+  'trunk-rotation-locked': general(47, 9, 45, JOHNSON), 'tibial-internal-rotation': general(25, 7, 35), 'tibial-external-rotation': general(36, 8, 35),
   'trunk-rotation': general(46, 9, 60, AAOS), 'trunk-side-bend': general(33, 7, 65, AAOS), 'trunk-flexion': general(60, 9, 90), 'trunk-extension': general(25, 8, 70, AAOS),
   'neck-rotation': general(72, 8.5, 75), 'neck-rotation-supine': general(78, 9, 65), 'neck-side-bend': general(43, 7.5, 70, AAOS), 'neck-side-bend-supine': general(45, 8, 60, AAOS), 'neck-flexion': general(52, 9.5, 65, AAOS), 'neck-extension': general(67, 10.5, 80),
   'neck-rotation-bent': general(44, 6.1, 85, OGINCE),

@@ -37,6 +37,8 @@ const ground: Plugin = {
     ctx.fillStyle = colour('--band');
     for (const band of bands) ctx.fillRect(left, y(band.high) - 1, right - left, Math.max(3, y(band.low) - y(band.high) + 2));
     ctx.globalAlpha = 1;
+    ctx.fillStyle = colour('--paper');
+    for (const band of bands) ctx.fillRect(left, y(band.middle) - 1, right - left, 2);
     ctx.strokeStyle = colour('--tick');
     ctx.setLineDash([5, 4]);
     ctx.lineWidth = 1.4;

@@ -70,7 +70,7 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
             <span><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="mdc" /><path d="M0 6H22" class="base" /></svg> baseline, and around it only measuring error (MDC95)</span>
             <span><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="level" /><path d="M0 6H22" class="level-line" /></svg> level behind the readings, 95 %</span>
             <span><svg width="22" height="12" aria-hidden="true"><path d="M1 2L21 10" class="fades" /></svg> what is kept until the next visit</span>
-            <span v-if="shown.series[0]?.bands.length"><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="band" /></svg> reference, {{ shown.series[0]!.bands.map((band) => `${band.people} (${band.source.short})`).join(' and ') }}</span>
+            <span v-if="shown.series[0]?.bands.length"><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="band" /><path d="M0 6H22" class="middle" /></svg> reference with its middle, {{ shown.series[0]!.bands.map((band) => `${band.people} (${band.source.short})`).join(' and ') }}</span>
           </p>
           <div class="pair goals" :class="{ single: shown.series.length === 1 }"><GoalLine v-for="series in shown.series" :key="`${shown.motion.id}/${series.side}`" :motion="shown.motion" :side="series.side" :goal="goalOf(series.side)" /></div>
           <PeriodsCard :key="shown.motion.id" :motion="shown.motion" :series="shown.series" />
@@ -205,6 +205,11 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
 .base {
   stroke: var(--tick);
   stroke-dasharray: 4 3;
+}
+
+.middle {
+  stroke: var(--paper);
+  stroke-width: 2;
 }
 
 .band {

@@ -5,8 +5,8 @@ import type { Motion, Side } from '@pace-bend/core/body';
 import { arcPath, pointAt, shareOfFan, type FanGeometry } from './fan.ts';
 
 /**
- * The bend pair: two mirrored fans, left and right, opening from the middle, with the reference band, the
- * baseline as a dashed tick, an earlier value as a thin needle and today's as a strong one.
+ * The bend pair: two mirrored fans, left and right, opening from the middle, with the reference band and a notch at
+ * its middle, the baseline as a dashed tick, an earlier value as a thin needle and today's as a strong one.
  */
 export interface FanValues {
   readonly side: Side;
@@ -30,20 +30,21 @@ const drawn = computed(() => props.fans.map((values) => {
     // A single round value still has to be seen: it is drawn two hundredths of the sweep wide.
     return arcPath(fan, Math.max(0, Math.min(a, b - 0.02)), Math.max(b, a + 0.02));
   });
+  const across = (value: number, half: number) => {
+    const [[x0, y0], [x1, y1]] = [pointAt(fan, at(value), fan.radius - half), pointAt(fan, at(value), fan.radius + half)];
+    return `M${x0} ${y0}L${x1} ${y1}`;
+  };
   const needle = (value: number, length: number) => {
     const [x, y] = pointAt(fan, at(value), length);
     return `M${fan.x} ${fan.y}L${x} ${y}`;
   };
-  const tick = values.baseline === null ? null : (() => {
-    const [x0, y0] = pointAt(fan, at(values.baseline), fan.radius - 10 * scale);
-    const [x1, y1] = pointAt(fan, at(values.baseline), fan.radius + 10 * scale);
-    return `M${x0} ${y0}L${x1} ${y1}`;
-  })();
+  const tick = values.baseline === null ? null : across(values.baseline, 10 * scale);
   return {
     ...values,
     fan,
     rim: arcPath(fan, 0, 1),
     bands,
+    middles: props.bands.map((band) => across(band.middle, 6 * scale)),
     tick,
     now: values.now === null ? null : needle(values.now, fan.radius + 7 * scale),
     earlier: values.earlier === null ? null : needle(values.earlier, fan.radius + 7 * scale),
@@ -62,6 +63,7 @@ const label = computed(() => props.fans.map((fan) => {
     <g v-for="side in drawn" :key="side.side">
       <path :d="side.rim" class="rim" :stroke-width="side.stroke" />
       <path v-for="(band, i) in side.bands" :key="i" :d="band" class="band" :stroke-width="side.stroke" />
+      <path v-for="(notch, i) in side.middles" :key="`middle-${i}`" :d="notch" class="middle" />
       <path v-if="side.tick" :d="side.tick" class="tick" />
       <path v-if="side.earlier" :d="side.earlier" class="earlier" />
       <template v-if="side.now">
@@ -87,6 +89,11 @@ const label = computed(() => props.fans.map((fan) => {
 .band {
   fill: none;
   stroke: var(--band);
+}
+
+.middle {
+  stroke: var(--paper);
+  stroke-width: 2;
 }
 
 .tick {

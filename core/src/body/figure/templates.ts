@@ -95,6 +95,8 @@ const all: readonly FigureTemplate[] = [
       { id: 'nose', on: 'root', deg: 90, length: 13, width: 16, taper: 13, central: true }, { id: 'head', on: 'nose', deg: 0, length: 3, width: 4, taper: 1.6, central: true },
     ],
   },
+  // Sitting, looked at from above: thighs forward, the feet below the knees.
+  { id: 'feet-from-above', view: 'above', shows: SITTING, mirrored: true, segments: [{ id: 'pelvis', on: 'root', deg: 180, length: 9, width: 14, far: true }, { id: 'hip', on: 'root', deg: 180, length: 9, width: 9, far: true }, { id: 'farThigh', on: 'hip', deg: 90, fixed: true, length: 20, width: 9, taper: 7, far: true }, { id: 'shank', on: 'farThigh', deg: 0, length: 0, width: 7, hidden: true }, { id: 'foot', on: 'shank', deg: 90, fixed: true, length: 13, width: 5.4, taper: 6.2 }] },
   // Prone with the knees at a right angle, seen from the feet.
   { id: 'shins-up', view: 'feet', shows: ['prone', 'supine'], mirrored: true, ground: { y: -6, from: -26, to: 26 }, segments: [{ id: 'pelvis', on: 'root', deg: 180, length: 9, width: 10, far: true }, { id: 'hip', on: 'root', deg: 180, length: 8, width: 1, hidden: true }, { id: 'shank', on: 'hip', deg: 90, fixed: true, length: LENGTH.shank, width: 7, taper: 4 }, { id: 'foot', on: 'shank', deg: 0, length: 5, width: 4, taper: 4.6 }] },
   // Sitting on the edge, from the front, mirrored so that left stays left.

@@ -6,7 +6,7 @@ export type View = 'side' | 'front' | 'behind' | 'above' | 'feet' | 'detail';
 export type TemplateId =
   | 'supine' | 'supine-arm-out' | 'prone' | 'table-end' | 'sitting' | 'long-sitting' | 'standing' | 'lunge' | 'side-lying'
   | 'supine-head-over' | 'side-lying-arm' | 'side-lying-above' | 'side-lying-forearm' | 'sitting-behind' | 'ninety-from-above' | 'wall-sit'
-  | 'standing-behind' | 'lying-from-above' | 'sitting-from-above' | 'head-from-above'
+  | 'standing-behind' | 'lying-from-above' | 'sitting-from-above' | 'head-from-above' | 'feet-from-above'
   | 'shins-up' | 'shins-down' | 'knees-from-feet' | 'arms-from-feet' | 'arms-reaching'
   | 'hand' | 'palm' | 'fist' | 'foot-side' | 'heel' | 'forefoot';
 

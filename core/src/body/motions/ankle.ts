@@ -20,6 +20,14 @@ export const ANKLE: readonly Motion[] = [
     figure: { template: 'lunge', moves: 'shank', zero: 90, turn: -1 },
   },
   {
+    id: 'ankle-deep-squat', name: 'Ankle dorsiflexion', joint: 'ankle', position: 'standing', testPosition: 'deep squat, heels down, shin tilt',
+    unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: byInclinometer,
+    landmarks: 'Inclinometer on the front of the shin, a hand below the knee, at the bottom of the squat',
+    block: 'Heels stay down; feet at hip width; knees over the second toes',
+    lengthens: ['soleus', 'ankle capsule, back'], possible: { min: 0, max: 70 }, fan: { min: 10, max: 55 }, rest: 10, roundGain: [2, 1.2, 0.8, 0.4],
+    figure: { template: 'lunge', moves: 'shank', zero: 90, turn: -1, set: { thigh: 118, trunk: 58 } },
+  },
+  {
     id: 'knee-to-wall', name: 'Knee to wall', joint: 'ankle', position: 'standing', testPosition: 'lunge, toe to wall, tape',
     unit: 'cm', lever: 'legCm', leverAs: 'tilt', mode: 'active', better: 'higher', sides: both, instruments: tape,
     landmarks: 'Tip of the big toe to the wall while the knee just touches it',

@@ -7,6 +7,7 @@ import { HAND } from './hand.ts';
 import { HIP } from './hip.ts';
 import { KNEE } from './knee.ts';
 import { NECK } from './neck.ts';
+import { NERVE } from './nerve.ts';
 import { SHOULDER } from './shoulder.ts';
 import { TRUNK } from './trunk.ts';
 
@@ -14,7 +15,7 @@ import { TRUNK } from './trunk.ts';
  * Every motion that can be measured, from the hip outward. Test positions, landmarks and compensations are common
  * practice, in our own words; published reference values stand in `measure/references.ts`.
  */
-export const MOTIONS: readonly Motion[] = [...HIP, ...KNEE, ...ANKLE, ...FOOT, ...TRUNK, ...NECK, ...GIRDLE, ...SHOULDER, ...ARM, ...HAND];
+export const MOTIONS: readonly Motion[] = [...HIP, ...KNEE, ...ANKLE, ...FOOT, ...TRUNK, ...NECK, ...GIRDLE, ...SHOULDER, ...ARM, ...HAND, ...NERVE];
 const byId = new Map(MOTIONS.map((motion) => [motion.id, motion]));
 
 /**

@@ -1,5 +1,5 @@
 import type { Motion } from '../types.ts';
-import { angle, both, byInclinometer, ROUNDS, tape } from './shared.ts';
+import { ROUNDS, aboutUpright, angle, both, byInclinometer, tape } from './shared.ts';
 
 /** Motions of the knee. Test positions, landmarks and compensations are common practice. */
 export const KNEE: readonly Motion[] = [
@@ -66,5 +66,21 @@ export const KNEE: readonly Motion[] = [
     block: 'Thigh does not drop; stop where the pull or tingling begins',
     lengthens: ['sciatic nerve line', 'hamstrings', 'calf'], possible: { min: -10, max: 100 }, fan: { min: 0, max: 60 }, rest: 60, roundGain: ROUNDS.medium,
     figure: { template: 'supine', moves: 'shank', zero: 0, turn: -1, set: { thigh: 90, foot: 100 } },
+  },
+  {
+    id: 'tibial-internal-rotation', name: 'Tibial internal rotation', joint: 'knee', position: 'seated upright', testPosition: 'seated, knee at 90°, shin turned in by the foot',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
+    landmarks: 'Line of the foot, heel to second toe, against straight ahead, from above; ankle held square',
+    block: 'Thigh does not turn; ankle is not twisted, the hand takes heel and midfoot together',
+    lengthens: ['biceps femoris', 'knee capsule'], possible: { min: 0, max: 70 }, fan: { min: 0, max: 45 }, rest: 0, roundGain: ROUNDS.small,
+    figure: { template: 'feet-from-above', moves: 'foot', zero: 90, turn: -1 },
+  },
+  {
+    id: 'tibial-external-rotation', name: 'Tibial external rotation', joint: 'knee', position: 'seated upright', testPosition: 'seated, knee at 90°, shin turned out by the foot',
+    unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: aboutUpright,
+    landmarks: 'Line of the foot, heel to second toe, against straight ahead, from above; ankle held square',
+    block: 'Thigh does not turn; ankle is not twisted, the hand takes heel and midfoot together',
+    lengthens: ['popliteus', 'inner hamstrings', 'knee capsule'], possible: { min: 0, max: 80 }, fan: { min: 0, max: 55 }, rest: 0, roundGain: ROUNDS.small,
+    figure: { template: 'feet-from-above', moves: 'foot', zero: 90, turn: 1 },
   },
 ];

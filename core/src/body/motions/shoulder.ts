@@ -1,5 +1,5 @@
 import type { Motion } from '../types.ts';
-import { ROUNDS, aboutUpright, angle, both, byInclinometer, tape } from './shared.ts';
+import { ROUNDS, aboutUpright, angle, both, byInclinometer, midline, tape } from './shared.ts';
 
 /** Motions of the shoulder. Test positions, landmarks and compensations are common practice. */
 export const SHOULDER: readonly Motion[] = [
@@ -42,6 +42,14 @@ export const SHOULDER: readonly Motion[] = [
     block: 'No leaning back; shoulder does not hitch to the ear',
     lengthens: ['latissimus dorsi', 'teres major'], possible: { min: 20, max: 200 }, fan: { min: 90, max: 190 }, rest: 90, roundGain: ROUNDS.large,
     figure: { template: 'standing', moves: 'upperArm', zero: 180, turn: 1 },
+  },
+  {
+    id: 'combined-elevation', name: 'Combined elevation', joint: 'shoulder', position: 'prone', testPosition: 'prone, forehead down, both straight arms lifted by the athlete',
+    unit: 'deg', mode: 'active', better: 'higher', sides: midline, instruments: byInclinometer,
+    landmarks: 'Inclinometer on the upper arm, from level; elbows straight, thumbs hooked',
+    block: 'Forehead and breastbone stay down; elbows do not bend',
+    lengthens: ['latissimus dorsi', 'pectoralis major', 'thoracic joints'], possible: { min: -30, max: 60 }, fan: { min: -10, max: 35 }, rest: -10, roundGain: ROUNDS.small,
+    figure: { template: 'prone', moves: 'upperArm', zero: 0, turn: -1 },
   },
   {
     id: 'shoulder-extension', name: 'Shoulder extension', joint: 'shoulder', position: 'prone', testPosition: 'prone, arm lifted back',

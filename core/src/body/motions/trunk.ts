@@ -60,6 +60,14 @@ export const TRUNK: readonly Motion[] = [
     figure: { template: 'sitting-from-above', moves: 'chest', zero: 90, turn: 1 },
   },
   {
+    id: 'trunk-rotation-locked', name: 'Chest rotation', joint: 'trunk', goes: 'chest turns', position: 'floor mat', testPosition: 'kneeling, seat on the heels, forearm down, hand on the neck',
+    unit: 'deg', mode: 'active', better: 'higher', sides: both, instruments: byInclinometer,
+    landmarks: 'Inclinometer across the spine between the shoulder blades, from level; side it turns to',
+    block: 'Seat stays on the heels, which locks the low back; the chest turns, not the neck',
+    lengthens: ['thoracic joints', 'intercostals'], possible: { min: 0, max: 100 }, fan: { min: 10, max: 75 }, rest: 5, roundGain: ROUNDS.medium,
+    figure: { template: 'sitting-from-above', moves: 'chest', zero: 90, turn: 1 },
+  },
+  {
     id: 'lumbar-rotation', name: 'Low-back rotation', joint: 'trunk', goes: 'knees go', position: 'supine', testPosition: 'supine, both knees bent, carried to one side',
     unit: 'deg', mode: 'passive', better: 'higher', sides: both, instruments: byInclinometer,
     landmarks: 'Thighs from upright; side the knees go to',
