@@ -61,9 +61,9 @@ test('the mean and the verdicts follow the typing, before anything is saved', as
   measuring.type(hip, 'left', 0, '3');
   measuring.type(hip, 'left', 1, '5');
   expect(row().sides[0]!.now?.value).toBe(4);
-  // Last visit's instrument is used again: 3° of error on both sides of the comparison.
+  // Last visit's instrument is used again: 3° of error within a visit, 4.5° from day to day, on both sides of the comparison.
   expect(measuring.instrumentFor(hip)).toBe('goniometer');
-  expect(row().sides[0]!.sinceLast?.words).toBe('−2.0°: inside your error of ±8.3°');
+  expect(row().sides[0]!.sinceLast?.words).toBe('−2.0°: inside the default error of ±12.5°');
   expect(sent.filter((each) => each.method === 'PUT')).toEqual([]);
 });
 
