@@ -34,7 +34,7 @@ test('a study is begun, written on, finished, and then that examiner’s error i
   expect([finished.used, finished.finishedAt === null]).toEqual([true, false]);
   const { own } = (await visitFile(test_.app, visitId)).errors;
   // Differences −2, −1, 2, −3: SEM² = Σ(d − mean)² / 2 / 3.
-  expect(own).toEqual([{ examinerId: me, motionId: 'hip-flexion', instrument: 'goniometer', sem: expect.closeTo(Math.sqrt(14 / 6), 6), sides: 4, trials: 2, on: '2026-11-25' }]);
+  expect(own).toEqual([{ examinerId: me, motionId: 'hip-flexion', instrument: 'goniometer', sem: expect.closeTo(Math.sqrt(14 / 6), 6), sides: 4, trials: 2, on: '2026-11-25', spacing: 'one-day' }]);
   await api().put(`/api/studies/${id}`).send({ revision: 3, ...fields() }).expect(409);
   await api().delete(`/api/studies/${id}`).expect(409);
   await api().post(`/api/studies/${id}/use`).send({ revision: 3, used: false }).expect(200);
@@ -53,7 +53,7 @@ test('two instruments: the bias is known at once and used only when somebody say
   const { visitId } = await newVisit(test_.app);
   const id = await begin(fields({ kind: 'agreement', instruments: ['goniometer', 'inclinometer'], values: [[[100, 102], [98, 98]], [[110, 110], [107, 107]], [[120, 122], [117, 117]], [[130, 130], [127, 127]]] }));
   await api().post(`/api/studies/${id}/finish`).send({ revision: 1 }).expect(200);
-  expect((await visitFile(test_.app, visitId)).errors.shifts).toEqual([{ motionId: 'hip-flexion', first: 'goniometer', second: 'inclinometer', bias: expect.closeTo(3.25, 6), biasError: expect.any(Number), used: false, pairs: 4, on: '2026-11-25' }]);
+  expect((await visitFile(test_.app, visitId)).errors.shifts).toEqual([{ motionId: 'hip-flexion', first: 'goniometer', second: 'inclinometer', bias: expect.closeTo(3.25, 6), biasError: expect.any(Number), sd: expect.closeTo(0.5, 6), used: false, pairs: 4, on: '2026-11-25' }]);
   await api().post(`/api/studies/${id}/use`).send({ revision: 2, used: true }).expect(200);
   expect((await visitFile(test_.app, visitId)).errors.shifts[0]!.used).toBe(true);
 });

@@ -16,9 +16,9 @@ test('a point for each visit with its values before and after, the first one bef
   expect(left!.kept.meanGain).toBe(4);
   expect(left!.kept.steps).toEqual([expect.objectContaining({ gained: 4, kept: 2 })]);
   expect(left!.level.points).toHaveLength(2);
-  expect(left!.verdict).toBe('+2.0 cm: inside your error of ±4.2 cm');
-  // 1.96 · √2 · 1.5 cm.
-  expect(left!.mdc).toBeCloseTo(4.158, 3);
+  expect(left!.verdict).toBe('+2.0 cm: inside the default error of ±6.2 cm');
+  // 1.96 · √2 · 1.5 cm, half as much again from visit to visit.
+  expect(left!.mdc).toBeCloseTo(6.237, 3);
 });
 
 test('one visit is a baseline and nothing else', () => {
