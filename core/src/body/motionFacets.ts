@@ -20,6 +20,8 @@ export interface MotionFacets {
   readonly nerveLine?: true;
   /** Joints kept at an angle meanwhile, in degrees. */
   readonly postures?: Readonly<Partial<Record<Movement, number>>>;
+  /** Degrees at which the other limb is kept meanwhile. */
+  readonly otherLimb?: Readonly<Partial<Record<Movement, number>>>;
   /** Weight goes through the joint that moves. */
   readonly weight?: true;
 }
@@ -56,10 +58,10 @@ export const MOTION_FACETS: Readonly<Record<string, MotionFacets>> = {
   'shoulder-external-rotation': { movements: ['shoulder external rotation, arm out'], scale: ['shoulder external rotation, arm out'], regions: ['shoulder', 'chest'], held: 'forearm' },
   'trunk-rotation': { movements: ['trunk rotation'], scale: ['trunk rotation'], regions: ['upper-back', 'low-back', 'chest'] },
   'trunk-side-bend': { movements: ['trunk side-bend'], scale: ['trunk side-bend'], regions: ['low-back', 'chest'], weight: true },
-  'fingertip-to-floor': { movements: ['trunk flexion'], scale: [], regions: ['low-back', 'thigh-back'], nerves: ['leg-back'], weight: true },
+  'fingertip-to-floor': { movements: ['trunk flexion', 'straight-leg raise'], scale: [], regions: ['low-back', 'thigh-back'], nerves: ['leg-back'], weight: true },
   'neck-rotation': { movements: ['neck rotation'], scale: ['neck rotation'], regions: ['neck'] },
   'neck-side-bend': { movements: ['neck side-bend'], scale: ['neck side-bend'], regions: ['neck', 'shoulder'], nerves: ['arm'] },
-  'hip-extension-table-end': { movements: ['hip extension'], scale: ['hip extension'], regions: ['hip', 'groin', 'thigh-front'], held: 'thigh' },
+  'hip-extension-table-end': { otherLimb: { 'hip flexion': 110, 'knee flexion': 110 }, movements: ['hip extension'], scale: ['hip extension'], regions: ['hip', 'groin', 'thigh-front'], held: 'thigh' },
   'straight-leg-raise-ankle-up': { movements: ['straight-leg raise', 'hip flexion'], nerveLine: true, scale: ['straight-leg raise', 'hip flexion'], regions: ['thigh-back', 'hip', 'knee-back', 'calf'], held: 'foot', nerves: ['leg-back'] },
   'straight-leg-raise-active': { movements: ['straight-leg raise', 'hip flexion'], scale: ['straight-leg raise', 'hip flexion'], regions: ['thigh-back', 'hip', 'knee-back'], nerves: ['leg-back'] },
   'hip-flexion-active': { movements: ['hip flexion'], scale: ['hip flexion'], regions: ['hip', 'buttock'] },
@@ -71,7 +73,7 @@ export const MOTION_FACETS: Readonly<Record<string, MotionFacets>> = {
   'hip-abduction-knee-bent': { movements: ['hip abduction', 'hip external rotation'], scale: [], regions: ['hip', 'thigh-inner', 'groin'], postures: { 'hip flexion': 50, 'knee flexion': 90 }, held: 'thigh' },
   'knee-to-table': { movements: ['hip abduction', 'hip external rotation'], scale: [], regions: ['hip', 'thigh-inner', 'groin'], postures: { 'hip flexion': 50, 'knee flexion': 90 }, held: 'thigh' },
   'knee-flexion-prone': { movements: ['knee flexion'], scale: ['knee flexion'], regions: ['knee', 'thigh-front'], held: 'lower leg', nerves: ['leg-front'] },
-  'knee-flexion-table-end': { movements: ['knee flexion'], scale: ['knee flexion'], regions: ['knee', 'thigh-front', 'hip'], held: 'lower leg', nerves: ['leg-front'] },
+  'knee-flexion-table-end': { otherLimb: { 'hip flexion': 110, 'knee flexion': 110 }, movements: ['knee flexion'], scale: ['knee flexion'], regions: ['knee', 'thigh-front', 'hip'], held: 'lower leg', nerves: ['leg-front'] },
   'knee-extension': { movements: ['knee extension'], scale: [], regions: ['knee', 'knee-back', 'calf'], held: 'lower leg' },
   'knee-extension-hip-90-passive': { movements: ['knee extension'], scale: [], regions: ['thigh-back', 'knee'], postures: { 'hip flexion': 90 }, held: 'lower leg', nerves: ['leg-back'] },
   'knee-extension-hip-90-ankle-up': { movements: ['knee extension'], nerveLine: true, scale: [], regions: ['thigh-back', 'knee', 'calf'], postures: { 'hip flexion': 90 }, nerves: ['leg-back'] },
@@ -89,7 +91,7 @@ export const MOTION_FACETS: Readonly<Record<string, MotionFacets>> = {
   'big-toe-flexion': { movements: ['toe movement'], scale: [], regions: ['foot'], held: 'foot' },
   'lesser-toes-extension': { movements: ['toe movement'], scale: [], regions: ['foot'], held: 'foot' },
   'lesser-toes-flexion': { movements: ['toe movement'], scale: [], regions: ['foot'], held: 'foot' },
-  'trunk-flexion': { movements: ['trunk flexion'], scale: ['trunk flexion'], regions: ['low-back', 'upper-back'], nerves: ['leg-back'], weight: true },
+  'trunk-flexion': { movements: ['trunk flexion', 'straight-leg raise'], scale: ['trunk flexion'], regions: ['low-back', 'upper-back'], nerves: ['leg-back'], weight: true },
   'trunk-extension': { movements: ['trunk extension'], scale: ['trunk extension'], regions: ['low-back', 'belly'], weight: true },
   'trunk-extension-prone': { movements: ['trunk extension'], scale: ['trunk extension'], regions: ['low-back', 'belly'] },
   'trunk-rotation-lying': { movements: ['trunk rotation'], scale: ['trunk rotation'], regions: ['upper-back', 'chest'], held: 'chest' },

@@ -63,15 +63,17 @@ function merged(moves: readonly Moved[]): Moved[] {
 export function measuring(motionId: string, side: Side): CandidateAction {
   const motion = motionOf(motionId);
   const facets = MOTION_FACETS[motionId]!;
-  const moves = movesOf(motionId, side, true, true);
-  const segments = loadsOf(moves, facets.held, undefined);
+  const held = limbMoves(facets.otherLimb).map((movement): Moved => ({ movement, side: acrossSide('opposite', side), endRange: false, scale: false }));
+  const own = movesOf(motionId, side, true, true);
+  const moves = [...own, ...held];
+  const segments = loadsOf(own, facets.held, undefined);
   const loads = facets.weight === true ? unique([...regionsOf(segments), ...regionsOf(between('low-back', 'foot'))]) : regionsOf(segments);
   return {
     moment: 'measure', side, motionId, motionSide: side, moves, regions: facets.regions, loads, presses: [], squeezes: [],
-    lengthens: unique(moves.flatMap((each) => lengthenedBy(each, hasWay(each.movement) ? 'midline' : side))), contracts: [], under: [], nerves: facets.nerves ?? [],
+    lengthens: unique(own.flatMap((each) => lengthenedBy(each, hasWay(each.movement) ? 'midline' : side))), contracts: [], under: [], nerves: facets.nerves ?? [],
     techniques: [motion.mode === 'active' ? 'active' : 'lengthen', ...(facets.nerveLine ? ['nerve-line' as const] : [])],
-    position: motion.position, grade: null, endRange: true, longLever: facets.held !== undefined && longest(moves, facets.held) >= LONG, holdS: null, effortPct: null, contractS: null,
-    postures: facets.postures ?? {}, weight: facets.weight === true, headDown: false,
+    position: motion.position, grade: null, endRange: true, longLever: facets.held !== undefined && longest(own, facets.held) >= LONG, holdS: null, effortPct: null, contractS: null,
+    postures: facets.postures ?? {}, otherPostures: facets.otherLimb ?? {}, weight: facets.weight === true, headDown: false, heat: false,
   };
 }
 
@@ -113,7 +115,7 @@ export function blockAction(block: Pick<BlockPlan, 'entryId' | 'methodId' | 'num
   const added = (movements: readonly Movement[] | undefined, on: Side, toEnd: boolean) => (movements ?? []).map((movement): Moved => ({ movement, side: hasWay(movement) ? 'midline' : on, endRange: toEnd, scale: false }));
   const along = moving && doing.instead === undefined ? added(doing.moves, side, endRange) : [];
   const slack = moving && goesSlack(method) ? slackOf(driven) : [];
-  const moves = merged([...driven, ...along, ...slack, ...added(doing.keeps, side, false), ...added(doing.otherLimb, acrossSide('opposite', side), false)]);
+  const moves = merged([...driven, ...along, ...slack, ...added(doing.keeps, side, false), ...added(limbMoves(doing.otherLimb), acrossSide('opposite', side), false)]);
 
   const forced = moves.filter((each) => hasWay(each.movement) || each.side === side || side === 'midline');
   const pulls = doing.pulls ?? (techniques.includes('traction') && doing.held ? jointOf(facets.movements[0]!) : undefined);
@@ -136,9 +138,11 @@ export function blockAction(block: Pick<BlockPlan, 'entryId' | 'methodId' | 'num
     endRange: endRange || strong, longLever: doing.held !== undefined && longest(forced, doing.held) >= LONG,
     holdS: most(method.numbers.filter((spec) => spec.limitedBy === 'holdS').flatMap((spec) => block.numbers[spec.id] ?? [])),
     effortPct: most(numbersOf(method, block, (phase) => phase.effort)), contractS: most(numbersOf(method, block, ({ kind: phase, duration }) => (phase === 'contract' && 'seconds' in duration ? duration.seconds : undefined))),
-    postures: { ...(moving ? facets.postures : {}), ...doing.postures }, weight: doing.weight === true || (moving && facets.weight === true && entry.positions.includes('standing')), headDown: doing.headDown === true,
+    postures: { ...(moving ? facets.postures : {}), ...doing.postures }, otherPostures: doing.otherLimb ?? {}, weight: doing.weight === true || (moving && facets.weight === true && entry.positions.includes('standing')), headDown: doing.headDown === true, heat: doing.heat === true,
   };
 }
+
+const limbMoves = (kept: Doing['otherLimb']) => Object.keys(kept ?? {}) as Movement[];
 
 /** Where a motion goes is known, or it may be either way. */
 function motionSideOf(entry: Entry, motionId: string, side: Side): Side {

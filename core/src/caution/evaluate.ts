@@ -1,7 +1,8 @@
-import { bellyIn, endIn, muscleFacts, type Movement, type Muscle, type Region, type Side } from '../body/index.ts';
+import { bellyIn, endIn, jointOf, muscleFacts, regionsOf, type Movement, type Muscle, type Region, type Side } from '../body/index.ts';
+import { acrossSide } from '../catalogue/index.ts';
 import type { Limits } from '../method/index.ts';
 import { boundaries, noTouchCaution } from './boundaries.ts';
-import { nearRegions, nervesOf } from './areas.ts';
+import { limbOf, nearRegions, nervesOf } from './areas.ts';
 import { groundedRules, sameSide, type Ground, type Grounded } from './grounds.ts';
 import { mergeLimits, NO_LIMITS } from './limits.ts';
 import { LEVELS, type CandidateAction, type Caution, type CautionContext, type CautionResult, type Level, type RuleLimits, type Touch } from './types.ts';
@@ -82,20 +83,21 @@ const overlap = <T>(wanted: readonly T[], has: readonly T[]) => wanted.some((eac
 /** The places a rule speaks of, or null where the condition has none: then it may be any. */
 function placesOf(where: Touch['regions'], { region }: Ground): readonly Region[] | null {
   if (where === undefined || (typeof where === 'string' && region === null)) return null;
-  return where === 'of-condition' ? [region!] : where === 'near-condition' ? nearRegions(region!) : where;
+  return where === 'of-condition' ? [region!] : where === 'near-condition' ? nearRegions(region!) : where === 'limb-of-condition' ? limbOf(region!) : where;
 }
 
 function musclesOf(which: NonNullable<Touch['muscles']>, { region, muscle }: Ground): readonly Muscle[] | null {
   if (typeof which !== 'string') return which;
   if (muscle !== null) return [muscle];
   if (region === null) return null;
-  return which === 'of-condition' ? bellyIn(region) : endIn(region);
+  // A tendon is sore along its muscle as well as where it ends.
+  return which === 'of-condition' ? bellyIn(region) : [...new Set([...endIn(region), ...bellyIn(region)])];
 }
 
-/** Everywhere something is done: under the hands, along the force, and across every joint that a working muscle crosses. */
+/** Everywhere something is done: under the hands, at every joint that moves, along the force, and across every joint that a working muscle crosses. */
 function throughOf(action: CandidateAction): readonly Region[] {
   const across = [...action.lengthens, ...action.contracts].flatMap((muscle) => { const { belly, ends } = muscleFacts(muscle); return [...belly, ...ends]; });
-  return [...action.regions, ...action.loads, ...action.presses.flatMap((press) => press.regions), ...across];
+  return [...action.regions, ...regionsOf(action.moves.map(({ movement }) => jointOf(movement))), ...action.loads, ...action.presses.flatMap((press) => press.regions), ...across];
 }
 
 function touches({ rule: { touches: touch }, ground }: Grounded, action: CandidateAction): boolean {
@@ -106,7 +108,8 @@ function touches({ rule: { touches: touch }, ground }: Grounded, action: Candida
   const moved = touch.movements === undefined ? null : action.moves.filter((each) => touch.movements!.includes(each.movement) && onSide(each.side) && (touch.endRange === undefined || each.endRange));
   if (moved !== null ? moved.length === 0 : touch.endRange !== undefined && !action.endRange) return false;
   // Where a joint is named, its own side has been looked at.
-  if (moved === null && !onSide(action.side)) return false;
+  const kept = touch.postureAbove === undefined ? null : keptBeyond(touch.postureAbove, action).filter(onSide);
+  if (moved === null && kept === null && !onSide(action.side)) return false;
   return (touch.regions === undefined || within(touch.regions, action.regions))
     && (touch.through === undefined || within(touch.through, throughOf(action)))
     && (touch.loads === undefined || within(touch.loads, action.loads))
@@ -114,7 +117,7 @@ function touches({ rule: { touches: touch }, ground }: Grounded, action: Candida
     && (touch.muscles === undefined || worksOn(touch, ground, action))
     && (touch.squeezes === undefined || overlap(touch.squeezes, action.squeezes))
     && (touch.nerves === undefined || overlap(touch.nerves === 'of-condition' ? nervesOf(ground.region) : touch.nerves, action.nerves))
-    && (touch.postureAbove === undefined || Object.entries(touch.postureAbove).some(([movement, deg]) => (action.postures[movement as Movement] ?? Number.NEGATIVE_INFINITY) > deg))
+    && (kept === null || kept.length > 0)
     && (touch.techniques === undefined || overlap(touch.techniques, action.techniques))
     && (touch.moments === undefined || touch.moments.includes(action.moment))
     && (touch.positions === undefined || (action.position !== null && touch.positions.includes(action.position)))
@@ -122,8 +125,15 @@ function touches({ rule: { touches: touch }, ground }: Grounded, action: Candida
     && (touch.longLever === undefined || action.longLever)
     && (touch.weight === undefined || action.weight)
     && (touch.headDown === undefined || action.headDown)
+    && (touch.heat === undefined || action.heat)
     && (touch.holdAboveS === undefined || (action.holdS !== null && action.holdS > touch.holdAboveS))
     && (touch.effortAbovePct === undefined || (action.effortPct !== null && action.effortPct > touch.effortAbovePct));
+}
+
+/** The sides on which a joint is kept beyond an angle: the one that is worked on, or the other one that is held meanwhile. */
+function keptBeyond(angles: NonNullable<Touch['postureAbove']>, { side, postures, otherPostures }: CandidateAction): Side[] {
+  const beyond = (has: CandidateAction['postures']) => Object.entries(angles).some(([movement, deg]) => (has[movement as Movement] ?? Number.NEGATIVE_INFINITY) > deg);
+  return [...(beyond(postures) ? [side] : []), ...(beyond(otherPostures) ? [acrossSide('opposite', side)] : [])];
 }
 
 function worksOn({ muscles, acts = ['lengthen', 'contract', 'press'] }: Touch, ground: Ground, action: CandidateAction): boolean {

@@ -12,7 +12,7 @@ export const CONTEXT: CautionContext = {
 /** A stretch to the edge on the left that names no place yet. */
 export const ACTION: CandidateAction = {
   moment: 'work', side: 'left', motionId: null, motionSide: 'left', moves: [], regions: [], loads: [], presses: [], squeezes: [], lengthens: [], contracts: [], under: [], nerves: [], techniques: ['lengthen'], position: null,
-  grade: null, endRange: true, longLever: false, holdS: null, effortPct: null, contractS: null, postures: {}, weight: false, headDown: false,
+  grade: null, endRange: true, longLever: false, holdS: null, effortPct: null, contractS: null, postures: {}, otherPostures: {}, weight: false, headDown: false, heat: false,
 };
 
 export function condition(code: ConditionFields['code'], more: Partial<ConditionFields> = {}): ConditionFields {

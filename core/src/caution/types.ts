@@ -64,8 +64,12 @@ export interface CandidateAction {
   readonly contractS: number | null;
   /** Joints that are kept at an angle to do it, in degrees. */
   readonly postures: Readonly<Partial<Record<Movement, number>>>;
+  /** The same of the other limb. */
+  readonly otherPostures: Readonly<Partial<Record<Movement, number>>>;
   readonly weight: boolean;
   readonly headDown: boolean;
+  /** Warmth from outside goes on. */
+  readonly heat: boolean;
 }
 
 /** A limit that a surgeon, physician or physiotherapist has written down. */
@@ -174,8 +178,8 @@ export type Premise =
   | { readonly daysSinceEventAtMost: number }
   | { readonly always: true };
 
-/** `of-condition`: the place the condition has; `near-condition`: with what belongs to the same joint. */
-type Where = readonly Region[] | 'of-condition' | 'near-condition';
+/** `of-condition`: the place the condition has; `near-condition`: with what belongs to the same joint; `limb-of-condition`: the whole arm or leg. */
+type Where = readonly Region[] | 'of-condition' | 'near-condition' | 'limb-of-condition';
 /** `of-condition`: the muscle it names, or those that lie there; `pulling-there`: those fastened there. */
 type Which = readonly Muscle[] | 'of-condition' | 'pulling-there';
 
@@ -208,6 +212,7 @@ export interface Touch {
   readonly longLever?: true;
   readonly weight?: true;
   readonly headDown?: true;
+  readonly heat?: true;
   readonly holdAboveS?: number;
   readonly effortAbovePct?: number;
   /** Sides: only the condition's own (usual), the other one, or whichever. */

@@ -1,3 +1,4 @@
+import { acrossSide } from '../catalogue/index.ts';
 import type { Limits } from '../method/index.ts';
 import { nearRegions } from './areas.ts';
 import { conditionFacts } from './coded.ts';
@@ -33,7 +34,8 @@ function writtenLimit(condition: ConditionFields, context: CautionContext, limit
     if (!here || !sameSide(condition.side, action.side) || (limit.kind === 'effort' && action.moment === 'measure')) return null;
     return say('was written', 'modify', limit.kind === 'effort' ? { ...NO_LIMITS, effortPct: limit.pct } : { ...NO_LIMITS, painCeiling: limit.score });
   }
-  const posture = sameSide(condition.side, action.side) ? action.postures[limit.movement] : undefined;
+  const kept = [sameSide(condition.side, action.side) ? action.postures[limit.movement] : undefined, sameSide(condition.side, acrossSide('opposite', action.side)) ? action.otherPostures[limit.movement] : undefined].filter((deg) => deg !== undefined);
+  const posture = kept.length > 0 ? Math.max(...kept) : undefined;
   if (posture !== undefined && posture > limit.deg) return say(`was written; this needs it at ${posture}°`, 'avoid', NO_LIMITS);
   const moved = action.moves.filter((each) => each.movement === limit.movement && sameSide(condition.side, each.side));
   if (moved.length === 0) return null;

@@ -26,7 +26,7 @@ export const HIP_DOING: Readonly<Record<string, Doing>> = {
   'groin-attachment-shake': { keeps: ['hip flexion', 'hip abduction'], held: 'lower leg', muscles: ['iliopsoas'], on: ['groin'], kind: 'broad' },
   'groin-opening': { moves: ['hip flexion'], held: 'thigh', muscles: ['adductors'], postures: { 'hip flexion': 50, 'knee flexion': 90 } },
   'groin-comfort': { keeps: ['hip across the midline'], held: 'thigh', muscles: ['adductors'], on: ['groin', 'thigh-inner'], kind: 'point' },
-  'sacroiliac-twist': { goes: { 'lumbar-rotation': 'opposite' }, held: 'pelvis', muscles: [], on: ['pelvis'], kind: 'broad' },
+  'sacroiliac-twist': { goes: { 'lumbar-rotation': 'opposite' }, keeps: ['hip flexion', 'hip across the midline'], held: 'pelvis', muscles: [], on: ['pelvis'], kind: 'broad' },
   'buttock-wake-up': { muscles: ['gluteus-maximus', 'gluteus-medius'], on: ['buttock'], kind: 'percussion' },
   'sacral-edge-presses': { muscles: ['gluteus-maximus'], on: ['pelvis', 'buttock'], squeezes: ['spine'] },
   'leg-pull': { held: 'ankle', pulls: 'hip', muscles: [] },

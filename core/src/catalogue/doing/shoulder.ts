@@ -12,7 +12,7 @@ export const SHOULDER_DOING: Readonly<Record<string, Doing>> = {
   'pectoralis-supine': { moves: ['shoulder out and back'], held: 'forearm', muscles: ['pectoralis-major', 'subscapularis'], on: ['chest'] },
   'pectoralis-press-stretch': { moves: ['shoulder external rotation, arm out'], held: 'forearm', muscles: ['pectoralis-major', 'pectoralis-minor'], on: ['chest'], nerves: ['arm'] },
   'pectoralis-nerve-line': { moves: ['shoulder external rotation, arm out', 'elbow extension', 'wrist extension'], held: 'hand', muscles: ['pectoralis-major', 'wrist-flexors'], nerves: ['arm'] },
-  'chest-opener-seated': { moves: ['shoulder out and back', 'shoulder external rotation, arm out', 'shoulder abduction', 'trunk extension'], held: 'elbow', muscles: ['pectoralis-major', 'pectoralis-minor', 'latissimus'], squeezes: ['spine'] },
+  'chest-opener-seated': { keeps: ['neck flexion'], moves: ['shoulder out and back', 'shoulder external rotation, arm out', 'shoulder abduction', 'trunk extension'], held: 'elbow', muscles: ['pectoralis-major', 'pectoralis-minor', 'latissimus'], squeezes: ['spine'] },
   'upper-trap-side-lying': { goes: NECK_AWAY, instead: ['shoulder-blade movement'], muscles: ['upper-trapezius', 'levator'], on: ['neck', 'shoulder'], kind: 'broad' },
   'upper-trap-supine': { goes: NECK_AWAY, instead: ['shoulder-blade movement'], muscles: ['upper-trapezius', 'levator'], on: ['neck', 'shoulder'], kind: 'broad' },
   'upper-trap-prone': { goes: NECK_AWAY, instead: ['shoulder-blade movement'], muscles: ['upper-trapezius', 'levator'], on: ['neck', 'shoulder'], kind: 'broad' },

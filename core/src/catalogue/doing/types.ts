@@ -23,8 +23,8 @@ export interface Doing {
   readonly instead?: readonly Movement[];
   /** Movements that are kept from the set-up on, whatever the way: an arm overhead, a hip turned in. */
   readonly keeps?: readonly Movement[];
-  /** Movements of the other limb, which is held meanwhile. */
-  readonly otherLimb?: readonly Movement[];
+  /** Degrees at which the other limb is held meanwhile. */
+  readonly otherLimb?: Readonly<Partial<Record<Movement, number>>>;
   /** Degrees at which joints are kept. */
   readonly postures?: Readonly<Partial<Record<Movement, number>>>;
   /** Where the moving force comes in; everything from the joint that moves to there carries it. */
@@ -43,4 +43,6 @@ export interface Doing {
   readonly weight?: true;
   /** The head lies lower than the heart, or hangs back. */
   readonly headDown?: true;
+  /** Warmth from outside: a bath, a pack. */
+  readonly heat?: true;
 }

@@ -1,4 +1,5 @@
 import type { ConditionCode } from '../coded.ts';
+import { LEG_REGIONS } from '../areas.ts';
 import type { Rule } from '../types.ts';
 import { ANY_WORK, avoid, modify, note } from './make.ts';
 
@@ -50,7 +51,7 @@ export const GENERAL_RULES: readonly Rule[] = [
   modify('nerve-source-back', ['nerve-signs'], { nerves: 'of-condition', movements: ['trunk flexion', 'trunk side-bend', 'neck flexion', 'neck side-bend'], side: 'any' }, 'Nerve signs of a limb often come from the back or the neck.', 'Back and neck in the middle.', { limits: { edgeShare: 0.8, painCeiling: 1 } }),
   modify('nerve-neck', { conditions: ['nerve-signs'] }, { nerves: ['arm'], movements: ['neck side-bend', 'neck extension', 'neck rotation'], side: 'any' }, 'Arm signs often come from the neck.', 'Neck in the middle.', { limits: { edgeShare: 0.8, painCeiling: 1 } }),
   avoid('nerve-press', ['nerve-signs'], { pressed: 'of-condition', kinds: ['point', 'friction', 'percussion'] }, 'No point or friction on a nerve that signals.', 'Broad and light, around it.', { refer: 'a physician when strength goes' }),
-  modify('feeling-number', ['reduced-feeling'], { regions: 'near-condition' }, 'The number they give cannot be trusted where feeling is reduced.', 'Go by the end feel, well short of firm.', { limits: { edgeShare: 0.9, painCeiling: 1, pressS: 120 } }),
+  modify('feeling-number', ['reduced-feeling'], { through: 'near-condition' }, 'The number they give cannot be trusted where feeling is reduced.', 'Go by the end feel, well short of firm.', { limits: { edgeShare: 0.9, painCeiling: 1, pressS: 120 } }),
   avoid('feeling-press', ['reduced-feeling'], { pressed: 'near-condition', kinds: ['point', 'friction', 'percussion'] }, 'What is not felt is not pressed hard.', 'Broad, flat, short.'),
   modify('stocking', ['diabetes-feeling'], { regions: STOCKING, side: 'any' }, 'Feet, shins and hands may feel less than the number says.', 'Go by the end feel; look at the skin.', { limits: { edgeShare: 0.9, painCeiling: 1, pressS: 120 }, refer: 'a physician when the skin is open' }),
   avoid('stocking-press', ['diabetes-feeling'], { pressed: STOCKING, kinds: ['point', 'friction', 'percussion'], side: 'any' }, 'What is not felt is not pressed hard.', 'Broad, flat, short.', { refer: 'a physician when the skin is open' }),
@@ -62,10 +63,11 @@ export const GENERAL_RULES: readonly Rule[] = [
   avoid('cancer-bone', { conditions: ['cancer'] }, { squeezes: ['ribs', 'spine', 'neck bones'], side: 'any' }, 'Bone may be weaker than anybody knows.', 'Comfort positions, still hands.', { refer: 'their physician' }),
   avoid('cancer-grade', { conditions: ['cancer'] }, { gradeAbove: 2, side: 'any' }, 'Bone may be weaker than anybody knows.', 'Grade I, if at all.', { refer: 'their physician' }),
   modify('cancer-work', { conditions: ['cancer'] }, { techniques: ['lengthen', 'contract', 'traction', 'mobilize'], moments: ['work'], side: 'any' }, 'Under treatment everything is light and short.', 'Comfort first; ask each time.', { limits: { edgeShare: 0.9, effortPct: 15, painCeiling: 2, grade: 2 } }),
-  avoid('lymph-press', { conditions: ['lymphoedema'], evenResolved: true }, { pressed: 'near-condition' }, 'A limb without its nodes swells from pressure.', 'Light strokes toward the heart, by somebody trained in it.', { refer: 'a lymph therapist' }),
-  avoid('lymph-arm', { conditions: ['lymphoedema'], evenResolved: true }, { regions: 'near-condition', techniques: ['press', 'friction', 'pin'] }, 'A limb without its nodes swells from pressure.', 'Light strokes toward the heart, by somebody trained in it.', { refer: 'a lymph therapist' }),
-  modify('lymph-move', { conditions: ['lymphoedema'], evenResolved: true }, { through: 'near-condition', techniques: ['lengthen', 'contract', 'traction'] }, 'Strong stretch and effort make the limb swell.', 'Small and active, limb raised.', { limits: { edgeShare: 0.9, effortPct: 20, painCeiling: 2, holdS: 15 } }),
+  avoid('lymph-press', { conditions: ['lymphoedema'], evenResolved: true }, { pressed: 'limb-of-condition' }, 'A limb without its nodes swells from pressure.', 'Light strokes toward the heart, by somebody trained in it.', { refer: 'a lymph therapist' }),
+  avoid('lymph-arm', { conditions: ['lymphoedema'], evenResolved: true }, { regions: 'limb-of-condition', techniques: ['press', 'friction', 'pin'] }, 'A limb without its nodes swells from pressure.', 'Light strokes toward the heart, by somebody trained in it.', { refer: 'a lymph therapist' }),
+  modify('lymph-move', { conditions: ['lymphoedema'], evenResolved: true }, { through: 'limb-of-condition', techniques: ['lengthen', 'contract', 'traction'] }, 'Strong stretch and effort make the limb swell.', 'Small and active, limb raised.', { limits: { edgeShare: 0.9, effortPct: 20, painCeiling: 2, holdS: 15 } }),
   avoid('hernia-press', ['hernia'], { pressed: ['belly', 'groin'], side: 'any' }, 'A gap in the belly wall is not pressed.', 'Back and limbs.', { refer: 'emergency care when it grows hard and painful' }),
+  modify('hernia-squeeze', ['hernia'], { squeezes: ['ribs', 'spine', 'belly'], side: 'any' }, 'Pressing the chest raises the pressure behind the gap.', 'Breath without pressure.', { limits: { painCeiling: 1, pressS: 30 } }),
   modify('hernia-effort', ['hernia'], { techniques: ['contract', 'active'], moments: ['work'], side: 'any' }, 'Pressing with a held breath drives the hernia out.', 'Small efforts on the breath out.', { limits: { effortPct: 15, contractS: 60 } }),
   modify('hernia-stretch', ['hernia'], { movements: ['trunk extension', 'hip extension'], endRange: true, side: 'any' }, 'Bending back opens the gap.', 'Knees bent.', { limits: { edgeShare: 0.85, painCeiling: 2 } }),
   avoid('implant-press', { conditions: ['implant'], evenResolved: true }, { pressed: 'of-condition' }, 'An implant, its leads and its pocket are not pressed.', 'A hand’s width away from it.', { refer: 'a physician when it hurts or moves' }),
@@ -74,4 +76,10 @@ export const GENERAL_RULES: readonly Rule[] = [
   note('implant-prone', { conditions: ['implant'], evenResolved: true }, { positions: ['prone'], side: 'any' }, 'Lying on an implant hurts and can harm it.', 'Side-lying, or a cushion with a hollow.'),
   modify('illness-light', { conditions: ['recent-illness'], withinDays: 14 }, { techniques: ['lengthen', 'contract', 'mobilize', 'press', 'friction', 'pin'], moments: ['work'], side: 'any' }, 'Two weeks after an illness: lighter and shorter.', 'Broad, warm, breath-led.', { limits: { edgeShare: 0.9, effortPct: 20, painCeiling: 3 }, refer: 'a physician when the pulse stays high or the chest hurts' }),
   modify('lung-breath', ['lung'], { techniques: ['contract'], side: 'any' }, 'A held breath is hard on the lungs.', 'Free breath, small efforts.', { limits: { effortPct: 30 } }),
+
+  avoid('heat-unfelt', ['reduced-feeling'], { regions: 'of-condition', heat: true, side: 'any' }, 'What is not felt is burnt.', 'Dry warmth elsewhere; a sock.', { refer: 'a physician when feeling is newly lost' }),
+  avoid('heat-stocking', ['diabetes-feeling'], { regions: STOCKING, heat: true, side: 'any' }, 'What is not felt is burnt.', 'Dry warmth elsewhere; a sock.'),
+  avoid('heat-fresh', { conditions: ['ankle-sprain', 'knee-sprain', 'muscle-strain', 'blow', 'wrist-injury', 'elbow-injury', 'tendon-rupture', 'recent-trauma'], withinDays: 7 }, { regions: 'near-condition', heat: true, side: 'any' }, 'Warmth makes a fresh injury swell.', 'Cool and raised.'),
+  avoid('heat-swollen', ['swelling', 'inflamed-joint', 'effusion', 'broken-skin', 'rash', 'lymphoedema'], { regions: 'limb-of-condition', heat: true, side: 'any' }, 'Warmth makes swelling and inflammation worse, and open skin takes in dirt.', 'Raised, dry.'),
+  avoid('heat-vessels', ['clot-past', 'varicose-veins'], { regions: LEG_REGIONS, heat: true, side: 'any' }, 'Hot water widens veins that do not close.', 'Cool water; legs raised.'),
 ];
