@@ -11,6 +11,8 @@ const SOURCE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe
  * the light run has gone through all of them. Soft, so that one run names every fault.
  */
 export async function clean(page: Page, where: string): Promise<void> {
+  // A page still on its way has no heading yet.
+  await expect(page.locator('h1').first()).toBeVisible();
   // A colour half-way through its transition is nobody's contrast.
   await page.addStyleTag({ content: '*, *::before, *::after { transition: none !important; animation: none !important; }' });
   await page.evaluate(SOURCE);

@@ -19,8 +19,10 @@ test('nothing on file: no rows, though mobilization is out of scope; every motio
 
 test('a knee operation limits its own side, by motion and way; what cannot be done has no limits but a reason', () => {
   const rows = limitRows(context([knee], 4));
-  // The right leg is free; a turn of the trunk to the right is not, where the left thigh is what turns it.
-  expect(rows.filter((row) => row.side === 'right' && row.motion.goes === undefined)).toEqual([]);
+  // The right leg is free, but for the one entry that keeps the left knee at the chest; a turn of the trunk to the right is not, where the left thigh is what turns it.
+  const right = rows.filter((row) => row.side === 'right' && row.motion.goes === undefined);
+  expect(right.map((row) => [row.motion.id, row.measure.level, row.ways[0]!.level])).toEqual([['knee-flexion-table-end', 'free', 'avoid']]);
+  expect(right[0]!.ways[0]!.result!.cautions.filter((caution) => caution.level === 'avoid').map((caution) => caution.ruleId)).toEqual(['operated-knee-kept-bent']);
   const bend = rows.find((row) => row.motion.id === 'knee-flexion')!;
   expect(bend.measure.level).toBe('modify');
   expect(bend.measure.result!.limits).toEqual({ ...NO_LIMITS, cap: 110, painCeiling: 3 });
