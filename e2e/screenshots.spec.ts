@@ -2,7 +2,7 @@ import { mkdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
-import { expect, REFUSED, runThrough, saved, test, typeTrials } from './support.ts';
+import { askFirst, expect, REFUSED, runThrough, saved, test, typeTrials } from './support.ts';
 
 /** The pictures of the README, from the demo's data: `npm run screenshots`. */
 const folder = join(dirname(fileURLToPath(import.meta.url)), '..', 'docs', 'screenshots');
@@ -29,6 +29,7 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
 
   await page.getByRole('navigation', { name: 'The day' }).getByText('Tavi Brandsma').click();
   await expect(page.getByLabel('What brings them today')).toBeVisible();
+  await askFirst(page);
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
   const rows = page.getByRole('region', { name: 'Motions' }).getByRole('listitem');
   await rows.first().getByRole('button').first().click();
