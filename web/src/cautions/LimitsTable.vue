@@ -72,8 +72,12 @@ thead th {
   font-weight: 600;
 }
 
+thead th:first-child {
+  padding-left: 0;
+}
+
 th[scope='row'] {
-  width: 24%;
+  width: 18%;
   padding: 0;
   font-weight: 400;
 }
@@ -105,6 +109,7 @@ th button b {
 }
 
 .level .words {
+  font-size: 0.8125rem;
   color: var(--ink);
   font-weight: 400;
 }
