@@ -10,6 +10,7 @@ import SheetDialog from '../parts/SheetDialog.vue';
 import { useSession } from '../stores/session.ts';
 import { antTheme } from './antTheme.ts';
 import KeySheet from './KeySheet.vue';
+import OutboxSheet from '../outbox/OutboxSheet.vue';
 import SideRail from './SideRail.vue';
 import { useDark } from './useDark.ts';
 import { useGlobalKeys } from './useGlobalKeys.ts';
@@ -48,6 +49,7 @@ watch([here, () => session.state], () => { if (session.state === 'in' && !here.v
         <main id="main" class="main" tabindex="-1"><FailedPage v-if="failed" :failed="failed" /><RouterView v-else /></main>
       </div>
     </template>
+    <OutboxSheet />
     <KeySheet v-model:open="keysOpen" />
     <SheetDialog :open="session.state === 'expired'" title="Sign in again" :closable="false" :width="420">
       <p class="soft again">You were signed out. What is on the screen and what you typed stays; it is saved when you are back.</p>
@@ -55,7 +57,7 @@ watch([here, () => session.state], () => { if (session.state === 'in' && !here.v
     </SheetDialog>
     <SheetDialog :open="session.unsent !== null" title="Not sent yet" :width="460" @update:open="session.stay()">
       <p>{{ (session.unsent ?? []).join(', ') }}: typed here and not on the server yet.</p>
-      <p class="soft again">If you sign out now it stays on this machine, locked to your account. It is sent when you sign in here again and open that visit; nobody else sees it.</p>
+      <p class="soft again">If you sign out now it stays on this machine, locked to your account. It is sent when you sign in here again; nobody else sees it.</p>
       <div class="choices"><Button type="primary" @click="session.leaveWhenSent()">Send it, then sign out</Button><Button @click="session.leaveNow()">Sign out and leave it here</Button><Button @click="session.stay()">Stay</Button></div>
     </SheetDialog>
   </ConfigProvider>

@@ -19,10 +19,10 @@ test('a problem document keeps its words, its fields and what stands now', async
   expect(problem).toMatchObject({ status: 409, title: 'Changed meanwhile', message: 'Somewhere else.', errors: [{ path: 'a', message: 'b' }], current: { revision: 3 }, isStale: true, isOffline: false });
 });
 
-test('no answer is told apart from a refusal, and says that nothing typed is lost', async () => {
+test('no answer is told apart from a refusal, and promises nothing of what was typed: that is the outbox’s to say', async () => {
   const problem = await problemOf(null);
   expect(problem.isOffline).toBe(true);
-  expect(problem.message).toContain('kept here');
+  expect(problem.message).toBe('The program cannot be reached.');
 });
 
 test('something unreadable is a problem, not a crash', async () => {

@@ -60,7 +60,7 @@ export function onSignedOut(tell: () => void): void {
 }
 
 /** Sends one request to the server and returns its JSON; throws ApiProblem for everything else. */
-export async function api<T>(method: 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE', path: string, body?: unknown, options: { keepalive?: boolean } = {}): Promise<T> {
+export async function api<T>(method: 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
@@ -68,10 +68,9 @@ export async function api<T>(method: 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE'
       // Whose page this is: whoever is signed in by now sends nothing of somebody else's.
       headers: { ...(accountOfPage() ? { 'Pace-Bend-Account': accountOfPage()! } : {}), ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-      ...options,
     });
   } catch {
-    throw new ApiProblem(0, 'No answer', 'The program cannot be reached. What you typed is kept here and sent as soon as it answers.');
+    throw new ApiProblem(0, 'No answer', 'The program cannot be reached.');
   }
   const text = await response.text();
   let json: unknown;

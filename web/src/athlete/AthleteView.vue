@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import Button from 'ant-design-vue/es/button';
 import { computed, defineAsyncComponent, onBeforeUnmount, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { ageInYears } from '@pace-bend/core/body';
+import RefusedChanges from '../outbox/RefusedChanges.vue';
+import SavingState from '../outbox/SavingState.vue';
 import CautionChips from '../cautions/CautionChips.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { AVAILABILITY_WORDS, boatWords } from '../parts/words.ts';
@@ -23,11 +24,9 @@ const athlete = useAthlete();
 const id = computed(() => String(route.params.id));
 const page = computed(() => (route.params.page ? String(route.params.page) : 'range') as keyof typeof PAGES);
 watch(id, (wanted) => void athlete.load(wanted), { immediate: true });
-onBeforeUnmount(() => void athlete.saver.flush());
+onBeforeUnmount(() => void athlete.flush());
 
 const file = computed(() => athlete.file);
-const saving = computed(() => ({ saved: '', saving: 'Saving …', offline: 'Not sent yet: kept here, trying again', refused: '' })[athlete.saver.state.value]);
-const refused = computed(() => (athlete.saver.state.value === 'refused' ? athlete.saver.problem.value : null));
 </script>
 
 <template>
@@ -40,13 +39,13 @@ const refused = computed(() => (athlete.saver.state.value === 'refused' ? athlet
           <h1>{{ file.athlete.name }}</h1>
           <p class="soft">{{ boatWords(file.athlete.rowing) }} · {{ ageInYears(file.athlete.birthDate, practice.today) }}<template v-if="file.athlete.availability !== 'full'"> · {{ AVAILABILITY_WORDS[file.athlete.availability] }}</template><template v-if="file.athlete.about"> · {{ file.athlete.about }}</template></p>
         </div>
-        <span class="small soft" role="status">{{ saving }}</span>
+        <SavingState :state="athlete.saveState" />
         <nav class="page-tabs end" aria-label="Pages of this athlete">
           <RouterLink v-for="(each, key) in PAGES" :key="key" :to="key === 'range' ? `/athlete/${id}` : `/athlete/${id}/${key}`" :class="{ on: key === page }" :aria-current="key === page ? 'page' : undefined">{{ each.label }}</RouterLink>
         </nav>
       </header>
       <div v-if="athlete.cautionContext"><CautionChips :context="athlete.cautionContext" /></div>
-      <div v-if="refused" class="refused" role="alert"><p><b>{{ refused.title }}.</b> {{ refused.message }}</p><Button size="small" @click="athlete.takeTheirs()">Show what stands now</Button></div>
+      <RefusedChanges :changes="athlete.refused" @theirs="athlete.takeTheirs()" @mine="athlete.keepMine()" />
       <component :is="PAGES[page].view" :key="`${id}/${page}`" :file="file" />
     </template>
   </div>

@@ -6,6 +6,8 @@ import { parseTrial } from '@pace-bend/core/measure';
 import { nextStep, studyOrder, unfinishedBecause, type Study } from '@pace-bend/core/record';
 import PosedFigure from '../parts/PosedFigure.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
+import { ApiProblem } from '../app/api.ts';
+import { problemOf } from '../outbox/change.ts';
 import { useAction } from '../parts/useAction.ts';
 import { INSTRUMENT_WORDS, SIDE_WORDS } from '../parts/words.ts';
 import type { Studies } from './useStudies.ts';
@@ -36,18 +38,9 @@ onMounted(() => input.value?.focus());
 
 const withValue = (at: { subject: number; part: number; trial: number }, value: number | null) => values.value.map((row, s) => (s !== at.subject ? row : row.map((trials, p) => (p !== at.part ? trials : trials.map((each, t) => (t === at.trial ? value : each))))));
 
-let standing = props.study;
-let unsent = false;
-/** Writes what was read; what is read meanwhile goes with the next request. What was refused goes again with it too. */
-async function save(): Promise<boolean> {
-  unsent = true;
-  if (busy.value) return false;
-  while (unsent) {
-    unsent = false;
-    if (!(await run(async () => { standing = await props.studies.write(standing, values.value); }))) return !(unsent = true);
-  }
-  return true;
-}
+const waiting = computed(() => props.studies.waiting(props.study));
+const refused = computed(() => waiting.value.find((change) => change.refusal !== null) ?? null);
+const save = () => props.studies.write(props.study, values.value);
 
 function keep(): void {
   if (!step.value) return;
@@ -56,19 +49,25 @@ function keep(): void {
   wrong.value = null;
   values.value = withValue(step.value, trial.value);
   typed.value = '';
-  void save();
+  save();
 }
 
 function takeBack(): void {
   if (!last.value) return;
   values.value = withValue(last.value, null);
-  void save();
+  save();
   input.value?.focus();
 }
 const blocked = computed(() => unfinishedBecause({ ...props.study, values: values.value }));
-const finish = async () => { if (!unsent || (await save())) await run(() => props.studies.finish(standing)); };
+/** Finishes it once every value is on the server. */
+const finish = () => run(async () => {
+  await props.studies.flush(props.study);
+  if (refused.value) return;
+  if (waiting.value.length > 0) throw new ApiProblem(0, 'Not sent yet', 'The last values are not on the server yet. The study is finished once they are.');
+  await props.studies.finish(props.study);
+});
 const drop = () => run(async () => {
-  await props.studies.drop(standing);
+  await props.studies.drop(props.study);
   emit('gone');
 });
 </script>
@@ -84,6 +83,7 @@ const drop = () => run(async () => {
     </header>
     <progress :value="done" :max="order.length" aria-label="Readings done" />
     <ProblemNote v-if="problem" :problem="problem" />
+    <ProblemNote v-if="refused" :problem="problemOf(refused.refusal!)" :retry="save" />
     <div v-if="step && who" class="now">
       <PosedFigure :motion="motion" :size="220" :shape="1.6" />
       <div>

@@ -2,6 +2,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { effectScope } from 'vue';
 import type { Finding, FindingFields } from '@pace-bend/core/finding';
 import type { VisitFile } from '@pace-bend/core/record';
+import { useOutbox } from '../stores/outbox.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
 import { installBrowser, settle, type Sent } from '../testing/browser.ts';
@@ -23,6 +24,7 @@ async function open(file: VisitFile = visitFile(), answer: (fields: FindingField
     return { status: 200, body: saved };
   });
   setActivePinia(createPinia());
+  await useOutbox().open('ann');
   await usePractice().load();
   const visit = useVisit();
   await visit.load('v');
@@ -46,28 +48,28 @@ test('taps in a row are one finding, read at once and sent when the hand rests',
 test('a later one corrects the first; taking it back withdraws it; taking back what never was sends nothing', async () => {
   const { findings, kept, puts } = await open();
   findings.write({ ...press, data: { answer: 'late' } });
-  await findings.flush();
+  await useOutbox().flush();
   findings.write({ ...press, data: { answer: 'weak' } });
-  await findings.flush();
+  await useOutbox().flush();
   findings.write({ ...press, data: null });
-  await findings.flush();
+  await useOutbox().flush();
   expect(kept.map((each) => each.supersedes)).toEqual([null, kept[0]!.id, kept[1]!.id]);
   expect(findings.read<'press'>(press)).toBeNull();
   const before = puts().length;
   findings.write({ kind: 'press', subject: 'leg-lift', side: 'left', data: null });
-  await findings.flush();
+  await useOutbox().flush();
   expect(puts()).toHaveLength(before);
 });
 
-test('leaving sends what still waits; what is refused stays on the screen with its reason', async () => {
+test('leaving loses nothing of what still waits; what is refused stays on the screen with its reason', async () => {
   const { findings, puts, leave } = await open();
   findings.write({ ...press, data: { answer: 'late' } });
   leave();
-  await settle(10);
+  await settle(REST);
   expect(puts()).toHaveLength(1);
   const closed = await open(visitFile(), () => 422);
   closed.findings.write({ ...press, data: { answer: 'late' } });
-  await closed.findings.flush();
+  await useOutbox().flush();
   expect(closed.findings.problemOf(press)).toBe('Not today.');
   expect(closed.findings.read<'press'>(press)).toEqual({ answer: 'late' });
 });
@@ -75,12 +77,12 @@ test('leaving sends what still waits; what is refused stays on the screen with i
 test('what makes no sense is said here and not sent; a finished visit takes nothing', async () => {
   const { findings, puts } = await open();
   findings.write({ kind: 'force', subject: 'knee-flexors', side: 'left', data: { trialsN: [] } });
-  await findings.flush();
+  await useOutbox().flush();
   expect(findings.problemOf({ kind: 'force', subject: 'knee-flexors', side: 'left' })).toContain('One to 5 presses');
   expect(puts()).toHaveLength(0);
   const start = visitFile();
   const done = await open({ ...start, visit: { ...start.visit, finishedAt: '2026-11-25T10:00:00.000Z' } });
   done.findings.write({ ...press, data: { answer: 'late' } });
-  await done.findings.flush();
+  await useOutbox().flush();
   expect(done.puts()).toHaveLength(0);
 });

@@ -1,6 +1,5 @@
 import { setAccountOfPage } from '../app/account.ts';
 import { api, ApiProblem } from '../app/api.ts';
-import { autosave } from '../stores/autosave.ts';
 import { installBrowser } from '../testing/browser.ts';
 import { dropDraft, keepChoice, keepDraft, readChoice, readDraft, unsentDrafts } from './drafts.ts';
 
@@ -18,28 +17,13 @@ test('what one account typed is nobody else’s to see or to drop', () => {
 });
 
 test('what is not sent is told in words, once each; choices and empty leftovers are not', () => {
-  keepDraft('v.note', 'a');
-  keepDraft('w.note', 'b');
+  keepDraft('v.referral', 'a');
+  keepDraft('w.referral', 'b');
   keepDraft('v.trials.before', { 'hip/left': ['1'] });
   keepDraft('v.trials.after', {});
-  keepDraft('v.run', { runId: 'r' });
   keepChoice('muted', true);
-  expect([...unsentDrafts()].sort()).toEqual(['a note', 'readings before work', 'what happened at the table']);
+  expect([...unsentDrafts()].sort()).toEqual(['a referral', 'readings before work that are not whole yet']);
   expect(readChoice('muted')).toBe(true);
-});
-
-test('somebody else signs in while words wait: they are neither sent nor lost', async () => {
-  const sent: string[] = [];
-  const saver = autosave<string>('v.note', async (text) => { sent.push(text); });
-  saver.set('Ann’s words');
-  setAccountOfPage('ben');
-  await saver.flush();
-  expect(sent).toEqual([]);
-  setAccountOfPage('ann');
-  expect(readDraft('v.note')).toBe('Ann’s words');
-  await saver.flush();
-  expect(sent).toEqual(['Ann’s words']);
-  expect(readDraft('v.note')).toBeNull();
 });
 
 test('every request says whose page it comes from, and a refusal for that keeps it for later', async () => {

@@ -1,8 +1,8 @@
 import { accountOfPage } from '../app/account.ts';
 
 /**
- * What was typed and not yet acknowledged by the server, kept in this browser until it is, for the account that typed it:
- * nobody else who signs in here is shown it or sends it.
+ * What was begun and is not ready to be sent: half a reading, a letter being written. Kept in this browser for the account that
+ * typed it: nobody else who signs in here is shown it. What is ready is the outbox's.
  * Storage can be full or forbidden; typing must go on all the same, so failures are swallowed here and only here.
  */
 const draftPrefix = () => `pace-bend.draft.${accountOfPage() ?? 'nobody'}.`;
@@ -40,7 +40,7 @@ export function dropDraft(key: string): void {
 }
 
 /** What a draft is, by the last part of its key. */
-const WORDS: Readonly<Record<string, string>> = { arrive: 'answers at arrival', plan: 'a plan', note: 'a note', before: 'readings before work', after: 'readings after work', run: 'what happened at the table', referral: 'a referral' };
+const WORDS: Readonly<Record<string, string>> = { before: 'readings before work that are not whole yet', after: 'readings after work that are not whole yet', referral: 'a referral' };
 
 /** What the one signed in has typed here that the server has not acknowledged, in words. */
 export function unsentDrafts(): string[] {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import Button from 'ant-design-vue/es/button';
 import { computed } from 'vue';
 import { ageInYears } from '@pace-bend/core/body';
 import type { Step } from '@pace-bend/core/record';
 import CautionChips from '../cautions/CautionChips.vue';
+import RefusedChanges from '../outbox/RefusedChanges.vue';
+import SavingState from '../outbox/SavingState.vue';
 import StepsLine from '../parts/StepsLine.vue';
 import { boatWords, inDays } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
@@ -17,7 +18,6 @@ const practice = usePractice();
 const athlete = computed(() => visit.file!.athlete);
 const age = computed(() => ageInYears(athlete.value.birthDate, practice.dayOf(visit.file!.visit.startsAt)));
 const event = computed(() => visit.file!.nextEvent);
-const saving = computed(() => ({ saved: '', saving: 'Saving …', offline: 'Not sent yet: kept here, trying again', refused: '' })[visit.saveState]);
 </script>
 
 <template>
@@ -27,7 +27,7 @@ const saving = computed(() => ({ saved: '', saving: 'Saving …', offline: 'Not 
       <p class="soft small">{{ boatWords(athlete.rowing) }} · {{ age }} · visit {{ visit.file!.visitNumber }}<template v-if="visit.finished"> · finished</template></p>
     </div>
     <span v-if="event" class="chip" :title="`${event.name} ${inDays(practice.daysUntil(event.onDate))}`"><span class="event">{{ event.name }}</span> {{ inDays(practice.daysUntil(event.onDate)) }}</span>
-    <span class="saving small" :class="visit.saveState" role="status">{{ saving }}</span>
+    <SavingState class="end" :state="visit.saveState" />
     <StepsLine :visit-id="visit.id" :step="step" />
   </header>
   <div v-if="visit.cautionContext" class="cautions">
@@ -35,11 +35,7 @@ const saving = computed(() => ({ saved: '', saving: 'Saving …', offline: 'Not 
     <CautionChips :context="visit.cautionContext" />
     <RouterLink v-if="!visit.finished" class="refer small" :to="`/visit/${visit.id}/letter`">Refer <span class="key" aria-hidden="true">R</span></RouterLink>
   </div>
-  <div v-if="visit.saveState === 'refused' && visit.saveProblem" class="refused" role="alert">
-    <p><b>{{ visit.saveProblem.title }}.</b> {{ visit.saveProblem.message }}</p>
-    <Button v-if="visit.saveProblem.status === 409" size="small" @click="visit.takeTheirs()">Show what stands now</Button>
-    <Button v-if="visit.saveProblem.isStale" size="small" @click="visit.keepMine()">Keep mine instead</Button>
-  </div>
+  <RefusedChanges class="refused" :changes="visit.refused" @theirs="visit.takeTheirs()" @mine="visit.keepMine()" />
 </template>
 
 <style scoped>
@@ -112,24 +108,11 @@ h1 a:hover {
   margin-left: auto;
 }
 
-.saving {
+.end {
   margin-left: auto;
-  color: var(--soft);
-}
-
-.saving.offline {
-  color: var(--clay-text);
 }
 
 .refused {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px 14px;
   margin: 0 26px 12px;
-  padding: 9px 14px;
-  border-left: 4px solid var(--clay);
-  border-radius: 4px;
-  background: var(--clay-soft);
 }
 </style>

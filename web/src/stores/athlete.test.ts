@@ -1,4 +1,5 @@
 import { createPinia, setActivePinia } from 'pinia';
+import { useOutbox } from './outbox.ts';
 import { BLANK_FILE, type AthleteFile, type Condition } from '@pace-bend/core/record';
 import { cautionsFor, measuring } from '@pace-bend/core/caution';
 import { installBrowser, type Answer, type Sent } from '../testing/browser.ts';
@@ -27,6 +28,7 @@ async function open() {
   };
   const { sent } = installBrowser(respond);
   setActivePinia(createPinia());
+  await useOutbox().open('ann');
   const athlete = useAthlete();
   await athlete.load('a');
   return { athlete, sent, now: () => file, change: (next: AthleteFile) => { file = next; } };
@@ -37,10 +39,10 @@ test('what is typed in the file goes together, and the answer does not undo what
   const { athlete, sent, now } = await open();
   athlete.set({ sport: 'Rowing' });
   athlete.set({ thighCm: 44 });
-  const flushed = athlete.saver.flush();
+  const flushed = athlete.flush();
   athlete.set({ coach: 'T. L.' });
   await flushed;
-  await athlete.saver.flush();
+  await athlete.flush();
   expect(now().athlete).toMatchObject({ sport: 'Rowing', thighCm: 44, coach: 'T. L.' });
   expect(athlete.file!.athlete).toMatchObject({ sport: 'Rowing', thighCm: 44, coach: 'T. L.' });
   expect(sent.filter((each) => each.method === 'PATCH')[0]!.body).toEqual({ revision: 1, sport: 'Rowing', thighCm: 44 });
@@ -50,8 +52,8 @@ test('changed elsewhere: said, and what stands can be shown', async () => {
   const { athlete, now, change } = await open();
   change({ ...now(), athlete: { ...now().athlete, sport: 'theirs', revision: 4 } });
   athlete.set({ sport: 'mine' });
-  await athlete.saver.flush();
-  expect(athlete.saver.state.value).toBe('refused');
+  await athlete.flush();
+  expect(athlete.saveState).toBe('refused');
   await athlete.takeTheirs();
   expect(athlete.file!.athlete.sport).toBe('theirs');
 });

@@ -3,85 +3,93 @@ import { computed, ref, shallowRef } from 'vue';
 import { v7 as uuid } from 'uuid';
 import type { CautionContext, ConditionFields, NoTouchFields } from '@pace-bend/core/caution';
 import { daysBetween } from '@pace-bend/core/caution';
-import type { Athlete, AthleteFields, AthleteFile, Condition, Goal, GoalFields, NoTouchArea } from '@pace-bend/core/record';
+import type { AthleteFields, AthleteFile, Condition, GoalFields, NoTouchArea } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../app/api.ts';
-import { autosave, type Autosave } from './autosave.ts';
+import { athleteRecord, withAnswer, withWaiting } from '../outbox/athleteChanges.ts';
+import { savingOf, useOutbox } from './outbox.ts';
 import { usePractice } from './practice.ts';
+
+/** Typing goes on: what is typed is kept at once and sent when the hand has rested this long, in milliseconds. */
+const PAUSE_MS = 500;
 
 /** The athlete whose file is open. */
 export const useAthlete = defineStore('athlete', () => {
   const practice = usePractice();
-  const file = shallowRef<AthleteFile | null>(null);
+  const outbox = useOutbox();
+  /** What the server said last. */
+  const served = shallowRef<AthleteFile | null>(null);
   const problem = ref<ApiProblem | null>(null);
-  const id = computed(() => file.value?.athlete.id ?? '');
-  const saver = shallowRef(makeSaver(''));
+  const id = computed(() => served.value?.athlete.id ?? '');
+  const record = computed(() => athleteRecord(id.value));
+  const waiting = computed(() => outbox.of(record.value));
+  /** The file as it is shown: what waits lies over what the server said. */
+  const file = computed<AthleteFile | null>(() => (served.value ? withWaiting(served.value, waiting.value) : null));
+  const refused = computed(() => waiting.value.filter((change) => change.refusal !== null));
+  const saveState = computed(() => savingOf(waiting.value, outbox.problem));
 
-  function makeSaver(athleteId: string): Autosave<Partial<AthleteFields>> {
-    const made: Autosave<Partial<AthleteFields>> = autosave<Partial<AthleteFields>>(`${athleteId}.file`, async (fields) => {
-      const saved = await api<Athlete>('PATCH', `/athletes/${athleteId}`, { revision: file.value!.athlete.revision, ...fields });
-      if (file.value?.athlete.id === athleteId) file.value = { ...file.value, athlete: { ...saved, ...made.pending() } };
-    });
-    return made;
-  }
+  outbox.hearAnswers((change, answer) => {
+    if (served.value && change.record === record.value) served.value = withAnswer(served.value, change, answer);
+  });
 
   async function load(athleteId: string): Promise<void> {
-    if (id.value !== athleteId) file.value = null;
+    if (id.value !== athleteId) served.value = null;
     problem.value = null;
     try {
       await practice.load();
-      file.value = await api<AthleteFile>('GET', `/athletes/${encodeURIComponent(athleteId)}`);
-      saver.value = makeSaver(file.value.athlete.id);
-      const pending = saver.value.pending();
-      if (pending) set(pending);
+      await outbox.whileStill(athleteRecord(athleteId), async () => { served.value = await api<AthleteFile>('GET', `/athletes/${encodeURIComponent(athleteId)}`); });
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       problem.value = error;
     }
   }
 
+  type Draft = Parameters<typeof outbox.ask>[0];
+  const ask = (draft: Omit<Draft, 'record'>) => outbox.ask({ ...draft, record: record.value });
+
   /** Changes the file; kept in the browser at once, sent after a pause. */
   function set(fields: Partial<AthleteFields>): void {
-    file.value = { ...file.value!, athlete: { ...file.value!.athlete, ...fields } };
-    saver.value.set({ ...saver.value.pending(), ...fields });
+    const { athlete } = file.value!;
+    const before = Object.fromEntries(Object.keys(fields).map((name) => [name, athlete[name as keyof AthleteFields]]));
+    outbox.put({ record: record.value, spot: 'fields', words: 'an athlete’s file', method: 'PATCH', path: `/athletes/${id.value}`, body: fields, join: 'fields', revision: { of: record.value, base: served.value!.athlete.revision }, before }, PAUSE_MS);
   }
 
   /** Drops what was refused and takes what stands. */
   async function takeTheirs(): Promise<void> {
-    saver.value.discard();
+    outbox.dropRecord(record.value, (change) => change.refusal !== null);
+    await load(id.value);
+  }
+
+  /** Puts what was typed here over what was changed meanwhile, knowingly. */
+  async function keepMine(): Promise<void> {
+    await Promise.all(waiting.value.filter((change) => change.refusal !== null).map((change) => outbox.insist(change.id)));
     await load(id.value);
   }
 
   /** Adds a condition, or changes one that has an id. Throws ApiProblem. */
-  async function putCondition(fields: ConditionFields, existing: Condition | null): Promise<void> {
-    const saved = await api<Condition>('PUT', `/athletes/${id.value}/conditions/${existing?.id ?? uuid()}`, { ...fields, revision: existing?.revision ?? 0 });
-    file.value = { ...file.value!, conditions: [...file.value!.conditions.filter((each) => each.id !== saved.id), saved] };
+  function putCondition(fields: ConditionFields, existing: Condition | null) {
+    const conditionId = existing?.id ?? uuid();
+    return ask({ spot: `condition/${conditionId}`, words: 'a condition', method: 'PUT', path: `/athletes/${id.value}/conditions/${conditionId}`, body: { ...fields }, join: 'fields', revision: { of: `condition/${conditionId}`, base: existing?.revision ?? 0 } });
   }
 
-  async function withdrawCondition(condition: Condition): Promise<void> {
-    const { conditions } = await api<{ conditions: Condition[] }>('DELETE', `/athletes/${id.value}/conditions/${condition.id}`, {});
-    file.value = { ...file.value!, conditions };
+  const withdrawCondition = (condition: Condition) =>
+    ask({ spot: `condition/${condition.id}`, words: 'a condition', method: 'DELETE', path: `/athletes/${id.value}/conditions/${condition.id}`, body: {}, join: 'none', revision: null });
+
+  function addNoTouch(area: NoTouchFields) {
+    const areaId = uuid();
+    return ask({ spot: `no-touch/${areaId}`, words: 'an area not to be touched', method: 'PUT', path: `/athletes/${id.value}/no-touch/${areaId}`, body: { ...area }, join: 'none', revision: null });
   }
 
-  async function addNoTouch(area: NoTouchFields): Promise<void> {
-    const { noTouch } = await api<{ noTouch: NoTouchArea[] }>('PUT', `/athletes/${id.value}/no-touch/${uuid()}`, area);
-    file.value = { ...file.value!, noTouch };
-  }
-
-  async function liftNoTouch(area: NoTouchArea): Promise<void> {
-    const { noTouch } = await api<{ noTouch: NoTouchArea[] }>('DELETE', `/athletes/${id.value}/no-touch/${area.id}`, {});
-    file.value = { ...file.value!, noTouch };
-  }
+  const liftNoTouch = (area: NoTouchArea) =>
+    ask({ spot: `no-touch/${area.id}`, words: 'an area not to be touched', method: 'DELETE', path: `/athletes/${id.value}/no-touch/${area.id}`, body: {}, join: 'none', revision: null });
 
   /** Sets a goal in place of the one that stood for the motion and side. Throws ApiProblem. */
-  async function setGoal(goal: GoalFields): Promise<void> {
-    const { goals } = await api<{ goals: Goal[] }>('PUT', `/athletes/${id.value}/goals/${uuid()}`, goal);
-    file.value = { ...file.value!, goals };
+  function setGoal(goal: GoalFields) {
+    const goalId = uuid();
+    return ask({ spot: `goal/${goalId}`, words: 'a goal', method: 'PUT', path: `/athletes/${id.value}/goals/${goalId}`, body: { ...goal }, join: 'none', revision: null });
   }
 
-  async function withdrawGoal(goalId: string): Promise<void> {
-    const { goals } = await api<{ goals: Goal[] }>('DELETE', `/athletes/${id.value}/goals/${goalId}`, {});
-    file.value = { ...file.value!, goals };
-  }
+  const withdrawGoal = (goalId: string) =>
+    ask({ spot: `goal/${goalId}`, words: 'a goal', method: 'DELETE', path: `/athletes/${id.value}/goals/${goalId}`, body: {}, join: 'none', revision: null });
 
   /** What cautions say today, outside any visit: nothing was asked, the next event counts. */
   const cautionContext = computed<CautionContext | null>(() => {
@@ -95,5 +103,5 @@ export const useAthlete = defineStore('athlete', () => {
     };
   });
 
-  return { file, problem, id, saver, cautionContext, load, set, takeTheirs, putCondition, withdrawCondition, addNoTouch, liftNoTouch, setGoal, withdrawGoal };
+  return { file, problem, id, record, saveState, refused, cautionContext, load, set, takeTheirs, keepMine, flush: () => outbox.flush(record.value), putCondition, withdrawCondition, addNoTouch, liftNoTouch, setGoal, withdrawGoal };
 });

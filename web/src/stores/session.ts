@@ -4,10 +4,13 @@ import { mayCall, type HttpMethod, type Me, type Welcome } from '@pace-bend/core
 import { setAccountOfPage } from '../app/account.ts';
 import { api, ApiProblem, onSignedOut } from '../app/api.ts';
 import { unsentDrafts } from '../parts/drafts.ts';
-import { useVisit } from './visit.ts';
+import { useOutbox } from './outbox.ts';
 
 /** How long leaving waits for what is on its way. */
 const FLUSH_MS = 4000;
+
+/** How long opening waits for the browser's storage; what lies there is taken up later then. */
+const STORAGE_MS = 3000;
 
 /** Who is signed in. `expired`: somebody was, and what they have on the screen is kept until they are again. */
 export const useSession = defineStore('session', () => {
@@ -22,8 +25,10 @@ export const useSession = defineStore('session', () => {
   const unsent = ref<readonly string[] | null>(null);
   let leavingBy: '/sign-out' | '/sign-out-everywhere' = '/sign-out';
 
-  function be(now: Me): void {
+  /** What this account typed here and never sent is taken up before anything is shown. */
+  async function be(now: Me): Promise<void> {
     setAccountOfPage(now.id);
+    await Promise.race([useOutbox().open(now.id), new Promise((resolve) => setTimeout(resolve, STORAGE_MS))]);
     me.value = now;
     state.value = 'in';
   }
@@ -31,7 +36,7 @@ export const useSession = defineStore('session', () => {
   async function load(): Promise<void> {
     problem.value = null;
     try {
-      be(await api<Me>('GET', '/me'));
+      await be(await api<Me>('GET', '/me'));
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       if (error.status === 401) await greet();
@@ -54,14 +59,14 @@ export const useSession = defineStore('session', () => {
     const before = me.value;
     const now = await api<Me>('POST', path, body);
     if (before && before.id !== now.id) return location.assign('/');
-    be(now);
+    await be(now);
   }
 
   /** Signs out when everything is sent. Otherwise says what is not, and leaves the choice: wait, or go and leave it here, locked to the account. */
   async function leave(path: '/sign-out' | '/sign-out-everywhere'): Promise<void> {
     leavingBy = path;
-    await Promise.race([useVisit().flush(), new Promise((resolve) => setTimeout(resolve, FLUSH_MS))]);
-    const left = unsentDrafts();
+    await Promise.race([useOutbox().flush(), new Promise((resolve) => setTimeout(resolve, FLUSH_MS))]);
+    const left = [...new Set([...useOutbox().words, ...unsentDrafts()])];
     unsent.value = left.length > 0 ? left : null;
     if (left.length === 0) await leaveNow();
   }
@@ -69,6 +74,7 @@ export const useSession = defineStore('session', () => {
   async function leaveNow(): Promise<void> {
     unsent.value = null;
     await api('POST', leavingBy, {});
+    useOutbox().close();
     setAccountOfPage(null);
     location.assign('/');
   }

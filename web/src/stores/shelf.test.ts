@@ -1,4 +1,5 @@
 import { createPinia, setActivePinia } from 'pinia';
+import { useOutbox } from './outbox.ts';
 import { ENTRIES, findEntry } from '@pace-bend/core/catalogue';
 import { METHODS, type OwnItem, type OwnWayFields } from '@pace-bend/core/method';
 import { ApiProblem } from '../app/api.ts';
@@ -11,7 +12,7 @@ const calf = () => ({ ...sentOf(formOf(findEntry('calf-supine')!)), name: 'Calf 
 const LIMITS = { palm: 100, forearm: 100, knuckles: 30, thumb: 15, fingers: 30, elbow: 20, 'body lean': 100 };
 
 /** A server that keeps items, and can be away. */
-function open() {
+async function open() {
   const items: OwnItem[] = [];
   const server = { up: true, refuses: false };
   const { sent } = installBrowser(({ method, path, body }: Sent) => {
@@ -30,11 +31,12 @@ function open() {
     return { status: 200, body: items[at] };
   });
   setActivePinia(createPinia());
+  await useOutbox().open('ann');
   return { shelf: useShelf(), items, server, sent };
 }
 
 test('before anything is loaded, and without a server, there is what ships; asking again later finds it', async () => {
-  const { shelf, server, sent } = open();
+  const { shelf, server, sent } = await open();
   expect([shelf.entries.length, shelf.methods.length]).toEqual([ENTRIES.length, METHODS.length]);
   server.up = false;
   await expect(shelf.load()).rejects.toThrow();
@@ -46,7 +48,7 @@ test('before anything is loaded, and without a server, there is what ships; aski
 });
 
 test('a change is a new version: the new one is offered, the old one can still be looked up, and links find the new one', async () => {
-  const { shelf } = open();
+  const { shelf } = await open();
   await shelf.load();
   const first = await shelf.save(WAY, null);
   const second = await shelf.save({ ...WAY, numbers: { contract: [4] } }, first);
@@ -58,7 +60,7 @@ test('a change is a new version: the new one is offered, the old one can still b
 });
 
 test('taken off the shelf it is not offered and can be put back; a refusal changes nothing here', async () => {
-  const { shelf, server } = open();
+  const { shelf, server } = await open();
   await shelf.load();
   const id = await shelf.save(calf(), null);
   expect(shelf.entries.some((entry) => entry.id === id)).toBe(true);
@@ -75,7 +77,7 @@ test('taken off the shelf it is not offered and can be put back; a refusal chang
 });
 
 test('limits and the height of the knuckles are kept one by one', async () => {
-  const { shelf, sent } = open();
+  const { shelf, sent } = await open();
   await shelf.load();
   await shelf.saveHands({ knuckleCm: null });
   expect(shelf.hands.knuckleCm).toBeNull();

@@ -5,6 +5,9 @@ import { BUILT_IN, offeredEntries, offeredMethods, shelfOf, type OwnItem } from 
 import type { Entry } from '@pace-bend/core/catalogue';
 import { USUAL_TOOL_LIMITS, type ToolMinutes } from '@pace-bend/core/session';
 import { api } from '../app/api.ts';
+import type { Change } from '../outbox/change.ts';
+import { useOutbox } from './outbox.ts';
+import { useSession } from './session.ts';
 
 interface Hands {
   readonly limits: ToolMinutes;
@@ -12,9 +15,24 @@ interface Hands {
   readonly knuckleCm: number | null;
 }
 
+const RECORD = 'shelf';
+
+function withWaiting(served: readonly OwnItem[], changes: readonly Change[], by: string): readonly OwnItem[] {
+  return changes.filter((change) => change.refusal === null).reduce<readonly OwnItem[]>((items, change) => {
+    const [kind, id] = change.spot.split('/') as [string, string];
+    if (kind === 'item') return [...items.filter((item) => item.id !== id), { id, ...change.body, madeAt: change.madeAt, madeBy: by, retiredAt: null } as OwnItem];
+    return items.map((item) => (item.id === id ? { ...item, retiredAt: change.path.endsWith('/retire') ? change.madeAt : null } : item));
+  }, served);
+}
+
 /** Everything that can be planned: what ships, and what the practice made; and the hands that do it. */
 export const useShelf = defineStore('shelf', () => {
-  const items = shallowRef<readonly OwnItem[]>([]);
+  const outbox = useOutbox();
+  const session = useSession();
+  /** What the server said last. */
+  const served = shallowRef<readonly OwnItem[]>([]);
+  /** With what waits: it can be planned with at once. */
+  const items = computed<readonly OwnItem[]>(() => withWaiting(served.value, outbox.of(RECORD), session.me?.name ?? ''));
   const hands = ref<Hands>({ limits: USUAL_TOOL_LIMITS, revision: 0, knuckleCm: null });
   let loading: Promise<void> | null = null;
 
@@ -32,24 +50,24 @@ export const useShelf = defineStore('shelf', () => {
   function load(again = false): Promise<void> {
     if (again) loading = null;
     loading ??= Promise.all([api<{ items: OwnItem[] }>('GET', '/shelf'), api<Hands>('GET', '/hands')]).then(
-      ([found, mine]) => { items.value = found.items; hands.value = mine; },
+      ([found, mine]) => { served.value = found.items; hands.value = mine; },
       (error: unknown) => { loading = null; throw error; },
     );
     return loading;
   }
 
+  outbox.hearAnswers((change, answer) => { if (change.record === RECORD) served.value = [...served.value.filter((item) => item.id !== (answer as OwnItem).id), answer as OwnItem]; });
+
   /** Adds an item, or a new version of one; returns its id. Throws ApiProblem. */
   async function save(fields: OwnItem['fields'], supersedes: string | null): Promise<string> {
     const id = uuid();
-    const saved = await api<OwnItem>('PUT', `/shelf/${id}`, { supersedes, fields });
-    items.value = [...items.value, saved];
+    await outbox.ask({ record: RECORD, spot: `item/${id}`, words: 'something of your own on the shelf', method: 'PUT', path: `/shelf/${id}`, body: { supersedes, fields }, join: 'none', revision: null });
     return id;
   }
 
-  async function setRetired(id: string, retired: boolean): Promise<void> {
-    const saved = await api<OwnItem>('POST', `/shelf/${id}/${retired ? 'retire' : 'restore'}`, {});
-    items.value = items.value.map((item) => (item.id === id ? saved : item));
-  }
+  /** Takes an item off the shelf, or puts it back. Throws ApiProblem. */
+  const setRetired = (id: string, retired: boolean) =>
+    outbox.ask({ record: RECORD, spot: `retired/${id}`, words: 'something of your own on the shelf', method: 'POST', path: `/shelf/${id}/${retired ? 'retire' : 'restore'}`, body: {}, join: 'none', revision: null });
 
   async function saveHands(fields: { readonly limits?: ToolMinutes; readonly knuckleCm?: number | null }): Promise<void> {
     if (fields.limits) hands.value = await api<Hands>('PUT', '/hands/limits', { revision: hands.value.revision, limits: fields.limits });

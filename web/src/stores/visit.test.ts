@@ -1,12 +1,13 @@
 import { createPinia, setActivePinia } from 'pinia';
+import { useOutbox } from './outbox.ts';
 import { STOP_QUESTIONS } from '@pace-bend/core/caution';
 import type { VisitFile } from '@pace-bend/core/record';
-import { installBrowser, settle, type Answer, type Sent } from '../testing/browser.ts';
+import { installBrowser, type Answer, type Sent } from '../testing/browser.ts';
 import { visitFile } from '../testing/visitFile.ts';
 import { useVisit } from './visit.ts';
 
 /** A server that holds one visit and counts its revisions. */
-function server(start: VisitFile = visitFile()) {
+async function server(start: VisitFile = visitFile()) {
   let file = start;
   let refuse: Answer | null = null;
   const respond = ({ method, path, body }: Sent): Answer => {
@@ -15,7 +16,7 @@ function server(start: VisitFile = visitFile()) {
     if (method === 'GET') return { status: 200, body: file };
     if (method === 'PATCH') {
       const { revision, ...fields } = sent;
-      if (revision !== file.visit.revision) return { status: 409, body: { title: 'Changed meanwhile', detail: 'Somewhere else.' } };
+      if (revision !== file.visit.revision) return { status: 409, body: { title: 'Changed meanwhile', detail: 'Somewhere else.', current: file.visit } };
       file = { ...file, visit: { ...file.visit, ...fields, revision: file.visit.revision + 1 } };
       return { status: 200, body: file.visit };
     }
@@ -35,11 +36,12 @@ function server(start: VisitFile = visitFile()) {
   };
   const { sent } = installBrowser(respond);
   setActivePinia(createPinia());
+  await useOutbox().open('ann');
   return { sent, now: () => file, refuse: (answer: Answer | null) => { refuse = answer; }, change: (next: VisitFile) => { file = next; } };
 }
 
 async function open(start?: VisitFile) {
-  const held = server(start);
+  const held = await server(start);
   const visit = useVisit();
   await visit.load('v');
   return { visit, ...held };
@@ -126,20 +128,37 @@ test('a reason set aside and a referral are kept with the visit', async () => {
   expect(visit.file!.referral).toMatchObject({ seen: 'Swollen and warm', revision: 2 });
 });
 
-test('a finished or cancelled visit takes nothing up that an old page left behind', async () => {
-  const first = await open();
-  first.refuse({ status: 503, body: { title: 'Error', detail: 'Down.' } });
-  first.visit.setArrive({ complaint: 'left behind' });
-  await first.visit.flush();
-  const storage = globalThis.localStorage;
-  const kept = storage.getItem([...Array(storage.length).keys()].map((i) => storage.key(i)!).find((key) => key.includes('arrive'))!);
-  expect(kept).toContain('left behind');
-  first.refuse(null);
-  first.change({ ...first.now(), visit: { ...first.now().visit, cancelledAt: '2026-11-25T08:00:00.000Z' } });
-  await first.visit.load('v');
-  expect(first.visit.finished).toBe(true);
-  expect(first.visit.file!.visit.complaint).toBe('');
-  await settle(20);
+test('what an old page left behind for a visit that is finished by now is refused, kept in the list, and not shown as if it stood', async () => {
+  const { visit, refuse, change, now } = await open();
+  refuse({ status: 503, body: { title: 'Error', detail: 'Down.' } });
+  visit.setArrive({ complaint: 'left behind' });
+  await visit.flush();
+  expect([visit.file!.visit.complaint, visit.saveState]).toEqual(['left behind', 'offline']);
+  change({ ...now(), visit: { ...now().visit, finishedAt: '2026-11-25T08:00:00.000Z', revision: 9 } });
+  refuse({ status: 409, body: { title: 'Finished', detail: 'This visit is finished.' } });
+  await visit.flush();
+  refuse(null);
+  await visit.load('v');
+  expect([visit.finished, visit.file!.visit.complaint]).toEqual([true, '']);
+  expect(useOutbox().refused.map((each) => each.body)).toEqual([{ complaint: 'left behind' }]);
+});
+
+test('others changed other fields meanwhile: both stand, and nobody is asked', async () => {
+  const { visit, now, change } = await open();
+  change({ ...now(), visit: { ...now().visit, trainingNext: 'theirs', revision: 5 } });
+  visit.setArrive({ complaint: 'mine' });
+  await visit.flush();
+  expect(now().visit).toMatchObject({ complaint: 'mine', trainingNext: 'theirs', revision: 6 });
+  expect(visit.file!.visit).toMatchObject({ complaint: 'mine', trainingNext: 'theirs' });
+  expect(visit.saveState).toBe('saved');
+});
+
+test('finishing names what is not on the server, and does not finish', async () => {
+  const { visit, refuse, sent } = await open();
+  refuse({ status: 503, body: { title: 'Error', detail: 'Down.' } });
+  visit.setArrive({ complaint: 'waits' });
+  await expect(visit.finish()).rejects.toMatchObject({ title: 'Not sent yet', message: 'answers at arrival: not on the server yet. The visit is finished once that is.' });
+  expect(sent.filter((each) => each.method === 'POST')).toEqual([]);
 });
 
 test('a finding is added, then corrected, then withdrawn; nothing is sent to withdraw nothing', async () => {
@@ -151,15 +170,20 @@ test('a finding is added, then corrected, then withdrawn; nothing is sent to wit
     return { status: 200, body: saved };
   });
   setActivePinia(createPinia());
+  await useOutbox().open('ann');
   const visit = useVisit();
   await visit.load('v');
   const place = { kind: 'glide', subject: 'patella', side: 'left' } as const;
-  await visit.saveFinding({ ...place, data: null });
+  visit.saveFinding({ ...place, data: null });
+  await visit.flush();
   expect(sent.filter((each) => each.method === 'PUT')).toHaveLength(0);
-  await visit.saveFinding({ ...place, data: { up: 'stiff', down: null, in: null, out: null } });
-  await visit.saveFinding({ ...place, data: { up: 'free', down: null, in: null, out: null } });
+  visit.saveFinding({ ...place, data: { up: 'stiff', down: null, in: null, out: null } });
+  await visit.flush();
+  visit.saveFinding({ ...place, data: { up: 'free', down: null, in: null, out: null } });
+  await visit.flush();
   expect(visit.findings.map((each) => each.data)).toEqual([{ up: 'free', down: null, in: null, out: null }]);
-  await visit.saveFinding({ ...place, data: null });
+  visit.saveFinding({ ...place, data: null });
+  await visit.flush();
   expect(visit.findings).toEqual([]);
   expect(kept.map((each) => each.supersedes)).toEqual([null, kept[0]!.id, kept[1]!.id]);
 });
@@ -174,17 +198,24 @@ test('a reading is added, then corrected in its place, by motion, side and momen
     return { status: 200, body: saved };
   });
   setActivePinia(createPinia());
+  await useOutbox().open('ann');
   const visit = useVisit();
   await visit.load('v');
   const fields = { motionId: 'straight-leg-raise', side: 'left', moment: 'before', mode: 'passive', instrument: 'inclinometer' } as const;
-  await visit.saveReading({ ...fields, trials: [60, 62] });
-  await visit.saveReading({ ...fields, side: 'right', trials: [70] });
-  await visit.saveReading({ ...fields, moment: 'after', trials: [66] });
-  await visit.saveReading({ ...fields, trials: [61, 62, 63] });
+  visit.saveReading({ ...fields, trials: [60, 62] });
+  await visit.flush();
+  visit.saveReading({ ...fields, side: 'right', trials: [70] });
+  await visit.flush();
+  visit.saveReading({ ...fields, moment: 'after', trials: [66] });
+  await visit.flush();
+  visit.saveReading({ ...fields, trials: [61, 62, 63] });
+  await visit.flush();
   expect(visit.readings.filter((each) => each.side === 'left' && each.moment === 'before').map((each) => each.value)).toEqual([62]);
   expect(visit.readings).toHaveLength(3);
-  await visit.saveReading({ ...fields, trials: [] });
-  await visit.saveReading({ ...fields, trials: [64] });
+  visit.saveReading({ ...fields, trials: [] });
+  await visit.flush();
+  visit.saveReading({ ...fields, trials: [64] });
+  await visit.flush();
   expect(kept.map((each) => each.supersedes)).toEqual([null, null, null, kept[0]!.id, kept[3]!.id, kept[4]!.id]);
   expect(visit.readings.find((each) => each.side === 'left' && each.moment === 'before')!.value).toBe(64);
 });
@@ -214,6 +245,7 @@ test('finishing sends what is still on its way first, and reopening makes it edi
     return { status: 200, body: file.visit };
   });
   setActivePinia(createPinia());
+  await useOutbox().open('ann');
   const visit = useVisit();
   await visit.load('v');
   visit.setArrive({ complaint: 'stiff left hip' });

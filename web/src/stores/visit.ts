@@ -4,24 +4,47 @@ import { v7 as uuid } from 'uuid';
 import { currentFindings, type Finding, type FindingContent, type StandingFinding } from '@pace-bend/core/finding';
 import type { BlockPlan } from '@pace-bend/core/method';
 import { STOP_QUESTIONS, visitCautions, type Caution, type CautionContext, type QuestionId } from '@pace-bend/core/caution';
-import { cautionContextOf, currentReadings, openQuestions, type Arrival, type Note, type Override, type Referral, type StopAnswers, type Plan, type Reading, type ReadingFields, type Run, type Step, type Visit, type VisitFile } from '@pace-bend/core/record';
+import { cautionContextOf, currentReadings, openQuestions, type Arrival, type Override, type Reading, type ReadingFields, type Referral, type Step, type StopAnswers, type Visit, type VisitFile } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../app/api.ts';
-import { autosave, type Autosave, type SaveState } from './autosave.ts';
+import { problemOf, type Change } from '../outbox/change.ts';
+import { findingSpot, readingSpot, visitRecord, withAnswer, withWaiting } from '../outbox/visitChanges.ts';
+import { savingOf, useOutbox } from './outbox.ts';
 import { usePractice } from './practice.ts';
+import { useSession } from './session.ts';
+
+/** Typing goes on: what is typed is kept at once and sent when the hand has rested this long, in milliseconds. */
+const PAUSE_MS = 500;
+/** How long finishing waits for what is on its way, in milliseconds. */
+const FINISH_MS = 4000;
+
+/** What is shown beside its own place when it is refused, and not at the head of the visit. */
+const SAID_AT_ITS_PLACE = /^(reading|finding|run|events)/;
 
 /** The visit that is open: everything the server knows of it, and what is on its way there. */
 export const useVisit = defineStore('visit', () => {
   const practice = usePractice();
-  const file = shallowRef<VisitFile | null>(null);
+  const session = useSession();
+  const outbox = useOutbox();
+  /** What the server said last. */
+  const served = shallowRef<VisitFile | null>(null);
   const problem = ref<ApiProblem | null>(null);
   /** Counts how often what stands was taken in place of what was typed: screens begin anew then. */
   const generation = ref(0);
-  const savers = shallowRef(makeSavers(''));
   /** Plans before and after the one that stands, as long as the visit is open: undo goes back across its pages. */
   const planDone = shallowRef<readonly (readonly BlockPlan[])[]>([]);
   const planUndone = shallowRef<readonly (readonly BlockPlan[])[]>([]);
 
-  const id = computed(() => file.value?.visit.id ?? '');
+  const id = computed(() => served.value?.visit.id ?? '');
+  const record = computed(() => visitRecord(id.value));
+  const waiting = computed(() => outbox.of(record.value));
+  const author = computed(() => ({ id: session.me?.id ?? '', name: session.me?.name ?? '' }));
+  /** What is laid over what the server said; the same list as long as nothing in it is new, so that nothing is worked out again. */
+  const laidOver = computed<readonly Change[]>((last) => {
+    const now = waiting.value.filter((change) => change.refusal === null && !/^(run|events)/.test(change.spot));
+    return last?.length === now.length && now.every((change, i) => change.id === last[i]!.id && change.body === last[i]!.body) ? last : now;
+  });
+  /** The visit as it is shown. */
+  const file = computed<VisitFile | null>(() => (served.value ? withWaiting(served.value, laidOver.value, author.value) : null));
   const finished = computed(() => typeof file.value?.visit.finishedAt === 'string' || typeof file.value?.visit.cancelledAt === 'string');
   /** The readings that stand, before and after. */
   const readings = computed<Reading[]>(() => (file.value ? currentReadings(file.value.readings) : []));
@@ -32,170 +55,137 @@ export const useVisit = defineStore('visit', () => {
   const stops = computed<readonly Caution[]>(() => (cautionContext.value ? visitCautions(cautionContext.value).cautions.filter((caution) => caution.level === 'stop') : []));
   /** What nobody has asked yet today and has not said why not. */
   const toAsk = computed(() => (file.value && !finished.value ? openQuestions(file.value) : []));
-  const saveState = computed<SaveState>(() => {
-    const states = Object.values(savers.value).map((saver) => saver.state.value);
-    return (['refused', 'offline', 'saving'] as const).find((state) => states.includes(state)) ?? 'saved';
+  const refused = computed(() => waiting.value.filter((change) => change.refusal !== null && !SAID_AT_ITS_PLACE.test(change.spot)));
+  const saveState = computed(() => savingOf(waiting.value.filter((change) => change.refusal === null || refused.value.includes(change)), outbox.problem));
+  const saveProblem = computed(() => (refused.value[0] ? problemOf(refused.value[0].refusal!) : null));
+
+  outbox.hearAnswers((change, answer) => {
+    if (served.value && change.record === record.value) served.value = withAnswer(served.value, change, answer);
   });
-  const saveProblem = computed(() => Object.values(savers.value).map((saver) => saver.problem.value).find((each) => each !== null) ?? null);
+  // What collided with a later change is seen beside it.
+  outbox.hearRefusals((change) => {
+    if (change.record === record.value && change.refusal!.isStale && SAID_AT_ITS_PLACE.test(change.spot)) void load(id.value);
+  });
 
-  function makeSavers(visitId: string) {
-    const arrive: Autosave<Partial<Arrival>> = autosave<Partial<Arrival>>(`${visitId}.arrive`, async (fields) => {
-        const saved = await api<Visit>('PATCH', `/visits/${visitId}`, { revision: file.value!.visit.revision, ...fields });
-        // What was typed meanwhile stays; it goes with the next request.
-        setVisit({ ...saved, ...arrive.pending() });
-    });
-    return {
-      arrive,
-      plan: autosave<readonly BlockPlan[]>(`${visitId}.plan`, async (blocks) => {
-        const plan = await api<Plan>('PUT', `/visits/${visitId}/plan`, { revision: file.value!.plan.revision, blocks });
-        file.value = { ...file.value!, plan: { revision: plan.revision, blocks: file.value!.plan.blocks } };
-      }),
-      note: autosave<string>(`${visitId}.note`, async (text) => {
-        const note = await api<Note>('PUT', `/visits/${visitId}/note`, { revision: file.value!.note?.revision ?? 0, text });
-        file.value = { ...file.value!, note: { revision: note.revision, text: file.value!.note?.text ?? text } };
-      }),
-    };
-  }
-
-  function setVisit(visit: Visit): void {
-    if (file.value?.visit.id === visit.id) file.value = { ...file.value, visit };
-  }
-
-  /** Loads a visit; what was typed earlier and never acknowledged is put back and sent. */
+  /** Loads a visit; what waits lies over it at once. */
   async function load(visitId: string): Promise<void> {
     problem.value = null;
-    if (file.value?.visit.id !== visitId) {
-      file.value = null;
+    if (id.value !== visitId) {
+      served.value = null;
       planDone.value = [];
       planUndone.value = [];
     }
     try {
-      const found = await api<VisitFile>('GET', `/visits/${visitId}`);
-      file.value = found;
-      savers.value = makeSavers(visitId);
-      restore();
+      await outbox.whileStill(visitRecord(visitId), async () => { served.value = await api<VisitFile>('GET', `/visits/${visitId}`); });
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       problem.value = error;
     }
   }
 
-  function restore(): void {
-    if (finished.value) return;
-    const { arrive, plan, note } = savers.value;
-    const [fields, blocks, text] = [arrive.pending(), plan.pending(), note.pending()];
-    if (fields) setArrive(fields);
-    if (blocks) setBlocks(blocks);
-    if (text !== null) setNote(text);
-  }
+  type Draft = Parameters<typeof outbox.put>[0];
+  const put = (draft: Omit<Draft, 'record'>, pauseMs = 0) => outbox.put({ ...draft, record: record.value }, pauseMs);
+
+  const ask = (draft: Omit<Draft, 'record'>) => outbox.ask({ ...draft, record: record.value });
 
   function setArrive(fields: Partial<Arrival>): void {
-    file.value = { ...file.value!, visit: { ...file.value!.visit, ...fields } };
-    savers.value.arrive.set({ ...savers.value.arrive.pending(), ...fields });
+    const { visit } = file.value!;
+    const before = Object.fromEntries(Object.keys(fields).map((name) => [name, visit[name as keyof Arrival]]));
+    put({ spot: 'arrival', words: 'answers at arrival', method: 'PATCH', path: `/visits/${id.value}`, body: fields, join: 'fields', revision: { of: `visit/${id.value}`, base: served.value!.visit.revision }, before }, PAUSE_MS);
   }
 
   function setBlocks(blocks: readonly BlockPlan[]): void {
-    file.value = { ...file.value!, plan: { ...file.value!.plan, blocks } };
-    savers.value.plan.set(blocks);
+    if (JSON.stringify(blocks) === JSON.stringify(file.value!.plan.blocks)) return;
+    put({ spot: 'plan', words: 'the plan', method: 'PUT', path: `/visits/${id.value}/plan`, body: { blocks }, join: 'fields', revision: { of: `plan/${id.value}`, base: served.value!.plan.revision }, before: { blocks: file.value!.plan.blocks } }, PAUSE_MS);
   }
 
   function setNote(text: string): void {
-    file.value = { ...file.value!, note: { revision: file.value!.note?.revision ?? 0, text } };
-    savers.value.note.set(text);
+    put({ spot: 'note', words: 'the note', method: 'PUT', path: `/visits/${id.value}/note`, body: { text }, join: 'fields', revision: { of: `note/${id.value}`, base: served.value!.note?.revision ?? 0 }, before: { text: file.value!.note?.text ?? '' } }, PAUSE_MS);
   }
 
-  function setRun(run: Run): void {
-    if (file.value) file.value = { ...file.value, runs: [...file.value.runs.filter((each) => each.id !== run.id), run] };
-  }
-
-  /** Sends everything that waits. */
-  async function flush(): Promise<void> {
-    await Promise.all(Object.values(savers.value).map((saver) => saver.flush()));
-  }
+  /** Sends what waits of this visit. */
+  const flush = () => outbox.flush(record.value);
 
   /** Drops what was refused and takes what the server has. */
   async function takeTheirs(): Promise<void> {
-    for (const saver of Object.values(savers.value)) saver.discard();
+    for (const change of refused.value) outbox.drop(change.id);
     await load(id.value);
     generation.value += 1;
   }
 
   /** Puts what was typed here over what was changed meanwhile, knowingly. */
   async function keepMine(): Promise<void> {
-    const theirs = await api<VisitFile>('GET', `/visits/${id.value}`);
-    const mine = file.value!;
-    file.value = {
-      ...theirs,
-      visit: { ...theirs.visit, ...savers.value.arrive.pending() },
-      plan: { ...theirs.plan, blocks: mine.plan.blocks },
-      note: theirs.note && { ...theirs.note, text: mine.note?.text ?? theirs.note.text },
-    };
-    await flush();
+    await Promise.all(refused.value.map((change) => outbox.insist(change.id)));
+    await load(id.value);
   }
 
   /** Remembers which step is open, so that the visit reopens there. Not being able to is nobody's loss. */
   async function rememberStep(step: Step): Promise<void> {
-    const visit = file.value?.visit;
+    const visit = served.value?.visit;
     if (!visit || visit.step === step) return;
     try {
       const { step: stored } = await api<Visit>('PATCH', `/visits/${visit.id}`, { revision: visit.revision, step });
-      if (file.value?.visit.id === visit.id) file.value = { ...file.value, visit: { ...file.value.visit, step: stored } };
+      if (served.value?.visit.id === visit.id) served.value = { ...served.value, visit: { ...served.value.visit, step: stored } };
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
     }
   }
 
-  /** Adds a reading, or corrects the one that stands for the same motion, side and moment. Throws ApiProblem. */
-  async function saveReading(fields: Omit<ReadingFields, 'supersedes'>): Promise<void> {
-    const standing = readings.value.find((each) => each.motionId === fields.motionId && each.side === fields.side && each.moment === fields.moment)
-      ?? file.value!.readings.findLast((each) => each.motionId === fields.motionId && each.side === fields.side && each.moment === fields.moment);
-    const saved = await api<Reading>('PUT', `/visits/${id.value}/readings/${uuid()}`, { ...fields, supersedes: standing?.id ?? null });
-    if (file.value?.visit.id === saved.visitId) file.value = { ...file.value, readings: [...file.value.readings, saved] };
+  /** Adds a reading, or corrects the one that stands for the same motion, side and moment. */
+  function saveReading(fields: Omit<ReadingFields, 'supersedes'>): void {
+    const spot = readingSpot(fields);
+    const standing = readings.value.find((each) => readingSpot(each) === spot) ?? file.value!.readings.findLast((each) => readingSpot(each) === spot);
+    // Taken back before it was ever sent: nothing was measured.
+    const unsent = outbox.at(record.value, spot);
+    if (fields.trials.length === 0 && unsent && unsent.tried.length === 0 && unsent.body.supersedes === null && outbox.drop(unsent.id)) return;
+    put({ spot, words: 'readings', method: 'PUT', path: `/visits/${id.value}/readings/${uuid()}`, body: { ...fields, supersedes: standing?.id ?? null }, join: 'replace', revision: null });
   }
 
-  /** Adds what was found, corrects it, or with no data withdraws it. Throws ApiProblem. */
-  async function saveFinding(content: FindingContent, moment: Finding['moment'] = 'before'): Promise<void> {
-    const same = (each: Finding) => each.kind === content.kind && each.subject === content.subject && each.side === content.side && each.moment === moment;
-    const standing = findings.value.find(same) ?? file.value!.findings.findLast(same);
+  /** Adds what was found, corrects it, or with no data withdraws it. `pauseMs`: more taps may follow within that time. */
+  function saveFinding(content: FindingContent, moment: Finding['moment'] = 'before', pauseMs = 0): void {
+    const spot = findingSpot({ ...content, moment });
+    const standing = findings.value.find((each) => findingSpot(each) === spot) ?? file.value!.findings.findLast((each) => findingSpot(each) === spot);
     if (content.data === null && (!standing || standing.data === null)) return;
-    const saved = await api<Finding>('PUT', `/visits/${id.value}/findings/${uuid()}`, { ...content, moment, supersedes: standing?.id ?? null });
-    if (file.value?.visit.id === saved.visitId) file.value = { ...file.value, findings: [...file.value.findings, saved] };
+    const unsent = outbox.at(record.value, spot);
+    // Taken back before it was ever sent: nothing was found.
+    if (content.data === null && unsent && unsent.tried.length === 0 && unsent.body.supersedes === null && outbox.drop(unsent.id)) return;
+    put({ spot, words: 'findings', method: 'PUT', path: `/visits/${id.value}/findings/${uuid()}`, body: { ...content, moment, supersedes: standing?.id ?? null }, join: 'replace', revision: null }, pauseMs);
+  }
+
+  function keepAnswers(body: { readonly answers: StopAnswers['answers']; readonly notAsked?: string }) {
+    const answersId = uuid();
+    return ask({ spot: `answers/${answersId}`, words: 'answers to the stop questions', method: 'PUT', path: `/visits/${id.value}/answers/${answersId}`, body, join: 'none', revision: null });
   }
 
   /** Keeps a set of answers to the stop questions: no to all but those given. Throws ApiProblem. */
-  async function answer(given: Partial<Record<QuestionId, 'yes' | 'unsure'>>): Promise<void> {
-    const answers = Object.fromEntries(STOP_QUESTIONS.map(({ id }) => [id, given[id] ?? 'no']));
-    const kept = await api<{ answers: StopAnswers[] }>('PUT', `/visits/${id.value}/answers/${uuid()}`, { answers });
-    if (file.value) file.value = { ...file.value, answers: kept.answers };
-  }
+  const answer = (given: Partial<Record<QuestionId, 'yes' | 'unsure'>>) => keepAnswers({ answers: Object.fromEntries(STOP_QUESTIONS.map(({ id: question }) => [question, given[question] ?? 'no'])) });
 
   /** Keeps why the stop questions are not asked today. Throws ApiProblem. */
-  async function setQuestionsAside(word: string): Promise<void> {
-    const kept = await api<{ answers: StopAnswers[] }>('PUT', `/visits/${id.value}/answers/${uuid()}`, { answers: {}, notAsked: word });
-    if (file.value) file.value = { ...file.value, answers: kept.answers };
-  }
+  const setQuestionsAside = (word: string) => keepAnswers({ answers: {}, notAsked: word });
 
   /** Sets an "avoid" aside for one motion and side, with the reason. Throws ApiProblem. */
-  async function override(fields: Pick<Override, 'ruleId' | 'ground' | 'motionId' | 'side' | 'reason'>): Promise<void> {
-    const kept = await api<{ overrides: Override[] }>('PUT', `/visits/${id.value}/overrides/${uuid()}`, fields);
-    if (file.value) file.value = { ...file.value, overrides: kept.overrides };
+  function override(fields: Pick<Override, 'ruleId' | 'ground' | 'motionId' | 'side' | 'reason'>) {
+    const overrideId = uuid();
+    return ask({ spot: `override/${overrideId}`, words: 'a reason', method: 'PUT', path: `/visits/${id.value}/overrides/${overrideId}`, body: fields, join: 'none', revision: null });
   }
 
   /** Writes the referral. Throws ApiProblem. */
-  async function refer(fields: Pick<Referral, 'to' | 'seen'>): Promise<void> {
-    const kept = await api<{ referral: Referral }>('PUT', `/visits/${id.value}/referral`, { revision: file.value!.referral?.revision ?? 0, ...fields });
-    if (file.value) file.value = { ...file.value, referral: kept.referral };
-  }
+  const refer = (fields: Pick<Referral, 'to' | 'seen'>) =>
+    ask({ spot: 'referral', words: 'the referral', method: 'PUT', path: `/visits/${id.value}/referral`, body: fields, join: 'fields', revision: { of: `referral/${id.value}`, base: served.value!.referral?.revision ?? 0 }, before: { to: file.value!.referral?.to ?? null, seen: file.value!.referral?.seen ?? null } });
 
+  /** Finishes or reopens it, once everything is on the server. Throws ApiProblem, and says what is not. */
   async function end(path: 'finish' | 'reopen'): Promise<void> {
-    await flush();
-    setVisit(await api<Visit>('POST', `/visits/${id.value}/${path}`, { revision: file.value!.visit.revision }));
+    await Promise.race([flush(), new Promise((resolve) => { setTimeout(resolve, FINISH_MS); })]);
+    const left = [...new Set(waiting.value.map((change) => change.words))];
+    if (left.length > 0) throw new ApiProblem(0, 'Not sent yet', `${left.join(', ')}: not on the server yet. The visit is finished once ${left.length === 1 ? 'that is' : 'they are'}.`);
+    const visit = await api<Visit>('POST', `/visits/${id.value}/${path}`, { revision: served.value!.visit.revision });
+    if (served.value?.visit.id === visit.id) served.value = { ...served.value, visit };
   }
 
   return {
-    planDone, planUndone, file, problem, id, generation, finished, readings, findings, cautionContext, stops, toAsk, saveState, saveProblem,
+    planDone, planUndone, file, problem, id, generation, finished, readings, findings, cautionContext, stops, toAsk, saveState, saveProblem, refused, record, waiting,
     answer, setQuestionsAside, override, refer,
-    load, setArrive, setBlocks, setNote, setRun, flush, takeTheirs, keepMine, rememberStep, saveReading, saveFinding,
+    load, setArrive, setBlocks, setNote, flush, takeTheirs, keepMine, rememberStep, saveReading, saveFinding,
     finish: () => end('finish'),
     reopen: () => end('reopen'),
   };

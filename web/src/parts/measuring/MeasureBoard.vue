@@ -120,7 +120,7 @@ const bandWords = computed(() => active.value?.bands.map((band) => `${band.peopl
       <ul v-else class="plain">
         <li v-for="row in rows" :key="row.motion.id" :class="{ on: row.motion.id === active?.motion.id }">
           <p v-if="turnAt.has(row.motion.id)" class="turn small">{{ turnAt.get(row.motion.id) }}</p>
-          <MotionRow :row="row" :moment="moment" :active="row.motion.id === active?.motion.id" :care="care.get(row.motion.id) ?? null" @choose="go(row.motion)" />
+          <MotionRow :row="row" :moment="moment" :active="row.motion.id === active?.motion.id" :care="care.get(row.motion.id) ?? null" :unsent="row.motion.sides.filter((side) => measuring.isUnsent(row.motion.id, side))" @choose="go(row.motion)" />
           <button v-if="!measuring.isMeasured(row.motion) && !visit.finished && moment === 'before'" type="button" class="drop" :aria-label="`Leave out ${row.motion.name}, ${row.motion.testPosition}`" title="Leave out" @click="measuring.drop(row.motion.id)">×</button>
         </li>
       </ul>

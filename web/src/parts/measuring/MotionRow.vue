@@ -4,12 +4,13 @@ import type { Side } from '@pace-bend/core/body';
 import type { Level } from '@pace-bend/core/caution';
 import { formatNumber, formatSigned, type ChangeKind } from '@pace-bend/core/measure';
 import type { Moment, MotionComparison, SideComparison } from '@pace-bend/core/record';
+import { useOutbox } from '../../stores/outbox.ts';
 import BendPair, { type FanValues } from '../BendPair.vue';
 import PosedFigure from '../PosedFigure.vue';
 import { LEVEL_WORDS } from '../words.ts';
 
 /** One motion of the list: its figure, both sides with the bend pair between them, and what it says in words. */
-const props = defineProps<{ row: MotionComparison; moment: Moment; active: boolean; care: Level | null }>();
+const props = defineProps<{ row: MotionComparison; moment: Moment; active: boolean; care: Level | null; unsent: readonly Side[] }>();
 defineEmits<{ choose: [] }>();
 
 const sideOf = (side: Side): SideComparison | undefined => props.row.sides.find((each) => each.side === side);
@@ -19,6 +20,8 @@ const fans = computed<FanValues[]>(() => props.row.sides.map((each) => ({
 })));
 const values = computed(() => Object.fromEntries(props.row.sides.map((each) => [each.side, each.now?.value ?? null])));
 const short = computed(() => props.row.sides.filter((each) => each.short).map((each) => each.side));
+const outbox = useOutbox();
+const isUnsent = (each: SideComparison | undefined) => each !== undefined && props.unsent.includes(each.side);
 const figure = (each: SideComparison | undefined) => (each?.now ? formatNumber(each.now.value) : '–');
 /** After work, the value before stands beneath. */
 const was = (each: SideComparison | undefined) => (props.moment === 'after' && each?.before ? `was ${formatNumber(each.before.value)}` : '');
@@ -48,12 +51,12 @@ const words = computed(() => {
     <PosedFigure class="posed" :motion="row.motion" :values="values" :short="short" :size="52" :shape="1.2" decorative />
     <span class="what"><b>{{ row.motion.name }}</b><span class="soft small">{{ row.motion.testPosition }}</span><span v-if="care" class="level small" :class="care">{{ LEVEL_WORDS[care] }}</span></span>
     <template v-if="ends.length === 2">
-      <span class="num figure left" :class="{ low: ends[0]?.short }"><span class="sr-only">Left </span>{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small></span>
+      <span class="num figure left" :class="{ low: ends[0]?.short, unsent: isUnsent(ends[0]) }"><span class="sr-only">Left </span>{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small><small v-if="isUnsent(ends[0]) && outbox.isStuck" class="not-sent">not sent</small></span>
       <BendPair class="pair" :motion="row.motion" :fans="fans" :bands="row.bands" :width="196" />
-      <span class="num figure right" :class="{ low: ends[1]?.short }"><span class="sr-only">Right </span>{{ figure(ends[1]) }}<small v-if="was(ends[1])" class="was">{{ was(ends[1]) }}</small></span>
+      <span class="num figure right" :class="{ low: ends[1]?.short, unsent: isUnsent(ends[1]) }"><span class="sr-only">Right </span>{{ figure(ends[1]) }}<small v-if="was(ends[1])" class="was">{{ was(ends[1]) }}</small><small v-if="isUnsent(ends[1]) && outbox.isStuck" class="not-sent">not sent</small></span>
     </template>
     <template v-else>
-      <span class="num figure left" :class="{ low: ends[0]?.short }">{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small></span>
+      <span class="num figure left" :class="{ low: ends[0]?.short, unsent: isUnsent(ends[0]) }">{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small><small v-if="isUnsent(ends[0]) && outbox.isStuck" class="not-sent">not sent</small></span>
       <BendPair class="pair" :motion="row.motion" :fans="fans" :bands="row.bands" :width="196" />
       <span class="soft small unit">{{ row.motion.unit === 'cm' ? 'cm' : '°' }}</span>
     </template>

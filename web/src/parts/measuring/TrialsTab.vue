@@ -5,6 +5,7 @@ import { detectable, formatNumber, formatSigned, formatValue, gainToAngleDeg, no
 import type { Moment, MotionComparison, SideComparison } from '@pace-bend/core/record';
 import { blocking, cautionsFor, limitWords, measuring as measuringAction, overriddenFor } from '@pace-bend/core/caution';
 import SetAside from '../../cautions/SetAside.vue';
+import { useOutbox } from '../../stores/outbox.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { INSTRUMENT_WORDS, SIDE_WORDS } from '../words.ts';
@@ -89,7 +90,7 @@ function onLeave(event: FocusEvent, side: Side): void {
 }
 
 function message(side: Side): string | null {
-  return props.measuring.problems[`${motion.value.id}/${side}`] ?? props.measuring.checked(motion.value, side).messages.find((each) => each !== null) ?? null;
+  return props.measuring.problemOf(motion.value.id, side) ?? props.measuring.checked(motion.value, side).messages.find((each) => each !== null) ?? null;
 }
 
 function spread(side: Side): string {
@@ -146,6 +147,8 @@ const references = computed(() => props.row.bands.map((band) => ({
   kind: band.source.kind === 'mean-ci' ? 'spread worked out from the published interval of the mean and a recalled number of people' : band.source.kind === 'clinical' ? 'a clinical value with a stated spread' : 'a working value with a stated spread',
   citation: band.source.citation,
 })));
+const outbox = useOutbox();
+const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
 </script>
 
 <template>
@@ -153,8 +156,8 @@ const references = computed(() => props.row.bands.map((band) => ({
     <div v-for="each in row.sides" :key="each.side" class="one" @focusout="onLeave($event, each.side)">
       <div class="head">
         <span class="side-name">{{ SIDE_WORDS[each.side] }}</span>
-        <span class="num value" :class="{ low: each.short }" :data-testid="`value-${each.side}`">{{ each.now ? formatNumber(each.now.value) : '–' }}<span class="unit">{{ unit }}</span></span>
-        <span class="soft small">{{ spread(each.side) }}</span>
+        <span class="num value" :class="{ low: each.short, unsent: unsent(each.side) }" :data-testid="`value-${each.side}`">{{ each.now ? formatNumber(each.now.value) : '–' }}<span class="unit">{{ unit }}</span></span>
+        <span class="soft small">{{ spread(each.side) }}<b v-if="unsent(each.side) && outbox.isStuck" class="not-sent"> not sent</b></span>
         <button v-if="each.side === 'right' && canCopyLeft" type="button" class="link small same" title="= in a trial field" @click="sameAsLeft">same as left</button>
       </div>
       <SetAside v-if="cautionsOf(each.side).blocking.length > 0 && !visit.finished" :cautions="cautionsOf(each.side).blocking" :motion-id="motion.id" :side="each.side" :unit="unitWords" />

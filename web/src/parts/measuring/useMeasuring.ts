@@ -2,7 +2,8 @@ import { computed, onScopeDispose, reactive, ref, type Ref } from 'vue';
 import { MOTIONS, motionOf, type Instrument, type Motion, type Side } from '@pace-bend/core/body';
 import { compareMotion, type Moment, type MotionComparison, type ValueToday } from '@pace-bend/core/record';
 import { summariseTrials } from '@pace-bend/core/measure';
-import { ApiProblem } from '../../app/api.ts';
+import { readingSpot } from '../../outbox/visitChanges.ts';
+import { useOutbox } from '../../stores/outbox.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';
@@ -14,15 +15,14 @@ export function useMeasuring(moment: Moment) {
   const visit = useVisit();
   const practice = usePractice();
   const session = useSession();
+  const outbox = useOutbox();
   const visitId = visit.id;
   const draftKey = `${visit.id}.trials.${moment}`;
   const pickedKey = `${visit.id}.motions`;
   const typed = reactive<Record<string, TypedTrials>>(readDraft<Record<string, TypedTrials>>(draftKey) ?? {});
   const instruments = reactive<Record<string, Instrument>>({});
-  const problems = reactive<Record<string, string>>({});
   /** The motions chosen for this visit; null while nobody has chosen and last visit's set stands in. */
   const picked: Ref<readonly string[] | null> = ref(readChoice<string[]>(pickedKey));
-  const underWay = new Map<string, Promise<void>>();
 
   const onDay = computed(() => practice.dayOf(visit.file!.visit.startsAt));
   const keyOf = (motionId: string, side: Side) => `${motionId}/${side}`;
@@ -50,7 +50,18 @@ export function useMeasuring(moment: Moment) {
       ?? motion.instruments[0];
   }
 
-  const trialsOf = (motionId: string, side: Side): TypedTrials => typed[keyOf(motionId, side)] ?? standing(motionId, side)?.trials.map(String) ?? [];
+  const spotOf = (motionId: string, side: Side) => readingSpot({ motionId, side, moment });
+  /** What was refused of one side: it is still shown as typed, with what is wrong. */
+  const refused = (motionId: string, side: Side) => outbox.refusedAt(visit.record, spotOf(motionId, side));
+  const isUnsent = (motionId: string, side: Side) => outbox.at(visit.record, spotOf(motionId, side)) !== null;
+
+  const trialsOf = (motionId: string, side: Side): TypedTrials => typed[keyOf(motionId, side)] ?? (refused(motionId, side)?.body.trials as number[] | undefined)?.map(String) ?? standing(motionId, side)?.trials.map(String) ?? [];
+  /** What is wrong with what was sent of one side, or null. */
+  function problemOf(motionId: string, side: Side): string | null {
+    const refusal = typed[keyOf(motionId, side)] ? null : refused(motionId, side)?.refusal;
+    if (!refusal) return null;
+    return refusal.isStale ? `${refusal.message} What stands now is shown when you press Esc; Enter puts yours in its place.` : refusal.message;
+  }
   const checked = (motion: Motion, side: Side): CheckedTrials => checkTrials(trialsOf(motion.id, side), motion);
 
   /** Everything measured today, with what is being typed in place of what stands. */
@@ -77,7 +88,6 @@ export function useMeasuring(moment: Moment) {
     while (trials.length <= index) trials.push('');
     trials[index] = text;
     typed[key] = trials;
-    delete problems[key];
     keepDraft(draftKey, typed);
   }
 
@@ -89,61 +99,41 @@ export function useMeasuring(moment: Moment) {
   /** Puts back what stands, for one side. */
   function takeBack(motion: Motion, side: Side): void {
     forget(keyOf(motion.id, side));
-  }
-
-  /** Requests of one side follow one another, so that each sees what the one before it brought. */
-  function inTurn(key: string, work: () => Promise<void>): Promise<void> {
-    const turn = (underWay.get(key) ?? Promise.resolve()).then(work);
-    underWay.set(key, turn);
-    return turn;
+    const wrong = refused(motion.id, side);
+    if (wrong) outbox.drop(wrong.id);
   }
 
   /** Saves a side if what is typed is sound and differs from what stands. Enter and leaving the field both ask for it. */
-  const commit = (motion: Motion, side: Side): Promise<void> => inTurn(keyOf(motion.id, side), () => save(motion, side));
-
-  async function save(motion: Motion, side: Side): Promise<void> {
+  function commit(motion: Motion, side: Side): void {
     const key = keyOf(motion.id, side);
-    if (!typed[key] || visit.finished) return;
+    if ((!typed[key] && !refused(motion.id, side)) || visit.finished) return;
     const { values, sound } = checked(motion, side);
     if (!sound) return;
-    if (!differs(values, standing(motion.id, side)?.trials)) return forget(key);
-    const sent = typed[key];
-    if ((await send(motion, side, values)) && typed[key] === sent) forget(key);
+    if (differs(values, standing(motion.id, side)?.trials)) put(motion, side, values);
+    else takeBack(motion, side);
+    forget(key);
   }
 
-  /** Sends a reading; returns whether it was taken. What is wrong is said beside the trials. */
-  async function send(motion: Motion, side: Side, trials: readonly number[]): Promise<boolean> {
-    const key = keyOf(motion.id, side);
-    try {
-      await visit.saveReading({ motionId: motion.id, side, moment, mode: motion.mode, instrument: instrumentFor(motion), trials });
-      delete problems[key];
-      return true;
-    } catch (error) {
-      if (!(error instanceof ApiProblem)) throw error;
-      problems[key] = error.isStale ? `${error.message} What stands now is shown when you press Esc; Enter puts yours in its place.` : error.message;
-      if (error.isStale) await visit.load(visit.id);
-      return false;
-    }
-  }
+  const put = (motion: Motion, side: Side, trials: readonly number[]) => visit.saveReading({ motionId: motion.id, side, moment, mode: motion.mode, instrument: instrumentFor(motion), trials });
 
   /** Saves whatever is sound: what an earlier page left behind, and what is being left behind now. */
   function commitAll(): void {
     if (visit.id !== visitId) return;
     for (const key of Object.keys(typed)) {
       const [motionId, side] = key.split('/') as [string, Side];
-      void commit(motionOf(motionId), side);
+      commit(motionOf(motionId), side);
     }
   }
   commitAll();
   onScopeDispose(commitAll);
 
-  async function setInstrument(motion: Motion, instrument: Instrument): Promise<void> {
+  function setInstrument(motion: Motion, instrument: Instrument): void {
     instruments[motion.id] = instrument;
-    // A reading already taken, or still on its way, is corrected: it was read with the other instrument.
-    await Promise.all(motion.sides.map((side) => inTurn(keyOf(motion.id, side), async () => {
+    // A reading already taken is corrected: it was read with the other instrument.
+    for (const side of motion.sides) {
       const reading = standing(motion.id, side);
-      if (reading && reading.instrument !== instrumentFor(motion)) await send(motion, side, reading.trials);
-    })));
+      if (reading && reading.instrument !== instrumentFor(motion)) put(motion, side, reading.trials);
+    }
   }
 
   function pick(motionId: string): void {
@@ -165,7 +155,7 @@ export function useMeasuring(moment: Moment) {
 
   const isMeasured = (motion: Motion) => visit.readings.some((reading) => reading.motionId === motion.id);
 
-  return { motions, comparisons, lastSet, choose, problems, trialsOf, checked, instrumentFor, setInstrument, type, takeBack, commit, pick, drop, isMeasured, standing };
+  return { motions, comparisons, lastSet, choose, problemOf, isUnsent, trialsOf, checked, instrumentFor, setInstrument, type, takeBack, commit, pick, drop, isMeasured, standing };
 }
 
 export type Measuring = ReturnType<typeof useMeasuring>;

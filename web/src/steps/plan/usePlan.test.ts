@@ -1,4 +1,5 @@
 import { createPinia, setActivePinia } from 'pinia';
+import { useOutbox } from '../../stores/outbox.ts';
 import { BUILT_IN } from '@pace-bend/core/method';
 import type { Plan, VisitFile } from '@pace-bend/core/record';
 import { installBrowser, type Sent } from '../../testing/browser.ts';
@@ -19,6 +20,7 @@ async function open(file: VisitFile) {
     return { status: 200, body: kept };
   });
   setActivePinia(createPinia());
+  await useOutbox().open('ann');
   const visit = useVisit();
   await visit.load('v');
   return { visit, plan: usePlan(), sent, kept: () => kept };

@@ -2,10 +2,13 @@
 import { formatDuration } from '@pace-bend/core/record';
 import type { RunStatus } from '@pace-bend/core/table';
 import { SIDE_WORDS } from '../../parts/words.ts';
+import { keptWords } from '../../outbox/words.ts';
+import { useOutbox } from '../../stores/outbox.ts';
 import type { TableHandle } from './useRun.ts';
 
 /** Who is on the table, what is being done on which side, and how far the session is. */
 const props = defineProps<{ run: TableHandle; status: RunStatus }>();
+const outbox = useOutbox();
 const { clockFailed, visit, view, linkState, muted, spoken } = props.run;
 </script>
 
@@ -19,7 +22,7 @@ const { clockFailed, visit, view, linkState, muted, spoken } = props.run;
     <span class="tail">
       <span v-if="run.clockRate > 1" class="tag">Walk-through ×{{ run.clockRate }}</span>
       <span v-if="clockFailed" class="tag" role="status">Clock without its helper: keep this page in front</span>
-      <span v-if="linkState === 'waiting'" class="tag" role="status">Not sent yet: kept here</span>
+      <span v-if="linkState === 'waiting'" class="tag" role="status">Not sent yet: {{ keptWords(outbox.isStored) }}</span>
       <button type="button" class="switch" :aria-pressed="!muted" @click="run.toggleMuted">Sound {{ muted ? 'off' : 'on' }} <kbd>M</kbd></button>
       <button type="button" class="switch" :aria-pressed="spoken" @click="run.toggleSpoken">Voice {{ spoken ? 'on' : 'off' }} <kbd>V</kbd></button>
       <span class="num clock">{{ formatDuration(view.elapsedMs) }} of {{ formatDuration(view.totalMs) }}</span>

@@ -1,94 +1,34 @@
-import { jest } from '@jest/globals';
-import type { RunFields, StoredRunEvent } from '@pace-bend/core/record';
+import type { StoredRunEvent } from '@pace-bend/core/record';
 import { ApiProblem } from '../../app/api.ts';
-import { joinEvents, RunLink, type PendingRun, type RunLinkDeps } from './runLink.ts';
+import type { Change } from '../../outbox/change.ts';
+import { eventsSpot, joinEvents, linkOf, pendingRun, RunLink, runSpot } from './runLink.ts';
 
-const fields = { visitId: 'v' } as RunFields;
+const change = (spot: string, body: object, refusal: Change['refusal'] = null) => ({ spot, body, refusal }) as Change;
+const refused = (title: string, isStale: boolean) => ({ status: 409, title, message: '', current: null, cautions: [], isStale });
+const sent = (seq: number) => ({ id: String(seq), seq, kind: 'beat', atMs: seq });
 
-/** A server that can be switched off, answers late, and takes each place once. */
-function fakeServer() {
-  const kept = new Map<number, string>();
-  let stored: PendingRun | null = null;
-  const server = {
-    up: true,
-    loseAnswers: 0,
-    begun: 0,
-    kept,
-    states: [] as string[],
-    get stored() { return stored; },
-    deps: {
-      begin: async () => {
-        if (!server.up) throw new ApiProblem(0, 'No answer', '');
-        server.begun += 1;
-      },
-      append: async (_id, events) => {
-        if (!server.up) throw new ApiProblem(0, 'No answer', '');
-        for (const event of events as { seq: number; id: string }[]) {
-          if (kept.has(event.seq) && kept.get(event.seq) !== event.id) throw new ApiProblem(409, 'Led elsewhere', '');
-          kept.set(event.seq, event.id);
-        }
-        if (server.loseAnswers-- > 0) throw new ApiProblem(0, 'No answer', '');
-        return { lastSeq: Math.max(...kept.keys()) };
-      },
-      keep: (value) => { stored = JSON.parse(JSON.stringify(value)) as PendingRun; },
-      drop: () => { stored = null; },
-      pause: async () => { await new Promise((resolve) => setImmediate(resolve)); },
-      onState: (state) => { server.states.push(state); },
-    } satisfies RunLinkDeps as RunLinkDeps,
-  };
-  return server;
-}
-
-test('begins the run once, then sends every event in order and keeps nothing back', async () => {
-  const server = fakeServer();
-  const link = new RunLink('r', fields, 0, [], server.deps);
-  for (let i = 0; i < 5; i++) link.add({ kind: 'beat', atMs: i });
-  await link.flush();
-  expect([...server.kept.keys()]).toEqual([1, 2, 3, 4, 5]);
-  expect(server.begun).toBe(1);
-  expect(server.stored).toBeNull();
-  expect(server.states.at(-1)).toBe('sent');
+test('every event gets the next place in the sequence and an id of its own', () => {
+  const kept: { id: string; seq: number; kind: string }[] = [];
+  const link = new RunLink('r', 4, (events) => kept.push(...(events as typeof kept)));
+  link.add({ kind: 'hold', atMs: 1 });
+  link.add({ kind: 'go', atMs: 2 });
+  expect(kept.map(({ seq, kind }) => [seq, kind])).toEqual([[5, 'hold'], [6, 'go']]);
+  expect(new Set(kept.map(({ id }) => id)).size).toBe(2);
 });
 
-test('with the server gone everything stays in the browser, and a new page sends it', async () => {
-  const server = fakeServer();
-  server.up = false;
-  const link = new RunLink('r', fields, 0, [], server.deps);
-  link.add({ kind: 'start', atMs: 0 });
-  link.add({ kind: 'hold', atMs: 900 });
-  await new Promise((resolve) => setImmediate(resolve));
-  expect(server.stored).toMatchObject({ runId: 'r', fields, events: [{ seq: 1 }, { seq: 2 }] });
-  link.close();
-  server.up = true;
-  const { fields: kept, events } = server.stored!;
-  const reopened = new RunLink('r', kept, 0, events, server.deps);
-  reopened.add({ kind: 'go', atMs: 1000 });
-  await reopened.flush();
-  expect([...server.kept.keys()]).toEqual([1, 2, 3]);
-  expect(server.stored).toBeNull();
+test('what waits of a run is put together again: its beginning, and its events over several requests; the last run counts', () => {
+  expect(pendingRun([change('plan', {})])).toBeNull();
+  const changes = [change(eventsSpot('old'), { events: [sent(1)] }), change(runSpot('r'), { visitId: 'v' }), change(eventsSpot('r'), { events: [sent(1), sent(2)] }), change(eventsSpot('r'), { events: [sent(3)] })];
+  expect(pendingRun(changes)).toEqual({ runId: 'r', fields: { visitId: 'v' }, events: [1, 2, 3].map((seq) => ({ id: String(seq), seq, event: { kind: 'beat', atMs: seq } })) });
+  expect(pendingRun(changes.slice(3))!.fields).toBeNull();
 });
 
-test('a lost answer is no lost event and no doubled one', async () => {
-  const server = fakeServer();
-  server.loseAnswers = 3;
-  const link = new RunLink('r', null, 0, [], server.deps);
-  for (let i = 0; i < 4; i++) link.add({ kind: 'beat', atMs: i });
-  await link.flush();
-  expect([...server.kept.keys()]).toEqual([1, 2, 3, 4]);
-  expect(server.states).toContain('waiting');
-});
-
-test('when another tab leads, nothing more is sent from here', async () => {
-  const server = fakeServer();
-  server.kept.set(1, 'somebody else');
-  const append = jest.spyOn(server.deps, 'append');
-  const link = new RunLink('r', null, 0, [], server.deps);
-  link.add({ kind: 'start', atMs: 0 });
-  await link.flush();
-  link.add({ kind: 'hold', atMs: 5 });
-  await link.flush();
-  expect(server.states).toEqual(['elsewhere']);
-  expect(append).toHaveBeenCalledTimes(1);
+test('a place that is taken means another page leads; without an answer it waits; otherwise it is sent or on its way', () => {
+  expect(linkOf([], new ApiProblem(0, 'No answer', ''))).toMatchObject({ state: 'sent' });
+  expect(linkOf([change(eventsSpot('r'), { events: [] })], null)).toMatchObject({ state: 'sent' });
+  expect(linkOf([change(eventsSpot('r'), { events: [] })], new ApiProblem(0, 'No answer', ''))).toMatchObject({ state: 'waiting' });
+  expect(linkOf([change(eventsSpot('r'), { events: [] }, refused('Led elsewhere', true))], null)).toMatchObject({ state: 'elsewhere' });
+  expect(linkOf([change(runSpot('r'), {}, refused('Caution', false))], null)).toMatchObject({ state: 'refused', problem: { title: 'Caution' } });
 });
 
 test('joining: what this browser kept counts only where it follows on', () => {

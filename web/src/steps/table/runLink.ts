@@ -1,21 +1,12 @@
 import { v7 as uuid } from 'uuid';
 import type { RunFields, StoredRunEvent } from '@pace-bend/core/record';
 import type { RunEvent } from '@pace-bend/core/table';
-import { ApiProblem } from '../../app/api.ts';
+import type { ApiProblem } from '../../app/api.ts';
+import { problemOf, type Change } from '../../outbox/change.ts';
 
 export type LinkState = 'sent' | 'waiting' | 'elsewhere' | 'refused';
 
-/** What a run needs from outside: the server, a place in the browser to keep what it has not acknowledged, and a pause. */
-export interface RunLinkDeps {
-  readonly begin: (runId: string, fields: RunFields) => Promise<unknown>;
-  readonly append: (runId: string, events: readonly object[]) => Promise<{ lastSeq: number }>;
-  readonly keep: (value: PendingRun) => void;
-  readonly drop: () => void;
-  readonly pause: (ms: number) => Promise<void>;
-  readonly onState: (state: LinkState, problem: ApiProblem | null) => void;
-}
-
-/** What the browser keeps of a run until the server has it. */
+/** What this browser has of a run and the server may not. */
 export interface PendingRun {
   readonly runId: string;
   /** What the run is to be begun with; null once the server knows it. */
@@ -23,83 +14,46 @@ export interface PendingRun {
   readonly events: readonly StoredRunEvent[];
 }
 
-const RETRY_MS = [500, 1000, 2000, 4000, 8000] as const;
-const MOST_IN_ONE_REQUEST = 200;
+type Sent = StoredRunEvent['event'] & { readonly id: string; readonly seq: number };
+
+export const runSpot = (runId: string) => `run/${runId}`;
+export const eventsSpot = (runId: string) => `events/${runId}`;
+export const isOfRun = (change: Pick<Change, 'spot'>, runId: string) => change.spot === runSpot(runId) || change.spot === eventsSpot(runId);
+
+/** The run that waits among a visit's changes: the last one, because an earlier one was left. Null when none does. */
+export function pendingRun(changes: readonly Change[]): PendingRun | null {
+  const runId = changes.findLast((change) => /^(run|events)\//.test(change.spot))?.spot.split('/')[1];
+  if (runId === undefined) return null;
+  const events = changes.filter((change) => change.spot === eventsSpot(runId)).flatMap((change) => change.body.events as Sent[]);
+  return {
+    runId,
+    fields: (changes.find((change) => change.spot === runSpot(runId))?.body as RunFields | undefined) ?? null,
+    events: events.map(({ id, seq, ...event }) => ({ id, seq, event: event as RunEvent })),
+  };
+}
+
+/** Where the events of a run are, from its changes that wait and whether the last try failed. */
+export function linkOf(changes: readonly Change[], failed: ApiProblem | null): { readonly state: LinkState; readonly problem: ApiProblem | null } {
+  const refusal = changes.find((change) => change.refusal !== null)?.refusal;
+  // A place in the sequence that is taken means that another page leads the run.
+  if (refusal) return { state: refusal.isStale ? 'elsewhere' : 'refused', problem: problemOf(refusal) };
+  return changes.length > 0 && failed ? { state: 'waiting', problem: failed } : { state: 'sent', problem: null };
+}
 
 /**
- * Carries a run's events to the server in order. Every event is kept in the browser before anything else happens
- * to it and dropped only when the server has acknowledged it, so closing the page or losing the server loses
- * nothing; sending again is harmless because each event has an id and a place. An event refused because its
- * place is taken means that another tab leads the run: then nothing more is sent from here.
+ * Puts a run's events into the outbox, one place in the sequence after another. Sending them again is harmless because each
+ * has an id and a place.
  */
 export class RunLink {
-  private pending: StoredRunEvent[];
   private lastSeq: number;
-  private working: Promise<void> | null = null;
-  private closed = false;
 
-  constructor(readonly runId: string, private fields: RunFields | null, acknowledgedSeq: number, pending: readonly StoredRunEvent[], private readonly deps: RunLinkDeps) {
-    this.pending = [...pending];
-    this.lastSeq = pending.at(-1)?.seq ?? acknowledgedSeq;
-    if (this.pending.length > 0 || fields) void this.flush();
+  constructor(readonly runId: string, lastSeq: number, private readonly keep: (events: readonly object[]) => void) {
+    this.lastSeq = lastSeq;
   }
 
-  /** Keeps an event and sends it as soon as may be. */
   add(event: RunEvent): void {
-    if (this.closed) return;
     this.lastSeq += 1;
-    this.pending.push({ id: uuid(), seq: this.lastSeq, event });
-    this.keep();
-    void this.flush();
-  }
-
-  /** Resolves when everything is acknowledged or nothing more will be sent. */
-  flush(): Promise<void> {
-    this.working ??= this.work().finally(() => {
-      this.working = null;
-    });
-    return this.working;
-  }
-
-  /** Sends nothing more; what is kept stays kept. */
-  close(): void {
-    this.closed = true;
-  }
-
-  private async work(): Promise<void> {
-    let tries = 0;
-    while (!this.closed && (this.fields || this.pending.length > 0)) {
-      try {
-        if (this.fields) {
-          await this.deps.begin(this.runId, this.fields);
-          this.fields = null;
-          this.keep();
-        }
-        const batch = this.pending.slice(0, MOST_IN_ONE_REQUEST);
-        if (batch.length > 0) {
-          const { lastSeq } = await this.deps.append(this.runId, batch.map(({ id, seq, event }) => ({ id, seq, ...event })));
-          this.pending = this.pending.filter((each) => each.seq > lastSeq);
-          this.keep();
-        }
-        tries = 0;
-      } catch (error) {
-        if (!(error instanceof ApiProblem)) throw error;
-        if (error.mayPass) {
-          this.deps.onState('waiting', error);
-          await this.deps.pause(RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]!);
-          continue;
-        }
-        this.closed = true;
-        this.deps.onState(error.isStale ? 'elsewhere' : 'refused', error);
-        return;
-      }
-    }
-    if (!this.closed) this.deps.onState('sent', null);
-  }
-
-  private keep(): void {
-    if (this.pending.length === 0 && !this.fields) this.deps.drop();
-    else this.deps.keep({ runId: this.runId, fields: this.fields, events: this.pending });
+    this.keep([{ id: uuid(), seq: this.lastSeq, ...event }]);
   }
 }
 

@@ -1,8 +1,11 @@
+import 'fake-indexeddb/auto';
+import { IDBFactory } from 'fake-indexeddb';
 import { createPinia, setActivePinia } from 'pinia';
 import { effectScope } from 'vue';
 import { findMethod, newBlock, type BlockPlan } from '@pace-bend/core/method';
 import type { RunFields, VisitFile } from '@pace-bend/core/record';
 import { compile } from '@pace-bend/core/method';
+import { useOutbox } from '../../stores/outbox.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { installBrowser, settle, type Sent } from '../../testing/browser.ts';
 import { reading, visitFile } from '../../testing/visitFile.ts';
@@ -19,6 +22,7 @@ interface SentEvent { readonly id: string; readonly seq: number; readonly atMs: 
 
 /** A page without a screen, and a server that keeps runs. */
 function open() {
+  globalThis.indexedDB = new IDBFactory();
   const runs = new Map<string, { fields: RunFields; events: SentEvent[] }>();
   const file = (): VisitFile => visitFile({
     readings: [reading({ motionId: SLR, trials: [60, 62, 61] })],
@@ -26,7 +30,7 @@ function open() {
     runs: [...runs].map(([id, { fields, events }]) => ({ id, visitId: 'v', clockRate: fields.clockRate, startedAt: '2026-11-25T09:40:00.000Z', line: compile(fields.blocks, { breath: fields.breath, edgeOf: () => fields.edges[0]!.value }), events: events.map(({ id: eventId, seq, ...event }) => ({ id: eventId, seq, event: event as never })) })),
   });
   const server = { up: true };
-  const { storage, sent } = installBrowser(({ method, path, body }: Sent) => {
+  const { sent } = installBrowser(({ method, path, body }: Sent) => {
     if (!server.up) return null;
     if (method === 'GET') return { status: 200, body: file() };
     const runId = path.split('/')[3]!;
@@ -62,11 +66,12 @@ function open() {
       }
     },
   });
-  return { runs, server, storage, sent, hidePage: () => listeners.pagehide?.(), eventsOf: () => [...runs.values()].at(-1)?.events ?? [] };
+  return { runs, server, sent, hidePage: () => listeners.pagehide?.(), eventsOf: () => [...runs.values()].at(-1)?.events ?? [] };
 }
 
 async function atTheTable(rate: number) {
   setActivePinia(createPinia());
+  await useOutbox().open('ann');
   const visit = useVisit();
   await visit.load('v');
   const scope = effectScope();
@@ -153,7 +158,7 @@ test('begun while nobody answers: kept in the browser, found again by a new page
   first.run.space();
   await settle(60);
   expect(first.run.linkState.value).toBe('waiting');
-  expect(page.storage.getItem('pace-bend.draft.nobody.v.run')).toContain('start');
+  expect(useOutbox().changes.map((change) => change.spot.split('/')[0])).toEqual(['run', 'events']);
   page.hidePage();
   const { positionMs } = first.run.state.value;
   page.server.up = true;
@@ -163,7 +168,7 @@ test('begun while nobody answers: kept in the browser, found again by a new page
   await second.run.flush();
   expect(page.runs.size).toBe(1);
   expect(page.eventsOf().map((event) => event.kind)).toEqual(['start', 'go', 'beat']);
-  expect(page.storage.getItem('pace-bend.draft.nobody.v.run')).toBeNull();
+  expect(useOutbox().changes).toEqual([]);
   second.close();
   first.close();
 });

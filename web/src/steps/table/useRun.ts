@@ -1,18 +1,18 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import { v7 as uuid } from 'uuid';
 import { phaseKind, type Line } from '@pace-bend/core/method';
-import { currentReadings, LIMITS, type Run, type RunFields, type StoredRunEvent } from '@pace-bend/core/record';
+import { currentReadings, LIMITS, type Run, type RunFields } from '@pace-bend/core/record';
 import { betweenPasses, passKey, sessionStrip, type Between, type StripItem } from '@pace-bend/core/session';
 import { applyEvent, carryTo, foldRun, nextChangeMs, READY, viewRun, type RunEventBody, type RunState } from '@pace-bend/core/table';
-import { api, type ApiProblem } from '../../app/api.ts';
-import { dropDraft, keepChoice, keepDraft, readChoice, readDraft } from '../../parts/drafts.ts';
+import { keepChoice, readChoice } from '../../parts/drafts.ts';
+import { useOutbox } from '../../stores/outbox.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { breathOf, edgesOf, lineOf, mayMeasureIn, measuredIn } from '../plan/usePlan.ts';
 import { absoluteNowMs, Alarm } from './alarm.ts';
 import { betweenWords } from './between.ts';
 import { RunClock } from './runClock.ts';
-import { joinEvents, RunLink, type LinkState, type PendingRun } from './runLink.ts';
+import { eventsSpot, isOfRun, joinEvents, linkOf, pendingRun, RunLink, runSpot, type LinkState } from './runLink.ts';
 import { speak, Tones } from './tones.ts';
 
 /** While the count runs, the server hears at least this often where it is, in milliseconds of run time. */
@@ -22,6 +22,7 @@ const BEAT_MS = 3000;
 export function useRun(rate: number) {
   const visit = useVisit();
   const shelf = useShelf();
+  const outbox = useOutbox();
   const tones = new Tones();
   const muted = ref(readChoice<boolean>('muted') ?? false);
   const spoken = ref(readChoice<boolean>('spoken') ?? false);
@@ -41,9 +42,10 @@ export function useRun(rate: number) {
   const state = shallowRef<RunState>(READY);
   /** True after the program was opened on a run under way, until the first key. */
   const reopened = ref(false);
-  const linkState = ref<LinkState>('sent');
-  const linkProblem = shallowRef<ApiProblem | null>(null);
-  let link: RunLink | null = null;
+  const link = shallowRef<RunLink | null>(null);
+  const carried = computed(() => linkOf(link.value ? visit.waiting.filter((change) => isOfRun(change, link.value!.runId)) : [], outbox.problem));
+  const linkState = computed<LinkState>(() => carried.value.state);
+  const linkProblem = computed(() => carried.value.problem);
   let lastEventMs = 0;
   let lastCue = -1;
   let ended = false;
@@ -76,33 +78,29 @@ export function useRun(rate: number) {
     return betweenWords(between.value?.before.get(passKey(cue.blockIndex, cue.pass ?? 0)) ?? []);
   }
 
-  const pendingKey = () => `${visit.id}.run`;
-
   /** Takes up the run that is under way, or makes the plan ready for a new one. */
   function open(): void {
-    link?.close();
-    link = null;
+    link.value = null;
     clock.value = new RunClock(absoluteNowMs, clockRate);
-    const kept = readDraft<PendingRun>(pendingKey());
+    const kept = pendingRun(visit.waiting);
     const runs = visit.file!.runs;
     // A run that was begun while the server was away is known to this browser only.
     const onlyHere = kept?.fields && !runs.some((run) => run.id === kept.runId) ? { id: kept.runId, line: lineOf(kept.fields.blocks, kept.fields.breath, kept.fields.edges, shelf.shelf)!, events: [] } : null;
     const run: Pick<Run, 'id' | 'line' | 'events'> | null = onlyHere ?? runs.at(-1) ?? null;
     if (!run) return ready();
-    const { all, unsent } = joinEvents(run.events, kept?.runId === run.id ? kept.events : []);
+    const { all } = joinEvents(run.events, kept?.runId === run.id ? kept.events : []);
     line.value = run.line;
     state.value = foldRun(run.line, all.map((each) => each.event));
     lastEventMs = state.value.atMs;
     lastCue = state.value.cueIndex;
     reopened.value = state.value.status !== 'finished' && state.value.status !== 'ready';
-    makeLink(run.id, onlyHere ? kept!.fields : null, run.events.at(-1)?.seq ?? 0, unsent);
+    makeLink(run.id, all.at(-1)?.seq ?? 0);
     if (state.value.status === 'ready') ready();
   }
 
   /** A new run from the plan as it stands; nothing is written before it begins. */
   function ready(): void {
-    link?.close();
-    link = null;
+    link.value = null;
     clock.value = new RunClock(absoluteNowMs, clockRate);
     line.value = planLine.value;
     state.value = READY;
@@ -110,21 +108,10 @@ export function useRun(rate: number) {
     lastCue = -1;
   }
 
-  function makeLink(runId: string, fields: RunFields | null, acknowledgedSeq: number, unsent: readonly StoredRunEvent[]): void {
-    linkState.value = 'sent';
-    linkProblem.value = null;
-    const key = pendingKey();
-    link = new RunLink(runId, fields, acknowledgedSeq, unsent, {
-      begin: async (id, body) => visit.setRun(await api<Run>('PUT', `/runs/${id}`, body)),
-      append: (id, events) => api('POST', `/runs/${id}/events`, { events }),
-      keep: (value) => keepDraft(key, value),
-      drop: () => dropDraft(key),
-      pause: (ms) => new Promise((resolve) => { setTimeout(resolve, ms); }),
-      onState: (next, problem) => {
-        linkState.value = next;
-        linkProblem.value = problem;
-      },
-    });
+  function makeLink(runId: string, lastSeq: number): void {
+    link.value = new RunLink(runId, lastSeq, (events) => outbox.put({
+      record: visit.record, spot: eventsSpot(runId), words: 'what happened at the table', method: 'POST', path: `/runs/${runId}/events`, body: { events }, join: 'events', revision: null,
+    }));
   }
 
   /** Puts an event on the run: into the state, into the browser, and on its way to the server. */
@@ -133,7 +120,7 @@ export function useRun(rate: number) {
     const event = { ...body, atMs: Math.max(clock.value.now(), state.value.atMs) };
     state.value = applyEvent(line.value, state.value, event);
     lastEventMs = event.atMs;
-    link?.add(event);
+    link.value?.add(event);
     after();
   }
 
@@ -156,7 +143,10 @@ export function useRun(rate: number) {
 
   function begin(): void {
     const file = visit.file!;
-    makeLink(uuid(), { visitId: file.visit.id, blocks: file.plan.blocks, breath: breathOf(file), edges: edgesOf(file), clockRate }, 0, []);
+    const runId = uuid();
+    const fields: RunFields = { visitId: file.visit.id, blocks: file.plan.blocks, breath: breathOf(file), edges: edgesOf(file), clockRate };
+    outbox.put({ record: visit.record, spot: runSpot(runId), words: 'a run at the table', method: 'PUT', path: `/runs/${runId}`, body: { ...fields }, join: 'none', revision: null });
+    makeLink(runId, 0);
     clock.value.startAt(0);
     lastEventMs = 0;
   }
@@ -194,9 +184,9 @@ export function useRun(rate: number) {
       alarmMs = nextMs;
       alarm.set(nextMs === null ? null : clock.value.monotonicAt(nextMs));
     }
-    if (now.status === 'finished' && link && !ended) {
+    if (now.status === 'finished' && link.value && !ended) {
       ended = true;
-      link.add({ kind: 'finish', atMs: now.atMs });
+      link.value.add({ kind: 'finish', atMs: now.atMs });
       tones.phase('rest');
     }
     if (now.status !== 'finished') ended = false;
@@ -210,8 +200,8 @@ export function useRun(rate: number) {
 
   /** The other tab's events are taken over; the run goes on here from where they left it. */
   async function takeOver(): Promise<void> {
-    dropDraft(pendingKey());
-    linkState.value = 'sent';
+    const runId = link.value?.runId ?? '';
+    outbox.dropRecord(visit.record, (change) => isOfRun(change, runId));
     await visit.load(visit.id);
     open();
   }
@@ -246,11 +236,12 @@ export function useRun(rate: number) {
     if (state.value.status === 'running' && clock.value.isRunning) put({ kind: 'hold' });
     alarm.close();
     tones.close();
-    void link?.flush().then(() => visit.load(visit.id));
+    const { id, record } = visit;
+    void outbox.flush(record).then(() => { if (visit.id === id) return visit.load(id); });
   });
 
   open();
-  return { clockFailed, visit, line, state, view, first, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => link?.flush() ?? Promise.resolve() };
+  return { clockFailed, visit, line, state, view, first, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => outbox.flush(visit.record) };
 }
 
 export type TableHandle = ReturnType<typeof useRun>;

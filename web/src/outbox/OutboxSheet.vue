@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { DateTime } from 'luxon';
+import { ref } from 'vue';
+import SheetDialog from '../parts/SheetDialog.vue';
+import { useOutbox } from '../stores/outbox.ts';
+
+/** What is not on the server, why, and what can be done about it. */
+const outbox = useOutbox();
+const trying = ref(false);
+/** A change that is asked about once more before it is thrown away. */
+const dropping = ref<string | null>(null);
+
+async function sendNow(): Promise<void> {
+  trying.value = true;
+  await outbox.wake();
+  trying.value = false;
+}
+
+function discard(id: string): void {
+  if (dropping.value !== id) {
+    dropping.value = id;
+    return;
+  }
+  outbox.drop(id);
+  dropping.value = null;
+}
+
+const at = (time: string) => DateTime.fromISO(time).toFormat('HH:mm:ss');
+</script>
+
+<template>
+  <SheetDialog v-model:open="outbox.listOpen" title="Not sent yet" :width="560">
+    <p v-if="outbox.changes.length === 0">Everything is on the server.</p>
+    <p v-if="!outbox.isStored" class="warn">This browser does not let anything be kept on this device just now: it is full, or keeping is forbidden. What is not sent is lost when this page is closed.</p>
+    <p v-else-if="outbox.waiting.length > 0" class="soft">Kept on this device, for your account only, and sent in this order as soon as the server answers: after a reload and after the browser was closed as well.</p>
+    <p v-if="outbox.problem && outbox.waiting.length > 0"><b>{{ outbox.problem.title }}.</b> {{ outbox.problem.message }}</p>
+    <ul class="plain">
+      <li v-for="change in outbox.changes" :key="change.id">
+        <span class="num soft">{{ at(change.madeAt) }}</span>
+        <span class="what"><b>{{ change.words }}</b><template v-if="change.refusal"> <span class="no">refused</span><br>{{ change.refusal.message }}</template></span>
+        <Button size="small" :danger="dropping === change.id" :aria-label="`${dropping === change.id ? 'Really discard' : 'Discard'} ${change.words} of ${at(change.madeAt)}`" @click="discard(change.id)">{{ dropping === change.id ? 'Really discard' : 'Discard' }}</Button>
+      </li>
+    </ul>
+    <Button v-if="outbox.waiting.length > 0" type="primary" size="large" block :loading="trying" @click="sendNow">Send now</Button>
+  </SheetDialog>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
+  align-items: start;
+  gap: 12px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line-faint);
+}
+
+.what {
+  overflow-wrap: anywhere;
+}
+
+.no,
+.warn {
+  color: var(--clay-text);
+  font-weight: 600;
+}
+
+ul {
+  max-height: 46vh;
+  margin: 10px 0 14px;
+  overflow-y: auto;
+}
+</style>

@@ -1,0 +1,36 @@
+import type { Athlete, AthleteFields, AthleteFile, Condition, Goal, NoTouchArea } from '@pace-bend/core/record';
+import type { Change } from './change.ts';
+
+export const athleteRecord = (athleteId: string) => `athlete/${athleteId}`;
+
+const idOf = (change: Change) => change.path.split('/').at(-1)!;
+const without = <T extends { readonly id: string }>(rows: readonly T[], id: string): T[] => rows.filter((each) => each.id !== id);
+
+/** The athlete's file as the server has it, with what waits laid over it, in order. What was refused is not in it. */
+export function withWaiting(served: AthleteFile, changes: readonly Change[]): AthleteFile {
+  return changes.filter((change) => change.refusal === null).reduce<AthleteFile>((file, change) => {
+    const id = idOf(change);
+    const gone = change.method === 'DELETE';
+    switch (change.spot.split('/')[0]) {
+      case 'fields': return { ...file, athlete: { ...file.athlete, ...(change.body as Partial<AthleteFields>) } };
+      case 'condition': return { ...file, conditions: gone ? without(file.conditions, id) : [...without(file.conditions, id), { ...change.body, id, revision: change.revision?.base ?? 0 } as Condition] };
+      case 'no-touch': return { ...file, noTouch: gone ? without(file.noTouch, id) : [...without(file.noTouch, id), { ...change.body, id, since: change.madeAt } as NoTouchArea] };
+      case 'goal': {
+        const { motionId, side } = change.body;
+        return { ...file, goals: gone ? without(file.goals, id) : [...file.goals.filter((goal) => goal.motionId !== motionId || goal.side !== side), { ...change.body, id, setAt: change.madeAt } as Goal] };
+      }
+      default: return file;
+    }
+  }, served);
+}
+
+/** The file with what the server answered to a change in it. */
+export function withAnswer(served: AthleteFile, change: Change, answer: unknown): AthleteFile {
+  switch (change.spot.split('/')[0]) {
+    case 'fields': return { ...served, athlete: answer as Athlete };
+    case 'condition': return change.method === 'DELETE' ? { ...served, ...(answer as { conditions: Condition[] }) } : { ...served, conditions: [...without(served.conditions, (answer as Condition).id), answer as Condition] };
+    case 'no-touch': return { ...served, ...(answer as { noTouch: NoTouchArea[] }) };
+    case 'goal': return { ...served, ...(answer as { goals: Goal[] }) };
+    default: return served;
+  }
+}
