@@ -82,7 +82,7 @@ test('two tabs on one visit: nothing is overwritten, and both can go on', async 
   await expect(refused).toBeVisible();
   // What was typed is still in its field; the therapist decides.
   await expect(other.getByLabel('What brings them today')).toHaveValue('from the second tab');
-  await other.getByRole('button', { name: 'Show what stands now' }).click();
+  await other.getByRole('button', { name: 'Take what stands' }).click();
   await expect(other.getByLabel('What brings them today')).toHaveValue('from the first tab');
   await other.getByLabel('What brings them today').fill('from the second tab, knowingly');
   await saved(other);

@@ -12,7 +12,7 @@ test('unsent words of one account: said when signing out, never shown to or sent
 
   await page.getByRole('button', { name: 'Sign out' }).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('a note: typed here and not on the server yet');
+  await expect(dialog).toContainText('the note: typed here and not on the server yet');
   await dialog.getByRole('button', { name: 'Stay' }).click();
   await expect(page.getByLabel('Your words')).toHaveValue('Only Jonas wrote this');
   await page.getByRole('button', { name: 'Sign out' }).click();

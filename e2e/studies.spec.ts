@@ -122,11 +122,11 @@ test('without devices the screen says so; a finding that cannot be sent stays an
 
   await page.route('**/findings/**', (route) => route.abort());
   await panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' }).click();
-  await expect(panel.getByRole('alert')).toBeVisible();
+  await expect(panel.getByText('1 not sent')).toBeVisible();
   await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute('aria-pressed', 'true');
   await page.unroute('**/findings/**');
   await panel.getByRole('group', { name: 'Guarding, left' }).getByRole('button', { name: 'lets go' }).click();
-  await page.waitForTimeout(1300);
+  await expect(panel.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
   await page.reload();
   await panel.getByRole('tab', { name: 'End' }).click();
   await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute('aria-pressed', 'true');

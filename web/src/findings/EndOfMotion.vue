@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Motion, Side } from '@pace-bend/core/body';
 import { END_FEELS, FELT, type EndData } from '@pace-bend/core/finding';
+import NotSent from './NotSent.vue';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { SIDE_WORDS } from '../parts/words.ts';
 import { useVisit } from '../stores/visit.ts';
@@ -27,6 +28,7 @@ const yesNo = [{ value: true, label: 'guards' }, { value: false, label: 'lets go
 </script>
 
 <template>
+  <NotSent :count="findings.unsent.value" />
   <div class="sides">
     <section v-for="side in motion.sides" :key="side" :aria-label="`End of the motion, ${side}`">
       <h3>{{ SIDE_WORDS[side] }}</h3>

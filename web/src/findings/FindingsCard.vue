@@ -8,6 +8,7 @@ import ClockDial from './ClockDial.vue';
 import ForceTests from './ForceTests.vue';
 import GlideCross from './GlideCross.vue';
 import LegLength from './LegLength.vue';
+import NotSent from './NotSent.vue';
 import PressTests from './PressTests.vue';
 import type { Findings } from './useFindings.ts';
 
@@ -34,6 +35,7 @@ const line = (each: (typeof told.value)[number]) => `${subjectWords(each)}${each
   <section class="card findings" aria-label="Findings">
     <header>
       <h2>Findings</h2>
+      <NotSent :count="findings.unsent.value" />
       <ChoiceRow :options="KINDS" :value="open" label="Kind of finding" @change="(kind) => (open = kind)" />
     </header>
 

@@ -1,4 +1,4 @@
-import { reactive } from 'vue';
+import { computed, reactive } from 'vue';
 import { findingProblem, type FindingContent, type FindingKind } from '@pace-bend/core/finding';
 import { findingSpot } from '../outbox/visitChanges.ts';
 import { useOutbox } from '../stores/outbox.ts';
@@ -48,7 +48,10 @@ export function useFindings() {
     if (!visit.finished) visit.saveFinding(content, 'before', REST_MS);
   }
 
-  return { read, write, problemOf: (place: AnyPlace) => problems[keyOf(place)] ?? refusedAt(place)?.refusal?.message ?? null };
+  /** How many findings the server does not have, once it could not be reached. */
+  const unsent = computed(() => (outbox.isStuck ? visit.waiting.filter((change) => change.spot.startsWith('finding/')).length : 0));
+
+  return { read, write, unsent, problemOf: (place: AnyPlace) => problems[keyOf(place)] ?? refusedAt(place)?.refusal?.message ?? null };
 }
 
 export type Findings = ReturnType<typeof useFindings>;

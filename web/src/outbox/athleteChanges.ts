@@ -6,9 +6,9 @@ export const athleteRecord = (athleteId: string) => `athlete/${athleteId}`;
 const idOf = (change: Change) => change.path.split('/').at(-1)!;
 const without = <T extends { readonly id: string }>(rows: readonly T[], id: string): T[] => rows.filter((each) => each.id !== id);
 
-/** The athlete's file as the server has it, with what waits laid over it, in order. What was refused is not in it. */
+/** The athlete's file as the server has it, with what waits laid over it, in order. Of what was refused, what was typed into its fields stays. */
 export function withWaiting(served: AthleteFile, changes: readonly Change[]): AthleteFile {
-  return changes.filter((change) => change.refusal === null).reduce<AthleteFile>((file, change) => {
+  return changes.filter((change) => change.refusal === null || change.spot === 'fields').reduce<AthleteFile>((file, change) => {
     const id = idOf(change);
     const gone = change.method === 'DELETE';
     switch (change.spot.split('/')[0]) {

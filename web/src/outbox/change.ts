@@ -79,14 +79,15 @@ export const problemOf = (refusal: Refusal): ApiProblem => new ApiProblem(refusa
  * arrived. Events have an id and a place each, so that sending some of them twice is harmless.
  */
 export function joined(waiting: Change, later: ChangeDraft): Change | null {
-  if (waiting.refusal !== null || waiting.spot !== later.spot || waiting.path !== later.path && later.join !== 'replace') return null;
+  if (waiting.spot !== later.spot || (waiting.path !== later.path && later.join !== 'replace')) return null;
+  if (waiting.refusal !== null && later.join !== 'fields') return null;
   switch (later.join) {
     case 'replace': {
       if (waiting.tried.length > 0) return null;
       const { supersedes } = waiting.body;
       return { ...waiting, body: 'supersedes' in waiting.body ? { ...later.body, supersedes } : later.body };
     }
-    case 'fields': return { ...waiting, body: { ...waiting.body, ...later.body }, before: { ...later.before, ...waiting.before } };
+    case 'fields': return { ...waiting, refusal: null, body: { ...waiting.body, ...later.body }, before: { ...later.before, ...waiting.before } };
     case 'events': {
       const events = [...(waiting.body.events as unknown[]), ...(later.body.events as unknown[])];
       return events.length > EVENTS_MOST ? null : { ...waiting, body: { ...waiting.body, events } };

@@ -154,6 +154,18 @@ describe('fields with a counter', () => {
   });
 });
 
+test('fields that were refused go along with those typed since: correcting one is enough', async () => {
+  const { server, page } = world();
+  const { outbox } = page('a');
+  await outbox.open('ann');
+  const field = (id: string, body: Record<string, unknown>) => draft(id, { spot: 'arrival', path: '/visits/v', join: 'fields', body, revision: { of: 'visit/v', base: 1 } });
+  server.refuse.set('arrival', new ApiProblem(400, 'Not sound', 'Minutes: at most 180.'));
+  await expect(outbox.put(field('1', { minutes: 999, complaint: 'hip' }))).rejects.toMatchObject({ status: 400 });
+  server.refuse.clear();
+  await outbox.put(field('2', { minutes: 40 }));
+  expect(server.fields).toEqual({ minutes: 40, complaint: 'hip' });
+});
+
 describe('lines, pages and accounts', () => {
   test('without a line everything waits, in order, and a later page sends it once', async () => {
     const { server, page, rows } = world();

@@ -101,8 +101,9 @@ export class Outbox {
    * `pauseMs`: more of the same is expected within that time.
    */
   put(draft: ChangeDraft, pauseMs = 0): Promise<unknown> {
-    // What was refused is given up for what is put in its place; events that were refused are still what happened.
-    if (draft.join !== 'events') for (const refused of this.list.filter((each) => each.record === draft.record && each.spot === draft.spot && each.refusal)) this.remove(refused.id);
+    // What was refused is given up for what is put in its place. Fields that were refused go along with those typed since, and events
+    // that were refused are still what happened.
+    if (draft.join === 'replace' || draft.join === 'none') for (const refused of this.list.filter((each) => each.record === draft.record && each.spot === draft.spot && each.refusal)) this.remove(refused.id);
     const last = this.list.findLast((each) => each.record === draft.record && each.spot === draft.spot);
     const whole = last && !this.sending.has(last.id) ? joined(last, draft) : null;
     const id = whole?.id ?? draft.id;

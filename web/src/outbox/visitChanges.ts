@@ -21,9 +21,17 @@ function readingOf(change: Change, visitId: string, author: Author): Reading {
   return { ...fields, id: idOf(change), visitId, takenAt: change.madeAt, value: fields.trials.length > 0 ? summariseTrials(fields.trials).mean : null, examinerId: author.id };
 }
 
-/** The visit as the server has it, with what waits laid over it, in order. What was refused is not in it. */
+/** What was typed into a field stays there when it was refused, for its author to decide; everything else that was refused never was. */
+const STAYS = /^(arrival|plan|note|referral)$/;
+
+/** Whether a change is shown over what the server has: a visit that is over shows nothing that was refused. */
+export function isShown(change: Change, { visit }: Pick<VisitFile, 'visit'>): boolean {
+  return change.refusal === null || (STAYS.test(change.spot) && visit.finishedAt === null && visit.cancelledAt === null);
+}
+
+/** The visit as the server has it, with what waits laid over it, in order. */
 export function withWaiting(served: VisitFile, changes: readonly Change[], author: Author): VisitFile {
-  return changes.filter((change) => change.refusal === null).reduce<VisitFile>((file, change) => {
+  return changes.filter((change) => isShown(change, served)).reduce<VisitFile>((file, change) => {
     const made = { at: change.madeAt, by: author.name };
     switch (kindOf(change)) {
       case 'arrival': return { ...file, visit: { ...file.visit, ...(change.body as Partial<Arrival>) } };

@@ -40,8 +40,8 @@ export const useVisit = defineStore('visit', () => {
   const author = computed(() => ({ id: session.me?.id ?? '', name: session.me?.name ?? '' }));
   /** What is laid over what the server said; the same list as long as nothing in it is new, so that nothing is worked out again. */
   const laidOver = computed<readonly Change[]>((last) => {
-    const now = waiting.value.filter((change) => change.refusal === null && !/^(run|events)/.test(change.spot));
-    return last?.length === now.length && now.every((change, i) => change.id === last[i]!.id && change.body === last[i]!.body) ? last : now;
+    const now = waiting.value.filter((change) => !/^(run|events)/.test(change.spot));
+    return last?.length === now.length && now.every((change, i) => change.id === last[i]!.id && change.body === last[i]!.body && change.refusal === last[i]!.refusal) ? last : now;
   });
   /** The visit as it is shown. */
   const file = computed<VisitFile | null>(() => (served.value ? withWaiting(served.value, laidOver.value, author.value) : null));
