@@ -13,9 +13,9 @@ const words = computed(() => {
 </script>
 
 <template>
-  <button v-if="shown" type="button" class="unsent" :class="{ refused: outbox.refused.length > 0 }" @click="outbox.listOpen = true">
-    <span role="status">{{ words }}</span>
-  </button>
+  <div role="status">
+    <button v-if="shown" type="button" class="unsent" :class="{ refused: outbox.refused.length > 0 }" @click="outbox.listOpen = true">{{ words }}</button>
+  </div>
 </template>
 
 <style scoped>

@@ -40,6 +40,8 @@ const found = computed(() => props.changes.flatMap((change) => differences(chang
 }
 
 table {
+  width: max-content;
+  max-width: 100%;
   border-collapse: collapse;
 }
 
