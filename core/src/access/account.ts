@@ -22,6 +22,11 @@ export interface Me {
   readonly role: Role;
 }
 
+/** Who is signed in on this page; nobody is an answer too. */
+export interface WhoIsIn {
+  readonly me: Me | null;
+}
+
 /** What the sign-in page needs to know before anybody is signed in. */
 export interface Welcome {
   readonly practiceName: string;

@@ -33,7 +33,7 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'POST', path: '/sign-in', roles: 'anybody' },
   { method: 'POST', path: '/first-owner', roles: 'anybody' },
 
-  { method: 'GET', path: '/me', roles: all },
+  { method: 'GET', path: '/me', roles: 'anybody' },
   { method: 'POST', path: '/sign-out', roles: all, audit: 'signed out' },
   { method: 'POST', path: '/sign-out-everywhere', roles: all, audit: 'signed out everywhere' },
   { method: 'POST', path: '/me/password', roles: all, audit: 'password changed' },

@@ -1,4 +1,5 @@
 export { whatWasDone, type SideDone } from './done.ts';
+export { blocksDone, type DoneBlock } from './treated.ts';
 export { formatDuration } from './time.ts';
 export { LIMITS, checkBirthDate, isDay } from './limits.ts';
 export { lineOfRun } from './runLine.ts';

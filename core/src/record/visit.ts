@@ -1,3 +1,4 @@
+import type { DoneBlock } from './treated.ts';
 import type { BodySide, Instrument, Mode, Region, RowingSide, Side } from '../body/index.ts';
 import type { ConsentArea, OverrideFields, PracticeScope, QuestionId } from '../caution/index.ts';
 import type { BlockPlan, BreathPace, Line } from '../method/index.ts';
@@ -196,15 +197,12 @@ export interface Note {
   readonly revision: number;
 }
 
-/** A block of an earlier visit that was run, as far as what came of it and how long ago it was need it. */
-export interface PastBlock {
+/** A block that was done at an earlier visit, as far as what came of it and how long ago it was need it. */
+export interface PastBlock extends DoneBlock {
   readonly visitId: string;
   readonly startsAt: string;
-  readonly entryId: string;
-  readonly methodId: string;
-  /** The motion the entry shows its effect on, and the sides it is read on. */
-  readonly motionId: string;
-  readonly sides: readonly { readonly side: Side; readonly rounds: number }[];
+  /** The way of working an own one was made from: it is learned from in the same way. */
+  readonly madeFrom?: string;
 }
 
 /** Everything about one visit. */

@@ -65,7 +65,7 @@ export function responseOf(motionId: string, past: readonly PastReading[], block
     for (const side of motion.sides) {
       const find = (moment: 'before' | 'after') => past.find((reading) => reading.visitId === visitId && reading.motionId === motionId && reading.side === side && reading.moment === moment);
       const [before, after] = [find('before'), find('after')];
-      const x = blocks.filter((block) => block.visitId === visitId && block.motionId === motionId).reduce((sum, block) => sum + wayShare(block.methodId) * usualGain(motion, roundsOn(block, side)), 0);
+      const x = blocks.filter((block) => block.visitId === visitId && block.motionId === motionId).reduce((sum, block) => sum + wayShare(block.methodId, block.madeFrom) * usualGain(motion, roundsOn(block, side)), 0);
       if (!before || !after || x === 0) continue;
       const variance = errorOf(motion, before, errors, 'within').sem ** 2 + errorOf(motion, after, errors, 'within').sem ** 2 + (BETWEEN_SESSIONS * x) ** 2;
       precision += x ** 2 / variance;

@@ -149,6 +149,13 @@ describe('how an athlete answers', () => {
     expect(after(12).sessions).toBe(12);
   });
 
+  test('an own way is learned from like the way it was made from; one that nobody knows teaches nothing', () => {
+    const past = [reading('v0', 'before', 60), reading('v0', 'after', 61)];
+    const own = (madeFrom?: string) => responseOf('straight-leg-raise', past, [{ ...block('v0'), methodId: 'ours', ...(madeFrom === undefined ? {} : { madeFrom }) }], NOTHING_KNOWN);
+    expect(own('cr-breath')).toEqual(responseOf('straight-leg-raise', past, [block('v0')], NOTHING_KNOWN));
+    expect(own()).toEqual(USUAL_RESPONSE);
+  });
+
   // The conjugate posterior found again on a grid of scales, by Bayes' rule with the same normal likelihood.
   test('the posterior, against a grid', () => {
     fc.assert(fc.property(fc.array(fc.integer({ min: -2, max: 20 }), { minLength: 1, maxLength: 5 }), (gains) => {

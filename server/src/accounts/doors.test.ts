@@ -53,8 +53,8 @@ test('signing in again ends the former token of that browser', async () => {
   await account('ann');
   const first = cookiesOf(await signIn('ann', PASSWORD).expect(200));
   const second = await requestAs(test_.app, first).post('/api/sign-in').send({ login: 'ann', password: PASSWORD }).expect(200);
-  await requestAs(test_.app, first).get('/api/me').expect(401);
-  await requestAs(test_.app, cookiesOf(second)).get('/api/me').expect(200);
+  await requestAs(test_.app, first).get('/api/practice').expect(401);
+  await requestAs(test_.app, cookiesOf(second)).get('/api/practice').expect(200);
 });
 
 test.each(['Password1234!', 'qwertyuiop12', '123456qwerty', 'iloveyou 2026'])('%s is one of the first that are tried: refused, for the owner, for others, for a change', async (password) => {
@@ -105,7 +105,7 @@ test('a page of one account gets nothing written once somebody else is signed in
   const bens = cookiesOf(await signIn('ben', PASSWORD).expect(200));
   const refused = await requestAs(test_.app, bens).put(`/api/athletes/${uuid()}`).set('Pace-Bend-Account', id).send({ name: 'Ann', birthDate: '2001-05-06', referenceSex: 'none', rowing: 'none', about: '', breathPeriodMs: 8000 }).expect(401);
   expect(refused.body.title).toBe('Somebody else');
-  await requestAs(test_.app, bens).get('/api/me').set('Pace-Bend-Account', ben).expect(200);
+  await requestAs(test_.app, bens).get('/api/practice').set('Pace-Bend-Account', ben).expect(200);
   expect(await rows(test_.pool, 'SELECT id FROM athlete')).toEqual([]);
 });
 

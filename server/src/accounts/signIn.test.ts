@@ -26,8 +26,8 @@ test('signing in gives a cookie that no script and no other site can use; the da
   const kept = await firstRow<{ hash: string; token: string }>(test_.pool, "SELECT a.password_hash AS hash, s.token_hash AS token FROM account a JOIN sign_in s ON s.account_id = a.id WHERE a.login = 'ann'");
   expect(kept!.hash).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
   expect(kept!.token).not.toContain(token);
-  await requestAs(test_.app, `pace_bend=${token}`).get('/api/me').expect(200);
-  await requestAs(test_.app, 'pace_bend=guessed').get('/api/me').expect(401);
+  await requestAs(test_.app, `pace_bend=${token}`).get('/api/practice').expect(200);
+  await requestAs(test_.app, 'pace_bend=guessed').get('/api/practice').expect(401);
 });
 
 test('a session ends when nothing was asked for two hours, after twelve hours anyway, on sign-out, and everywhere at once', async () => {
@@ -36,20 +36,20 @@ test('a session ends when nothing was asked for two hours, after twelve hours an
   const later = (hours: number) => test_.setNow(new Date(NOW.getTime() + hours * 3_600_000));
   const idle = await session();
   later(2.1);
-  await requestAs(test_.app, idle).get('/api/me').expect(401);
+  await requestAs(test_.app, idle).get('/api/practice').expect(401);
 
   test_.setNow(NOW);
   const busy = await session();
-  for (let hour = 1; hour < 12; hour++) { later(hour); await requestAs(test_.app, busy).get('/api/me').expect(200); }
+  for (let hour = 1; hour < 12; hour++) { later(hour); await requestAs(test_.app, busy).get('/api/practice').expect(200); }
   later(12.1);
-  await requestAs(test_.app, busy).get('/api/me').expect(401);
+  await requestAs(test_.app, busy).get('/api/practice').expect(401);
 
   test_.setNow(NOW);
   const [one, two, three] = [await session(), await session(), await session()];
   await requestAs(test_.app, one).post('/api/sign-out').send({}).expect(200);
-  await requestAs(test_.app, one).get('/api/me').expect(401);
+  await requestAs(test_.app, one).get('/api/practice').expect(401);
   await requestAs(test_.app, two).post('/api/sign-out-everywhere').send({}).expect(200);
-  await requestAs(test_.app, three).get('/api/me').expect(401);
+  await requestAs(test_.app, three).get('/api/practice').expect(401);
 });
 
 test('guessing is slowed down and never locks the colleague out of the browser they know', async () => {
@@ -85,7 +85,7 @@ test('a name that does not exist is answered like a wrong password, a closed acc
   expect(unknown.body).toEqual((await signIn('ann', 'wrong guess here').expect(401)).body);
   const session = cookiesOf(await signIn('ann', PASSWORD).expect(200)).join('; ');
   await request(test_.app).patch(`/api/accounts/${id}`).send({ revision: 1, name: 'ann', login: 'ann', role: 'therapist', active: false, squadIds: [], password: null }).expect(200);
-  await requestAs(test_.app, session).get('/api/me').expect(401);
+  await requestAs(test_.app, session).get('/api/practice').expect(401);
   await signIn('ann', PASSWORD).expect(401);
 });
 
@@ -116,7 +116,7 @@ test('the last owner stays; a taken sign-in name is named; a changed password si
   const [here, there] = [cookiesOf(await signIn('ann', PASSWORD)).join('; '), cookiesOf(await signIn('ann', PASSWORD)).join('; ')];
   expect((await requestAs(test_.app, here).post('/api/me/password').send({ current: 'not it at all', password: 'another river at night' }).expect(422)).body.errors[0].path).toBe('current');
   await requestAs(test_.app, here).post('/api/me/password').send({ current: PASSWORD, password: 'another river at night' }).expect(200);
-  await requestAs(test_.app, there).get('/api/me').expect(401);
+  await requestAs(test_.app, there).get('/api/practice').expect(401);
   await signIn('ann', 'another river at night').expect(200);
 });
 

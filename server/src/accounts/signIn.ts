@@ -1,10 +1,10 @@
 import { Router, type Request, type Response } from 'express';
 import { v7 as uuid } from 'uuid';
-import { checkPassword, type Me, type Welcome } from '@pace-bend/core/access';
+import { checkPassword, type Me, type Welcome, type WhoIsIn } from '@pace-bend/core/access';
 import { clearSession, deviceToken, sessionToken, setDevice, setSession } from '../access/cookies.ts';
 import { caller } from '../access/guard.ts';
 import { hashPassword, isPassword } from '../access/passwords.ts';
-import { createSession, endSession, endSessionsOf } from '../access/sessions.ts';
+import { callerOf, createSession, endSession, endSessionsOf } from '../access/sessions.ts';
 import { canonicalLogin, SignInThrottle, type Attempt } from '../access/throttle.ts';
 import { newToken } from '../access/tokens.ts';
 import { COMMON, isCommonPassword } from '../access/commonPasswords.ts';
@@ -93,9 +93,11 @@ export function signInRoutes(pool: Pool, now: () => Date, demo: boolean): Router
     await signIn(request, response, id, deviceToken(request));
   });
 
-  router.get('/me', (_request, response) => {
-    const { accountId, name, role } = caller(response);
-    response.json({ id: accountId, name, role } satisfies Me);
+  // Nobody is an answer too: a page that opens asks before it knows.
+  router.get('/me', async (request, response) => {
+    const token = sessionToken(request);
+    const who = token === null ? null : await callerOf(pool, token, now());
+    response.json({ me: who && { id: who.accountId, name: who.name, role: who.role } } satisfies WhoIsIn);
   });
 
   router.post('/sign-out', async (request, response) => {

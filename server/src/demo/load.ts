@@ -9,6 +9,7 @@ import { writeNote } from '../notes/queries.ts';
 import { replacePlanIn } from '../plans/queries.ts';
 import { insertReading } from '../readings/queries.ts';
 import { insertRun, insertRunEvent } from '../runs/queries.ts';
+import { keepDone } from '../runs/treated.ts';
 import { insertVisit } from '../visits/queries.ts';
 import { insertAccount, setCoachSquads } from '../accounts/queries.ts';
 import { hashPassword } from '../access/passwords.ts';
@@ -178,5 +179,6 @@ class DemoLoader {
     for (const [i, { kind, atMs, ...data }] of rehearse(line, this.random, sore).entries()) {
       await insertRunEvent(this.db, runId, { id: this.random.uuid(new Date(startedAt.getTime() + atMs)), seq: i + 1, atMs, kind, ...data });
     }
+    await keepDone(this.db, runId);
   }
 }

@@ -1,11 +1,11 @@
 import { Router } from 'express';
 import { shelfOf, type Line, type Shelf } from '@pace-bend/core/method';
 import { addDoses, doseByTarget, toolMinutes, type CueSeconds, type DoneSoFar, type ToolMinutes } from '@pace-bend/core/session';
-import { foldRun, type RunEvent } from '@pace-bend/core/table';
 import { caller } from '../access/guard.ts';
 import { dayBounds, dayIn } from '../app/days.ts';
 import { idFrom } from '../app/ids.ts';
-import { fromJson, rows, type Db, type Pool } from '../db/pool.ts';
+import type { Db, Pool } from '../db/pool.ts';
+import { treatedRuns } from '../runs/treated.ts';
 import { itemsOf } from '../shelf/queries.ts';
 import { findVisit } from '../visits/find.ts';
 
@@ -42,14 +42,9 @@ function addMinutes(runs: readonly DoneRun[], shelf: Shelf): ToolMinutes {
   return parts.reduce((sum, part) => Object.fromEntries(Object.entries(sum).map(([tool, minutes]) => [tool, minutes + part[tool as keyof ToolMinutes]])) as ToolMinutes, none);
 }
 
-/** Runs that were begun, with the seconds each cue really had. */
+/** Treated runs, with the seconds each cue really had. */
 async function runsWhere(db: Db, condition: string, params: readonly (string | Date)[]): Promise<DoneRun[]> {
-  const found = await rows<{ id: string; line: unknown }>(db, `SELECT r.id, r.line FROM visit v JOIN athlete a ON a.id = v.athlete_id JOIN run r ON r.visit_id = v.id WHERE ${condition} AND v.cancelled_at IS NULL`, params);
-  if (found.length === 0) return [];
-  const events = await rows<{ runId: string; atMs: number; kind: string; data: unknown }>(db, `SELECT run_id AS runId, at_ms AS atMs, kind, data FROM run_event WHERE run_id IN (${found.map(() => '?').join(', ')}) ORDER BY run_id, seq`, found.map((run) => run.id));
-  return found.map(({ id, line: stored }) => {
-    const line = fromJson<Line>(stored);
-    const state = foldRun(line, events.filter((event) => event.runId === id).map(({ atMs, kind, data }) => ({ kind, atMs, ...fromJson<object>(data) }) as RunEvent));
+  return (await treatedRuns(db, condition, params)).map(({ line, state }) => {
     const seconds = new Map<number, number>();
     for (const span of state.spans) seconds.set(span.cueIndex, (seconds.get(span.cueIndex) ?? 0) + (span.endMs - span.startMs) / 1000);
     return { line, secondsOf: (index: number) => seconds.get(index) ?? 0 };

@@ -1,26 +1,26 @@
-import { findEntry, motionSide } from '@pace-bend/core/catalogue';
+import { findMethod } from '@pace-bend/core/method';
 import type { PastBlock, Visit } from '@pace-bend/core/record';
-import { fromJson, iso, rows, type Db } from '../db/pool.ts';
+import { iso, rows, type Db } from '../db/pool.ts';
+import { treatedBlocks } from '../runs/treated.ts';
 
 /** How far back what was done is looked at. */
 const DAYS = 180;
 
-/** What was run at an athlete's earlier visits, oldest first. */
+/** What was done at an athlete's earlier visits, oldest first: as it happened at the table, whatever the plans say by now. */
 export async function pastBlocks(db: Db, visit: Pick<Visit, 'athleteId' | 'startsAt'>): Promise<PastBlock[]> {
   const until = new Date(visit.startsAt);
-  const found = await rows<{ visitId: string; startsAt: Date; entryId: string; methodId: string; sides: unknown; ownMotion: string | null; drawnAs: string | null }>(
-    db,
-    `SELECT v.id AS visitId, v.starts_at AS startsAt, b.entry_id AS entryId, b.method_id AS methodId, b.sides, JSON_VALUE(o.data, '$.motionId') AS ownMotion, JSON_VALUE(o.data, '$.drawnAs') AS drawnAs
-     FROM visit v JOIN plan_block b ON b.visit_id = v.id LEFT JOIN own_item o ON CAST(o.id AS CHAR) = b.entry_id
-     WHERE v.athlete_id = ? AND v.starts_at < ? AND v.starts_at >= ? AND EXISTS (SELECT 1 FROM run r WHERE r.visit_id = v.id)
-     ORDER BY v.starts_at, b.position`,
-    [visit.athleteId, until, new Date(until.getTime() - DAYS * 86_400_000)],
-  );
-  return found.flatMap(({ visitId, startsAt, entryId, methodId, sides, ownMotion, drawnAs }) => {
-    const motionId = findEntry(entryId)?.motionId ?? ownMotion;
-    if (motionId === null) return [];
-    // A block says which side was worked on; what came of it is read on the motion's side.
-    const entry = { id: entryId, motionId, ...(drawnAs === null ? {} : { drawnAs }) };
-    return [{ visitId, startsAt: iso(startsAt), entryId, methodId, motionId, sides: fromJson<PastBlock['sides']>(sides).map((each) => ({ ...each, side: motionSide(entry, motionId, each.side) })) }];
-  });
+  const runs = await treatedBlocks(db, 'v.athlete_id = ? AND v.starts_at < ? AND v.starts_at >= ?', [visit.athleteId, until, new Date(until.getTime() - DAYS * 86_400_000)]);
+  const madeFrom = await basesOf(db, runs.flatMap(({ done }) => done.map(({ methodId }) => methodId)));
+  return runs.flatMap(({ visitId, startsAt, done }) => done.map((block): PastBlock => {
+    const base = madeFrom.get(block.methodId);
+    return { ...block, visitId, startsAt: iso(startsAt), ...(base === undefined ? {} : { madeFrom: base }) };
+  }));
+}
+
+/** What own ways of working were made from, by id. */
+async function basesOf(db: Db, methodIds: readonly string[]): Promise<ReadonlyMap<string, string>> {
+  const own = [...new Set(methodIds)].filter((id) => !findMethod(id));
+  if (own.length === 0) return new Map();
+  const found = await rows<{ id: string; baseId: string | null }>(db, `SELECT id, JSON_VALUE(data, '$.baseId') AS baseId FROM own_item WHERE CAST(id AS CHAR) IN (${own.map(() => '?').join(', ')})`, own);
+  return new Map(found.flatMap(({ id, baseId }) => (baseId === null ? [] : [[id, baseId]])));
 }

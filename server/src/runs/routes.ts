@@ -13,6 +13,7 @@ import { findOpenVisit, findVisit } from '../visits/find.ts';
 import { requireRoom, requireRoomForEvents, requireRoomInVisit } from './room.ts';
 import { eventsOf, insertRun, insertRunEvent, lastSeqLocked, runById } from './queries.ts';
 import { runEventsSchema, runSchema } from './schema.ts';
+import { keepDone } from './treated.ts';
 
 export function runRoutes(pool: Pool, now: () => Date): Router {
   const router = Router();
@@ -68,7 +69,8 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
     });
 
     const lastSeq = await transaction(pool, async (db) => {
-      let last = await lastSeqLocked(db, id);
+      const before = await lastSeqLocked(db, id);
+      let last = before;
       // The event before the first one sent says which time may not be gone back behind.
       const kept = new Map((await eventsOf(db, id, events[0]!.seq - 1)).map((stored) => [stored.seq, stored]));
       await requireRoomForEvents(db, id, events.filter((event) => event.seq > last).length);
@@ -79,12 +81,13 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
           continue;
         }
         if (event.seq !== last + 1) throw new Problem(409, 'Gap', `Event ${last + 1} is missing before event ${event.seq}.`, [], { lastSeq: last });
-        const before = kept.get(last);
-        if (before && event.atMs < before.event.atMs) throw invalid([{ path: 'events.0.atMs', message: 'The time lies before an event that is already kept.' }]);
+        const previous = kept.get(last);
+        if (previous && event.atMs < previous.event.atMs) throw invalid([{ path: 'events.0.atMs', message: 'The time lies before an event that is already kept.' }]);
         await insertRunEvent(db, id, event);
         kept.set(event.seq, { id: event.id.toLowerCase(), seq: event.seq, event: event as never });
         last = event.seq;
       }
+      if (last > before) await keepDone(db, id);
       return last;
     }).catch((error: unknown) => {
       if (isDuplicate(error)) throw invalid([{ path: 'events', message: 'An event with this id belongs to another place.' }]);

@@ -1,4 +1,5 @@
 import { findEntry } from '@pace-bend/core/catalogue';
+import { change } from '../db/pool.ts';
 import fc from 'fast-check';
 import { ADDED_KINDS, checkOwnWay, METHODS, newBlock, shelfOf, type OwnItem, type OwnWayFields } from '@pace-bend/core/method';
 import { ANN, newAskedVisit, openTestApp, request, requestAs, uuid, visitFile, type TestApp } from '../testing/app.ts';
@@ -160,6 +161,20 @@ test('hands: limits of the practice, height of one’s own knuckles; what was do
   const colleague = (await requestAs(test_.app, await test_.cookieOf('therapist')).get(`/api/visits/${later}/dose`).expect(200)).body;
   expect(colleague.today.forearm).toBe(0);
   expect(colleague.week).toEqual(dose.week);
+  // A walk-through is no work: not the athlete's week, not the hands' day, not what their range is said to have answered to.
+  const walk = uuid();
+  await api().put(`/api/runs/${walk}`).send({ visitId, blocks: [block], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 20 }).expect(200);
+  await api().post(`/api/runs/${walk}/events`).send({ events: [event(1, 'start', 0), event(2, 'go', 1000), event(3, 'finish', 61_000)] }).expect(200);
+  expect((await api().get(`/api/visits/${later}/dose`).expect(200)).body).toEqual(dose);
+  // What was done stands as it happened, whatever becomes of the plan: two of the rounds fit into the minute.
+  const past = (await visitFile(test_.app, later)).pastBlocks;
+  expect(past).toEqual([{ visitId, startsAt: file.visit.startsAt, entryId: 'calf-supine', methodId: 'static-hold', motionId: 'ankle-dorsiflexion', sides: [{ side: 'left', rounds: expect.any(Number) }] }]);
+  expect(past[0]!.sides[0]!.rounds).toBeLessThanOrEqual(block.sides[0]!.rounds);
+  await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: [] }).expect(200);
+  expect((await visitFile(test_.app, later)).pastBlocks).toEqual(past);
+  // Runs from before this was kept say the same.
+  await change(test_.pool, 'UPDATE run SET done = NULL WHERE id = ?', [runId]);
+  expect((await visitFile(test_.app, later)).pastBlocks).toEqual(past);
   // This visit's own plan is no part of what was done before it.
   expect((await api().get(`/api/visits/${visitId}/dose`).expect(200)).body.week).toEqual([]);
 });

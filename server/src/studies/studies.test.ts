@@ -5,7 +5,7 @@ let test_: TestApp;
 let me: string;
 beforeAll(async () => {
   test_ = await openTestApp();
-  me = ((await api().get('/api/me').expect(200)).body as { id: string }).id;
+  me = ((await api().get('/api/me').expect(200)).body as { me: { id: string } }).me.id;
 });
 afterAll(() => test_.close());
 const api = () => request(test_.app);

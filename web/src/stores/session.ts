@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { mayCall, type HttpMethod, type Me, type Welcome } from '@pace-bend/core/access';
+import { mayCall, type HttpMethod, type Me, type Welcome, type WhoIsIn } from '@pace-bend/core/access';
 import { setAccountOfPage } from '../app/account.ts';
 import { api, ApiProblem, onSignedOut } from '../app/api.ts';
 import { unsentDrafts } from '../parts/drafts.ts';
@@ -36,11 +36,12 @@ export const useSession = defineStore('session', () => {
   async function load(): Promise<void> {
     problem.value = null;
     try {
-      await be(await api<Me>('GET', '/me'));
+      const { me: now } = await api<WhoIsIn>('GET', '/me');
+      if (now) await be(now);
+      else await greet();
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
-      if (error.status === 401) await greet();
-      else problem.value = error;
+      problem.value = error;
     }
   }
 
