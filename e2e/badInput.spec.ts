@@ -143,7 +143,7 @@ test('a reading changed in another tab: both values are kept, the later one know
   await expect(page.getByLabel('Left, trial 3')).toHaveValue('120');
   await page.getByLabel('Left, trial 3').press('Enter');
   await expect(page.getByRole('alert')).toHaveCount(0);
-  expect(await kept()).toEqual([[110, 111, 112], [100, 111, 112], [110, 111, 120]]);
+  await expect.poll(kept).toEqual([[110, 111, 112], [100, 111, 112], [110, 111, 120]]);
 });
 
 test('unknown places and a refused request are answered in words', async ({ page, expectedErrors }) => {

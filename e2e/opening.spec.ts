@@ -72,3 +72,31 @@ test('demo data are not opened to others, and with the demo off their passwords 
   await page.goto('about:blank');
   await off.stop();
 });
+
+test('what is sent is compressed; what carries its hash is kept for good, personal data never', async ({ page, request, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  const html = await request.get('/');
+  expect(html.headers()['cache-control']).toBe('no-cache');
+  const script = /src="(\/assets\/[^"]+\.js)"/.exec(await html.text())![1]!;
+  for (const [accepts, encoding] of [['br, gzip', 'br'], ['gzip', 'gzip']] as const) {
+    const answer = await request.get(script, { headers: { 'Accept-Encoding': accepts } });
+    expect([answer.status(), answer.headers()['content-encoding'], answer.headers()['cache-control']]).toEqual([200, encoding, 'public, max-age=31536000, immutable']);
+    expect(Number(answer.headers()['content-length'])).toBeLessThan((await answer.body()).length / 2);
+  }
+  const list = await page.request.get('/api/athletes', { headers: { 'Accept-Encoding': 'gzip' } });
+  expect([list.status(), list.headers()['content-encoding'], list.headers()['cache-control']]).toEqual([200, 'gzip', 'no-store']);
+  expect((await request.get('/mark.svg')).headers()['cache-control']).toBe('no-cache');
+});
+
+test('nobody signed in is an answer and no error: the sign-in page opens with a clean console', async ({ browser, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  const context = await browser.newContext({ baseURL: process.env.APPLICATION_URL! });
+  const page = await context.newPage();
+  const said: string[] = [];
+  page.on('console', (message) => { if (message.type() === 'error') said.push(message.text()); });
+  page.on('response', (response) => { if (response.status() >= 400) said.push(`${response.status()} ${response.url()}`); });
+  await page.goto('/');
+  await expect(page.getByLabel('Sign-in name')).toBeVisible();
+  expect(said).toEqual([]);
+  await context.close();
+});

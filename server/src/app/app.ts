@@ -1,5 +1,7 @@
-import { join } from 'node:path';
+import { join, sep } from 'node:path';
+import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express, type Request } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import { LIMITS } from '@pace-bend/core/record';
 import helmet from 'helmet';
 import { guard } from '../access/guard.ts';
@@ -82,6 +84,8 @@ export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true
     response.set('Cache-Control', 'no-store');
     next();
   });
+  // A visit's file shrinks to a tenth. Secrets travel in cookies, never in a body beside words that somebody else chose.
+  api.use(compression());
   // Who may come in is decided before a body is read.
   api.use(guard(pool, now));
   api.use((request, response, next) => (request.path === IMPORT ? next() : parseBody(request, response, next)));
@@ -100,9 +104,11 @@ export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true
   app.use('/api', api);
 
   if (webFolder) {
-    app.use(express.static(webFolder, { index: false, maxAge: '1y', immutable: true, setHeaders: (response, path) => {
-      if (path.endsWith('.html')) response.set('Cache-Control', 'no-cache');
-    } }));
+    // What the build compressed already is sent as it lies there. Only what lies among the assets carries a hash of itself in its name.
+    app.use(expressStaticGzip(webFolder, {
+      index: false, enableBrotli: true, orderPreference: ['br', 'gz'],
+      serveStatic: { maxAge: '1y', immutable: true, setHeaders: (response, path) => { if (!path.includes(`${sep}assets${sep}`)) response.setHeader('Cache-Control', 'no-cache'); } },
+    }));
     app.get(/^\/(?!assets\/)/, (_request, response) => response.set('Cache-Control', 'no-cache').sendFile(join(webFolder, 'index.html')));
   }
   app.use(problems);
