@@ -18,6 +18,8 @@ export default defineConfig({
     timezoneId: 'Europe/Berlin',
     reducedMotion: 'reduce',
     trace: 'off',
+    // A kept program answers for itself: tests that put words into the server's mouth must reach it. The one that is about this lets it work.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: chromium,
       args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],

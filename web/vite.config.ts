@@ -1,9 +1,20 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { compression } from 'vite-plugin-compression2';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [vue(), compression({ algorithms: ['gzip', 'brotliCompress'] })],
+  plugins: [
+    vue(),
+    // The whole program is kept on the device: it opens and moves without the line. A new version waits until somebody takes it.
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: { name: 'Pace Bend', short_name: 'Pace Bend', start_url: '/', display: 'standalone', background_color: '#f4f0e6', theme_color: '#1d5a4b', icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }] },
+      workbox: { globPatterns: ['**/*.{js,css,html,svg,woff2}'], navigateFallback: '/index.html', navigateFallbackDenylist: [/^\/api\//], maximumFileSizeToCacheInBytes: 4_000_000, cleanupOutdatedCaches: true },
+    }),
+    compression({ algorithms: ['gzip', 'brotliCompress'] }),
+  ],
   build: { target: 'es2022', chunkSizeWarningLimit: 900 },
   worker: { format: 'es' },
   // The host stays that of the page: the server compares the two when something is to be changed.

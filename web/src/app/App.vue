@@ -10,6 +10,7 @@ import SheetDialog from '../parts/SheetDialog.vue';
 import { useSession } from '../stores/session.ts';
 import { antTheme } from './antTheme.ts';
 import KeySheet from './KeySheet.vue';
+import OfflineBar from './OfflineBar.vue';
 import OutboxSheet from '../outbox/OutboxSheet.vue';
 import SideRail from './SideRail.vue';
 import { useDark } from './useDark.ts';
@@ -46,7 +47,7 @@ watch([here, () => session.state], () => { if (session.state === 'in' && !here.v
       <div v-else class="frame">
         <a class="skip" href="#main">Skip to the content</a>
         <SideRail @keys="keysOpen = true" />
-        <main id="main" class="main" tabindex="-1"><FailedPage v-if="failed" :failed="failed" /><RouterView v-else /></main>
+        <main id="main" class="main" tabindex="-1"><OfflineBar /><FailedPage v-if="failed" :failed="failed" /><RouterView v-else /></main>
       </div>
     </template>
     <OutboxSheet />

@@ -3,6 +3,7 @@ import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { DateTime } from 'luxon';
 import BrandMark from '../parts/BrandMark.vue';
+import NewVersion from './NewVersion.vue';
 import OutboxStatus from '../outbox/OutboxStatus.vue';
 import VisitState from '../parts/VisitState.vue';
 import { useDay } from '../stores/day.ts';
@@ -47,6 +48,7 @@ watch(() => route.fullPath, () => { if (!session.isCoach && route.name && route.
     </ol>
     <div class="foot">
       <OutboxStatus />
+      <NewVersion />
       <template v-if="!session.isCoach">
         <RouterLink to="/" :class="{ on: route.name === 'today' || route.name === 'day' }">Day</RouterLink>
         <RouterLink to="/squad" :class="{ on: ['squad', 'athlete', 'athlete-page', 'read-in', 'squad-range'].includes(String(route.name)) }">Squad</RouterLink>

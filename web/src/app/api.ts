@@ -1,6 +1,7 @@
 import type { Caution } from '@pace-bend/core/caution';
 import { accountOfPage } from './account.ts';
 import type { FieldError } from './fieldError.ts';
+import { line } from './line.ts';
 
 /** Conflicts with something other than a later change: there is nothing of somebody else's to look at. */
 const REFUSALS: readonly string[] = ['Overlaps', 'Caution', 'Stopped', 'Limits changed', 'Cancelled', 'Already set up'];
@@ -70,8 +71,10 @@ export async function api<T>(method: 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE'
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
   } catch {
+    line.lost = true;
     throw new ApiProblem(0, 'No answer', 'The program cannot be reached.');
   }
+  line.lost = false;
   const text = await response.text();
   let json: unknown;
   try {

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import type { DayPage } from '@pace-bend/core/record';
-import { api, ApiProblem } from '../app/api.ts';
+import { ApiProblem } from '../app/api.ts';
+import { read } from '../app/kept.ts';
 import { usePractice } from './practice.ts';
 
 /** One day's visits; the rail and the day's own page show the same. */
@@ -19,7 +20,7 @@ export const useDay = defineStore('day', () => {
     loading.value = true;
     try {
       await practice.load(date === undefined);
-      const found = await api<DayPage>('GET', `/days/${encodeURIComponent(date ?? practice.today)}`);
+      const found = await read<DayPage>(`/days/${encodeURIComponent(date ?? practice.today)}`);
       if (turn !== asked) return;
       page.value = found;
       problem.value = null;

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { DateTime } from 'luxon';
 import type { Practice } from '@pace-bend/core/record';
-import { api } from '../app/api.ts';
+import { read } from '../app/kept.ts';
 
 /** The practice: its name, its time zone, and the day it is there. */
 export const usePractice = defineStore('practice', () => {
@@ -12,7 +12,7 @@ export const usePractice = defineStore('practice', () => {
   /** Loads once; `again` asks anew, because the day may have turned since. */
   function load(again = false): Promise<void> {
     if (again) loading = null;
-    loading ??= api<Practice>('GET', '/practice').then(
+    loading ??= read<Practice>('/practice').then(
       (found) => { practice.value = found; },
       (error: unknown) => { loading = null; throw error; },
     );

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { mayCall, type HttpMethod, type Me, type Welcome, type WhoIsIn } from '@pace-bend/core/access';
 import { setAccountOfPage } from '../app/account.ts';
 import { api, ApiProblem, onSignedOut } from '../app/api.ts';
+import { forgetKept, keepAnswer, read } from '../app/kept.ts';
 import { unsentDrafts } from '../parts/drafts.ts';
 import { useOutbox } from './outbox.ts';
 
@@ -36,7 +37,7 @@ export const useSession = defineStore('session', () => {
   async function load(): Promise<void> {
     problem.value = null;
     try {
-      const { me: now } = await api<WhoIsIn>('GET', '/me');
+      const { me: now } = await read<WhoIsIn>('/me');
       if (now) await be(now);
       else await greet();
     } catch (error) {
@@ -59,6 +60,7 @@ export const useSession = defineStore('session', () => {
   async function come(path: '/sign-in' | '/first-owner', body: object): Promise<void> {
     const before = me.value;
     const now = await api<Me>('POST', path, body);
+    await keepAnswer('/me', { me: now } satisfies WhoIsIn);
     if (before && before.id !== now.id) return location.assign('/');
     await be(now);
   }
@@ -76,6 +78,7 @@ export const useSession = defineStore('session', () => {
     unsent.value = null;
     await api('POST', leavingBy, {});
     useOutbox().close();
+    await forgetKept();
     setAccountOfPage(null);
     location.assign('/');
   }

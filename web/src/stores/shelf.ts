@@ -5,6 +5,7 @@ import { BUILT_IN, offeredEntries, offeredMethods, shelfOf, type OwnItem } from 
 import type { Entry } from '@pace-bend/core/catalogue';
 import { USUAL_TOOL_LIMITS, type ToolMinutes } from '@pace-bend/core/session';
 import { api } from '../app/api.ts';
+import { read } from '../app/kept.ts';
 import type { Change } from '../outbox/change.ts';
 import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
@@ -49,7 +50,7 @@ export const useShelf = defineStore('shelf', () => {
   /** Loads once; `again` asks anew. Until then, and without it, there is what ships. */
   function load(again = false): Promise<void> {
     if (again) loading = null;
-    loading ??= Promise.all([api<{ items: OwnItem[] }>('GET', '/shelf'), api<Hands>('GET', '/hands')]).then(
+    loading ??= Promise.all([read<{ items: OwnItem[] }>('/shelf'), read<Hands>('/hands')]).then(
       ([found, mine]) => { served.value = found.items; hands.value = mine; },
       (error: unknown) => { loading = null; throw error; },
     );

@@ -6,6 +6,7 @@ import type { BlockPlan } from '@pace-bend/core/method';
 import { STOP_QUESTIONS, visitCautions, type Caution, type CautionContext, type QuestionId } from '@pace-bend/core/caution';
 import { cautionContextOf, currentReadings, openQuestions, type Arrival, type Override, type Reading, type ReadingFields, type Referral, type Step, type StopAnswers, type Visit, type VisitFile } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../app/api.ts';
+import { keepAnswer, read } from '../app/kept.ts';
 import { problemOf, type Change } from '../outbox/change.ts';
 import { findingSpot, readingSpot, visitRecord, withAnswer, withWaiting } from '../outbox/visitChanges.ts';
 import { savingOf, useOutbox } from './outbox.ts';
@@ -60,7 +61,10 @@ export const useVisit = defineStore('visit', () => {
   const saveProblem = computed(() => (refused.value[0] ? problemOf(refused.value[0].refusal!) : null));
 
   outbox.hearAnswers((change, answer) => {
-    if (served.value && change.record === record.value) served.value = withAnswer(served.value, change, answer);
+    if (!served.value || change.record !== record.value) return;
+    served.value = withAnswer(served.value, change, answer);
+    // What was acknowledged since it was read is part of what is kept of it.
+    void keepAnswer(`/visits/${id.value}`, served.value);
   });
   // What collided with a later change is seen beside it.
   outbox.hearRefusals((change) => {
@@ -76,7 +80,7 @@ export const useVisit = defineStore('visit', () => {
       planUndone.value = [];
     }
     try {
-      await outbox.whileStill(visitRecord(visitId), async () => { served.value = await api<VisitFile>('GET', `/visits/${visitId}`); });
+      await outbox.whileStill(visitRecord(visitId), async () => { served.value = await read<VisitFile>(`/visits/${visitId}`); });
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       problem.value = error;
@@ -179,7 +183,9 @@ export const useVisit = defineStore('visit', () => {
     const left = [...new Set(waiting.value.map((change) => change.words))];
     if (left.length > 0) throw new ApiProblem(0, 'Not sent yet', `${left.join(', ')}: not on the server yet. The visit is finished once ${left.length === 1 ? 'that is' : 'they are'}.`);
     const visit = await api<Visit>('POST', `/visits/${id.value}/${path}`, { revision: served.value!.visit.revision });
-    if (served.value?.visit.id === visit.id) served.value = { ...served.value, visit };
+    if (served.value?.visit.id !== visit.id) return;
+    served.value = { ...served.value, visit };
+    void keepAnswer(`/visits/${visit.id}`, served.value);
   }
 
   return {
