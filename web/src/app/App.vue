@@ -7,6 +7,7 @@ import FailedPage from './FailedPage.vue';
 import { useFailedPage } from './failedPage.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
+import { useOutbox } from '../stores/outbox.ts';
 import { useSession } from '../stores/session.ts';
 import { antTheme } from './antTheme.ts';
 import KeySheet from './KeySheet.vue';
@@ -24,6 +25,7 @@ const theme = computed(() => antTheme(dark.value));
 const route = useRoute();
 const router = useRouter();
 const session = useSession();
+const outbox = useOutbox();
 const keysOpen = ref(false);
 const { failed } = useFailedPage();
 useGlobalKeys({ toggleKeys: () => { keysOpen.value = !keysOpen.value; } });
@@ -47,7 +49,7 @@ watch([here, () => session.state], () => { if (session.state === 'in' && !here.v
       <div v-else class="frame">
         <a class="skip" href="#main">Skip to the content</a>
         <SideRail @keys="keysOpen = true" />
-        <main id="main" class="main" tabindex="-1"><OfflineBar /><FailedPage v-if="failed" :failed="failed" /><RouterView v-else /></main>
+        <main id="main" class="main" tabindex="-1"><FailedPage v-if="failed" :failed="failed" /><RouterView v-else /><OfflineBar /></main>
       </div>
     </template>
     <OutboxSheet />
@@ -58,8 +60,9 @@ watch([here, () => session.state], () => { if (session.state === 'in' && !here.v
     </SheetDialog>
     <SheetDialog :open="session.unsent !== null" title="Not sent yet" :width="460" @update:open="session.stay()">
       <p>{{ (session.unsent ?? []).join(', ') }}: typed here and not on the server yet.</p>
-      <p class="soft again">If you sign out now it stays on this machine, locked to your account. It is sent when you sign in here again; nobody else sees it.</p>
-      <div class="choices"><Button type="primary" @click="session.leaveWhenSent()">Send it, then sign out</Button><Button @click="session.leaveNow()">Sign out and leave it here</Button><Button @click="session.stay()">Stay</Button></div>
+      <p v-if="!outbox.isStored" class="again"><b>This browser keeps nothing on this device just now: if you sign out, it is lost.</b></p>
+      <p v-else class="soft again">If you sign out now it stays on this machine, locked to your account. It is sent when you sign in here again; nobody else sees it.</p>
+      <div class="choices"><Button type="primary" @click="session.leaveWhenSent()">Send it, then sign out</Button><Button @click="session.leaveNow()">{{ outbox.isStored ? 'Sign out and leave it here' : 'Sign out and lose it' }}</Button><Button @click="session.stay()">Stay</Button></div>
     </SheetDialog>
   </ConfigProvider>
 </template>

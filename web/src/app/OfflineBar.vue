@@ -1,18 +1,28 @@
 <script setup lang="ts">
+import { useOutbox } from '../stores/outbox.ts';
 import { line } from './line.ts';
+
+/** What works without the line. It lies over the foot of the page: nothing under a finger moves when it comes. */
+const outbox = useOutbox();
 </script>
 
 <template>
-  <div role="status">
-    <p v-if="line.lost" class="offline"><b>The program cannot be reached.</b> Visits that were opened here today go on: what you change is kept and sent later. Booking, finishing and everything that was not opened today wait for the line.</p>
+  <div role="status" class="foot">
+    <p v-if="line.lost" class="offline"><b>The program cannot be reached.</b> Visits opened here today go on: what you change is {{ outbox.isStored ? 'kept on this device' : 'kept while this page is open' }} and sent later. Booking and finishing wait.</p>
   </div>
 </template>
 
 <style scoped>
+.foot {
+  position: sticky;
+  bottom: 0;
+  z-index: 5;
+}
+
 .offline {
   margin: 0;
   padding: 8px 26px;
-  border-bottom: 2px dashed var(--clay);
+  border-top: 2px dashed var(--clay);
   background: var(--clay-soft);
   color: var(--clay-text);
 }
