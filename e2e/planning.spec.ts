@@ -238,8 +238,11 @@ test('a long row on a tablet: smaller boxes, an edge that says it goes on, what 
   const field = page.getByRole('combobox', { name: 'Anything from the shelf' });
   for (const [i, typed] of ['rectus femoris', 'iliopsoas', 'hip circling', 'soleus, bent', 'latissimus', 'still hold', 'calf, straight'].entries()) {
     // The row may grow a line while it is aimed at.
-    await expect(() => field.click({ force: true, timeout: 2000 })).toPass();
-    await page.keyboard.type(typed);
+    await expect(async () => {
+      if (await field.getAttribute('aria-expanded') !== 'true') await field.click({ force: true, timeout: 2000 });
+      await expect(field).toHaveAttribute('aria-expanded', 'true', { timeout: 1000 });
+    }).toPass();
+    await field.fill(typed);
     await page.locator('.ant-select-dropdown:visible .ant-select-item-option').filter({ hasText: new RegExp(`^${typed}`, 'i') }).first().click();
     // One that has to be turned between its sides is two boxes.
     await expect.poll(() => strip(page).locator('.cell.block').evaluateAll((cells) => new Set(cells.map((cell) => (cell as HTMLElement).dataset.block)).size)).toBe(i + 2);

@@ -16,11 +16,11 @@ test('an assistant may do nothing a therapist may not, and neither notes nor con
 });
 
 test('a coach may reach nothing but their squads, the practice and their own account', () => {
-  expect(routesOf('coach').sort()).toEqual(['GET /coach', 'GET /me', 'GET /practice', 'POST /me/password', 'POST /sign-out', 'POST /sign-out-everywhere']);
+  expect(routesOf('coach').sort()).toEqual(['GET /coach', 'GET /practice', 'POST /me/password', 'POST /sign-out', 'POST /sign-out-everywhere']);
 });
 
 test('only the door is open to everybody', () => {
-  expect(ROUTES.filter((route) => route.roles === 'anybody').map(name)).toEqual(['GET /health', 'GET /welcome', 'POST /sign-in', 'POST /first-owner']);
+  expect(ROUTES.filter((route) => route.roles === 'anybody').map(name)).toEqual(['GET /health', 'GET /welcome', 'POST /sign-in', 'POST /first-owner', 'GET /me']);
 });
 
 test('whatever names somebody’s file is looked up and noted; nothing that changes a file is left out of the audit', () => {
