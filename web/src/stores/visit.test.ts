@@ -78,7 +78,7 @@ test('changed elsewhere: refused and said; keeping mine puts only what I typed o
   visit.setArrive({ complaint: 'mine' });
   await visit.flush();
   expect(visit.saveState).toBe('refused');
-  expect(visit.saveProblem?.isStale).toBe(true);
+  expect(visit.refused[0]?.refusal?.isStale).toBe(true);
   await visit.keepMine();
   expect(now().visit).toMatchObject({ complaint: 'mine', trainingNext: 'theirs too', revision: 6 });
   expect(visit.file!.visit.trainingNext).toBe('theirs too');

@@ -7,7 +7,7 @@ import { STOP_QUESTIONS, visitCautions, type Caution, type CautionContext, type 
 import { cautionContextOf, currentReadings, openQuestions, type Arrival, type Override, type Reading, type ReadingFields, type Referral, type Step, type StopAnswers, type Visit, type VisitFile } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../app/api.ts';
 import { keepAnswer, read } from '../app/kept.ts';
-import { problemOf, type Change } from '../outbox/change.ts';
+import type { Change } from '../outbox/change.ts';
 import { findingSpot, readingSpot, visitRecord, withAnswer, withWaiting } from '../outbox/visitChanges.ts';
 import { savingOf, useOutbox } from './outbox.ts';
 import { usePractice } from './practice.ts';
@@ -58,7 +58,6 @@ export const useVisit = defineStore('visit', () => {
   const toAsk = computed(() => (file.value && !finished.value ? openQuestions(file.value) : []));
   const refused = computed(() => waiting.value.filter((change) => change.refusal !== null && !SAID_AT_ITS_PLACE.test(change.spot)));
   const saveState = computed(() => savingOf(waiting.value.filter((change) => change.refusal === null || refused.value.includes(change)), outbox.problem));
-  const saveProblem = computed(() => (refused.value[0] ? problemOf(refused.value[0].refusal!) : null));
 
   outbox.hearAnswers((change, answer) => {
     if (!served.value || change.record !== record.value) return;
@@ -189,7 +188,7 @@ export const useVisit = defineStore('visit', () => {
   }
 
   return {
-    planDone, planUndone, file, problem, id, generation, finished, readings, findings, cautionContext, stops, toAsk, saveState, saveProblem, refused, record, waiting,
+    planDone, planUndone, file, problem, id, generation, finished, readings, findings, cautionContext, stops, toAsk, saveState, refused, record, waiting,
     answer, setQuestionsAside, override, refer,
     load, setArrive, setBlocks, setNote, flush, takeTheirs, keepMine, rememberStep, saveReading, saveFinding,
     finish: () => end('finish'),

@@ -99,7 +99,7 @@ test('a plan changed elsewhere is refused, shown, and can be kept knowingly', as
   plan.add('hamstring-heel-on-shoulder', 'static-hold');
   await visit.flush();
   expect(visit.saveState).toBe('refused');
-  expect(visit.saveProblem?.isStale).toBe(true);
+  expect(visit.refused[0]?.refusal?.isStale).toBe(true);
   expect(kept().blocks).toEqual([]);
   await visit.keepMine();
   expect(visit.saveState).toBe('saved');
