@@ -46,6 +46,16 @@ async function keptAnswer(path: string): Promise<unknown> {
   }
 }
 
+/** Forgets what other accounts read here: whoever comes in finds nothing of theirs on the device. */
+export async function forgetOthers(): Promise<void> {
+  try {
+    const db = await open();
+    for (const key of await db.getAllKeys('answers')) if (key !== WHO && !key.startsWith(`${accountOfPage() ?? 'nobody'} `)) await db.delete('answers', key);
+  } catch {
+    // Nothing was kept either.
+  }
+}
+
 /** Forgets everything that was read: whoever signs out leaves nothing of others behind. */
 export async function forgetKept(): Promise<void> {
   try {

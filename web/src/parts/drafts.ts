@@ -47,7 +47,7 @@ export function unsentDrafts(): string[] {
   try {
     const prefix = draftPrefix();
     const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)!).filter((key) => key.startsWith(prefix) && !['{}', '[]', 'null', '""'].includes(localStorage.getItem(key) ?? '{}'));
-    return [...new Set(keys.map((key) => WORDS[key.split('.').at(-1)!] ?? 'something typed'))];
+    return [...new Set(keys.flatMap((key) => WORDS[key.split('.').at(-1)!] ?? []))];
   } catch {
     return [];
   }

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { mayCall, type HttpMethod, type Me, type Welcome, type WhoIsIn } from '@pace-bend/core/access';
 import { setAccountOfPage } from '../app/account.ts';
 import { api, ApiProblem, onSignedOut } from '../app/api.ts';
-import { forgetKept, keepAnswer, read } from '../app/kept.ts';
+import { forgetKept, forgetOthers, keepAnswer, read } from '../app/kept.ts';
 import { unsentDrafts } from '../parts/drafts.ts';
 import { useOutbox } from './outbox.ts';
 
@@ -29,6 +29,7 @@ export const useSession = defineStore('session', () => {
   /** What this account typed here and never sent is taken up before anything is shown. */
   async function be(now: Me): Promise<void> {
     setAccountOfPage(now.id);
+    void forgetOthers();
     await Promise.race([useOutbox().open(now.id), new Promise((resolve) => setTimeout(resolve, STORAGE_MS))]);
     me.value = now;
     state.value = 'in';
