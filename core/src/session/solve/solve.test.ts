@@ -171,7 +171,8 @@ describe('properties', () => {
       expect(bounds).toEqual([...bounds].sort((a, b) => b - a));
       ways.forEach((way, i) => {
         requireSound(problem, way);
-        if (i > 0) expect(way.value).toBeGreaterThanOrEqual(ways[i - 1]!.value - 1e-9);
+        // While nothing was found there is no plan whose value could be undercut: one that must be may cost more than it is worth.
+        if (i > 0 && ways[i - 1]!.status !== 'impossible') expect(way.value).toBeGreaterThanOrEqual(ways[i - 1]!.value - 1e-9);
         if (way.status === 'stopped') expect(way.value + way.gap).toBeGreaterThanOrEqual(full.value - 1e-9);
       });
     }), { numRuns: 100 });
