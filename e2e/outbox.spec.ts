@@ -108,7 +108,7 @@ test('readings without a line are drawn as not sent, survive a reload, and say w
 
   await page.goto(`${visit}/close`);
   await page.getByRole('button', { name: 'Finish the visit' }).click();
-  await expect(page.getByText('readings: not on the server yet. The visit is finished once that is.')).toBeVisible({ timeout: 10_000 });
+  await expect(page.getByText('readings: not on the server yet. The visit can be finished once everything is.')).toBeVisible({ timeout: 10_000 });
   await notSent(page).click();
   const sheet = page.getByRole('dialog', { name: 'Not sent yet' });
   await expect(sheet).toContainText('Kept on this device, for your account only');

@@ -32,8 +32,9 @@ export async function treatedBlocks(db: Db, condition: string, params: readonly 
   return Promise.all(found.map(async ({ id, visitId, startsAt, done }) => ({ visitId, startsAt, done: done === null ? await doneOf(db, id) : fromJson<DoneBlock[]>(done) })));
 }
 
-/** Keeps what a run did by now beside its line; in the transaction of the events that say so. */
+/** Keeps what a run did by now beside its line, in the transaction of the events that say so. Nobody asks a walk-through. */
 export async function keepDone(db: Db, runId: string): Promise<void> {
+  if (!(await firstRow(db, `SELECT r.id FROM run r WHERE r.id = ? AND ${TREATED}`, [runId]))) return;
   await change(db, 'UPDATE run SET done = ? WHERE id = ?', [JSON.stringify(await doneOf(db, runId)), runId]);
 }
 

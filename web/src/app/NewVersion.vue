@@ -6,19 +6,5 @@ const { needRefresh, updateServiceWorker } = useRegisterSW();
 </script>
 
 <template>
-  <button v-if="needRefresh" type="button" class="new small" @click="updateServiceWorker()">A new version is here: load it</button>
+  <button v-if="needRefresh" type="button" class="choice small" @click="updateServiceWorker()">A new version is here: load it</button>
 </template>
-
-<style scoped>
-.new {
-  min-height: 32px;
-  padding: 4px 12px;
-  border: 1px solid var(--spruce);
-  border-radius: 4px;
-  background: var(--paper);
-  color: inherit;
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-</style>

@@ -189,6 +189,27 @@ describe('lines, pages and accounts', () => {
     expect(rows.size).toBe(0);
   });
 
+  test('what a page left may have arrived without its knowing: a correction of it is a change of its own', async () => {
+    const { server, page, rows } = world();
+    const first = page('a');
+    await first.outbox.open('ann');
+    server.up = false;
+    await first.outbox.put(draft('1', { spot: 'reading/hip', join: 'replace', body: { value: 3, supersedes: null } }));
+    await rest();
+    first.die();
+    // The storage never heard that it was tried.
+    const row = rows.get('1')!;
+    rows.set('1', { ...row, change: { ...row.change, tried: [] } });
+    server.written.set('1', { value: 3, supersedes: null });
+    const second = page('b');
+    await second.outbox.open('ann');
+    void second.outbox.put(draft('2', { spot: 'reading/hip', join: 'replace', body: { value: 4, supersedes: '1' } }));
+    server.up = true;
+    await second.outbox.flush();
+    expect([...server.written]).toEqual([['1', { value: 3, supersedes: null }], ['2', { value: 4, supersedes: '1' }]]);
+    expect(waitingOf(second.outbox)).toEqual([]);
+  });
+
   test('what a living page has is left to it', async () => {
     const { server, page } = world();
     const [first, second] = [page('a'), page('b')];

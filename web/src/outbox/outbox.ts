@@ -133,6 +133,12 @@ export class Outbox {
     return true;
   }
 
+  /** Drops the last change at a spot that was never tried and corrects nothing: it was taken back before anybody else knew of it. Returns whether there was one. */
+  takeBack(record: string, spot: string): boolean {
+    const last = this.list.findLast((each) => each.record === record && each.spot === spot);
+    return last !== undefined && last.tried.length === 0 && last.body.supersedes === null && this.drop(last.id);
+  }
+
   /** Sends a refused change once more, knowingly: over what stands now. */
   insist(id: string): Promise<void> {
     const change = this.list.find((each) => each.id === id);
@@ -268,7 +274,8 @@ export class Outbox {
         const living = await this.deps.pages.living();
         const found = (await this.deps.storage.of(owner)).filter(({ id, page }) => !living.has(page) && !this.list.some((each) => each.id === id));
         if (this.owner !== owner || found.length === 0) return;
-        this.list = [...this.list, ...found.map(({ change }) => change)].toSorted((a, b) => a.order - b.order);
+        // It may have been on its way when its page went: from here on nothing is rewritten under its id.
+        this.list = [...this.list, ...found.map(({ change }) => asTried(change))].toSorted((a, b) => a.order - b.order);
         for (const { id } of found) this.store(id);
         // Nobody else may take them up before they are marked as ours.
         await this.mirroring;

@@ -99,6 +99,7 @@ export const useOutbox = defineStore('outbox', () => {
     open: (account: string) => outbox.open(account),
     close: () => outbox.close(),
     drop: (id: string) => outbox.drop(id),
+    takeBack: (record: string, spot: string) => outbox.takeBack(record, spot),
     insist: (id: string) => outbox.insist(id),
     flush: (record?: string) => outbox.flush(record),
     wake: () => outbox.wake(),

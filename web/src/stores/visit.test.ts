@@ -153,11 +153,22 @@ test('others changed other fields meanwhile: both stand, and nobody is asked', a
   expect(visit.saveState).toBe('saved');
 });
 
+test('what was refused keeps a visit from being finished, with words that do not promise it will go, but not from being opened again', async () => {
+  const { visit, refuse, sent } = await open();
+  refuse({ status: 409, body: { title: 'Finished', detail: 'This visit is finished.' } });
+  visit.setArrive({ complaint: 'too late' });
+  await visit.flush();
+  refuse(null);
+  await expect(visit.finish()).rejects.toMatchObject({ title: 'Refused', message: 'answers at arrival: refused by the server. Send it again or discard it first.' });
+  await visit.reopen().catch(() => undefined);
+  expect(sent.filter((each) => each.method === 'POST').map((each) => each.path)).toEqual(['/api/visits/v/reopen']);
+});
+
 test('finishing names what is not on the server, and does not finish', async () => {
   const { visit, refuse, sent } = await open();
   refuse({ status: 503, body: { title: 'Error', detail: 'Down.' } });
   visit.setArrive({ complaint: 'waits' });
-  await expect(visit.finish()).rejects.toMatchObject({ title: 'Not sent yet', message: 'answers at arrival: not on the server yet. The visit is finished once that is.' });
+  await expect(visit.finish()).rejects.toMatchObject({ title: 'Not sent yet', message: 'answers at arrival: not on the server yet. The visit can be finished once everything is.' });
   expect(sent.filter((each) => each.method === 'POST')).toEqual([]);
 });
 

@@ -138,9 +138,7 @@ export const useVisit = defineStore('visit', () => {
   function saveReading(fields: Omit<ReadingFields, 'supersedes'>): void {
     const spot = readingSpot(fields);
     const standing = readings.value.find((each) => readingSpot(each) === spot) ?? file.value!.readings.findLast((each) => readingSpot(each) === spot);
-    // Taken back before it was ever sent: nothing was measured.
-    const unsent = outbox.at(record.value, spot);
-    if (fields.trials.length === 0 && unsent && unsent.tried.length === 0 && unsent.body.supersedes === null && outbox.drop(unsent.id)) return;
+    if (fields.trials.length === 0 && outbox.takeBack(record.value, spot)) return;
     put({ spot, words: 'readings', method: 'PUT', path: `/visits/${id.value}/readings/${uuid()}`, body: { ...fields, supersedes: standing?.id ?? null }, join: 'replace', revision: null });
   }
 
@@ -149,9 +147,7 @@ export const useVisit = defineStore('visit', () => {
     const spot = findingSpot({ ...content, moment });
     const standing = findings.value.find((each) => findingSpot(each) === spot) ?? file.value!.findings.findLast((each) => findingSpot(each) === spot);
     if (content.data === null && (!standing || standing.data === null)) return;
-    const unsent = outbox.at(record.value, spot);
-    // Taken back before it was ever sent: nothing was found.
-    if (content.data === null && unsent && unsent.tried.length === 0 && unsent.body.supersedes === null && outbox.drop(unsent.id)) return;
+    if (content.data === null && outbox.takeBack(record.value, spot)) return;
     put({ spot, words: 'findings', method: 'PUT', path: `/visits/${id.value}/findings/${uuid()}`, body: { ...content, moment, supersedes: standing?.id ?? null }, join: 'replace', revision: null }, pauseMs);
   }
 
@@ -176,15 +172,22 @@ export const useVisit = defineStore('visit', () => {
   const refer = (fields: Pick<Referral, 'to' | 'seen'>) =>
     ask({ spot: 'referral', words: 'the referral', method: 'PUT', path: `/visits/${id.value}/referral`, body: fields, join: 'fields', revision: { of: `referral/${id.value}`, base: served.value!.referral?.revision ?? 0 }, before: { to: file.value!.referral?.to ?? null, seen: file.value!.referral?.seen ?? null } });
 
-  /** Finishes or reopens it, once everything is on the server. Throws ApiProblem, and says what is not. */
+  /** Finishes it once everything is on the server, or reopens it. Throws ApiProblem, and says what is not there and what never will be. */
   async function end(path: 'finish' | 'reopen'): Promise<void> {
     await Promise.race([flush(), new Promise((resolve) => { setTimeout(resolve, FINISH_MS); })]);
-    const left = [...new Set(waiting.value.map((change) => change.words))];
-    if (left.length > 0) throw new ApiProblem(0, 'Not sent yet', `${left.join(', ')}: not on the server yet. The visit is finished once ${left.length === 1 ? 'that is' : 'they are'}.`);
+    // What was refused because the visit is over goes when it is open again.
+    if (path === 'finish') requireAllSent();
     const visit = await api<Visit>('POST', `/visits/${id.value}/${path}`, { revision: served.value!.visit.revision });
     if (served.value?.visit.id !== visit.id) return;
     served.value = { ...served.value, visit };
     void keepAnswer(`/visits/${visit.id}`, served.value);
+  }
+
+  function requireAllSent(): void {
+    const wordsOf = (changes: readonly Change[]) => [...new Set(changes.map((change) => change.words))].join(', ');
+    const no = waiting.value.filter((change) => change.refusal !== null);
+    if (no.length > 0) throw new ApiProblem(0, 'Refused', `${wordsOf(no)}: refused by the server. Send it again or discard it first.`);
+    if (waiting.value.length > 0) throw new ApiProblem(0, 'Not sent yet', `${wordsOf(waiting.value)}: not on the server yet. The visit can be finished once everything is.`);
   }
 
   return {
