@@ -1,7 +1,7 @@
 export { measuring, blockAction } from './actions.ts';
 export { nervesOf } from './areas.ts';
 export { blockCautions, limitedBlock, overriddenFor, type OverrideFields, type SideCautions } from './blocks.ts';
-export { BEIGHTON_ITEMS, CONDITIONS, MEDICATIONS, STOP_QUESTIONS, conditionFacts, type ConditionCode, type ConditionFacts, type MedicationId, type QuestionId } from './coded.ts';
+export { BEIGHTON_ITEMS, CONDITIONS, MEDICATIONS, STOP_QUESTIONS, conditionFacts, type ConditionCode, type ConditionFacts, type MedicationId, type QuestionId, type Shows } from './coded.ts';
 export { CONSENT_AREAS, consentArea, regionsOfAreas, type ConsentArea } from './consent.ts';
 export { blocking, cautionOverview, cautionsFor, overrideKey, visitCautions } from './evaluate.ts';
 export { conditionWords } from './words.ts';

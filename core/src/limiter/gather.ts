@@ -1,5 +1,5 @@
 import { JOINT_REGIONS, MOTION_FACETS, motionOf, type BodySide, type Motion, type Region, type Side } from '../body/index.ts';
-import { conditionFacts, nervesOf, type ConditionFields } from '../caution/index.ts';
+import { conditionFacts, nervesOf, type ConditionFacts, type ConditionFields, type Shows } from '../caution/index.ts';
 import { END_FEELS, FELT, hoursThat, DIRECTIONS, type StandingFinding } from '../finding/index.ts';
 import { detectable, formatValue, mdc95 } from '../measure/index.ts';
 import type { MotionComparison, SideComparison } from '../record/comparison.ts';
@@ -22,7 +22,13 @@ export interface Evidence {
   readonly onDay: string;
 }
 
-const NERVE_CODES: readonly ConditionFields['code'][] = ['nerve-signs', 'disc-leg', 'disc-arm', 'outlet'];
+/** What is on file, by what it says about range; a nerve is looked for by itself. */
+const ON_FILE: Readonly<Record<Exclude<Shows, 'nerve'>, readonly [finding: FindingId, words: string]>> = {
+  inflamed: ['file-inflamed', 'inflamed joint'], hard: ['file-hard', 'hardware or a new joint'], frozen: ['file-frozen', 'frozen shoulder'], locked: ['file-locked', 'a joint that locks'],
+  effusion: ['file-effusion', 'a swollen joint'], strain: ['file-strain', 'a strain or sore tendon here'],
+};
+/** Of these the age says nothing more. */
+const AGELESS: readonly Shows[] = ['strain', 'inflamed'];
 const RECENT_DAYS = 42;
 const HIGH_PAIN = 5;
 const COMPLAINT_SCORE = 4;
@@ -168,22 +174,21 @@ function onFile(motion: Motion, side: Side, { conditions, complaint, onDay }: Ev
   const age = (day: string | null) => (day === null ? null : (Date.parse(onDay) - Date.parse(day)) / 86_400_000);
   const nerves = MOTION_FACETS[motion.id]?.nerves ?? [];
   for (const condition of conditions.filter((each) => each.resolvedOn === null)) {
-    const { code } = condition;
+    const facts: ConditionFacts = conditionFacts(condition.code);
+    const region = condition.region ?? facts.region;
     // A nerve is felt far from where it is pinched: what counts is whether this motion draws it long.
-    if (NERVE_CODES.includes(code)) {
-      const signs = nervesOf(condition.region ?? conditionFacts(code).region);
+    if (facts.shows === 'nerve') {
+      const signs = nervesOf(region);
       if (signs.some((nerve) => nerves.includes(nerve)) && (condition.side === null || condition.side === 'both' || side === 'midline' || condition.side === side)) out.push(observe('file-nerve', 'On file: signs of a nerve that this motion draws long'));
       continue;
     }
-    if (!here(condition.region ?? conditionFacts(code).region, condition.side)) continue;
+    if (!here(region, condition.side)) continue;
+    if (facts.shows) {
+      const [finding, words] = ON_FILE[facts.shows];
+      out.push(observe(finding, `On file: ${facts.showsAs ?? words}`));
+    }
     const days = age(condition.surgeryOn ?? condition.onset);
-    if (code === 'inflamed-joint') out.push(observe('file-inflamed', 'On file: inflamed joint'));
-    if (code === 'hardware' || code === 'fracture-fixation' || code === 'myositis-ossificans' || code === 'knee-replacement' || code === 'shoulder-replacement' || code === 'hip-replacement-side' || code === 'hip-replacement-back' || code === 'hip-replacement-front' || code === 'hip-pinching') out.push(observe('file-hard', `On file: ${code === 'hip-pinching' ? 'pinching in front of the hip' : 'hardware or a new joint'}`));
-    if (code === 'frozen-shoulder') out.push(observe('file-frozen', 'On file: frozen shoulder'));
-    if (code === 'joint-locked') out.push(observe('file-locked', 'On file: a joint that locks'));
-    if (code === 'effusion' || code === 'swelling') out.push(observe('file-effusion', 'On file: a swollen joint'));
-    if (code === 'muscle-strain' || code === 'tendon-pain') out.push(observe('file-strain', 'On file: a strain or sore tendon here'));
-    else if (code !== 'inflamed-joint' && days !== null && days >= 0 && days < RECENT_DAYS) out.push(observe('file-recent', `On file: ${Math.round(days / 7)} weeks since an injury or operation here`));
+    if (!(facts.shows && AGELESS.includes(facts.shows)) && days !== null && days >= 0 && days < RECENT_DAYS) out.push(observe('file-recent', `On file: ${Math.round(days / 7)} weeks since an injury or operation here`));
   }
   const unique = out.filter((each, i) => out.findIndex((other) => other.id === each.id) === i);
   return here(complaint.region, complaint.side) && (complaint.score ?? 0) >= COMPLAINT_SCORE ? [...unique, observe('complaint-here', `The complaint is here, ${complaint.score} of 10`)] : unique;

@@ -203,6 +203,6 @@ describe('bad blocks', () => {
 });
 
 test('phase kinds: what is held at the edge counts as stretch, work does not', () => {
-  expect(phaseKind('hold').endRange).toBe(true);
-  expect(phaseKind('contract').endRange).toBe(false);
+  expect(phaseKind('hold').counts).toBe('end-range');
+  expect(phaseKind('contract').counts).toBe('contraction');
 });

@@ -190,6 +190,7 @@ class PassWalk {
       startMs: this.timeMs,
       endMs: this.timeMs + durationMs,
       open: phase.open ?? false,
+      ...(phase.bout ? { bout: true as const } : {}),
       text: this.fill(phase.text, place),
       detail: this.fill(phase.detail, place),
       effortPct: phase.effort ? this.number(phase.effort, place) : null,
@@ -215,9 +216,9 @@ class PassWalk {
    */
   private allowed(phase: PhaseSpec, wantedMs: number): number {
     const { holdS = null, contractS = null, pressS = null } = this.limits ?? {};
-    const { endRange, techniques } = phaseKind(phase.kind);
+    const { counts, techniques } = phaseKind(phase.kind);
     const { spent } = this.context;
-    let ms = endRange && holdS !== null ? Math.min(wantedMs, holdS * 1000) : wantedMs;
+    let ms = counts === 'end-range' && holdS !== null ? Math.min(wantedMs, holdS * 1000) : wantedMs;
     if (contractS !== null && techniques.includes('contract')) ms = Math.min(ms, Math.max(0, contractS * 1000 - spent.contractMs));
     const presses = techniques.includes('press') || techniques.includes('pin');
     if (pressS !== null && presses) ms = Math.min(ms, Math.max(0, pressS * 1000 - spent.pressMs));

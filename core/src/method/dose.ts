@@ -26,8 +26,8 @@ export function doseOf(line: Pick<Line, 'cues'>): SideDose[] {
     doses.set(key, {
       ...dose,
       totalMs: dose.totalMs + durationMs,
-      endRangeMs: dose.endRangeMs + (phaseKind(cue.kind).endRange ? durationMs : 0),
-      contractMs: dose.contractMs + (cue.kind === 'contract' ? durationMs : 0),
+      endRangeMs: dose.endRangeMs + (phaseKind(cue.kind).counts === 'end-range' ? durationMs : 0),
+      contractMs: dose.contractMs + (phaseKind(cue.kind).counts === 'contraction' ? durationMs : 0),
     });
   }
   return [...doses.values()];

@@ -8,7 +8,8 @@ export { newBlock, checkBlock, checkNumber, checkRounds, defaultNumbers, default
 export { compile, PlanProblem, type CompileContext } from './compile.ts';
 export { SLOW_BREATH, breathAt, nearestBreathEndMs } from './breath.ts';
 export { doseOf, type SideDose } from './dose.ts';
+export { roundShares, roundWork, sharesOf, type CueDone, type RoundWork } from './strength.ts';
 export { goesSlack, phasesOf, reachesEdge, techniquesOf } from './techniques.ts';
 export { motionSideIn, workedSideIn } from './lineSides.ts';
-export { TECHNIQUES } from './types.ts';
-export type { AxisKind, AxisUnit, BlockPlan, BreathPace, ChoiceSpec, ChoiceValues, Claim, Cue, Limits, Line, LineBlock, ListSpec, ListValues, Loop, Method, NumberSpec, NumberValues, PhaseNode, PhaseSpec, SideLimits, SideRounds, Technique } from './types.ts';
+export { SUITS, TECHNIQUES } from './types.ts';
+export type { AxisKind, AxisUnit, BlockPlan, BreathPace, ChoiceSpec, ChoiceValues, Claim, Cue, Limits, Line, LineBlock, ListSpec, ListValues, Loop, Method, NumberSpec, NumberValues, PhaseNode, PhaseSpec, SideLimits, SideRounds, Suit, Technique } from './types.ts';

@@ -9,8 +9,11 @@ export interface PhaseKindFacts {
   readonly name: string;
   /** Phases of one family look alike: same fill, same pattern. */
   readonly family: 'set-up' | 'move' | 'hold' | 'breathe' | 'contract' | 'relax' | 'rest' | 'oscillate' | 'press' | 'joint';
-  /** Counted as time at end range: the tissue is kept lengthened and nobody works. */
-  readonly endRange: boolean;
+  /**
+   * What its time is counted as: the tissue kept lengthened while nobody works, the athlete's press, a bout of mobilization, other
+   * work of the hand or the athlete, or, null, nothing: a way there and back, a wait, a rest.
+   */
+  readonly counts: 'end-range' | 'contraction' | 'bout' | 'work' | null;
   /** The limb is at or near the edge: discomfort above the ceiling makes the block leave this phase. */
   readonly exposed: boolean;
   /** What it is done with, wherever it stands; a phase that goes to the edge lengthens as well. */
@@ -18,45 +21,45 @@ export interface PhaseKindFacts {
 }
 
 export const PHASE_KINDS = {
-  'set-up': { id: 'set-up', name: 'set up', family: 'set-up', endRange: false, exposed: false, techniques: [] },
-  rehearse: { id: 'rehearse', name: 'rehearse the press', family: 'set-up', endRange: false, exposed: false, techniques: [] },
-  move: { id: 'move', name: 'move to the edge', family: 'move', endRange: false, exposed: true, techniques: [] },
-  'back-off': { id: 'back-off', name: 'back off', family: 'move', endRange: false, exposed: true, techniques: [] },
-  hold: { id: 'hold', name: 'hold', family: 'hold', endRange: true, exposed: true, techniques: ['lengthen'] },
-  'breathe-in': { id: 'breathe-in', name: 'breathe in', family: 'breathe', endRange: false, exposed: true, techniques: [] },
-  contract: { id: 'contract', name: 'contract', family: 'contract', endRange: false, exposed: true, techniques: ['contract'] },
-  relax: { id: 'relax', name: 'relax', family: 'relax', endRange: false, exposed: true, techniques: [] },
-  advance: { id: 'advance', name: 'advance', family: 'move', endRange: false, exposed: true, techniques: [] },
-  oscillate: { id: 'oscillate', name: 'oscillate', family: 'oscillate', endRange: false, exposed: true, techniques: ['mobilize'] },
+  'set-up': { id: 'set-up', name: 'set up', family: 'set-up', counts: null, exposed: false, techniques: [] },
+  rehearse: { id: 'rehearse', name: 'rehearse the press', family: 'set-up', counts: null, exposed: false, techniques: [] },
+  move: { id: 'move', name: 'move to the edge', family: 'move', counts: null, exposed: true, techniques: [] },
+  'back-off': { id: 'back-off', name: 'back off', family: 'move', counts: null, exposed: true, techniques: [] },
+  hold: { id: 'hold', name: 'hold', family: 'hold', counts: 'end-range', exposed: true, techniques: ['lengthen'] },
+  'breathe-in': { id: 'breathe-in', name: 'breathe in', family: 'breathe', counts: null, exposed: true, techniques: [] },
+  contract: { id: 'contract', name: 'contract', family: 'contract', counts: 'contraction', exposed: true, techniques: ['contract'] },
+  relax: { id: 'relax', name: 'relax', family: 'relax', counts: null, exposed: true, techniques: [] },
+  advance: { id: 'advance', name: 'advance', family: 'move', counts: null, exposed: true, techniques: [] },
+  oscillate: { id: 'oscillate', name: 'oscillate', family: 'oscillate', counts: 'bout', exposed: true, techniques: ['mobilize'] },
   /** Rocking, waves, figure-eights, circles: steady and far from any edge. */
-  rock: { id: 'rock', name: 'rock', family: 'oscillate', endRange: false, exposed: true, techniques: ['continuous'] },
-  circle: { id: 'circle', name: 'circle', family: 'oscillate', endRange: false, exposed: true, techniques: ['continuous'] },
-  traction: { id: 'traction', name: 'traction', family: 'joint', endRange: false, exposed: true, techniques: ['traction', 'mobilize'] },
-  glide: { id: 'glide', name: 'glide', family: 'joint', endRange: false, exposed: true, techniques: ['mobilize'] },
-  press: { id: 'press', name: 'press', family: 'press', endRange: false, exposed: true, techniques: ['press'] },
-  sink: { id: 'sink', name: 'sink', family: 'press', endRange: false, exposed: true, techniques: ['press'] },
-  pin: { id: 'pin', name: 'pin', family: 'press', endRange: false, exposed: true, techniques: ['pin'] },
-  stroke: { id: 'stroke', name: 'stroke', family: 'press', endRange: false, exposed: true, techniques: ['press', 'continuous'] },
+  rock: { id: 'rock', name: 'rock', family: 'oscillate', counts: 'work', exposed: true, techniques: ['continuous'] },
+  circle: { id: 'circle', name: 'circle', family: 'oscillate', counts: 'work', exposed: true, techniques: ['continuous'] },
+  traction: { id: 'traction', name: 'traction', family: 'joint', counts: 'work', exposed: true, techniques: ['traction', 'mobilize'] },
+  glide: { id: 'glide', name: 'glide', family: 'joint', counts: 'work', exposed: true, techniques: ['mobilize'] },
+  press: { id: 'press', name: 'press', family: 'press', counts: 'work', exposed: true, techniques: ['press'] },
+  sink: { id: 'sink', name: 'sink', family: 'press', counts: 'work', exposed: true, techniques: ['press'] },
+  pin: { id: 'pin', name: 'pin', family: 'press', counts: 'work', exposed: true, techniques: ['pin'] },
+  stroke: { id: 'stroke', name: 'stroke', family: 'press', counts: 'work', exposed: true, techniques: ['press', 'continuous'] },
   /** Waiting with the hand where it is, while the breath comes in. */
-  wait: { id: 'wait', name: 'wait', family: 'breathe', endRange: false, exposed: true, techniques: [] },
+  wait: { id: 'wait', name: 'wait', family: 'breathe', counts: null, exposed: true, techniques: [] },
   /** The athlete moves; the therapist follows or helps at the end. */
-  active: { id: 'active', name: 'athlete moves', family: 'move', endRange: false, exposed: true, techniques: ['active'] },
-  lengthen: { id: 'lengthen', name: 'lengthen', family: 'move', endRange: false, exposed: true, techniques: ['continuous'] },
-  shorten: { id: 'shorten', name: 'shorten', family: 'move', endRange: false, exposed: false, techniques: ['comfort'] },
+  active: { id: 'active', name: 'athlete moves', family: 'move', counts: 'work', exposed: true, techniques: ['active'] },
+  lengthen: { id: 'lengthen', name: 'lengthen', family: 'move', counts: 'work', exposed: true, techniques: ['continuous'] },
+  shorten: { id: 'shorten', name: 'shorten', family: 'move', counts: null, exposed: false, techniques: ['comfort'] },
   /** The muscle kept slack. */
-  comfort: { id: 'comfort', name: 'comfort', family: 'relax', endRange: false, exposed: false, techniques: ['comfort'] },
+  comfort: { id: 'comfort', name: 'comfort', family: 'relax', counts: 'work', exposed: false, techniques: ['comfort'] },
   /** A stop part of the way, the limb carried. */
-  pause: { id: 'pause', name: 'pause', family: 'relax', endRange: false, exposed: true, techniques: [] },
-  ease: { id: 'ease', name: 'let up', family: 'relax', endRange: false, exposed: false, techniques: [] },
-  return: { id: 'return', name: 'return', family: 'move', endRange: false, exposed: false, techniques: [] },
-  rest: { id: 'rest', name: 'rest', family: 'rest', endRange: false, exposed: false, techniques: [] },
+  pause: { id: 'pause', name: 'pause', family: 'relax', counts: null, exposed: true, techniques: [] },
+  ease: { id: 'ease', name: 'let up', family: 'relax', counts: null, exposed: false, techniques: [] },
+  return: { id: 'return', name: 'return', family: 'move', counts: null, exposed: false, techniques: [] },
+  rest: { id: 'rest', name: 'rest', family: 'rest', counts: null, exposed: false, techniques: [] },
 } as const satisfies Record<string, PhaseKindFacts>;
 
 export type PhaseKind = keyof typeof PHASE_KINDS;
 
 /**
  * The facts of a phase kind.
- * @example phaseKind('hold').endRange // → true
+ * @example phaseKind('hold').counts // → 'end-range'
  */
 export function phaseKind(kind: PhaseKind): PhaseKindFacts {
   return PHASE_KINDS[kind];

@@ -125,6 +125,8 @@ export interface PhaseSpec {
   readonly effort?: string;
   /** The line waits at the end of this phase until the therapist goes on. */
   readonly open?: boolean;
+  /** It is a bout of mobilization, although not every phase of its kind is. */
+  readonly bout?: true;
   /** How often a second or a minute something is repeated within the phase: a number in such a unit. */
   readonly rate?: string;
   /** One instruction. `{press}`, `{setUp}` and the like are filled from the catalogue entry, `{place}` and `{turn}` from the loop. */
@@ -163,6 +165,10 @@ export interface Method {
   /** Where the work or the deepening sits in the breath, in words. */
   readonly breathWords: string;
   readonly axis: AxisKind;
+  /** What a session in it brings of a motion's usual gain, at its own numbers. Common practice, order of magnitude only; other numbers count by what they make of a round (`strength.ts`). */
+  readonly share: number;
+  /** What it suits beside the usual: lighter or slower where somebody guards, short and easy before a start, the joint, the athlete's own strength. */
+  readonly suits: readonly Suit[];
   readonly claims: readonly Claim[];
   readonly schoolsDiffer: string;
   readonly rounds: { readonly default: number; readonly min: number; readonly max: number };
@@ -176,6 +182,10 @@ export interface Method {
   readonly painCeiling: string;
   readonly easeBack: string;
 }
+
+/** What a way of working is good for, where that changes what is proposed. */
+export const SUITS = ['guarding', 'start', 'capsule', 'weakness'] as const;
+export type Suit = (typeof SUITS)[number];
 
 /** Values of a block's numbers by number id; a list of one unless the number is per round. */
 export type NumberValues = Readonly<Record<string, readonly number[]>>;
@@ -225,6 +235,8 @@ export interface Cue {
   readonly startMs: number;
   readonly endMs: number;
   readonly open: boolean;
+  /** A bout of mobilization by its phase, not by its kind. */
+  readonly bout?: true;
   readonly text: string;
   readonly detail: string;
   readonly effortPct: number | null;

@@ -9,8 +9,9 @@ export interface SideDone {
   readonly name: string;
   readonly planned: { readonly rounds: number; readonly totalMs: number; readonly endRangeMs: number; readonly contractMs: number };
   readonly real: {
-    /** Rounds whose last phase was reached and done. */
+    /** Rounds whose last phase was reached and done, and which these are. */
     readonly rounds: number;
+    readonly finished: readonly number[];
     readonly totalMs: number;
     readonly endRangeMs: number;
     readonly contractMs: number;
@@ -36,9 +37,8 @@ export function whatWasDone(line: Line, state: RunState): SideDone[] {
     const spans = state.spans.filter((span) => isHere(span.cueIndex));
     const timeIn = (wanted: (cueIndex: number) => boolean) =>
       spans.filter((span) => wanted(span.cueIndex)).reduce((sum, span) => sum + span.endMs - span.startMs, 0);
-    const lastOfRound = new Set(
-      Array.from({ length: dose.rounds }, (_, i) => line.cues.findLastIndex((cue) => isHere(cue.index) && cue.round === i + 1)),
-    );
+    const ended = new Set(spans.filter((span) => span.end === 'done').map((span) => span.cueIndex));
+    const finished = Array.from({ length: dose.rounds }, (_, i) => i + 1).filter((round) => ended.has(line.cues.findLastIndex((cue) => isHere(cue.index) && cue.round === round)));
     const discomfort = state.discomfort.filter((note) => isHere(note.cueIndex)).map((note) => note.score);
     return {
       blockIndex: dose.blockIndex,
@@ -46,12 +46,13 @@ export function whatWasDone(line: Line, state: RunState): SideDone[] {
       name: line.blocks[dose.blockIndex]!.name,
       planned: { rounds: dose.rounds, totalMs: dose.totalMs, endRangeMs: dose.endRangeMs, contractMs: dose.contractMs },
       real: {
-        rounds: new Set(spans.filter((span) => span.end === 'done' && lastOfRound.has(span.cueIndex)).map((span) => span.cueIndex)).size,
+        rounds: finished.length,
+        finished,
         totalMs: timeIn(() => true),
-        endRangeMs: timeIn((i) => phaseKind(line.cues[i]!.kind).endRange),
-        contractMs: timeIn((i) => line.cues[i]!.kind === 'contract'),
+        endRangeMs: timeIn((i) => phaseKind(line.cues[i]!.kind).counts === 'end-range'),
+        contractMs: timeIn((i) => phaseKind(line.cues[i]!.kind).counts === 'contraction'),
       },
-      efforts: spans.flatMap((span) => (line.cues[span.cueIndex]!.kind === 'contract' && span.effortPct !== null ? [span.effortPct] : [])),
+      efforts: spans.flatMap((span) => (phaseKind(line.cues[span.cueIndex]!.kind).counts === 'contraction' && span.effortPct !== null ? [span.effortPct] : [])),
       discomfort,
       highestDiscomfort: discomfort.length > 0 ? Math.max(...discomfort) : null,
       timesEased: spans.filter((span) => span.end === 'eased').length,

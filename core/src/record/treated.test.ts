@@ -23,7 +23,9 @@ function byTheClock(line: Line, untilRound: number, side: string): RunEvent[] {
 test('rounds that were finished count, on the sides that were reached; a plan that was left counts no further', () => {
   const line = lineOf({ ...newBlock('0190c000-0000-7000-8000-000000000001', 'hamstring-heel-on-shoulder', 'static-hold', ['left', 'right']), sides: [{ side: 'left', rounds: 3 }, { side: 'right', rounds: 3 }] });
   const state = foldRun(line, byTheClock(line, 2, 'left'));
-  expect(blocksDone(line, state)).toEqual([{ entryId: 'hamstring-heel-on-shoulder', methodId: 'static-hold', motionId: 'straight-leg-raise', sides: [{ side: 'left', rounds: 2 }] }]);
+  // Twenty seconds held in each, by the clock.
+  const held = { heldS: 20, workedS: 0, pressedS: 0, effortPct: 0 };
+  expect(blocksDone(line, state)).toEqual([{ entryId: 'hamstring-heel-on-shoulder', methodId: 'static-hold', motionId: 'straight-leg-raise', sides: [{ side: 'left', rounds: 2, work: [held, held] }] }]);
   // Begun and left at once: nothing was done.
   expect(blocksDone(line, foldRun(line, upTo(0)))).toEqual([]);
 });

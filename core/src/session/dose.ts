@@ -44,14 +44,15 @@ export function doseByTarget(line: Line, secondsOf: CueSeconds = asPlanned(line)
     const key = `${target}/${side}`;
     const so = doses.get(key) ?? { target, side, endRangeS: 0, contractS: 0, effortPctS: 0, rounds: 0, bouts: 0 };
     if (cue.round >= 1 && cue.round <= cue.rounds) rounds.set(key, (rounds.get(key) ?? new Set()).add(`${cue.blockIndex}/${cue.round}`));
-    const isContract = cue.kind === 'contract';
+    const { counts } = phaseKind(cue.kind);
+    const isContract = counts === 'contraction';
     doses.set(key, {
       ...so,
-      endRangeS: so.endRangeS + (phaseKind(cue.kind).endRange ? seconds : 0),
+      endRangeS: so.endRangeS + (counts === 'end-range' ? seconds : 0),
       contractS: so.contractS + (isContract ? seconds : 0),
       effortPctS: so.effortPctS + (isContract ? seconds * (cue.effortPct ?? 0) : 0),
       rounds: rounds.get(key)?.size ?? 0,
-      bouts: so.bouts + (cue.kind === 'oscillate' || ((cue.kind === 'traction' || cue.kind === 'glide') && cue.text.startsWith('Hold')) ? 1 : 0),
+      bouts: so.bouts + (counts === 'bout' || cue.bout === true ? 1 : 0),
     });
   }
   return [...doses.values()];

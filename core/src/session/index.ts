@@ -1,9 +1,11 @@
 export { solveSession, type SolveControl } from './solve/solve.ts';
 export type { Candidate, Chosen, Level, Measuring, SessionProblem, Shared, Solution, Stay } from './solve/types.ts';
-export { possibleBlocks, MOST_CANDIDATES, type ForbiddenEntry, type Pin, type Possible, type Possibles, type SessionFacts } from './candidates.ts';
+export { possibleBlocks, MOST_CANDIDATES, type ForbiddenEntry, type Possible, type PossibleLevel, type Possibles } from './candidates.ts';
+export { type Pin, type SessionFacts } from './free.ts';
+export { type WarmUp } from './warmUps.ts';
 export { minutesMore, otherSessions, proposeSession, type Alternative, type LeftOut, type Proposal, type ProposeControl, type ProposedBlock, type ProposedSide } from './propose.ts';
 export { wantedMotions, degreesPer, type Term, type Wanted, type WantedFacts } from './wanted.ts';
-export { predictEdges, responseOf, USUAL_RESPONSE, usualGain, wayShare, type PredictedEdge, type Response } from './response.ts';
+export { BETWEEN_ATHLETES, BETWEEN_SESSIONS, predictEdges, responseOf, USUAL_RESPONSE, usualGain, type Band, type Before, type PredictedEdge, type Response } from './response.ts';
 export { betweenPasses, passKey, sessionStrip, type Between, type SessionStrip, type StripFacts, type StripItem } from './strip.ts';
 export { moveBlock, orderProblems, placeBlock, type OrderProblem } from './order.ts';
 export { mirrored, oneSideFirst, SIDE_PATTERNS, sidePasses, type SidePattern } from './sides.ts';

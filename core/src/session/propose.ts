@@ -1,22 +1,16 @@
-import { POSITIONS, positionOn, type Position, type Side } from '../body/index.ts';
-import { blocking, cautionsFor, measuring, overriddenFor } from '../caution/index.ts';
+import { positionOn, type Position, type Side } from '../body/index.ts';
+import { limitedBlock } from '../caution/index.ts';
 import type { Entry } from '../catalogue/index.ts';
-import { BUILT_IN, compile, newBlock, offeredEntries, sidesOf, techniquesOf, type BlockPlan, type Shelf } from '../method/index.ts';
-import { SECONDS_A_SIDE } from '../record/index.ts';
-import { freePositions, possibleBlocks, type Pin, type Possible, type Possibles, type SessionFacts } from './candidates.ts';
-import { CLOSING_S, moveSeconds, OPENING_S } from './places.ts';
+import { BUILT_IN, compile, newBlock, offeredEntries, sidesOf, type BlockPlan } from '../method/index.ts';
+import { arrangeStay } from './arrange.ts';
+import type { Possible, Possibles } from './candidates.ts';
+import { mayMeasure, type SessionFacts } from './free.ts';
+import { modelOf, STILL_WORTH, type Model } from './model.ts';
 import { solveSession, type SolveControl } from './solve/solve.ts';
-import type { SessionProblem, Solution } from './solve/types.ts';
+import type { Solution } from './solve/types.ts';
 import { sessionStrip } from './strip.ts';
 import type { Term } from './wanted.ts';
-
-/** A turn costs its time and this much value: it breaks the calm. In weighted degrees, common practice. */
-const TURN_COST = 0.4;
-const STEP_S = 5;
-const MOST_STAYS = 8;
-/** Below so many minutes there is no still hold at the end. */
-const STILL_FROM_MINUTES = 20;
-const STILL_BREATHS = 6;
+import { warmBlock } from './warmUps.ts';
 
 /** One side of a block in a proposal, with everything its value comes from. */
 export interface ProposedSide {
@@ -36,6 +30,8 @@ export interface ProposedBlock {
   readonly block: BlockPlan;
   readonly kind: 'warm-up' | 'work' | 'close';
   readonly fit: string;
+  /** It goes in without the warm-up it would need, and counts for less. */
+  readonly cold: boolean;
   readonly sides: readonly ProposedSide[];
   readonly value: number;
 }
@@ -49,14 +45,18 @@ export interface LeftOut {
   readonly value: number;
   readonly terms: readonly Term[];
   readonly weight: number;
-  /** Minutes more that would bring it in; null until they are worked out, or when none of those tried do. */
+  /** Minutes more with which the best plan has it in, and with one less has not; null: with none of those tried. */
   readonly moreMinutes: number | null;
+  /** So many minutes more were tried; zero until it is worked out. */
+  readonly triedMinutes: number;
 }
 
 export interface Proposal {
+  /** `optimal`: no plan of these minutes is worth more. */
   readonly status: Solution['status'];
   readonly value: number;
   readonly gap: number;
+  /** Of the whole visit, as its strip is drawn. */
   readonly seconds: number;
   readonly turns: number;
   readonly positions: readonly Position[];
@@ -69,70 +69,91 @@ export interface ProposeControl extends Pick<SolveControl, 'stop'> {
   readonly progress?: (best: number, bound: number, soFar: () => Proposal | null) => void;
 }
 
-/** A warm-up with the positions in which cautions forbid nothing of it. */
-interface WarmUp {
-  readonly entry: Entry;
-  readonly free: readonly Position[];
-}
-
-interface Model {
-  readonly problem: SessionProblem;
-  readonly possibles: Possibles;
-  readonly positions: readonly Position[];
-  readonly warmUps: readonly WarmUp[];
-  readonly closing: BlockPlan | null;
-  /** Where cautions let the athlete lie still at the end. */
-  readonly closingPositions: readonly Position[];
-}
-
 /**
  * The plan for the minutes there are: what is possible becomes a session problem, which is solved exactly, and its solution becomes
- * blocks with their reasons. The two sides of an entry go together; of several entries or ways for one motion at most one is taken,
- * because they are after the same degrees. `idFor` names blocks.
+ * blocks with their reasons. The two sides of an entry go together; of several variants for one motion one is taken, because they are
+ * after the same degrees. `idFor` names blocks.
+ *
+ * What is solved is the minutes on the clock. The strip of a row of blocks charges its compiled seconds, a change of sides where the
+ * therapist goes round, turns, and readings where they take least; the problem charges the same, each pair of sides once, and the blocks
+ * of a stay are arranged so that no further change is needed (`arrangeStay`). So no row of blocks takes less than the problem says, and
+ * the row that is proposed takes no more; where hands have fixed an order or sides and it does, less is planned until it fits, and the
+ * status says that it is no longer proven.
  */
 export function proposeSession(facts: SessionFacts, idFor: (n: number) => string, control: ProposeControl = {}): Proposal {
-  const model = modelOf(facts, idFor);
-  const { stop, progress } = control;
-  const solution = solveSession(model.problem, { ...(stop ? { stop } : {}), ...(progress ? { progress: (best, bound, soFar) => progress(best, bound, () => standing(proposalOf(model, soFar(), facts, idFor), facts)) } : {}) });
-  let proposal = proposalOf(model, solution, facts, idFor);
-  // Measuring that needs a stay of its own can cost a little more in the row of blocks than in the walk. What was solved first
-  // stays the bound of what is possible.
-  for (let spare = overtime(proposal, facts); spare > 0 && solution.status !== 'impossible';) {
-    const shorter = solveSession({ ...model.problem, seconds: proposal.seconds - Math.max(spare, STEP_S) }, stop ? { stop } : {});
+  return proposeFrom(modelOf(facts), facts, idFor, control);
+}
+
+function proposeFrom(model: Model, facts: SessionFacts, idFor: (n: number) => string, { stop, progress }: ProposeControl = {}): Proposal {
+  const found = solveModel(model, facts.minutes * 60, {
+    ...(stop ? { stop } : {}),
+    ...(progress ? { progress: (best: number, bound: number, soFar: () => Solved) => progress(best, bound, () => standing(proposalOf(model, soFar(), facts, idFor), facts)) } : {}),
+  });
+  let proposal = proposalOf(model, found, facts, idFor);
+  for (let limit = facts.minutes * 60; proposal.blocks.length > 0 && proposal.seconds > facts.minutes * 60;) {
+    limit -= proposal.seconds - facts.minutes * 60;
+    const shorter = solveModel(model, limit, stop ? { stop } : {});
+    if (shorter.solution.status === 'impossible') return { ...proposalOf(model, shorter, facts, idFor), status: 'impossible' };
     const next = proposalOf(model, shorter, facts, idFor);
-    proposal = { ...next, status: shorter.status === 'impossible' ? 'impossible' : 'stopped', gap: solution.value + solution.gap - shorter.value };
-    spare = shorter.status === 'impossible' ? 0 : overtime(proposal, facts);
+    proposal = { ...next, status: 'stopped', gap: Math.max(0, found.solution.value + found.solution.gap - next.value) };
   }
   return proposal;
 }
 
+/** A solution, and whether it keeps a still end. */
+interface Solved {
+  readonly solution: Solution;
+  readonly still: boolean;
+}
+
+/**
+ * The best plan of some seconds. A still end is worth something of its own: the best plan without one is held against the best with one, so
+ * that minutes more, which allow one, can never make a plan worse. What ends still is worth no more than the best that does not, and that much more.
+ */
+function solveModel(model: Model, seconds: number, { stop, progress }: { readonly stop?: () => boolean; readonly progress?: (best: number, bound: number, soFar: () => Solved) => void }): Solved {
+  const control = stop ? { stop } : {};
+  const still = model.problem(seconds, true);
+  const most = still ? STILL_WORTH : 0;
+  const tell = progress ? { progress: (best: number, bound: number, soFar: () => Solution) => progress(best, bound + most, () => { const solution = soFar(); return { solution: { ...solution, gap: solution.gap + most }, still: false }; }) } : {};
+  const without = solveSession(model.problem(seconds, false)!, { ...control, ...tell });
+  if (!still || without.status === 'impossible' || without.chosen.length === 0) return { solution: without, still: false };
+  const kept = solveSession(still, { ...control, above: without.value - STILL_WORTH });
+  // Nothing that ends still is worth as much, or none was found before the search was stopped.
+  if (kept.chosen.length === 0) return { solution: { ...without, status: kept.gap > 0 ? 'stopped' : without.status, gap: Math.max(without.gap, kept.gap) }, still: false };
+  const value = kept.value + STILL_WORTH;
+  return { solution: { ...kept, value, status: without.status === 'stopped' ? 'stopped' : kept.status, gap: Math.max(kept.gap, without.value + without.gap - value, 0) }, still: true };
+}
+
 /** A plan from the middle of a search, if it is one that could be taken: with blocks, and within the minutes. */
 function standing(proposal: Proposal, facts: SessionFacts): Proposal | null {
-  return proposal.status === 'stopped' && proposal.blocks.length > 0 && overtime(proposal, facts) <= 0 ? proposal : null;
+  return proposal.status === 'stopped' && proposal.blocks.length > 0 && proposal.seconds <= facts.minutes * 60 ? proposal : null;
 }
 
-/** Seconds by which the blocks in their row take longer than there is. */
-function overtime({ blocks }: Proposal, facts: SessionFacts): number {
-  if (blocks.length === 0) return 0;
+/** Seconds and turns of blocks in their row, as they are drawn. */
+function clockOf(blocks: readonly BlockPlan[], facts: SessionFacts): { readonly seconds: number; readonly turns: number } {
   const shelf = facts.shelf ?? BUILT_IN;
-  const row = blocks.map((each) => each.block);
   const read = (motionId: string, side: Side) => facts.today.find((value) => value.motionId === motionId && value.side === side && value.moment === 'before')?.value ?? null;
-  const line = compile(row, { breath: facts.breath, edgeOf: read, shelf });
-  return sessionStrip({ blocks: row, line, isMeasured: (motionId, side) => read(motionId, side) !== null, mayMeasure: (motionId, side) => mayMeasure(facts, motionId, side), shelf }).seconds - facts.minutes * 60;
+  const line = compile(blocks, { breath: facts.breath, edgeOf: read, shelf });
+  return sessionStrip({ blocks, line, isMeasured: (motionId, side) => read(motionId, side) !== null, mayMeasure: (motionId, side) => mayMeasure(facts, motionId, side), shelf });
 }
 
-/** How many minutes more would bring in what was left out, tried minute by minute. */
+/**
+ * How many minutes more would bring in what was left out: the least with which the best plan has it, found by solving minute by minute
+ * from one on. What is not in by the last minute tried says so.
+ */
 export function minutesMore(facts: SessionFacts, leftOut: readonly LeftOut[], most: number, control: Pick<SolveControl, 'stop'> = {}): LeftOut[] {
+  const model = modelOf(facts);
+  const wanted = new Set(leftOut.filter((each) => each.value > 0).map((each) => each.entry.id));
   const found = new Map<string, number>();
-  for (let more = 1; more <= most && found.size < leftOut.length; more++) {
-    if (control.stop?.()) break;
-    const { problem, possibles } = modelOf({ ...facts, minutes: facts.minutes + more }, String);
-    for (const { candidate } of solveSession(problem, control).chosen) {
-      const { id } = possibles.list[candidate]!.entry;
-      if (!found.has(id)) found.set(id, more);
-    }
+  let tried = 0;
+  for (let more = 1; more <= most && found.size < wanted.size; more++) {
+    const { status, blocks } = proposeFrom(model, { ...facts, minutes: facts.minutes + more }, String, control);
+    // A plan that is not proven says nothing about what a better one would hold.
+    if (control.stop?.() || status === 'stopped') break;
+    for (const { block, kind } of blocks) if (kind === 'work' && wanted.has(block.entryId) && !found.has(block.entryId)) found.set(block.entryId, more);
+    tried = more;
   }
-  return leftOut.map((each) => ({ ...each, moreMinutes: found.get(each.entry.id) ?? null }));
+  return leftOut.map((each) => ({ ...each, moreMinutes: found.get(each.entry.id) ?? null, triedMinutes: found.size === wanted.size ? most : tried }));
 }
 
 export interface Alternative {
@@ -160,122 +181,58 @@ export function otherSessions(facts: SessionFacts, first: Proposal, idFor: (n: n
   return alternatives;
 }
 
-function modelOf(facts: SessionFacts, idFor: (n: number) => string): Model {
+function proposalOf(model: Model, { solution, still }: Solved, facts: SessionFacts, idFor: (n: number) => string): Proposal {
   const shelf = facts.shelf ?? BUILT_IN;
-  const possibles = possibleBlocks(facts);
-  const { list } = possibles;
-  const warmUps = facts.warm ? [] : warmUpsFor(list, facts, shelf);
-  const measured = list.map(({ wanted }) => positionOn(wanted.motion, wanted.side));
-  const positions = POSITIONS.filter((position) => !facts.withoutPositions.includes(position) || measured.includes(position))
-    .filter((position) => list.some((each) => each.positions.includes(position)) || measured.includes(position) || warmUps.some(({ free }) => free.map((each) => positionOn({ position: each }, 'left')).includes(position)));
-  const placesOf = (all: readonly Position[]) => positions.flatMap((position, i) => (all.includes(position) ? [i] : []));
-  const motionSides = [...new Set(list.map(({ wanted }) => `${wanted.motion.id}/${wanted.side}`))];
-  const close = newBlock(idFor(99), 'still-hold', 'breath-sink', ['midline'], shelf);
-  const closingPositions = freePositions(close, shelf.entries.get(close.entryId)!, facts, shelf).free;
-  const closing = facts.minutes >= STILL_FROM_MINUTES && closingPositions.length > 0 ? close : null;
-  const still = closing && { ...closing, numbers: { ...closing.numbers, breaths: [STILL_BREATHS] } };
-  const secondsOf = (block: BlockPlan) => compile([block], { breath: facts.breath, edgeOf: () => null, shelf }).totalMs / 1000;
-  const same = (a: Possible, b: Possible) => a.entry.id === b.entry.id && a.method.id === b.method.id;
-  const pairs = list.flatMap((a, i) => list.flatMap((b, j) => (i < j ? [[i, j, a, b] as const] : [])));
-  const sidesWarm = ({ free }: WarmUp) => free.flatMap((position) => [positionOn({ position }, 'left'), positionOn({ position }, 'right')]);
-  return {
-    possibles, positions, warmUps, closing: still, closingPositions,
-    problem: {
-      seconds: facts.minutes * 60, openingS: OPENING_S, closingS: CLOSING_S + (still ? secondsOf(still) : 0), stepS: STEP_S, mostStays: MOST_STAYS,
-      arriveS: positions.map(() => 0),
-      moveS: straight(positions.map((from) => positions.map((to) => moveSeconds(from, to)))), moveCost: positions.map((from) => positions.map((to) => (from === to ? 0 : TURN_COST))),
-      warmUps: warmUps.map((each) => ({ seconds: secondsOf(warmBlock(each.entry, '', shelf)), places: placesOf(sidesWarm(each)) })),
-      measurings: motionSides.map((key) => {
-        const { wanted } = list.find((each) => `${each.wanted.motion.id}/${each.wanted.side}` === key)!;
-        const may = mayMeasure(facts, wanted.motion.id, wanted.side);
-        return { places: placesOf([positionOn(wanted.motion, wanted.side)]), beforeS: wanted.measuredToday || !may ? 0 : SECONDS_A_SIDE, afterS: may ? SECONDS_A_SIDE : 0 };
-      }),
-      candidates: list.map((each) => {
-        const warmUp = each.entry.stage === 'specific' && techniquesOf(each.method).includes('lengthen') ? warmUps.findIndex(({ entry }) => entry.section === each.entry.section) : -1;
-        return { places: placesOf(each.positions), levels: each.levels, warmUp: warmUp < 0 ? null : warmUp, measuring: motionSides.indexOf(`${each.wanted.motion.id}/${each.wanted.side}`), required: each.pinned };
-      }),
-      together: pairs.flatMap(([i, j, a, b]) => (same(a, b) && a.wanted.motion.id === b.wanted.motion.id ? [[i, j] as const] : [])),
-      exclude: pairs.flatMap(([i, j, a, b]) => (!same(a, b) && a.wanted.motion.id === b.wanted.motion.id && !(a.pinned && b.pinned) ? [[i, j] as const] : [])),
-      precede: facts.keepOrder ? orderOf(list, facts.pins) : [],
-    },
-  };
-}
-
-/** Pins in the order they are given: every side of one before every side of the next that is a candidate. */
-function orderOf(list: readonly Possible[], pins: readonly Pin[]): [number, number][] {
-  const of = (pin: Pin) => list.flatMap((each, i) => (each.entry.id === pin.entryId && each.method.id === pin.methodId ? [i] : []));
-  const rows = pins.map(of).filter((row) => row.length > 0);
-  return rows.slice(1).flatMap((row, i) => rows[i]!.flatMap((before) => row.map((after): [number, number] => [before, after])));
-}
-
-/** No detour is shorter than the straight way. */
-function straight(moves: readonly (readonly number[])[]): number[][] {
-  const best = moves.map((row) => [...row]);
-  for (let via = 0; via < best.length; via++) for (let a = 0; a < best.length; a++) for (let b = 0; b < best.length; b++) best[a]![b] = Math.min(best[a]![b]!, best[a]![via]! + best[via]![b]!);
-  return best;
-}
-
-/** One warm-up for every part of the body that is lengthened, if any is allowed: the first of the catalogue that needs no side of its own, or else both sides. */
-function warmUpsFor(list: readonly Possible[], facts: SessionFacts, shelf: Shelf): WarmUp[] {
-  const sections = [...new Set(list.map((each) => each.entry.section))];
-  return sections.flatMap((section) => {
-    const fit = offeredEntries(shelf).filter((entry) => entry.stage === 'warm' && !entry.afterOperation && entry.section === section && !facts.bans.includes(entry.id) && entry.positions.some((position) => !facts.withoutPositions.includes(position)));
-    const allowed = fit.map((entry): WarmUp => ({ entry, free: freePositions(newBlock('x', entry.id, entry.ways[0], sidesOf(entry), shelf), entry, facts, shelf).free.filter((position) => !facts.withoutPositions.includes(position)) }));
-    return allowed.filter(({ free }) => free.length > 0).slice(0, 1);
-  });
-}
-
-/** Whether cautions let a motion be measured on a side. */
-function mayMeasure({ caution, overrides }: SessionFacts, motionId: string, side: Side): boolean {
-  return blocking(cautionsFor(caution, measuring(motionId, side)), overriddenFor(overrides, motionId, side)).length === 0;
-}
-
-function warmBlock(entry: Entry, id: string, shelf: Shelf): BlockPlan {
-  const block = newBlock(id, entry.id, entry.ways[0], sidesOf(entry), shelf);
-  return { ...block, sides: block.sides.map((each) => ({ ...each, rounds: 1 })) };
-}
-
-function proposalOf({ problem, possibles, positions, warmUps, closing, closingPositions }: Model, solution: Solution, facts: SessionFacts, idFor: (n: number) => string): Proposal {
-  const shelf = facts.shelf ?? BUILT_IN;
-  const { list } = possibles;
+  const { possibles: { list }, positions, warmUps } = model;
   let n = 0;
-  const blocks: ProposedBlock[] = [];
-  /** Sides become one block only where the athlete need not turn between them. */
-  const blockAt = new Map<string, Solution['stays'][number]>();
-  for (const stay of solution.stays) {
+  const blocks = solution.stays.flatMap((stay) => {
     const position = positions[stay.place]!;
+    const made: ProposedBlock[] = [];
+    const possibleOf = new Map<string, Possible>();
     for (const task of stay.tasks) {
       if (task.kind === 'warm-up') {
         const { entry } = warmUps[task.warmUp]!;
-        blocks.push({ block: inPosition(warmBlock(entry, idFor(n++), shelf), entry, position), kind: 'warm-up', fit: 'warm before long', sides: [], value: 0 });
+        made.push({ block: inPosition(warmBlock(entry, idFor(n++), shelf), entry, position), kind: 'warm-up', fit: 'warm before long', cold: false, sides: [], value: 0 });
       }
       if (task.kind !== 'block') continue;
       const possible = list[task.candidate]!;
-      const level = possible.levels[task.level]!;
-      const side: ProposedSide = { side: possible.side, rounds: level.rounds, seconds: level.seconds, gain: level.gain, missing: possible.wanted.missing, because: possible.wanted.because, terms: possible.wanted.terms, weight: possible.wanted.weight, value: level.value };
-      const known = blocks.findIndex((each) => each.block.entryId === possible.entry.id && each.block.methodId === possible.method.id && blockAt.get(each.block.id) === stay);
-      if (known >= 0) {
-        const so = blocks[known]!;
-        const sides = [...so.sides, side].sort((a, b) => b.missing - a.missing);
-        blocks[known] = { ...so, sides, value: so.value + side.value, block: { ...so.block, sides: sides.map((each) => ({ side: each.side, rounds: each.rounds })) } };
-      } else {
-        const block = { ...newBlock(idFor(n++), possible.entry.id, possible.method.id, [possible.side], shelf), sides: [{ side: possible.side, rounds: level.rounds }] };
-        blockAt.set(block.id, stay);
-        blocks.push({ block: inPosition(block, possible.entry, position), kind: 'work', fit: possible.fit, sides: [side], value: side.value });
+      const side = sideOf(possible, task.level);
+      // Sides become one block only where the athlete need not turn between them.
+      const known = made.findIndex((each) => possibleOf.get(each.block.id)?.variant === possible.variant);
+      if (known >= 0) made[known] = withSide(made[known]!, side, possible);
+      else {
+        const own = possible.pin?.block;
+        const block: BlockPlan = { ...newBlock(idFor(n++), possible.entry.id, possible.method.id, [possible.side], shelf), ...(own ? { numbers: own.numbers, choices: own.choices, ...(own.lists ? { lists: own.lists } : {}) } : {}) };
+        possibleOf.set(block.id, possible);
+        made.push(withSide({ block: inPosition(block, possible.entry, position), kind: 'work', fit: possible.fit, cold: possible.cold, sides: [], value: 0 }, side, possible));
       }
     }
-  }
+    return arrangeStay(made, possibleOf, facts.keepOrder === true);
+  });
   const last = solution.stays.at(-1);
-  if (closing && blocks.length > 0) {
-    const entry = shelf.entries.get(closing.entryId)!;
-    const position = last && closingPositions.includes(positions[last.place]!) ? positions[last.place]! : closingPositions[0]!;
-    blocks.push({ block: inPosition(closing, entry, position), kind: 'close', fit: 'a clear, still end', sides: [], value: 0 });
+  if (still && last) {
+    const position = model.closingAt(positions[last.place]!);
+    const block = { ...newBlock(idFor(n++), model.closing!.entryId, model.closing!.methodId, sidesOf(shelf.entries.get(model.closing!.entryId)!), shelf), ...model.closing!.change };
+    blocks.push({ block: inPosition(block, shelf.entries.get(block.entryId)!, position), kind: 'close', fit: 'a clear, still end', cold: false, sides: [], value: STILL_WORTH });
   }
-  const stays = solution.stays.map((stay) => positions[stay.place]!);
-  return {
-    status: solution.status, value: solution.value, gap: solution.gap, seconds: solution.seconds, turns: Math.max(0, stays.length - 1), positions: [...new Set(stays)], blocks,
-    leftOut: leftOutOf(problem, solution, possibles),
-  };
+  const places = [...new Set([...solution.stays.map((stay) => positions[stay.place]!), ...(still && last ? [model.closingAt(positions[last.place]!)] : [])])];
+  const row = blocks.map((each) => ({ ...each, block: limitedBlock(each.block, facts.caution, shelf) }));
+  const { seconds, turns } = row.length > 0 ? clockOf(row.map((each) => each.block), facts) : { seconds: solution.seconds, turns: 0 };
+  return { status: solution.status, value: solution.value, gap: solution.gap, seconds, turns, positions: places, blocks: row, leftOut: leftOutOf(facts, solution, model.possibles) };
+}
+
+function sideOf({ side, wanted, levels }: Possible, at: number): ProposedSide {
+  const { rounds, seconds, gain, value } = levels[at]!;
+  return { side, rounds, seconds, gain, value, missing: wanted.missing, because: wanted.because, terms: wanted.terms, weight: wanted.weight };
+}
+
+/** A block with one side more: the one that misses most first, or as a hand has put them, whose passes are kept. */
+function withSide(each: ProposedBlock, side: ProposedSide, { pin }: Possible): ProposedBlock {
+  const sides = [...each.sides, side].sort((a, b) => b.missing - a.missing);
+  const own = pin?.block?.sides.filter((pass) => sides.some((other) => other.side === pass.side));
+  const more = (pass: Side) => sides.find((other) => other.side === pass)!.rounds - own!.filter((other) => other.side === pass).reduce((sum, other) => sum + other.rounds, 0);
+  const passes = own?.map((pass, i) => (own.findIndex((other) => other.side === pass.side) === i ? { ...pass, rounds: pass.rounds + more(pass.side) } : pass)) ?? sides.map(({ side: one, rounds }) => ({ side: one, rounds }));
+  return { ...each, sides, value: each.value + side.value, block: { ...each.block, sides: passes } };
 }
 
 function inPosition(block: BlockPlan, entry: Entry, position: Position): BlockPlan {
@@ -283,18 +240,14 @@ function inPosition(block: BlockPlan, entry: Entry, position: Position): BlockPl
   return own === undefined || own === entry.positions[0] ? block : { ...block, position: own };
 }
 
-function leftOutOf(problem: SessionProblem, solution: Solution, { list, forbidden }: Possibles): LeftOut[] {
+function leftOutOf({ minutes, shelf = BUILT_IN }: SessionFacts, solution: Solution, { list, best, forbidden, unweighed }: Possibles): LeftOut[] {
   const taken = new Set(solution.chosen.map(({ candidate }) => list[candidate]!.entry.id));
   const takenMotions = new Set(solution.chosen.map(({ candidate }) => list[candidate]!.wanted.motion.id));
-  const best = new Map<string, Possible>();
-  for (const each of list) {
-    if (taken.has(each.entry.id)) continue;
-    const so = best.get(each.entry.id);
-    if (!so || each.levels.at(-1)!.value > so.levels.at(-1)!.value) best.set(each.entry.id, each);
-  }
-  const left = [...best.values()].map((each): LeftOut => ({
-    entry: each.entry, methodId: each.method.id, value: each.levels.at(-1)!.value, terms: each.wanted.terms, weight: each.wanted.weight, because: each.wanted.because, moreMinutes: null,
-    words: takenMotions.has(each.wanted.motion.id) ? 'after the same degrees as what is in' : `no room in ${Math.floor(problem.seconds / 60)} min`,
+  const left = best.filter((each) => !taken.has(each.entry.id)).map((each): LeftOut => ({
+    entry: each.entry, methodId: each.method.id, value: each.levels.at(-1)!.value, terms: each.wanted.terms, weight: each.wanted.weight, because: each.wanted.because, moreMinutes: null, triedMinutes: 0,
+    words: takenMotions.has(each.wanted.motion.id) ? 'after the same degrees as what is in' : `no room in ${minutes} min`,
   })).sort((a, b) => b.value - a.value);
-  return [...left, ...forbidden.map(({ entry, words }): LeftOut => ({ entry, methodId: entry.ways[0], value: 0, terms: [], weight: 0, because: '', moreMinutes: null, words }))];
+  const known = new Set(offeredEntries(shelf).map((entry) => entry.id));
+  const plain = (entry: Entry, words: string): LeftOut => ({ entry, methodId: entry.ways[0], value: 0, terms: [], weight: 0, because: '', moreMinutes: null, triedMinutes: 0, words });
+  return [...left, ...unweighed.map((entry) => plain(entry, 'not weighed: too much falls short today to weigh it all')), ...forbidden.filter(({ entry }) => known.has(entry.id)).map(({ entry, words }) => plain(entry, words))];
 }

@@ -215,7 +215,7 @@ describe('what was done', () => {
     const [left, right] = run(line, events);
     expect(left).toMatchObject({ planned: { rounds: 3, contractMs: 18_000, endRangeMs: 30_000 }, efforts: [20], discomfort: [3], highestDiscomfort: 3, stopped: true, timesEased: 0 });
     // The contraction of 6 s was held for 5 s in its middle.
-    expect(left!.real).toEqual({ rounds: 1, totalMs: 46_000, contractMs: 11_000, endRangeMs: 10_000 });
+    expect(left!.real).toEqual({ rounds: 1, finished: [1], totalMs: 46_000, contractMs: 11_000, endRangeMs: 10_000 });
     expect(right).toMatchObject({ real: { rounds: 0, totalMs: 0 }, efforts: [], highestDiscomfort: null, stopped: false });
   });
 

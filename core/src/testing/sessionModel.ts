@@ -22,6 +22,17 @@ export function sessionModel(problem: SessionProblem): string {
     if (k > 0) row([...places.map((p) => `+ y_${k}_${p}`), ...places.map((p) => `- y_${k - 1}_${p}`)], '<=', 0);
   }
   for (const p of places) time.push(term(arriveS[p]!, `y_0_${p}`));
+  // Where the last stay is: a place in a slot with nothing in the next.
+  if (problem.leaveS ?? problem.leaveCost) {
+    for (const k of slots) {
+      for (const p of places) {
+        const end = `e_${k}_${p}`;
+        row([`+ ${end}`, `- y_${k}_${p}`, ...(k + 1 < mostStays ? places.map((q) => `+ y_${k + 1}_${q}`) : [])], '>=', 0);
+        time.push(term(problem.leaveS?.[p] ?? 0, end));
+        value.push(term(-(problem.leaveCost?.[p] ?? 0), end));
+      }
+    }
+  }
   for (const k of slots.slice(1)) {
     for (const p of places) {
       for (const q of places.filter((each) => each !== p)) {
@@ -66,6 +77,7 @@ export function sessionModel(problem: SessionProblem): string {
   const all = (i: number, sign: string) => candidates[i]!.levels.map((_, l) => `${sign} x_${i}_${l}`);
   for (const [a, b] of problem.together) row([...all(a, '+'), ...all(b, '-')], '=', 0);
   for (const [a, b] of problem.exclude) row([...all(a, '+'), ...all(b, '+')], '<=', 1);
+  for (const list of problem.oneOf ?? []) row(list.flatMap((i) => all(i, '+')), '>=', 1);
   for (const [a, b] of problem.precede) noLater(`c${a}`, `c${b}`);
   row(time, '<=', problem.seconds - problem.openingS - problem.closingS);
   return ['Maximize', ` obj: ${value.join(' ')}`, 'Subject To', ...rows.map((each, i) => ` r${i}: ${each}`), 'Binary', ` ${binaries.join(' ')}`, 'End'].join('\n');

@@ -41,8 +41,12 @@ export function anySession(size: Size): fc.Arbitrary<SessionProblem> {
       warmUp: size.warmUps > 0 ? fc.option(fc.integer({ min: 0, max: size.warmUps - 1 }), { nil: null }) : fc.constant(null),
       measuring: size.measurings > 0 ? fc.option(fc.integer({ min: 0, max: size.measurings - 1 }), { nil: null }) : fc.constant(null),
     }), { minLength: size.candidates, maxLength: size.candidates }),
-    together: fc.array(pair, { maxLength: 1 }), exclude: fc.array(pair, { maxLength: 2 }), precedes: fc.boolean(),
-  }).map(({ precedes, candidates, ...rest }) => {
+    together: fc.array(pair, { maxLength: 1 }), exclude: fc.array(pair, { maxLength: 2 }), precedes: fc.boolean(), oneOf: fc.oneof(fc.constant([]), fc.array(pair, { maxLength: 1 })),
+    leave: fc.option(fc.record({ seconds: fc.array(steps(0, 12), { minLength: size.places, maxLength: size.places }), cost: fc.array(fc.integer({ min: 0, max: 8 }).map((n) => n / 8), { minLength: size.places, maxLength: size.places }) }), { nil: null }),
+  }).map(({ precedes, candidates, leave, ...session }) => {
+    // No move makes leaving shorter or cheaper.
+    const straight = (each: readonly number[], moves: readonly (readonly number[])[]) => each.map((_, a) => Math.min(...each.map((value, b) => moves[a]![b]! + value)));
+    const rest = leave === null ? session : { ...session, leaveS: straight(leave.seconds, session.moveS), leaveCost: straight(leave.cost, session.moveCost) };
     const problem = { ...rest, candidates: candidates.map(({ role, ...candidate }) => ({ ...candidate, required: role < 2, banned: role === 2 })) };
     const needed = problem.candidates.flatMap((candidate, i) => (candidate.required ? [i] : []));
     return {

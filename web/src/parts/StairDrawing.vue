@@ -33,8 +33,8 @@ onMounted(() => {
 });
 onBeforeUnmount(() => observer?.disconnect());
 
-const stair = computed(() => layOutStair(props.cues, props.better, { width: width.value, height: props.height, ...(props.unit === 'of10' ? { base: 0 } : {}) }, [...props.readEdges.map((edge) => edge.value), ...props.predicted.flatMap((edge) => [edge.low, edge.high])]));
-/** The prediction along the ends of the rounds: a dashed line and what nine sessions in ten would find. */
+const stair = computed(() => layOutStair(props.cues, props.better, { width: width.value, height: props.height, ...(props.unit === 'of10' ? { base: 0 } : {}) }, [...props.readEdges.map((edge) => edge.value), ...props.predicted.flatMap((edge) => [edge.reading.low, edge.reading.high])]));
+/** The prediction along the ends of the rounds: a dashed line, and where nine readings in ten would be. */
 const forecast = computed(() => {
   const points = props.predicted.flatMap((edge) => {
     const last = props.cues.findLast((cue) => cue.round === edge.round);
@@ -46,7 +46,7 @@ const forecast = computed(() => {
   const { yAt, left } = stair.value;
   const start = `${left} ${yAt(first.edge)}`;
   const line = (of: (point: (typeof points)[number]) => number) => points.map((point) => `${point.x} ${yAt(of(point))}`);
-  return { path: `M${start}L${line((point) => point.expected).join('L')}`, band: `M${start}L${line((point) => point.high).join('L')}L${line((point) => point.low).reverse().join('L')}Z` };
+  return { path: `M${start}L${line((point) => point.expected).join('L')}`, band: `M${start}L${line((point) => point.reading.high).join('L')}L${line((point) => point.reading.low).reverse().join('L')}Z` };
 });
 const shades = computed(() => props.bands.filter((band) => stair.value.shows(band.low) || stair.value.shows(band.high)).map((band) => {
   const [a, b] = [stair.value.yAt(band.low), stair.value.yAt(band.high)].sort((p, q) => p - q) as [number, number];

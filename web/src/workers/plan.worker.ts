@@ -18,7 +18,7 @@ export type PlanAnswer =
   | { readonly kind: 'failed'; readonly message: string };
 
 /** How many minutes more are tried for what was left out. */
-const MOST_MORE = 15;
+const MOST_MORE = 60;
 const EVERY_MS = 80;
 
 self.onmessage = ({ data }: MessageEvent<PlanQuestion>) => {

@@ -6,7 +6,7 @@ import { FRAME, CLOSING, gain, painCeiling, rehearse, REHEARSE, seconds, SET_UP,
 export const AGONIST_CONTRACT: Method = {
   id: 'agonist-contract', name: 'Antagonist drives the stretch', synonyms: ['agonist-contract', 'active isolated stretching', 'AIS', 'reciprocal inhibition stretch', 'active stretch'],
   what: 'The athlete moves further with the opposite muscle, the therapist follows and adds a little for a second or two, then back. Eight to ten times.',
-  purpose: 'Before training, and where a passive hold makes the muscle brace.', breathWords: 'move on the breath out', axis: 'motion',
+  purpose: 'Before training, and where a passive hold makes the muscle brace.', breathWords: 'move on the breath out', axis: 'motion', share: 0.7, suits: ['guarding', 'start', 'weakness'],
   claims: [{ text: 'Dynamic work before a start costs nothing and may add about 1 %.', source: 'Behm DG et al. Appl Physiol Nutr Metab 2016;41:1–11. Recalled from memory.', sure: 'shown' }, taught('The working muscle lets its opposite go.')],
   schoolsDiffer: 'One to two seconds at the end, never more; or up to five.',
   rounds: { default: 1, min: 1, max: 6 },
@@ -25,7 +25,7 @@ export const AGONIST_CONTRACT: Method = {
 export const ACTIVE_ASSISTED: Method = {
   id: 'active-assisted', name: 'Short active repetitions', synonyms: ['active-assisted', 'active-assisted stretching', 'assisted repetitions'],
   what: 'The athlete moves, the therapist helps the last bit for about two seconds, back to the start. Several angles for a fan-shaped muscle.',
-  purpose: 'Fan-shaped muscles such as the gluteals; warm bodies before work.', breathWords: 'move on the breath out', axis: 'motion',
+  purpose: 'Fan-shaped muscles such as the gluteals; warm bodies before work.', breathWords: 'move on the breath out', axis: 'motion', share: 0.65, suits: ['start', 'weakness'],
   claims: [taught('A fan needs several angles: each line of fibres its own.')],
   schoolsDiffer: 'Eight or ten repetitions; one angle or several.',
   rounds: { default: 1, min: 1, max: 4 },
@@ -44,7 +44,7 @@ export const ACTIVE_ASSISTED: Method = {
 export const PIN_LENGTHEN: Method = {
   id: 'pin-lengthen', name: 'Pin and lengthen', synonyms: ['pin-lengthen', 'pin and stretch', 'soft tissue release', 'active release', 'pin and move'],
   what: 'The muscle is pinned while it is short and carried long under the pin; station by station toward the far attachment.',
-  purpose: 'Places in a muscle that do not slide; forearm, calf, thigh.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'Places in a muscle that do not slide; forearm, calf, thigh.', breathWords: 'breathing free', axis: 'motion', share: 0.8, suits: [],
   claims: [taught('Moving under the hand frees what a plain stretch passes by.')],
   schoolsDiffer: 'The hand moves or stays; the therapist carries the limb or the athlete moves it.',
   rounds: { default: 2, min: 1, max: 6 },
@@ -66,7 +66,7 @@ export const PIN_LENGTHEN: Method = {
 export const GLIDE_CIRCUMDUCT: Method = {
   id: 'glide-circumduct', name: 'Active glide with circling', synonyms: ['glide-circumduct', 'stroke and circle', 'gliding with movement'],
   what: 'A stroke along the muscle while the limb bends; then the limb circles under a lighter hand.',
-  purpose: 'Thigh and other long muscles, warm-up of a stiff limb.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'Thigh and other long muscles, warm-up of a stiff limb.', breathWords: 'breathing free', axis: 'motion', share: 0.25, suits: ['start'],
   claims: [taught('Ease the pressure before circling.')],
   schoolsDiffer: 'A partial bend for the deep layer, a full bend for the top one.',
   rounds: { default: 2, min: 1, max: 6 },

@@ -21,6 +21,7 @@ export const CR_BREATH: Method = {
   purpose: 'Muscle-limited motions of an athlete who can follow a breath; the usual choice.',
   breathWords: 'contract on the breath out, advance on the next',
   axis: 'motion',
+  share: 1, suits: [],
   claims: CONTRACT_CLAIMS,
   schoolsDiffer: 'Contract on the breath out or on the breath in; start at the edge or a few degrees short of it.',
   rounds: { default: 3, min: 1, max: 12 },
@@ -77,7 +78,7 @@ export const CR_BREATH: Method = {
 export const CR_LIGHT: Method = {
   id: 'cr-light', name: 'Light contract-relax', synonyms: [...CONTRACT_SYNONYMS, 'cr-light', 'gentle contract-relax'],
   what: 'A press so light that it hardly shows, let go, a small advance, a short hold. Two or three times.',
-  purpose: 'Sore, anxious or new athletes; small muscles of neck and hand.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'Sore, anxious or new athletes; small muscles of neck and hand.', breathWords: 'breathing free', axis: 'motion', share: 0.85, suits: ['guarding'],
   claims: [CONTRACT_CLAIMS[1]!, taught('A tenth of full strength is enough where the muscle guards.')],
   schoolsDiffer: 'Ten percent, or as light as a feather; five to seven seconds.',
   rounds: { default: 3, min: 1, max: 12 },
@@ -91,7 +92,7 @@ export const CR_LIGHT: Method = {
 export const CR_FIRM: Method = {
   id: 'cr-firm', name: 'Firm contract-relax', synonyms: [...CONTRACT_SYNONYMS, 'cr-firm', 'PNF contract-relax'],
   what: 'Ten seconds of stretch, ten of a clear press, let go, advance; three to five times.',
-  purpose: 'Strong, well-warmed muscles far from an event.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'Strong, well-warmed muscles far from an event.', breathWords: 'breathing free', axis: 'motion', share: 1, suits: [],
   claims: [CONTRACT_CLAIMS[1]!, CONTRACT_CLAIMS[2]!, taught('Ten seconds of press are longer than the usual guidance of three to six.')],
   schoolsDiffer: 'Thirty percent, or as much as the therapist can hold; light presses gained as much.',
   rounds: { default: 3, min: 1, max: 8 },
@@ -105,7 +106,7 @@ export const CR_FIRM: Method = {
 export const CR_BACKOFF: Method = {
   id: 'cr-backoff', name: 'Contract-relax from short of the edge', synonyms: [...CONTRACT_SYNONYMS, 'cr-backoff', 'mid-range contract-relax'],
   what: 'The edge is found once, then left by a few degrees; the press happens where nothing pulls. A full breath, and on with the next breath out.',
-  purpose: 'Irritable or long-shortened muscles, and athletes who brace at the edge.', breathWords: 'contract on the breath out, advance on the one after next', axis: 'motion',
+  purpose: 'Irritable or long-shortened muscles, and athletes who brace at the edge.', breathWords: 'contract on the breath out, advance on the one after next', axis: 'motion', share: 0.9, suits: [],
   claims: [taught('Pressing short of the edge is kinder to a sore muscle.'), CONTRACT_CLAIMS[1]!],
   schoolsDiffer: 'Start at the edge or short of it.',
   rounds: { default: 3, min: 1, max: 12 },
@@ -124,7 +125,7 @@ export const CR_BACKOFF: Method = {
 export const CRAC: Method = {
   id: 'crac', name: 'Contract-relax, then antagonist', synonyms: [...CONTRACT_SYNONYMS, 'crac', 'CRAC', 'slow reversal hold-relax'],
   what: 'A press of the target, let go, then the athlete pulls into the new range with the opposite muscle and the therapist keeps what was won.',
-  purpose: 'Gains that the athlete should be able to use: active range close to passive.', breathWords: 'contract on the breath out', axis: 'motion',
+  purpose: 'Gains that the athlete should be able to use: active range close to passive.', breathWords: 'contract on the breath out', axis: 'motion', share: 1.05, suits: [],
   claims: [CONTRACT_CLAIMS[0]!, { text: 'Adding the antagonist gained more than contract-relax alone in some trials and as much in others.', source: 'common practice', sure: 'mixed' }],
   schoolsDiffer: 'How strong the pull into the new range may be.',
   rounds: { default: 3, min: 1, max: 8 },
@@ -142,7 +143,7 @@ export const CRAC: Method = {
 export const PULSED: Method = {
   id: 'pulsed', name: 'Rhythmic contraction', synonyms: ['pulsed', 'pulsed contract-relax', 'rhythmic isometrics', 'pump contraction'],
   what: 'Two seconds of press, two of letting go, in a steady rhythm while the hand follows the muscle; then the new range.',
-  purpose: 'Congested or tired muscles; athletes who cannot hold a steady press.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'Congested or tired muscles; athletes who cannot hold a steady press.', breathWords: 'breathing free', axis: 'motion', share: 0.75, suits: ['weakness'],
   claims: [taught('Short pulses bring warmth without fatigue.')],
   schoolsDiffer: 'Steady against pulsed: do either, or both.',
   rounds: { default: 2, min: 1, max: 8 },
@@ -159,7 +160,7 @@ export const PULSED: Method = {
 export const INHIBIT_INTEGRATED: Method = {
   id: 'inhibit-integrated', name: 'Point, ease, lengthen, reset', synonyms: ['inhibit-integrated', 'integrated neuromuscular inhibition', 'INIT', 'press, comfort, stretch'],
   what: 'The tender point is pressed, the muscle brought short until the point softens, then lengthened, pressed lightly against the hand, and balanced with its opposite. At the end it is felt again.',
-  purpose: 'A tender point in a short muscle.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'A tender point in a short muscle.', breathWords: 'breathing free', axis: 'motion', share: 0.9, suits: [],
   claims: [taught('Pressure, comfort and lengthening in one go calm a point that comes back after each of them alone.'), { text: 'Ninety seconds in the position of comfort.', source: 'Jones’ positional release. Recalled from memory.', sure: 'taught' }],
   schoolsDiffer: 'How long to press first, and whether the antagonist is used.',
   rounds: { default: 1, min: 1, max: 3 },
@@ -188,7 +189,7 @@ export const INHIBIT_INTEGRATED: Method = {
 export const FOUR_WAY: Method = {
   id: 'four-way', name: 'Isometrics in several directions', synonyms: ['four-way', 'four-way isometrics', 'multi-directional isometrics', 'rhythmic stabilization'],
   what: 'A light press in each direction of the joint in turn, nothing moves.',
-  purpose: 'Waking and balancing a joint’s muscles; where lengthening is not wanted.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'Waking and balancing a joint’s muscles; where lengthening is not wanted.', breathWords: 'breathing free', axis: 'motion', share: 0.2, suits: ['weakness'],
   claims: [taught('Light presses all round make a joint feel held.')],
   schoolsDiffer: 'Five to eight seconds; two, four or eight directions.',
   rounds: { default: 1, min: 1, max: 4 },

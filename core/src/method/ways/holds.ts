@@ -11,6 +11,7 @@ export const STATIC_HOLD: Method = {
   purpose: 'Muscle-limited motions, when the athlete should do nothing.',
   breathWords: 'breathing free; a held breath means too strong',
   axis: 'motion',
+  share: 0.8, suits: [],
   claims: [
     { text: 'Holds of 10–30 s, 2–4 times, to tightness or slight discomfort.', source: ACSM, sure: 'shown', guidance: 'acsm-2011' },
     { text: 'Holds of 30 and 60 s gained alike over six weeks, both more than 15 s.', source: 'Bandy WD, Irion JM. Phys Ther 1994;74:845–850. Recalled from memory.', sure: 'shown' },
@@ -49,7 +50,7 @@ export const STATIC_HOLD: Method = {
 export const BRIEF_HOLD: Method = {
   id: 'brief-hold', name: 'Short edge holds', synonyms: ['brief-hold', 'short stretches', 'repeated stretch'],
   what: 'To the edge, a few deep breaths’ worth of hold, let up, and again a little deeper. Short enough for the hours before a start.',
-  purpose: 'Before a start, a first visit, an athlete who dislikes long holds.', breathWords: 'deepen on the breath out', axis: 'motion',
+  purpose: 'Before a start, a first visit, an athlete who dislikes long holds.', breathWords: 'deepen on the breath out', axis: 'motion', share: 0.5, suits: ['guarding', 'start'],
   claims: [
     { text: 'Holds under 60 s in all cost about 1 % of performance just after, longer ones about 5 %.', source: 'Behm DG et al. Appl Physiol Nutr Metab 2016;41:1–11. Recalled from memory.', sure: 'shown' },
     taught('Two short holds a side are enough to show which way the tissue gives.'),
@@ -71,7 +72,7 @@ export const BRIEF_HOLD: Method = {
 export const POSITION_OF_COMFORT: Method = {
   id: 'position-of-comfort', name: 'Position of comfort', synonyms: ['positional release', 'strain-counterstrain', 'position-of-comfort', 'ease position'],
   what: 'The muscle is brought short until its tender point stops hurting, and is kept there until it softens. Then home, slowly.',
-  purpose: 'Tender, guarded muscles that answer a stretch by bracing.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'Tender, guarded muscles that answer a stretch by bracing.', breathWords: 'breathing free', axis: 'motion', share: 0.4, suits: ['guarding'],
   claims: [
     { text: 'Ninety seconds in the position of comfort.', source: 'Jones’ positional release. Recalled from memory.', sure: 'taught' },
     { text: 'Tenderness falls at once; a lasting effect on range is not settled.', source: 'common practice', sure: 'mixed' },
@@ -92,7 +93,7 @@ export const POSITION_OF_COMFORT: Method = {
 export const SLACK_STRETCH: Method = {
   id: 'slack-stretch', name: 'Slack–stretch cycling', synonyms: ['slack-stretch', 'cycling short and long', 'pump stretch'],
   what: 'The muscle is taken short and long in turn while the other hand kneads it, then kept in a mild long stretch.',
-  purpose: 'Upper trapezius and other muscles that carry tension all day.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'Upper trapezius and other muscles that carry tension all day.', breathWords: 'breathing free', axis: 'motion', share: 0.7, suits: [],
   claims: [taught('Mild and long beats sharp and strong.')],
   schoolsDiffer: 'Eight to twelve cycles; some end without the long stretch.',
   rounds: { default: 1, min: 1, max: 4 },

@@ -11,6 +11,7 @@ export const MOBILIZE_OSCILLATE: Method = {
   purpose: 'Capsule-limited motions, within the licence; grade I–II for pain and guarding.',
   breathWords: 'breathing free',
   axis: 'motion',
+  share: 0.6, suits: ['capsule'],
   claims: [{ text: 'Grades I–IV: I small at the start of the range, II large within it, III large up to the limit, IV small at the limit.', source: 'after Maitland; recalled from memory', sure: 'taught' }],
   schoolsDiffer: 'Bouts of 30 to 60 s, one to three oscillations a second.',
   rounds: { default: 3, min: 1, max: 8 },
@@ -47,7 +48,7 @@ const SCOPE = 'Whether it may be done at all: the practice sets its scope.';
 export const MOBILIZE_SUSTAINED: Method = {
   id: 'mobilize-sustained', name: 'Held mobilization', synonyms: ['mobilize-sustained', 'sustained traction', 'sustained glide', 'joint traction'],
   what: 'Traction or a glide, taken up slowly, held ten to thirty seconds, let go slowly; three to six times.',
-  purpose: 'Capsule-limited motions, within the licence.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'Capsule-limited motions, within the licence.', breathWords: 'breathing free', axis: 'motion', share: 0.6, suits: ['capsule'],
   claims: [{ text: 'Held and oscillating mobilization gained alike where they were compared.', source: 'common practice', sure: 'mixed' }],
   schoolsDiffer: `Traction before glides, or glides alone. ${SCOPE}`,
   rounds: { default: 4, min: 1, max: 8 },
@@ -58,8 +59,8 @@ export const MOBILIZE_SUSTAINED: Method = {
     { each: { list: 'directions' }, phases: [
       { kind: 'traction', when: [{ choice: 'how', is: 'traction' }], duration: { seconds: 'takeUp' }, angle: { to: 'stay' }, breath: 'out', works: 'therapist', text: 'Take up the slack', detail: '{place}; grade {grade}' },
       { kind: 'glide', when: [{ choice: 'how', is: 'glide' }], duration: { seconds: 'takeUp' }, angle: { to: 'stay' }, breath: 'out', works: 'therapist', text: 'Take up the slack', detail: '{place}; grade {grade}' },
-      { kind: 'traction', when: [{ choice: 'how', is: 'traction' }], duration: { seconds: 'held' }, angle: { to: 'stay' }, breath: 'free', works: 'therapist', text: 'Hold: {place}', detail: 'lean back, do not pull' },
-      { kind: 'glide', when: [{ choice: 'how', is: 'glide' }], duration: { seconds: 'held' }, angle: { to: 'stay' }, breath: 'free', works: 'therapist', text: 'Hold: {place}', detail: 'along the joint, do not press through it' },
+      { kind: 'traction', when: [{ choice: 'how', is: 'traction' }], duration: { seconds: 'held' }, angle: { to: 'stay' }, breath: 'free', works: 'therapist', bout: true, text: 'Hold: {place}', detail: 'lean back, do not pull' },
+      { kind: 'glide', when: [{ choice: 'how', is: 'glide' }], duration: { seconds: 'held' }, angle: { to: 'stay' }, breath: 'free', works: 'therapist', bout: true, text: 'Hold: {place}', detail: 'along the joint, do not press through it' },
       { kind: 'ease', duration: { seconds: 'letUp' }, angle: { to: 'stay' }, breath: 'free', works: 'therapist', text: 'Let go slowly', detail: 'hands stay' },
     ] },
     { kind: 'rest', when: [{ round: 'not-last' }], duration: { seconds: 'between' }, angle: { to: 'stay' }, breath: 'free', works: 'nobody', text: 'Let it rest', detail: 'hands stay, no pull' },
@@ -70,7 +71,7 @@ export const MOBILIZE_SUSTAINED: Method = {
 export const MOBILIZE_MOVEMENT: Method = {
   id: 'mobilize-movement', name: 'Traction with movement', synonyms: ['mobilize-movement', 'mobilization with movement', 'traction and bend'],
   what: 'Traction is held while the joint is carried through its range six to ten times; it comes back in neutral.',
-  purpose: 'Joints that move better when they are unloaded: ankle, hip, shoulder.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'Joints that move better when they are unloaded: ankle, hip, shoulder.', breathWords: 'breathing free', axis: 'motion', share: 0.6, suits: ['capsule'],
   claims: [taught('Always from neutral and back to it before the traction goes.')],
   schoolsDiffer: SCOPE,
   rounds: { default: 2, min: 1, max: 5 },
@@ -92,7 +93,7 @@ export const MOBILIZE_MOVEMENT: Method = {
 export const CONTINUOUS_MOTION: Method = {
   id: 'continuous-motion', name: 'Rocking, waves, figure-eights', synonyms: ['continuous-motion', 'rocking', 'rhythmic mobilization', 'shaking', 'waves'],
   what: 'A steady tempo, well inside the range, until it lets go.',
-  purpose: 'In place of a stretch that is too strong; before a start; to begin and to end.', breathWords: 'breathing free', axis: 'motion',
+  purpose: 'In place of a stretch that is too strong; before a start; to begin and to end.', breathWords: 'breathing free', axis: 'motion', share: 0.25, suits: ['guarding', 'start'],
   claims: [taught('Steady rhythm calms; nothing is forced.')],
   schoolsDiffer: 'In place of a stretch, or before it.',
   rounds: { default: 1, min: 1, max: 4 },

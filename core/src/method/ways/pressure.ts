@@ -10,7 +10,7 @@ const PRESS_CLOSING = [{ ...CLOSING[0]!, text: 'Let up', detail: 'slowly, hand s
 export const POINT_HOLD: Method = {
   id: 'point-hold', name: 'Sustained compression', synonyms: ['point-hold', 'ischaemic compression', 'trigger-point pressure', 'static pressure'],
   what: 'Pressure on one place until it eases: shorter on a forearm, longer on a thigh.',
-  purpose: 'A tender point in a muscle that is otherwise long enough.', breathWords: 'sink on the breath out', axis: 'pressure',
+  purpose: 'A tender point in a muscle that is otherwise long enough.', breathWords: 'sink on the breath out', axis: 'pressure', share: 0.35, suits: [],
   claims: [taught('At 3–4 of 10 the athlete stays loose; 7 only where it was agreed; never past 5–6 in a painful shoulder.'), { text: 'Tenderness falls after pressure; for how long is not settled.', source: 'common practice', sure: 'mixed' }],
   schoolsDiffer: 'A ceiling of 4, or of 7 in the trigger-point school.',
   rounds: { default: 2, min: 1, max: 6 },
@@ -28,7 +28,7 @@ export const POINT_HOLD: Method = {
 export const BREATH_SINK: Method = {
   id: 'breath-sink', name: 'Breath-led pressure', synonyms: ['breath-sink', 'breath-led sinking', 'melting pressure', 'waiting pressure'],
   what: 'A little deeper with each breath out, waiting with each breath in. One or two minutes; seven or eight for the deep low back.',
-  purpose: 'Deep or guarded places: low back, base of the skull, hip bowl.', breathWords: 'sink on the breath out, wait on the breath in', axis: 'pressure',
+  purpose: 'Deep or guarded places: low back, base of the skull, hip bowl.', breathWords: 'sink on the breath out, wait on the breath in', axis: 'pressure', share: 0.4, suits: ['guarding'],
   claims: [taught('Long and pain-free reaches deeper than strong.')],
   schoolsDiffer: 'One to two minutes, or up to eight.',
   rounds: { default: 1, min: 1, max: 3 },
@@ -45,7 +45,7 @@ export const BREATH_SINK: Method = {
 export const LINE_PRESS: Method = {
   id: 'line-press', name: 'Presses along a line', synonyms: ['line-press', 'palm walking', 'compressions along a line'],
   what: 'Presses at the edge, the middle and the far edge of a line, leaning in and out; there and back.',
-  purpose: 'Broad warming of a whole limb before anything specific.', breathWords: 'lean in on the breath out', axis: 'pressure',
+  purpose: 'Broad warming of a whole limb before anything specific.', breathWords: 'lean in on the breath out', axis: 'pressure', share: 0.15, suits: [],
   claims: [taught('There and back before anything specific.')],
   schoolsDiffer: 'Two to four seconds a press; once or twice along.',
   rounds: { default: 2, min: 1, max: 8 },

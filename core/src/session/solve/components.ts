@@ -36,11 +36,12 @@ export function componentsOf(problem: SessionProblem, classes: Classes): Compone
   return groups.map((members) => componentFrom(members, problem, classes));
 }
 
-function groupsOf({ candidates, together, exclude }: SessionProblem): number[][] {
+function groupsOf({ candidates, together, exclude, oneOf = [] }: SessionProblem): number[][] {
   const root = candidates.map((_, i) => i);
   const find = (i: number): number => (root[i] === i ? i : (root[i] = find(root[i]!)));
   const join = (a: number, b: number) => { root[find(a)] = find(b); };
   for (const [a, b] of [...together, ...exclude]) join(a, b);
+  for (const list of oneOf) for (const i of list) join(list[0]!, i);
   const firstOf = new Map<number, number>();
   candidates.forEach(({ measuring }, i) => {
     if (measuring === null) return;
@@ -54,10 +55,11 @@ function groupsOf({ candidates, together, exclude }: SessionProblem): number[][]
 }
 
 function componentFrom(members: readonly number[], problem: SessionProblem, classes: Classes): Component {
-  const { candidates, measurings, together, exclude, stepS } = problem;
+  const { candidates, measurings, together, exclude, stepS, oneOf = [] } = problem;
   const steps = (seconds: number) => Math.ceil(seconds / stepS);
   const clashes = new Map(members.map((i) => [i, new Set(exclude.flatMap(([a, b]) => (a === i ? [b] : b === i ? [a] : [])))]));
   const pairs = together.filter(([a]) => members.includes(a));
+  const needed = oneOf.filter((list) => list.some((i) => members.includes(i)));
   const options: Option[] = [];
   let sets = 0;
 
@@ -69,6 +71,7 @@ function componentFrom(members: readonly number[], problem: SessionProblem, clas
       return;
     }
     if (set.length === 0 || pairs.some(([a, b]) => set.includes(a) !== set.includes(b))) return;
+    if (needed.some((list) => !list.some((i) => set.includes(i)))) return;
     sets += 1;
     if (sets > MOST_SETS) throw new RangeError('Too many candidates hang together to be gone through.');
     let [warm, base] = [0, 0];
@@ -92,7 +95,7 @@ function componentFrom(members: readonly number[], problem: SessionProblem, clas
   visit(0, []);
   const kept = withoutWorse(options);
   return {
-    options: kept, required: members.some((i) => candidates[i]!.required === true),
+    options: kept, required: needed.length > 0 || members.some((i) => candidates[i]!.required === true),
     warm: kept.reduce((bits, option) => bits | option.warm, 0), needs: kept.reduce<Bits>((bits, option) => union(bits, option.needs), noBits(classes.words)),
   };
 }

@@ -62,6 +62,12 @@ function byBruteForce(problem: SessionProblem): number | null {
       walks.push({ places: [...places, next], seconds: seconds + (from === undefined ? arrive : problem.moveS[from]![next]!), cost: cost + (from === undefined ? 0 : problem.moveCost[from]![next]!) });
     });
   }
+  for (const walk of walks) {
+    const last = walk.places.at(-1);
+    if (last === undefined) continue;
+    walk.seconds += problem.leaveS?.[last] ?? 0;
+    walk.cost += problem.leaveCost?.[last] ?? 0;
+  }
   let best: number | null = null;
   const visit = (i: number, set: readonly { i: number; seconds: number; value: number }[]): void => {
     if (i < problem.candidates.length) {
@@ -70,7 +76,7 @@ function byBruteForce(problem: SessionProblem): number | null {
       return;
     }
     const has = (j: number) => set.some((each) => each.i === j);
-    if (problem.together.some(([a, b]) => has(a) !== has(b)) || problem.exclude.some(([a, b]) => has(a) && has(b))) return;
+    if (problem.together.some(([a, b]) => has(a) !== has(b)) || problem.exclude.some(([a, b]) => has(a) && has(b)) || problem.oneOf?.some((list) => !list.some(has))) return;
     const warm = new Set(set.flatMap((each) => problem.candidates[each.i]!.warmUp ?? []));
     const measured = new Set(set.flatMap((each) => problem.candidates[each.i]!.measuring ?? []));
     const seconds = set.reduce((sum, each) => sum + each.seconds, 0) + [...warm].reduce((sum, w) => sum + problem.warmUps[w]!.seconds, 0)
@@ -114,7 +120,8 @@ function requireSound(problem: SessionProblem, solution: Solution): void {
   expect(solution.seconds).toBeLessThanOrEqual(problem.seconds);
   expect(flat.filter((task) => task.kind === 'block')).toHaveLength(solution.chosen.length);
   const moves = solution.stays.slice(1).reduce((sum, stay, i) => sum + problem.moveCost[solution.stays[i]!.place]![stay.place]!, 0);
-  expect(solution.chosen.reduce((sum, { candidate, level }) => sum + problem.candidates[candidate]!.levels[level]!.value, 0) - moves).toBeCloseTo(solution.value, 9);
+  const leave = solution.stays.length > 0 ? (problem.leaveCost?.[solution.stays.at(-1)!.place] ?? 0) : 0;
+  expect(solution.chosen.reduce((sum, { candidate, level }) => sum + problem.candidates[candidate]!.levels[level]!.value, 0) - moves - leave).toBeCloseTo(solution.value, 9);
 }
 
 // Independent of the method: no states, no tables, no bounds.
@@ -146,7 +153,7 @@ describe('properties', () => {
 
   test('one candidate more never gives less, and one left out never appears', () => {
     fc.assert(fc.property(middle, fc.integer({ min: 0, max: 11 }), (problem, banned) => {
-      const free = { ...problem, candidates: problem.candidates.map((candidate) => ({ ...candidate, required: false })), precede: [], together: [] };
+      const free = { ...problem, candidates: problem.candidates.map((candidate) => ({ ...candidate, required: false })), precede: [], together: [], oneOf: [] };
       const without = solveSession({ ...free, candidates: free.candidates.map((candidate, i) => ({ ...candidate, banned: candidate.banned === true || i === banned })) });
       expect(without.chosen.some(({ candidate }) => candidate === banned)).toBe(false);
       expect(solveSession(free).value).toBeGreaterThanOrEqual(without.value - 1e-9);

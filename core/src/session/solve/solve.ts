@@ -35,6 +35,8 @@ interface Open {
 }
 
 export interface SolveControl {
+  /** Only plans worth more than this are wanted: where there is none, nothing is found and the status is `impossible`. */
+  readonly above?: number;
   /** Asked now and then; true ends the search with what there is. */
   readonly stop?: () => boolean;
   /**
@@ -90,6 +92,9 @@ class Search {
   private readonly stepTours: readonly Float64Array[];
   private readonly costTours: readonly Float64Array[];
   private readonly leastMove: { readonly steps: number; readonly cost: number };
+  /** By place: what leaving it for the closing takes. */
+  private readonly leaveSteps: readonly number[];
+  private readonly leaveCost: readonly number[];
   private readonly heap = new Heap<Open>((open) => open.bound);
   private readonly seen = new Map<number, { steps: number; cost: number }[]>();
   private best = Number.NEGATIVE_INFINITY;
@@ -102,22 +107,25 @@ class Search {
     this.canBeEmpty = !components.some((component) => component.required);
     this.worth = new Worth(this.sets, components, clustersOf(components, problem.warmUps.map((each) => steps(each.seconds))), Math.max(0, total));
     const moves = problem.moveS.map((row) => row.map(steps));
+    this.leaveSteps = problem.arriveS.map((_, place) => steps(problem.leaveS?.[place] ?? 0));
+    this.leaveCost = problem.arriveS.map((_, place) => problem.leaveCost?.[place] ?? 0);
     this.stepTours = leastTours(moves);
     this.costTours = leastTours(problem.moveCost);
     const real = (table: readonly (readonly number[])[]) => table.flatMap((row, a) => row.filter((_, b) => a !== b));
     this.leastMove = { steps: Math.min(...real(moves), Number.MAX_SAFE_INTEGER), cost: Math.min(...real(problem.moveCost), Number.MAX_SAFE_INTEGER) };
   }
 
-  run({ stop, progress }: SolveControl): Solution {
-    if (this.canBeEmpty) this.best = 0;
+  run({ stop, progress, above }: SolveControl): Solution {
+    if (this.canBeEmpty && above === undefined) this.best = 0;
+    if (above !== undefined) this.best = above;
     for (let set = 1; set < 1 << this.problem.arriveS.length; set++) this.openSet(set, 0);
     let told = this.best;
     for (let n = 0; ; n++) {
       const open = this.heap.pop();
-      if (!open || open.bound <= this.best + EPSILON) return this.result(this.best === Number.NEGATIVE_INFINITY ? 'impossible' : 'optimal', 0);
+      if (!open || open.bound <= this.best + EPSILON) return this.result(this.best === Number.NEGATIVE_INFINITY || (above !== undefined && !this.found) ? 'impossible' : 'optimal', 0);
       if (n % ASK_EVERY === 0 || this.best > told) {
         told = this.best;
-        const soFar = () => this.result(this.best === Number.NEGATIVE_INFINITY ? 'impossible' : 'stopped', open.bound - Math.max(this.best, 0));
+        const soFar = () => this.result(this.best === Number.NEGATIVE_INFINITY || (above !== undefined && !this.found) ? 'impossible' : 'stopped', open.bound - Math.max(this.best, 0));
         progress?.(Math.max(0, this.best), open.bound, soFar);
         if (stop?.()) return soFar();
       }
@@ -191,8 +199,9 @@ class Search {
       leastSteps = Math.min(leastSteps, this.steps(seconds) + this.stepTours[rest]![place]!);
       leastCost = Math.min(leastCost, this.costTours[rest]![place]!);
     });
-    leastSteps = Math.max(leastSteps, arrive + (stays - 1) * this.leastMove.steps);
-    leastCost = Math.max(leastCost, (stays - 1) * this.leastMove.cost);
+    const leave = this.leastLeave(set);
+    leastSteps = Math.max(leastSteps, arrive + (stays - 1) * this.leastMove.steps) + leave.steps;
+    leastCost = Math.max(leastCost, (stays - 1) * this.leastMove.cost) + leave.cost;
     this.push({ set, left: set, returns, walk: null, reached: sets.nothing, hoped, steps: 0, cost: 0, leastSteps, leastCost }, most);
   }
 
@@ -206,11 +215,24 @@ class Search {
     else if (others.some((other) => other.steps <= steps && other.cost <= cost)) return;
     else others.push({ steps, cost });
     const moves = countOf(left) + returns;
+    const leave = this.leastLeave(returns > 0 ? set : left === 0 ? 1 << at : left);
     this.push({
       ...begun,
       hoped: this.sets.afterAll(reached, returns > 0 ? set : left),
-      leastSteps: Math.max(this.stepTours[left]![at]!, moves === 0 ? 0 : moves * this.leastMove.steps), leastCost: Math.max(this.costTours[left]![at]!, moves === 0 ? 0 : moves * this.leastMove.cost),
+      leastSteps: Math.max(this.stepTours[left]![at]!, moves === 0 ? 0 : moves * this.leastMove.steps) + leave.steps,
+      leastCost: Math.max(this.costTours[left]![at]!, moves === 0 ? 0 : moves * this.leastMove.cost) + leave.cost,
     }, bound);
+  }
+
+  /** The least that leaving takes for a walk that ends at one of these places. */
+  private leastLeave(ends: number): { readonly steps: number; readonly cost: number } {
+    let [steps, cost] = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
+    this.leaveSteps.forEach((leave, place) => {
+      if (((ends >> place) & 1) === 0) return;
+      steps = Math.min(steps, leave);
+      cost = Math.min(cost, this.leaveCost[place]!);
+    });
+    return { steps, cost };
   }
 
   private push(open: Omit<Open, 'bound'>, most = Number.POSITIVE_INFINITY): void {
@@ -221,8 +243,10 @@ class Search {
   }
 
   /** The best plan on exactly this walk, if it is the best so far. */
-  private judge({ walk, reached, steps, cost }: Pick<Open, 'walk' | 'reached' | 'steps' | 'cost'>): void {
-    const left = this.total - steps;
+  private judge({ walk, reached, steps, cost: spent }: Pick<Open, 'walk' | 'reached' | 'steps' | 'cost'>): void {
+    const left = this.total - steps - this.leaveSteps[walk!.place]!;
+    if (left < 0) return;
+    const cost = spent + this.leaveCost[walk!.place]!;
     if (this.worth.atMost(reached, left) - cost <= this.best + EPSILON) return;
     if (this.worth.exactly(reached, left) - cost <= this.best + EPSILON) return;
     const chosen = this.worth.choice(reached, left);
@@ -241,7 +265,8 @@ class Search {
   private valueOf(chosen: readonly Chosen[], stays: readonly Stay[]): number {
     const { candidates, moveCost } = this.problem;
     const moves = stays.slice(1).reduce((sum, stay, i) => sum + moveCost[stays[i]!.place]![stay.place]!, 0);
-    return chosen.reduce((sum, { candidate, level }) => sum + candidates[candidate]!.levels[level]!.value, 0) - moves;
+    const leave = stays.length > 0 ? this.leaveCost[stays.at(-1)!.place]! : 0;
+    return chosen.reduce((sum, { candidate, level }) => sum + candidates[candidate]!.levels[level]!.value, 0) - moves - leave;
   }
 
   private secondsOf(chosen: readonly Chosen[], stays: readonly Stay[]): number {
@@ -252,7 +277,8 @@ class Search {
     const warming = [...warm].reduce((sum, i) => sum + steps(problem.warmUps[i]!.seconds), 0);
     const measuring = [...measured].reduce((sum, i) => sum + steps(problem.measurings[i]!.beforeS) + steps(problem.measurings[i]!.afterS), 0);
     const moves = stays.reduce((sum, stay, i) => sum + steps(i === 0 ? problem.arriveS[stay.place]! : problem.moveS[stays[i - 1]!.place]![stay.place]!), 0);
-    return (steps(problem.openingS) + steps(problem.closingS) + moves + work + warming + measuring) * problem.stepS;
+    const leave = stays.length > 0 ? this.leaveSteps[stays.at(-1)!.place]! : 0;
+    return (steps(problem.openingS) + steps(problem.closingS) + leave + moves + work + warming + measuring) * problem.stepS;
   }
 }
 

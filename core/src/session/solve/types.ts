@@ -48,11 +48,16 @@ export interface SessionProblem {
   readonly moveS: readonly (readonly number[])[];
   /** What a move costs beside its time, in units of value; no detour is cheaper. */
   readonly moveCost: readonly (readonly number[])[];
+  /** From the last place to where the closing is done, in seconds and in value; left out, it is done anywhere. No move makes it shorter or cheaper. */
+  readonly leaveS?: readonly number[];
+  readonly leaveCost?: readonly number[];
   /** At most so many stays, returning to a place included. */
   readonly mostStays: number;
   readonly warmUps: readonly Shared[];
   readonly measurings: readonly Measuring[];
   readonly candidates: readonly Candidate[];
+  /** Of each list at least one is in. */
+  readonly oneOf?: readonly (readonly number[])[];
   /** Both or none. */
   readonly together: readonly (readonly [number, number])[];
   /** At most one of the two. */

@@ -4,7 +4,7 @@ import { computed, onMounted, onUnmounted } from 'vue';
 import { useRouter } from 'vue-router';
 import { motionOf, positionOn } from '@pace-bend/core/body';
 import { axisOf, fits } from '@pace-bend/core/method';
-import { formatNumber, referenceBands } from '@pace-bend/core/measure';
+import { formatNumber, formatSigned, referenceBands } from '@pace-bend/core/measure';
 import { formatDuration } from '@pace-bend/core/record';
 import { isTyping } from '../../app/useGlobalKeys.ts';
 import PosedFigure from '../../parts/PosedFigure.vue';
@@ -75,7 +75,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
           </div>
           <span v-else class="soft">{{ SIDE_WORDS[sidesShown[0]!] }}</span>
           <span class="soft small press">{{ place }} · {{ entry.setUp }}.<template v-if="presses"> They press: {{ entry.pressLine }}.</template></span>
-          <span v-if="last" class="gain small"><b class="num">{{ formatNumber(last.expected, 1) }}{{ motionUnit }}</b> expected, {{ formatNumber(Math.min(last.low, last.high), 0) }} to {{ formatNumber(Math.max(last.low, last.high), 0) }}{{ motionUnit }} · {{ predicted!.sessions === 0 ? 'as usual for this motion: no session of theirs yet' : `from ${predicted!.sessions} of their own ${predicted!.sessions === 1 ? 'session' : 'sessions'}` }}</span>
+          <span v-if="last" class="gain small"><b class="num">{{ formatNumber(last.expected, 1) }}{{ motionUnit }}</b> expected; nine readings in ten {{ formatNumber(Math.min(last.reading.low, last.reading.high), 1) }} to {{ formatNumber(Math.max(last.reading.low, last.reading.high), 1) }}{{ motionUnit }}, nine true gains in ten {{ formatSigned(last.gain.low, motion.unit) }} to {{ formatSigned(last.gain.high, motion.unit) }} · {{ predicted!.sessions === 0 ? 'as usual for this motion: no session of theirs yet' : `from ${predicted!.sessions} of their own ${predicted!.sessions === 1 ? 'session' : 'sessions'}` }}</span>
         </header>
         <StairDrawing v-if="cues.length > 0" :cues="cues" :better="axis.better" :unit="axis.unit" :bands="bands" :predicted="predicted?.edges ?? []" :height="286" :label="`Stair of ${entry.name}, ${selectedSide}: ${cues.length} phases, ${formatDuration(cues.reduce((sum, cue) => sum + cue.endMs - cue.startMs, 0))}`">
           <template v-if="!visit.finished" #default="{ stair }"><StairHandles :block="selected" :method="method" :cues="cues" :stair="stair" :motion-unit="motionUnit" @change="plan.replace" /></template>

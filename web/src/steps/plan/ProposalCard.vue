@@ -41,11 +41,13 @@ const gain = (each: ProposedBlock) => {
 };
 /** Minutes that the best plan leaves over although more time would change nothing: said, so that nobody looks for a fault. */
 const LEAST_SPARE_MIN = 3;
+const TRIED_MIN = 60;
 const spare = computed(() => {
   if (!plan.value || shown.value > 0 || !triedMore.value || plan.value.status !== 'optimal' || work.value.length === 0) return 0;
   const minutes = Math.floor(props.minutes - plan.value.seconds / 60);
-  return minutes >= LEAST_SPARE_MIN && leftOut.value.every((each) => each.moreMinutes === null) ? minutes : 0;
+  return minutes >= LEAST_SPARE_MIN && leftOut.value.every((each) => each.moreMinutes === null && (each.value === 0 || each.triedMinutes >= TRIED_MIN)) ? minutes : 0;
 });
+const unweighed = computed(() => plan.value?.leftOut.some((each) => each.words.startsWith('not weighed')) ?? false);
 const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} min more would bring it in`);
 </script>
 
@@ -67,7 +69,7 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
         <button v-for="(choice, i) in choices" :key="choice.words" type="button" :aria-pressed="i === shown" @click="shown = i">{{ choice.words }}</button>
       </div>
       <p v-if="state !== 'working'" class="small said"><b class="num">{{ formatDuration(plan.seconds * 1000) }}</b> · {{ plan.turns }} {{ plan.turns === 1 ? 'turn' : 'turns' }} ·
-        <template v-if="plan.status === 'optimal'">best possible for this time: proven</template>
+        <template v-if="plan.status === 'optimal'">best possible for this time{{ unweighed ? ', of what was weighed' : '' }}: proven</template>
         <template v-else-if="plan.status === 'impossible'">what is pinned does not fit into {{ minutes }} min</template>
         <template v-else>best so far; no plan is more than {{ plan.gap.toFixed(1) }} better</template>
         <span class="soft"> · {{ tookMs < 1000 ? `${Math.round(tookMs)} ms` : `${(tookMs / 1000).toFixed(1)} s` }}</span>
@@ -77,13 +79,14 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
         <li v-for="each in plan.blocks" :key="each.block.id" :class="each.kind">
           <div class="line">
             <b>{{ nameOf(each.block.entryId) }}</b> <span class="soft small">{{ shelf.methodOf(each.block.methodId).name.toLowerCase() }}<template v-if="each.kind === 'work'"> · {{ rounds(each) }}</template></span>
+            <span v-if="each.cold" class="small cold">goes in cold: counts for less</span>
             <span v-if="each.kind === 'work'" class="num worth" :title="'Weighted degrees'">{{ each.value.toFixed(1) }}</span>
             <span v-else class="small soft worth">{{ each.fit }}</span>
             <template v-if="each.kind === 'work' && !disabled">
               <button type="button" class="link small" :aria-expanded="openReason === each.block.id" @click="openReason = openReason === each.block.id ? '' : each.block.id">Why</button>
               <button v-if="isPinned(each.block.entryId)" type="button" class="link small" @click="asked.unpin(each.block.entryId)">Unpin</button>
               <button v-else type="button" class="link small" :aria-label="`Pin ${nameOf(each.block.entryId)}`" @click="asked.pin({ entryId: each.block.entryId, methodId: each.block.methodId })">Pin</button>
-              <button type="button" class="link small" :aria-label="`Longer, ${nameOf(each.block.entryId)}`" @click="asked.pin({ entryId: each.block.entryId, methodId: each.block.methodId, rounds: Math.max(...each.sides.map((side) => side.rounds)) + 1 })">Longer</button>
+              <button type="button" class="link small" :aria-label="`Longer, ${nameOf(each.block.entryId)}`" @click="asked.longer(each.block.entryId, each.block.methodId, each.sides)">Longer</button>
               <button type="button" class="link small" :aria-label="`Without ${nameOf(each.block.entryId)}`" @click="asked.ban(each.block.entryId)">Without</button>
             </template>
           </div>
@@ -103,7 +106,7 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
           <li v-for="each in leftOut" :key="each.entry.id"><b>{{ each.entry.name }}</b> <span class="small">{{ each.words }}<template v-if="each.because"> · {{ each.because }}</template></span>
             <span v-if="each.value > 0" class="small soft">weight 1<template v-for="term in each.terms" :key="term.words"> + {{ term.weight }} {{ term.words }}</template> = {{ each.weight }}, at most {{ each.value.toFixed(1) }}</span>
             <span v-if="more(each.moreMinutes)" class="small more">{{ more(each.moreMinutes) }}</span>
-            <span v-else-if="triedMore && each.value > 0" class="small soft">not with 15 min more either</span>
+            <span v-else-if="triedMore && each.value > 0 && each.triedMinutes > 0" class="small soft">not within {{ each.triedMinutes }} min more</span>
             <button v-if="each.value > 0" type="button" class="link small" :aria-label="`Bring in ${each.entry.name}`" @click="asked.pin({ entryId: each.entry.id, methodId: each.methodId })">Bring in</button></li>
         </ul>
       </details>
@@ -214,6 +217,10 @@ header h2 {
 
 .more {
   color: var(--spruce);
+}
+
+.cold {
+  color: var(--clay-text);
 }
 
 .wrong {

@@ -3,8 +3,9 @@ import { storeToRefs } from 'pinia';
 import { v7 as uuid } from 'uuid';
 import { motionOf, type Side } from '@pace-bend/core/body';
 import { motionSide, workedSides, type Entry } from '@pace-bend/core/catalogue';
-import { checkBlock, doseOf, fits, newBlock, sidesOf, SLOW_BREATH, techniquesOf, type BlockPlan, type BreathPace, type Line, type Shelf } from '@pace-bend/core/method';
-import { mirrored, moveBlock, oneSideFirst, orderProblems, placeBlock, predictEdges, responseOf, sessionStrip, wayShare, type PredictedEdge } from '@pace-bend/core/session';
+import { errorOf } from '@pace-bend/core/measure';
+import { checkBlock, doseOf, fits, newBlock, roundShares, sidesOf, SLOW_BREATH, techniquesOf, type BlockPlan, type BreathPace, type Line, type Shelf } from '@pace-bend/core/method';
+import { mirrored, moveBlock, oneSideFirst, orderProblems, placeBlock, predictEdges, responseOf, sessionStrip, type PredictedEdge } from '@pace-bend/core/session';
 import { currentReadings, lineOfRun, stiffestFirst, type EdgeAtStart, type VisitFile } from '@pace-bend/core/record';
 import { usePractice } from '../../stores/practice.ts';
 import { blockCautions, blocking, cautionsFor, limitedBlock, measuring, overriddenFor, type Caution, type CautionContext, type SideCautions } from '@pace-bend/core/caution';
@@ -16,10 +17,11 @@ const OFFERS = 4;
 /** And for each so many entries of a kind: lengthening first, then broad work, then the joint. */
 const OFFERS_EACH = [['specific', 2], ['broad', 1], ['joint', 1]] as const;
 
-function offeredFor(entries: readonly Entry[], motionId: string): Entry[] {
+function offeredFor(entries: readonly Entry[], motionId: string, shelf: Shelf): Entry[] {
+  const shareOf = (entry: Entry) => shelf.methods.get(entry.ways[0])?.share ?? 0;
   const fit = entries.filter((entry) => entry.motionId === motionId && entry.measured && !entry.afterOperation);
   // Of one kind first what its usual way lengthens most.
-  return OFFERS_EACH.flatMap(([stage, most]) => fit.filter((entry) => entry.stage === stage).sort((a, b) => wayShare(b.ways[0]) - wayShare(a.ways[0])).slice(0, most));
+  return OFFERS_EACH.flatMap(([stage, most]) => fit.filter((entry) => entry.stage === stage).sort((a, b) => shareOf(b) - shareOf(a)).slice(0, most));
 }
 /** The entry's own order of ways, a practice's own a little behind the one it was made from. */
 const rankOf = (entry: Entry, method: { readonly id: string; readonly madeFrom?: string }) => { const at = entry.ways.indexOf(method.madeFrom ?? method.id); return (at < 0 ? entry.ways.length : at) + (method.madeFrom === undefined ? 0 : 1.5); };
@@ -84,7 +86,7 @@ export function usePlan() {
   }).map((each) => each.stiffness));
 
   /** The stiffest motions with what can be done for each. */
-  const offers = computed(() => stiffness.value.slice(0, OFFERS).flatMap((row) => offeredFor(store.entries, row.motion.id).map((entry) => ({
+  const offers = computed(() => stiffness.value.slice(0, OFFERS).flatMap((row) => offeredFor(store.entries, row.motion.id, shelf.value).map((entry) => ({
     ...row, entry, ways: store.methods.filter((method) => fits(entry, method)).sort((a, b) => rankOf(entry, a) - rankOf(entry, b)).map((method) => ({ method, closedBy: closedBy(entry, method.id) })),
   }))));
 
@@ -208,11 +210,16 @@ export function usePlan() {
     if (!block) return null;
     const [entry, method] = [store.entryOf(block.entryId), store.methodOf(block.methodId)];
     const motion = motionOf(entry.motionId);
-    const start = edges.value.find((edge) => edge.motionId === motion.id && edge.side === readSide.value)?.value;
-    if (method.axis !== 'motion' || start === undefined || !techniquesOf(method).includes('lengthen')) return null;
-    const rounds = block.sides.filter((each) => each.side === selectedSide.value).reduce((sum, each) => sum + (Number.isFinite(each.rounds) ? each.rounds : 0), 0);
-    const response = responseOf(motion.id, file.value.past, file.value.pastBlocks, file.value.errors);
-    return { edges: predictEdges(motion, start, Math.min(rounds, method.rounds.max), method.id, response, method.madeFrom), sessions: response.sessions };
+    const start = visit.readings.find((reading) => reading.motionId === motion.id && reading.side === readSide.value && reading.moment === 'before');
+    const compiled = line.value;
+    if (method.axis !== 'motion' || !start || !compiled || !techniquesOf(method).includes('lengthen')) return null;
+    const at = selectedIndex.value;
+    // What was worked on this motion and side before shares its gain.
+    const shares = compiled.blocks.slice(0, at).flatMap((other, i) => (other.motionId === motion.id ? sidesOf(store.entryOf(other.entryId)).filter((side) => motionSide(store.entryOf(other.entryId), motion.id, side) === readSide.value).flatMap((side) => roundShares(compiled, i, side, shelf.value)) : []));
+    const own = compiled.cues.filter((cue) => cue.blockIndex === at && cue.side === selectedSide.value);
+    const response = responseOf(motion.id, file.value.past, file.value.pastBlocks, file.value.errors, shelf.value);
+    const error = errorOf(motion, start, file.value.errors, 'within');
+    return { edges: predictEdges(motion, { start: start.value!, shares, error, furthest: own[0]?.furthest ?? null }, roundShares(compiled, at, selectedSide.value, shelf.value), response), sessions: response.sessions };
   });
 
   return {

@@ -110,8 +110,8 @@ test('pinned and left out exclude each other, and every change asks anew', async
   expect(last().facts).toMatchObject({ bans: [pin.entryId], pins: [] });
   asked.pin(pin);
   expect(last().facts).toMatchObject({ bans: [], pins: [pin] });
-  asked.pin({ ...pin, rounds: 3 });
-  expect(last().facts.pins).toEqual([{ ...pin, rounds: 3 }]);
+  asked.longer(pin.entryId, pin.methodId, [{ side: 'left', rounds: 2 }, { side: 'right', rounds: 1 }]);
+  expect(last().facts.pins).toEqual([{ ...pin, least: [{ side: 'left', rounds: 3 }, { side: 'right', rounds: 2 }] }]);
   asked.unpin(pin.entryId);
   expect(last().facts.pins).toEqual([]);
   asked.ban(pin.entryId);
@@ -121,7 +121,7 @@ test('pinned and left out exclude each other, and every change asks anew', async
   expect(Asked.all.slice(0, -1).every((each) => each.ended)).toBe(true);
 });
 
-test('around what stands: measured blocks are pinned once each, in their order, with the fewest rounds of their sides', async () => {
+test('around what stands: measured blocks are pinned once each, in their order, with their sides and rounds as they are; longer keeps that', async () => {
   const asked = await open();
   const blocks = [
     newBlock('w', 'hip-circling', 'continuous-motion', ['left', 'right']),
@@ -131,5 +131,10 @@ test('around what stands: measured blocks are pinned once each, in their order, 
   ];
   asked.around(blocks);
   expect(last().facts.keepOrder).toBe(true);
-  expect(last().facts.pins.map((pin) => [pin.entryId, pin.rounds])).toEqual([['hamstring-heel-on-shoulder', 2], ['calf-supine', expect.any(Number)]]);
+  const kept = () => last().facts.pins.map((pin) => [pin.entryId, pin.block?.sides.map(({ side, rounds }) => `${side} ${rounds}`).join(', ')]);
+  const arranged = [['hamstring-heel-on-shoulder', 'left 4, right 2, left 2'], ['calf-supine', 'left 2']];
+  expect(kept()).toEqual(arranged);
+  asked.longer('hamstring-heel-on-shoulder', 'static-hold', [{ side: 'left', rounds: 6 }, { side: 'right', rounds: 2 }]);
+  expect(kept()).toEqual(arranged);
+  expect(last().facts.pins[0]!.least).toEqual([{ side: 'left', rounds: 7 }, { side: 'right', rounds: 3 }]);
 });

@@ -1,7 +1,7 @@
 import { onBeforeUnmount, ref, shallowRef } from 'vue';
 import { gather, judge, openQuestions, type CauseKind } from '@pace-bend/core/limiter';
 import { motionOf } from '@pace-bend/core/body';
-import type { BlockPlan } from '@pace-bend/core/method';
+import type { BlockPlan, SideRounds } from '@pace-bend/core/method';
 import { compareMotion, currentReadings, type ValueToday } from '@pace-bend/core/record';
 import type { Alternative, LeftOut, Pin, Proposal, SessionFacts } from '@pace-bend/core/session';
 import { usePractice } from '../../stores/practice.ts';
@@ -119,15 +119,29 @@ export function useProposal() {
     })));
   }
 
+  /** Puts a pin where one for the same entry was, or at the end: what is kept in order keeps its place. */
   function pin(next: Pin): void {
-    pins.value = [...pins.value.filter((each) => each.entryId !== next.entryId), next];
+    const had = pins.value.some((each) => each.entryId === next.entryId);
+    pins.value = had ? pins.value.map((each) => (each.entryId === next.entryId ? next : each)) : [...pins.value, next];
     bans.value = bans.value.filter((id) => id !== next.entryId);
     ask();
   }
+  /** The same on every side it is worked on, a round more at least. What a hand had arranged stays as it is. */
+  function longer(entryId: string, methodId: string, sides: readonly SideRounds[]): void {
+    const least = sides.map(({ side, rounds }) => ({ side, rounds: rounds + 1 }));
+    const arranged = pins.value.find((each) => each.entryId === entryId && each.methodId === methodId)?.block;
+    pin({ entryId, methodId, least, ...(arranged ? { block: arranged } : {}) });
+  }
   /** Keeps blocks as they were arranged by hand, in their order, and lets the rest be solved around them. */
   function around(blocks: readonly BlockPlan[]): void {
-    pins.value = blocks.filter((block) => shelf.entryOf(block.entryId).measured).map((block) => ({ entryId: block.entryId, methodId: block.methodId, rounds: Math.max(1, Math.min(...block.sides.map((each) => each.rounds))) }))
-      .filter((pin, i, all) => all.findIndex((other) => other.entryId === pin.entryId) === i);
+    const rows = new Map<string, BlockPlan>();
+    for (const block of blocks.filter((each) => shelf.entryOf(each.entryId).measured)) {
+      const key = `${block.entryId}/${block.methodId}`;
+      const so = rows.get(key);
+      // Sides that were split into two blocks are one thing to keep.
+      rows.set(key, so ? { ...so, sides: [...so.sides, ...block.sides] } : block);
+    }
+    pins.value = [...rows.values()].map((block) => ({ entryId: block.entryId, methodId: block.methodId, block }));
     bans.value = bans.value.filter((id) => !pins.value.some((pin) => pin.entryId === id));
     keepOrder.value = true;
     ask();
@@ -146,7 +160,7 @@ export function useProposal() {
     ask();
   }
 
-  return { state, proposal, others, leftOut, triedMore, bound, failure, tookMs, warm, pins, bans, ask, stop, around, pin, unpin, ban, unban };
+  return { state, proposal, others, leftOut, triedMore, bound, failure, tookMs, warm, pins, bans, ask, stop, around, longer, pin, unpin, ban, unban };
 }
 
 export type ProposalAsked = ReturnType<typeof useProposal>;
