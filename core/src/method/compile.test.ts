@@ -16,9 +16,9 @@ describe('a line worked out by hand', () => {
   test('cues, times and total', () => {
     const round = [['breathe-in', 4], ['contract', 6], ['relax', 4], ['advance', 6], ['hold', 10]];
     expect(line.cues.map((cue) => [cue.kind, (cue.endMs - cue.startMs) / 1000])).toEqual([
-      ['set-up', 20], ['rehearse', 10], ['move', 10], ...round, ...round, ...round, ['return', 6], ['rest', 10],
+      ['set-up', 20], ['rehearse', 10], ['move', 6], ...round, ...round, ...round, ['return', 6], ['rest', 10],
     ]);
-    expect(line.totalMs).toBe((40 + 3 * 30 + 16) * 1000);
+    expect(line.totalMs).toBe((36 + 3 * 30 + 16) * 1000);
   });
 
   test('effort and edge by round; the last values serve later rounds', () => {
@@ -34,7 +34,7 @@ describe('a line worked out by hand', () => {
   });
 
   test('dose: 30 s at end range, 18 s of contraction', () => {
-    expect(doseOf(line)).toEqual([{ blockIndex: 0, side: 'left', totalMs: 146_000, endRangeMs: 30_000, contractMs: 18_000, rounds: 3 }]);
+    expect(doseOf(line)).toEqual([{ blockIndex: 0, side: 'left', totalMs: 142_000, endRangeMs: 30_000, contractMs: 18_000, rounds: 3 }]);
   });
 
   test('by the clock every number is taken as it is', () => {

@@ -38,7 +38,11 @@ export class PlanProblem extends RangeError {
  * Why that is right. Durations are whole milliseconds and every cue starts where the one before it ended,
  * so the line has no gap, no overlap and no rounding drift: its total is the sum of its cues. A duration that
  * follows the breath goes to the nearest end of a breath, so it differs from the number asked for by half a
- * breath at most (or by what is left of the first one). A loop without turns would be an empty stretch; its numbers are
+ * breath at most (or by what is left of the first one), and never goes past what the number may be at most.
+ * A phase that is led by a breath in or out begins with it. While the breath is being followed, what comes before waits for it; after
+ * an open phase, a count by the clock, or something that may not be longer, the athlete is told to breathe then, and the cycle
+ * begins anew there. A cue says "in" or "out" only where all of it lies within that breath; otherwise it says that the breath is free. So what a
+ * pacer shows is never the opposite of what is said. A loop without turns would be an empty stretch; its numbers are
  * whole and at least one, so the walk always ends. The edge moves only in phases that say so, only
  * toward more range, and never past what the motion can read, nor past what cautions allow on that side: a cap,
  * a share of the way to the edge, and the numbers that a limit holds down are cut here, so that no screen and no
@@ -129,6 +133,9 @@ class PassWalk {
   timeMs: number;
   private position: number;
   private breathOffsetMs = 0;
+  /** Whether the count has followed the breath up to here, and whether what was last may be a little longer. */
+  private follows = false;
+  private canWait = false;
   private readonly cues: Cue[] = [];
   private readonly toward: 1 | -1;
   private readonly limits: SideLimits | undefined;
@@ -174,7 +181,9 @@ class PassWalk {
 
   private take(phase: PhaseSpec, place: Place, counted: number): void {
     const { block, blockIndex, method, sideRounds, pass, inAll, breath } = this.context;
-    const durationMs = this.allowed(phase, this.durationMs(phase.duration, place));
+    if (phase.breath !== 'free' && this.wantedMs(phase.duration, place) > 0) this.beginWith(phase.breath);
+    const { wantedMs, byBreath } = this.durationMs(phase.duration, place);
+    const durationMs = this.allowed(phase, wantedMs);
     if (durationMs <= 0) return;
 
     const from = this.position;
@@ -191,6 +200,7 @@ class PassWalk {
       endMs: this.timeMs + durationMs,
       open: phase.open ?? false,
       ...(phase.bout ? { bout: true as const } : {}),
+      ...(durationMs < wantedMs || this.isCut(phase, place) ? { cut: true as const } : {}),
       text: this.fill(phase.text, place),
       detail: this.fill(phase.detail, place),
       effortPct: phase.effort ? this.number(phase.effort, place) : null,
@@ -198,7 +208,7 @@ class PassWalk {
       from,
       to: this.position,
       edge: this.edge,
-      breath: phase.breath,
+      breath: this.liesWithin(phase.breath, durationMs) ? phase.breath : 'free',
       breathOffsetMs: this.breathOffsetMs,
       works: phase.works,
       madeOf: madeOf(phase),
@@ -208,6 +218,38 @@ class PassWalk {
     });
     this.timeMs += durationMs;
     this.breathOffsetMs = phase.open ? 0 : (this.breathOffsetMs + durationMs) % breath.periodMs;
+    this.follows = byBreath && !phase.open && durationMs === wantedMs;
+    this.canWait = phase.works !== 'athlete' && !this.isLimited(phase);
+  }
+
+  /** Whether cautions leave less of its seconds or effort than was asked for. */
+  private isCut({ duration, effort }: PhaseSpec, place: Place): boolean {
+    return [...('seconds' in duration ? [duration.seconds] : []), ...(effort === undefined ? [] : [effort])].some((id) => this.number(id, place) < this.asked(id, place));
+  }
+
+  /** Whether a limit holds down how long a phase may last. */
+  private isLimited({ kind }: PhaseSpec): boolean {
+    const { counts, techniques } = phaseKind(kind);
+    const { holdS = null, contractS = null, pressS = null } = this.limits ?? {};
+    return (holdS !== null && counts === 'end-range') || (contractS !== null && techniques.includes('contract')) || (pressS !== null && (techniques.includes('press') || techniques.includes('pin')));
+  }
+
+  /** Brings the cycle to the beginning of a breath: what came before waits for it, or it begins anew here. */
+  private beginWith(way: 'in' | 'out'): void {
+    const { periodMs, inShare } = this.context.breath;
+    const start = way === 'in' ? 0 : Math.round(periodMs * inShare);
+    const aheadMs = (start - this.breathOffsetMs + periodMs) % periodMs;
+    const last = this.cues.at(-1);
+    if (aheadMs > 0 && last && this.follows && this.canWait) {
+      const longerMs = last.endMs + aheadMs - last.startMs;
+      this.cues[this.cues.length - 1] = { ...last, endMs: last.endMs + aheadMs, breath: breathLies(last.breath, last.breathOffsetMs, longerMs, this.context.breath) ? last.breath : 'free' };
+      this.timeMs += aheadMs;
+    }
+    this.breathOffsetMs = start;
+  }
+
+  private liesWithin(way: Cue['breath'], durationMs: number): boolean {
+    return breathLies(way, this.breathOffsetMs, durationMs, this.context.breath);
   }
 
   /**
@@ -242,16 +284,24 @@ class PassWalk {
     }
   }
 
-  private durationMs(rule: DurationRule, place: Place): number {
+  /** What a phase asks for before any breath is looked at, in milliseconds. */
+  private wantedMs(rule: DurationRule, place: Place): number {
     const { breath } = this.context;
     if ('breaths' in rule) return Math.round(this.number(rule.breaths, place) * breath.periodMs);
-    if ('breath' in rule) {
-      const inMs = Math.round(breath.periodMs * breath.inShare);
-      return nearestBreathEndMs(rule.breath === 'in' ? inMs : breath.periodMs - inMs, rule.breath, this.breathOffsetMs, breath);
-    }
-    const wantedMs = Math.round(this.number(rule.seconds, place) * 1000);
-    if (wantedMs === 0 || !rule.toBreath || !this.holds(rule.toBreath.when, place)) return wantedMs;
-    return nearestBreathEndMs(wantedMs, rule.toBreath.end, this.breathOffsetMs, breath);
+    if ('breath' in rule) return rule.breath === 'in' ? Math.round(breath.periodMs * breath.inShare) : breath.periodMs - Math.round(breath.periodMs * breath.inShare);
+    return Math.round(this.number(rule.seconds, place) * 1000);
+  }
+
+  /** How long a phase lasts, and whether that follows the breath: to its nearest end, unless that is longer than the number may be. */
+  private durationMs(rule: DurationRule, place: Place): { readonly wantedMs: number; readonly byBreath: boolean } {
+    const { breath, method } = this.context;
+    const wantedMs = this.wantedMs(rule, place);
+    if ('breaths' in rule) return { wantedMs, byBreath: true };
+    if ('breath' in rule) return { wantedMs: nearestBreathEndMs(wantedMs, rule.breath, this.breathOffsetMs, breath), byBreath: true };
+    if (wantedMs === 0 || !rule.toBreath || !this.holds(rule.toBreath.when, place)) return { wantedMs, byBreath: false };
+    const nearestMs = nearestBreathEndMs(wantedMs, rule.toBreath.end, this.breathOffsetMs, breath);
+    const most = method.numbers.find((spec) => spec.id === rule.seconds)!.max * 1000;
+    return nearestMs <= most ? { wantedMs: nearestMs, byBreath: true } : { wantedMs, byBreath: false };
   }
 
   private move(phase: PhaseSpec, place: Place): void {
@@ -317,10 +367,15 @@ class PassWalk {
   }
 
   /** A number for a round, counted over all passes of this side; before the first it is the first round's, after the last the last's. */
-  private number(id: string, { round }: Place): number {
-    const { block, method, before } = this.context;
-    const values = block.numbers[id]!;
-    const asked = values[Math.min(Math.max(before + round, 1), values.length) - 1]!;
+  private asked(id: string, { round }: Place): number {
+    const values = this.context.block.numbers[id]!;
+    return values[Math.min(Math.max(this.context.before + round, 1), values.length) - 1]!;
+  }
+
+  /** The same, within what cautions allow. */
+  private number(id: string, place: Place): number {
+    const { method } = this.context;
+    const asked = this.asked(id, place);
     const limitedBy = method.numbers.find((spec) => spec.id === id)?.limitedBy;
     const limit = limitedBy ? (this.limits?.[limitedBy] ?? null) : null;
     return limit === null ? asked : Math.min(asked, limit);
@@ -344,6 +399,15 @@ function madeOf({ duration, effort, angle }: PhaseSpec): NonNullable<Cue['madeOf
     ...('seconds' in duration ? { seconds: duration.seconds } : {}), ...(effort === undefined ? {} : { effort }),
     ...('by' in angle ? { place: angle.by } : 'share' in angle ? { place: angle.share } : {}),
   };
+}
+
+/** Whether a stretch of time lies within one breath in, or one breath out; of a free breath nothing is asked. */
+function breathLies(way: Cue['breath'], offsetMs: number, durationMs: number, { periodMs, inShare }: BreathPace): boolean {
+  if (way === 'free') return true;
+  const inMs = Math.round(periodMs * inShare);
+  const [from, to] = way === 'in' ? [0, inMs] : [inMs, periodMs];
+  const at = offsetMs % periodMs;
+  return at >= from && at + durationMs <= to;
 }
 
 /** A sentence that follows on another. */

@@ -7,6 +7,7 @@ export { axisOf, type Axis } from './axis.ts';
 export { newBlock, checkBlock, checkNumber, checkRounds, defaultNumbers, defaultChoices, defaultLists, fits, LONGEST_PLACE, MOST_PASSES, sidesOf, type BlockProblem } from './block.ts';
 export { compile, PlanProblem, type CompileContext } from './compile.ts';
 export { SLOW_BREATH, breathAt, nearestBreathEndMs } from './breath.ts';
+export { comesOut, type ComesOut } from './comesOut.ts';
 export { doseOf, type SideDose } from './dose.ts';
 export { roundShares, roundWork, sharesOf, type CueDone, type RoundWork } from './strength.ts';
 export { goesSlack, phasesOf, reachesEdge, techniquesOf } from './techniques.ts';

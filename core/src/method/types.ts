@@ -235,6 +235,8 @@ export interface Cue {
   readonly startMs: number;
   readonly endMs: number;
   readonly open: boolean;
+  /** Cautions made it shorter or lighter than its numbers ask for. */
+  readonly cut?: true;
   /** A bout of mobilization by its phase, not by its kind. */
   readonly bout?: true;
   readonly text: string;

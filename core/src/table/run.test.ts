@@ -144,8 +144,8 @@ describe('keys at the table', () => {
   });
 
   test('again starts the cue over; pressed at once it goes to the one before', () => {
-    expect(foldRun(line, [...begun, at(12_000, 'again')])).toMatchObject({ cueIndex: 3, positionMs: 40_000 });
-    expect(foldRun(line, [...begun, at(10_500, 'again')])).toMatchObject({ cueIndex: 2, positionMs: 30_000 });
+    expect(foldRun(line, [...begun, at(8_000, 'again')])).toMatchObject({ cueIndex: 3, positionMs: 36_000 });
+    expect(foldRun(line, [...begun, at(6_500, 'again')])).toMatchObject({ cueIndex: 2, positionMs: 30_000 });
   });
 
   const contracting = [...begun, at(15_000, 'discomfort', { score: 6 })];
@@ -211,11 +211,11 @@ describe('what was done', () => {
   const run = (each: Line, events: RunEvent[]) => whatWasDone(each, foldRun(each, events));
 
   test('planned and real seconds, efforts, discomfort and stops by side; a side not reached is seen', () => {
-    const events = [...begun, at(18_000, 'hold'), at(23_000, 'go'), at(33_000, 'discomfort', { score: 3 }), at(46_000, 'stop'), at(47_000, 'finish')];
+    const events = [...begun, at(14_000, 'hold'), at(19_000, 'go'), at(29_000, 'discomfort', { score: 3 }), at(42_000, 'stop'), at(43_000, 'finish')];
     const [left, right] = run(line, events);
     expect(left).toMatchObject({ planned: { rounds: 3, contractMs: 18_000, endRangeMs: 30_000 }, efforts: [20], discomfort: [3], highestDiscomfort: 3, stopped: true, timesEased: 0 });
     // The contraction of 6 s was held for 5 s in its middle.
-    expect(left!.real).toEqual({ rounds: 1, finished: [1], totalMs: 46_000, contractMs: 11_000, endRangeMs: 10_000 });
+    expect(left!.real).toEqual({ rounds: 1, finished: [1], totalMs: 42_000, contractMs: 11_000, endRangeMs: 10_000 });
     expect(right).toMatchObject({ real: { rounds: 0, totalMs: 0 }, efforts: [], highestDiscomfort: null, stopped: false });
   });
 

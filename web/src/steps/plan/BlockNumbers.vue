@@ -2,7 +2,7 @@
 import Radio from 'ant-design-vue/es/radio';
 import { computed, ref } from 'vue';
 import { motionOf } from '@pace-bend/core/body';
-import { axisOf, checkNumber, checkRounds, defaultChoices, defaultLists, defaultNumbers, fits, type BlockPlan, type NumberSpec } from '@pace-bend/core/method';
+import { axisOf, checkNumber, checkRounds, defaultChoices, defaultLists, comesOut, defaultNumbers, fits, type BlockPlan, type Cue, type NumberSpec } from '@pace-bend/core/method';
 import { useShelf } from '../../stores/shelf.ts';
 import ListFields from './ListFields.vue';
 import SidesMenu from './SidesMenu.vue';
@@ -11,7 +11,7 @@ import PickOne from '../../parts/PickOne.vue';
 import NumberField from './NumberField.vue';
 
 /** Every number of a block, each with its own message when it cannot be. */
-const props = defineProps<{ block: BlockPlan; tighter: 'left' | 'right'; canSplit: boolean; disabled: boolean }>();
+const props = defineProps<{ block: BlockPlan; /** What the numbers become in the line, on the side shown. */ cues: readonly Cue[]; tighter: 'left' | 'right'; canSplit: boolean; disabled: boolean }>();
 const emit = defineEmits<{ change: [block: BlockPlan]; mirror: []; split: [first: 'left' | 'right'] }>();
 const shelf = useShelf();
 
@@ -55,6 +55,13 @@ function setMethod(methodId: string): void {
   });
 }
 
+/** What comes out of a number where it is not what was wished, in words. */
+function made(spec: NumberSpec): string {
+  const found = comesOut(props.cues, spec.id, values(spec));
+  if (!found) return '';
+  const said = found.values.length > 3 ? `${Math.min(...found.values)} to ${Math.max(...found.values)}` : found.values.join(', ');
+  return `comes out as ${said}${spec.unit === 'pct' ? ' %' : ' s'}: ${found.why === 'breath' ? 'to the end of a breath' : 'cut by a caution'}`;
+}
 const wrong = (spec: NumberSpec) => values(spec).map((value) => checkNumber(value, spec)).find((message) => message !== null) ?? null;
 </script>
 
@@ -95,6 +102,7 @@ const wrong = (spec: NumberSpec) => values(spec).map((value) => checkNumber(valu
         />
       </span>
       <p v-if="wrong(spec)" class="wrong" role="alert">{{ wrong(spec) }}</p>
+      <p v-else-if="made(spec)" class="soft small made">{{ made(spec) }}</p>
     </div>
     <ListFields :block="block" :method="method" :disabled="disabled" @change="(next) => emit('change', next)" />
     <button type="button" class="link more" :aria-expanded="showMore" @click="showMore = !showMore">{{ showMore ? 'Fewer numbers' : 'More numbers' }}</button>
@@ -140,8 +148,12 @@ const wrong = (spec: NumberSpec) => values(spec).map((value) => checkNumber(valu
   gap: 5px;
 }
 
+.made,
 .wrong {
   flex-basis: 100%;
+}
+
+.wrong {
   color: var(--clay-text);
   font-size: 13px;
 }

@@ -116,7 +116,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         <p v-else-if="forbidden.length > 0" class="wrong" role="alert">{{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: give the reason below, or take it out. It is not kept until then.</p>
       </div>
       <BlockLimits v-if="selected && entry && motion" :sides="cautions" :motion="motion" />
-      <BlockNumbers v-if="selected" :key="selected.id" :block="selected" :tighter="tighter" :can-split="canSplit" :disabled="visit.finished" @change="(block) => plan.replace(block)" @mirror="plan.mirror(selected.id)" @split="plan.splitSides" />
+      <BlockNumbers v-if="selected" :key="selected.id" :block="selected" :cues="cues" :tighter="tighter" :can-split="canSplit" :disabled="visit.finished" @change="(block) => plan.replace(block)" @mirror="plan.mirror(selected.id)" @split="plan.splitSides" />
       <section v-if="entry" class="card watch"><h3>Watch</h3><p>{{ entry.watch }}.</p><p class="soft small">{{ entry.hands }}. {{ entry.supports }}.</p><p class="small"><RouterLink :to="`/shelf/entry/${entry.id}`">On the shelf</RouterLink></p></section>
     </aside>
   </div>

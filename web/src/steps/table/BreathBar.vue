@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A pacer: it fills with the breath in and empties with the breath out. */
+/** A pacer: it fills with the breath in and empties with the breath out. Where the breath is free it leads nobody, and says so. */
 const props = defineProps<{ breath: { readonly way: 'in' | 'out'; readonly share: number }; paced: boolean; still: boolean }>();
 
 const filled = () => (props.breath.way === 'in' ? props.breath.share : 1 - props.breath.share);
@@ -7,8 +7,8 @@ const filled = () => (props.breath.way === 'in' ? props.breath.share : 1 - props
 
 <template>
   <div class="breath" :class="{ paced, still }" aria-hidden="true">
-    <span class="bar"><i :style="{ transform: `scaleX(${filled()})` }" /></span>
-    <span class="word">{{ breath.way === 'in' ? 'in' : 'out' }}</span>
+    <span class="bar"><i v-if="paced" :style="{ transform: `scaleX(${filled()})` }" /></span>
+    <span class="word">{{ paced ? (breath.way === 'in' ? 'in' : 'out') : 'free' }}</span>
   </div>
 </template>
 
@@ -47,7 +47,7 @@ const filled = () => (props.breath.way === 'in' ? props.breath.share : 1 - props
 }
 
 .word {
-  width: 34px;
+  width: 40px;
   font-size: 17px;
 }
 </style>

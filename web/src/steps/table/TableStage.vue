@@ -20,7 +20,7 @@ const props = defineProps<{
   /** Digits of an edge being typed, or null. */
   edgeDigits: string | null;
 }>();
-const { line, state, view, first, reopened } = props.run;
+const { line, state, view, first, reopened, sleptMin } = props.run;
 
 const cue = computed(() => view.value!.cue);
 const shelf = useShelf();
@@ -86,7 +86,8 @@ const counting = computed(() => props.status === 'running' || props.status === '
         <p class="instruction">{{ cue.text }}</p>
         <p class="how">{{ how }}</p>
         <p class="then">
-          <template v-if="reopened">Reopened where it was. Space goes on</template>
+          <template v-if="sleptMin !== null">The device slept for {{ sleptMin }} min. The count stands at the last moment that is certain. Space goes on</template>
+          <template v-else-if="reopened">Reopened where it was. Space goes on</template>
           <template v-else-if="status === 'held'">Held. Space goes on</template>
           <template v-else-if="cue.open">Space when ready</template>
           <template v-else-if="view.nextCue">then {{ view.nextCue.text.toLowerCase() }}</template>

@@ -211,3 +211,29 @@ test('Space after easing off means: go on, shorter', async () => {
   expect(run.state.value.status).toBe('ready');
   close();
 });
+
+test('a device that slept: the run stands at the last moment that is certain, as a hold, and asks; nothing counts as done meanwhile', async () => {
+  const page = open();
+  const { run, until } = await atTheTable(1);
+  run.space();
+  run.space();
+  await settle(50);
+  expect(run.state.value.status).toBe('running');
+  const now = Date.now;
+  // Ten minutes by the clock on the wall, in which the page heard nothing.
+  Date.now = () => now() + 600_000;
+  try {
+    await until('held');
+    const { atMs, positionMs, spans } = run.state.value;
+    expect(run.sleptMin.value).toBe(10);
+    expect(atMs).toBeLessThan(5000);
+    expect(positionMs).toBeLessThan(run.line.value!.cues[1]!.endMs);
+    expect(spans.map((span) => span.cueIndex)).toEqual([0]);
+    await run.flush();
+    expect(page.eventsOf().filter((event) => event.kind === 'hold').map((event) => event.atMs)).toEqual([atMs]);
+    run.space();
+    expect([run.state.value.status, run.sleptMin.value]).toEqual(['running', null]);
+  } finally {
+    Date.now = now;
+  }
+}, 20_000);

@@ -18,6 +18,13 @@ import { speak, Tones } from './tones.ts';
 /** While the count runs, the server hears at least this often where it is, in milliseconds of run time. */
 const BEAT_MS = 3000;
 
+/**
+ * After so long without a sign of life the device has slept: a count that runs is looked at every three seconds, in the background too.
+ * Without the clock's worker a browser may hold timers up for a minute.
+ */
+const SILENT_MS = 10_000;
+const SILENT_WITHOUT_WORKER_MS = 75_000;
+
 /** The run of the open visit: what is on the screen now, and what the keys do. */
 export function useRun(rate: number) {
   const visit = useVisit();
@@ -42,6 +49,9 @@ export function useRun(rate: number) {
   const state = shallowRef<RunState>(READY);
   /** True after the program was opened on a run under way, until the first key. */
   const reopened = ref(false);
+  /** Minutes the device slept while the count ran, until the next key; null: it did not. */
+  const sleptMin = ref<number | null>(null);
+  let aliveMs = Date.now();
   const link = shallowRef<RunLink | null>(null);
   const carried = computed(() => linkOf(link.value ? visit.waiting.filter((change) => isOfRun(change, link.value!.runId)) : [], outbox.problem));
   const linkState = computed<LinkState>(() => carried.value.state);
@@ -124,9 +134,27 @@ export function useRun(rate: number) {
     after();
   }
 
+  /**
+   * A closed lid, a sleeping tablet: nobody knows what was done meanwhile, so it is a hold from the last moment that is certain, and the
+   * therapist is asked. The clock on the wall tells it, because the other one may have slept as well.
+   */
+  function noticeSleep(): void {
+    const silentMs = Date.now() - aliveMs;
+    aliveMs = Date.now();
+    if (!line.value || state.value.status !== 'running' || !clock.value.isRunning || silentMs < (clockFailed.value ? SILENT_WITHOUT_WORKER_MS : SILENT_MS)) return;
+    const event = { kind: 'hold' as const, atMs: state.value.atMs };
+    state.value = applyEvent(line.value, state.value, event);
+    lastEventMs = event.atMs;
+    link.value?.add(event);
+    sleptMin.value = Math.max(1, Math.round(silentMs / 60_000));
+    after();
+  }
+
   /** A key or a touch. */
   function act(body: RunEventBody): void {
     tones.wake();
+    noticeSleep();
+    sleptMin.value = null;
     if (!line.value || state.value.status === 'finished') return;
     if (state.value.status === 'ready') {
       if (body.kind !== 'go' && body.kind !== 'start') return;
@@ -153,6 +181,7 @@ export function useRun(rate: number) {
 
   /** Space: begins, holds, goes on, or after easing off goes on from a shorter range. */
   function space(): void {
+    noticeSleep();
     const status = reopened.value && state.value.status === 'running' ? 'held' : state.value.status;
     if (status === 'eased') act({ kind: 'ease' });
     else if (status === 'running' && !view.value!.cue.open) act({ kind: 'hold' });
@@ -161,6 +190,7 @@ export function useRun(rate: number) {
 
   /** Carries the state to now; called by the alarm, and by the screen for every frame it draws. */
   function look(): void {
+    noticeSleep();
     if (!line.value || !clock.value.isRunning || state.value.status !== 'running') return;
     state.value = carryTo(line.value, state.value, clock.value.now());
     if (state.value.status === 'running' && state.value.atMs - lastEventMs >= BEAT_MS * clockRate) put({ kind: 'beat' });
@@ -219,7 +249,7 @@ export function useRun(rate: number) {
   }
 
   /** The page goes away: where the count is now is kept, so that it reopens right there. */
-  const onHide = () => { if (state.value.status === 'running' && clock.value.isRunning) put({ kind: 'beat' }); };
+  const onHide = () => { noticeSleep(); if (state.value.status === 'running' && clock.value.isRunning) put({ kind: 'beat' }); };
   window.addEventListener('pagehide', onHide);
 
   /** Frames only draw; the time comes from the clock, and when no frame is drawn the alarm still rings. */
@@ -241,7 +271,7 @@ export function useRun(rate: number) {
   });
 
   open();
-  return { clockFailed, visit, line, state, view, first, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => outbox.flush(visit.record) };
+  return { clockFailed, sleptMin, visit, line, state, view, first, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => outbox.flush(visit.record) };
 }
 
 export type TableHandle = ReturnType<typeof useRun>;
