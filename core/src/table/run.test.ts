@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { compile, newBlock, SLOW_BREATH, type Line } from '../method/index.ts';
 import { whatWasDone } from '../record/index.ts';
 import { anyLine } from '../testing/arbitraries.ts';
-import { applyEvent, carryTo, edgeFromDigits, effortNow, adjustmentFor, foldRun, nextChangeMs, READY, RUN_EVENT_KINDS, viewRun, type RunEvent, type RunState } from './index.ts';
+import { applyEvent, carryTo, edgeFromDigits, effortNow, adjustmentFor, foldRun, nextChangeMs, READY, redrawn, RUN_EVENT_KINDS, viewRun, type RunEvent, type RunState } from './index.ts';
 
 const line = compile([newBlock('b', 'rectus-femoris-prone', 'cr-breath', ['left', 'right'])], { breath: SLOW_BREATH, edgeOf: (_, side) => (side === 'left' ? 4 : 11) });
 const at = (atMs: number, kind: string, extra: object = {}) => ({ atMs, kind, ...extra }) as RunEvent;
@@ -225,5 +225,34 @@ describe('what was done', () => {
       const sum = whatWasDone(each, state).reduce((total, side) => total + side.real.totalMs, 0);
       expect(sum).toBe(state.spans.reduce((total, span) => total + span.endMs - span.startMs, 0));
     }));
+  });
+});
+
+describe('the rest of the line after easing off', () => {
+  const eased = (each: Line, more: RunEvent[] = []) => foldRun(each, [...begun, at(9_000, 'discomfort', { score: 6 }), at(9_500, 'lighter'), ...more]);
+
+  test('stair, edge and effort agree with what is told: every place follows the edge, rest stays rest, what is done stands', () => {
+    const state = eased(line);
+    const view = viewRun(line, state);
+    const cues = redrawn(line, state, 0, 'left');
+    const now = cues.find((cue) => cue.index === state.cueIndex)!;
+    expect([now.to, now.effortPct ?? view.effortPct]).toEqual([view.edge, view.effortPct]);
+    expect(cues.filter((cue) => cue.index < state.cueIndex)).toEqual(line.cues.filter((cue) => cue.side === 'left' && cue.index < state.cueIndex));
+    const press = cues.find((cue) => cue.kind === 'contract' && cue.index > state.cueIndex)!;
+    expect(press.effortPct).toBe(effortNow(line.cues[press.index]!, adjustmentFor(state, press)));
+    for (const cue of cues.filter((each) => each.index > state.cueIndex && each.kind === 'hold')) expect(cue.to).toBeLessThan(line.cues[cue.index]!.to);
+    expect(cues.at(-1)!.to).toBe(line.cues.filter((cue) => cue.side === 'left').at(-1)!.to);
+  });
+
+  test('whatever happens the line stays continuous, and never goes past where cautions end it', () => {
+    fc.assert(fc.property(anyRun, ([each, events]) => {
+      const state = foldRun(each, events);
+      if (each.cues.length === 0) return;
+      const { blockIndex, side } = each.cues[Math.min(state.cueIndex, each.cues.length - 1)]!;
+      const cues = redrawn(each, state, blockIndex, side);
+      expect(cues.map((cue) => [cue.startMs, cue.endMs, cue.kind])).toEqual(each.cues.filter((cue) => cue.blockIndex === blockIndex && cue.side === side).map((cue) => [cue.startMs, cue.endMs, cue.kind]));
+      const rest = cues.filter((cue) => cue.index >= state.cueIndex);
+      rest.forEach((cue, i) => { if (i > 0 && rest[i - 1]!.pass === cue.pass) expect(cue.from).toBeCloseTo(rest[i - 1]!.to, 6); });
+    }), { numRuns: 60 });
   });
 });

@@ -47,6 +47,32 @@ export function viewRun(line: Line, state: RunState): TableView {
   };
 }
 
+/**
+ * The cues of one side of a block as they are to be from here on: what is done stands as it was planned, and from the present cue on every
+ * place follows the edge as it is now, after easing off or reading it, and every press the effort as it is now. The edge itself goes where
+ * it went, rest stays rest, and what lies between keeps its part of the way; nothing is drawn past where cautions end it.
+ */
+export function redrawn(line: Line, state: RunState, blockIndex: number, side: Cue['side']): Cue[] {
+  const cues = line.cues.filter((cue) => cue.blockIndex === blockIndex && cue.side === side);
+  const first = cues[0];
+  if (!first) return [];
+  const adjustment = adjustmentFor(state, first);
+  if (adjustment.shift === 0 && adjustment.effortFactor === 1) return cues;
+  const rest = first.from;
+  const better = line.blocks[blockIndex]!.better;
+  const allowed = (value: number, furthest: number | null) => (typeof furthest !== 'number' ? value : better === 'higher' ? Math.min(value, furthest) : Math.max(value, furthest));
+  const moved = (value: number, edge: number, furthest: number | null) => {
+    const way = edge - rest;
+    const next = Math.abs(way) < 1e-9 ? (Math.abs(value - edge) < 1e-9 ? value + adjustment.shift : value) : rest + (value - rest) * ((way + adjustment.shift) / way);
+    return Math.abs(value - rest) < 1e-9 ? rest : allowed(next, furthest);
+  };
+  return cues.map((cue, i) => {
+    if (cue.index < state.cueIndex) return cue;
+    const before = cues[i - 1] ?? cue;
+    return { ...cue, from: moved(cue.from, before.edge, cue.furthest), to: moved(cue.to, cue.edge, cue.furthest), edge: allowed(cue.edge + adjustment.shift, cue.furthest), effortPct: effortNow(cue, adjustment) };
+  });
+}
+
 /** The next moment on the run's clock at which the screen must change by itself, or null when it will not. */
 export function nextChangeMs(line: Line, state: RunState): number | null {
   if (state.status !== 'running') return null;

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { formatNumber, referenceBands } from '@pace-bend/core/measure';
 import { phaseKind } from '@pace-bend/core/method';
-import { edgeFromDigits } from '@pace-bend/core/table';
+import { edgeFromDigits, redrawn } from '@pace-bend/core/table';
 import StairDrawing from '../../parts/StairDrawing.vue';
 import { usePractice } from '../../stores/practice.ts';
 import TableActions from './TableActions.vue';
@@ -27,7 +27,8 @@ const edgeDigits = ref<string | null>(null);
 const status = computed(() => (reopened.value && state.value.status === 'running' ? 'held' : state.value.status));
 const cue = computed(() => view.value!.cue);
 const block = computed(() => line.value!.blocks[cue.value.blockIndex]!);
-const sideCues = computed(() => line.value!.cues.filter((each) => each.blockIndex === cue.value.blockIndex && each.side === cue.value.side));
+/** With the rest of the line as it is to be after easing off or reading the edge. */
+const sideCues = computed(() => redrawn(line.value!, state.value, cue.value.blockIndex, cue.value.side));
 const bands = computed(() => referenceBands(block.value.motionId, visit.file!.athlete, practice.dayOf(visit.file!.visit.startsAt)));
 const family = computed(() => phaseKind(cue.value.kind).family);
 const lastScore = computed(() => {

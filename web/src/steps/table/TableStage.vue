@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { formatSigned, formatValue } from '@pace-bend/core/measure';
 import { motionSideIn } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
-import type { RunStatus } from '@pace-bend/core/table';
+import { redrawn, type RunStatus } from '@pace-bend/core/table';
 import { entryFigure, figureValue } from '@pace-bend/core/catalogue';
 import PosedFigure from '../../parts/PosedFigure.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
@@ -28,7 +28,7 @@ const entry = computed(() => shelf.entryOf(line.value!.blocks[cue.value.blockInd
 const figure = computed(() => entryFigure(entry.value));
 /** The limb where it should be now: on its way from this cue's start to its end. A pressure moves nothing. */
 const limb = computed(() => {
-  const { startMs, endMs, from, to } = cue.value;
+  const { startMs, endMs, from, to } = redrawn(line.value!, state.value, cue.value.blockIndex, cue.value.side).find((each) => each.index === cue.value.index)!;
   const side = motionSideIn(line.value!.blocks[cue.value.blockIndex]!, cue.value.side);
   const share = endMs > startMs ? Math.min(1, Math.max(0, (state.value.positionMs - startMs) / (endMs - startMs))) : 1;
   const at = unit.value === 'of10' ? figure.value.end : figureValue(entry.value, from + share * (to - from));
