@@ -1,2 +1,3 @@
 export { ROLES, ROUTES, mayCall, routeOf, type HttpMethod, type Role, type RouteAccess } from './routes.ts';
 export { checkLogin, checkPassword, type Account, type AccountFields, type AuditLine, type Me, type Welcome, type WhoIsIn } from './account.ts';
+export { problemReference, problemType, PROBLEMS, type ProblemFacts, type ProblemMeans, type ProblemType } from './problems.ts';

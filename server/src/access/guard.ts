@@ -37,15 +37,15 @@ export function guard(pool: Pool, now: () => Date): RequestHandler {
   return async (request, response, next) => {
     // Rows are looked up by the parts as they were sent, the way the routes will read them: an encoded slash parts nothing.
     const route = routeOf(request.method, request.path);
-    if (!route) throw new Problem(404, 'Not found', `${request.method} ${request.originalUrl.slice(0, 200)} is not part of the API.`);
+    if (!route) throw new Problem('not-found', `${request.method} ${request.originalUrl.slice(0, 200)} is not part of the API.`);
     if (route.roles === 'anybody') return next();
 
     const token = sessionToken(request);
     const who = token === null ? null : await callerOf(pool, token, now());
-    if (!who) throw new Problem(401, 'Not signed in', 'Sign in first. What you typed is kept in this browser.');
+    if (!who) throw new Problem('not-signed-in', 'Sign in first. What you typed is kept in this browser.');
     const meant = request.get('Pace-Bend-Account');
-    if (meant !== undefined && meant.toLowerCase() !== who.accountId) throw new Problem(401, 'Somebody else', 'Somebody else has signed in here meanwhile. What you typed is kept for you; sign in again to send it.');
-    if (!route.roles.includes(who.role)) throw new Problem(403, 'Not yours to do', `This is not for the role “${who.role}”.`);
+    if (meant !== undefined && meant.toLowerCase() !== who.accountId) throw new Problem('somebody-else', 'Somebody else has signed in here meanwhile. What you typed is kept for you; sign in again to send it.');
+    if (!route.roles.includes(who.role)) throw new Problem('not-yours', `This is not for the role “${who.role}”.`);
     response.locals.caller = who;
 
     if (route.about) {
@@ -71,7 +71,7 @@ function decoded(part: string): string {
   try {
     return decodeURIComponent(part);
   } catch {
-    throw new Problem(400, 'Refused', 'The address cannot be read.');
+    throw new Problem('unreadable', 'The address cannot be read.');
   }
 }
 

@@ -50,7 +50,7 @@ export function signInRoutes(pool: Pool, now: () => Date, demo: boolean): Router
     const attempt = await throttle.begin(login, deviceToken(request), request.ip ?? '');
     if (attempt.waitS === 0) return attempt;
     response.set('Retry-After', String(attempt.waitS));
-    throw new Problem(429, 'Wait', `Too many wrong passwords from here. Try again in ${attempt.waitS} ${attempt.waitS === 1 ? 'second' : 'seconds'}.`, [], { waitS: attempt.waitS });
+    throw new Problem('wait', `Too many wrong passwords from here. Try again in ${attempt.waitS} ${attempt.waitS === 1 ? 'second' : 'seconds'}.`, [], { waitS: attempt.waitS });
   }
 
   /** A wrong password stands in the audit: under the account it was tried for, or under nobody. */
@@ -72,7 +72,7 @@ export function signInRoutes(pool: Pool, now: () => Date, demo: boolean): Router
     const account = name === null ? null : await signInRow(pool, name);
     if (!(await isPassword(password, account?.passwordHash ?? null))) {
       await noteFailure(account, 'sign-in refused');
-      throw new Problem(401, 'Not signed in', 'This name and this password do not belong together.');
+      throw new Problem('not-signed-in', 'This name and this password do not belong together.');
     }
     await throttle.succeeded(attempt);
     await signIn(request, response, account!.id, deviceToken(request));
@@ -86,7 +86,7 @@ export function signInRoutes(pool: Pool, now: () => Date, demo: boolean): Router
     const id = uuid();
     await transaction(pool, async (db) => {
       const practice = await firstRow<{ id: string }>(db, 'SELECT id FROM practice ORDER BY created_at LIMIT 1 FOR UPDATE');
-      if (!practice || (await firstRow(db, 'SELECT id FROM account LIMIT 1'))) throw new Problem(409, 'Already set up', 'This practice has its owner. Sign in instead.');
+      if (!practice || (await firstRow(db, 'SELECT id FROM account LIMIT 1'))) throw new Problem('already-set-up', 'This practice has its owner. Sign in instead.');
       await change(db, 'UPDATE practice SET name = ?, time_zone = COALESCE(?, time_zone), revision = revision + 1 WHERE id = ?', [practiceName, timeZone ?? null, practice.id]);
       await insertAccount(db, practice.id, id, { name, login, role: 'owner', active: true }, passwordHash);
     });

@@ -99,7 +99,7 @@ export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true
     visitRoutes(pool, now), safetyRoutes(pool, now), readingRoutes(pool, now), findingRoutes(pool, now), studyRoutes(pool, now), planRoutes(pool), doseRoutes(pool), shelfRoutes(pool, now), handRoutes(pool), runRoutes(pool, now), noteRoutes(pool),
   );
   api.use((request) => {
-    throw new Problem(404, 'Not found', `${request.method} ${request.originalUrl.slice(0, 200)} is not part of the API.`);
+    throw new Problem('not-found', `${request.method} ${request.originalUrl.slice(0, 200)} is not part of the API.`);
   });
   app.use('/api', api);
 
@@ -138,9 +138,9 @@ function toProblem(error: unknown, request: Request): Problem {
   const ofDatabase = problemOfDatabase(error);
   if (ofDatabase) return ofDatabase;
   const { type, status } = error as { type?: string; status?: number };
-  if (type === 'entity.too.large') return new Problem(413, 'Too large', `A request may hold ${(request.path.endsWith(IMPORT) ? LIMITS.importBytes : LIMITS.bodyBytes) / 1024} kB at most. Nothing was written.`);
-  if (type === TOO_MUCH_STRUCTURE) return new Problem(413, 'Too much', 'What was sent has more parts than any request needs. Nothing was written.');
-  if (type === 'entity.parse.failed') return new Problem(400, 'Not JSON', 'What was sent is not valid JSON. Nothing was written.');
-  if (status !== undefined && status >= 400 && status < 500) return new Problem(status, 'Refused', (error as Error).message);
-  return new Problem(500, 'Error', 'The server failed at this. What was saved before stays saved.');
+  if (type === 'entity.too.large') return new Problem('too-large', `A request may hold ${(request.path.endsWith(IMPORT) ? LIMITS.importBytes : LIMITS.bodyBytes) / 1024} kB at most. Nothing was written.`);
+  if (type === TOO_MUCH_STRUCTURE) return new Problem('too-much', 'What was sent has more parts than any request needs. Nothing was written.');
+  if (type === 'entity.parse.failed') return new Problem('not-json', 'What was sent is not valid JSON. Nothing was written.');
+  if (status !== undefined && status >= 400 && status < 500) return new Problem('unreadable', (error as Error).message, [], {}, status);
+  return new Problem('error', 'The server failed at this. What was saved before stays saved.');
 }

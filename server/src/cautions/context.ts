@@ -26,21 +26,21 @@ export async function cautionsOfVisit(db: Db, practice: PracticeRow, visit: Visi
 export function requireNoStop(context: CautionContext): void {
   const { cautions } = visitCautions(context);
   const stops = cautions.filter((caution) => caution.level === 'stop');
-  if (stops.length > 0) throw refusal('Stopped', stops, 'End the visit in a referral.');
+  if (stops.length > 0) throw refusal('stopped', stops, 'End the visit in a referral.');
 }
 
 /** Refuses the table while nobody has asked what has to be asked before hands go on. */
 export function requireAsked(open: readonly OpenQuestion[]): void {
   if (open.length === 0) return;
   const what = open.map((each) => (each === 'questions' ? 'the stop questions' : 'consent for today’s areas')).join(' and ');
-  throw new Problem(409, 'Not asked yet', `Before hands go on: ask ${what}, or say why not. Nothing was begun.`, [], { open });
+  throw new Problem('not-asked-yet', `Before hands go on: ask ${what}, or say why not. Nothing was begun.`, [], { open });
 }
 
 /** Refuses to measure what cautions forbid. */
 export function requireMeasurable(context: CautionContext, overrides: readonly Override[], motionId: string, side: Side): void {
   requireNoStop(context);
   const forbidden = blocking(cautionsFor(context, measuring(motionId, side)), overriddenFor(overrides, motionId, side));
-  if (forbidden.length > 0) throw refusal('Caution', forbidden, 'Nothing was written.');
+  if (forbidden.length > 0) throw refusal('caution', forbidden, 'Nothing was written.');
 }
 
 /** Refuses blocks that cautions forbid, and blocks whose own limits are wider than the cautions': a stale or hand-made plan. */
@@ -48,13 +48,13 @@ export function requireAllowed(context: CautionContext, overrides: readonly Over
   requireNoStop(context);
   for (const block of blocks) {
     for (const { side, result, blocking: forbidden } of blockCautions(block, context, overrides, shelf)) {
-      if (forbidden.length > 0) throw refusal('Caution', forbidden, 'Take the block out, or give the reason for setting it aside.');
+      if (forbidden.length > 0) throw refusal('caution', forbidden, 'Take the block out, or give the reason for setting it aside.');
       const own = block.limits?.find((limits) => limits.side === side) ?? NO_LIMITS;
-      if (!isAsStrict(own, result.limits)) throw new Problem(409, 'Limits changed', 'The file or the event changed since this plan was made: open the plan, its limits are written anew.');
+      if (!isAsStrict(own, result.limits)) throw new Problem('limits-changed', 'The file or the event changed since this plan was made: open the plan, its limits are written anew.');
     }
   }
 }
 
-function refusal(title: string, cautions: readonly Caution[], what: string): Problem {
-  return new Problem(409, title, `${cautions.map((caution) => `${caution.because}: ${caution.reason}`).join(' ')} ${what}`, [], { cautions });
+function refusal(type: 'stopped' | 'caution', cautions: readonly Caution[], what: string): Problem {
+  return new Problem(type, `${cautions.map((caution) => `${caution.because}: ${caution.reason}`).join(' ')} ${what}`, [], { cautions });
 }

@@ -26,17 +26,17 @@ const isFull = (error: unknown): boolean => FULL.has(codeOf(error)) || (codeOf(e
 
 /** Seconds after which it is worth trying again. */
 export const TRY_AGAIN_S = 2;
-export const unavailable = (words: string): Problem => new Problem(503, 'Try again', words, [], { retryAfterS: TRY_AGAIN_S });
+export const unavailable = (words: string): Problem => new Problem('try-again', words, [], { retryAfterS: TRY_AGAIN_S });
 
 /** The answer to a failure of the database that is nobody's programming mistake, or null. */
 export function problemOfDatabase(error: unknown): Problem | null {
   const code = codeOf(error);
   if (isLost(error)) return unavailable('The database does not answer just now. Try again in a moment; what was acknowledged before is safe.');
-  if (isFull(error)) return new Problem(507, 'Disk full', 'The disk is full: nothing was written. What was acknowledged before is safe. Make room and try again.');
+  if (isFull(error)) return new Problem('disk-full', 'The disk is full: nothing was written. What was acknowledged before is safe. Make room and try again.');
   if (isTakenBack(error)) return unavailable('Somebody else was changing the same thing. Nothing was written. Try again.');
-  if (code === 'ER_NO_REFERENCED_ROW_2') return new Problem(404, 'Not found', 'What this belongs to was removed meanwhile. Nothing was written.');
-  if (code === 'ER_ROW_IS_REFERENCED_2') return new Problem(409, 'Changed meanwhile', 'Somebody else added to this meanwhile. Nothing was changed. Try again.');
-  if (code === 'ER_DUP_ENTRY') return new Problem(409, 'Taken', 'The same id or name is there already. Nothing was overwritten.');
-  if (UNFIT.has(code)) return new Problem(422, 'Not valid', 'A value does not fit where it belongs. Nothing was written.');
+  if (code === 'ER_NO_REFERENCED_ROW_2') return new Problem('not-found', 'What this belongs to was removed meanwhile. Nothing was written.');
+  if (code === 'ER_ROW_IS_REFERENCED_2') return new Problem('changed-meanwhile', 'Somebody else added to this meanwhile. Nothing was changed. Try again.');
+  if (code === 'ER_DUP_ENTRY') return new Problem('taken', 'The same id or name is there already. Nothing was overwritten.');
+  if (UNFIT.has(code)) return new Problem('not-valid', 'A value does not fit where it belongs. Nothing was written.');
   return null;
 }

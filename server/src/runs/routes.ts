@@ -77,10 +77,10 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
       for (const event of events) {
         const there = kept.get(event.seq);
         if (there) {
-          if (there.id !== event.id.toLowerCase()) throw new Problem(409, 'Led elsewhere', 'Another tab is leading this run. Nothing was overwritten.', [], { lastSeq: last });
+          if (there.id !== event.id.toLowerCase()) throw new Problem('led-elsewhere', 'Another tab is leading this run. Nothing was overwritten.', [], { lastSeq: last });
           continue;
         }
-        if (event.seq !== last + 1) throw new Problem(409, 'Gap', `Event ${last + 1} is missing before event ${event.seq}.`, [], { lastSeq: last });
+        if (event.seq !== last + 1) throw new Problem('gap', `Event ${last + 1} is missing before event ${event.seq}.`, [], { lastSeq: last });
         const previous = kept.get(last);
         if (previous && event.atMs < previous.event.atMs) throw invalid([{ path: 'events.0.atMs', message: 'The time lies before an event that is already kept.' }]);
         await insertRunEvent(db, id, event);

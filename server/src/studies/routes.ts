@@ -34,7 +34,7 @@ export function studyRoutes(pool: Pool, now: () => Date): Router {
     const { revision, ...fields } = validate(studySchema, request.body) as SentStudy;
     await requireOurs(pool, practice.id, fields);
     const before = await studyById(pool, practice.id, id);
-    if (before?.finishedAt) throw new Problem(409, 'Finished', 'This study is finished; its values stand.');
+    if (before?.finishedAt) throw new Problem('finished', 'This study is finished; its values stand.');
     if (revision === 0 && !before) {
       await putOnce({ what: 'This study', find: () => studyById(pool, practice.id, id), same: (there) => standsAlready(there, fields), insert: () => insertStudy(pool, practice.id, id, fields, now(), name) });
     } else {
@@ -53,10 +53,10 @@ export function studyRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request);
     const { practice } = caller(response);
     const study = await studyById(pool, practice.id, id);
-    if (study?.finishedAt) throw new Problem(409, 'Finished', 'A finished study is not dropped. Stop using it instead.');
+    if (study?.finishedAt) throw new Problem('finished', 'A finished study is not dropped. Stop using it instead.');
     if (!study) throw notFound('This study');
     // Whoever finished it at the same instant was first: then it stays.
-    if (!(await dropStudy(pool, practice.id, id)) && (await studyById(pool, practice.id, id))) throw new Problem(409, 'Finished', 'A finished study is not dropped. Stop using it instead.');
+    if (!(await dropStudy(pool, practice.id, id)) && (await studyById(pool, practice.id, id))) throw new Problem('finished', 'A finished study is not dropped. Stop using it instead.');
     response.json({ studies: await studiesOf(pool, practice.id) });
   });
 
@@ -67,7 +67,7 @@ export function studyRoutes(pool: Pool, now: () => Date): Router {
     const study = await findStudy(pool, practice.id, id);
     if (!study.finishedAt) {
       const problem = unfinishedBecause(study);
-      if (problem !== null) throw new Problem(409, 'Not complete', problem);
+      if (problem !== null) throw new Problem('not-complete', problem);
       if (!(await finishStudy(pool, practice.id, id, revision, now()))) {
         const current = await findStudy(pool, practice.id, id);
         if (!current.finishedAt) throw stale('This study', current);
@@ -82,7 +82,7 @@ export function studyRoutes(pool: Pool, now: () => Date): Router {
     const { practice } = caller(response);
     const { revision, used } = validate(useSchema, request.body);
     const study = await findStudy(pool, practice.id, id);
-    if (!study.finishedAt) throw new Problem(409, 'Not finished', 'Only a finished study can be used.');
+    if (!study.finishedAt) throw new Problem('not-finished', 'Only a finished study can be used.');
     if (study.used !== used && !(await useStudy(pool, practice.id, id, revision, used))) {
       const current = await findStudy(pool, practice.id, id);
       if (current.used !== used) throw stale('This study', current);

@@ -14,7 +14,7 @@ export async function findVisit(db: Db, practice: PracticeRow, id: string): Prom
 /** The visit if it can still be changed; a finished one has to be reopened first, a cancelled one restored. */
 export async function findOpenVisit(db: Db, practice: PracticeRow, id: string): Promise<Visit> {
   const visit = await findVisit(db, practice, id);
-  if (visit.finishedAt) throw new Problem(409, 'Finished', 'This visit is finished. Reopen it to change it.');
-  if (visit.cancelledAt) throw new Problem(409, 'Cancelled', 'This visit is cancelled. Put it back on the day to change it.');
+  if (visit.finishedAt) throw new Problem('finished', 'This visit is finished. Reopen it to change it.');
+  if (visit.cancelledAt) throw new Problem('cancelled', 'This visit is cancelled. Put it back on the day to change it.');
   return visit;
 }

@@ -102,7 +102,7 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
       const { practice } = caller(response);
       const { revision, overlap = false } = validate(revisionSchema, request.body);
       const visit = await findVisit(pool, practice, id);
-      if (visit.finishedAt) throw new Problem(409, 'Finished', 'This visit is finished: it was held, and cannot be cancelled.');
+      if (visit.finishedAt) throw new Problem('finished', 'This visit is finished: it was held, and cannot be cancelled.');
       if ((visit.cancelledAt !== null) === (path === 'cancel')) return void response.json(visit);
       const done = await transaction(pool, async (db) => {
         if (path === 'restore') await requireFree(db, practice, new Date(visit.startsAt), visit.minutes, id, overlap);
@@ -122,7 +122,7 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
       const visit = await findVisit(pool, practice, id);
       // The same wish again, after its answer was lost: it is already so.
       if ((visit.finishedAt !== null) === (path === 'finish')) return void response.json(visit);
-      if (visit.cancelledAt) throw new Problem(409, 'Cancelled', 'This visit is cancelled. Put it back on the day first.');
+      if (visit.cancelledAt) throw new Problem('cancelled', 'This visit is cancelled. Put it back on the day first.');
       if (path === 'finish' && !(await referralOf(pool, id))) requireNoStop((await cautionsOfVisit(pool, practice, visit)).context);
       const done = await setFinished(pool, id, revision, at());
       const after = await findVisit(pool, practice, id);
@@ -140,5 +140,5 @@ async function requireFree(db: Db, practice: PracticeRow, from: Date, minutes: n
   await lockBookings(db, practice.id);
   if (overlap) return;
   const taken = await visitsInSpan(db, practice.id, from, minutes, exceptId);
-  if (taken.length > 0) throw new Problem(409, 'Overlaps', `This time is taken by ${taken.map((visit) => visit.athleteName).join(', ')}. Nothing was changed.`, [], { overlaps: taken });
+  if (taken.length > 0) throw new Problem('overlaps', `This time is taken by ${taken.map((visit) => visit.athleteName).join(', ')}. Nothing was changed.`, [], { overlaps: taken });
 }

@@ -36,7 +36,7 @@ export function safetyRoutes(pool: Pool, now: () => Date): Router {
     const visit = await findOpenVisit(pool, practice, visitId);
     const { context } = await cautionsOfVisit(pool, practice, visit);
     const stop = blocking(cautionsFor(context, measuring(override.motionId, override.side)), new Set()).find((caution) => caution.level === 'stop');
-    if (stop) throw new Problem(409, 'Stopped', `${stop.because}: a stop cannot be set aside.`);
+    if (stop) throw new Problem('stopped', `${stop.because}: a stop cannot be set aside.`);
     await putOnce({
       what: 'This reason', find: async () => (await overridesOf(pool, visitId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, override), insert: () => insertOverride(pool, visitId, id, override, now(), name),
     });

@@ -31,7 +31,7 @@ async function make(): Promise<void> {
   if (Object.keys(wrong.value).length > 0) return;
   await run(() => session.makeOwner({ ...fields, practiceName: fields.practiceName.trim(), name: fields.name.trim(), timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone }));
   // Somebody was quicker: there is an owner to sign in as.
-  if (problem.value?.status === 409) await session.greet();
+  if (problem.value?.type === 'already-set-up') await session.greet();
 }
 
 const FIELDS = [

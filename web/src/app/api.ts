@@ -1,35 +1,56 @@
+import { problemType } from '@pace-bend/core/access';
 import type { Caution } from '@pace-bend/core/caution';
 import { accountOfPage } from './account.ts';
 import type { FieldError } from './fieldError.ts';
 import { line } from './line.ts';
+import { problemFacts, WHAT_NOW, type AnyProblem } from './problemTypes.ts';
 
-/** Conflicts with something other than a later change: there is nothing of somebody else's to look at. */
-const REFUSALS: readonly string[] = ['Overlaps', 'Caution', 'Stopped', 'Limits changed', 'Cancelled', 'Already set up'];
+/** What a problem holds beside its type and its words. */
+interface ProblemMore {
+  /** Where the answer had another than its type. */
+  readonly status?: number;
+  readonly errors?: readonly FieldError[];
+  /** What stands now, where a stale change collided with it. */
+  readonly current?: unknown;
+  /** Cautions that forbid it, where that is why. */
+  readonly cautions?: readonly Caution[];
+  /** Visits that take the time, where that is why. */
+  readonly overlaps?: readonly { readonly athleteName: string }[];
+}
 
-/** An answer that is not what was asked for: the server's problem document, or no answer at all (status 0). */
+/** An answer that is not what was asked for: the server's problem document, or no answer at all. */
 export class ApiProblem extends Error {
-  constructor(
-    readonly status: number,
-    readonly title: string,
-    message: string,
-    readonly errors: readonly FieldError[] = [],
-    /** What stands now, where a stale change collided with it. */
-    readonly current: unknown = undefined,
-    /** Cautions that forbid it, where that is why. */
-    readonly cautions: readonly Caution[] = [],
-    /** Visits that take the time, where that is why. */
-    readonly overlaps: readonly { readonly athleteName: string }[] = [],
-  ) {
+  readonly status: number;
+  readonly title: string;
+  readonly errors: readonly FieldError[];
+  readonly current: unknown;
+  readonly cautions: readonly Caution[];
+  readonly overlaps: readonly { readonly athleteName: string }[];
+
+  constructor(readonly type: AnyProblem, message: string, { status, errors = [], current, cautions = [], overlaps = [] }: ProblemMore = {}) {
     super(message);
     this.name = 'ApiProblem';
+    const facts = problemFacts(type);
+    this.status = status ?? facts.status;
+    this.title = facts.title;
+    this.errors = errors;
+    this.current = current;
+    this.cautions = cautions;
+    this.overlaps = overlaps;
   }
 
   get isOffline(): boolean {
-    return this.status === 0;
+    return this.type === 'no-answer';
   }
 
+  /** Somebody changed the same since: there is something of theirs to look at. */
   get isStale(): boolean {
-    return this.status === 409 && !REFUSALS.includes(this.title);
+    return problemFacts(this.type).means === 'stale';
+  }
+
+  /** What can be done about it, where that is more than the message says. */
+  get whatNow(): string | null {
+    return WHAT_NOW[this.type];
   }
 
   /** What is wrong by field, the last part of its path; for a refusal that names none, by the name given. */
@@ -40,12 +61,13 @@ export class ApiProblem extends Error {
 
   /** It may go through later as it is: no answer, a server that failed, or nobody signed in just now. */
   get mayPass(): boolean {
-    return this.isOffline || this.status === 401 || this.status >= 500;
+    const { means } = problemFacts(this.type);
+    return means === 'later' || means === 'sign-in';
   }
 }
 
 interface ProblemDocument {
-  readonly title?: string;
+  readonly type?: unknown;
   readonly detail?: string;
   readonly errors?: readonly FieldError[];
   readonly current?: unknown;
@@ -72,7 +94,7 @@ export async function api<T>(method: 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE'
     });
   } catch {
     line.lost = true;
-    throw new ApiProblem(0, 'No answer', 'The program cannot be reached.');
+    throw new ApiProblem('no-answer', 'The program cannot be reached.');
   }
   line.lost = false;
   const text = await response.text();
@@ -80,10 +102,13 @@ export async function api<T>(method: 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE'
   try {
     json = JSON.parse(text);
   } catch {
-    throw new ApiProblem(response.status || 502, 'Not readable', 'The program answered with something unreadable.');
+    throw new ApiProblem('not-readable', 'The program answered with something unreadable.', response.status >= 500 ? { status: response.status } : {});
   }
   if (response.ok) return json as T;
   const problem = json as ProblemDocument;
   if (response.status === 401 && path !== '/sign-in') signedOut();
-  throw new ApiProblem(response.status, problem.title ?? 'Error', problem.detail ?? 'The program could not do this.', problem.errors ?? [], problem.current, problem.cautions, problem.overlaps);
+  const { detail = 'The program could not do this.', errors, current, cautions, overlaps } = problem;
+  throw new ApiProblem(problemType(problem.type) ?? (response.status === 401 ? 'not-signed-in' : response.status >= 500 ? 'unknown' : 'unknown-refusal'), detail, {
+    status: response.status, current, ...(errors ? { errors } : {}), ...(cautions ? { cautions } : {}), ...(overlaps ? { overlaps } : {}),
+  });
 }

@@ -24,7 +24,7 @@ test('without the line, what was read last is read again; what never was is said
 
 test('an answer of the server is never put aside for something older: a refusal stays one', async () => {
   await read('/visits/v');
-  answer = { status: 403, body: { title: 'Not yours to do', detail: 'No.' } };
+  answer = { status: 403, body: { type: '/problems/not-yours', title: 'Not yours to do', detail: 'No.' } };
   await expect(read('/visits/v')).rejects.toMatchObject({ status: 403 });
 });
 

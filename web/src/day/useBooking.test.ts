@@ -14,9 +14,9 @@ function server(visits: Held[]) {
     const [, , , id, what] = path.split('/');
     const visit = visits.find((each) => each.id === id)!;
     const sent = body as { revision: number; startsAt?: string; minutes?: number; overlap?: boolean };
-    if (sent.revision !== visit.revision) return { status: 409, body: { title: 'Changed meanwhile', detail: 'Somewhere else.' } };
+    if (sent.revision !== visit.revision) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.' } };
     const taken = visits.filter((each) => each !== visit && !each.cancelledAt && each.startsAt === (sent.startsAt ?? visit.startsAt));
-    if (what !== 'cancel' && taken.length > 0 && !sent.overlap) return { status: 409, body: { title: 'Overlaps', detail: 'Taken.', overlaps: taken } };
+    if (what !== 'cancel' && taken.length > 0 && !sent.overlap) return { status: 409, body: { type: '/problems/overlaps', title: 'Overlaps', detail: 'Taken.', overlaps: taken } };
     if (what === 'booking') Object.assign(visit, { startsAt: sent.startsAt, minutes: sent.minutes });
     else visit.cancelledAt = what === 'cancel' ? AT(1) : null;
     visit.revision += 1;

@@ -63,7 +63,7 @@ const blocked = computed(() => unfinishedBecause({ ...props.study, values: value
 const finish = () => run(async () => {
   await props.studies.flush(props.study);
   if (refused.value) return;
-  if (waiting.value.length > 0) throw new ApiProblem(0, 'Not sent yet', 'The last values are not on the server yet. The study is finished once they are.');
+  if (waiting.value.length > 0) throw new ApiProblem('not-sent-yet', 'The last values are not on the server yet. The study is finished once they are.');
   await props.studies.finish(props.study);
 });
 const drop = () => run(async () => {

@@ -18,7 +18,7 @@ async function open(file: VisitFile = visitFile(), answer: (fields: FindingField
     if (method === 'GET') return { status: 200, body: { ...file, findings: kept } };
     const fields = body as FindingFields;
     const status = answer(fields);
-    if (status !== 200) return { status, body: { title: 'Refused', detail: 'Not today.' } };
+    if (status !== 200) return { status, body: { type: '/problems/refused', title: 'Refused', detail: 'Not today.' } };
     const saved = { ...fields, id: path.split('/').at(-1)!, visitId: 'v', foundAt: '2026-11-25T09:30:00.000Z', foundBy: 'Ann' } as Finding;
     kept.push(saved);
     return { status: 200, body: saved };

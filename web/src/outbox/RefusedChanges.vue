@@ -3,6 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed } from 'vue';
 import { useShelf } from '../stores/shelf.ts';
 import type { Change } from './change.ts';
+import { WHAT_NOW } from '../app/problemTypes.ts';
 import { differences } from './words.ts';
 
 /** What was refused, and why; where it came too late, what stands now beside what was typed here, and the choice. */
@@ -17,7 +18,7 @@ const found = computed(() => props.changes.flatMap((change) => differences(chang
 
 <template>
   <div v-if="refusal" class="refused" role="alert">
-    <p><b>{{ refusal.title }}.</b> {{ refusal.message }}</p>
+    <p><b>{{ refusal.title }}.</b> {{ refusal.message }} <span v-if="refusal.type && WHAT_NOW[refusal.type]" class="soft">{{ WHAT_NOW[refusal.type] }}</span></p>
     <table v-if="found.length > 0" class="small">
       <thead><tr><th scope="col"><span class="sr-only">Field</span></th><th scope="col">Stands now</th><th scope="col">Typed here</th></tr></thead>
       <tbody><tr v-for="each in found" :key="each.field"><th scope="row">{{ each.field }}</th><td>{{ each.theirs }}</td><td>{{ each.mine }}</td></tr></tbody>

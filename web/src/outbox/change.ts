@@ -1,5 +1,6 @@
 import type { Caution } from '@pace-bend/core/caution';
 import { ApiProblem } from '../app/api.ts';
+import type { AnyProblem } from '../app/problemTypes.ts';
 
 /** How a later change at the same spot goes together with one that is still waiting there. */
 export type Join =
@@ -14,6 +15,8 @@ export type Join =
 
 /** Why the server did not take a change, kept with it. */
 export interface Refusal {
+  /** Left out in what was kept before refusals had one. */
+  readonly type?: AnyProblem;
   readonly status: number;
   readonly title: string;
   readonly message: string;
@@ -66,12 +69,12 @@ export function asTried(change: Change): Change {
   return { ...change, tried: [...change.tried, change.body].slice(-TRIED_MOST) };
 }
 
-export function refusalOf({ status, title, message, current, cautions, isStale }: ApiProblem): Refusal {
-  return { status, title, message, current: current ?? null, cautions, isStale };
+export function refusalOf({ type, status, title, message, current, cautions, isStale }: ApiProblem): Refusal {
+  return { type, status, title, message, current: current ?? null, cautions, isStale };
 }
 
 /** A refusal as the problem it was. */
-export const problemOf = (refusal: Refusal): ApiProblem => new ApiProblem(refusal.status, refusal.title, refusal.message, [], refusal.current ?? undefined, refusal.cautions);
+export const problemOf = (refusal: Refusal): ApiProblem => new ApiProblem(refusal.type ?? 'unknown-refusal', refusal.message, { status: refusal.status, current: refusal.current ?? undefined, cautions: refusal.cautions });
 
 /**
  * The waiting change with a later one at its spot in it; null when both must be sent. What may have arrived is never

@@ -26,14 +26,14 @@ function world() {
     refuse: new Map<string, ApiProblem>(),
   };
   async function send(change: Change): Promise<unknown> {
-    if (!server.up) throw new ApiProblem(0, 'No answer', 'Away.');
+    if (!server.up) throw new ApiProblem('no-answer', 'Away.');
     const refusal = server.refuse.get(change.spot);
     if (refusal) throw refusal;
     server.log.push(change.id);
     let answer: unknown = { id: change.id };
     if (change.revision) {
       const mine = Object.entries(change.body);
-      if (change.revision.base !== server.revision) throw new ApiProblem(409, 'Changed meanwhile', 'Later.', [], { ...server.fields, revision: server.revision });
+      if (change.revision.base !== server.revision) throw new ApiProblem('changed-meanwhile', 'Later.', { current: { ...server.fields, revision: server.revision } });
       Object.assign(server.fields, Object.fromEntries(mine));
       server.revision += 1;
       answer = { ...server.fields, revision: server.revision };
@@ -41,12 +41,12 @@ function world() {
       for (const event of change.body.events as { seq: number }[]) server.written.set(`event ${event.seq}`, event);
     } else {
       const before = server.written.get(change.id);
-      if (before !== undefined && JSON.stringify(before) !== JSON.stringify(change.body)) throw new ApiProblem(409, 'Changed meanwhile', 'Other content.');
+      if (before !== undefined && JSON.stringify(before) !== JSON.stringify(change.body)) throw new ApiProblem('changed-meanwhile', 'Other content.');
       server.written.set(change.id, change.body);
     }
     if (server.loseAnswers > 0) {
       server.loseAnswers -= 1;
-      throw new ApiProblem(0, 'No answer', 'Lost.');
+      throw new ApiProblem('no-answer', 'Lost.');
     }
     return answer;
   }
@@ -79,7 +79,7 @@ describe('one record', () => {
     const { server, page } = world();
     const { outbox, refused } = page('a');
     await outbox.open('ann');
-    server.refuse.set('reading/1', new ApiProblem(409, 'Caution', 'Not today.'));
+    server.refuse.set('reading/1', new ApiProblem('caution', 'Not today.'));
     await expect(outbox.put(draft('1'))).rejects.toMatchObject({ title: 'Caution' });
     await outbox.put(draft('2'));
     expect([server.log, waitingOf(outbox), refused]).toEqual([['2'], ['1'], ['1']]);
@@ -159,8 +159,8 @@ test('fields that were refused go along with those typed since: correcting one i
   const { outbox } = page('a');
   await outbox.open('ann');
   const field = (id: string, body: Record<string, unknown>) => draft(id, { spot: 'arrival', path: '/visits/v', join: 'fields', body, revision: { of: 'visit/v', base: 1 } });
-  server.refuse.set('arrival', new ApiProblem(400, 'Not sound', 'Minutes: at most 180.'));
-  await expect(outbox.put(field('1', { minutes: 999, complaint: 'hip' }))).rejects.toMatchObject({ status: 400 });
+  server.refuse.set('arrival', new ApiProblem('not-valid', 'Minutes: at most 180.'));
+  await expect(outbox.put(field('1', { minutes: 999, complaint: 'hip' }))).rejects.toMatchObject({ type: 'not-valid' });
   server.refuse.clear();
   await outbox.put(field('2', { minutes: 40 }));
   expect(server.fields).toEqual({ minutes: 40, complaint: 'hip' });
@@ -268,7 +268,7 @@ describe('lines, pages and accounts', () => {
     const { server, page } = world();
     const { outbox } = page('a');
     await outbox.open('ann');
-    server.refuse.set('reading/1', new ApiProblem(401, 'Not signed in', 'Sign in.'));
+    server.refuse.set('reading/1', new ApiProblem('not-signed-in', 'Sign in.'));
     expect(await outbox.put(draft('1'))).toBeNull();
     server.refuse.clear();
     await new Promise((resolve) => { setTimeout(resolve, 700); });

@@ -10,6 +10,7 @@ defineProps<{ problem: ApiProblem; retry?: () => unknown }>();
   <div class="problem" role="alert">
     <b>{{ problem.title }}</b>
     <p>{{ problem.message }}</p>
+    <p v-if="problem.whatNow" class="soft">{{ problem.whatNow }}</p>
     <slot />
     <Button v-if="retry" @click="retry()">Try again</Button>
   </div>

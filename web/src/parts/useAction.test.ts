@@ -3,7 +3,7 @@ import { useAction } from './useAction.ts';
 
 test('what is refused is kept until the next try; what is done is said', async () => {
   const { problem, run } = useAction();
-  expect(await run(async () => { throw new ApiProblem(422, 'Not valid', 'No such day.', [{ path: 'scope.ruleLink', message: 'No link.' }]); })).toBe(false);
+  expect(await run(async () => { throw new ApiProblem('not-valid', 'No such day.', { errors: [{ path: 'scope.ruleLink', message: 'No link.' }] }); })).toBe(false);
   expect(problem.value?.message).toBe('No such day.');
   expect(problem.value?.fieldMessages()).toEqual({ ruleLink: 'No link.' });
   expect(await run(async () => undefined)).toBe(true);
@@ -29,5 +29,5 @@ test('a fault of the program is no refusal, and does not leave the screen busy',
 });
 
 test('a refusal that names no field is told for the whole form', () => {
-  expect(new ApiProblem(409, 'Changed meanwhile', 'Somewhere else.').fieldMessages('all')).toEqual({ all: 'Somewhere else.' });
+  expect(new ApiProblem('changed-meanwhile', 'Somewhere else.').fieldMessages('all')).toEqual({ all: 'Somewhere else.' });
 });

@@ -17,14 +17,14 @@ async function open() {
     if (path.endsWith('/practice')) return { status: 200, body: { name: 'P', timeZone: 'utc', today: '2026-11-25', revision: 1, scope: { mobilizationGrade: 0, byRegion: {}, ruleText: '', ruleLink: '' } } };
     if (method === 'GET') return { status: 200, body: file };
     if (method === 'PATCH') {
-      if (sent.revision !== file.athlete.revision) return { status: 409, body: { title: 'Changed meanwhile', detail: 'Somewhere else.' } };
+      if (sent.revision !== file.athlete.revision) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.' } };
       file = { ...file, athlete: { ...file.athlete, ...sent, revision: file.athlete.revision + 1 } };
       return { status: 200, body: file.athlete };
     }
     if (path.includes('/conditions/') && method === 'PUT') return { status: 200, body: { ...sent, id: path.split('/').at(-1), revision: Number(sent.revision) + 1 } };
     if (path.includes('/conditions/')) return { status: 200, body: { conditions: [] } };
     if (path.includes('/no-touch/')) return { status: 200, body: { noTouch: method === 'PUT' ? [{ ...sent, id: 'n', since: '2026-11-25T09:00:00.000Z' }] : [] } };
-    return { status: 404, body: { title: 'Not found', detail: path } };
+    return { status: 404, body: { type: '/problems/not-found', title: 'Not found', detail: path } };
   };
   const { sent } = installBrowser(respond);
   setActivePinia(createPinia());
@@ -82,7 +82,7 @@ test('an area that is not to be touched closes it, until it is lifted', async ()
 
 test('an athlete that is not there is said, and nothing of the last one stays', async () => {
   const { athlete } = await open();
-  installBrowser(({ path }) => (path.endsWith('/practice') ? { status: 200, body: { today: '2026-11-25' } } : { status: 404, body: { title: 'Not found', detail: 'This athlete does not exist.' } }));
+  installBrowser(({ path }) => (path.endsWith('/practice') ? { status: 200, body: { today: '2026-11-25' } } : { status: 404, body: { type: '/problems/not-found', title: 'Not found', detail: 'This athlete does not exist.' } }));
   await athlete.load('b');
   expect(athlete.problem?.status).toBe(404);
   expect(athlete.file).toBeNull();

@@ -4,7 +4,7 @@ import { installBrowser, type Answer, type Sent } from '../testing/browser.ts';
 import { useSession } from './session.ts';
 
 const ME = { id: 'a', name: 'Ann', role: 'assistant' };
-const OUT: Answer = { status: 401, body: { title: 'Not signed in', detail: 'Sign in first.' } };
+const OUT: Answer = { status: 401, body: { type: '/problems/not-signed-in', title: 'Not signed in', detail: 'Sign in first.' } };
 
 function open(answer: (sent: Sent) => Answer | null) {
   // Who is in is asked with an answer for nobody; the tests name the person, or the refusal of everything else.
@@ -47,7 +47,7 @@ test('signed out by the server while working: expired, not out, so that nothing 
 });
 
 test('a wrong password is told and changes nothing', async () => {
-  const { session } = open(({ path }) => (path.endsWith('/welcome') ? { status: 200, body: { practiceName: '', firstStart: false, demoAccounts: [] } } : path.endsWith('/sign-in') ? { status: 401, body: { title: 'Not signed in', detail: 'They do not belong together.' } } : OUT));
+  const { session } = open(({ path }) => (path.endsWith('/welcome') ? { status: 200, body: { practiceName: '', firstStart: false, demoAccounts: [] } } : path.endsWith('/sign-in') ? { status: 401, body: { type: '/problems/not-signed-in', title: 'Not signed in', detail: 'They do not belong together.' } } : OUT));
   await session.load();
   await expect(session.signIn('ann', 'x')).rejects.toThrow('They do not belong together.');
   expect(session.state).toBe('out');
@@ -95,7 +95,7 @@ test('leaving asks the server first: without an answer nobody is sent away', asy
 });
 
 test('the first owner of an empty practice is in at once; a refusal of the welcome is said', async () => {
-  let answers: Answer = { status: 500, body: { title: 'Out of order', detail: 'Later.' } };
+  let answers: Answer = { status: 500, body: { type: '/problems/error', title: 'Out of order', detail: 'Later.' } };
   const { session } = open(({ path }) => (path.endsWith('/first-owner') ? { status: 200, body: { ...ME, role: 'owner' } } : path.endsWith('/me') ? OUT : answers));
   await session.load();
   expect([session.state, session.problem?.status]).toEqual(['unknown', 500]);

@@ -17,7 +17,7 @@ async function open() {
   const server = { up: true, refuses: false };
   const { sent } = installBrowser(({ method, path, body }: Sent) => {
     if (!server.up) return null;
-    if (server.refuses) return { status: 409, body: { title: 'Changed meanwhile', detail: 'Somebody else changed it first.' } };
+    if (server.refuses) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somebody else changed it first.' } };
     if (method === 'GET') return { status: 200, body: path.endsWith('/shelf') ? { items } : { limits: LIMITS, revision: 0, knuckleCm: 72 } };
     const id = path.split('/')[3]!;
     if (method === 'PUT' && path.includes('/shelf/')) {

@@ -16,7 +16,7 @@ async function server(start: VisitFile = visitFile()) {
     if (method === 'GET') return { status: 200, body: file };
     if (method === 'PATCH') {
       const { revision, ...fields } = sent;
-      if (revision !== file.visit.revision) return { status: 409, body: { title: 'Changed meanwhile', detail: 'Somewhere else.', current: file.visit } };
+      if (revision !== file.visit.revision) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.', current: file.visit } };
       file = { ...file, visit: { ...file.visit, ...fields, revision: file.visit.revision + 1 } };
       return { status: 200, body: file.visit };
     }
@@ -32,7 +32,7 @@ async function server(start: VisitFile = visitFile()) {
       file = { ...file, referral: { to: String(sent.to), seen: String(sent.seen), at: '', by: 'Ann', revision: Number(sent.revision) + 1 } };
       return { status: 200, body: { referral: file.referral } };
     }
-    return { status: 404, body: { title: 'Not found', detail: path } };
+    return { status: 404, body: { type: '/problems/not-found', title: 'Not found', detail: path } };
   };
   const { sent } = installBrowser(respond);
   setActivePinia(createPinia());
@@ -98,7 +98,7 @@ test('taking theirs drops mine', async () => {
 
 test('signed out: kept, tried again, and sent when somebody is back', async () => {
   const { visit, now, refuse } = await open();
-  refuse({ status: 401, body: { title: 'Not signed in', detail: 'Sign in first.' } });
+  refuse({ status: 401, body: { type: '/problems/not-signed-in', title: 'Not signed in', detail: 'Sign in first.' } });
   visit.setArrive({ complaint: 'typed while out' });
   await visit.flush();
   expect(visit.saveState).toBe('offline');
@@ -130,12 +130,12 @@ test('a reason set aside and a referral are kept with the visit', async () => {
 
 test('what an old page left behind for a visit that is finished by now is refused, kept in the list, and not shown as if it stood', async () => {
   const { visit, refuse, change, now } = await open();
-  refuse({ status: 503, body: { title: 'Error', detail: 'Down.' } });
+  refuse({ status: 503, body: { type: '/problems/error', title: 'Error', detail: 'Down.' } });
   visit.setArrive({ complaint: 'left behind' });
   await visit.flush();
   expect([visit.file!.visit.complaint, visit.saveState]).toEqual(['left behind', 'offline']);
   change({ ...now(), visit: { ...now().visit, finishedAt: '2026-11-25T08:00:00.000Z', revision: 9 } });
-  refuse({ status: 409, body: { title: 'Finished', detail: 'This visit is finished.' } });
+  refuse({ status: 409, body: { type: '/problems/finished', title: 'Finished', detail: 'This visit is finished.' } });
   await visit.flush();
   refuse(null);
   await visit.load('v');
@@ -155,7 +155,7 @@ test('others changed other fields meanwhile: both stand, and nobody is asked', a
 
 test('what was refused keeps a visit from being finished, with words that do not promise it will go, but not from being opened again', async () => {
   const { visit, refuse, sent } = await open();
-  refuse({ status: 409, body: { title: 'Finished', detail: 'This visit is finished.' } });
+  refuse({ status: 409, body: { type: '/problems/finished', title: 'Finished', detail: 'This visit is finished.' } });
   visit.setArrive({ complaint: 'too late' });
   await visit.flush();
   refuse(null);
@@ -166,7 +166,7 @@ test('what was refused keeps a visit from being finished, with words that do not
 
 test('finishing names what is not on the server, and does not finish', async () => {
   const { visit, refuse, sent } = await open();
-  refuse({ status: 503, body: { title: 'Error', detail: 'Down.' } });
+  refuse({ status: 503, body: { type: '/problems/error', title: 'Error', detail: 'Down.' } });
   visit.setArrive({ complaint: 'waits' });
   await expect(visit.finish()).rejects.toMatchObject({ title: 'Not sent yet', message: 'answers at arrival: not on the server yet. The visit can be finished once everything is.' });
   expect(sent.filter((each) => each.method === 'POST')).toEqual([]);
@@ -238,7 +238,7 @@ test('the step that is open is remembered once, and that it could not be is nobo
   expect(patches()).toBe(0);
   await visit.rememberStep('plan');
   expect([patches(), now().visit.step, visit.file!.visit.step]).toEqual([1, 'plan', 'plan']);
-  refuse({ status: 503, body: { title: 'Error', detail: 'Down.' } });
+  refuse({ status: 503, body: { type: '/problems/error', title: 'Error', detail: 'Down.' } });
   await visit.rememberStep('table');
   expect([patches(), visit.file!.visit.step, visit.saveState]).toEqual([2, 'plan', 'saved']);
 });

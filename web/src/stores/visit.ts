@@ -186,8 +186,8 @@ export const useVisit = defineStore('visit', () => {
   function requireAllSent(): void {
     const wordsOf = (changes: readonly Change[]) => [...new Set(changes.map((change) => change.words))].join(', ');
     const no = waiting.value.filter((change) => change.refusal !== null);
-    if (no.length > 0) throw new ApiProblem(0, 'Refused', `${wordsOf(no)}: refused by the server. Send it again or discard it first.`);
-    if (waiting.value.length > 0) throw new ApiProblem(0, 'Not sent yet', `${wordsOf(waiting.value)}: not on the server yet. The visit can be finished once everything is.`);
+    if (no.length > 0) throw new ApiProblem('refused-before', `${wordsOf(no)}: refused by the server. Send it again or discard it first.`);
+    if (waiting.value.length > 0) throw new ApiProblem('not-sent-yet', `${wordsOf(waiting.value)}: not on the server yet. The visit can be finished once everything is.`);
   }
 
   return {

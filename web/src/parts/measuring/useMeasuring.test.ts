@@ -27,7 +27,7 @@ async function open(file: VisitFile = visitFile({ past })) {
     if (path.endsWith('/practice')) return { status: 200, body: { name: 'P', timeZone: 'utc', today: '2026-11-25' } };
     if (method === 'GET') return { status: 200, body: { ...file, readings: kept } };
     const fields = body as ReadingFields;
-    if (kept.some((each) => each.supersedes === fields.supersedes && each.motionId === fields.motionId && each.side === fields.side)) return { status: 409, body: { title: 'Changed meanwhile', detail: 'Somewhere else.' } };
+    if (kept.some((each) => each.supersedes === fields.supersedes && each.motionId === fields.motionId && each.side === fields.side)) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.' } };
     const saved: Reading = { ...fields, id: path.split('/').at(-1)!, visitId: 'v', examinerId: null, takenAt: '2026-11-25T09:30:00.000Z', value: fields.trials.length > 0 ? fields.trials.reduce((sum, each) => sum + each, 0) / fields.trials.length : null };
     kept.push(saved);
     return { status: 200, body: saved };

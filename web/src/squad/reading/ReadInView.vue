@@ -35,7 +35,7 @@ function begin(): void {
     busy.value = '';
     table.value = null;
     begin();
-    problem.value = new ApiProblem(500, 'Not read', 'The table could not be read: the part of the program that reads it failed. Nothing was written. Choose the file again, or save it as CSV first.');
+    problem.value = new ApiProblem('not-read', 'The table could not be read: the part of the program that reads it failed. Nothing was written. Choose the file again, or save it as CSV first.');
   };
   worker.onerror = failed;
   worker.onmessageerror = failed;
@@ -77,7 +77,7 @@ async function take(file: File | undefined): Promise<void> {
   problem.value = null;
   table.value = null;
   if (file.size > MOST_BYTES) {
-    problem.value = new ApiProblem(413, 'Too large', `A table has ${MOST_BYTES / 1024 / 1024} MB at most. Nothing was read.`);
+    problem.value = new ApiProblem('too-large', `A table has ${MOST_BYTES / 1024 / 1024} MB at most. Nothing was read.`);
     return;
   }
   fileName.value = file.name;

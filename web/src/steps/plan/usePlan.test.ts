@@ -15,7 +15,7 @@ async function open(file: VisitFile) {
   const { sent } = installBrowser(({ method, path, body }: Sent) => {
     if (method === 'GET') return { status: 200, body: path.endsWith('/practice') ? { name: 'P', timeZone: 'utc', today: '2026-11-25' } : { ...file, plan: kept } };
     const { revision, blocks } = body as Plan;
-    if (revision !== kept.revision) return { status: 409, body: { title: 'Changed meanwhile', current: kept } };
+    if (revision !== kept.revision) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', current: kept } };
     kept = { revision: revision + 1, blocks };
     return { status: 200, body: kept };
   });

@@ -1,10 +1,11 @@
+import type { ProblemType } from '@pace-bend/core/access';
 import type { StoredRunEvent } from '@pace-bend/core/record';
 import { ApiProblem } from '../../app/api.ts';
-import type { Change } from '../../outbox/change.ts';
+import { refusalOf, type Change } from '../../outbox/change.ts';
 import { eventsSpot, joinEvents, linkOf, pendingRun, RunLink, runSpot } from './runLink.ts';
 
 const change = (spot: string, body: object, refusal: Change['refusal'] = null) => ({ spot, body, refusal }) as Change;
-const refused = (title: string, isStale: boolean) => ({ status: 409, title, message: '', current: null, cautions: [], isStale });
+const refused = (type: ProblemType) => refusalOf(new ApiProblem(type, ''));
 const sent = (seq: number) => ({ id: String(seq), seq, kind: 'beat', atMs: seq });
 
 test('every event gets the next place in the sequence and an id of its own', () => {
@@ -24,11 +25,12 @@ test('what waits of a run is put together again: its beginning, and its events o
 });
 
 test('a place that is taken means another page leads; without an answer it waits; otherwise it is sent or on its way', () => {
-  expect(linkOf([], new ApiProblem(0, 'No answer', ''))).toMatchObject({ state: 'sent' });
+  expect(linkOf([], new ApiProblem('no-answer', ''))).toMatchObject({ state: 'sent' });
   expect(linkOf([change(eventsSpot('r'), { events: [] })], null)).toMatchObject({ state: 'sent' });
-  expect(linkOf([change(eventsSpot('r'), { events: [] })], new ApiProblem(0, 'No answer', ''))).toMatchObject({ state: 'waiting' });
-  expect(linkOf([change(eventsSpot('r'), { events: [] }, refused('Led elsewhere', true))], null)).toMatchObject({ state: 'elsewhere' });
-  expect(linkOf([change(runSpot('r'), {}, refused('Caution', false))], null)).toMatchObject({ state: 'refused', problem: { title: 'Caution' } });
+  expect(linkOf([change(eventsSpot('r'), { events: [] })], new ApiProblem('no-answer', ''))).toMatchObject({ state: 'waiting' });
+  expect(linkOf([change(eventsSpot('r'), { events: [] }, refused('led-elsewhere'))], null)).toMatchObject({ state: 'elsewhere' });
+  // Every other refusal has words of its own and is nobody else's lead.
+  for (const type of ['caution', 'finished', 'gap', 'full', 'not-asked-yet'] as const) expect(linkOf([change(runSpot('r'), {}, refused(type))], null)).toMatchObject({ state: 'refused', problem: { type } });
 });
 
 test('joining: what this browser kept counts only where it follows on', () => {

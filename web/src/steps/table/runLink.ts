@@ -35,8 +35,8 @@ export function pendingRun(changes: readonly Change[]): PendingRun | null {
 /** Where the events of a run are, from its changes that wait and whether the last try failed. */
 export function linkOf(changes: readonly Change[], failed: ApiProblem | null): { readonly state: LinkState; readonly problem: ApiProblem | null } {
   const refusal = changes.find((change) => change.refusal !== null)?.refusal;
-  // A place in the sequence that is taken means that another page leads the run.
-  if (refusal) return { state: refusal.isStale ? 'elsewhere' : 'refused', problem: problemOf(refusal) };
+  // A place in the sequence that is taken means that another page leads the run; a run of this id that is another one does as well.
+  if (refusal) return { state: refusal.type === 'led-elsewhere' || refusal.type === 'changed-meanwhile' ? 'elsewhere' : 'refused', problem: problemOf(refusal) };
   return changes.length > 0 && failed ? { state: 'waiting', problem: failed } : { state: 'sent', problem: null };
 }
 

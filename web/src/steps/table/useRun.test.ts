@@ -42,7 +42,7 @@ function open() {
     const kept = runs.get(runId)!.events;
     for (const event of events) {
       const there = kept.find((each) => each.seq === event.seq);
-      if (there && there.id !== event.id) return { status: 409, body: { title: 'Led elsewhere', detail: 'Another tab.' } };
+      if (there && there.id !== event.id) return { status: 409, body: { type: '/problems/led-elsewhere', title: 'Led elsewhere', detail: 'Another tab.' } };
       if (!there) kept.push(event);
     }
     return { status: 200, body: { lastSeq: kept.length } };
