@@ -6,9 +6,9 @@ import { insertAthlete } from '../athletes/queries.ts';
 import { change, firstRow, transaction, type Db, type Pool } from '../db/pool.ts';
 import { withLease } from '../db/lease.ts';
 import { writeNote } from '../notes/queries.ts';
-import { replacePlanIn } from '../plans/queries.ts';
+import { replacePlan } from '../plans/queries.ts';
 import { insertReading } from '../readings/queries.ts';
-import { insertRun, insertRunEvent } from '../runs/queries.ts';
+import { insertRun, insertRunEvents } from '../runs/queries.ts';
 import { keepDone } from '../runs/treated.ts';
 import { insertVisit } from '../visits/queries.ts';
 import { insertAccount, setCoachSquads } from '../accounts/queries.ts';
@@ -173,12 +173,10 @@ class DemoLoader {
     const breath = { ...SLOW_BREATH, periodMs: person.breathPeriodMs };
     const line = lineOfRun({ blocks, breath, edges });
     const runId = this.random.uuid(startedAt);
-    await replacePlanIn(this.db, visitId, 0, blocks);
+    await replacePlan(this.db, visitId, 0, blocks);
     await insertRun(this.db, runId, { visitId, blocks, breath, edges, clockRate: 1 }, JSON.stringify(line), startedAt, null);
     const sore = person.setBack !== null && daysAgo <= person.setBack.daysAgo && daysAgo > person.setBack.daysAgo - 8;
-    for (const [i, { kind, atMs, ...data }] of rehearse(line, this.random, sore).entries()) {
-      await insertRunEvent(this.db, runId, { id: this.random.uuid(new Date(startedAt.getTime() + atMs)), seq: i + 1, atMs, kind, ...data });
-    }
+    await insertRunEvents(this.db, runId, rehearse(line, this.random, sore).map(({ kind, atMs, ...data }, i) => ({ id: this.random.uuid(new Date(startedAt.getTime() + atMs)), seq: i + 1, atMs, kind, ...data })));
     await keepDone(this.db, runId);
   }
 }

@@ -7,7 +7,7 @@ import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
 import { cautionsOfVisit, requireMeasurable, requireNoStop } from '../cautions/context.ts';
 import type { Pool } from '../db/pool.ts';
-import { findOpenVisit } from '../visits/find.ts';
+import { inOpenVisit } from '../visits/find.ts';
 import { findingById, findingsOf, insertFinding } from './queries.ts';
 import { findingSchema } from './schema.ts';
 
@@ -20,23 +20,24 @@ export function findingRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request, 'findingId');
     const fields = validate(findingSchema, request.body);
     const { practice, name } = caller(response);
-    const visit = await findOpenVisit(pool, practice, visitId);
-    const find = async () => {
-      const there = await findingById(pool, id);
-      if (there && there.visitId !== visitId) throw stale('This finding', null);
-      return there;
-    };
-    const insert = async () => {
-      if (fields.supersedes !== null) requireSameThing(await findingById(pool, fields.supersedes), visitId, fields);
-      // What is on the record can always be withdrawn; hands go on only where cautions let them.
-      if (fields.data !== null) {
-        const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
-        if (fields.kind === 'end') requireMeasurable(context, overrides, fields.subject, fields.side);
-        else requireNoStop(context);
-      }
-      await insertFinding(pool, id, visitId, fields, now(), name);
-    };
-    response.json(await putOnce({ what: 'This finding', find, same: (there) => standsAlready(there, fields), insert, instead: () => findingsOf(pool, visitId) }));
+    response.json(await inOpenVisit(pool, practice, visitId, async (db, visit) => {
+      const find = async () => {
+        const there = await findingById(db, id);
+        if (there && there.visitId !== visitId) throw stale('This finding', null);
+        return there;
+      };
+      const insert = async () => {
+        if (fields.supersedes !== null) requireSameThing(await findingById(db, fields.supersedes), visitId, fields);
+        // What is on the record can always be withdrawn; hands go on only where cautions let them.
+        if (fields.data !== null) {
+          const { context, overrides } = await cautionsOfVisit(db, practice, visit);
+          if (fields.kind === 'end') requireMeasurable(context, overrides, fields.subject, fields.side);
+          else requireNoStop(context);
+        }
+        await insertFinding(db, id, visitId, fields, now(), name);
+      };
+      return putOnce({ what: 'This finding', find, same: (there) => standsAlready(there, fields), insert, instead: () => findingsOf(db, visitId) });
+    }));
   });
 
   return router;

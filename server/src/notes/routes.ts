@@ -6,7 +6,7 @@ import { idFrom } from '../app/ids.ts';
 import { stale } from '../app/problem.ts';
 import { validate } from '../app/validate.ts';
 import type { Pool } from '../db/pool.ts';
-import { findOpenVisit } from '../visits/find.ts';
+import { inOpenVisit } from '../visits/find.ts';
 import { noteOf, writeNote } from './queries.ts';
 
 const noteSchema = Joi.object<Note, true>({
@@ -20,12 +20,12 @@ export function noteRoutes(pool: Pool): Router {
   router.put('/visits/:id/note', async (request, response) => {
     const visitId = idFrom(request);
     const { revision, text } = validate(noteSchema, request.body);
-    await findOpenVisit(pool, caller(response).practice, visitId);
-    if (!(await writeNote(pool, visitId, revision, text))) {
-      const current = await noteOf(pool, visitId);
-      if (current.revision !== revision + 1 || current.text !== text) throw stale('The note', current);
-    }
-    response.json(await noteOf(pool, visitId));
+    response.json(await inOpenVisit(pool, caller(response).practice, visitId, async (db) => {
+      const written = await writeNote(db, visitId, revision, text);
+      const current = await noteOf(db, visitId);
+      if (!written && (current.revision !== revision + 1 || current.text !== text)) throw stale('The note', current);
+      return current;
+    }));
   });
 
   return router;

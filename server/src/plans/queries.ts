@@ -1,6 +1,6 @@
 import type { BlockPlan } from '@pace-bend/core/method';
 import type { Plan } from '@pace-bend/core/record';
-import { change, firstRow, fromJson, rows, transaction, type Db, type Pool } from '../db/pool.ts';
+import { change, firstRow, fromJson, insertMany, rows, type Db } from '../db/pool.ts';
 
 /** The plan of a visit; revision 0 and no blocks when none was made yet. */
 export async function planOf(db: Db, visitId: string): Promise<Plan> {
@@ -17,24 +17,17 @@ export async function planOf(db: Db, visitId: string): Promise<Plan> {
   };
 }
 
-/** Puts a plan in place of the one with the named revision, all or nothing; returns false when that is not the latest. */
-export async function replacePlan(pool: Pool, visitId: string, revision: number, blocks: readonly BlockPlan[]): Promise<boolean> {
-  return transaction(pool, (db) => replacePlanIn(db, visitId, revision, blocks));
-}
-
-/** The same inside a transaction that somebody else opened. */
-export async function replacePlanIn(db: Db, visitId: string, revision: number, blocks: readonly BlockPlan[]): Promise<boolean> {
+/** Puts a plan in place of the one with the named revision, inside a transaction; returns false when that is not the latest. */
+export async function replacePlan(db: Db, visitId: string, revision: number, blocks: readonly BlockPlan[]): Promise<boolean> {
   const claimed = revision === 0
     ? await change(db, 'INSERT IGNORE INTO plan (visit_id, revision) VALUES (?, 1)', [visitId])
     : await change(db, 'UPDATE plan SET revision = revision + 1 WHERE visit_id = ? AND revision = ?', [visitId, revision]);
   if (claimed !== 1) return false;
   await change(db, 'DELETE FROM plan_block WHERE visit_id = ?', [visitId]);
-  for (const [position, block] of blocks.entries()) {
-    await change(
-      db,
-      'INSERT INTO plan_block (id, visit_id, position, entry_id, method_id, numbers, choices, sides, limits, lists, placed) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-      [block.id, visitId, position, block.entryId, block.methodId, JSON.stringify(block.numbers), JSON.stringify(block.choices), JSON.stringify(block.sides), block.limits ? JSON.stringify(block.limits) : null, block.lists ? JSON.stringify(block.lists) : null, block.position ?? null],
-    );
-  }
+  const values = blocks.map((block, position) => [
+    block.id, visitId, position, block.entryId, block.methodId, JSON.stringify(block.numbers), JSON.stringify(block.choices), JSON.stringify(block.sides),
+    block.limits ? JSON.stringify(block.limits) : null, block.lists ? JSON.stringify(block.lists) : null, block.position ?? null,
+  ]);
+  if (values.length > 0) await insertMany(db, 'INSERT INTO plan_block (id, visit_id, position, entry_id, method_id, numbers, choices, sides, limits, lists, placed) VALUES ?', values);
   return true;
 }

@@ -8,7 +8,7 @@ import { validate } from '../app/validate.ts';
 import { cautionsOfVisit, requireAllowed } from '../cautions/context.ts';
 import type { Pool } from '../db/pool.ts';
 import { requireRoom } from '../runs/room.ts';
-import { findOpenVisit } from '../visits/find.ts';
+import { inOpenVisit } from '../visits/find.ts';
 import { shelfFor } from '../shelf/queries.ts';
 import { requireSoundBlocks } from './check.ts';
 import { planOf, replacePlan } from './queries.ts';
@@ -26,18 +26,20 @@ export function planRoutes(pool: Pool): Router {
     // What could not be run is not planned either; without the athlete's edges a line has the same cues.
     const line = lineOfRun({ blocks, breath: SLOW_BREATH, edges: [] }, shelf);
     requireRoom(line, JSON.stringify(line));
-    const visit = await findOpenVisit(pool, practice, visitId);
-    if (blocks.length > 0) {
-      const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
-      requireAllowed(context, overrides, blocks, shelf);
-    }
-    if (!(await replacePlan(pool, visitId, revision, blocks))) {
-      const current = await planOf(pool, visitId);
+    const plan = await inOpenVisit(pool, practice, visitId, async (db, visit) => {
+      if (blocks.length > 0) {
+        const { context, overrides } = await cautionsOfVisit(db, practice, visit);
+        requireAllowed(context, overrides, blocks, shelf);
+      }
+      const replaced = await replacePlan(db, visitId, revision, blocks);
+      const current = await planOf(db, visitId);
+      if (replaced) return current;
       // The same plan one revision on: this request again, after its answer was lost.
       const repeated = current.revision === revision + 1 && JSON.stringify(current.blocks) === JSON.stringify(blocks.map(inStoredOrder));
       if (!repeated) throw stale('The plan', current);
-    }
-    response.json(await planOf(pool, visitId));
+      return current;
+    });
+    response.json(plan);
   });
 
   return router;

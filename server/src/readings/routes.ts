@@ -7,7 +7,7 @@ import { putOnce } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
 import { cautionsOfVisit, requireMeasurable } from '../cautions/context.ts';
 import type { Pool } from '../db/pool.ts';
-import { findOpenVisit } from '../visits/find.ts';
+import { inOpenVisit } from '../visits/find.ts';
 import { insertReading, readingById, readingsOf } from './queries.ts';
 import { readingSchema } from './schema.ts';
 
@@ -20,26 +20,27 @@ export function readingRoutes(pool: Pool, now: () => Date): Router {
     const readingId = idFrom(request, 'readingId');
     const fields = validate(readingSchema, request.body);
     const { practice, accountId } = caller(response);
-    const visit = await findOpenVisit(pool, practice, visitId);
-    const find = async () => {
-      const there = await readingById(pool, readingId);
-      if (there && there.visitId !== visitId) throw stale('This reading', null);
-      return there;
-    };
-    const insert = async () => {
-      if (fields.supersedes !== null) {
-        const corrected = await readingById(pool, fields.supersedes);
-        const fits = corrected?.visitId === visitId && corrected.motionId === fields.motionId && corrected.side === fields.side && corrected.moment === fields.moment;
-        if (!fits) throw invalid([{ path: 'supersedes', message: 'The reading to be corrected is not one of this motion, side and moment of this visit.' }]);
-      }
-      // A reading can always be withdrawn.
-      if (fields.trials.length > 0) {
-        const { context, overrides } = await cautionsOfVisit(pool, practice, visit);
-        requireMeasurable(context, overrides, fields.motionId, fields.side);
-      }
-      await insertReading(pool, readingId, visitId, fields, now(), accountId);
-    };
-    response.json(await putOnce({ what: 'This reading', find, same: (there) => sameReading(there, fields), insert, instead: () => readingsOf(pool, visitId) }));
+    response.json(await inOpenVisit(pool, practice, visitId, async (db, visit) => {
+      const find = async () => {
+        const there = await readingById(db, readingId);
+        if (there && there.visitId !== visitId) throw stale('This reading', null);
+        return there;
+      };
+      const insert = async () => {
+        if (fields.supersedes !== null) {
+          const corrected = await readingById(db, fields.supersedes);
+          const fits = corrected?.visitId === visitId && corrected.motionId === fields.motionId && corrected.side === fields.side && corrected.moment === fields.moment;
+          if (!fits) throw invalid([{ path: 'supersedes', message: 'The reading to be corrected is not one of this motion, side and moment of this visit.' }]);
+        }
+        // A reading can always be withdrawn.
+        if (fields.trials.length > 0) {
+          const { context, overrides } = await cautionsOfVisit(db, practice, visit);
+          requireMeasurable(context, overrides, fields.motionId, fields.side);
+        }
+        await insertReading(db, readingId, visitId, fields, now(), accountId);
+      };
+      return putOnce({ what: 'This reading', find, same: (there) => sameReading(there, fields), insert, instead: () => readingsOf(db, visitId) });
+    }));
   });
 
   return router;

@@ -1,7 +1,7 @@
 import type { Line } from '@pace-bend/core/method';
-import type { Run, RunFields, StoredRunEvent } from '@pace-bend/core/record';
+import type { Run, RunFields, StoredRunEvent, Visit } from '@pace-bend/core/record';
 import type { RunEvent } from '@pace-bend/core/table';
-import { change, firstRow, fromJson, iso, rows, type Db } from '../db/pool.ts';
+import { change, firstRow, fromJson, insertMany, iso, rows, type Db } from '../db/pool.ts';
 import type { SentEvent } from './schema.ts';
 
 interface RunRow {
@@ -42,12 +42,19 @@ export async function insertRun(db: Db, id: string, fields: RunFields, lineText:
 }
 
 /** Locks the run for the rest of the transaction and returns the last sequence number it holds, 0 for none. */
+/** Whether the visit of a run is open, locked until what follows is written; null for a run that is not there. */
+export async function visitOfRunLocked(db: Db, runId: string): Promise<Pick<Visit, 'finishedAt' | 'cancelledAt'> | null> {
+  const row = await firstRow<{ finishedAt: Date | null; cancelledAt: Date | null }>(db, 'SELECT v.finished_at AS finishedAt, v.cancelled_at AS cancelledAt FROM visit v JOIN run r ON r.visit_id = v.id WHERE r.id = ? FOR UPDATE', [runId]);
+  return row ? { finishedAt: row.finishedAt ? iso(row.finishedAt) : null, cancelledAt: row.cancelledAt ? iso(row.cancelledAt) : null } : null;
+}
+
 export async function lastSeqLocked(db: Db, runId: string): Promise<number> {
   await rows(db, 'SELECT id FROM run WHERE id = ? FOR UPDATE', [runId]);
   const row = await firstRow<{ last: number | null }>(db, 'SELECT MAX(seq) AS `last` FROM run_event WHERE run_id = ?', [runId]);
   return row?.last ?? 0;
 }
 
-export async function insertRunEvent(db: Db, runId: string, { id, seq, atMs, kind, ...data }: SentEvent): Promise<void> {
-  await change(db, 'INSERT INTO run_event (run_id, seq, id, at_ms, kind, data) VALUES (?, ?, ?, ?, ?, ?)', [runId, seq, id, atMs, kind, JSON.stringify(data)]);
+export async function insertRunEvents(db: Db, runId: string, events: readonly SentEvent[]): Promise<void> {
+  if (events.length === 0) return;
+  await insertMany(db, 'INSERT INTO run_event (run_id, seq, id, at_ms, kind, data) VALUES ?', events.map(({ id, seq, atMs, kind, ...data }) => [runId, seq, id, atMs, kind, JSON.stringify(data)]));
 }

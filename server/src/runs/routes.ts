@@ -9,9 +9,9 @@ import { cautionsOfVisit, requireAllowed, requireAsked } from '../cautions/conte
 import { isDuplicate, transaction, type Pool } from '../db/pool.ts';
 import { requireSoundBlocks } from '../plans/check.ts';
 import { shelfFor } from '../shelf/queries.ts';
-import { findOpenVisit, findVisit } from '../visits/find.ts';
+import { findVisit, inVisit, requireOpen } from '../visits/find.ts';
 import { requireRoom, requireRoomForEvents, requireRoomInVisit } from './room.ts';
-import { eventsOf, insertRun, insertRunEvent, lastSeqLocked, runById } from './queries.ts';
+import { eventsOf, insertRun, insertRunEvents, lastSeqLocked, runById, visitOfRunLocked } from './queries.ts';
 import { runEventsSchema, runSchema } from './schema.ts';
 import { keepDone } from './treated.ts';
 
@@ -25,31 +25,28 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
     const { practice, accountId } = caller(response);
     const shelf = await shelfFor(pool, practice.id, fields.blocks);
     requireSoundBlocks(fields.blocks, shelf);
-    const visit = await findVisit(pool, practice, fields.visitId);
-    concerns(response, visit.athleteId);
-    const find = async () => {
-      const there = await runById(pool, id);
-      if (there && there.visitId !== visit.id) throw stale('This run', null);
-      return there;
-    };
-    const run = await putOnce({
+    concerns(response, (await findVisit(pool, practice, fields.visitId)).athleteId);
+    // A run that was begun already stands, whatever became of its visit since.
+    const run = await inVisit(pool, practice, fields.visitId, (db, visit) => putOnce({
       what: 'This run',
-      find,
+      find: async () => {
+        const there = await runById(db, id);
+        if (there && there.visitId !== visit.id) throw stale('This run', null);
+        return there;
+      },
       same: (there) => standsAlready(there.input, fields),
       insert: async () => {
-        await findOpenVisit(pool, practice, visit.id);
-        const { context, overrides, open } = await cautionsOfVisit(pool, practice, visit);
+        requireOpen(visit);
+        const { context, overrides, open } = await cautionsOfVisit(db, practice, visit);
         requireAsked(open);
         requireAllowed(context, overrides, fields.blocks, shelf);
         const line = lineOfRun(fields, shelf);
         const text = JSON.stringify(line);
         requireRoom(line, text);
-        await transaction(pool, async (db) => {
-          await requireRoomInVisit(db, visit.id, text.length);
-          await insertRun(db, id, fields, text, now(), accountId);
-        });
+        await requireRoomInVisit(db, visit.id, text.length);
+        await insertRun(db, id, fields, text, now(), accountId);
       },
-    });
+    }));
     response.json({ ...run, input: undefined });
   });
 
@@ -69,10 +66,14 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
     });
 
     const lastSeq = await transaction(pool, async (db) => {
+      const visit = await visitOfRunLocked(db, id);
       const before = await lastSeqLocked(db, id);
       let last = before;
+      const fresh: typeof events[number][] = [];
       // The event before the first one sent says which time may not be gone back behind.
       const kept = new Map((await eventsOf(db, id, events[0]!.seq - 1)).map((stored) => [stored.seq, stored]));
+      // What is there already is answered whatever became of the visit; nothing is added to one that is finished or cancelled.
+      if (visit && events.some((event) => event.seq > last)) requireOpen(visit);
       await requireRoomForEvents(db, id, events.filter((event) => event.seq > last).length);
       for (const event of events) {
         const there = kept.get(event.seq);
@@ -83,10 +84,11 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
         if (event.seq !== last + 1) throw new Problem('gap', `Event ${last + 1} is missing before event ${event.seq}.`, [], { lastSeq: last });
         const previous = kept.get(last);
         if (previous && event.atMs < previous.event.atMs) throw invalid([{ path: 'events.0.atMs', message: 'The time lies before an event that is already kept.' }]);
-        await insertRunEvent(db, id, event);
+        fresh.push(event);
         kept.set(event.seq, { id: event.id.toLowerCase(), seq: event.seq, event: event as never });
         last = event.seq;
       }
+      await insertRunEvents(db, id, fresh);
       if (last > before) await keepDone(db, id);
       return last;
     }).catch((error: unknown) => {

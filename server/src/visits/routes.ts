@@ -20,7 +20,7 @@ import { planOf } from '../plans/queries.ts';
 import { pastReadings, readingsOf } from '../readings/queries.ts';
 import { runsOf } from '../runs/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
-import { findOpenVisit, findVisit } from './find.ts';
+import { findOpenVisit, findVisit, inVisit, requireOpen } from './find.ts';
 import { arrivalBefore, insertVisit, lockBookings, rebook, setCancelled, setFinished, setStep, updateVisit, visitById, visitNumber, visitsInSpan } from './queries.ts';
 import { answersOf, overridesOf, referralOf } from './referral.ts';
 import { bookingSchema, newVisitSchema, revisionSchema, visitPatchSchema } from './schema.ts';
@@ -69,14 +69,15 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
     const { step, revision, ...patch } = validate(visitPatchSchema, request.body);
     const hasContent = Object.keys(patch).length > 0;
     // A finished visit can still be looked through: its step may change, its content may not.
-    await (hasContent ? findOpenVisit(pool, practice, id) : findVisit(pool, practice, id));
-    if (hasContent && !(await updateVisit(pool, id, revision, patch))) {
-      const current = await findVisit(pool, practice, id);
-      const repeated = current.revision === revision + 1 && standsAlready(current, patch);
-      if (!repeated) throw stale('This visit', current);
-    }
-    if (step) await setStep(pool, id, step);
-    response.json(await findVisit(pool, practice, id));
+    response.json(await inVisit(pool, practice, id, async (db, visit) => {
+      if (hasContent) requireOpen(visit);
+      if (hasContent && !(await updateVisit(db, id, revision, patch))) {
+        const repeated = visit.revision === revision + 1 && standsAlready(visit, patch);
+        if (!repeated) throw stale('This visit', visit);
+      }
+      if (step) await setStep(db, id, step);
+      return findVisit(db, practice, id);
+    }));
   });
 
   /** Moves a visit or changes its length. */
@@ -119,16 +120,14 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
       const id = idFrom(request);
       const { practice } = caller(response);
       const { revision } = validate(revisionSchema, request.body);
-      const visit = await findVisit(pool, practice, id);
-      // The same wish again, after its answer was lost: it is already so.
-      if ((visit.finishedAt !== null) === (path === 'finish')) return void response.json(visit);
-      if (visit.cancelledAt) throw new Problem('cancelled', 'This visit is cancelled. Put it back on the day first.');
-      if (path === 'finish' && !(await referralOf(pool, id))) requireNoStop((await cautionsOfVisit(pool, practice, visit)).context);
-      const done = await setFinished(pool, id, revision, at());
-      const after = await findVisit(pool, practice, id);
-      // The same wish at the same instant: it is so, whoever was first.
-      if (!done && (after.finishedAt !== null) !== (path === 'finish')) throw stale('This visit', after);
-      response.json(after);
+      response.json(await inVisit(pool, practice, id, async (db, visit) => {
+        // The same wish again, after its answer was lost: it is already so.
+        if ((visit.finishedAt !== null) === (path === 'finish')) return visit;
+        if (visit.cancelledAt) throw new Problem('cancelled', 'This visit is cancelled. Put it back on the day first.');
+        if (path === 'finish' && !(await referralOf(db, id))) requireNoStop((await cautionsOfVisit(db, practice, visit)).context);
+        if (!(await setFinished(db, id, revision, at()))) throw stale('This visit', visit);
+        return findVisit(db, practice, id);
+      }));
     });
   }
 

@@ -7,7 +7,7 @@ import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
 import { cautionsOfVisit } from '../cautions/context.ts';
 import type { Pool } from '../db/pool.ts';
-import { findOpenVisit, findVisit } from './find.ts';
+import { findVisit, inOpenVisit } from './find.ts';
 import { answersOf, insertAnswers, insertOverride, overridesOf, referralOf, writeReferral } from './referral.ts';
 import { answersSchema, overrideSchema, referralSchema } from './schema.ts';
 
@@ -21,10 +21,9 @@ export function safetyRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request, 'answersId');
     const { practice, name } = caller(response);
     const { answers, notAsked } = validate(answersSchema, request.body);
-    await findOpenVisit(pool, practice, visitId);
-    await putOnce({
-      what: 'These answers', find: async () => (await answersOf(pool, visitId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, { answers, notAsked }), insert: () => insertAnswers(pool, visitId, id, { answers, notAsked }, now(), name),
-    });
+    await inOpenVisit(pool, practice, visitId, (db) => putOnce({
+      what: 'These answers', find: async () => (await answersOf(db, visitId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, { answers, notAsked }), insert: () => insertAnswers(db, visitId, id, { answers, notAsked }, now(), name),
+    }));
     response.json({ answers: await answersOf(pool, visitId) });
   });
 
@@ -33,12 +32,13 @@ export function safetyRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request, 'overrideId');
     const { practice, name } = caller(response);
     const override = validate(overrideSchema, request.body);
-    const visit = await findOpenVisit(pool, practice, visitId);
-    const { context } = await cautionsOfVisit(pool, practice, visit);
-    const stop = blocking(cautionsFor(context, measuring(override.motionId, override.side)), new Set()).find((caution) => caution.level === 'stop');
-    if (stop) throw new Problem('stopped', `${stop.because}: a stop cannot be set aside.`);
-    await putOnce({
-      what: 'This reason', find: async () => (await overridesOf(pool, visitId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, override), insert: () => insertOverride(pool, visitId, id, override, now(), name),
+    await inOpenVisit(pool, practice, visitId, async (db, visit) => {
+      const { context } = await cautionsOfVisit(db, practice, visit);
+      const stop = blocking(cautionsFor(context, measuring(override.motionId, override.side)), new Set()).find((caution) => caution.level === 'stop');
+      if (stop) throw new Problem('stopped', `${stop.because}: a stop cannot be set aside.`);
+      await putOnce({
+        what: 'This reason', find: async () => (await overridesOf(db, visitId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, override), insert: () => insertOverride(db, visitId, id, override, now(), name),
+      });
     });
     response.json({ overrides: await overridesOf(pool, visitId) });
   });
@@ -47,11 +47,11 @@ export function safetyRoutes(pool: Pool, now: () => Date): Router {
     const visitId = idFrom(request);
     const { practice, name } = caller(response);
     const { revision, ...referral } = validate(referralSchema, request.body);
-    await findOpenVisit(pool, practice, visitId);
-    if (!(await writeReferral(pool, visitId, revision, referral, now(), name))) {
-      const current = await referralOf(pool, visitId);
+    await inOpenVisit(pool, practice, visitId, async (db) => {
+      if (await writeReferral(db, visitId, revision, referral, now(), name)) return;
+      const current = await referralOf(db, visitId);
       if (!current || current.revision !== revision + 1 || current.to !== referral.to || current.seen !== referral.seen) throw stale('The referral', current);
-    }
+    });
     response.json({ referral: await referralOf(pool, visitId), visit: await findVisit(pool, practice, visitId) });
   });
 

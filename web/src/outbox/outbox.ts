@@ -161,6 +161,11 @@ export class Outbox {
     }));
   }
 
+  /** Once everything up to now is stored on the device, as far as it lets itself be stored. */
+  stored(): Promise<void> {
+    return this.mirroring;
+  }
+
   /** Tries everything again at once: the line is back, the page is looked at, somebody has signed in. */
   async wake(): Promise<void> {
     for (const lane of this.lanes.values()) lane.tries = 0;

@@ -103,6 +103,7 @@ export const useOutbox = defineStore('outbox', () => {
     insist: (id: string) => outbox.insist(id),
     flush: (record?: string) => outbox.flush(record),
     wake: () => outbox.wake(),
+    stored: () => outbox.stored(),
     /** Tells of every answer; returns how to stop hearing. */
     hearAnswers(hear: Listener) {
       answers.add(hear);

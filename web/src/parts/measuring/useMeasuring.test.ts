@@ -38,6 +38,7 @@ async function open(file: VisitFile = visitFile({ past })) {
 /** Lets everything arrive that can, and what follows from it. */
 async function settleOutbox(): Promise<void> {
   await useOutbox().flush();
+  await useOutbox().stored();
   await settle();
 }
 
