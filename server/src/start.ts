@@ -3,6 +3,7 @@ import { createServer } from 'node:http';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app/app.ts';
+import { openLog } from './app/log.ts';
 import { BadSetting, isOpen, readSettings, type Settings } from './app/settings.ts';
 import { migrate, requireReadable } from './db/migrate.ts';
 import { firstRow, openPool, type Pool } from './db/pool.ts';
@@ -30,7 +31,7 @@ async function requireClosable(pool: Pool): Promise<void> {
 }
 
 const now = () => new Date();
-const { host, port, databaseUrl, devicesUrl, demo, publicUrl, tls, trustProxy } = settings();
+const { host, port, databaseUrl, devicesUrl, demo, publicUrl, tls, trustProxy, logFile } = settings();
 const pool = openPool(databaseUrl);
 try {
   await migrate(pool);
@@ -44,7 +45,7 @@ if (!demo && (await firstRow(pool, 'SELECT id FROM account WHERE demo_password I
   console.log('PACE_BEND_DEMO=off adds no demo, but this data holds it already. Its passwords are not shown. For a practice of your own, name an empty folder with PACE_BEND_DATA.');
 }
 const webFolder = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist');
-const app = createApp({ pool, now, webFolder, devicesUrl, demo, publicUrl, trustProxy });
+const app = createApp({ pool, now, webFolder, devicesUrl, demo, publicUrl, trustProxy, log: openLog(logFile) });
 const server = tls ? createTlsServer({ cert: tls.cert, key: tls.key, minVersion: 'TLSv1.2' }, app) : createServer(app);
 server.once('error', (error: NodeJS.ErrnoException) => giveUp(`Port ${port} cannot be used (${error.code}). Set PORT to another one.`));
 server.listen(port, host, () => {

@@ -117,11 +117,19 @@ export function routeOf(method: string, path: string): RouteAccess | null {
 }
 
 /**
+ * Who may call a route of the table. Throws a RangeError for a route that has no row.
+ * @example whoMay('GET', '/accounts') // → ['owner']
+ */
+export function whoMay(method: HttpMethod, path: string): readonly Role[] {
+  const route = ROUTES.find((each) => each.method === method && each.path === path);
+  if (!route) throw new RangeError(`No row for ${method} ${path}.`);
+  return route.roles === 'anybody' ? ROLES : route.roles;
+}
+
+/**
  * Whether a role may call a route of the table. Throws a RangeError for a route that has no row.
  * @example mayCall('coach', 'GET', '/visits/:id') // → false
  */
 export function mayCall(role: Role, method: HttpMethod, path: string): boolean {
-  const route = ROUTES.find((each) => each.method === method && each.path === path);
-  if (!route) throw new RangeError(`No row for ${method} ${path}.`);
-  return route.roles === 'anybody' || route.roles.includes(role);
+  return whoMay(method, path).includes(role);
 }

@@ -4,6 +4,7 @@ import express, { type ErrorRequestHandler, type Express, type Request } from 'e
 import expressStaticGzip from 'express-static-gzip';
 import { LIMITS } from '@pace-bend/core/record';
 import helmet from 'helmet';
+import type { Logger } from 'pino';
 import { guard } from '../access/guard.ts';
 import { onlyOurs } from '../access/reach.ts';
 import { accountRoutes } from '../accounts/routes.ts';
@@ -27,9 +28,11 @@ import { readingRoutes } from '../readings/routes.ts';
 import { runRoutes } from '../runs/routes.ts';
 import { squadRoutes } from '../squads/routes.ts';
 import { studyRoutes } from '../studies/routes.ts';
+import { visitFileRoutes } from '../visitFile/routes.ts';
 import { visitRoutes } from '../visits/routes.ts';
 import { safetyRoutes } from '../visits/safety.ts';
 import { health } from './health.ts';
+import { openLog, requestLog } from './log.ts';
 import { Problem } from './problem.ts';
 import { requireFewParts, requireSaneShape, SHAPE, TOO_MUCH_STRUCTURE } from './shape.ts';
 
@@ -45,6 +48,8 @@ export interface AppOptions {
   /** Where browsers find it when that is not this machine's loopback address. */
   readonly publicUrl?: string | null;
   readonly trustProxy?: string | null;
+  /** Where requests are noted, one line each; nowhere when left out. */
+  readonly log?: Logger;
 }
 
 /** Takes a squad at once, so it reads its own, larger body. */
@@ -70,7 +75,7 @@ const securityHeaders = (devicesUrl: string | null, overTls: boolean) => helmet(
 });
 
 /** The whole HTTP side: the API under /api, the built interface for everything else. */
-export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true, publicUrl = null, trustProxy = null }: AppOptions): Express {
+export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true, publicUrl = null, trustProxy = null, log = openLog(null) }: AppOptions): Express {
   const app = express();
   const overTls = publicUrl?.startsWith('https://') ?? false;
   app.disable('x-powered-by');
@@ -80,6 +85,7 @@ export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true
   app.use(onlyOurs(publicUrl));
 
   const api = express.Router();
+  api.use(requestLog(log));
   api.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
@@ -96,7 +102,7 @@ export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true
   api.get('/health', health(pool));
   api.use(
     signInRoutes(pool, now, demo), accountRoutes(pool), practiceRoutes(pool, now, devicesUrl), auditRoutes(pool), coachRoutes(pool, now), dayRoutes(pool), eventRoutes(pool), athleteRoutes(pool, now), squadRoutes(pool), exchangeRoutes(pool, now),
-    visitRoutes(pool, now), safetyRoutes(pool, now), readingRoutes(pool, now), findingRoutes(pool, now), studyRoutes(pool, now), planRoutes(pool), doseRoutes(pool), shelfRoutes(pool, now), handRoutes(pool), runRoutes(pool, now), noteRoutes(pool),
+    visitFileRoutes(pool), visitRoutes(pool, now), safetyRoutes(pool, now), readingRoutes(pool, now), findingRoutes(pool, now), studyRoutes(pool, now), planRoutes(pool), doseRoutes(pool), shelfRoutes(pool, now), handRoutes(pool), runRoutes(pool, now), noteRoutes(pool),
   );
   api.use((request) => {
     throw new Problem('not-found', `${request.method} ${request.originalUrl.slice(0, 200)} is not part of the API.`);
@@ -111,14 +117,17 @@ export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true
     }));
     app.get(/^\/(?!assets\/)/, (_request, response) => response.set('Cache-Control', 'no-cache').sendFile(join(webFolder, 'index.html')));
   }
-  app.use(problems);
+  app.use(problems(log));
   return app;
 }
 
 /** The one place where errors become answers. */
-const problems: ErrorRequestHandler = (error, request, response, _next) => {
+const problems = (log: Logger): ErrorRequestHandler => (error, request, response, _next) => {
   const problem = toProblem(error, request);
-  if (problem.status === 500) console.error(`${request.method} ${routeWords(request)} failed:`, withoutContent(error));
+  if (problem.status === 500) {
+    console.error(`${request.method} ${routeWords(request)} failed:`, withoutContent(error));
+    log.error({ id: response.locals.requestId as string | undefined, route: routeWords(request), failure: withoutContent(error) }, 'failed');
+  }
   if (typeof problem.more.retryAfterS === 'number') response.set('Retry-After', String(problem.more.retryAfterS));
   response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
 };

@@ -12,6 +12,8 @@ export interface Settings {
   readonly tls: { readonly cert: string; readonly key: string } | null;
   /** Addresses of the proxy in front, as Express reads them; null for none. */
   readonly trustProxy: string | null;
+  /** Where the log of requests is written; null for nowhere. */
+  readonly logFile: string | null;
 }
 
 const LOOPBACK_HOST = /^(127\.\d{1,3}\.\d{1,3}\.\d{1,3}|localhost|::1|\[::1\])$/;
@@ -56,7 +58,7 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
   if (Boolean(env.TLS_CERT) !== Boolean(env.TLS_KEY)) throw new BadSetting('TLS_CERT and TLS_KEY go together; `npm run certificate` makes both.');
   const tls = env.TLS_CERT ? { cert: fileOf('TLS_CERT', env.TLS_CERT), key: fileOf('TLS_KEY', env.TLS_KEY!) } : null;
   const trustProxy = env.TRUST_PROXY || null;
-  const settings = { host, port, databaseUrl: env.DATABASE_URL, devicesUrl, demo: env.PACE_BEND_DEMO !== 'off', publicUrl, tls, trustProxy };
+  const settings = { host, port, databaseUrl: env.DATABASE_URL, devicesUrl, demo: env.PACE_BEND_DEMO !== 'off', publicUrl, tls, trustProxy, logFile: env.LOG_FILE || null };
   if (isOpen(settings)) {
     if (!publicUrl) throw new BadSetting(`HOST ${host} can be reached from elsewhere. Say with PUBLIC_URL which address browsers use, like https://pace.example.`);
     if (!publicUrl.startsWith('https://')) throw new BadSetting('PUBLIC_URL has to begin with https:// when it can be reached from elsewhere: without TLS everybody on the way reads along.');

@@ -118,3 +118,22 @@ export function fromJson<T>(value: unknown): T {
 export function iso(value: Date): string {
   return value.toISOString();
 }
+
+/** Reads everything as it stands at one moment, on one connection. Nothing is changed; a connection lost meanwhile is asked again. */
+export async function snapshot<T>(pool: Pool, work: (db: Db) => Promise<T>): Promise<T> {
+  return withTries(pool, (error) => isLost(error) || isTakenBack(error), async () => {
+    const connection = await pool.getConnection();
+    try {
+      await connection.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
+      await connection.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
+      const found = await work(connection);
+      await connection.commit();
+      connection.release();
+      return found;
+    } catch (error) {
+      // What was begun ends with the connection, whatever state it is in.
+      connection.destroy();
+      throw error;
+    }
+  });
+}

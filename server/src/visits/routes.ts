@@ -1,49 +1,20 @@
 import { Router } from 'express';
-import type { VisitFile } from '@pace-bend/core/record';
 import { caller, concerns } from '../access/guard.ts';
 import type { PracticeRow } from '../access/sessions.ts';
-import { dayIn } from '../app/days.ts';
 import { idFrom } from '../app/ids.ts';
 import { notFound, Problem, stale } from '../app/problem.ts';
 import { putOnce, standsAlready } from '../app/same.ts';
 import { validate } from '../app/validate.ts';
 import { cautionsOfVisit, requireNoStop } from '../cautions/context.ts';
-import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
 import { athleteById } from '../athletes/queries.ts';
-import { eventsAround } from '../days/queries.ts';
 import { transaction, type Db, type Pool } from '../db/pool.ts';
-import { goalsOf } from '../athletes/goals.ts';
-import { findingsBefore, findingsOf } from '../findings/queries.ts';
-import { noteOf } from '../notes/queries.ts';
-import { pastBlocks as pastBlocks_ } from '../plans/past.ts';
-import { planOf } from '../plans/queries.ts';
-import { pastReadings, readingsOf } from '../readings/queries.ts';
-import { runsOf } from '../runs/queries.ts';
-import { errorKnowledge } from '../studies/queries.ts';
 import { findOpenVisit, findVisit, inVisit, requireOpen } from './find.ts';
-import { arrivalBefore, insertVisit, lockBookings, rebook, setCancelled, setFinished, setStep, updateVisit, visitById, visitNumber, visitsInSpan } from './queries.ts';
-import { answersOf, overridesOf, referralOf } from './referral.ts';
+import { insertVisit, lockBookings, rebook, setCancelled, setFinished, setStep, updateVisit, visitById, visitsInSpan } from './queries.ts';
+import { referralOf } from './referral.ts';
 import { bookingSchema, newVisitSchema, revisionSchema, visitPatchSchema } from './schema.ts';
 
 export function visitRoutes(pool: Pool, now: () => Date): Router {
   const router = Router();
-
-  router.get('/visits/:id', async (request, response) => {
-    const { practice, role } = caller(response);
-    const visit = await findVisit(pool, practice, idFrom(request));
-    const day = dayIn(practice.timeZone, new Date(visit.startsAt));
-    const [athlete, conditions, noTouch, events, number, readings, past, plan, runs, note, answers, overrides, referral, lastArrival, errors, findings, lastFindings, goals, pastBlocks] = await Promise.all([
-      athleteById(pool, practice.id, visit.athleteId), conditionsOf(pool, visit.athleteId), noTouchOf(pool, visit.athleteId), eventsAround(pool, practice.id, visit.athleteId, day), visitNumber(pool, visit),
-      readingsOf(pool, visit.id), pastReadings(pool, visit.athleteId, visit.startsAt), planOf(pool, visit.id), runsOf(pool, visit.id),
-      role === 'assistant' ? null : noteOf(pool, visit.id), answersOf(pool, visit.id), overridesOf(pool, visit.id), referralOf(pool, visit.id), arrivalBefore(pool, visit.athleteId, visit.startsAt),
-      errorKnowledge(pool, practice.id), findingsOf(pool, visit.id), findingsBefore(pool, visit.athleteId, visit.startsAt), goalsOf(pool, visit.athleteId), pastBlocks_(pool, visit),
-    ]);
-    if (!athlete) throw notFound('This visit');
-    response.json({
-      visit, athlete, conditions, noTouch, scope: practice.scope, nextEvent: events.next, lastEvent: events.last, lastArrival, answers, overrides, referral,
-      visitNumber: number, readings, past, pastBlocks, errors, findings, lastFindings, goals, plan, runs, note,
-    } satisfies VisitFile);
-  });
 
   /** Books. The same request again is answered with what stands. Time that is taken is refused unless it is meant. */
   router.put('/visits/:id', async (request, response) => {

@@ -26,7 +26,7 @@ const ways = computed(() => shelf.methods.filter((method) => fits(entry.value!, 
 /** Variants as they stand now; one that is unknown here is left out. */
 const variants = (ids: readonly string[]) => ids.map(shelf.newestOf).filter((id) => shelf.shelf.entries.has(id));
 const { busy, problem, run } = useAction();
-const mayWrite = computed(() => session.me?.role === 'owner' || session.me?.role === 'therapist');
+const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
 
 const retire = (retired: boolean) => run(() => shelf.setRetired(item.value!.id, retired));
 /** Whose direction it is: that of the athlete’s press, or of the hand. */

@@ -10,7 +10,7 @@ const session = useSession();
     <RouterLink to="/shelf" :class="{ on: here === 'entries' }">What can be done</RouterLink>
     <RouterLink to="/shelf/ways" :class="{ on: here === 'ways' }">Ways of working</RouterLink>
     <RouterLink to="/shelf/compare" :class="{ on: here === 'compare' }">Side by side</RouterLink>
-    <RouterLink v-if="session.me?.role !== 'assistant'" to="/shelf/new" :class="{ on: here === 'new' }">Add an entry</RouterLink>
+    <RouterLink v-if="session.may('PUT', '/shelf/:id')" to="/shelf/new" :class="{ on: here === 'new' }">Add an entry</RouterLink>
   </nav>
 </template>
 

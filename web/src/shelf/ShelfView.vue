@@ -47,7 +47,7 @@ function clear(): void {
       <PickOne :value="(tool ?? '') as Tool" label="Your tool" :options="any<Tool>('any tool', TOOLS)" @change="(value) => tool = (value || null) as Tool | null" />
       <PickOne :value="methodId ?? ''" label="Way of working" :options="[{ value: '', label: 'any way' }, ...shelf.methods.map((method) => ({ value: method.id, label: method.name }))]" @change="(value) => methodId = value === '' ? null : value" />
     </div>
-    <p v-if="found.length === 0" class="soft none" role="status">Nothing on the shelf is called that<template v-if="filtered"> with these filters</template>. <button type="button" class="link" @click="clear">Show everything</button><template v-if="session.me?.role !== 'assistant'"> or <RouterLink to="/shelf/new">add your own</RouterLink></template>.</p>
+    <p v-if="found.length === 0" class="soft none" role="status">Nothing on the shelf is called that<template v-if="filtered"> with these filters</template>. <button type="button" class="link" @click="clear">Show everything</button><template v-if="session.may('PUT', '/shelf/:id')"> or <RouterLink to="/shelf/new">add your own</RouterLink></template>.</p>
     <section v-for="group in groups" :key="group.name" :aria-label="group.name">
       <h2>{{ group.name }}</h2>
       <ul class="entries">

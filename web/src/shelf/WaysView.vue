@@ -9,7 +9,7 @@ import ShelfTabs from './ShelfTabs.vue';
 const shelf = useShelf();
 const session = useSession();
 onMounted(() => void shelf.load().catch(() => undefined));
-const mayWrite = computed(() => session.me?.role === 'owner' || session.me?.role === 'therapist');
+const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
 </script>
 
 <template>

@@ -1,0 +1,17 @@
+import { Router } from 'express';
+import { caller } from '../access/guard.ts';
+import { idFrom } from '../app/ids.ts';
+import { snapshot, type Pool } from '../db/pool.ts';
+import { visitFile } from './assemble.ts';
+
+export function visitFileRoutes(pool: Pool): Router {
+  const router = Router();
+
+  router.get('/visits/:id', async (request, response) => {
+    const { practice, role } = caller(response);
+    const id = idFrom(request);
+    response.json(await snapshot(pool, (db) => visitFile(db, practice, id, role)));
+  });
+
+  return router;
+}
