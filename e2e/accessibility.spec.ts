@@ -1,5 +1,6 @@
 import { addMotion, askedForPlan, expect, REFUSED, saved, test, toTheTable, typeTrials, walkIn } from './support.ts';
 import { clean } from './axe.ts';
+import { still } from './waiting.ts';
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any main view, ${colorScheme}`, async ({ page, expectedErrors }) => {
@@ -13,7 +14,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByRole('dialog').getByRole('button', { name: 'Add the event' }).click();
     // What is wrong fades in.
     await expect(page.locator('.ant-form-item-explain-error')).toHaveCSS('opacity', '1');
-    await page.waitForTimeout(400);
+    await still(page);
     await clean(page, 'event, wrong');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Walk-in' }).click();
@@ -206,7 +207,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     for (const [path, title] of [['/shelf', 'Shelf'], ['/shelf/entry/cuff-four-way', 'Rotator cuff, four-way isometrics'], ['/shelf/ways', 'Ways of working'], ['/shelf/compare?a=crac&b=breath-sink', 'Side by side'], ['/shelf/way?from=crac', 'A way of working of your own'], ['/shelf/new?from=calf-pin', 'An entry of your own']] as const) {
       await page.goto(path);
       await expect(heading).toHaveText(title);
-      await page.waitForTimeout(300);
+      await still(page);
       await clean(page, path);
     }
     const { visit, card } = await askedForPlan(page, `Axe plan ${colorScheme}`);

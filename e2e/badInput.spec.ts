@@ -100,7 +100,8 @@ test('two tabs at one table: the second one leads, the first is told and can tak
   // Begun, gone on, and held: a run that is counting writes on by itself, and then the second tab would be the one that is told.
   for (let i = 0; i < 3; i++) await page.keyboard.press('Space');
   await expect(page.getByTestId('table')).toHaveAttribute('data-status', 'held');
-  await page.waitForTimeout(700);
+  await saved(page);
+  await expect(page.getByText(/[Nn]ot sent/)).toHaveCount(0);
   const other = await (await browser.newContext({ baseURL: process.env.APPLICATION_URL })).newPage();
   await signIn(other);
   await other.goto(`${visit}/table`);

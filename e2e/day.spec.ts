@@ -1,6 +1,7 @@
 import { expect, REFUSED, signIn, test } from './support.ts';
 import type { Page } from '@playwright/test';
 import { v7 } from 'uuid';
+import { still } from './waiting.ts';
 
 const visit = (page: Page, name: string) => page.getByTestId('board-visit').filter({ hasText: name });
 const time = (page: Page, name: string) => visit(page, name).locator('.time');
@@ -36,7 +37,7 @@ test('the day to scale: book, drag, shorten, overlap on purpose, cancel, undo; m
   await test.step('drag it half an hour down, and its lower edge up', async () => {
     await visit(page, 'Ruan Teague').scrollIntoViewIfNeeded();
     await page.mouse.wheel(0, 400);
-    await page.waitForTimeout(300);
+    await still(page);
     const box = (await visit(page, 'Ruan Teague').boundingBox())!;
     await page.mouse.move(box.x + 200, box.y + 30);
     await page.mouse.down();

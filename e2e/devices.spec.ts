@@ -1,5 +1,6 @@
 import { addMotion, expect, saved, signIn, test, walkIn } from './support.ts';
 import { play } from './standIns.ts';
+import { frames } from './waiting.ts';
 
 /** On an application of its own: whoever connects to the same stand-ins would feel what is scripted here. */
 test('the inclinometer pair fills the trials by itself; off the plane it warns; a dropout loses nothing; the force gauge presses', async ({ page, expectedErrors, emptyApplication }) => {
@@ -22,7 +23,7 @@ test('the inclinometer pair fills the trials by itself; off the plane it warns; 
     await expect(panel.getByRole('status')).toHaveText('Inclinometer pair, stand-in');
     await expect(panel.getByText(/^battery \d+ %$/)).toBeVisible();
     await expect(angle).toHaveText('–');
-    await page.waitForTimeout(1500);
+    await frames(page, 90);
     await panel.getByRole('button', { name: 'Zero here' }).click();
     await expect(angle).toHaveText(/^(−?[0-2]\.\d)°$/);
   });
@@ -32,14 +33,17 @@ test('the inclinometer pair fills the trials by itself; off the plane it warns; 
     await expect(panel.getByText(/^Taken\. Left, trial 1: 6[123]\.\d°$/)).toBeVisible({ timeout: 10_000 });
     await expect(panel.getByLabel('Left, trial 1')).toHaveValue(/^6[123]\.\d$/);
     // Back at rest nothing is taken.
-    await page.waitForTimeout(5000);
+    await expect(angle).toHaveText(/^(−?[0-2]\.\d)°$/, { timeout: 15_000 });
+    await frames(page, 120);
     await expect(panel.getByLabel('Left, trial 2')).toHaveValue('');
   });
 
   await test.step('off the plane: said, and not counted', async () => {
     await play(page, 'inclinometers', [{ do: 'drift', axis: 'z', deg: 14 }, { do: 'move', to: 60 }, { do: 'hold', seconds: 3 }, { do: 'drift', axis: 'z', deg: 0 }, { do: 'move', to: 0 }]);
     await expect(panel.getByRole('alert').filter({ hasText: /^limb has swung out of line 1\d°: not counted$/ })).toBeVisible({ timeout: 10_000 });
-    await page.waitForTimeout(6500);
+    await expect(panel.getByRole('alert')).toHaveCount(0, { timeout: 20_000 });
+    await expect(angle).toHaveText(/^(−?[0-2]\.\d)°$/, { timeout: 15_000 });
+    await frames(page, 60);
     await expect(panel.getByLabel('Left, trial 2')).toHaveValue('');
   });
 
@@ -53,7 +57,7 @@ test('the inclinometer pair fills the trials by itself; off the plane it warns; 
   });
 
   await test.step('past the edge the athlete gives no more; the third trial ends the side', async () => {
-    await page.waitForTimeout(2500);
+    await expect(angle).toHaveText(/^(−?[0-2]\.\d)°$/, { timeout: 15_000 });
     await play(page, 'inclinometers', [{ do: 'edge', deg: 64 }, { do: 'move', to: 90 }, { do: 'hold', seconds: 4 }, { do: 'move', to: 0 }]);
     await expect(panel.getByText(/^Taken\. Left, trial 3: 6[567]\.\d°$/)).toBeVisible({ timeout: 15_000 });
     await saved(page);

@@ -1,4 +1,5 @@
 import { expect, REFUSED, saved, signIn, test, walkIn } from './support.ts';
+import { frames } from './waiting.ts';
 
 test('unsent words of one account: said when signing out, never shown to or sent by the next, sent when their owner is back', async ({ page, expectedErrors }) => {
   expectedErrors.push(REFUSED, /ERR_FAILED/);
@@ -25,7 +26,9 @@ test('unsent words of one account: said when signing out, never shown to or sent
   await signIn(page, 'marit');
   await page.goto(`${visit}/close`);
   await expect(page.getByLabel('Your words')).toHaveValue('');
-  await page.waitForTimeout(1500);
+  // A page that had something to send would have begun with it.
+  await saved(page);
+  await frames(page, 90);
   expect(sent).toEqual([]);
 
   await signIn(page, 'jonas');

@@ -132,7 +132,7 @@ test('end feel, clock, glides, leg length, presses: found, kept, and weighed for
     }
     await expect(findings.getByRole('list', { name: 'Weaker sides' })).toHaveText('Knee flexors press 67 % of the other side on the left');
     await expect(findings.getByRole('list', { name: 'Balance of agonist and antagonist' })).toContainText('0.39 ± 0.09, usually 0.50 to 0.80: knee flexors are the weaker ones');
-    await page.waitForTimeout(1200);
+    await saved(page);
     await page.reload();
     const told = findings.getByRole('list', { name: 'What was found' });
     await expect(told).toContainText('Hip, left tight at 12 and 1, painful at 2');

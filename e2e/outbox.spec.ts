@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { addMotion, expect, REFUSED, runThrough, saved, test, typeTrials, walkIn } from './support.ts';
+import { frames } from './waiting.ts';
 
 const NOBODY = [REFUSED, /ERR_FAILED/];
 const cut = async (page: Page) => { await page.route('**/api/**', (route) => route.abort()); };
@@ -82,7 +83,7 @@ test('the line is cut at every step of a visit: the record is the same as withou
   const quiet = await wholeVisit(page, 'Quiet Line', async () => undefined, () => saved(page));
   const disturbed = await wholeVisit(page, 'Cut Line', () => cut(page), async () => {
     // Long enough for a try to fail; nobody waits for it at the table.
-    await page.waitForTimeout(900);
+    await frames(page, 60);
     await restore(page);
     await expect.poll(async () => (await page.evaluate(() => window.dispatchEvent(new Event('online'))), await page.getByText(/[Nn]ot sent/).count()), { timeout: 30_000 }).toBe(0);
   });

@@ -73,7 +73,7 @@ test('signed out in the middle: what is typed stays, and is saved when they are 
   await dialog.getByLabel('Password').fill(PASSWORDS.marit);
   await dialog.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(dialog).toBeHidden();
-  await page.waitForTimeout(3500);
+  await expect(page.getByText(/[Nn]ot sent/)).toHaveCount(0);
   await saved(page);
   await page.reload();
   await expect(page.getByLabel('What brings them today')).toHaveValue('typed while signed out');

@@ -1,5 +1,6 @@
 import { addMotion, arriveNow, becomeOwner, expect, plannedVisit, REFUSED, runThrough, saved, signIn, test, typeTrials, walkIn } from './support.ts';
 import type { Page } from '@playwright/test';
+import { counted, frames, position } from './waiting.ts';
 
 const planOneBlock = (page: Page, name: string) => plannedVisit(page, name, 'hip extension knee bent', [3, 5, 4, 11, 12, 11], 'Breath-led contract-relax');
 
@@ -9,13 +10,11 @@ async function intoTheRun(page: Page, visit: string): Promise<void> {
   await expect(page.getByText('Space begins')).toBeVisible();
   for (let i = 0; i < 3; i++) {
     await page.keyboard.press('Space');
-    await page.waitForTimeout(200);
+    await frames(page, 12);
   }
-  await page.waitForTimeout(4200);
+  await counted(page, 4200);
   await page.keyboard.press('2');
 }
-
-const position = async (page: Page) => Number(await page.getByTestId('table').getAttribute('data-position'));
 
 test('the tab is closed in the middle: the visit reopens where it was', async ({ page, context, expectedErrors }) => {
   expect(expectedErrors).toEqual([]);
@@ -31,10 +30,10 @@ test('the tab is closed in the middle: the visit reopens where it was', async ({
   const after = await position(again);
   expect(Math.abs(after - before)).toBeLessThan(1500);
   // It stands still until the therapist goes on.
-  await again.waitForTimeout(800);
+  await frames(again, 48);
   expect(await position(again)).toBe(after);
   await again.keyboard.press('Space');
-  await again.waitForTimeout(600);
+  await counted(again, 300);
   expect(await position(again)).toBeGreaterThan(after);
 });
 
@@ -43,7 +42,7 @@ test('another browser sees what the server has acknowledged, and goes on from th
   const visit = await planOneBlock(page, 'Other Browser');
   await intoTheRun(page, visit);
   const before = await position(page);
-  await page.waitForTimeout(300);
+  await frames(page, 18);
   await page.close();
   const other = await (await browser.newContext()).newPage();
   await signIn(other);
@@ -79,15 +78,15 @@ test('the program is killed in the middle: nothing acknowledged is lost, and wha
   await page.goto(`${visit}/table?rate=10`);
   await expect(page.getByText('Space begins')).toBeVisible();
   await page.keyboard.press('Space');
-  await page.waitForTimeout(200);
+  await frames(page, 12);
   await page.keyboard.press('Space');
-  await page.waitForTimeout(300);
+  await frames(page, 18);
   await application.kill();
 
   // The count at the table does not depend on the server.
   const table = page.getByTestId('table');
   await page.keyboard.press('Space');
-  await page.waitForTimeout(900);
+  await counted(page, 5000);
   await page.keyboard.press('4');
   await expect(page.getByText('Not sent yet: kept here')).toBeVisible();
   await expect(table).toHaveAttribute('data-status', 'running');
@@ -103,6 +102,7 @@ test('the program is killed in the middle: nothing acknowledged is lost, and wha
   await expect(page.getByRole('row').filter({ hasText: 'Left' })).toContainText('4');
 
   // Killed once more with everything at rest: the visit is all there.
+  await expect.poll(async () => (await (await page.request.get(visit.replace('/visit/', '/api/visits/'))).json()).visit.step).toBe('close');
   await application.kill();
   await application.start();
   await page.goto(visit);

@@ -3,13 +3,14 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
 import { askFirst, expect, REFUSED, runThrough, saved, test, typeTrials } from './support.ts';
+import { counted, frames, still } from './waiting.ts';
 
 /** The pictures of the README, from the demo's data: `npm run screenshots`. */
 const folder = join(dirname(fileURLToPath(import.meta.url)), '..', 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });
 
 async function picture(page: Page, name: string): Promise<void> {
-  await page.waitForTimeout(500);
+  await still(page);
   await page.screenshot({ path: join(folder, `${name}.png`) });
 }
 
@@ -51,7 +52,6 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   for (const key of ['t', 'ArrowRight', 't', 'ArrowRight', 'p']) await page.keyboard.press(key);
   await findings.getByRole('group', { name: 'Clock, right' }).getByRole('button', { name: /^6 o/ }).click();
   await saved(page);
-  await page.waitForTimeout(600);
   await panel.getByRole('tab', { name: 'What holds it' }).click();
   await panel.getByRole('button', { name: /^rectus femoris/ }).click();
   await findings.evaluate((element) => element.scrollIntoView({ block: 'end' }));
@@ -61,7 +61,7 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await panel.getByRole('tab', { name: 'Device' }).click();
   await panel.getByRole('button', { name: 'Connect' }).click();
   await panel.getByRole('button', { name: 'Zero here' }).click();
-  await page.waitForTimeout(800);
+  await frames(page, 50);
   await panel.getByRole('button', { name: 'Disconnect' }).click();
 
   await page.getByRole('button', { name: /Plan from/ }).click();
@@ -106,13 +106,12 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await expect(page.getByText('Space begins')).toBeVisible();
   for (let i = 0; i < 3; i++) {
     await page.keyboard.press('Space');
-    await page.waitForTimeout(150);
+    await frames(page, 8);
   }
   for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight');
-  await page.waitForTimeout(200);
   await expect(page.locator('.instruction')).toHaveText('Breathe in');
   await page.keyboard.press('ArrowRight');
-  await page.waitForTimeout(1300);
+  await counted(page, 1300);
   await page.keyboard.press('3');
   await picture(page, 'table');
   await page.keyboard.press('6');

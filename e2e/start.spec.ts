@@ -55,12 +55,11 @@ test('the database is watched: it dies and is back on its port; when it cannot s
   expect(application.said).toContain('The database ended (SIGKILL). Starting it again …\nThe database is back.');
 
   const ended = application.ended();
-  for (let i = 0; i < 200; i++) {
+  await expect.poll(() => {
     const pid = database();
     if (pid) process.kill(pid, 'SIGKILL');
-    if (application.said.includes('Everything is stopped')) break;
-    await page.waitForTimeout(150);
-  }
+    return application.said.includes('Everything is stopped');
+  }, { timeout: 30_000, intervals: [150] }).toBe(true);
   expect(await ended).toBe(1);
   expect(application.said).toContain('The database ended 6 times within a minute and is not started again');
   await page.goto('about:blank');

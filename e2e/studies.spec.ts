@@ -133,7 +133,7 @@ test('without devices the screen says so; a finding that cannot be sent stays an
   // One answer or none: pressing it again takes it back.
   await panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' }).click();
   await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute('aria-pressed', 'false');
-  await page.waitForTimeout(1300);
+  await saved(page);
 });
 
 test('a finished visit shows what was found and takes no more', async ({ page, expectedErrors }) => {
@@ -145,7 +145,7 @@ test('a finished visit shows what was found and takes no more', async ({ page, e
   const findings = page.getByRole('region', { name: 'Findings' });
   await findings.getByRole('button', { name: 'Glides' }).click();
   await findings.getByRole('group', { name: 'Kneecap, left' }).getByRole('button', { name: 'in: not tried' }).click();
-  await page.waitForTimeout(1000);
+  await saved(page);
   await page.goto(`${visit}/close`);
   await page.getByRole('button', { name: 'Finish the visit' }).click();
   await expect(page.getByText(/^Finished \d\d:\d\d\.$/)).toBeVisible();

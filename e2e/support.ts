@@ -1,5 +1,6 @@
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { Application } from './application.ts';
+import { frames, still } from './waiting.ts';
 
 /** Tests start on the shared application, and fail when the page throws or logs an error it did not expect. */
 export const test = base.extend<{ expectedErrors: RegExp[]; emptyApplication: (env?: Record<string, string>) => Promise<Application> }>({
@@ -95,7 +96,7 @@ export async function choose(within: Page | Locator, name: string, option: strin
   const field = within.getByRole('combobox', { name, exact: true });
   await field.click({ force: true });
   await expect(field).toHaveAttribute('aria-expanded', 'true');
-  await page.waitForTimeout(300);
+  await still(page);
   await page.locator('.ant-select-dropdown:visible').getByTitle(option, { exact: true }).click();
   await expect(field).toHaveAttribute('aria-expanded', 'false');
 }
@@ -115,7 +116,8 @@ export async function typeTrials(page: Page, trials: readonly (number | string)[
 
 /** Waits until nothing is on its way to the server. */
 export async function saved(page: Page): Promise<void> {
-  await page.waitForTimeout(650);
+  // What was just done is in the outbox by the next frame.
+  await frames(page);
   await expect(page.getByText('Saving …')).toHaveCount(0);
 }
 
@@ -159,6 +161,6 @@ export async function runThrough(page: Page, onCue: (cue: number, status: string
     if (status === 'ready' || status === 'waiting') await page.keyboard.press('Space');
     else if (cue !== last) await onCue(Number(cue), status!);
     last = cue!;
-    await page.waitForTimeout(25);
+    await frames(page, 1);
   }
 }

@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { addMotion, expect, REFUSED, saved, signIn, test, toTheTable, typeTrials, walkIn } from './support.ts';
+import { frames, still } from './waiting.ts';
 
 const sideways = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 const box = async (locator: Locator) => (await locator.boundingBox())!;
@@ -18,7 +19,7 @@ test('Measure from 320 to 1440 wide: verdicts, figures, numbers and the panel li
   const panel = page.locator('aside.side > section').first();
   for (let width = 320; width <= 1440; width += 40) {
     await page.setViewportSize({ width, height: 800 });
-    await page.waitForTimeout(60);
+    await still(page);
     expect([width, await sideways(page)]).toEqual([width, 0]);
     const beside = await box(panel);
     for (const row of await rows.all()) {
@@ -55,13 +56,13 @@ test('a finger on the day scrolls it and moves nobody; by its grip a visit is mo
     await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x, y }] });
     for (let step = 1; step <= steps; step++) {
       await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: [{ x, y: y + (by * step) / steps }] });
-      await page.waitForTimeout(16);
+      await frames(page, 1);
     }
     await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
   };
   await swipe(middle.x + middle.width / 2, middle.y + middle.height / 2, -160, 10);
   await expect.poll(scrolled).toBeGreaterThan(from);
-  await page.waitForTimeout(400);
+  await still(page);
   expect(await time()).toBe(before);
   await expect(page.getByRole('button', { name: /^Undo/ })).toHaveCount(0);
 
@@ -114,7 +115,7 @@ test('a long name is whole beside the steps, and the event gives way', async ({ 
   await walkIn(page, name);
   for (const width of [1280, 1024, 768, 390]) {
     await page.setViewportSize({ width, height: 800 });
-    await page.waitForTimeout(80);
+    await still(page);
     const heading = page.getByRole('heading', { level: 1 });
     expect(await heading.evaluate((element) => [element.scrollWidth <= element.clientWidth + 1, element.textContent?.trim()])).toEqual([true, name]);
     for (const step of ['Arrive', 'Measure', 'Plan', 'Table', 'Close']) {
@@ -137,7 +138,7 @@ test('the table on a phone fits its width, every key within it and large enough 
   await toTheTable(page);
   for (const size of [{ width: 390, height: 844 }, { width: 320, height: 640 }]) {
     await page.setViewportSize(size);
-    await page.waitForTimeout(150);
+    await still(page);
     expect([size.width, await sideways(page)]).toEqual([size.width, 0]);
     for (const button of await page.getByTestId('table').getByRole('button').all()) {
       const place = await box(button);

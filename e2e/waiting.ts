@@ -1,0 +1,32 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Waiting for something that happens, never for a time: a slow machine takes longer and is no other machine. */
+
+/** So many frames are drawn. Also for what must not change meanwhile: it had so many chances. */
+export async function frames(page: Page, count = 2): Promise<void> {
+  await page.evaluate((n) => new Promise<void>((resolve) => {
+    const next = (left: number) => (left === 0 ? resolve() : requestAnimationFrame(() => next(left - 1)));
+    next(n);
+  }), count);
+}
+
+/** Nothing moves any more: every animation and transition that ends has ended, and what came of it is drawn. */
+export async function still(page: Page): Promise<void> {
+  await frames(page);
+  await page.evaluate(async () => {
+    const ending = () => document.getAnimations().filter((each) => each.playState === 'running' && each.effect?.getComputedTiming().endTime !== Number.POSITIVE_INFINITY);
+    for (let running = ending(); running.length > 0; running = ending()) await Promise.race([Promise.allSettled(running.map((each) => each.finished)), new Promise((resolve) => setTimeout(resolve, 100))]);
+  });
+  await frames(page);
+}
+
+/** Place on the line at the table, in milliseconds. */
+export async function position(page: Page): Promise<number> {
+  return Number(await page.getByTestId('table').getAttribute('data-position'));
+}
+
+/** The count at the table has gone on by so many milliseconds of the line. */
+export async function counted(page: Page, ms: number): Promise<void> {
+  const from = await position(page);
+  await expect.poll(() => position(page), { intervals: [50] }).toBeGreaterThanOrEqual(from + ms);
+}
