@@ -1,12 +1,13 @@
 import { createApp } from '../server/src/app/app.ts';
 import { goalsOf } from '../server/src/athletes/goals.ts';
 import { conditionsOf, noTouchOf } from '../server/src/athletes/conditions.ts';
-import { wholeRecord } from '../server/src/athletes/record.ts';
+import { wholeRecord } from '../server/src/athleteFile/record.ts';
 import { athleteById, athletesByName } from '../server/src/athletes/queries.ts';
 import { insertAccount, setCoachSquads } from '../server/src/accounts/queries.ts';
 import { createSession } from '../server/src/access/sessions.ts';
 import { membersFor, readingsFor, visitsFor } from '../server/src/coach/queries.ts';
-import { eventsOfAthlete, eventsAround, eventsFrom, unfinishedBefore, visitsBetween } from '../server/src/days/queries.ts';
+import { eventsAround, eventsFrom, eventsOfAthlete } from '../server/src/events/queries.ts';
+import { unfinishedBefore, visitsBetween } from '../server/src/days/queries.ts';
 import { migrate } from '../server/src/db/migrate.ts';
 import { firstRow, openPool, type Pool } from '../server/src/db/pool.ts';
 import { ensurePractice } from '../server/src/demo/load.ts';
@@ -18,7 +19,7 @@ import { runsOf } from '../server/src/runs/queries.ts';
 import { membersOf, squadNamesOf, squadsOf } from '../server/src/squads/queries.ts';
 import { errorKnowledge, withinDay } from '../server/src/studies/queries.ts';
 import { arrivalBefore, visitById, visitNumber, visitsOf } from '../server/src/visits/queries.ts';
-import { answersOf, overridesOf, referralOf, referredVisits } from '../server/src/visits/referral.ts';
+import { answersOf, overridesOf, referralOf, referredVisits } from '../server/src/safety/queries.ts';
 
 /**
  * Two thousand athletes with ten visits and a hundred readings each, then every list and file request beside the

@@ -2,10 +2,16 @@ import { expect, type Page } from '@playwright/test';
 
 /** Waiting for something that happens, never for a time: a slow machine takes longer and is no other machine. */
 
-/** So many frames are drawn. Also for what must not change meanwhile: it had so many chances. */
+/** So many frames are drawn, or would be where none are. Also for what must not change meanwhile: it had so many chances. */
 export async function frames(page: Page, count = 2): Promise<void> {
   await page.evaluate((n) => new Promise<void>((resolve) => {
-    const next = (left: number) => (left === 0 ? resolve() : requestAnimationFrame(() => next(left - 1)));
+    const next = (left: number) => {
+      if (left === 0) return resolve();
+      let gone = false;
+      const on = () => { if (!gone) { gone = true; next(left - 1); } };
+      requestAnimationFrame(on);
+      setTimeout(on, 40);
+    };
     next(n);
   }), count);
 }

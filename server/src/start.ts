@@ -3,7 +3,7 @@ import { createServer } from 'node:http';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app/app.ts';
-import { openLog } from './app/log.ts';
+import { openLog } from './http/log.ts';
 import { BadSetting, isOpen, readSettings, type Settings } from './app/settings.ts';
 import { migrate, requireReadable } from './db/migrate.ts';
 import { firstRow, openPool, type Pool } from './db/pool.ts';

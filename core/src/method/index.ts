@@ -1,4 +1,4 @@
-export { PHASE_KINDS, phaseKind, type PhaseKind, type PhaseKindFacts } from './phases.ts';
+export { PHASE_FAMILIES, PHASE_KINDS, phaseFamily, phaseKind, type PhaseFamily, type PhaseFamilyFacts, type PhaseKind, type PhaseKindFacts } from './phases.ts';
 export { METHODS, STATIC_HOLD, CR_BREATH, MOBILIZE_OSCILLATE, findMethod } from './methods.ts';
 export { BUILT_IN, offeredEntries, offeredMethods, shelfWith, type Shelf } from './shelf.ts';
 export { checkOwnEntry, checkOwnWay, ownWay, shelfOf, type OwnEntryFields, type OwnItem, type OwnWayFields } from './own.ts';

@@ -2,13 +2,52 @@
 export const TECHNIQUES = ['lengthen', 'contract', 'active', 'mobilize', 'traction', 'press', 'friction', 'pin', 'continuous', 'comfort', 'nerve-line', 'thrust'] as const;
 export type Technique = (typeof TECHNIQUES)[number];
 
+/** What looks, sounds and is told alike: a family of phases. */
+export interface PhaseFamilyFacts {
+  /** In a legend. */
+  readonly words: string;
+  /** Notes in hertz as it begins: one rises into work, one falls out of it; a third apart at most. */
+  readonly notes: readonly number[];
+  /** What is drawn over its colour, so that it is told apart without one; null: the colour alone. */
+  readonly pattern: 'stripes' | 'lines' | 'zigzag' | 'dots' | 'waves' | 'bars' | 'rails' | null;
+  /** Whether it is work, or a wait outside it: what a stair leaves room for. */
+  readonly outside?: true;
+}
+
+/**
+ * Families of phases: how each is told, sounded and patterned, once. Its colours are the tokens `--phase-<family>`, and
+ * `--phase-<family>-mark` for the pattern.
+ */
+export const PHASE_FAMILIES = {
+  'set-up': { words: 'set up, waits for you', notes: [392], pattern: 'stripes', outside: true },
+  move: { words: 'move', notes: [440, 523], pattern: null },
+  hold: { words: 'hold', notes: [523], pattern: null },
+  breathe: { words: 'breathe in', notes: [330], pattern: 'lines' },
+  contract: { words: 'contract', notes: [523, 659], pattern: 'zigzag' },
+  relax: { words: 'let go', notes: [659, 440], pattern: 'dots' },
+  rest: { words: 'rest', notes: [330, 262], pattern: null, outside: true },
+  oscillate: { words: 'oscillate', notes: [494, 587], pattern: 'waves' },
+  press: { words: 'press', notes: [440, 494], pattern: 'bars' },
+  joint: { words: 'traction, glide', notes: [494, 440], pattern: 'rails' },
+} as const satisfies Record<string, PhaseFamilyFacts>;
+
+export type PhaseFamily = keyof typeof PHASE_FAMILIES;
+
+/**
+ * The facts of a family of phases.
+ * @example phaseFamily('contract').words // → 'contract'
+ */
+export function phaseFamily(family: PhaseFamily): PhaseFamilyFacts {
+  return PHASE_FAMILIES[family];
+}
+
 /** The kinds of phase a way of working is made of. They exist once, here; screens and sounds read this table. */
 export interface PhaseKindFacts {
   readonly id: string;
   /** Short name for legends and records. */
   readonly name: string;
-  /** Phases of one family look alike: same fill, same pattern. */
-  readonly family: 'set-up' | 'move' | 'hold' | 'breathe' | 'contract' | 'relax' | 'rest' | 'oscillate' | 'press' | 'joint';
+  /** How it is told, sounded and drawn. */
+  readonly family: PhaseFamily;
   /**
    * What its time is counted as: the tissue kept lengthened while nobody works, the athlete's press, a bout of mobilization, other
    * work of the hand or the athlete, or, null, nothing: a way there and back, a wait, a rest.

@@ -1,8 +1,8 @@
 import type { RequestHandler, Response } from 'express';
 import { routeOf, type RouteAccess } from '@pace-bend/core/access';
-import { isId } from '../app/ids.ts';
-import { invalid, notFound, Problem } from '../app/problem.ts';
-import { Audit } from '../audit/audit.ts';
+import { isId } from '../http/ids.ts';
+import { invalid, notFound, Problem } from '../http/problem.ts';
+import { Audit } from './audit.ts';
 import { withNote } from '../db/noted.ts';
 import { firstRow, type Pool } from '../db/pool.ts';
 import { sessionToken } from './cookies.ts';

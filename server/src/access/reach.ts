@@ -1,5 +1,5 @@
 import type { RequestHandler } from 'express';
-import { Problem } from '../app/problem.ts';
+import { Problem } from '../http/problem.ts';
 
 const LOCAL_HOST = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 

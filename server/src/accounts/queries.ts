@@ -1,5 +1,5 @@
 import type { Account, AccountFields } from '@pace-bend/core/access';
-import { invalid } from '../app/problem.ts';
+import { invalid } from '../http/problem.ts';
 import { change, firstRow, rows, type Db } from '../db/pool.ts';
 
 const COLUMNS = 'a.id, a.name, a.login, a.role, a.active, a.revision';

@@ -2,8 +2,8 @@ import Joi from 'joi';
 import { checkLogin, checkPassword, ROLES, type AccountFields } from '@pace-bend/core/access';
 import { LIMITS } from '@pace-bend/core/record';
 import { IANAZone } from 'luxon';
-import { idSchema } from '../app/ids.ts';
-import { oneLine } from '../app/text.ts';
+import { idSchema } from '../http/ids.ts';
+import { oneLine } from '../http/text.ts';
 
 const name = oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Name');
 const login = Joi.string().required().label('Sign-in name').custom((value: string, helpers) => {

@@ -8,9 +8,9 @@ import { callerOf, createSession, endSession, endSessionsOf } from '../access/se
 import { canonicalLogin, SignInThrottle, type Attempt } from '../access/throttle.ts';
 import { newToken } from '../access/tokens.ts';
 import { COMMON, isCommonPassword } from '../access/commonPasswords.ts';
-import { invalid, Problem } from '../app/problem.ts';
-import { validate } from '../app/validate.ts';
-import { addAuditLine } from '../audit/audit.ts';
+import { invalid, Problem } from '../http/problem.ts';
+import { validate } from '../http/validate.ts';
+import { addAuditLine } from '../access/audit.ts';
 import { aside } from '../db/noted.ts';
 import { change, firstRow, rows, transaction, type Pool } from '../db/pool.ts';
 import { insertAccount, passwordHashOf, setPassword, signInRow } from './queries.ts';

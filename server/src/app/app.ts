@@ -9,10 +9,11 @@ import { guard } from '../access/guard.ts';
 import { onlyOurs } from '../access/reach.ts';
 import { accountRoutes } from '../accounts/routes.ts';
 import { signInRoutes } from '../accounts/signIn.ts';
+import { athleteFileRoutes } from '../athleteFile/routes.ts';
 import { athleteRoutes } from '../athletes/routes.ts';
 import { auditRoutes } from '../audit/routes.ts';
 import { coachRoutes } from '../coach/routes.ts';
-import { eventRoutes } from '../days/events.ts';
+import { eventRoutes } from '../events/routes.ts';
 import { dayRoutes } from '../days/routes.ts';
 import { problemOfDatabase } from '../db/failures.ts';
 import type { Pool } from '../db/pool.ts';
@@ -32,9 +33,9 @@ import { visitFileRoutes } from '../visitFile/routes.ts';
 import { visitRoutes } from '../visits/routes.ts';
 import { safetyRoutes } from '../visits/safety.ts';
 import { health } from './health.ts';
-import { openLog, requestLog } from './log.ts';
-import { Problem } from './problem.ts';
-import { requireFewParts, requireSaneShape, SHAPE, TOO_MUCH_STRUCTURE } from './shape.ts';
+import { openLog, requestLog } from '../http/log.ts';
+import { Problem } from '../http/problem.ts';
+import { requireFewParts, requireSaneShape, SHAPE, TOO_MUCH_STRUCTURE } from '../http/shape.ts';
 
 export interface AppOptions {
   readonly pool: Pool;
@@ -101,7 +102,7 @@ export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true
   });
   api.get('/health', health(pool));
   api.use(
-    signInRoutes(pool, now, demo), accountRoutes(pool), practiceRoutes(pool, now, devicesUrl), auditRoutes(pool), coachRoutes(pool, now), dayRoutes(pool), eventRoutes(pool), athleteRoutes(pool, now), squadRoutes(pool), exchangeRoutes(pool, now),
+    signInRoutes(pool, now, demo), accountRoutes(pool), practiceRoutes(pool, now, devicesUrl), auditRoutes(pool), coachRoutes(pool, now), dayRoutes(pool), eventRoutes(pool), athleteRoutes(pool, now), athleteFileRoutes(pool, now), squadRoutes(pool), exchangeRoutes(pool, now),
     visitFileRoutes(pool), visitRoutes(pool, now), safetyRoutes(pool, now), readingRoutes(pool, now), findingRoutes(pool, now), studyRoutes(pool, now), planRoutes(pool), doseRoutes(pool), shelfRoutes(pool, now), handRoutes(pool), runRoutes(pool, now), noteRoutes(pool),
   );
   api.use((request) => {

@@ -1,27 +1,16 @@
 import { Router } from 'express';
-import Joi from 'joi';
-import { LIMITS, type AthleteFile, type Condition } from '@pace-bend/core/record';
+import { LIMITS, type Condition } from '@pace-bend/core/record';
 import { caller, concerns } from '../access/guard.ts';
-import { dayIn } from '../app/days.ts';
-import { idFrom, idSchema } from '../app/ids.ts';
-import { invalid, notFound, stale } from '../app/problem.ts';
-import { putOnce, standsAlready } from '../app/same.ts';
-import { validate } from '../app/validate.ts';
-import { eventsOfAthlete } from '../days/queries.ts';
+import { dayIn } from '../http/days.ts';
+import { idFrom, idSchema } from '../http/ids.ts';
+import { invalid, notFound, stale } from '../http/problem.ts';
+import { putOnce, standsAlready } from '../db/once.ts';
+import { validate } from '../http/validate.ts';
 import type { Pool } from '../db/pool.ts';
-import { pastReadings } from '../readings/queries.ts';
-import { squadNamesOf } from '../squads/queries.ts';
-import { errorKnowledge } from '../studies/queries.ts';
-import { referredVisits } from '../visits/referral.ts';
-import { visitsOf } from '../visits/queries.ts';
 import { conditionById, conditionsOf, insertCondition, insertNoTouch, liftNoTouch, noTouchOf, updateCondition, withdrawCondition } from './conditions.ts';
-import { eraseAthlete } from './erase.ts';
 import { goalsOf, setGoal, withdrawGoal } from './goals.ts';
 import { athleteById, athletesByName, insertAthlete, updateAthlete } from './queries.ts';
-import { wholeRecord } from './record.ts';
 import { athletePatchSchema, athleteSchema, conditionSchema, goalSchema, noTouchSchema } from './schema.ts';
-
-const eraseSchema = Joi.object<{ confirm: string }, true>({ confirm: Joi.string().max(LIMITS.nameLength).required().label('The name') });
 
 export function athleteRoutes(pool: Pool, now: () => Date): Router {
   const router = Router();
@@ -34,17 +23,6 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     if (squad !== undefined && (typeof squad !== 'string' || idSchema.validate(squad).error)) throw invalid([{ path: 'squad', message: 'The squad is named by a UUID.' }]);
     const most = typeof limit === 'string' && /^\d{1,3}$/.test(limit) ? Math.min(LIMITS.listPage, Math.max(1, Number(limit))) : LIMITS.listPage;
     response.json(await athletesByName(pool, practice.id, { search, squadId: squad ?? null, offset: from, limit: most }));
-  });
-
-  router.get('/athletes/:id', async (request, response) => {
-    const id = idFrom(request);
-    const { practice } = caller(response);
-    const athlete = await athleteById(pool, practice.id, id);
-    if (!athlete) throw notFound('This athlete');
-    const [conditions, noTouch, squads, past, visits, referredVisitIds, events, errors, goals] = await Promise.all([
-      conditionsOf(pool, id), noTouchOf(pool, id), squadNamesOf(pool, id), pastReadings(pool, id, null), visitsOf(pool, id), referredVisits(pool, id), eventsOfAthlete(pool, practice.id, id), errorKnowledge(pool, practice.id), goalsOf(pool, id),
-    ]);
-    response.json({ athlete, conditions, noTouch, squads, past, visits, referredVisitIds, events, errors, goals } satisfies AthleteFile);
   });
 
   /** Creates. The same request again is answered with what stands; another content under the same id is refused. */
@@ -123,23 +101,6 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const athleteId = idFrom(request);
     await withdrawGoal(pool, athleteId, idFrom(request, 'goalId'), now());
     response.json({ goals: await goalsOf(pool, athleteId) });
-  });
-
-  router.get('/athletes/:id/record', async (request, response) => {
-    const record = await wholeRecord(pool, idFrom(request));
-    response.attachment('athlete-record.json').json({ format: 'pace-bend athlete record', version: 1, takenOutAt: now().toISOString(), ...record });
-  });
-
-  /** Erases everything about an athlete. Their name has to be typed; what stays are lines of the audit, which hold no content. */
-  router.delete('/athletes/:id', async (request, response) => {
-    const id = idFrom(request);
-    const { practice } = caller(response);
-    const { confirm } = validate(eraseSchema, request.body);
-    const athlete = await athleteById(pool, practice.id, id);
-    if (!athlete) throw notFound('This athlete');
-    if (confirm.trim() !== athlete.name) throw invalid([{ path: 'confirm', message: 'The name that was typed is not the athlete’s. Nothing was erased.' }]);
-    await eraseAthlete(pool, id);
-    response.json({ erased: true });
   });
 
   return router;

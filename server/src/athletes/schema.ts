@@ -3,8 +3,8 @@ import { BEIGHTON_ITEMS, CONDITIONS, conditionFacts, MEDICATIONS, stillProtected
 import { motionOf, MOTIONS, MOVEMENTS, MUSCLES, REGIONS } from '@pace-bend/core/body';
 import { formatValue } from '@pace-bend/core/measure';
 import { BLANK_FILE, checkBirthDate, isDay, LIMITS, type AthleteFields, type GoalFields } from '@pace-bend/core/record';
-import type { Wire } from '../app/wire.ts';
-import { oneLine } from '../app/text.ts';
+import type { Wire } from '../http/wire.ts';
+import { oneLine } from '../http/text.ts';
 
 const day = Joi.string().custom((value: string, helpers) => (isDay(value) ? value : helpers.message({ custom: 'A day is written YYYY-MM-DD, from 1900 on.' })));
 const word = oneLine().max(LIMITS.lineLength);

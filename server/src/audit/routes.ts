@@ -1,8 +1,8 @@
 import { Router } from 'express';
 import type { AuditLine } from '@pace-bend/core/access';
 import { caller } from '../access/guard.ts';
-import { idSchema } from '../app/ids.ts';
-import { invalid } from '../app/problem.ts';
+import { idSchema } from '../http/ids.ts';
+import { invalid } from '../http/problem.ts';
 import { iso, rows, type Pool } from '../db/pool.ts';
 
 const PAGE = 100;

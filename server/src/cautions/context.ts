@@ -3,13 +3,13 @@ import type { Side } from '@pace-bend/core/body';
 import type { BlockPlan, Shelf } from '@pace-bend/core/method';
 import { cautionContextOf, openQuestions, type OpenQuestion, type Override, type Visit } from '@pace-bend/core/record';
 import type { PracticeRow } from '../access/sessions.ts';
-import { dayIn } from '../app/days.ts';
-import { notFound, Problem } from '../app/problem.ts';
+import { dayIn } from '../http/days.ts';
+import { notFound, Problem } from '../http/problem.ts';
 import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
 import { athleteById } from '../athletes/queries.ts';
-import { eventsAround } from '../days/queries.ts';
+import { eventsAround } from '../events/queries.ts';
 import type { Db } from '../db/pool.ts';
-import { answersOf, overridesOf } from '../visits/referral.ts';
+import { answersOf, overridesOf } from '../safety/queries.ts';
 
 /** What cautions need to know of a visit, read anew: the file may have changed since a screen was drawn. */
 export async function cautionsOfVisit(db: Db, practice: PracticeRow, visit: Visit): Promise<{ readonly context: CautionContext; readonly overrides: readonly Override[]; readonly open: readonly OpenQuestion[] }> {

@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { coachPage, type CoachPage } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
-import { dayIn } from '../app/days.ts';
+import { dayIn } from '../http/days.ts';
 import type { Pool } from '../db/pool.ts';
 import { membersFor, readingsFor, visitsFor } from './queries.ts';
 

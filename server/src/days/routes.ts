@@ -1,10 +1,11 @@
 import { Router } from 'express';
 import type { DayPage } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
-import { dayBounds } from '../app/days.ts';
+import { dayBounds } from '../http/days.ts';
 import type { Pool } from '../db/pool.ts';
 import { errorKnowledge } from '../studies/queries.ts';
-import { eventsFrom, unfinishedBefore, visitsBetween } from './queries.ts';
+import { eventsFrom } from '../events/queries.ts';
+import { unfinishedBefore, visitsBetween } from './queries.ts';
 
 export function dayRoutes(pool: Pool): Router {
   const router = Router();

@@ -1,4 +1,4 @@
-import { Problem } from '../app/problem.ts';
+import { Problem } from '../http/problem.ts';
 
 /** The code a failing query carries, or ''. */
 export const codeOf = (error: unknown): string => (error as { code?: string } | null)?.code ?? '';

@@ -1,10 +1,10 @@
 import { Router } from 'express';
 import type { Finding, FindingFields } from '@pace-bend/core/finding';
 import { caller } from '../access/guard.ts';
-import { idFrom } from '../app/ids.ts';
-import { invalid, stale } from '../app/problem.ts';
-import { putOnce, standsAlready } from '../app/same.ts';
-import { validate } from '../app/validate.ts';
+import { idFrom } from '../http/ids.ts';
+import { invalid, stale } from '../http/problem.ts';
+import { putOnce, standsAlready } from '../db/once.ts';
+import { validate } from '../http/validate.ts';
 import { cautionsOfVisit, requireMeasurable, requireNoStop } from '../cautions/context.ts';
 import type { Pool } from '../db/pool.ts';
 import { inOpenVisit } from '../visits/find.ts';

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { DIRECTIONS, FINDING_KINDS, findingProblem, FORCE_TRIALS_MOST, type FindingFields } from '@pace-bend/core/finding';
-import { idSchema } from '../app/ids.ts';
+import { idSchema } from '../http/ids.ts';
 
 const state = (...values: string[]) => Joi.string().valid(...values);
 const orNull = (schema: Joi.Schema) => schema.allow(null).required();

@@ -3,10 +3,10 @@ import Joi from 'joi';
 import { TOOLS } from '@pace-bend/core/catalogue';
 import { USUAL_TOOL_LIMITS, type ToolMinutes } from '@pace-bend/core/session';
 import { caller } from '../access/guard.ts';
-import { stale } from '../app/problem.ts';
-import { standsAlready } from '../app/same.ts';
-import { validate } from '../app/validate.ts';
-import type { Wire } from '../app/wire.ts';
+import { stale } from '../http/problem.ts';
+import { standsAlready } from '../db/once.ts';
+import { validate } from '../http/validate.ts';
+import type { Wire } from '../http/wire.ts';
 import { change, firstRow, fromJson, type Pool } from '../db/pool.ts';
 
 const KNUCKLE_CM = { min: 45, max: 110 };

@@ -2,17 +2,17 @@ import { Router } from 'express';
 import { SLOW_BREATH } from '@pace-bend/core/method';
 import { lineOfRun } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
-import { idFrom } from '../app/ids.ts';
-import { stale } from '../app/problem.ts';
-import { validate } from '../app/validate.ts';
+import { idFrom } from '../http/ids.ts';
+import { stale } from '../http/problem.ts';
+import { validate } from '../http/validate.ts';
 import { cautionsOfVisit, requireAllowed } from '../cautions/context.ts';
 import type { Pool } from '../db/pool.ts';
-import { requireRoom } from '../runs/room.ts';
+import { requireRoom } from '../blocks/room.ts';
 import { inOpenVisit } from '../visits/find.ts';
 import { shelfFor } from '../shelf/queries.ts';
-import { requireSoundBlocks } from './check.ts';
+import { requireSoundBlocks } from '../blocks/check.ts';
 import { planOf, replacePlan } from './queries.ts';
-import { planSchema } from './schema.ts';
+import { planSchema } from '../blocks/schema.ts';
 
 export function planRoutes(pool: Pool): Router {
   const router = Router();

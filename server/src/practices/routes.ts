@@ -5,12 +5,12 @@ import type { PracticeScope } from '@pace-bend/core/caution';
 import { LIMITS, type Practice } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { practiceById } from '../access/sessions.ts';
-import { dayIn } from '../app/days.ts';
-import { stale } from '../app/problem.ts';
+import { dayIn } from '../http/days.ts';
+import { stale } from '../http/problem.ts';
 import { timeZoneSchema } from '../accounts/schema.ts';
-import { validate } from '../app/validate.ts';
-import type { Wire } from '../app/wire.ts';
-import { oneLine } from '../app/text.ts';
+import { validate } from '../http/validate.ts';
+import type { Wire } from '../http/wire.ts';
+import { oneLine } from '../http/text.ts';
 import { change, type Pool } from '../db/pool.ts';
 
 interface SentPractice {

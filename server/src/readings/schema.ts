@@ -2,8 +2,8 @@ import Joi from 'joi';
 import { findMotion, INSTRUMENTS, MOTIONS } from '@pace-bend/core/body';
 import { formatValue, TRIALS_MOST } from '@pace-bend/core/measure';
 import type { ReadingFields } from '@pace-bend/core/record';
-import { idSchema } from '../app/ids.ts';
-import type { Wire } from '../app/wire.ts';
+import { idSchema } from '../http/ids.ts';
+import type { Wire } from '../http/wire.ts';
 
 export const readingSchema = Joi.object<Wire<ReadingFields>, true>({
   motionId: Joi.string().valid(...MOTIONS.map((motion) => motion.id)).required().label('Motion').messages({ 'any.only': 'No such motion is known' }),

@@ -1,9 +1,9 @@
 import Joi from 'joi';
 import { LIMITS, type RunFields } from '@pace-bend/core/record';
 import { RUN_EVENT_KINDS } from '@pace-bend/core/table';
-import { idSchema } from '../app/ids.ts';
-import type { Wire } from '../app/wire.ts';
-import { blockSchema } from '../plans/schema.ts';
+import { idSchema } from '../http/ids.ts';
+import type { Wire } from '../http/wire.ts';
+import { blockSchema } from '../blocks/schema.ts';
 
 export const runSchema = Joi.object<Wire<RunFields>, true>({
   visitId: idSchema.required(),

@@ -1,10 +1,10 @@
 import { Router } from 'express';
 import { checkOwnEntry, checkOwnWay } from '@pace-bend/core/method';
 import { caller } from '../access/guard.ts';
-import { idFrom } from '../app/ids.ts';
-import { invalid, notFound } from '../app/problem.ts';
-import { putOnce, standsAlready } from '../app/same.ts';
-import { validate } from '../app/validate.ts';
+import { idFrom } from '../http/ids.ts';
+import { invalid, notFound } from '../http/problem.ts';
+import { putOnce, standsAlready } from '../db/once.ts';
+import { validate } from '../http/validate.ts';
 import type { Pool } from '../db/pool.ts';
 import { insertItem, itemById, itemsOf, setRetired } from './queries.ts';
 import { itemSchema, type SentItem } from './schema.ts';

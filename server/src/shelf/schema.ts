@@ -3,8 +3,8 @@ import { MOTIONS, POSITIONS, REGIONS } from '@pace-bend/core/body';
 import { SECTIONS, STAGES, TOOLS } from '@pace-bend/core/catalogue';
 import { ADDED_KINDS, LONGEST_DETAIL, LONGEST_PLACE, LONGEST_TEXT, MOST_PHASES, type OwnEntryFields, type OwnItem, type OwnWayFields } from '@pace-bend/core/method';
 import { LIMITS } from '@pace-bend/core/record';
-import { idSchema } from '../app/ids.ts';
-import type { Wire } from '../app/wire.ts';
+import { idSchema } from '../http/ids.ts';
+import type { Wire } from '../http/wire.ts';
 
 const line = Joi.string().trim(true).max(LIMITS.lineLength);
 const text = Joi.string().trim(true).allow('').max(LIMITS.textLength);

@@ -1,6 +1,6 @@
 import type { Squad, SquadStrip } from '@pace-bend/core/record';
-import { invalid } from '../app/problem.ts';
-import { problems } from '../app/validate.ts';
+import { invalid } from '../http/problem.ts';
+import { problems } from '../http/validate.ts';
 import { change, firstRow, rows, type Db } from '../db/pool.ts';
 
 /** The names of an athlete's squads. */

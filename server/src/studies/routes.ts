@@ -1,10 +1,10 @@
 import { Router } from 'express';
 import { unfinishedBecause, type Study } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
-import { idFrom } from '../app/ids.ts';
-import { invalid, notFound, Problem, stale } from '../app/problem.ts';
-import { putOnce, standsAlready } from '../app/same.ts';
-import { validate } from '../app/validate.ts';
+import { idFrom } from '../http/ids.ts';
+import { invalid, notFound, Problem, stale } from '../http/problem.ts';
+import { putOnce, standsAlready } from '../db/once.ts';
+import { validate } from '../http/validate.ts';
 import type { Db, Pool } from '../db/pool.ts';
 import { athleteById } from '../athletes/queries.ts';
 import { dropStudy, examinersOf, finishStudy, insertStudy, studiesOf, studyById, updateStudy, useStudy, withinDay } from './queries.ts';

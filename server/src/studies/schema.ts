@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import { INSTRUMENTS, MOTIONS } from '@pace-bend/core/body';
 import { STUDY_LIMITS, studyProblem, type StudyFields } from '@pace-bend/core/record';
-import { idSchema } from '../app/ids.ts';
-import type { Wire } from '../app/wire.ts';
+import { idSchema } from '../http/ids.ts';
+import type { Wire } from '../http/wire.ts';
 
 export type SentStudy = StudyFields & { readonly revision: number };
 

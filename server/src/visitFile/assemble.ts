@@ -1,12 +1,12 @@
 import { mayRead, type Role } from '@pace-bend/core/access';
 import type { VisitFile } from '@pace-bend/core/record';
 import type { PracticeRow } from '../access/sessions.ts';
-import { dayIn } from '../app/days.ts';
-import { notFound } from '../app/problem.ts';
+import { dayIn } from '../http/days.ts';
+import { notFound } from '../http/problem.ts';
 import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
 import { goalsOf } from '../athletes/goals.ts';
 import { athleteById } from '../athletes/queries.ts';
-import { eventsAround } from '../days/queries.ts';
+import { eventsAround } from '../events/queries.ts';
 import type { Db } from '../db/pool.ts';
 import { findingsBefore, findingsOf } from '../findings/queries.ts';
 import { noteOf } from '../notes/queries.ts';
@@ -17,7 +17,7 @@ import { runsOf } from '../runs/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
 import { findVisit } from '../visits/find.ts';
 import { arrivalBefore, visitNumber } from '../visits/queries.ts';
-import { answersOf, overridesOf, referralOf } from '../visits/referral.ts';
+import { answersOf, overridesOf, referralOf } from '../safety/queries.ts';
 
 /**
  * Everything about one visit, for somebody in a role, from one connection: under one snapshot all of it is of the same moment. It stands

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { caller } from '../access/guard.ts';
-import { idFrom } from '../app/ids.ts';
+import { idFrom } from '../http/ids.ts';
 import { snapshot, type Pool } from '../db/pool.ts';
 import { visitFile } from './assemble.ts';
 

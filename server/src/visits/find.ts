@@ -1,5 +1,5 @@
 import type { Visit } from '@pace-bend/core/record';
-import { notFound, Problem } from '../app/problem.ts';
+import { notFound, Problem } from '../http/problem.ts';
 import type { PracticeRow } from '../access/sessions.ts';
 import { rows, transaction, type Db, type Pool } from '../db/pool.ts';
 import { visitById } from './queries.ts';

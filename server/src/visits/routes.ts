@@ -1,16 +1,16 @@
 import { Router } from 'express';
 import { caller, concerns } from '../access/guard.ts';
 import type { PracticeRow } from '../access/sessions.ts';
-import { idFrom } from '../app/ids.ts';
-import { notFound, Problem, stale } from '../app/problem.ts';
-import { putOnce, standsAlready } from '../app/same.ts';
-import { validate } from '../app/validate.ts';
+import { idFrom } from '../http/ids.ts';
+import { notFound, Problem, stale } from '../http/problem.ts';
+import { putOnce, standsAlready } from '../db/once.ts';
+import { validate } from '../http/validate.ts';
 import { cautionsOfVisit, requireNoStop } from '../cautions/context.ts';
 import { athleteById } from '../athletes/queries.ts';
 import { transaction, type Db, type Pool } from '../db/pool.ts';
 import { findOpenVisit, findVisit, inVisit, requireOpen } from './find.ts';
 import { insertVisit, lockBookings, rebook, setCancelled, setFinished, setStep, updateVisit, visitById, visitsInSpan } from './queries.ts';
-import { referralOf } from './referral.ts';
+import { referralOf } from '../safety/queries.ts';
 import { bookingSchema, newVisitSchema, revisionSchema, visitPatchSchema } from './schema.ts';
 
 export function visitRoutes(pool: Pool, now: () => Date): Router {

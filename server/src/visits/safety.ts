@@ -1,14 +1,14 @@
 import { Router } from 'express';
 import { blocking, cautionsFor, measuring } from '@pace-bend/core/caution';
 import { caller } from '../access/guard.ts';
-import { idFrom } from '../app/ids.ts';
-import { Problem, stale } from '../app/problem.ts';
-import { putOnce, standsAlready } from '../app/same.ts';
-import { validate } from '../app/validate.ts';
+import { idFrom } from '../http/ids.ts';
+import { Problem, stale } from '../http/problem.ts';
+import { putOnce, standsAlready } from '../db/once.ts';
+import { validate } from '../http/validate.ts';
 import { cautionsOfVisit } from '../cautions/context.ts';
 import type { Pool } from '../db/pool.ts';
 import { findVisit, inOpenVisit } from './find.ts';
-import { answersOf, insertAnswers, insertOverride, overridesOf, referralOf, writeReferral } from './referral.ts';
+import { answersOf, insertAnswers, insertOverride, overridesOf, referralOf, writeReferral } from '../safety/queries.ts';
 import { answersSchema, overrideSchema, referralSchema } from './schema.ts';
 
 /** What keeps hands off: the stop questions, the referral, and reasons for setting an "avoid" aside. */

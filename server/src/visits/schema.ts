@@ -3,9 +3,9 @@ import { REGIONS } from '@pace-bend/core/body';
 import { CONSENT_AREAS, RULES, STOP_QUESTIONS, type OverrideFields } from '@pace-bend/core/caution';
 import { MOTIONS } from '@pace-bend/core/body';
 import { LIMITS, STEPS, type Arrival, type ReferralFields, type Step, type StopAnswers, type Visit } from '@pace-bend/core/record';
-import { idSchema } from '../app/ids.ts';
-import { oneLine } from '../app/text.ts';
-import type { Wire } from '../app/wire.ts';
+import { idSchema } from '../http/ids.ts';
+import { oneLine } from '../http/text.ts';
+import type { Wire } from '../http/wire.ts';
 
 export type NewVisit = Pick<Visit, 'athleteId' | 'startsAt' | 'minutes'>;
 export type VisitPatch = Partial<Arrival> & { readonly step?: Step; readonly revision: number };

@@ -12,10 +12,10 @@ import { useSession } from '../stores/session.ts';
 import { antTheme } from './antTheme.ts';
 import KeySheet from './KeySheet.vue';
 import OfflineBar from './OfflineBar.vue';
-import OutboxSheet from '../outbox/OutboxSheet.vue';
+import OutboxSheet from '../unsent/OutboxSheet.vue';
 import SideRail from './SideRail.vue';
-import { useDark } from './useDark.ts';
-import { useGlobalKeys } from './useGlobalKeys.ts';
+import { useDark } from '../parts/useDark.ts';
+import { useGlobalKeys } from '../parts/useGlobalKeys.ts';
 
 const SignInView = defineAsyncComponent(() => import('../access/SignInView.vue'));
 const SignInForm = defineAsyncComponent(() => import('../access/SignInForm.vue'));

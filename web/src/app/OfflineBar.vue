@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useOutbox } from '../stores/outbox.ts';
-import { line } from './line.ts';
+import { line } from '../api/line.ts';
 
 /** What works without the line. It lies over the foot of the page: nothing under a finger moves when it comes. */
 const outbox = useOutbox();

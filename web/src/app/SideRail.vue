@@ -4,7 +4,7 @@ import { useRoute } from 'vue-router';
 import { DateTime } from 'luxon';
 import BrandMark from '../parts/BrandMark.vue';
 import NewVersion from './NewVersion.vue';
-import OutboxStatus from '../outbox/OutboxStatus.vue';
+import OutboxStatus from '../unsent/OutboxStatus.vue';
 import VisitState from '../parts/VisitState.vue';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';

@@ -2,8 +2,8 @@
 import { computed, defineAsyncComponent, onBeforeUnmount, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { ageInYears } from '@pace-bend/core/body';
-import RefusedChanges from '../outbox/RefusedChanges.vue';
-import SavingState from '../outbox/SavingState.vue';
+import RefusedChanges from '../unsent/RefusedChanges.vue';
+import SavingState from '../unsent/SavingState.vue';
 import CautionChips from '../cautions/CautionChips.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { AVAILABILITY_WORDS, boatWords } from '../parts/words.ts';

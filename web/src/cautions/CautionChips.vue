@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue';
 import { cautionOverview, type CautionContext } from '@pace-bend/core/caution';
-import { isTyping } from '../app/useGlobalKeys.ts';
+import { isTyping } from '../parts/useGlobalKeys.ts';
 import { LEVEL_WORDS } from '../parts/words.ts';
 import CautionSheet from './CautionSheet.vue';
 

@@ -3,7 +3,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue';
 import { motionOf, type Side } from '@pace-bend/core/body';
 import { formatNumber } from '@pace-bend/core/measure';
 import type { CoachAthlete, CoachPage } from '@pace-bend/core/record';
-import { api } from '../app/api.ts';
+import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import ReadinessMark from '../parts/ReadinessMark.vue';
 import ProblemNote from '../parts/ProblemNote.vue';

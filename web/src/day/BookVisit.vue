@@ -6,7 +6,7 @@ import { computed, onMounted, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { checkBirthDate, isDay, LIMITS, type AthleteFields, type AthleteList, type AthleteRow } from '@pace-bend/core/record';
 import { SLOW_BREATH } from '@pace-bend/core/method';
-import { api, ApiProblem } from '../app/api.ts';
+import { api, ApiProblem } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';

@@ -4,7 +4,7 @@ import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } fr
 import { useRoute, useRouter } from 'vue-router';
 import { DateTime } from 'luxon';
 import { projectDay, type CalendarEvent, type ProjectedVisit } from '@pace-bend/core/record';
-import { isTyping } from '../app/useGlobalKeys.ts';
+import { isTyping } from '../parts/useGlobalKeys.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { IMPORTANCE_WORDS } from '../parts/words.ts';
 import DayBoard from './DayBoard.vue';

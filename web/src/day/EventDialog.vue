@@ -7,7 +7,7 @@ import Radio, { RadioGroup } from 'ant-design-vue/es/radio';
 import { v7 as uuid } from 'uuid';
 import { computed, onMounted, reactive, ref } from 'vue';
 import { isDay, LIMITS, type CalendarEvent, type Squad } from '@pace-bend/core/record';
-import { api, ApiProblem } from '../app/api.ts';
+import { api, ApiProblem } from '../api/api.ts';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useAction } from '../parts/useAction.ts';

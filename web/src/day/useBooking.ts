@@ -1,6 +1,6 @@
 import { ref, shallowRef } from 'vue';
 import type { DayVisit, Visit } from '@pace-bend/core/record';
-import { api, ApiProblem } from '../app/api.ts';
+import { api, ApiProblem } from '../api/api.ts';
 import { useDay } from '../stores/day.ts';
 
 interface Place {

@@ -4,7 +4,7 @@ import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { formatSigned, formatValue } from '@pace-bend/core/measure';
 import type { Unit } from '@pace-bend/core/body';
 import type { Agreement } from '@pace-bend/core/reliability';
-import { useDark } from '../app/useDark.ts';
+import { useDark } from '../parts/useDark.ts';
 
 /** Difference against mean, one point a side; the mean difference and the limits as lines, their confidence as bands. */
 const props = defineProps<{ result: Agreement; unit: Unit; names: readonly [string, string] }>();

@@ -6,7 +6,7 @@ import { parseTrial } from '@pace-bend/core/measure';
 import { nextStep, studyOrder, unfinishedBecause, type Study } from '@pace-bend/core/record';
 import PosedFigure from '../parts/PosedFigure.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
-import { ApiProblem } from '../app/api.ts';
+import { ApiProblem } from '../api/api.ts';
 import { problemOf } from '../outbox/change.ts';
 import { useAction } from '../parts/useAction.ts';
 import { INSTRUMENT_WORDS, SIDE_WORDS } from '../parts/words.ts';

@@ -2,7 +2,7 @@ import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import { v7 as uuid } from 'uuid';
 import type { Instrument } from '@pace-bend/core/body';
 import type { Study, StudyFields } from '@pace-bend/core/record';
-import { api } from '../app/api.ts';
+import { api } from '../api/api.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { useSession } from '../stores/session.ts';
 

@@ -1,6 +1,6 @@
 import type { Caution } from '@pace-bend/core/caution';
-import { ApiProblem } from '../app/api.ts';
-import type { AnyProblem } from '../app/problemTypes.ts';
+import { ApiProblem } from '../api/api.ts';
+import type { AnyProblem } from '../api/problemTypes.ts';
 
 /** How a later change at the same spot goes together with one that is still waiting there. */
 export type Join =

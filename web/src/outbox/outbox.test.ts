@@ -1,4 +1,4 @@
-import { ApiProblem } from '../app/api.ts';
+import { ApiProblem } from '../api/api.ts';
 import type { Change, ChangeDraft } from './change.ts';
 import { Outbox } from './outbox.ts';
 import type { ChangeStorage, OpenPages, StoredChange } from './storage.ts';

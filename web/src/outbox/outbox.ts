@@ -1,4 +1,4 @@
-import { ApiProblem } from '../app/api.ts';
+import { ApiProblem } from '../api/api.ts';
 import { asTried, joined, problemOf, rebased, refusalOf, type Change, type ChangeDraft } from './change.ts';
 import type { ChangeStorage, OpenPages } from './storage.ts';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import type { ApiProblem } from '../app/api.ts';
+import type { ApiProblem } from '../api/api.ts';
 
 /** Something went wrong: what, and what to do. */
 defineProps<{ problem: ApiProblem; retry?: () => unknown }>();

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useId } from 'vue';
 import { formatNumber, type ReferenceBand } from '@pace-bend/core/measure';
-import type { AxisUnit, Cue } from '@pace-bend/core/method';
+import { phaseFamily, type AxisUnit, type Cue } from '@pace-bend/core/method';
 import type { PredictedEdge } from '@pace-bend/core/session';
+import PhaseFills from './PhaseFills.vue';
 import { layOutStair, type StairLayout } from './stair.ts';
 import StairPlayhead from './StairPlayhead.vue';
 
@@ -61,15 +62,7 @@ const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
 <template>
   <div ref="frame" class="stair" :style="{ height: `${height}px` }">
     <svg :width="width" :height="height" :role="$slots.default ? 'group' : 'img'" :aria-label="label">
-      <defs>
-        <pattern :id="`${hatch}-contract`" width="9" height="10" patternUnits="userSpaceOnUse"><path d="M0 9L4.5 3L9 9" class="p-contract" /></pattern>
-        <pattern :id="`${hatch}-relax`" width="8" height="8" patternUnits="userSpaceOnUse"><circle cx="2" cy="2" r="1.3" class="p-relax" /><circle cx="6" cy="6" r="1.3" class="p-relax" /></pattern>
-        <pattern :id="`${hatch}-breathe`" width="8" height="6" patternUnits="userSpaceOnUse"><path d="M0 3H8" class="p-breathe" /></pattern>
-        <pattern :id="`${hatch}-oscillate`" width="12" height="10" patternUnits="userSpaceOnUse"><path d="M0 5Q3 0 6 5T12 5" class="p-oscillate" /></pattern>
-        <pattern :id="`${hatch}-press`" width="6" height="8" patternUnits="userSpaceOnUse"><path d="M3 0V8" class="p-press" /></pattern>
-        <pattern :id="`${hatch}-joint`" width="8" height="7" patternUnits="userSpaceOnUse"><path d="M0 3.5H8" class="p-joint" /></pattern>
-        <pattern :id="`${hatch}-set-up`" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7" class="p-set-up" /></pattern>
-      </defs>
+      <PhaseFills :prefix="hatch" />
       <g class="grid">
         <template v-for="tick in stair.yTicks" :key="tick.value">
           <path :d="`M${stair.left} ${tick.y}H${stair.right}`" />
@@ -79,8 +72,8 @@ const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
       <rect v-for="(shade, i) in shades" :key="i" :x="stair.left" :y="shade.y" :width="stair.right - stair.left" :height="shade.height" class="band" />
       <path v-if="forecast" :d="forecast.band" class="forecast-band" />
       <template v-for="column in stair.columns" :key="column.index">
-        <path :d="column.shape" class="column" :class="column.family" />
-        <path v-if="['contract', 'relax', 'breathe', 'set-up', 'oscillate', 'press', 'joint'].includes(column.family)" :d="column.shape" :fill="`url(#${hatch}-${column.family})`" />
+        <path :d="column.shape" :fill="`var(--phase-${column.family})`" />
+        <path v-if="phaseFamily(column.family).pattern !== null" :d="column.shape" :fill="`url(#${hatch}-${column.family})`" />
       </template>
       <template v-if="furthest !== null && stair.shows(furthest)">
         <path :d="`M${stair.left} ${stair.yAt(furthest)}H${stair.right}`" class="furthest" />
@@ -120,81 +113,6 @@ text {
 .band {
   fill: var(--band);
   opacity: 0.45;
-}
-
-.column.hold {
-  fill: var(--stair-hold, var(--spruce-fill));
-  opacity: 0.86;
-}
-
-.column.contract {
-  fill: var(--clay-soft);
-}
-
-.column.relax {
-  fill: var(--sun-soft);
-}
-
-.column.breathe {
-  fill: var(--slate-soft);
-}
-
-.column.move {
-  fill: var(--slate-mid);
-}
-
-.column.set-up,
-.column.rest {
-  fill: none;
-}
-
-.p-contract {
-  fill: none;
-  stroke: var(--clay);
-  stroke-width: 2;
-}
-
-.p-relax {
-  fill: var(--sun);
-}
-
-.p-breathe {
-  stroke: var(--slate);
-  stroke-width: 1;
-  opacity: 0.55;
-}
-
-.column.oscillate {
-  fill: var(--plum-soft);
-}
-
-.p-oscillate {
-  fill: none;
-  stroke: var(--plum);
-  stroke-width: 1.5;
-}
-
-.column.press {
-  fill: var(--slate-soft);
-}
-
-.p-press {
-  stroke: var(--slate);
-  stroke-width: 2;
-}
-
-.column.joint {
-  fill: var(--plum-soft);
-}
-
-.p-joint {
-  stroke: var(--plum);
-  stroke-width: 3;
-}
-
-.p-set-up {
-  stroke: var(--line);
-  stroke-width: 2;
 }
 
 .furthest {

@@ -1,4 +1,4 @@
-import { phaseKind, type Cue, type PhaseKindFacts } from '@pace-bend/core/method';
+import { phaseFamily, phaseKind, type Cue, type PhaseFamily } from '@pace-bend/core/method';
 
 /** The drawing of one side of one block: angle against time. Pure geometry, in pixels. */
 export interface StairLayout {
@@ -20,7 +20,7 @@ export interface StairLayout {
 
 export interface StairColumn {
   readonly index: number;
-  readonly family: PhaseKindFacts['family'];
+  readonly family: PhaseFamily;
   readonly shape: string;
   readonly x: number;
   readonly width: number;
@@ -51,7 +51,7 @@ export function layOutStair(cues: readonly Cue[], better: 'higher' | 'lower', si
   const top = MARGIN.top;
   const floor = size.height - MARGIN.bottom;
   // Treads are what counts; where no cue ever reaches the edge, what it reaches instead.
-  const working = cues.filter((cue) => !['set-up', 'rest'].includes(phaseKind(cue.kind).family));
+  const working = cues.filter((cue) => phaseFamily(phaseKind(cue.kind).family).outside !== true);
   const reaches = working.some((cue) => Math.abs(cue.to - cue.edge) < 1e-9);
   // So does every other place where the limb is kept or worked on: short of the edge, slack, part of the way.
   const kept = working.filter((cue) => phaseKind(cue.kind).family !== 'move' || cue.kind === 'lengthen').map((cue) => cue.to);

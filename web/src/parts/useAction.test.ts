@@ -1,4 +1,4 @@
-import { ApiProblem } from '../app/api.ts';
+import { ApiProblem } from '../api/api.ts';
 import { useAction } from './useAction.ts';
 
 test('what is refused is kept until the next try; what is done is said', async () => {

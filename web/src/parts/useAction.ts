@@ -1,5 +1,5 @@
 import { ref, shallowRef } from 'vue';
-import { ApiProblem } from '../app/api.ts';
+import { ApiProblem } from '../api/api.ts';
 
 /**
  * Something asked of the server from a screen: one at a time, and what it refuses is kept to be shown. Anything else

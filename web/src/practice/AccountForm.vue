@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { computed, reactive, ref } from 'vue';
 import { checkLogin, checkPassword, ROLES, type Account, type Role } from '@pace-bend/core/access';
 import { LIMITS, type Squad } from '@pace-bend/core/record';
-import { api } from '../app/api.ts';
+import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import { ROLE_WORDS } from '../parts/words.ts';
 

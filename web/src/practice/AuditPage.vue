@@ -4,7 +4,7 @@ import { onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { DateTime } from 'luxon';
 import type { AuditLine } from '@pace-bend/core/access';
-import { api } from '../app/api.ts';
+import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { usePractice } from '../stores/practice.ts';

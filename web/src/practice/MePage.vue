@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { computed, reactive, ref } from 'vue';
-import { api } from '../app/api.ts';
+import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import { ROLE_WORDS } from '../parts/words.ts';
 import HandsCard from './HandsCard.vue';

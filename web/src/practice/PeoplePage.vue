@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { onMounted, ref } from 'vue';
 import type { Account } from '@pace-bend/core/access';
 import type { Squad } from '@pace-bend/core/record';
-import { api } from '../app/api.ts';
+import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { ROLE_WORDS } from '../parts/words.ts';

@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed, reactive, ref } from 'vue';
 import { REGIONS, type Region } from '@pace-bend/core/body';
 import { LIMITS, type Practice } from '@pace-bend/core/record';
-import { api } from '../app/api.ts';
+import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import PickOne from '../parts/PickOne.vue';
 import { usePractice } from '../stores/practice.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { fits, phaseKind, type Cue, type Method } from '@pace-bend/core/method';
+import { fits, phaseFamily, phaseKind, type Cue, type Method } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import PickOne from '../parts/PickOne.vue';
 import StairDrawing from '../parts/StairDrawing.vue';
@@ -52,7 +52,7 @@ const sides = computed(() => [sideOf(a.value), sideOf(b.value)] as const);
 const sameAxis = computed(() => sides.value[0].unit === sides.value[1].unit && sides.value[0].entryName === sides.value[1].entryName);
 const longestMs = computed(() => Math.max(...sides.value.map((side) => timed(side.cues))));
 const timed = (cues: readonly Cue[]) => cues.reduce((sum, cue) => sum + (cue.open ? 0 : cue.endMs - cue.startMs), 0);
-const edges = computed(() => (sameAxis.value ? sides.value.flatMap((side) => side.cues.flatMap((cue) => (['set-up', 'rest', 'move'].includes(phaseKind(cue.kind).family) ? [cue.edge] : [cue.edge, cue.to]))) : []));
+const edges = computed(() => (sameAxis.value ? sides.value.flatMap((side) => side.cues.flatMap((cue) => (phaseFamily(phaseKind(cue.kind).family).outside || phaseKind(cue.kind).family === 'move' ? [cue.edge] : [cue.edge, cue.to]))) : []));
 const spread = computed(() => (edges.value.length > 0 ? [Math.min(...edges.value), Math.max(...edges.value)].map((value) => ({ atLineMs: -1, value })) : []));
 const choose = (name: 'a' | 'b', id: string) => router.replace({ query: { ...route.query, a: a.value.id, b: b.value.id, [name]: id } });
 const options = computed(() => shelf.methods.map((method) => ({ value: method.id, label: method.name })));

@@ -6,7 +6,7 @@ import { useRouter } from 'vue-router';
 import { MOTIONS, POSITIONS, REGIONS } from '@pace-bend/core/body';
 import { SECTIONS, STAGES, TOOLS, type Tool } from '@pace-bend/core/catalogue';
 import { checkOwnEntry, METHODS } from '@pace-bend/core/method';
-import NumberField from '../steps/plan/NumberField.vue';
+import NumberField from '../parts/NumberField.vue';
 import PickMany from '../parts/PickMany.vue';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';

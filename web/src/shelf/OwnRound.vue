@@ -4,7 +4,8 @@ import Sortable from 'sortablejs';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
 import { ADDED, addable, basePhases, isBase, LONGEST_DETAIL, LONGEST_TEXT, MOST_PHASES, phaseKind, type AddedKind, type Method, type PhaseNode, type PhaseSpec } from '@pace-bend/core/method';
 import PickOne from '../parts/PickOne.vue';
-import NumberField from '../steps/plan/NumberField.vue';
+import PhaseSwatch from '../parts/PhaseSwatch.vue';
+import NumberField from '../parts/NumberField.vue';
 import { moved, phasesOf, rowsOf, withAdded, type PhaseRow } from './ownWayForm.ts';
 
 /** One round, phase by phase: moved by drag or key, taken out, added, each with words of its own. */
@@ -110,7 +111,7 @@ onBeforeUnmount(() => sortable?.destroy());
     <ol ref="list" aria-label="Phases of a round">
       <li v-for="(row, i) in rows" :key="row.key" :data-key="row.key" :class="{ bad: wrong[`phase.${row.key}`] }">
         <button type="button" class="grip" :aria-label="`Phase ${i + 1}, ${label(row)}. Arrow keys move it, Delete takes it out`" @keydown="onKey($event, i)"><span aria-hidden="true">⠿</span></button>
-        <span class="kind" :class="family(row)" aria-hidden="true" />
+        <PhaseSwatch :family="family(row)" :width="12" :height="22" />
         <span v-if="'each' in specOf(row)" class="own">{{ label(row) }}</span>
         <span v-else class="own">
           <input class="input" :value="row.text" :maxlength="LONGEST_TEXT" :placeholder="readable((specOf(row) as PhaseSpec).text)" :aria-label="`Instruction, phase ${i + 1}`" @input="type(row.key, { text: ($event.target as HTMLInputElement).value })">
@@ -185,41 +186,6 @@ li.bad {
 .out:not(:disabled):hover {
   background: var(--line-faint);
   color: var(--ink);
-}
-
-.kind {
-  width: 12px;
-  height: 22px;
-  border-radius: 2px;
-  background: var(--slate-mid);
-}
-
-.kind.hold {
-  background: var(--spruce-fill);
-}
-
-.kind.contract {
-  background: var(--clay);
-}
-
-.kind.relax {
-  background: var(--sun);
-}
-
-.kind.breathe,
-.kind.press {
-  background: var(--slate);
-}
-
-.kind.oscillate,
-.kind.joint {
-  background: var(--plum);
-}
-
-.kind.rest,
-.kind.set-up {
-  border: 1px solid var(--tick);
-  background: none;
 }
 
 .own .input:placeholder-shown {

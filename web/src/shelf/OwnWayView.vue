@@ -9,7 +9,7 @@ import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import StairDrawing from '../parts/StairDrawing.vue';
 import StairLegend from '../parts/StairLegend.vue';
-import NumberField from '../steps/plan/NumberField.vue';
+import NumberField from '../parts/NumberField.vue';
 import OwnRound from './OwnRound.vue';
 import { arranged, typedNumbers, valuesOf, wayFields, wayForm, wrongIn, type WayForm } from './ownWayForm.ts';
 import ShelfTabs from './ShelfTabs.vue';

@@ -4,7 +4,7 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ageInYears } from '@pace-bend/core/body';
 import type { AthleteList, Squad } from '@pace-bend/core/record';
-import { api, ApiProblem } from '../app/api.ts';
+import { api, ApiProblem } from '../api/api.ts';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { AVAILABILITY_WORDS, ROWING_WORDS } from '../parts/words.ts';

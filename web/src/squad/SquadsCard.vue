@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { v7 as uuid } from 'uuid';
 import { computed, onMounted, ref, watch } from 'vue';
 import { LIMITS, type AthleteList, type AthleteRow, type Squad } from '@pace-bend/core/record';
-import { api } from '../app/api.ts';
+import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import PickOne from '../parts/PickOne.vue';
 

@@ -3,13 +3,13 @@ import { computed } from 'vue';
 import { ageInYears } from '@pace-bend/core/body';
 import type { Step } from '@pace-bend/core/record';
 import CautionChips from '../cautions/CautionChips.vue';
-import RefusedChanges from '../outbox/RefusedChanges.vue';
-import SavingState from '../outbox/SavingState.vue';
+import RefusedChanges from '../unsent/RefusedChanges.vue';
+import SavingState from '../unsent/SavingState.vue';
 import StepsLine from '../parts/StepsLine.vue';
 import { boatWords, inDays } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
-import OpenQuestions from './OpenQuestions.vue';
+import OpenQuestions from '../cautions/OpenQuestions.vue';
 
 defineProps<{ step: Step }>();
 

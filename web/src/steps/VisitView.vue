@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Step } from '@pace-bend/core/record';
-import { isTyping } from '../app/useGlobalKeys.ts';
+import { isTyping } from '../parts/useGlobalKeys.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { usePractice } from '../stores/practice.ts';
 import { useShelf } from '../stores/shelf.ts';

@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import type { CautionContext, ConditionFields, NoTouchFields } from '@pace-bend/core/caution';
 import { daysBetween } from '@pace-bend/core/caution';
 import type { AthleteFields, AthleteFile, Condition, GoalFields, NoTouchArea } from '@pace-bend/core/record';
-import { api, ApiProblem } from '../app/api.ts';
+import { api, ApiProblem } from '../api/api.ts';
 import { athleteRecord, withAnswer, withWaiting } from '../outbox/athleteChanges.ts';
 import { savingOf, useOutbox } from './outbox.ts';
 import { usePractice } from './practice.ts';

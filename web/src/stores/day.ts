@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import type { DayPage } from '@pace-bend/core/record';
-import { ApiProblem } from '../app/api.ts';
-import { read } from '../app/kept.ts';
+import { ApiProblem } from '../api/api.ts';
+import { read } from '../api/kept.ts';
 import { usePractice } from './practice.ts';
 
 /** One day's visits; the rail and the day's own page show the same. */

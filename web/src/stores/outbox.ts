@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { v7 as uuid } from 'uuid';
-import { api, type ApiProblem } from '../app/api.ts';
+import { api, type ApiProblem } from '../api/api.ts';
 import { bodyOf, type Change, type ChangeDraft } from '../outbox/change.ts';
 import { Outbox } from '../outbox/outbox.ts';
 import { browserStorage, openPages } from '../outbox/storage.ts';

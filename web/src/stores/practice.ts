@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { DateTime } from 'luxon';
 import type { Practice } from '@pace-bend/core/record';
-import { read } from '../app/kept.ts';
+import { read } from '../api/kept.ts';
 
 /** The practice: its name, its time zone, and the day it is there. */
 export const usePractice = defineStore('practice', () => {

@@ -1,5 +1,5 @@
 import { createPinia, setActivePinia } from 'pinia';
-import { api, ApiProblem } from '../app/api.ts';
+import { api, ApiProblem } from '../api/api.ts';
 import { installBrowser, type Answer, type Sent } from '../testing/browser.ts';
 import { useSession } from './session.ts';
 

@@ -1,10 +1,10 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { mayCall, type HttpMethod, type Me, type Welcome, type WhoIsIn } from '@pace-bend/core/access';
-import { setAccountOfPage } from '../app/account.ts';
-import { api, ApiProblem, onSignedOut } from '../app/api.ts';
-import { forgetKept, forgetOthers, keepAnswer, read } from '../app/kept.ts';
-import { unsentDrafts } from '../parts/drafts.ts';
+import { setAccountOfPage } from '../api/account.ts';
+import { api, ApiProblem, onSignedOut } from '../api/api.ts';
+import { forgetKept, forgetOthers, keepAnswer, read } from '../api/kept.ts';
+import { unsentDrafts } from '../api/drafts.ts';
 import { useOutbox } from './outbox.ts';
 
 /** How long leaving waits for what is on its way. */

@@ -2,7 +2,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { useOutbox } from './outbox.ts';
 import { ENTRIES, findEntry } from '@pace-bend/core/catalogue';
 import { METHODS, type OwnItem, type OwnWayFields } from '@pace-bend/core/method';
-import { ApiProblem } from '../app/api.ts';
+import { ApiProblem } from '../api/api.ts';
 import { formOf, sentOf } from '../shelf/ownEntryForm.ts';
 import { installBrowser, type Sent } from '../testing/browser.ts';
 import { useShelf } from './shelf.ts';

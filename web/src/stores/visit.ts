@@ -5,8 +5,8 @@ import { currentFindings, type Finding, type FindingContent, type StandingFindin
 import type { BlockPlan } from '@pace-bend/core/method';
 import { STOP_QUESTIONS, visitCautions, type Caution, type CautionContext, type QuestionId } from '@pace-bend/core/caution';
 import { cautionContextOf, currentReadings, openQuestions, type Arrival, type Override, type Reading, type ReadingFields, type Referral, type Step, type StopAnswers, type Visit, type VisitFile } from '@pace-bend/core/record';
-import { api, ApiProblem } from '../app/api.ts';
-import { keepAnswer, read } from '../app/kept.ts';
+import { api, ApiProblem } from '../api/api.ts';
+import { keepAnswer, read } from '../api/kept.ts';
 import type { Change } from '../outbox/change.ts';
 import { findingSpot, readingSpot, visitRecord, withAnswer, withWaiting } from '../outbox/visitChanges.ts';
 import { savingOf, useOutbox } from './outbox.ts';

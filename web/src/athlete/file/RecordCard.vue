@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Athlete } from '@pace-bend/core/record';
-import { api } from '../../app/api.ts';
+import { api } from '../../api/api.ts';
 import { useAction } from '../../parts/useAction.ts';
 import { useSession } from '../../stores/session.ts';
 

@@ -4,11 +4,11 @@ import { v7 as uuid } from 'uuid';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { personKey, SQUAD_FIELDS, type DateOrder, type SquadField } from '@pace-bend/core/exchange';
 import { LIMITS, type AthleteList } from '@pace-bend/core/record';
-import { api, ApiProblem } from '../../app/api.ts';
+import { api, ApiProblem } from '../../api/api.ts';
 import PickOne from '../../parts/PickOne.vue';
 import ProblemNote from '../../parts/ProblemNote.vue';
 import { usePractice } from '../../stores/practice.ts';
-import type { SquadAnswer, SquadQuestion } from '../../workers/squad.worker.ts';
+import type { SquadAnswer, SquadQuestion } from './squad.worker.ts';
 
 /** Reads a squad in from a table: looked at first, column by column and row by row; then all of it, or nothing. */
 const practice = usePractice();
@@ -28,7 +28,7 @@ const MOST_BYTES = 20 * 1024 * 1024;
 let worker: Worker | null = null;
 function begin(): void {
   worker?.terminate();
-  worker = new Worker(new URL('../../workers/squad.worker.ts', import.meta.url), { type: 'module' });
+  worker = new Worker(new URL('./squad.worker.ts', import.meta.url), { type: 'module' });
   // Without its worker nothing can be read: that is said, and choosing the file again begins anew.
   const failed = (event: Event) => {
     event.preventDefault();

@@ -4,7 +4,7 @@ import { useRoute, useRouter } from 'vue-router';
 import Button from 'ant-design-vue/es/button';
 import { motionOf } from '@pace-bend/core/body';
 import { sortStrip, stripOf, type Squad, type SquadStrip, type StripOrder } from '@pace-bend/core/record';
-import { api, ApiProblem } from '../../app/api.ts';
+import { api, ApiProblem } from '../../api/api.ts';
 import PickOne from '../../parts/PickOne.vue';
 import ProblemNote from '../../parts/ProblemNote.vue';
 import { usePractice } from '../../stores/practice.ts';

@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router';
 import { CONSENT_AREAS, type ConsentArea } from '@pace-bend/core/caution';
 import { placeWords } from '@pace-bend/core/body';
 import { LIMITS } from '@pace-bend/core/record';
-import { isTyping } from '../../app/useGlobalKeys.ts';
+import { isTyping } from '../../parts/useGlobalKeys.ts';
 import { inDays } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';

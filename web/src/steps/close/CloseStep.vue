@@ -6,7 +6,7 @@ import { motionOf } from '@pace-bend/core/body';
 import { RULES } from '@pace-bend/core/caution';
 import { LIMITS, whatWasDone } from '@pace-bend/core/record';
 import { foldRun } from '@pace-bend/core/table';
-import MeasureBoard from '../../parts/measuring/MeasureBoard.vue';
+import MeasureBoard from '../../measuring/MeasureBoard.vue';
 import { useAction } from '../../parts/useAction.ts';
 import ProblemNote from '../../parts/ProblemNote.vue';
 import { useDay } from '../../stores/day.ts';

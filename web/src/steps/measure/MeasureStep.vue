@@ -2,7 +2,7 @@
 import Button from 'ant-design-vue/es/button';
 import { useRouter } from 'vue-router';
 import FindingsCard from '../../findings/FindingsCard.vue';
-import MeasureBoard from '../../parts/measuring/MeasureBoard.vue';
+import MeasureBoard from '../../measuring/MeasureBoard.vue';
 import { useVisit } from '../../stores/visit.ts';
 
 const visit = useVisit();

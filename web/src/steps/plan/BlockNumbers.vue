@@ -8,7 +8,7 @@ import ListFields from './ListFields.vue';
 import SidesMenu from './SidesMenu.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import PickOne from '../../parts/PickOne.vue';
-import NumberField from './NumberField.vue';
+import NumberField from '../../parts/NumberField.vue';
 
 /** Every number of a block, each with its own message when it cannot be. */
 const props = defineProps<{ block: BlockPlan; /** What the numbers become in the line, on the side shown. */ cues: readonly Cue[]; tighter: 'left' | 'right'; canSplit: boolean; disabled: boolean }>();

@@ -6,7 +6,7 @@ import { motionOf, positionOn } from '@pace-bend/core/body';
 import { axisOf, fits } from '@pace-bend/core/method';
 import { formatNumber, formatSigned, referenceBands } from '@pace-bend/core/measure';
 import { formatDuration } from '@pace-bend/core/record';
-import { isTyping } from '../../app/useGlobalKeys.ts';
+import { isTyping } from '../../parts/useGlobalKeys.ts';
 import PosedFigure from '../../parts/PosedFigure.vue';
 import StairDrawing from '../../parts/StairDrawing.vue';
 import StairLegend from '../../parts/StairLegend.vue';

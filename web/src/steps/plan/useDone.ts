@@ -1,6 +1,6 @@
 import { onMounted, ref } from 'vue';
 import type { DoneSoFar } from '@pace-bend/core/session';
-import { api, ApiProblem } from '../../app/api.ts';
+import { api, ApiProblem } from '../../api/api.ts';
 
 /** What was done before this visit: the athlete's week and the day of the hands. Null until it is known; the plan can be made without. */
 export function useDone(visitId: () => string) {

@@ -6,7 +6,7 @@ import { DateTime } from 'luxon';
 import { LIMITS } from '@pace-bend/core/record';
 import ProblemNote from '../../parts/ProblemNote.vue';
 import { useAction } from '../../parts/useAction.ts';
-import { dropDraft, keepDraft, readDraft } from '../../parts/drafts.ts';
+import { dropDraft, keepDraft, readDraft } from '../../api/drafts.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';

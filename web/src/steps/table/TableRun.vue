@@ -97,7 +97,7 @@ useTableKeys({
     <h1>Nothing to run yet</h1>
     <p>Plan a block first, then come back here. <RouterLink :to="`/visit/${visit.id}/plan`">Plan</RouterLink></p>
   </div>
-  <main v-else-if="view" class="table" :class="[`is-${status}`, `f-${family}`]" data-testid="table" :data-status="status" :data-cue="cue.index" :data-position="Math.round(state.positionMs)">
+  <main v-else-if="view" class="table" :class="`is-${status}`" data-phases :style="{ '--accent': `var(--phase-${status === 'eased' || status === 'stopped' ? 'contract' : family}-far, #f3eddf)` }" data-testid="table" :data-status="status" :data-cue="cue.index" :data-position="Math.round(state.positionMs)">
     <TableHeader :run="run" :status="status" />
 
     <TableStage :run="run" :status="status" :last-score="lastScore" :edge-digits="edgeDigits" />
@@ -133,39 +133,19 @@ useTableKeys({
   --band: #1f4438;
   --plum: #e3a9da;
   --plum-soft: #3d2a39;
-  --accent: #f3eddf;
+  /* Read from where the therapist stands: the colours of the phases, lighter. */
+  --phase-contract-far: #f3b08c;
+  --phase-oscillate-far: #e3a9da;
+  --phase-hold-far: #8fd0b8;
+  --phase-relax-far: #f2c14e;
+  --phase-move-far: #a9cbe2;
+  --phase-breathe-far: #a9cbe2;
   display: grid;
   grid-template: auto 1fr auto auto / minmax(0, 1fr);
   min-height: 100vh;
   min-height: 100dvh;
   background: var(--ground);
   color: var(--ink);
-}
-
-.f-contract {
-  --accent: #f3b08c;
-}
-
-.f-oscillate {
-  --accent: #e3a9da;
-}
-
-.f-hold {
-  --accent: #8fd0b8;
-}
-
-.f-relax {
-  --accent: #f2c14e;
-}
-
-.f-move,
-.f-breathe {
-  --accent: #a9cbe2;
-}
-
-.is-eased,
-.is-stopped {
-  --accent: #f3b08c;
 }
 
 .empty {

@@ -6,7 +6,7 @@ import ProblemNote from '../../parts/ProblemNote.vue';
 import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
-import OpenQuestions from '../OpenQuestions.vue';
+import OpenQuestions from '../../cautions/OpenQuestions.vue';
 import StopNotice from '../referral/StopNotice.vue';
 import { isForbidden } from '../plan/usePlan.ts';
 import TableRun from './TableRun.vue';

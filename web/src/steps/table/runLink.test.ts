@@ -1,6 +1,6 @@
 import type { ProblemType } from '@pace-bend/core/access';
 import type { StoredRunEvent } from '@pace-bend/core/record';
-import { ApiProblem } from '../../app/api.ts';
+import { ApiProblem } from '../../api/api.ts';
 import { refusalOf, type Change } from '../../outbox/change.ts';
 import { eventsSpot, joinEvents, linkOf, pendingRun, RunLink, runSpot } from './runLink.ts';
 

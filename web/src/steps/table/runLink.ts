@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import type { RunFields, StoredRunEvent } from '@pace-bend/core/record';
 import type { RunEvent } from '@pace-bend/core/table';
-import type { ApiProblem } from '../../app/api.ts';
+import type { ApiProblem } from '../../api/api.ts';
 import { problemOf, type Change } from '../../outbox/change.ts';
 
 export type LinkState = 'sent' | 'waiting' | 'elsewhere' | 'refused';

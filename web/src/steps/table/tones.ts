@@ -1,18 +1,5 @@
-import type { PhaseKindFacts } from '@pace-bend/core/method';
+import { phaseFamily, type PhaseFamily } from '@pace-bend/core/method';
 
-/** Notes in hertz for each family of phases: one rises into work, one falls out of it. Soft, a third apart at most. */
-const NOTES: Record<PhaseKindFacts['family'], readonly number[]> = {
-  'set-up': [392],
-  move: [440, 523],
-  hold: [523],
-  breathe: [330],
-  contract: [523, 659],
-  relax: [659, 440],
-  rest: [330, 262],
-  oscillate: [494, 587],
-  press: [440, 494],
-  joint: [494, 440],
-};
 const WARNING: readonly number[] = [220, 220, 220];
 
 const NOTE_S = 0.16;
@@ -33,8 +20,8 @@ export class Tones {
     }
   }
 
-  phase(family: PhaseKindFacts['family']): void {
-    this.play(NOTES[family]);
+  phase(family: PhaseFamily): void {
+    this.play(phaseFamily(family).notes);
   }
 
   warning(): void {

@@ -4,7 +4,7 @@ import { phaseKind, type Line } from '@pace-bend/core/method';
 import { currentReadings, LIMITS, type Run, type RunFields } from '@pace-bend/core/record';
 import { betweenPasses, passKey, sessionStrip, type Between, type StripItem } from '@pace-bend/core/session';
 import { applyEvent, carryTo, foldRun, nextChangeMs, READY, viewRun, type RunEventBody, type RunState } from '@pace-bend/core/table';
-import { keepChoice, readChoice } from '../../parts/drafts.ts';
+import { keepChoice, readChoice } from '../../api/drafts.ts';
 import { useOutbox } from '../../stores/outbox.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';

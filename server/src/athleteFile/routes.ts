@@ -1,0 +1,58 @@
+import { Router } from 'express';
+import Joi from 'joi';
+import { LIMITS, type AthleteFile } from '@pace-bend/core/record';
+import { caller } from '../access/guard.ts';
+import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
+import { goalsOf } from '../athletes/goals.ts';
+import { athleteById } from '../athletes/queries.ts';
+import { snapshot, type Pool } from '../db/pool.ts';
+import { eventsOfAthlete } from '../events/queries.ts';
+import { idFrom } from '../http/ids.ts';
+import { invalid, notFound } from '../http/problem.ts';
+import { validate } from '../http/validate.ts';
+import { pastReadings } from '../readings/queries.ts';
+import { referredVisits } from '../safety/queries.ts';
+import { squadNamesOf } from '../squads/queries.ts';
+import { errorKnowledge } from '../studies/queries.ts';
+import { visitsOf } from '../visits/queries.ts';
+import { eraseAthlete } from './erase.ts';
+import { wholeRecord } from './record.ts';
+
+const eraseSchema = Joi.object<{ confirm: string }, true>({ confirm: Joi.string().max(LIMITS.nameLength).required().label('The name') });
+
+/** An athlete's file as a whole, read at one moment; it stands above the folders it is made of. */
+export function athleteFileRoutes(pool: Pool, now: () => Date): Router {
+  const router = Router();
+
+  router.get('/athletes/:id', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    response.json(await snapshot(pool, async (db): Promise<AthleteFile> => {
+      const athlete = await athleteById(db, practice.id, id);
+      if (!athlete) throw notFound('This athlete');
+      return {
+        athlete, conditions: await conditionsOf(db, id), noTouch: await noTouchOf(db, id), squads: await squadNamesOf(db, id), past: await pastReadings(db, id, null), visits: await visitsOf(db, id),
+        referredVisitIds: await referredVisits(db, id), events: await eventsOfAthlete(db, practice.id, id), errors: await errorKnowledge(db, practice.id), goals: await goalsOf(db, id),
+      };
+    }));
+  });
+
+  router.get('/athletes/:id/record', async (request, response) => {
+    const record = await wholeRecord(pool, idFrom(request));
+    response.attachment('athlete-record.json').json({ format: 'pace-bend athlete record', version: 1, takenOutAt: now().toISOString(), ...record });
+  });
+
+  /** Erases everything about an athlete. Their name has to be typed; what stays are lines of the audit, which hold no content. */
+  router.delete('/athletes/:id', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    const { confirm } = validate(eraseSchema, request.body);
+    const athlete = await athleteById(pool, practice.id, id);
+    if (!athlete) throw notFound('This athlete');
+    if (confirm.trim() !== athlete.name) throw invalid([{ path: 'confirm', message: 'The name that was typed is not the athlete’s. Nothing was erased.' }]);
+    await eraseAthlete(pool, id);
+    response.json({ erased: true });
+  });
+
+  return router;
+}

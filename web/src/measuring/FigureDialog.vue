@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import type { Side } from '@pace-bend/core/body';
+import type { MotionComparison } from '@pace-bend/core/record';
+import { INSTRUMENT_WORDS } from '../parts/words.ts';
+import PosedFigure from '../parts/PosedFigure.vue';
+import SheetDialog from '../parts/SheetDialog.vue';
+
+/** The test position as large as the screen allows: where it is read, what is held, what must not follow. */
+defineProps<{ row: MotionComparison; values: Partial<Record<Side, number | null>>; short: readonly Side[] }>();
+const open = defineModel<boolean>('open', { required: true });
+</script>
+
+<template>
+  <SheetDialog v-model:open="open" :title="`${row.motion.name}, ${row.motion.testPosition}`" :width="900" :top="20">
+    <PosedFigure :motion="row.motion" :values="values" :short="short" :bands="row.bands" :size="480" :shape="1.75" />
+    <dl>
+      <dt>Landmarks</dt><dd>{{ row.motion.landmarks }}</dd>
+      <dt>Block</dt><dd>{{ row.motion.block }}</dd>
+      <dt>Lengthens</dt><dd>{{ row.motion.lengthens.join(', ') }}</dd>
+      <dt>Read with</dt><dd>{{ row.motion.instruments.map((each) => INSTRUMENT_WORDS[each].toLowerCase()).join(' or ') }}, {{ row.motion.mode }}</dd>
+    </dl>
+    <p class="small soft">Filled hand moves, open hand holds; the ring is the axis; the dotted line is what is read along. Left has a full outline, right a broken one; the wedge is the reference.</p>
+  </SheetDialog>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: 96px 1fr;
+  gap: 3px 14px;
+  margin: 10px 0 6px;
+}
+
+dt {
+  color: var(--soft);
+}
+
+dd {
+  margin: 0;
+}
+
+p {
+  margin: 0;
+}
+</style>

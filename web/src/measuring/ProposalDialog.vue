@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import Button from 'ant-design-vue/es/button';
+import InputNumber from 'ant-design-vue/es/input-number';
+import type { Motion } from '@pace-bend/core/body';
+import { cautionsFor, measuring as measuringAction } from '@pace-bend/core/caution';
+import { formatDuration, proposeMeasuring, roundSeconds } from '@pace-bend/core/record';
+import { usePractice } from '../stores/practice.ts';
+import { useVisit } from '../stores/visit.ts';
+import PosedFigure from '../parts/PosedFigure.vue';
+import SheetDialog from '../parts/SheetDialog.vue';
+
+/** What to measure today, with reasons, within the minutes there are. */
+const open = defineModel<boolean>('open', { required: true });
+const emit = defineEmits<{ take: [motionIds: readonly string[]] }>();
+const visit = useVisit();
+const practice = usePractice();
+
+/** Measuring is a part of the visit; a fifth of it is usual. */
+const minutes = ref(Math.max(4, Math.round((visit.file?.visit.minutesAvailable ?? 40) / 5)));
+const forbidden = (motion: Motion) => motion.sides.every((side) => ['stop', 'avoid'].includes(cautionsFor(visit.cautionContext!, measuringAction(motion.id, side)).level ?? ''));
+
+const proposals = computed(() => {
+  const { athlete, visit: { complaintRegion: region, complaintSide: side, startsAt }, goals, past, errors } = visit.file!;
+  return proposeMeasuring({ person: athlete, sport: athlete.sport || (athlete.rowing === 'none' ? '' : 'Rowing'), complaint: { region, side }, goals, past, errors, today: practice.dayOf(startsAt), dayOf: practice.dayOf, forbidden }, minutes.value);
+});
+const chosen = ref<Set<string>>(new Set());
+watch([proposals, open], () => { chosen.value = new Set(proposals.value.filter((each) => each.fits).map((each) => each.motion.id)); }, { immediate: true });
+const seconds = computed(() => roundSeconds(proposals.value.filter((each) => chosen.value.has(each.motion.id)).map((each) => each.motion)));
+
+function toggle(id: string): void {
+  const next = new Set(chosen.value);
+  if (!next.delete(id)) next.add(id);
+  chosen.value = next;
+}
+function take(): void {
+  emit('take', [...chosen.value]);
+  open.value = false;
+}
+</script>
+
+<template>
+  <SheetDialog v-model:open="open" title="What to measure today" :width="720">
+    <p class="minutes"><label>Within <InputNumber :value="minutes" :min="2" :max="60" aria-label="Minutes for measuring" @change="(value) => { if (typeof value === 'number') minutes = value; }" /> minutes</label> <span class="soft">what is chosen takes about <b class="num">{{ formatDuration(seconds * 1000) }}</b>, turns included</span></p>
+    <p v-if="proposals.length === 0" class="soft">Nothing speaks for any motion yet: no earlier values, no complaint, no goal, no sport. Add motions by name.</p>
+    <ul>
+      <li v-for="each in proposals" :key="each.motion.id">
+        <label :class="{ out: !chosen.has(each.motion.id) }">
+          <input type="checkbox" :checked="chosen.has(each.motion.id)" @change="toggle(each.motion.id)">
+          <PosedFigure :motion="each.motion" :size="48" decorative />
+          <span><b>{{ each.motion.name }}</b> <span class="soft small">{{ each.motion.testPosition }}</span><span class="small why">{{ each.reasons.map((reason) => reason.words).join(' · ') }}<template v-if="!each.fits"> · more minutes would bring it in</template></span></span>
+        </label>
+      </li>
+    </ul>
+    <div class="foot"><Button type="primary" :disabled="chosen.size === 0" @click="take">Measure {{ chosen.size === 1 ? 'this one' : `these ${chosen.size}` }}</Button><Button @click="open = false">Leave it</Button></div>
+  </SheetDialog>
+</template>
+
+<style scoped>
+.minutes {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 14px;
+}
+
+ul {
+  max-height: 430px;
+  margin: 10px 0;
+  padding: 0;
+  overflow-y: auto;
+  list-style: none;
+}
+
+li label {
+  display: grid;
+  grid-template-columns: 22px 66px minmax(0, 1fr);
+  align-items: center;
+  gap: 10px;
+  min-height: 58px;
+  border-bottom: 1px solid var(--line-faint);
+  cursor: pointer;
+}
+
+li input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--spruce-fill);
+}
+
+.why {
+  display: block;
+}
+
+.out b {
+  color: var(--soft);
+}
+
+.foot {
+  display: flex;
+  gap: 10px;
+}
+</style>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue';
+import { blocking, cautionsFor, measuring as measuringAction, overriddenFor } from '@pace-bend/core/caution';
+import type { Side } from '@pace-bend/core/body';
+import type { Judgement } from '@pace-bend/core/limiter';
+import type { Moment, MotionComparison } from '@pace-bend/core/record';
+import EndOfMotion from '../findings/EndOfMotion.vue';
+import type { Findings } from '../findings/useFindings.ts';
+import DeviceTab from './DeviceTab.vue';
+import { useVisit } from '../stores/visit.ts';
+import FigureDialog from './FigureDialog.vue';
+import PosedFigure from '../parts/PosedFigure.vue';
+import LimiterCard from './LimiterCard.vue';
+import TrialsTab from './TrialsTab.vue';
+import type { Measuring } from './useMeasuring.ts';
+
+/** One motion: its figure, and behind four tabs the trials, the end of the motion, what may hold it, and the device. */
+const props = defineProps<{ row: MotionComparison; measuring: Measuring; moment: Moment; findings: Findings; judged: (side: Side) => Judgement }>();
+const emit = defineEmits<{ advance: [side: Side, index: number]; step: [by: 1 | -1]; measure: [motionId: string] }>();
+
+const visit = useVisit();
+const motion = computed(() => props.row.motion);
+const TABS = computed(() => [
+  { id: 'read', label: 'Read' }, ...(props.moment === 'before' ? [{ id: 'end', label: 'End' }, { id: 'holds', label: 'What holds it' }] : []),
+  ...(motion.value.unit === 'deg' ? [{ id: 'device', label: 'Device' }] : []),
+]);
+const tab = ref('read');
+const large = ref(false);
+const trials = ref<InstanceType<typeof TrialsTab> | null>(null);
+
+async function focus(side: Side, index: number): Promise<void> {
+  if (tab.value !== 'device') tab.value = 'read';
+  await nextTick();
+  trials.value?.focus(side, index);
+}
+defineExpose({ focus });
+
+const values = computed(() => Object.fromEntries(props.row.sides.map((each) => [each.side, each.now?.value ?? null])));
+const short = computed(() => props.row.sides.filter((each) => each.short).map((each) => each.side));
+const judgedSides = computed(() => (tab.value === 'holds' ? short.value.map((side) => ({ side, judgement: props.judged(side) })) : []));
+/** Whether the motion may not be taken to its end on a side. */
+const closed = (side: Side) => blocking(cautionsFor(visit.cautionContext!, measuringAction(motion.value.id, side)), overriddenFor(visit.file!.overrides, motion.value.id, side)).length > 0;
+
+function onTabKey(event: KeyboardEvent): void {
+  const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+  if (by === 0) return;
+  event.preventDefault();
+  const ids = TABS.value.map((each) => each.id);
+  tab.value = ids[(ids.indexOf(tab.value) + by + ids.length) % ids.length]!;
+  void nextTick(() => document.getElementById(`tab-${tab.value}`)?.focus());
+}
+</script>
+
+<template>
+  <section class="card panel" :aria-label="`${motion.name}, ${motion.testPosition}`">
+    <header>
+      <h2>{{ motion.name }}</h2>
+      <span class="soft small">{{ motion.testPosition }} · {{ motion.mode }}</span>
+    </header>
+    <button type="button" class="posed" :aria-label="`Show ${motion.name} large`" @click="large = true"><PosedFigure :motion="motion" :values="values" :short="short" :bands="row.bands" :size="150" :shape="1.95" /></button>
+    <FigureDialog v-if="large" v-model:open="large" :row="row" :values="values" :short="short" />
+    <div class="tabs" role="tablist" aria-label="What of this motion" @keydown="onTabKey">
+      <button v-for="each in TABS" :id="`tab-${each.id}`" :key="each.id" type="button" role="tab" :aria-selected="tab === each.id" :tabindex="tab === each.id ? 0 : -1" @click="tab = each.id">{{ each.label }}</button>
+    </div>
+    <div role="tabpanel" :aria-labelledby="`tab-${tab}`">
+      <DeviceTab v-if="tab === 'device'" :motion="motion" :measuring="measuring" :moment="moment" />
+      <EndOfMotion v-else-if="tab === 'end'" :motion="motion" :findings="findings" :closed="closed" />
+      <LimiterCard v-else-if="tab === 'holds'" :motion="motion" :judged="judgedSides" @measure="(id) => emit('measure', id)" />
+      <TrialsTab v-show="tab === 'read' || tab === 'device'" ref="trials" :class="{ under: tab === 'device' }" :row="row" :measuring="measuring" :moment="moment" @advance="(side, index) => emit('advance', side, index)" @step="(by) => emit('step', by)" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.panel {
+  display: grid;
+  gap: 10px;
+}
+
+header .small {
+  display: block;
+}
+
+.posed {
+  justify-self: center;
+  padding: 0;
+  border: 0;
+  background: none;
+  cursor: zoom-in;
+}
+
+.tabs {
+  display: flex;
+  gap: 2px;
+  border-bottom: 1px solid var(--line);
+}
+
+.tabs button {
+  flex: 1 1 auto;
+  min-height: 38px;
+  padding: 4px 6px;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  color: var(--soft);
+  font: inherit;
+  cursor: pointer;
+}
+
+.tabs button[aria-selected='true'] {
+  border-color: var(--spruce);
+  color: var(--ink);
+  font-weight: 700;
+}
+
+.under {
+  margin-top: 14px;
+  padding-top: 12px;
+  border-top: 1px solid var(--line-faint);
+}
+</style>

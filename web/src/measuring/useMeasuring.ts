@@ -1,0 +1,161 @@
+import { computed, onScopeDispose, reactive, ref, type Ref } from 'vue';
+import { MOTIONS, motionOf, type Instrument, type Motion, type Side } from '@pace-bend/core/body';
+import { compareMotion, type Moment, type MotionComparison, type ValueToday } from '@pace-bend/core/record';
+import { summariseTrials } from '@pace-bend/core/measure';
+import { readingSpot } from '../outbox/visitChanges.ts';
+import { useOutbox } from '../stores/outbox.ts';
+import { usePractice } from '../stores/practice.ts';
+import { useSession } from '../stores/session.ts';
+import { useVisit } from '../stores/visit.ts';
+import { keepChoice, keepDraft, readChoice, readDraft } from '../api/drafts.ts';
+import { checkTrials, differs, type CheckedTrials, type TypedTrials } from './trialEntry.ts';
+
+/** The motions of a visit and the trials being typed at one moment of it. */
+export function useMeasuring(moment: Moment) {
+  const visit = useVisit();
+  const practice = usePractice();
+  const session = useSession();
+  const outbox = useOutbox();
+  const visitId = visit.id;
+  const draftKey = `${visit.id}.trials.${moment}`;
+  const pickedKey = `${visit.id}.motions`;
+  const typed = reactive<Record<string, TypedTrials>>(readDraft<Record<string, TypedTrials>>(draftKey) ?? {});
+  const instruments = reactive<Record<string, Instrument>>({});
+  /** The motions chosen for this visit; null while nobody has chosen and last visit's set stands in. */
+  const picked: Ref<readonly string[] | null> = ref(readChoice<string[]>(pickedKey));
+
+  const onDay = computed(() => practice.dayOf(visit.file!.visit.startsAt));
+  const keyOf = (motionId: string, side: Side) => `${motionId}/${side}`;
+
+  const lastSet = computed(() => {
+    const latest = visit.file?.past.at(-1)?.visitId;
+    return (visit.file?.past ?? []).filter((reading) => reading.visitId === latest).map((reading) => reading.motionId);
+  });
+
+  /** Those chosen, or else last visit's set, and all that was measured today. In the catalogue's order. */
+  const motions = computed<Motion[]>(() => {
+    const ids = new Set([...visit.readings.map((reading) => reading.motionId), ...(picked.value ?? lastSet.value), ...Object.entries(typed).filter(([, trials]) => trials.some((text) => text !== '')).map(([key]) => key.split('/')[0]!)]);
+    return MOTIONS.filter((motion) => ids.has(motion.id));
+  });
+
+  function standing(motionId: string, side: Side) {
+    return visit.readings.find((reading) => reading.motionId === motionId && reading.side === side && reading.moment === moment);
+  }
+
+  function instrumentFor(motion: Motion): Instrument {
+    return instruments[motion.id]
+      ?? motion.sides.map((side) => standing(motion.id, side)?.instrument).find(Boolean)
+      ?? visit.readings.find((reading) => reading.motionId === motion.id)?.instrument
+      ?? visit.file?.past.findLast((reading) => reading.motionId === motion.id)?.instrument
+      ?? motion.instruments[0];
+  }
+
+  const spotOf = (motionId: string, side: Side) => readingSpot({ motionId, side, moment });
+  /** What was refused of one side: it is still shown as typed, with what is wrong. */
+  const refused = (motionId: string, side: Side) => outbox.refusedAt(visit.record, spotOf(motionId, side));
+  const isUnsent = (motionId: string, side: Side) => outbox.at(visit.record, spotOf(motionId, side)) !== null;
+
+  const trialsOf = (motionId: string, side: Side): TypedTrials => typed[keyOf(motionId, side)] ?? (refused(motionId, side)?.body.trials as number[] | undefined)?.map(String) ?? standing(motionId, side)?.trials.map(String) ?? [];
+  /** What is wrong with what was sent of one side, or null. */
+  function problemOf(motionId: string, side: Side): string | null {
+    const refusal = typed[keyOf(motionId, side)] ? null : refused(motionId, side)?.refusal;
+    if (!refusal) return null;
+    return refusal.isStale ? `${refusal.message} What stands now is shown when you press Esc; Enter puts yours in its place.` : refusal.message;
+  }
+  const checked = (motion: Motion, side: Side): CheckedTrials => checkTrials(trialsOf(motion.id, side), motion);
+
+  /** Everything measured today, with what is being typed in place of what stands. */
+  const valuesToday = computed<ValueToday[]>(() => {
+    const values: ValueToday[] = visit.readings
+      .filter((reading) => !(reading.moment === moment && typed[keyOf(reading.motionId, reading.side)]))
+      .map(({ motionId, side, moment: at, instrument, examinerId, value }) => ({ motionId, side, moment: at, instrument, examinerId, value: value! }));
+    for (const key of Object.keys(typed)) {
+      const [motionId, side] = key.split('/') as [string, Side];
+      const motion = motionOf(motionId);
+      const { values: trials } = checked(motion, side);
+      if (trials.length > 0) values.push({ motionId, side, moment, instrument: instrumentFor(motion), examinerId: session.me?.id ?? null, value: summariseTrials(trials).mean });
+    }
+    return values;
+  });
+
+  const comparisons = computed<MotionComparison[]>(() => motions.value.map((motion) => compareMotion(motion, moment, {
+    person: visit.file!.athlete, onDay: onDay.value, today: valuesToday.value, past: visit.file!.past, errors: visit.file!.errors,
+  })));
+
+  function type(motion: Motion, side: Side, index: number, text: string): void {
+    const key = keyOf(motion.id, side);
+    const trials = [...trialsOf(motion.id, side)];
+    while (trials.length <= index) trials.push('');
+    trials[index] = text;
+    typed[key] = trials;
+    keepDraft(draftKey, typed);
+  }
+
+  function forget(key: string): void {
+    delete typed[key];
+    keepDraft(draftKey, typed);
+  }
+
+  /** Puts back what stands, for one side. */
+  function takeBack(motion: Motion, side: Side): void {
+    forget(keyOf(motion.id, side));
+    const wrong = refused(motion.id, side);
+    if (wrong) outbox.drop(wrong.id);
+  }
+
+  /** Saves a side if what is typed is sound and differs from what stands. Enter and leaving the field both ask for it. */
+  function commit(motion: Motion, side: Side): void {
+    const key = keyOf(motion.id, side);
+    if ((!typed[key] && !refused(motion.id, side)) || visit.finished) return;
+    const { values, sound } = checked(motion, side);
+    if (!sound) return;
+    if (differs(values, standing(motion.id, side)?.trials)) put(motion, side, values);
+    else takeBack(motion, side);
+    forget(key);
+  }
+
+  const put = (motion: Motion, side: Side, trials: readonly number[]) => visit.saveReading({ motionId: motion.id, side, moment, mode: motion.mode, instrument: instrumentFor(motion), trials });
+
+  /** Saves whatever is sound: what an earlier page left behind, and what is being left behind now. */
+  function commitAll(): void {
+    if (visit.id !== visitId) return;
+    for (const key of Object.keys(typed)) {
+      const [motionId, side] = key.split('/') as [string, Side];
+      commit(motionOf(motionId), side);
+    }
+  }
+  commitAll();
+  onScopeDispose(commitAll);
+
+  function setInstrument(motion: Motion, instrument: Instrument): void {
+    instruments[motion.id] = instrument;
+    // A reading already taken is corrected: it was read with the other instrument.
+    for (const side of motion.sides) {
+      const reading = standing(motion.id, side);
+      if (reading && reading.instrument !== instrumentFor(motion)) put(motion, side, reading.trials);
+    }
+  }
+
+  function pick(motionId: string): void {
+    picked.value = [...new Set([...motions.value.map((motion) => motion.id), motionId])];
+    keepChoice(pickedKey, picked.value);
+  }
+
+  /** Puts a set in place of what was chosen; what was measured stays. */
+  function choose(motionIds: readonly string[]): void {
+    picked.value = [...motionIds];
+    keepChoice(pickedKey, picked.value);
+  }
+
+  /** Takes a motion off the list; only offered while nothing of it was measured. */
+  function drop(motionId: string): void {
+    picked.value = motions.value.map((motion) => motion.id).filter((id) => id !== motionId);
+    keepChoice(pickedKey, picked.value);
+  }
+
+  const isMeasured = (motion: Motion) => visit.readings.some((reading) => reading.motionId === motion.id);
+
+  return { motions, comparisons, lastSet, choose, problemOf, isUnsent, trialsOf, checked, instrumentFor, setInstrument, type, takeBack, commit, pick, drop, isMeasured, standing };
+}
+
+export type Measuring = ReturnType<typeof useMeasuring>;
