@@ -62,5 +62,16 @@ export default tseslint.config(
     languageOptions: { globals: globals.browser },
     rules: forbid({ group: ['@pace-bend/server*', '**/server/src/**'], message: 'the interface talks to the server over HTTP only.' }, nodeBuiltins, insideOfFolders),
   },
+  {
+    // A promise that nobody waits for is a failure that nobody hears of.
+    files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'e2e/**/*.ts', 'bench/**/*.ts', 'web/src/**/*.ts'],
+    ignores: ['bench/strip/**'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: { '@typescript-eslint/no-floating-promises': 'error', '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }], '@typescript-eslint/await-thenable': 'error' },
+  },
+  {
+    files: ['e2e/**/*.ts'],
+    rules: { 'no-restricted-properties': ['error', { property: 'waitForTimeout', message: 'wait for something that happens: see e2e/waiting.ts.' }] },
+  },
   { files: ['bin/**/*.mjs', 'e2e/**/*.ts', 'bench/**/*.ts', '*.js', '*.mjs'], languageOptions: { globals: globals.node } },
 );

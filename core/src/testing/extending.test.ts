@@ -37,7 +37,7 @@ test('every file and every test that the list names is there', () => {
   for (const path of paths) expect([path, existsSync(path)]).toEqual([path, true]);
   const tests = new Set([...document.matchAll(/`(\w+\.test\.ts)`/g)].map(([, name]) => name!));
   const there = new Set<string>();
-  const walk = (folder: string): void => { for (const each of readdirSync(folder, { withFileTypes: true })) (each.isDirectory() ? walk(`${folder}/${each.name}`) : there.add(each.name)); };
+  const walk = (folder: string): void => { for (const each of readdirSync(folder, { recursive: true, encoding: 'utf8' })) there.add(each.split('/').at(-1)!); };
   for (const part of ['core/src', 'server/src', 'web/src']) walk(part);
   for (const name of tests) expect([name, there.has(name)]).toEqual([name, true]);
 });
