@@ -35,7 +35,8 @@ export function arrangeStay(blocks: readonly ProposedBlock[], possibleOf: Readon
         const skipped = blocks.filter((_, j) => j < i && ((way.done >> j) & 1) === 0).length;
         for (const { passes, usual } of turnings(each, possibleOf.get(each.block.id))) {
           const { changes, at } = walk(passes, way.at);
-          const cost = way.cost + changes + (usual ? 0 : NOT_USUAL) + skipped * OUT_OF_ORDER;
+          // Of two that cannot both begin with their tighter side, the first does.
+          const cost = way.cost + changes + (usual ? 0 : NOT_USUAL * (1 + (blocks.length - n) / 100)) + skipped * OUT_OF_ORDER;
           const done = way.done | (1 << i);
           const key = `${done}/${at ?? ''}`;
           const known = next.get(key);

@@ -10,7 +10,7 @@ const ALL = (Object.keys(PHASE_FAMILIES) as PhaseFamily[]).flatMap((family) => {
 
 <template>
   <defs>
-    <pattern v-for="{ family, tile } in families ? ALL.filter((each) => families!.includes(each.family)) : ALL" :id="`${prefix}-${family}`" :key="family" :width="tile.width" :height="tile.height" pattern-units="userSpaceOnUse" :pattern-transform="tile.turned ? 'rotate(45)' : undefined">
+    <pattern v-for="{ family, tile } in families ? ALL.filter((each) => families!.includes(each.family)) : ALL" :id="`${prefix}-${family}`" :key="family" :width="tile.width" :height="tile.height" patternUnits="userSpaceOnUse" :patternTransform="tile.turned ? 'rotate(45)' : undefined">
       <path :d="tile.path" :fill="tile.filled ? `var(--phase-${family}-mark)` : 'none'" :stroke="tile.filled ? 'none' : `var(--phase-${family}-mark)`" :stroke-width="tile.stroke" :opacity="tile.faint ? 0.55 : undefined" />
     </pattern>
   </defs>

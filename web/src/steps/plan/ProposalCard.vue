@@ -47,6 +47,8 @@ const spare = computed(() => {
   const minutes = Math.floor(props.minutes - plan.value.seconds / 60);
   return minutes >= LEAST_SPARE_MIN && leftOut.value.every((each) => each.moreMinutes === null && (each.value === 0 || each.triedMinutes >= TRIED_MIN)) ? minutes : 0;
 });
+/** The side it is in for: the one that misses most. */
+const tightest = (each: ProposedBlock) => each.sides.reduce((most, side) => (side.missing > most.missing ? side : most));
 const unweighed = computed(() => plan.value?.leftOut.some((each) => each.words.startsWith('not weighed')) ?? false);
 const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} min more would bring it in`);
 </script>
@@ -90,7 +92,7 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
               <button type="button" class="link small" :aria-label="`Without ${nameOf(each.block.entryId)}`" @click="asked.ban(each.block.entryId)">Without</button>
             </template>
           </div>
-          <p v-if="each.kind === 'work'" class="small why">{{ each.sides[0]!.because }}<template v-if="gain(each)"> · expected {{ gain(each) }}</template></p>
+          <p v-if="each.kind === 'work'" class="small why">{{ tightest(each).because }}<template v-if="gain(each)"> · expected {{ gain(each) }}</template></p>
           <div v-if="openReason === each.block.id" class="terms small">
             <p v-for="side in each.sides" :key="side.side"><b>{{ SIDE_WORDS[side.side] }}</b> {{ side.because }}: weight 1<template v-for="term in side.terms" :key="term.words"> + {{ term.weight }} {{ term.words }}</template> = {{ side.weight }}, worth {{ side.value.toFixed(1) }}</p>
             <p>{{ each.fit }}.</p>

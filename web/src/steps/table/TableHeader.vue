@@ -9,7 +9,7 @@ import type { TableHandle } from './useRun.ts';
 /** Who is on the table, what is being done on which side, and how far the session is. */
 const props = defineProps<{ run: TableHandle; status: RunStatus }>();
 const outbox = useOutbox();
-const { clockFailed, visit, view, linkState, muted, spoken } = props.run;
+const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.run;
 </script>
 
 <template>
@@ -25,7 +25,7 @@ const { clockFailed, visit, view, linkState, muted, spoken } = props.run;
       <span v-if="linkState === 'waiting'" class="tag" role="status">Not sent yet: {{ keptWords(outbox.isStored) }}</span>
       <button type="button" class="switch" :aria-pressed="!muted" @click="run.toggleMuted">Sound {{ muted ? 'off' : 'on' }} <kbd>M</kbd></button>
       <button type="button" class="switch" :aria-pressed="spoken" @click="run.toggleSpoken">Voice {{ spoken ? 'on' : 'off' }} <kbd>V</kbd></button>
-      <span class="num clock">{{ formatDuration(view.elapsedMs) }} of {{ formatDuration(view.totalMs) }}</span>
+      <span class="times"><span class="num clock">{{ formatDuration(view.elapsedMs) }} of {{ formatDuration(view.totalMs) }}</span> work<template v-if="wholeMs !== null"> · whole visit <span class="num">{{ formatDuration(wholeMs) }}</span></template></span>
     </span>
   </header>
 </template>

@@ -3,7 +3,7 @@ import { IDBFactory } from 'fake-indexeddb';
 import { createPinia, setActivePinia } from 'pinia';
 import { effectScope } from 'vue';
 import { findMethod, newBlock, type BlockPlan } from '@pace-bend/core/method';
-import type { RunFields, VisitFile } from '@pace-bend/core/record';
+import { SECONDS_A_SIDE, type RunFields, type VisitFile } from '@pace-bend/core/record';
 import { compile } from '@pace-bend/core/method';
 import { useOutbox } from '../../stores/outbox.ts';
 import { useVisit } from '../../stores/visit.ts';
@@ -237,3 +237,16 @@ test('a device that slept: the run stands at the last moment that is certain, as
     Date.now = now;
   }
 }, 20_000);
+
+test('the table says the work of its line and the whole visit, as the plan draws it; of another plan only the work', async () => {
+  open();
+  const { run, visit } = await atTheTable(1);
+  const work = run.view.value!.totalMs;
+  expect(run.wholeMs.value).toBeGreaterThan(work);
+  // Opening and close of a minute each, and one reading again.
+  expect(run.wholeMs.value! - work).toBe(120_000 + SECONDS_A_SIDE * 1000);
+  run.space();
+  visit.setBlocks([{ ...block, sides: [{ side: 'left', rounds: 4 }] }]);
+  await settle();
+  expect(run.wholeMs.value).toBeNull();
+});

@@ -66,11 +66,14 @@ export function useRun(rate: number) {
   const planChanged = computed(() => state.value.status !== 'ready' && state.value.status !== 'finished' && isOther.value);
 
   /** What the session line has between the blocks; nothing once the plan is another one than what is being run. */
-  const between = computed(() => {
+  const strip = computed(() => {
     if (isOther.value || !line.value) return null;
     const { plan: { blocks } } = visit.file!;
-    return betweenPasses(sessionStrip({ blocks, line: line.value, isMeasured: measuredIn(edgesOf(visit.file!)), mayMeasure: mayMeasureIn(visit.file!, visit.cautionContext!), shelf: shelf.shelf }), blocks);
+    return sessionStrip({ blocks, line: line.value, isMeasured: measuredIn(edgesOf(visit.file!)), mayMeasure: mayMeasureIn(visit.file!, visit.cautionContext!), shelf: shelf.shelf });
   });
+  const between = computed(() => strip.value && betweenPasses(strip.value, visit.file!.plan.blocks));
+  /** What the whole visit takes, as the plan draws it; the line alone is the work. */
+  const wholeMs = computed(() => (strip.value ? strip.value.seconds * 1000 : null));
   /** What is to be done before the cue that is on now, or when all is over; empty in the middle of a block. */
   const first = computed(() => {
     if (!between.value || !view.value) return '';
@@ -271,7 +274,7 @@ export function useRun(rate: number) {
   });
 
   open();
-  return { clockFailed, sleptMin, visit, line, state, view, first, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => outbox.flush(visit.record) };
+  return { clockFailed, sleptMin, wholeMs, visit, line, state, view, first, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => outbox.flush(visit.record) };
 }
 
 export type TableHandle = ReturnType<typeof useRun>;
