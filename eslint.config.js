@@ -73,5 +73,7 @@ export default tseslint.config(
     files: ['e2e/**/*.ts'],
     rules: { 'no-restricted-properties': ['error', { property: 'waitForTimeout', message: 'wait for something that happens: see e2e/waiting.ts.' }] },
   },
+  // A test of the interface may look at the files of the project.
+  { files: ['web/src/**/*.test.ts'], rules: forbid({ group: ['@pace-bend/server*', '**/server/src/**'], message: 'the interface talks to the server over HTTP only.' }, insideOfFolders) },
   { files: ['bin/**/*.mjs', 'e2e/**/*.ts', 'bench/**/*.ts', '*.js', '*.mjs'], languageOptions: { globals: globals.node } },
 );

@@ -5,6 +5,7 @@ import { SIDE_WORDS } from '../../parts/words.ts';
 import { keptWords } from '../../outbox/words.ts';
 import { useOutbox } from '../../stores/outbox.ts';
 import type { TableHandle } from './useRun.ts';
+import { keyOf } from '../../parts/keys.ts';
 
 /** Who is on the table, what is being done on which side, and how far the session is. */
 const props = defineProps<{ run: TableHandle; status: RunStatus }>();
@@ -18,13 +19,13 @@ const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.ru
     <h1 class="name">{{ visit.file!.athlete.name }}</h1>
     <span class="block-name">{{ view.blockName }}</span>
     <span class="which" :class="view.cue.side">{{ view.cue.side === 'left' ? '◂ ' : '' }}{{ SIDE_WORDS[view.cue.side] }}{{ view.cue.side === 'right' ? ' ▸' : '' }}</span>
-    <RouterLink v-if="status !== 'running' && !visit.finished" class="back" :to="`/visit/${visit.id}/letter`">Refer <kbd>R</kbd></RouterLink>
+    <RouterLink v-if="status !== 'running' && !visit.finished" class="back" :to="`/visit/${visit.id}/letter`">Refer <kbd>{{ keyOf('refer') }}</kbd></RouterLink>
     <span class="tail">
       <span v-if="run.clockRate > 1" class="tag">Walk-through ×{{ run.clockRate }}</span>
       <span v-if="clockFailed" class="tag" role="status">Clock without its helper: keep this page in front</span>
       <span v-if="linkState === 'waiting'" class="tag" role="status">Not sent yet: {{ keptWords(outbox.isStored) }}</span>
-      <button type="button" class="switch" :aria-pressed="!muted" @click="run.toggleMuted">Sound {{ muted ? 'off' : 'on' }} <kbd>M</kbd></button>
-      <button type="button" class="switch" :aria-pressed="spoken" @click="run.toggleSpoken">Voice {{ spoken ? 'on' : 'off' }} <kbd>V</kbd></button>
+      <button type="button" class="switch" :aria-pressed="!muted" @click="run.toggleMuted">Sound {{ muted ? 'off' : 'on' }} <kbd>{{ keyOf('muted') }}</kbd></button>
+      <button type="button" class="switch" :aria-pressed="spoken" @click="run.toggleSpoken">Voice {{ spoken ? 'on' : 'off' }} <kbd>{{ keyOf('spoken') }}</kbd></button>
       <span class="times"><span class="num clock">{{ formatDuration(view.elapsedMs) }} of {{ formatDuration(view.totalMs) }}</span> work<template v-if="wholeMs !== null"> · whole visit <span class="num">{{ formatDuration(wholeMs) }}</span></template></span>
     </span>
   </header>

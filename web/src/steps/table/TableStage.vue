@@ -11,6 +11,7 @@ import { useShelf } from '../../stores/shelf.ts';
 import BreathBar from './BreathBar.vue';
 import RoundSquares from './RoundSquares.vue';
 import type { TableHandle } from './useRun.ts';
+import { keyOf } from '../../parts/keys.ts';
 
 /** One number, one instruction, and where the edge is: what is read from across the room. */
 const props = defineProps<{
@@ -101,7 +102,7 @@ const counting = computed(() => props.status === 'running' || props.status === '
       <RoundSquares :round="cue.round" :rounds="cue.rounds" />
       <div class="edge">
         <span v-if="unit === 'of10'" class="lab">Pressure, as felt</span>
-        <span v-else class="lab">{{ isRead ? 'Edge now' : 'Edge expected' }} <kbd>E</kbd></span>
+        <span v-else class="lab">{{ isRead ? 'Edge now' : 'Edge expected' }} <kbd>{{ keyOf('edge') }}</kbd></span>
         <span v-if="edgeDigits !== null" class="num value typing" data-testid="edge-typing">{{ edgeDigits.padEnd(2, '_') }}</span>
         <span v-else class="num value" data-testid="edge">{{ formatValue(view.edge, unit) }}</span>
         <span v-if="typeof cue.furthest === 'number'" class="furthest" :class="{ past: isPast }" data-testid="furthest">{{ isPast ? 'past the limit of' : 'no further than' }} {{ formatValue(cue.furthest, unit) }}</span>

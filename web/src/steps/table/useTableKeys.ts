@@ -1,40 +1,16 @@
 import { onMounted, onUnmounted } from 'vue';
+import { TABLE_KEYS, type TableAct } from '../../parts/keys.ts';
 
-export interface TableKeys {
-  readonly space: () => void;
-  readonly next: () => void;
-  readonly again: () => void;
-  readonly stop: () => void;
-  readonly digit: (digit: number) => void;
-  readonly edge: () => void;
-  readonly erase: () => void;
-  readonly muted: () => void;
-  readonly spoken: () => void;
-  readonly enter: () => void;
-  readonly refer: () => void;
-}
+export type TableKeys = Readonly<Record<TableAct, () => void>> & { readonly digit: (digit: number) => void };
 
 /** Every action has a key; foot pedals send Page Up and Page Down. A key that is kept down counts once. */
 export function useTableKeys(keys: TableKeys): void {
-  const actions: Record<string, () => void> = {
-    ' ': keys.space,
-    ArrowRight: keys.next,
-    PageDown: keys.next,
-    ArrowLeft: keys.again,
-    PageUp: keys.again,
-    Escape: keys.stop,
-    Backspace: keys.erase,
-    Enter: keys.enter,
-    e: keys.edge,
-    m: keys.muted,
-    v: keys.spoken,
-    r: keys.refer,
-  };
   const onKey = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-    const action = /^\d$/.test(key) ? () => keys.digit(Number(key)) : actions[key];
-    if (!action) return;
+    const act = TABLE_KEYS.find((each) => each.codes.includes(key))?.act;
+    if (!act) return;
+    const action = act === 'digit' ? () => keys.digit(Number(key)) : keys[act];
     // A button that has the focus keeps Enter for itself; Space belongs to the run.
     if (key === 'Enter' && (event.target as HTMLElement).closest('button, a')) return;
     event.preventDefault();
