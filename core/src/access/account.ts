@@ -15,6 +15,9 @@ export interface Account extends AccountFields {
   readonly revision: number;
 }
 
+/** Signed out by itself: nothing asked for so many hours, and once a day whatever was done. A treatment with one athlete is far shorter. */
+export const SIGNED_IN_HOURS = { idle: 2, longest: 12 } as const;
+
 /** Who is signed in. */
 export interface Me {
   readonly id: string;

@@ -14,6 +14,23 @@ export interface Measured {
 
 export type ChangeKind = 'real-gain' | 'real-loss' | 'inside-error' | 'cannot-tell';
 
+/**
+ * A verdict of change in words, wherever it is told: alone, or with whose error it was held against.
+ * @example changeWords('real-gain') // → 'a real gain'
+ */
+export function changeWords(kind: ChangeKind, error?: string): string {
+  switch (kind) {
+    case 'real-gain':
+      return `a real gain${error === undefined ? '' : `, past ${error}`}`;
+    case 'real-loss':
+      return `a real loss${error === undefined ? '' : `, past ${error}`}`;
+    case 'inside-error':
+      return `inside ${error ?? 'the error'}`;
+    case 'cannot-tell':
+      return 'cannot tell';
+  }
+}
+
 export interface ChangeVerdict {
   readonly kind: ChangeKind;
   /** Later minus earlier, as read. */
@@ -44,7 +61,7 @@ export function classifyChange(earlier: Measured, later: Measured, motion: Pick<
   const mdc = detectable(earlier, later);
   const kind = Math.abs(gain) <= mdc ? 'inside-error' : gain > 0 ? 'real-gain' : 'real-loss';
   const error = `${errorName(earlier, later)} of ±${formatValue(mdc, motion.unit)}`;
-  return { kind, delta, gain, mdc, words: `${formatSigned(gain, motion.unit)}: ${{ 'real-gain': `a real gain, past ${error}`, 'real-loss': `a real loss, past ${error}`, 'inside-error': `inside ${error}` }[kind]}` };
+  return { kind, delta, gain, mdc, words: `${formatSigned(gain, motion.unit)}: ${changeWords(kind, error)}` };
 }
 
 /**
@@ -54,5 +71,5 @@ export function classifyChange(earlier: Measured, later: Measured, motion: Pick<
 export function cannotTell(earlier: Measured, later: Measured, motion: Pick<Motion, 'unit' | 'better'>, because: string): ChangeVerdict {
   const delta = later.value - earlier.value;
   const gain = motion.better === 'higher' ? delta : -delta;
-  return { kind: 'cannot-tell', delta, gain, mdc: detectable(earlier, later), words: `${formatSigned(gain, motion.unit)}: cannot tell, ${because}` };
+  return { kind: 'cannot-tell', delta, gain, mdc: detectable(earlier, later), words: `${formatSigned(gain, motion.unit)}: ${changeWords('cannot-tell')}, ${because}` };
 }

@@ -1,6 +1,6 @@
 import type { Motion } from '../body/index.ts';
-import { formatSigned, formatValue } from '../measure/words.ts';
 import type { LevelInput } from './localLevel.ts';
+import { changeWords, formatSigned, formatValue } from '../measure/index.ts';
 
 export interface Period {
   /** Days, both included. */
@@ -37,7 +37,7 @@ export function comparePeriods(readings: readonly LevelInput[], first: Period, s
   const gain = (b.mean - a.mean) * (motion.better === 'higher' ? 1 : -1);
   const limit = 1.96 * Math.hypot(a.error, b.error);
   const isReal = Math.abs(gain) > limit;
-  const verdict = isReal ? `a real ${gain > 0 ? 'gain' : 'loss'}, past the error of ±${formatValue(limit, motion.unit)}` : `inside the error of ±${formatValue(limit, motion.unit)}`;
+  const verdict = changeWords(isReal ? (gain > 0 ? 'real-gain' : 'real-loss') : 'inside-error', `the error of ±${formatValue(limit, motion.unit)}`);
   return { first: a, second: b, gain, limit, isReal, words: `${formatSigned(gain, motion.unit)}: ${verdict}` };
 }
 

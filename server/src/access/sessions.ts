@@ -1,13 +1,11 @@
-import type { Role } from '@pace-bend/core/access';
+import { SIGNED_IN_HOURS, type Role } from '@pace-bend/core/access';
 import type { PracticeScope } from '@pace-bend/core/caution';
 import { change, firstRow, fromJson, type Db } from '../db/pool.ts';
 import { digest, newToken } from './tokens.ts';
 
 const HOUR_MS = 3_600_000;
-/** Nothing asked for so long: signed out. A treatment with one athlete is far shorter. */
-export const IDLE_MS = 2 * HOUR_MS;
-/** Signed in once a day, whatever was done meanwhile. */
-export const ABSOLUTE_MS = 12 * HOUR_MS;
+export const IDLE_MS = SIGNED_IN_HOURS.idle * HOUR_MS;
+export const ABSOLUTE_MS = SIGNED_IN_HOURS.longest * HOUR_MS;
 /** How exactly the last request is remembered. */
 const SEEN_EVERY_MS = 60_000;
 

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Side } from '@pace-bend/core/body';
 import type { Level } from '@pace-bend/core/caution';
-import { formatNumber, formatSigned, type ChangeKind } from '@pace-bend/core/measure';
+import { changeWords, formatNumber, formatSigned } from '@pace-bend/core/measure';
 import type { Moment, MotionComparison, SideComparison } from '@pace-bend/core/record';
 import { useOutbox } from '../stores/outbox.ts';
 import BendPair, { type FanValues } from '../parts/BendPair.vue';
@@ -26,15 +26,13 @@ const figure = (each: SideComparison | undefined) => (each?.now ? formatNumber(e
 /** After work, the value before stands beneath. */
 const was = (each: SideComparison | undefined) => (props.moment === 'after' && each?.before ? `was ${formatNumber(each.before.value)}` : '');
 
-const GAIN_WORDS: Record<ChangeKind, string> = { 'real-gain': 'a real gain', 'real-loss': 'a real loss', 'inside-error': 'inside the error', 'cannot-tell': 'cannot tell' };
-
 /** What a row says: one sentence, after work one for each side. */
 const words = computed(() => {
   const { row } = props;
   if (props.moment === 'after') {
     const gains = row.sides.filter((each) => each.gained).map((each) => {
       const side = each.side === 'midline' ? '' : `${each.side === 'left' ? 'Left' : 'Right'} `;
-      return `${side}${formatSigned(each.gained!.gain, row.motion.unit)}, ${GAIN_WORDS[each.gained!.kind]}`;
+      return `${side}${formatSigned(each.gained!.gain, row.motion.unit)}, ${changeWords(each.gained!.kind)}`;
     });
     return gains.length > 0 ? gains.join('\n') : 'Measure again, same position';
   }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { computed, reactive, ref } from 'vue';
+import { SIGNED_IN_HOURS } from '@pace-bend/core/access';
 import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import { ROLE_WORDS } from '../parts/words.ts';
@@ -27,7 +28,7 @@ async function change(): Promise<void> {
       <h2>{{ session.me!.name }}</h2>
       <p class="soft">{{ ROLE_WORDS[session.me!.role] }}</p>
       <div class="choices"><Button @click="session.signOut()">Sign out</Button><Button @click="session.signOutEverywhere()">Sign out everywhere</Button></div>
-      <p class="soft small">Signed out by itself when nothing was done for two hours, and after twelve in any case.</p>
+      <p class="soft small">Signed out by itself when nothing was done for {{ SIGNED_IN_HOURS.idle }} hours, and after {{ SIGNED_IN_HOURS.longest }} in any case.</p>
     </section>
     <HandsCard v-if="!session.isCoach" />
     <form class="card fields" novalidate aria-label="Password" @submit.prevent="change">
