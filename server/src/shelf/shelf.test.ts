@@ -168,7 +168,7 @@ test('hands: limits of the practice, height of one’s own knuckles; what was do
   expect((await api().get(`/api/visits/${later}/dose`).expect(200)).body).toEqual(dose);
   // What was done stands as it happened, whatever becomes of the plan: two of the rounds fit into the minute.
   const past = (await visitFile(test_.app, later)).pastBlocks;
-  expect(past).toEqual([{ visitId, startsAt: file.visit.startsAt, entryId: 'calf-supine', methodId: 'static-hold', motionId: 'ankle-dorsiflexion', sides: [{ side: 'left', rounds: expect.any(Number) }] }]);
+  expect(past).toEqual([{ visitId, startsAt: file.visit.startsAt, entryId: 'calf-supine', methodId: 'static-hold', motionId: 'ankle-dorsiflexion', sides: [{ side: 'left', rounds: expect.any(Number), work: expect.any(Array) }] }]);
   expect(past[0]!.sides[0]!.rounds).toBeLessThanOrEqual(block.sides[0]!.rounds);
   await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: [] }).expect(200);
   expect((await visitFile(test_.app, later)).pastBlocks).toEqual(past);
