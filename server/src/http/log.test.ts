@@ -38,3 +38,19 @@ test('a log that has grown large is put aside at the next start', () => {
   openLog(path);
   expect(readFileSync(`${path}.1`, 'utf8')).toHaveLength(11 * 1024 * 1024);
 });
+
+test('a log that cannot be written costs its lines and nothing else', async () => {
+  const told: string[] = [];
+  const error = console.error;
+  console.error = (line: string) => { told.push(line); };
+  try {
+    const app = createApp({ pool: test_.pool, now: () => NOW, log: openLog('/proc/nowhere/requests.log') });
+    expect(told.join()).toContain('requests are not noted');
+    await requestAs(app, null).get('/api/health').expect(200);
+    // Every write to it fails, as on a full disk.
+    const full = createApp({ pool: test_.pool, now: () => NOW, log: openLog('/dev/full') });
+    for (let i = 0; i < 20; i++) await requestAs(full, null).get('/api/health').expect(200);
+  } finally {
+    console.error = error;
+  }
+});

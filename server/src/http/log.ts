@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, renameSync, statSync } from 'node:fs';
+import { closeSync, existsSync, mkdirSync, openSync, renameSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import type { RequestHandler } from 'express';
 import { destination, pino, stdTimeFunctions, type Logger } from 'pino';
@@ -21,11 +21,22 @@ const MOST_BYTES = 10 * 1024 * 1024;
 
 /** The server's log: one JSON line each, to a file, or nowhere. */
 export function openLog(path: string | null): Logger {
-  if (path === null) return pino({ enabled: false });
-  mkdirSync(dirname(path), { recursive: true });
-  if (existsSync(path) && statSync(path).size > MOST_BYTES) renameSync(path, `${path}.1`);
-  return pino({ base: null, timestamp: stdTimeFunctions.isoTime }, destination({ dest: path, append: true, sync: false }));
+  if (path === null) return silent();
+  try {
+    mkdirSync(dirname(path), { recursive: true });
+    if (existsSync(path) && statSync(path).size > MOST_BYTES) renameSync(path, `${path}.1`);
+    closeSync(openSync(path, 'a'));
+  } catch (error) {
+    console.error(`The log ${path} cannot be written (${(error as NodeJS.ErrnoException).code}): requests are not noted.`);
+    return silent();
+  }
+  const file = destination({ dest: path, append: true, sync: false });
+  // A full disk costs lines of the log, and nothing else.
+  file.on('error', () => undefined);
+  return pino({ base: null, timestamp: stdTimeFunctions.isoTime }, file);
 }
+
+const silent = (): Logger => pino({ enabled: false });
 
 /** Writes one line a request once its answer has gone out, or the caller has gone. */
 export function requestLog(log: Pick<Logger, 'info'>): RequestHandler {
