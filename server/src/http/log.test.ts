@@ -44,7 +44,7 @@ test('a log that cannot be written costs its lines and nothing else', async () =
   const error = console.error;
   console.error = (line: string) => { told.push(line); };
   try {
-    const app = createApp({ pool: test_.pool, now: () => NOW, log: openLog('/proc/nowhere/requests.log') });
+    const app = createApp({ pool: test_.pool, now: () => NOW, log: openLog('/dev/null/nowhere/requests.log') });
     expect(told.join()).toContain('requests are not noted');
     await requestAs(app, null).get('/api/health').expect(200);
     // Every write to it fails, as on a full disk.
