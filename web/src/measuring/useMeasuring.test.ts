@@ -22,17 +22,18 @@ async function open(file: VisitFile = visitFile({ past })) {
   globalThis.indexedDB = new IDBFactory();
   const kept: Reading[] = [...file.readings];
   let up = true;
+  let readable = true;
   const { sent, storage } = installBrowser(({ method, path, body }: Sent) => {
     if (!up) return null;
     if (path.endsWith('/practice')) return { status: 200, body: { name: 'P', timeZone: 'utc', today: '2026-11-25' } };
-    if (method === 'GET') return { status: 200, body: { ...file, readings: kept } };
+    if (method === 'GET') return readable ? { status: 200, body: { ...file, readings: kept } } : null;
     const fields = body as ReadingFields;
-    if (kept.some((each) => each.supersedes === fields.supersedes && each.motionId === fields.motionId && each.side === fields.side)) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.' } };
+    if (kept.some((each) => each.supersedes === fields.supersedes && each.motionId === fields.motionId && each.side === fields.side)) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.', current: kept } };
     const saved: Reading = { ...fields, id: path.split('/').at(-1)!, visitId: 'v', examinerId: null, takenAt: '2026-11-25T09:30:00.000Z', value: fields.trials.length > 0 ? fields.trials.reduce((sum, each) => sum + each, 0) / fields.trials.length : null };
     kept.push(saved);
     return { status: 200, body: saved };
   });
-  return { kept, sent, storage, setUp: (isUp: boolean) => { up = isUp; } };
+  return { kept, sent, storage, setUp: (isUp: boolean) => { up = isUp; }, setReadable: (is: boolean) => { readable = is; } };
 }
 
 /** Lets everything arrive that can, and what follows from it. */
@@ -199,6 +200,19 @@ test('a reading taken elsewhere meanwhile: told, both kept, mine only when asked
   await settleOutbox();
   expect(measuring.problemOf(hip.id, 'left')).toContain('Somewhere else.');
   expect(measuring.trialsOf(hip.id, 'left')).toEqual(['4']);
+  measuring.commit(hip, 'left');
+  await settleOutbox();
+  expect(kept.map((each) => [each.trials, each.supersedes])).toEqual([[[9], null], [[4], 'theirs']]);
+});
+
+test('typed again before the file was read anew: what the refusal said stands is what is corrected', async () => {
+  const { kept, setReadable } = await open();
+  const { measuring } = await board();
+  kept.push({ id: 'theirs', visitId: 'v', motionId: hip.id, side: 'left', moment: 'before', mode: 'passive', instrument: 'goniometer', trials: [9], supersedes: null, examinerId: null, takenAt: '2026-11-25T09:31:00.000Z', value: 9 });
+  setReadable(false);
+  measuring.type(hip, 'left', 0, '4');
+  measuring.commit(hip, 'left');
+  await settleOutbox();
   measuring.commit(hip, 'left');
   await settleOutbox();
   expect(kept.map((each) => [each.trials, each.supersedes])).toEqual([[[9], null], [[4], 'theirs']]);

@@ -137,7 +137,10 @@ export const useVisit = defineStore('visit', () => {
   /** Adds a reading, or corrects the one that stands for the same motion, side and moment. */
   function saveReading(fields: Omit<ReadingFields, 'supersedes'>): void {
     const spot = readingSpot(fields);
-    const standing = readings.value.find((each) => readingSpot(each) === spot) ?? file.value!.readings.findLast((each) => readingSpot(each) === spot);
+    // What a refusal said stands now is known before the file has been read again: typed once more, it is that which is corrected.
+    const told = waiting.value.find((change) => change.spot === spot && change.refusal?.isStale)?.refusal?.current;
+    const standing = (Array.isArray(told) ? currentReadings(told as Reading[]) : []).find((each) => readingSpot(each) === spot)
+      ?? readings.value.find((each) => readingSpot(each) === spot) ?? file.value!.readings.findLast((each) => readingSpot(each) === spot);
     if (fields.trials.length === 0 && outbox.takeBack(record.value, spot)) return;
     put({ spot, words: 'readings', method: 'PUT', path: `/visits/${id.value}/readings/${uuid()}`, body: { ...fields, supersedes: standing?.id ?? null }, join: 'replace', revision: null });
   }
