@@ -21,7 +21,8 @@ export async function still(page: Page): Promise<void> {
   await frames(page);
   await page.evaluate(async () => {
     const ending = () => document.getAnimations().filter((each) => each.playState === 'running' && each.effect?.getComputedTiming().endTime !== Number.POSITIVE_INFINITY);
-    for (let running = ending(); running.length > 0; running = ending()) await Promise.race([Promise.allSettled(running.map((each) => each.finished)), new Promise((resolve) => setTimeout(resolve, 100))]);
+    // What begins anew again and again is not waited for for ever.
+    for (let n = 0, running = ending(); n < 30 && running.length > 0; n++, running = ending()) await Promise.race([Promise.allSettled(running.map((each) => each.finished)), new Promise((resolve) => setTimeout(resolve, 100))]);
   });
   await frames(page);
 }
