@@ -52,7 +52,7 @@ export function viewRun(line: Line, state: RunState): TableView {
  * place follows the edge as it is now, after easing off or reading it, and every press the effort as it is now. The edge itself goes where
  * it went, rest stays rest, and what lies between keeps its part of the way; nothing is drawn past where cautions end it.
  */
-export function redrawn(line: Line, state: RunState, blockIndex: number, side: Cue['side']): Cue[] {
+export function redrawn(line: Line, state: Pick<RunState, 'adjustments' | 'cueIndex'>, blockIndex: number, side: Cue['side']): Cue[] {
   const cues = line.cues.filter((cue) => cue.blockIndex === blockIndex && cue.side === side);
   const first = cues[0];
   if (!first) return [];

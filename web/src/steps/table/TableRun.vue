@@ -27,8 +27,12 @@ const edgeDigits = ref<string | null>(null);
 const status = computed(() => (reopened.value && state.value.status === 'running' ? 'held' : state.value.status));
 const cue = computed(() => view.value!.cue);
 const block = computed(() => line.value!.blocks[cue.value.blockIndex]!);
+// Of the state only what changes the drawing: a frame moves the playhead and redraws nothing else.
+const adjustments = computed(() => state.value.adjustments);
+const cueIndex = computed(() => state.value.cueIndex);
 /** With the rest of the line as it is to be after easing off or reading the edge. */
-const sideCues = computed(() => redrawn(line.value!, state.value, cue.value.blockIndex, cue.value.side));
+const sideCues = computed(() => redrawn(line.value!, { adjustments: adjustments.value, cueIndex: cueIndex.value }, cue.value.blockIndex, cue.value.side));
+const drawn = computed(() => sideCues.value.find((each) => each.index === cue.value.index) ?? cue.value);
 const bands = computed(() => referenceBands(block.value.motionId, visit.file!.athlete, practice.dayOf(visit.file!.visit.startsAt)));
 const family = computed(() => phaseKind(cue.value.kind).family);
 const lastScore = computed(() => {
@@ -100,7 +104,7 @@ useTableKeys({
   <main v-else-if="view" class="table" :class="`is-${status}`" data-phases :style="{ '--accent': `var(--phase-${status === 'eased' || status === 'stopped' ? 'contract' : family}-far, #f3eddf)` }" data-testid="table" :data-status="status" :data-cue="cue.index" :data-position="Math.round(state.positionMs)">
     <TableHeader :run="run" :status="status" />
 
-    <TableStage :run="run" :status="status" :last-score="lastScore" :edge-digits="edgeDigits" />
+    <TableStage :run="run" :drawn="drawn" :status="status" :last-score="lastScore" :edge-digits="edgeDigits" />
 
     <div class="drawing">
       <StairDrawing :cues="sideCues" :better="block.better" :unit="unit" :bands="bands" :height="196" :playhead="lineMs" :read-edges="readEdges" :label="`Stair, ${cue.side}, round ${Math.min(Math.max(cue.round, 1), cue.rounds)} of ${cue.rounds}`" />

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { formatSigned, formatValue } from '@pace-bend/core/measure';
-import { motionSideIn } from '@pace-bend/core/method';
+import { motionSideIn, type Cue } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
-import { redrawn, type RunStatus } from '@pace-bend/core/table';
+import type { RunStatus } from '@pace-bend/core/table';
 import { entryFigure, figureValue } from '@pace-bend/core/catalogue';
 import PosedFigure from '../../parts/PosedFigure.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
@@ -18,6 +18,8 @@ const props = defineProps<{
   run: TableHandle;
   status: RunStatus;
   lastScore: number | null;
+  /** The cue that is on, as it is to be after easing off or reading the edge. */
+  drawn: Cue;
   /** Digits of an edge being typed, or null. */
   edgeDigits: string | null;
 }>();
@@ -29,7 +31,7 @@ const entry = computed(() => shelf.entryOf(line.value!.blocks[cue.value.blockInd
 const figure = computed(() => entryFigure(entry.value));
 /** The limb where it should be now: on its way from this cue's start to its end. A pressure moves nothing. */
 const limb = computed(() => {
-  const { startMs, endMs, from, to } = redrawn(line.value!, state.value, cue.value.blockIndex, cue.value.side).find((each) => each.index === cue.value.index)!;
+  const { startMs, endMs, from, to } = props.drawn;
   const side = motionSideIn(line.value!.blocks[cue.value.blockIndex]!, cue.value.side);
   const share = endMs > startMs ? Math.min(1, Math.max(0, (state.value.positionMs - startMs) / (endMs - startMs))) : 1;
   const at = unit.value === 'of10' ? figure.value.end : figureValue(entry.value, from + share * (to - from));
