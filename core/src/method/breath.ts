@@ -29,3 +29,12 @@ export function breathAt(offsetMs: number, pace: BreathPace): { readonly way: 'i
   const inMs = Math.round(pace.periodMs * pace.inShare);
   return within < inMs ? { way: 'in', share: within / inMs } : { way: 'out', share: (within - inMs) / (pace.periodMs - inMs) };
 }
+
+/** Whether a stretch of time lies within one breath in, or one breath out; of a free breath nothing is asked. */
+export function breathLies(way: 'in' | 'out' | 'free', offsetMs: number, durationMs: number, { periodMs, inShare }: BreathPace): boolean {
+  if (way === 'free') return true;
+  const inMs = Math.round(periodMs * inShare);
+  const [from, to] = way === 'in' ? [0, inMs] : [inMs, periodMs];
+  const at = offsetMs % periodMs;
+  return at >= from && at + durationMs <= to;
+}

@@ -2,7 +2,8 @@ import { motionOf, type Side } from '../body/index.ts';
 import { acrossSide, sideRelation, sideSentence, type Entry } from '../catalogue/index.ts';
 import { axisOf, type Axis } from './axis.ts';
 import { checkBlock } from './block.ts';
-import { nearestBreathEndMs } from './breath.ts';
+import { breathLies, nearestBreathEndMs } from './breath.ts';
+import { furthestAllowed } from './furthest.ts';
 import { phaseKind } from './phases.ts';
 import { BUILT_IN, type Shelf } from './shelf.ts';
 import type { BlockPlan, BreathPace, Condition, Cue, DurationRule, Line, LineBlock, Loop, Method, PhaseNode, PhaseSpec, SideLimits, SideRounds } from './types.ts';
@@ -122,9 +123,6 @@ interface Place {
   readonly place: string;
 }
 
-/** A way shorter than this part of the usual one counts as this long where a share of it is taken off. Common practice. */
-const SHORT_WAY = 0.25;
-
 /** Outside any loop there is one turn and no place. */
 const OUTSIDE = { turn: 1, turns: 1, place: '' } as const;
 
@@ -146,7 +144,7 @@ class PassWalk {
     this.timeMs = startMs;
     this.toward = context.axis.better === 'higher' ? 1 : -1;
     this.limits = context.block.limits?.find((each) => each.side === context.sideRounds.side);
-    this.furthest = this.furthestAllowed(context.todayEdge);
+    this.furthest = furthestAllowed(this.limits, context, this.number(context.method.painCeiling, { ...OUTSIDE, round: 1 }));
     this.edge = this.within(this.edge);
     this.position = this.restPosition();
   }
@@ -346,26 +344,6 @@ class PassWalk {
     return this.toward === 1 ? Math.min(possible, this.furthest) : Math.max(possible, this.furthest);
   }
 
-  /**
-   * Where cautions end the way. Of pressure: the ceiling of discomfort, because pressure is counted as it is felt. Of a limb: the nearer
-   * of the written cap and the share of the way from rest to today's edge. A share takes off at least what it takes off a short way,
-   * so that it still holds where the edge lies at or before rest; of an edge that was not read there is no share, and the limb stays at rest.
-   */
-  private furthestAllowed(todayEdge: number): number | null {
-    const { cap = null, edgeShare = null, painCeiling = null } = this.limits ?? {};
-    const { method, axis, isMeasured } = this.context;
-    if (axis.unit === 'of10') return Math.min(this.number(method.painCeiling, { ...OUTSIDE, round: 1 }), painCeiling ?? axis.possible.max);
-    const shared = edgeShare === null || edgeShare >= 1 ? null : isMeasured ? this.sharedEdge(edgeShare, todayEdge) : axis.rest;
-    if (cap === null || shared === null) return cap ?? shared;
-    return this.toward === 1 ? Math.min(cap, shared) : Math.max(cap, shared);
-  }
-
-  private sharedEdge(share: number, todayEdge: number): number {
-    const { rest, fan } = this.context.axis;
-    const travel = Math.max(this.toward * (todayEdge - rest), SHORT_WAY * (fan.max - fan.min));
-    return Math.round((todayEdge - this.toward * (1 - share) * travel) * 10) / 10;
-  }
-
   /** A number for a round, counted over all passes of this side; before the first it is the first round's, after the last the last's. */
   private asked(id: string, { round }: Place): number {
     const values = this.context.block.numbers[id]!;
@@ -399,15 +377,6 @@ function madeOf({ duration, effort, angle }: PhaseSpec): NonNullable<Cue['madeOf
     ...('seconds' in duration ? { seconds: duration.seconds } : {}), ...(effort === undefined ? {} : { effort }),
     ...('by' in angle ? { place: angle.by } : 'share' in angle ? { place: angle.share } : {}),
   };
-}
-
-/** Whether a stretch of time lies within one breath in, or one breath out; of a free breath nothing is asked. */
-function breathLies(way: Cue['breath'], offsetMs: number, durationMs: number, { periodMs, inShare }: BreathPace): boolean {
-  if (way === 'free') return true;
-  const inMs = Math.round(periodMs * inShare);
-  const [from, to] = way === 'in' ? [0, inMs] : [inMs, periodMs];
-  const at = offsetMs % periodMs;
-  return at >= from && at + durationMs <= to;
 }
 
 /** A sentence that follows on another. */
