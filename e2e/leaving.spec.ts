@@ -1,13 +1,13 @@
 import { expect, REFUSED, saved, signIn, test, walkIn } from './support.ts';
 import { frames } from './waiting.ts';
 
-test('unsent words of one account: said when signing out, never shown to or sent by the next, sent when their owner is back', async ({ page, expectedErrors }) => {
+test('unsent words of one account: said when signing out, never shown to or sent by the next, sent when their owner is back', async ({ page, line, expectedErrors }) => {
   expectedErrors.push(REFUSED, /ERR_FAILED/);
   await signIn(page, 'jonas');
   const visit = await walkIn(page, 'Unsent Words');
   await page.goto(`${visit}/close`);
   await expect(page.getByLabel('Your words')).toBeVisible();
-  await page.route('**/api/visits/*/note', (route) => route.abort());
+  line.cut((request) => request.url().endsWith('/note'));
   await page.getByLabel('Your words').fill('Only Jonas wrote this');
   await expect(page.getByText('Not sent yet: kept here')).toBeVisible();
 
@@ -19,7 +19,7 @@ test('unsent words of one account: said when signing out, never shown to or sent
   await page.getByRole('button', { name: 'Sign out' }).click();
   await dialog.getByRole('button', { name: 'Sign out and leave it here' }).click();
   await expect(page.getByLabel('Sign-in name')).toBeVisible();
-  await page.unroute('**/api/visits/*/note');
+  line.restore();
 
   const sent: string[] = [];
   page.on('request', (request) => { if (request.method() === 'PUT' && request.url().endsWith('/note')) sent.push(request.postData() ?? ''); });

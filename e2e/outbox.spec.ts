@@ -1,10 +1,9 @@
 import type { Page } from '@playwright/test';
 import { addMotion, expect, REFUSED, runThrough, saved, test, typeTrials, walkIn } from './support.ts';
+import { Line, WRITES } from './line.ts';
 import { frames } from './waiting.ts';
 
 const NOBODY = [REFUSED, /ERR_FAILED/];
-const cut = async (page: Page) => { await page.route('**/api/**', (route) => route.abort()); };
-const restore = (page: Page) => page.unroute('**/api/**');
 const notSent = (page: Page) => page.getByRole('navigation', { name: 'The day' }).getByRole('button', { name: /not sent yet/ });
 const allSent = (page: Page) => expect(notSent(page)).toHaveCount(0, { timeout: 40_000 });
 
@@ -77,14 +76,14 @@ async function recordOf(page: Page, visit: string): Promise<unknown> {
   };
 }
 
-test('the line is cut at every step of a visit: the record is the same as without', async ({ page, expectedErrors }) => {
+test('the line is cut at every step of a visit: the record is the same as without', async ({ page, line, expectedErrors }) => {
   test.setTimeout(240_000);
   expectedErrors.push(...NOBODY);
   const quiet = await wholeVisit(page, 'Quiet Line', async () => undefined, () => saved(page));
-  const disturbed = await wholeVisit(page, 'Cut Line', () => cut(page), async () => {
+  const disturbed = await wholeVisit(page, 'Cut Line', async () => line.cut(), async () => {
     // Long enough for a try to fail; nobody waits for it at the table.
     await frames(page, 60);
-    await restore(page);
+    line.restore();
     await expect.poll(async () => (await page.evaluate(() => window.dispatchEvent(new Event('online'))), await page.getByText(/[Nn]ot sent/).count()), { timeout: 30_000 }).toBe(0);
   });
   const [without, withCuts] = [await recordOf(page, quiet), await recordOf(page, disturbed)];
@@ -92,12 +91,12 @@ test('the line is cut at every step of a visit: the record is the same as withou
   expect(without).toMatchObject({ visit: { complaint: 'Left hip stiff', complaintScore: 4, isFinished: true }, note: 'Opens after two rounds.', findings: [{ kind: 'end' }], runs: [{ places: true }] });
 });
 
-test('readings without a line are drawn as not sent, survive a reload, and say why; finishing names them', async ({ page, expectedErrors }) => {
+test('readings without a line are drawn as not sent, survive a reload, and say why; finishing names them', async ({ page, line, expectedErrors }) => {
   expectedErrors.push(...NOBODY);
   const visit = await walkIn(page, 'Not Sent');
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
   await addMotion(page, 'hip extension knee bent');
-  await page.route('**/api/**', (route) => (route.request().method() === 'GET' ? route.continue() : route.abort()));
+  line.cut(WRITES);
   await typeTrials(page, [3, 5, 4]);
   await expect(page.getByTestId('value-left')).toHaveClass(/unsent/);
   await expect(page.getByRole('region', { name: 'Motions' }).getByText('not sent')).toBeVisible();
@@ -115,7 +114,7 @@ test('readings without a line are drawn as not sent, survive a reload, and say w
   await expect(sheet).toContainText('Kept on this device, for your account only');
   await expect(sheet).toContainText('The program cannot be reached.');
   await expect(sheet.getByRole('listitem')).toContainText('readings');
-  await restore(page);
+  line.restore();
   await sheet.getByRole('button', { name: 'Send now' }).click();
   await expect(sheet).toContainText('Everything is on the server.');
   await page.keyboard.press('Escape');
@@ -145,6 +144,7 @@ test('storage is forbidden: typing goes on, the screen says what that means, and
   expect(expectedErrors).toEqual([]);
   const context = await browser.newContext({ baseURL: process.env.APPLICATION_URL! });
   const page = await context.newPage();
+  const line = await Line.of(page);
   await page.addInitScript(() => {
     Object.defineProperty(window, 'indexedDB', { value: { open: () => { throw new DOMException('denied', 'SecurityError'); } } });
     Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError'); };
@@ -153,13 +153,13 @@ test('storage is forbidden: typing goes on, the screen says what that means, and
   expect(answer.status()).toBe(200);
   const visit = await walkIn(page, 'No Storage');
   await expect(page.getByRole('button', { name: 'Nothing can be kept on this device' })).toBeVisible();
-  await page.route('**/api/**', (route) => (route.request().method() === 'GET' ? route.continue() : route.abort()));
+  line.cut(WRITES);
   await page.getByLabel('What brings them today').fill('Only in memory');
   await expect(page.getByText('Not sent yet: kept while this page is open, trying again')).toBeVisible();
   await notSent(page).click();
   await expect(page.getByRole('dialog', { name: 'Not sent yet' })).toContainText('What is not sent is lost when this page is closed.');
   await page.keyboard.press('Escape');
-  await page.unroute('**/api/**');
+  line.restore();
   await expect(page.getByText('Not sent yet: kept while this page is open, trying again')).toHaveCount(0, { timeout: 20_000 });
   const file = await (await page.request.get(visit.replace('/visit/', '/api/visits/'))).json();
   expect(file.visit.complaint).toBe('Only in memory');

@@ -1,5 +1,6 @@
 import { addMotion, arriveNow, becomeOwner, expect, plannedVisit, REFUSED, runThrough, saved, signIn, test, typeTrials, walkIn } from './support.ts';
 import type { Page } from '@playwright/test';
+import { WRITES } from './line.ts';
 import { counted, frames, position } from './waiting.ts';
 
 const planOneBlock = (page: Page, name: string) => plannedVisit(page, name, 'hip extension knee bent', [3, 5, 4, 11, 12, 11], 'Breath-led contract-relax');
@@ -110,15 +111,15 @@ test('the program is killed in the middle: nothing acknowledged is lost, and wha
   await expect(page.getByText('was 4.0')).toBeVisible();
 });
 
-test('no answer for a while: what is typed is kept and sent', async ({ page, expectedErrors }) => {
+test('no answer for a while: what is typed is kept and sent', async ({ page, line, expectedErrors }) => {
   expectedErrors.push(REFUSED, /ERR_FAILED/);
   const visit = await walkIn(page, 'No Answer');
-  await page.route('**/api/**', (route) => (route.request().method() === 'GET' ? route.continue() : route.abort()));
+  line.cut(WRITES);
   await page.getByLabel('What brings them today').fill('Typed while nobody answered');
   await expect(page.getByText('Not sent yet: kept here, trying again')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('What brings them today')).toHaveValue('Typed while nobody answered');
-  await page.unroute('**/api/**');
+  line.restore();
   await expect(page.getByText('Not sent yet: kept here, trying again')).toHaveCount(0, { timeout: 15_000 });
   await saved(page);
   const file = await page.request.get(visit.replace('/visit/', '/api/visits/'));

@@ -100,7 +100,7 @@ test('an assistant measures, finds and reads studies, and does not decide what i
   await expect(findings.getByRole('list', { name: 'What was found' })).toContainText('Hip hike, left weak');
 });
 
-test('without devices the screen says so; a finding that cannot be sent stays and goes when the line is back', async ({ page, expectedErrors, emptyApplication }) => {
+test('without devices the screen says so; a finding that cannot be sent stays and goes when the line is back', async ({ page, line, expectedErrors, emptyApplication }) => {
   test.setTimeout(120_000);
   expectedErrors.push(REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
@@ -120,11 +120,11 @@ test('without devices the screen says so; a finding that cannot be sent stays an
   await page.keyboard.press('ArrowLeft');
   await expect(panel.getByRole('tab', { name: 'End' })).toHaveAttribute('aria-selected', 'true');
 
-  await page.route('**/findings/**', (route) => route.abort());
+  line.cut((request) => request.url().includes('/findings/'));
   await panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' }).click();
   await expect(panel.getByText('1 not sent')).toBeVisible();
   await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute('aria-pressed', 'true');
-  await page.unroute('**/findings/**');
+  line.restore();
   await panel.getByRole('group', { name: 'Guarding, left' }).getByRole('button', { name: 'lets go' }).click();
   await expect(panel.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
   await page.reload();

@@ -1,9 +1,10 @@
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { Application } from './application.ts';
+import { Line } from './line.ts';
 import { frames, still } from './waiting.ts';
 
 /** Tests start on the shared application, and fail when the page throws or logs an error it did not expect. */
-export const test = base.extend<{ expectedErrors: RegExp[]; emptyApplication: (env?: Record<string, string>) => Promise<Application> }>({
+export const test = base.extend<{ expectedErrors: RegExp[]; line: Line; emptyApplication: (env?: Record<string, string>) => Promise<Application> }>({
   // Everybody signs in as the owner; who does not want to starts with a page of their own.
   page: async ({ page }, use) => {
     await signIn(page);
@@ -21,6 +22,7 @@ export const test = base.extend<{ expectedErrors: RegExp[]; emptyApplication: (e
     if (!page.isClosed()) await page.goto('about:blank');
     await Promise.all(made.map((application) => application.stop()));
   },
+  line: async ({ page }, use) => { await use(await Line.of(page)); },
   expectedErrors: async ({ page }, use) => {
     const expected: RegExp[] = [];
     const seen: string[] = [];

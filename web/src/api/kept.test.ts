@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { installBrowser, type Answer } from '../testing/browser.ts';
 import { setAccountOfPage } from './account.ts';
-import { forgetKept, forgetOthers, keepAnswer, read } from './kept.ts';
+import { amendKept, forgetKept, forgetOthers, keepAnswer, read } from './kept.ts';
 
 let answer: Answer | null = { status: 200, body: { value: 1 } };
 beforeEach(async () => {
@@ -33,6 +33,28 @@ test('what was acknowledged since is part of it', async () => {
   await keepAnswer('/visits/v', { value: 'with the reading' });
   offline();
   expect(await read('/visits/v')).toEqual({ value: 'with the reading' });
+});
+
+test('what was acknowledged while nobody looked at it is put into everything kept that it belongs to', async () => {
+  await read('/visits/v');
+  answer = { status: 200, body: { value: 2 } };
+  await read('/visits/w');
+  await read('/day');
+  await amendKept('/visits/', (value) => ({ ...(value as object), more: true }));
+  offline();
+  expect(await read('/visits/v')).toEqual({ value: 1, more: true });
+  expect(await read('/visits/w')).toEqual({ value: 2, more: true });
+  expect(await read('/day')).toEqual({ value: 2 });
+});
+
+test('an answer that was on its way while something was acknowledged is not kept over it', async () => {
+  await read('/visits/v');
+  answer = { status: 200, body: { value: 'asked for before' } };
+  const asked = read('/visits/v');
+  await amendKept('/visits/v', () => ({ value: 'acknowledged' }));
+  expect(await asked).toEqual({ value: 'asked for before' });
+  offline();
+  expect(await read('/visits/v')).toEqual({ value: 'acknowledged' });
 });
 
 test('another account reads nothing of it, and once in leaves nothing of it there', async () => {

@@ -28,6 +28,10 @@ function open(): Promise<IDBPDatabase<Schema>> {
 const WHO = '/me';
 const keyOf = (path: string) => (path === WHO ? WHO : `${accountOfPage() ?? 'nobody'} ${path}`);
 
+/** How often what was acknowledged was put into what is kept, by how the paths begin: an answer asked for before that is older. */
+const amends = new Map<string, number>();
+const amendsOf = (path: string) => [...amends].reduce((sum, [start, times]) => sum + (path.startsWith(start) ? times : 0), 0);
+
 /** Keeps what the server said of a path, for the account of this page. Where nothing can be kept, nothing is. */
 export async function keepAnswer(path: string, value: unknown): Promise<void> {
   try {
@@ -43,6 +47,24 @@ async function keptAnswer(path: string): Promise<unknown> {
     return kept && Date.now() - kept.at < KEPT_MS ? kept.value : null;
   } catch {
     return null;
+  }
+}
+
+/**
+ * Puts what the server acknowledged into every answer kept for this account whose path begins so. `change` gives the answer as it
+ * is now, or the same one where nothing in it is different. Where nothing is kept there is nothing to put it into.
+ */
+export async function amendKept(pathStart: string, change: (value: unknown) => unknown): Promise<void> {
+  amends.set(pathStart, (amends.get(pathStart) ?? 0) + 1);
+  try {
+    const start = keyOf(pathStart);
+    const store = (await open()).transaction('answers', 'readwrite').store;
+    for (let cursor = await store.openCursor(IDBKeyRange.bound(start, `${start}\uffff`)); cursor; cursor = await cursor.continue()) {
+      const value = change(cursor.value.value);
+      if (value !== cursor.value.value) await cursor.update({ ...cursor.value, value });
+    }
+  } catch {
+    // Nothing was kept either.
   }
 }
 
@@ -67,9 +89,11 @@ export async function forgetKept(): Promise<void> {
 
 /** Reads from the server; without the line, what it said last today. Throws ApiProblem. */
 export async function read<T>(path: string): Promise<T> {
+  const before = amendsOf(path);
   try {
     const found = await api<T>('GET', path);
-    void keepAnswer(path, found);
+    // What was acknowledged meanwhile may not be in it: then what is kept, with that in it, is the better of the two.
+    if (amendsOf(path) === before) void keepAnswer(path, found);
     return found;
   } catch (error) {
     if (!(error instanceof ApiProblem) || !error.isOffline) throw error;

@@ -54,9 +54,10 @@ function world() {
     living.add(name);
     const answered: string[] = [];
     const refused: string[] = [];
+    const kept: string[] = [];
     const pages: OpenPages = { mine: name, canTell, living: async () => (canTell ? new Set(living) : new Set([name])), alone: (work) => work() };
-    const outbox: Outbox = new Outbox({ send, storage: store, pages, onUpdate: () => undefined, onAnswer: (change) => answered.push(change.id), onRefusal: (change) => refused.push(change.id) });
-    return { outbox, answered, refused, die: () => { living.delete(name); outbox.close(); } };
+    const outbox: Outbox = new Outbox({ send, storage: store, pages, onUpdate: () => undefined, onAnswer: (change) => answered.push(change.id), keep: async (change) => { kept.push(`${change.id} ${rows.has(change.id) ? 'still' : 'no longer'} stored`); }, onRefusal: (change) => refused.push(change.id) });
+    return { outbox, answered, refused, kept, die: () => { living.delete(name); outbox.close(); } };
   }
   return { rows, storage, server, page };
 }
@@ -152,6 +153,15 @@ describe('fields with a counter', () => {
     await outbox.insist('2');
     expect(server.fields.b).toBe('mine too');
   });
+});
+
+test('what was answered leaves the storage only once what is kept of its record has it', async () => {
+  const { page } = world();
+  const { outbox, kept } = page('p');
+  await outbox.open('ann');
+  await outbox.put(draft('a'));
+  await outbox.stored();
+  expect(kept).toEqual(['a still stored']);
 });
 
 test('fields that were refused go along with those typed since: correcting one is enough', async () => {

@@ -17,6 +17,8 @@ export interface OutboxDeps {
   /** Something is different now. */
   readonly onUpdate: () => void;
   readonly onAnswer: (change: Change, answer: unknown) => void;
+  /** Puts what was answered into what is kept of the record for the time without a line. Where nothing can be kept, nothing is; it does not fail. */
+  readonly keep: (change: Change, answer: unknown) => Promise<void>;
   readonly onRefusal: (change: Change) => void;
 }
 
@@ -56,7 +58,7 @@ export class Outbox {
   private problem: ApiProblem | null = null;
   private mirrored = true;
   /** What the storage does not say yet: the change as it is now, or null for one that is gone, and whose it is. */
-  private readonly unmirrored = new Map<string, { readonly account: string; readonly change: Change | null }>();
+  private readonly unmirrored = new Map<string, { readonly account: string; readonly change: Change | null; readonly first?: (() => Promise<void>) | undefined }>();
   private mirroring: Promise<void> = Promise.resolve();
   private adoptTimer: ReturnType<typeof setInterval> | undefined;
   private readonly answered = new Map<string, number>();
@@ -230,7 +232,7 @@ export class Outbox {
     this.problem = null;
     this.answered.set(sent.record, this.answersOf(sent.record) + 1);
     const revision = (answer as { revision?: unknown } | null)?.revision;
-    this.remove(sent.id);
+    this.remove(sent.id, () => this.deps.keep(sent, answer));
     // What waits behind it was made on top of it.
     if (sent.revision && typeof revision === 'number') {
       for (const later of this.list.filter((each) => each.revision?.of === sent.revision!.of)) this.replace({ ...later, revision: { ...later.revision!, base: revision } });
@@ -264,10 +266,11 @@ export class Outbox {
     return change;
   }
 
-  private remove(id: string): void {
+  /** `first`: what has to be done before the storage forgets it. */
+  private remove(id: string, first?: () => Promise<void>): void {
     this.list = this.list.filter((each) => each.id !== id);
     this.rebases.delete(id);
-    this.store(id);
+    this.store(id, first);
   }
 
   /** Takes up what pages that have gone left behind, in its order. */
@@ -293,12 +296,15 @@ export class Outbox {
   }
 
   /** Mirrors what a change is by now; one after another, so that the storage never runs ahead of the list. */
-  private store(id: string): void {
-    this.unmirrored.set(id, { account: this.owner!, change: this.list.find((each) => each.id === id) ?? null });
+  private store(id: string, first?: () => Promise<void>): void {
+    this.unmirrored.set(id, { account: this.owner!, change: this.list.find((each) => each.id === id) ?? null, first });
     this.mirroring = this.mirroring.then(async () => {
       // What could not be stored before is tried again with every change.
       for (const [each, wanted] of this.unmirrored) {
         try {
+          // What was answered leaves the storage only once what is kept of its record has it: a page that goes in between, and comes
+          // back without a line, finds it in one of the two.
+          await wanted.first?.();
           if (wanted.change) await this.deps.storage.put({ id: each, account: wanted.account, page: this.deps.pages.mine, change: wanted.change });
           else await this.deps.storage.remove(each);
         } catch {

@@ -1,6 +1,7 @@
 import type { Finding } from '@pace-bend/core/finding';
 import { summariseTrials } from '@pace-bend/core/measure';
 import type { Arrival, Override, Plan, Reading, ReadingFields, Referral, Run, StopAnswers, StoredRunEvent, Visit, VisitFile } from '@pace-bend/core/record';
+import { later } from './athleteChanges.ts';
 import type { Change } from './change.ts';
 
 /** Who is at work: what is not sent yet is theirs. */
@@ -59,14 +60,14 @@ function withEvents(events: readonly StoredRunEvent[], change: Change): StoredRu
 /** The visit with what the server answered to a change in it. */
 export function withAnswer(served: VisitFile, change: Change, answer: unknown): VisitFile {
   switch (kindOf(change)) {
-    case 'arrival': return { ...served, visit: answer as Visit };
-    case 'plan': return { ...served, plan: { revision: (answer as Plan).revision, blocks: change.body.blocks as Plan['blocks'] } };
-    case 'note': return { ...served, note: { revision: (answer as { revision: number }).revision, text: String(change.body.text) } };
+    case 'arrival': return { ...served, visit: later(served.visit, answer as Visit) };
+    case 'plan': return { ...served, plan: later(served.plan, { revision: (answer as Plan).revision, blocks: change.body.blocks as Plan['blocks'] }) };
+    case 'note': return { ...served, note: later(served.note, { revision: (answer as { revision: number }).revision, text: String(change.body.text) }) };
     case 'reading': return { ...served, readings: withOne(served.readings, answer as Reading) };
     case 'finding': return { ...served, findings: withOne(served.findings, answer as Finding) };
     case 'answers': return { ...served, answers: (answer as { answers: StopAnswers[] }).answers };
     case 'override': return { ...served, overrides: (answer as { overrides: Override[] }).overrides };
-    case 'referral': return { ...served, referral: (answer as { referral: Referral }).referral };
+    case 'referral': return { ...served, referral: later(served.referral, (answer as { referral: Referral }).referral) };
     case 'run': return { ...served, runs: withOne(served.runs, answer as Run) };
     case 'events': return { ...served, runs: served.runs.map((run) => (change.spot === `events/${run.id}` ? { ...run, events: withEvents(run.events, change) } : run)) };
     default: return served;

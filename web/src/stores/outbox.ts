@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { v7 as uuid } from 'uuid';
 import { api, type ApiProblem } from '../api/api.ts';
 import { bodyOf, type Change, type ChangeDraft } from '../outbox/change.ts';
+import { keepAcknowledged } from '../outbox/keep.ts';
 import { Outbox } from '../outbox/outbox.ts';
 import { browserStorage, openPages } from '../outbox/storage.ts';
 
@@ -39,6 +40,7 @@ export const useOutbox = defineStore('outbox', () => {
       isStored.value = outbox.isStored;
     },
     onAnswer: (change, answer) => { for (const hear of answers) hear(change, answer); },
+    keep: keepAcknowledged,
     onRefusal: (change) => { for (const hear of refusals) hear(change); },
   });
 

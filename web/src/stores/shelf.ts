@@ -7,6 +7,7 @@ import { USUAL_TOOL_LIMITS, type ToolMinutes } from '@pace-bend/core/session';
 import { api } from '../api/api.ts';
 import { read } from '../api/kept.ts';
 import type { Change } from '../outbox/change.ts';
+import { SHELF_RECORD, withItem } from '../outbox/keep.ts';
 import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
 
@@ -15,8 +16,6 @@ interface Hands {
   readonly revision: number;
   readonly knuckleCm: number | null;
 }
-
-const RECORD = 'shelf';
 
 function withWaiting(served: readonly OwnItem[], changes: readonly Change[], by: string): readonly OwnItem[] {
   return changes.filter((change) => change.refusal === null).reduce<readonly OwnItem[]>((items, change) => {
@@ -33,7 +32,7 @@ export const useShelf = defineStore('shelf', () => {
   /** What the server said last. */
   const served = shallowRef<readonly OwnItem[]>([]);
   /** With what waits: it can be planned with at once. */
-  const items = computed<readonly OwnItem[]>(() => withWaiting(served.value, outbox.of(RECORD), session.me?.name ?? ''));
+  const items = computed<readonly OwnItem[]>(() => withWaiting(served.value, outbox.of(SHELF_RECORD), session.me?.name ?? ''));
   const hands = ref<Hands>({ limits: USUAL_TOOL_LIMITS, revision: 0, knuckleCm: null });
   let loading: Promise<void> | null = null;
 
@@ -57,18 +56,18 @@ export const useShelf = defineStore('shelf', () => {
     return loading;
   }
 
-  outbox.hearAnswers((change, answer) => { if (change.record === RECORD) served.value = [...served.value.filter((item) => item.id !== (answer as OwnItem).id), answer as OwnItem]; });
+  outbox.hearAnswers((change, answer) => { if (change.record === SHELF_RECORD) served.value = withItem(served.value, answer as OwnItem); });
 
   /** Adds an item, or a new version of one; returns its id. Throws ApiProblem. */
   async function save(fields: OwnItem['fields'], supersedes: string | null): Promise<string> {
     const id = uuid();
-    await outbox.ask({ record: RECORD, spot: `item/${id}`, words: 'something of your own on the shelf', method: 'PUT', path: `/shelf/${id}`, body: { supersedes, fields }, join: 'none', revision: null });
+    await outbox.ask({ record: SHELF_RECORD, spot: `item/${id}`, words: 'something of your own on the shelf', method: 'PUT', path: `/shelf/${id}`, body: { supersedes, fields }, join: 'none', revision: null });
     return id;
   }
 
   /** Takes an item off the shelf, or puts it back. Throws ApiProblem. */
   const setRetired = (id: string, retired: boolean) =>
-    outbox.ask({ record: RECORD, spot: `retired/${id}`, words: 'something of your own on the shelf', method: 'POST', path: `/shelf/${id}/${retired ? 'retire' : 'restore'}`, body: {}, join: 'none', revision: null });
+    outbox.ask({ record: SHELF_RECORD, spot: `retired/${id}`, words: 'something of your own on the shelf', method: 'POST', path: `/shelf/${id}/${retired ? 'retire' : 'restore'}`, body: {}, join: 'none', revision: null });
 
   async function saveHands(fields: { readonly limits?: ToolMinutes; readonly knuckleCm?: number | null }): Promise<void> {
     if (fields.limits) hands.value = await api<Hands>('PUT', '/hands/limits', { revision: hands.value.revision, limits: fields.limits });

@@ -266,3 +266,12 @@ test('finishing sends what is still on its way first, and reopening makes it edi
   await visit.reopen();
   expect([visit.finished, visit.file!.visit.finishedAt]).toEqual([false, null]);
 });
+
+test('a condition typed into the athlete’s file counts in the visit at once, before the server has it', async () => {
+  const { visit, now, refuse } = await open();
+  refuse({ status: 503, body: { type: '/problems/busy', title: 'Busy', detail: 'Later.' } });
+  const condition = { kind: 'acute-fracture', regions: ['hip'], side: 'left', since: '2026-11-20', until: null, operation: null, note: '' };
+  useOutbox().put({ record: `athlete/${now().athlete.id}`, spot: 'condition/c', words: 'a condition', method: 'PUT', path: `/athletes/${now().athlete.id}/conditions/c`, body: condition, join: 'fields', revision: { of: 'condition/c', base: 0 } });
+  expect(visit.file!.conditions).toEqual([expect.objectContaining({ id: 'c', kind: 'acute-fracture' })]);
+  expect(visit.cautionContext!.subject.conditions).toHaveLength(1);
+});

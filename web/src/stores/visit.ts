@@ -7,6 +7,7 @@ import { STOP_QUESTIONS, visitCautions, type Caution, type CautionContext, type 
 import { cautionContextOf, currentReadings, openQuestions, type Arrival, type Override, type Reading, type ReadingFields, type Referral, type Step, type StopAnswers, type Visit, type VisitFile } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../api/api.ts';
 import { keepAnswer, read } from '../api/kept.ts';
+import { athleteRecord, withAnswer as withAthletesAnswer, withWaiting as withAthletesWaiting } from '../outbox/athleteChanges.ts';
 import type { Change } from '../outbox/change.ts';
 import { findingSpot, readingSpot, visitRecord, withAnswer, withWaiting } from '../outbox/visitChanges.ts';
 import { savingOf, useOutbox } from './outbox.ts';
@@ -39,13 +40,15 @@ export const useVisit = defineStore('visit', () => {
   const record = computed(() => visitRecord(id.value));
   const waiting = computed(() => outbox.of(record.value));
   const author = computed(() => ({ id: session.me?.id ?? '', name: session.me?.name ?? '' }));
-  /** What is laid over what the server said; the same list as long as nothing in it is new, so that nothing is worked out again. */
-  const laidOver = computed<readonly Change[]>((last) => {
-    const now = waiting.value.filter((change) => !/^(run|events)/.test(change.spot));
-    return last?.length === now.length && now.every((change, i) => change.id === last[i]!.id && change.body === last[i]!.body && change.refusal === last[i]!.refusal) ? last : now;
-  });
+  /** The same list as long as nothing in it is new, so that nothing is worked out again. */
+  const steady = (last: readonly Change[] | undefined, now: readonly Change[]) =>
+    (last?.length === now.length && now.every((change, i) => change.id === last[i]!.id && change.body === last[i]!.body && change.refusal === last[i]!.refusal) ? last : now);
+  /** What is laid over what the server said. */
+  const laidOver = computed<readonly Change[]>((last) => steady(last, waiting.value.filter((change) => !/^(run|events)/.test(change.spot))));
+  /** What was changed in the athlete's own file and is not sent: a condition counts from when it was typed. */
+  const ofAthlete = computed<readonly Change[]>((last) => steady(last, served.value ? outbox.of(athleteRecord(served.value.athlete.id)) : []));
   /** The visit as it is shown. */
-  const file = computed<VisitFile | null>(() => (served.value ? withWaiting(served.value, laidOver.value, author.value) : null));
+  const file = computed<VisitFile | null>(() => (served.value ? withWaiting(withAthletesWaiting(served.value, ofAthlete.value), laidOver.value, author.value) : null));
   const finished = computed(() => typeof file.value?.visit.finishedAt === 'string' || typeof file.value?.visit.cancelledAt === 'string');
   /** The readings that stand, before and after. */
   const readings = computed<Reading[]>(() => (file.value ? currentReadings(file.value.readings) : []));
@@ -60,10 +63,9 @@ export const useVisit = defineStore('visit', () => {
   const saveState = computed(() => savingOf(waiting.value.filter((change) => change.refusal === null || refused.value.includes(change)), outbox.problem));
 
   outbox.hearAnswers((change, answer) => {
-    if (!served.value || change.record !== record.value) return;
-    served.value = withAnswer(served.value, change, answer);
-    // What was acknowledged since it was read is part of what is kept of it.
-    void keepAnswer(`/visits/${id.value}`, served.value);
+    if (!served.value) return;
+    if (change.record === record.value) served.value = withAnswer(served.value, change, answer);
+    else if (change.record === athleteRecord(served.value.athlete.id)) served.value = withAthletesAnswer(served.value, change, answer);
   });
   // What collided with a later change is seen beside it.
   outbox.hearRefusals((change) => {

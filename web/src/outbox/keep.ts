@@ -1,0 +1,26 @@
+import type { OwnItem } from '@pace-bend/core/method';
+import type { VisitFile } from '@pace-bend/core/record';
+import { amendKept } from '../api/kept.ts';
+import { withAnswer as withAthletesAnswer } from './athleteChanges.ts';
+import type { Change } from './change.ts';
+import { withAnswer as withVisitsAnswer } from './visitChanges.ts';
+
+/** Everything on the practice's own shelf is one record. */
+export const SHELF_RECORD = 'shelf';
+
+/** An own item in place of the one with its id, at the end. */
+export const withItem = (items: readonly OwnItem[], item: OwnItem): OwnItem[] => [...items.filter((each) => each.id !== item.id), item];
+
+/**
+ * Puts what the server acknowledged into the answers kept on the device, whichever page was open when it came: without a line a
+ * visit shows what it was told, and the cautions of every visit know the conditions that were added to the athlete's file.
+ */
+export async function keepAcknowledged(change: Change, answer: unknown): Promise<void> {
+  const [kind, id] = change.record.split('/');
+  switch (kind) {
+    case 'visit': return amendKept(`/visits/${id}`, (file) => withVisitsAnswer(file as VisitFile, change, answer));
+    case 'athlete': return amendKept('/visits/', (file) => ((file as VisitFile).athlete.id === id ? withAthletesAnswer(file as VisitFile, change, answer) : file));
+    case SHELF_RECORD: return amendKept('/shelf', (shelf) => ({ ...(shelf as object), items: withItem((shelf as { items: OwnItem[] }).items, answer as OwnItem) }));
+    default: return undefined;
+  }
+}
