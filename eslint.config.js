@@ -7,7 +7,10 @@ import globals from 'globals';
 const forbid = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
 
 const nodeBuiltins = { group: ['node:*', 'fs', 'path', 'os', 'http', 'crypto', 'child_process'], message: 'core is pure: no Node.' };
-const insideOfFolders = { group: ['@pace-bend/core/*/*', '**/core/src/**'], message: "use a core folder's public face: @pace-bend/core/<folder>." };
+const insideOfFolders = {
+  group: ['@pace-bend/core/*/*', '**/core/src/**'],
+  message: "use a core folder's public face: @pace-bend/core/<folder>.",
+};
 
 export default tseslint.config(
   { ignores: ['**/node_modules/**', 'web/dist/**', '.data/**', 'coverage/**', 'test-results/**', 'playwright-report/**'] },
@@ -37,19 +40,44 @@ export default tseslint.config(
     files: ['core/src/**/*.ts'],
     ignores: ['core/src/**/*.test.ts', 'core/src/testing/**'],
     rules: {
-      'no-restricted-imports': ['error', {
-        patterns: [
-          nodeBuiltins,
-          { group: ['vue', 'vue-router', 'pinia', 'express', 'mysql2*', 'ant-design-vue*', 'chart.js*', 'joi', 'luxon'], message: 'core is pure: no interface, network or database.' },
-          { group: ['@pace-bend/*', '**/server/**', '**/web/**'], message: 'core depends on nothing in this repository.' },
-        ],
-      }],
-      'no-restricted-globals': ['error',
-        ...['window', 'document', 'navigator', 'localStorage', 'fetch', 'process', 'performance', 'setTimeout', 'setInterval', 'crypto', 'Buffer'].map((name) => ({ name, message: 'core is pure: pass it in.' }))],
-      'no-restricted-properties': ['error',
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            nodeBuiltins,
+            {
+              group: ['vue', 'vue-router', 'pinia', 'express', 'mysql2*', 'ant-design-vue*', 'chart.js*', 'joi', 'luxon'],
+              message: 'core is pure: no interface, network or database.',
+            },
+            { group: ['@pace-bend/*', '**/server/**', '**/web/**'], message: 'core depends on nothing in this repository.' },
+          ],
+        },
+      ],
+      'no-restricted-globals': [
+        'error',
+        ...[
+          'window',
+          'document',
+          'navigator',
+          'localStorage',
+          'fetch',
+          'process',
+          'performance',
+          'setTimeout',
+          'setInterval',
+          'crypto',
+          'Buffer',
+        ].map((name) => ({ name, message: 'core is pure: pass it in.' })),
+      ],
+      'no-restricted-properties': [
+        'error',
         { object: 'Date', property: 'now', message: 'core has no clock: time comes in as an argument.' },
-        { object: 'Math', property: 'random', message: 'core has no randomness: numbers come in as an argument.' }],
-      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core has no clock: time comes in as an argument.' }],
+        { object: 'Math', property: 'random', message: 'core has no randomness: numbers come in as an argument.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core has no clock: time comes in as an argument.' },
+      ],
     },
   },
   {
@@ -60,20 +88,39 @@ export default tseslint.config(
   {
     files: ['web/src/**/*.{ts,vue}'],
     languageOptions: { globals: globals.browser },
-    rules: forbid({ group: ['@pace-bend/server*', '**/server/src/**'], message: 'the interface talks to the server over HTTP only.' }, nodeBuiltins, insideOfFolders),
+    rules: forbid(
+      { group: ['@pace-bend/server*', '**/server/src/**'], message: 'the interface talks to the server over HTTP only.' },
+      nodeBuiltins,
+      insideOfFolders,
+    ),
   },
   {
     // A promise that nobody waits for is a failure that nobody hears of.
     files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'e2e/**/*.ts', 'bench/**/*.ts', 'web/src/**/*.ts'],
     ignores: ['bench/strip/**'],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
-    rules: { '@typescript-eslint/no-floating-promises': 'error', '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }], '@typescript-eslint/await-thenable': 'error' },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
+      '@typescript-eslint/await-thenable': 'error',
+    },
   },
   {
     files: ['e2e/**/*.ts'],
-    rules: { 'no-restricted-properties': ['error', { property: 'waitForTimeout', message: 'wait for something that happens: see e2e/waiting.ts.' }] },
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { property: 'waitForTimeout', message: 'wait for something that happens: see e2e/waiting.ts.' },
+      ],
+    },
   },
   // A test of the interface may look at the files of the project.
-  { files: ['web/src/**/*.test.ts'], rules: forbid({ group: ['@pace-bend/server*', '**/server/src/**'], message: 'the interface talks to the server over HTTP only.' }, insideOfFolders) },
+  {
+    files: ['web/src/**/*.test.ts'],
+    rules: forbid(
+      { group: ['@pace-bend/server*', '**/server/src/**'], message: 'the interface talks to the server over HTTP only.' },
+      insideOfFolders,
+    ),
+  },
   { files: ['bin/**/*.mjs', 'e2e/**/*.ts', 'bench/**/*.ts', '*.js', '*.mjs'], languageOptions: { globals: globals.node } },
 );

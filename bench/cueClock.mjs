@@ -6,7 +6,13 @@ const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
 /** Cue error over a real two-minute line: the program's clock against a plain countdown, in the same page at the same time. */
 export async function cueClock(browser) {
-  const server = await createServer({ root: join(root, 'bench', 'clock'), configFile: false, logLevel: 'error', worker: { format: 'es' }, server: { host: '127.0.0.1', port: 0, fs: { allow: [root] } } });
+  const server = await createServer({
+    root: join(root, 'bench', 'clock'),
+    configFile: false,
+    logLevel: 'error',
+    worker: { format: 'es' },
+    server: { host: '127.0.0.1', port: 0, fs: { allow: [root] } },
+  });
   await server.listen();
   const url = `http://127.0.0.1:${server.httpServer.address().port}/`;
   const measure = async (busy) => {

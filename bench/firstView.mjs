@@ -7,7 +7,15 @@ export async function firstView(browser, url) {
   const sizes = [];
   page.on('response', (response) => {
     const type = response.request().resourceType();
-    if (type in sums) sizes.push(response.body().then((body) => { sums[type] += type === 'font' ? body.length : gzipSync(body, { level: 9 }).length; }, () => {}));
+    if (type in sums)
+      sizes.push(
+        response.body().then(
+          (body) => {
+            sums[type] += type === 'font' ? body.length : gzipSync(body, { level: 9 }).length;
+          },
+          () => {},
+        ),
+      );
   });
   // The demo's owner, so that the day is what is shown.
   await page.request.post(`${url}api/sign-in`, { data: { login: 'marit', password: 'quiet river owner' } });

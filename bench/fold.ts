@@ -9,7 +9,14 @@ const readings = Array.from({ length: READINGS }, (_, i): FoldReading => {
   const athlete = i % ATHLETES;
   const motion = motions[Math.floor(i / ATHLETES) % motions.length]!;
   const visit = Math.floor(i / (ATHLETES * motions.length * 2));
-  return { athleteId: `a${athlete}`, motionId: motion.id, side: Math.floor(i / (ATHLETES * motions.length)) % 2 === 0 ? 'left' : 'right', instrument: motion.instruments[0], day: visit * 7, value: 60 + ((i * 2_654_435_761) % 1000) / 50 };
+  return {
+    athleteId: `a${athlete}`,
+    motionId: motion.id,
+    side: Math.floor(i / (ATHLETES * motions.length)) % 2 === 0 ? 'left' : 'right',
+    instrument: motion.instruments[0],
+    day: visit * 7,
+    value: 60 + ((i * 2_654_435_761) % 1000) / 50,
+  };
 });
 
 function means(): number {
@@ -17,7 +24,10 @@ function means(): number {
   for (const { athleteId, motionId, side, value } of readings) {
     const key = `${athleteId}/${motionId}/${side}`;
     const group = groups.get(key);
-    if (group) { group.sum += value; group.n += 1; } else groups.set(key, { sum: value, n: 1 });
+    if (group) {
+      group.sum += value;
+      group.n += 1;
+    } else groups.set(key, { sum: value, n: 1 });
   }
   return groups.size;
 }

@@ -42,7 +42,12 @@ await pool.query('UPDATE rom_reading SET examiner_id = ? WHERE CRC32(id) % 40 = 
 const cookie = `pace_bend=${await createSession(pool, accountId, NOW)}`;
 const coach = { accountId: '01900000-0000-7000-8000-000000000002', practiceId, role: 'coach' as const };
 await insertAccount(pool, practiceId, coach.accountId, { name: 'Coach', login: 'coach', role: 'coach', active: true }, 'no password');
-await setCoachSquads(pool, practiceId, coach.accountId, (await squadsOf(pool, practiceId)).slice(0, 4).map((squad) => squad.id));
+await setCoachSquads(
+  pool,
+  practiceId,
+  coach.accountId,
+  (await squadsOf(pool, practiceId)).slice(0, 4).map((squad) => squad.id),
+);
 const coachCookie = `pace_bend=${await createSession(pool, coach.accountId, NOW)}`;
 const since = new Date(NOW.getTime() - 120 * 86_400_000);
 const server = createApp({ pool, now: () => NOW }).listen(0, '127.0.0.1');
@@ -52,21 +57,31 @@ const base = `http://127.0.0.1:${(server.address() as { port: number }).port}/ap
 /** Invented people and values, made by the database itself. */
 async function seed(db: Pool): Promise<void> {
   const motions = ['hip-flexion', 'straight-leg-raise', 'knee-flexion', 'ankle-dorsiflexion', 'shoulder-flexion'];
-  await db.query(`INSERT INTO athlete (id, practice_id, name, birth_date, reference_sex, rowing, about, breath_period_ms)
-    SELECT UUID(), ?, CONCAT('Rower ', LPAD(seq, 4, '0')), DATE('1990-01-01') + INTERVAL seq DAY, 'none', 'sculls', IF(seq % 7 = 0, 'tall, long thighs', ''), 9000 FROM seq_1_to_${ATHLETES}`, [practiceId]);
+  await db.query(
+    `INSERT INTO athlete (id, practice_id, name, birth_date, reference_sex, rowing, about, breath_period_ms)
+    SELECT UUID(), ?, CONCAT('Rower ', LPAD(seq, 4, '0')), DATE('1990-01-01') + INTERVAL seq DAY, 'none', 'sculls', IF(seq % 7 = 0, 'tall, long thighs', ''), 9000 FROM seq_1_to_${ATHLETES}`,
+    [practiceId],
+  );
   await db.query(`INSERT INTO visit (id, athlete_id, starts_at, minutes, minutes_available, step, finished_at)
     SELECT UUID(), a.id, TIMESTAMP('2026-11-25 08:00:00') - INTERVAL (s.seq * 7 + a.breath_period_ms % 3) DAY + INTERVAL (CRC32(a.id) % 600) MINUTE, 45, 45, 'close', TIMESTAMP('2026-11-25 09:00:00') - INTERVAL s.seq * 7 DAY FROM athlete a JOIN seq_1_to_${VISITS} s`);
   await db.query(`INSERT INTO rom_reading (id, visit_id, motion_id, side, moment, mode, instrument, trials, value, taken_at)
     SELECT UUID(), v.id, m.id, s.side, 'before', 'passive', 'goniometer', '[90,91,92]', 91, v.starts_at FROM visit v
     JOIN (${motions.map((motion) => `SELECT '${motion}' AS id`).join(' UNION ALL ')}) m JOIN (SELECT 'left' AS side UNION ALL SELECT 'right') s`);
-  await db.query("UPDATE visit SET starts_at = TIMESTAMP('2026-11-25 07:00:00') + INTERVAL (CRC32(id) % 600) MINUTE, finished_at = NULL, step = 'arrive' WHERE id IN (SELECT id FROM (SELECT id FROM visit ORDER BY starts_at DESC LIMIT 12) latest)");
+  await db.query(
+    "UPDATE visit SET starts_at = TIMESTAMP('2026-11-25 07:00:00') + INTERVAL (CRC32(id) % 600) MINUTE, finished_at = NULL, step = 'arrive' WHERE id IN (SELECT id FROM (SELECT id FROM visit ORDER BY starts_at DESC LIMIT 12) latest)",
+  );
   // A crew of nine for every boat, as a coach would be given them.
   await db.query("INSERT INTO squad (id, practice_id, name) SELECT UUID(), ?, CONCAT('Crew ', seq) FROM seq_1_to_40", [practiceId]);
-  await db.query("INSERT INTO squad_member (squad_id, athlete_id) SELECT s.id, a.id FROM (SELECT id, ROW_NUMBER() OVER (ORDER BY id) AS n FROM squad) s JOIN (SELECT id, ROW_NUMBER() OVER (ORDER BY name) AS n FROM athlete) a ON (a.n - 1) DIV 9 + 1 = s.n");
+  await db.query(
+    'INSERT INTO squad_member (squad_id, athlete_id) SELECT s.id, a.id FROM (SELECT id, ROW_NUMBER() OVER (ORDER BY id) AS n FROM squad) s JOIN (SELECT id, ROW_NUMBER() OVER (ORDER BY name) AS n FROM athlete) a ON (a.n - 1) DIV 9 + 1 = s.n',
+  );
   await db.query('ANALYZE TABLE athlete, visit, rom_reading');
 }
 
-const one = (await firstRow<{ id: string; athleteId: string; startsAt: Date }>(pool, 'SELECT id, athlete_id AS athleteId, starts_at AS startsAt FROM visit WHERE finished_at IS NOT NULL ORDER BY starts_at DESC LIMIT 1'))!;
+const one = (await firstRow<{ id: string; athleteId: string; startsAt: Date }>(
+  pool,
+  'SELECT id, athlete_id AS athleteId, starts_at AS startsAt FROM visit WHERE finished_at IS NOT NULL ORDER BY starts_at DESC LIMIT 1',
+))!;
 const day = { from: new Date('2026-11-24T23:00:00.000Z'), to: new Date('2026-11-25T23:00:00.000Z') };
 const crew = (await squadsOf(pool, practiceId))[0]!;
 const everybody = { search: '', squadId: null, offset: 0, limit: 100 };
@@ -74,29 +89,94 @@ const everybody = { search: '', squadId: null, offset: 0, limit: 100 };
 const REQUESTS: readonly { readonly name: string; readonly path: string; readonly as?: string; readonly bare: () => Promise<unknown> }[] = [
   { name: 'list, first page', path: '/athletes', bare: () => athletesByName(pool, practiceId, everybody) },
   { name: 'list, last page', path: '/athletes?offset=1900', bare: () => athletesByName(pool, practiceId, { ...everybody, offset: 1900 }) },
-  { name: 'search, two words', path: '/athletes?q=long+rower', bare: () => athletesByName(pool, practiceId, { ...everybody, search: 'long rower' }) },
   {
-    name: "an athlete's file", path: `/athletes/${one.athleteId}`,
-    bare: () => Promise.all([athleteById(pool, practiceId, one.athleteId), conditionsOf(pool, one.athleteId), noTouchOf(pool, one.athleteId), squadNamesOf(pool, one.athleteId), pastReadings(pool, one.athleteId, null), visitsOf(pool, one.athleteId), referredVisits(pool, one.athleteId), eventsOfAthlete(pool, practiceId, one.athleteId), errorKnowledge(pool, practiceId), goalsOf(pool, one.athleteId)]),
+    name: 'search, two words',
+    path: '/athletes?q=long+rower',
+    bare: () => athletesByName(pool, practiceId, { ...everybody, search: 'long rower' }),
   },
   {
-    name: "a visit's file", path: `/visits/${one.id}`,
+    name: "an athlete's file",
+    path: `/athletes/${one.athleteId}`,
+    bare: () =>
+      Promise.all([
+        athleteById(pool, practiceId, one.athleteId),
+        conditionsOf(pool, one.athleteId),
+        noTouchOf(pool, one.athleteId),
+        squadNamesOf(pool, one.athleteId),
+        pastReadings(pool, one.athleteId, null),
+        visitsOf(pool, one.athleteId),
+        referredVisits(pool, one.athleteId),
+        eventsOfAthlete(pool, practiceId, one.athleteId),
+        errorKnowledge(pool, practiceId),
+        goalsOf(pool, one.athleteId),
+      ]),
+  },
+  {
+    name: "a visit's file",
+    path: `/visits/${one.id}`,
     bare: async () => {
       const visit = (await visitById(pool, practiceId, one.id))!;
       return Promise.all([
-        athleteById(pool, practiceId, one.athleteId), conditionsOf(pool, one.athleteId), noTouchOf(pool, one.athleteId), eventsAround(pool, practiceId, one.athleteId, '2026-11-25'), visitNumber(pool, visit), readingsOf(pool, one.id), pastReadings(pool, one.athleteId, visit.startsAt),
-        planOf(pool, one.id), runsOf(pool, one.id), noteOf(pool, one.id), answersOf(pool, one.id), overridesOf(pool, one.id), referralOf(pool, one.id), arrivalBefore(pool, one.athleteId, visit.startsAt),
-        errorKnowledge(pool, practiceId), findingsOf(pool, one.id), findingsBefore(pool, one.athleteId, visit.startsAt), goalsOf(pool, one.athleteId),
+        athleteById(pool, practiceId, one.athleteId),
+        conditionsOf(pool, one.athleteId),
+        noTouchOf(pool, one.athleteId),
+        eventsAround(pool, practiceId, one.athleteId, '2026-11-25'),
+        visitNumber(pool, visit),
+        readingsOf(pool, one.id),
+        pastReadings(pool, one.athleteId, visit.startsAt),
+        planOf(pool, one.id),
+        runsOf(pool, one.id),
+        noteOf(pool, one.id),
+        answersOf(pool, one.id),
+        overridesOf(pool, one.id),
+        referralOf(pool, one.id),
+        arrivalBefore(pool, one.athleteId, visit.startsAt),
+        errorKnowledge(pool, practiceId),
+        findingsOf(pool, one.id),
+        findingsBefore(pool, one.athleteId, visit.startsAt),
+        goalsOf(pool, one.athleteId),
       ]);
     },
   },
   { name: 'squads', path: '/squads', bare: () => squadsOf(pool, practiceId) },
-  { name: 'audit, first page', path: '/audit', bare: () => pool.query('SELECT u.id, u.at, u.account_name, u.what, u.athlete_id, a.name FROM audit u LEFT JOIN athlete a ON a.id = u.athlete_id WHERE u.practice_id = ? ORDER BY u.id DESC LIMIT 101', [practiceId]) },
+  {
+    name: 'audit, first page',
+    path: '/audit',
+    bare: () =>
+      pool.query(
+        'SELECT u.id, u.at, u.account_name, u.what, u.athlete_id, a.name FROM audit u LEFT JOIN athlete a ON a.id = u.athlete_id WHERE u.practice_id = ? ORDER BY u.id DESC LIMIT 101',
+        [practiceId],
+      ),
+  },
   { name: 'an athlete, whole record', path: `/athletes/${one.athleteId}/record`, bare: () => wholeRecord(pool, one.athleteId) },
-  { name: 'a coach, four crews', path: '/coach', as: coachCookie, bare: () => Promise.all([membersFor(pool, coach), visitsFor(pool, coach, since), readingsFor(pool, coach, since)]) },
-  { name: 'a day of twelve visits', path: '/days/2026-11-25', bare: () => Promise.all([visitsBetween(pool, practiceId, day.from, day.to), eventsFrom(pool, practiceId, '2026-11-25'), unfinishedBefore(pool, practiceId, day.from), errorKnowledge(pool, practiceId)]) },
-  { name: 'a crew’s strip', path: `/squads/${crew.id}/strip`, bare: () => Promise.all([squadsOf(pool, practiceId), membersOf(pool, crew.id), stripReadings(pool, crew.id), errorKnowledge(pool, practiceId)]) },
-  { name: 'repeats within a day', path: '/studies/within-day', bare: () => withinDay(pool, accountId, new Date(NOW.getTime() - 365 * 86_400_000)) },
+  {
+    name: 'a coach, four crews',
+    path: '/coach',
+    as: coachCookie,
+    bare: () => Promise.all([membersFor(pool, coach), visitsFor(pool, coach, since), readingsFor(pool, coach, since)]),
+  },
+  {
+    name: 'a day of twelve visits',
+    path: '/days/2026-11-25',
+    bare: () =>
+      Promise.all([
+        visitsBetween(pool, practiceId, day.from, day.to),
+        eventsFrom(pool, practiceId, '2026-11-25'),
+        unfinishedBefore(pool, practiceId, day.from),
+        errorKnowledge(pool, practiceId),
+      ]),
+  },
+  {
+    name: 'a crew’s strip',
+    path: `/squads/${crew.id}/strip`,
+    bare: () =>
+      Promise.all([squadsOf(pool, practiceId), membersOf(pool, crew.id), stripReadings(pool, crew.id), errorKnowledge(pool, practiceId)]),
+  },
+  {
+    name: 'repeats within a day',
+    path: '/studies/within-day',
+    bare: () => withinDay(pool, accountId, new Date(NOW.getTime() - 365 * 86_400_000)),
+  },
 ];
 
 const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;

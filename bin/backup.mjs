@@ -13,12 +13,14 @@ const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const args = process.argv.slice(2);
 const keepAt = args.indexOf('--keep');
 const [, keepWord] = keepAt === -1 ? [] : args.splice(keepAt, 2);
-if (keepAt !== -1 && !/^[1-9]\d{0,4}$/.test(keepWord ?? '')) giveUp('--keep takes how many backups stay, like --keep 14. Nothing was backed up.');
+if (keepAt !== -1 && !/^[1-9]\d{0,4}$/.test(keepWord ?? ''))
+  giveUp('--keep takes how many backups stay, like --keep 14. Nothing was backed up.');
 const given = args.find((argument) => !argument.startsWith('--'));
 
 /** The database to read: the one that is named, the one that runs, or a private one started for this and ended again. */
 async function database() {
-  if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, folder: resolve(given ?? join(root, '.data', 'backups')), stop: async () => {} };
+  if (process.env.DATABASE_URL)
+    return { url: process.env.DATABASE_URL, folder: resolve(given ?? join(root, '.data', 'backups')), stop: async () => {} };
   const dataFolder = dataFolderFrom(root);
   const folder = resolve(given ?? join(dataFolder, 'backups'));
   const running = runningMariadb(dataFolder);

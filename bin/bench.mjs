@@ -19,20 +19,36 @@ const { chromium } = await import('@playwright/test');
 const { cueClock, describe } = await import('../bench/cueClock.mjs');
 const { firstView } = await import('../bench/firstView.mjs');
 const { squadStrip } = await import('../bench/squadStrip.mjs');
-const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+const browser = await chromium.launch({
+  executablePath,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+  ],
+});
 const ms = (value) => `${value.toFixed(2).padStart(9)} ms`;
 
 /** Lists and files with 2,000 athletes and 200,000 readings, beside their bare SQL. */
 async function load() {
   const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
   const database = await startMariadb(work, { quiet: true });
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/load.ts'], { cwd: root, env: { ...process.env, DATABASE_URL: database.url }, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] });
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/load.ts'], {
+    cwd: root,
+    env: { ...process.env, DATABASE_URL: database.url },
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   await database.stop();
   rmSync(work, { recursive: true, force: true });
   if (run.status !== 0) throw new Error('The load benchmark failed.');
   say('\n2,000 athletes, 20,000 visits, 200,000 readings: median time of a request, and of the same queries without the server');
   say('                              request      bare SQL     ratio');
-  for (const row of JSON.parse(run.stdout)) say(`  ${row.name.padEnd(24)} ${ms(row.server)} ${ms(row.bare)} ${(row.server / row.bare).toFixed(1).padStart(7)} ×`);
+  for (const row of JSON.parse(run.stdout))
+    say(`  ${row.name.padEnd(24)} ${ms(row.server)} ${ms(row.bare)} ${(row.server / row.bare).toFixed(1).padStart(7)} ×`);
 }
 
 /** The heaviest requests that are let in, with health asked alongside: nobody else may wait longer than that. */
@@ -41,32 +57,54 @@ const LONGEST_STALL_MS = 200;
 async function stalls() {
   const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
   const database = await startMariadb(work, { quiet: true });
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/stalls.ts'], { cwd: root, env: { ...process.env, DATABASE_URL: database.url, PORT: String(await freePort()) }, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] });
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/stalls.ts'], {
+    cwd: root,
+    env: { ...process.env, DATABASE_URL: database.url, PORT: String(await freePort()) },
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   await database.stop();
   rmSync(work, { recursive: true, force: true });
   if (run.status !== 0) throw new Error('The stalls benchmark failed.');
   const { idle, results } = JSON.parse(run.stdout);
   say(`\nThe heaviest requests, three times each, and the longest that /api/health waited meanwhile (idle ${idle.toFixed(1)} ms)`);
-  for (const row of results) say(`  ${row.name.padEnd(34)} ${String(row.sentKb).padStart(5)} kB → ${row.status}, ${String(row.answerKb).padStart(4)} kB back in ${ms(row.requestMs)}; health ${ms(row.worstMs)}  ${(row.worstMs / idle).toFixed(1).padStart(5)} × idle${row.worstMs > LONGEST_STALL_MS ? '  TOO LONG' : ''}`);
+  for (const row of results)
+    say(
+      `  ${row.name.padEnd(34)} ${String(row.sentKb).padStart(5)} kB → ${row.status}, ${String(row.answerKb).padStart(4)} kB back in ${ms(row.requestMs)}; health ${ms(row.worstMs)}  ${(row.worstMs / idle).toFixed(1).padStart(5)} × idle${row.worstMs > LONGEST_STALL_MS ? '  TOO LONG' : ''}`,
+    );
 }
 
 /** Readings into trends, beside plain means of the same groups. */
 function fold() {
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/fold.ts'], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] });
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/fold.ts'], {
+    cwd: root,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   if (run.status !== 0) throw new Error('The fold benchmark failed.');
   const { readings, groups, foldMs, meansMs } = JSON.parse(run.stdout);
-  say(`\n${readings} readings into ${groups} smoothed trends ${ms(foldMs)}; plain means of the same groups ${ms(meansMs)}; ratio ${(foldMs / meansMs).toFixed(1)} ×`);
+  say(
+    `\n${readings} readings into ${groups} smoothed trends ${ms(foldMs)}; plain means of the same groups ${ms(meansMs)}; ratio ${(foldMs / meansMs).toFixed(1)} ×`,
+  );
 }
 
 /** The planner beside an exact general solver on the same sessions, and how its time grows with candidates and minutes. */
 function planner() {
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/planner.ts'], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] });
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/planner.ts'], {
+    cwd: root,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   if (run.status !== 0) throw new Error('The planner benchmark failed.');
   const { against, growth, whole } = JSON.parse(run.stdout);
   say('\nA plan, exactly: median of 25 sessions, beside HiGHS on the same sessions, both warm');
-  for (const row of against) say(`  ${row.name.padEnd(26)} ${ms(row.own)}  general solver ${ms(row.general)}  ${(row.general / row.own).toFixed(0).padStart(6)} ×  (${row.infeasible} of ${row.sessions} have no plan)`);
+  for (const row of against)
+    say(
+      `  ${row.name.padEnd(26)} ${ms(row.own)}  general solver ${ms(row.general)}  ${(row.general / row.own).toFixed(0).padStart(6)} ×  (${row.infeasible} of ${row.sessions} have no plan)`,
+    );
   say('How the time grows, eight places, steps of 5 s, 40 sessions each');
-  for (const row of growth) say(`  ${String(row.candidates).padStart(2)} candidates, ${row.minutes} min  median ${ms(row.median)}  p95 ${ms(row.p95)}`);
+  for (const row of growth)
+    say(`  ${String(row.candidates).padStart(2)} candidates, ${row.minutes} min  median ${ms(row.median)}  p95 ${ms(row.p95)}`);
   say('Whole proposals, everything weighed, to the second, 40 each');
   for (const row of whole) say(`  ${row.motions} motions read, ${row.minutes} min  median ${ms(row.median)}  p95 ${ms(row.p95)}`);
 }
@@ -96,10 +134,18 @@ try {
   const { strip, table } = await squadStrip(browser);
   say('\nSquad strip, 40 people × 24 motions, and the same figures in the component kit’s table');
   say('                scripting  to first paint  first time of all   elements');
-  for (const [name, run] of [['strip', strip], ['kit table', table]]) say(`  ${name.padEnd(10)} ${ms(run.scriptMs)}    ${ms(run.paintMs)}       ${ms(run.firstMs)} ${String(run.nodes).padStart(10)}`);
-  say(`  strip / table ${(strip.scriptMs / table.scriptMs).toFixed(2).padStart(7)} ×    ${(strip.paintMs / table.paintMs).toFixed(2).padStart(7)} ×\n`);
+  for (const [name, run] of [
+    ['strip', strip],
+    ['kit table', table],
+  ])
+    say(`  ${name.padEnd(10)} ${ms(run.scriptMs)}    ${ms(run.paintMs)}       ${ms(run.firstMs)} ${String(run.nodes).padStart(10)}`);
+  say(
+    `  strip / table ${(strip.scriptMs / table.scriptMs).toFixed(2).padStart(7)} ×    ${(strip.paintMs / table.paintMs).toFixed(2).padStart(7)} ×\n`,
+  );
   say('First view (the day)');
-  say(`  scripts ${bytes.script} B gzip, styles ${bytes.stylesheet} B gzip, fonts ${bytes.font} B; shown after ${Math.round(bytes.shownMs)} ms`);
+  say(
+    `  scripts ${bytes.script} B gzip, styles ${bytes.stylesheet} B gzip, fonts ${bytes.font} B; shown after ${Math.round(bytes.shownMs)} ms`,
+  );
 
   say('\nCue error over a real line of about two minutes, twice: a quiet page, then one kept busy in bursts of 20–180 ms');
   const runs = await cueClock(browser);
@@ -107,8 +153,14 @@ try {
     const [ours, countdown] = [describe(run.ours), describe(run.countdown)];
     say(`  ${name} page, ${run.seconds} s, ${run.ours.length} cues`);
     say('                          p50          p99          max         last');
-    for (const [what, errors] of [['alarm in a worker', ours], ['setInterval count', countdown]]) say(`    ${what} ${ms(errors.p50)} ${ms(errors.p99)} ${ms(errors.max)} ${ms(errors.last)}`);
-    say(`    countdown / alarm  ${(countdown.p50 / ours.p50).toFixed(1).padStart(9)} ×  ${(countdown.p99 / ours.p99).toFixed(1).padStart(9)} ×  ${(countdown.max / ours.max).toFixed(1).padStart(9)} ×`);
+    for (const [what, errors] of [
+      ['alarm in a worker', ours],
+      ['setInterval count', countdown],
+    ])
+      say(`    ${what} ${ms(errors.p50)} ${ms(errors.p99)} ${ms(errors.max)} ${ms(errors.last)}`);
+    say(
+      `    countdown / alarm  ${(countdown.p50 / ours.p50).toFixed(1).padStart(9)} ×  ${(countdown.p99 / ours.p99).toFixed(1).padStart(9)} ×  ${(countdown.max / ours.max).toFixed(1).padStart(9)} ×`,
+    );
   }
 } finally {
   await browser.close();

@@ -18,8 +18,24 @@ const database = process.env.DATABASE_URL ? { url: process.env.DATABASE_URL, sto
 const devices = await startDevices(root);
 const apiPort = process.env.API_PORT ?? '4174';
 const children = [
-  spawn(process.execPath, [join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs'), 'watch', '--clear-screen=false', 'server/src/start.ts'], { cwd: root, stdio: 'inherit', env: { ...process.env, DATABASE_URL: database.url, PORT: apiPort, ...(devices.url ? { DEVICES_URL: devices.url } : {}) } }),
-  spawn(process.execPath, [join(root, 'node_modules', 'vite', 'bin', 'vite.js'), 'web', '--host', '127.0.0.1', '--port', process.env.PORT ?? '4173', '--strictPort'], { cwd: root, stdio: 'inherit', env: { ...process.env, API_PORT: apiPort } }),
+  spawn(process.execPath, [join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs'), 'watch', '--clear-screen=false', 'server/src/start.ts'], {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, DATABASE_URL: database.url, PORT: apiPort, ...(devices.url ? { DEVICES_URL: devices.url } : {}) },
+  }),
+  spawn(
+    process.execPath,
+    [
+      join(root, 'node_modules', 'vite', 'bin', 'vite.js'),
+      'web',
+      '--host',
+      '127.0.0.1',
+      '--port',
+      process.env.PORT ?? '4173',
+      '--strictPort',
+    ],
+    { cwd: root, stdio: 'inherit', env: { ...process.env, API_PORT: apiPort } },
+  ),
 ];
 say(`The page reloads at http://127.0.0.1:${process.env.PORT ?? '4173'}`);
 
@@ -27,11 +43,16 @@ let stopping = false;
 async function stop() {
   if (stopping) return;
   stopping = true;
-  await Promise.all(children.map((child) => new Promise((done) => {
-    if (child.exitCode !== null || child.signalCode !== null) return done();
-    child.once('exit', done);
-    child.kill('SIGTERM');
-  })));
+  await Promise.all(
+    children.map(
+      (child) =>
+        new Promise((done) => {
+          if (child.exitCode !== null || child.signalCode !== null) return done();
+          child.once('exit', done);
+          child.kill('SIGTERM');
+        }),
+    ),
+  );
   await devices.stop();
   await database.stop();
   process.exit(0);

@@ -20,12 +20,20 @@ const { seeded: numbers } = await import('../core/src/random/index.ts');
 
 async function kills() {
   const sweeps = await import('../faults/sweeps.mjs');
-  const plan = [['migration', sweeps.migration, 60], ['firstStart', sweeps.firstStart, 40], ['running', sweeps.running, 50], ['restore', sweeps.restore, 40], ['database', sweeps.database, 20]];
+  const plan = [
+    ['migration', sweeps.migration, 60],
+    ['firstStart', sweeps.firstStart, 40],
+    ['running', sweeps.running, 50],
+    ['restore', sweeps.restore, 40],
+    ['database', sweeps.database, 20],
+  ];
   const total = { kills: 0, acknowledged: 0, lost: 0, doubled: 0 };
   for (const [name, sweep, usual] of plan) {
     if (only !== null && only !== name) continue;
     const began = Date.now();
-    const result = await sweep(Number(option('--kills', String(usual))), numbers(seed), (so) => { if (so.kills % 10 === 0) say(`  ${name}: ${JSON.stringify(so)}`); });
+    const result = await sweep(Number(option('--kills', String(usual))), numbers(seed), (so) => {
+      if (so.kills % 10 === 0) say(`  ${name}: ${JSON.stringify(so)}`);
+    });
     say(`${name}: ${JSON.stringify(result)} in ${Math.round((Date.now() - began) / 1000)} s`);
     for (const key of Object.keys(total)) total[key] += result[key];
   }

@@ -13,7 +13,16 @@ const option = (name, usual) => (process.argv.includes(name) ? process.argv[proc
 ensurePackages(root);
 const work = mkdtempSync(join(tmpdir(), 'pace-bend-fuzz-'));
 const database = await startMariadb(work, { quiet: true, fast: true });
-const { status } = spawnSync(process.execPath, ['--expose-gc', '--import', 'tsx', 'faults/fuzz.ts'], { cwd: root, stdio: 'inherit', env: { ...process.env, TEST_DATABASE_URL: database.url, FUZZ_REQUESTS: option('--requests', '1000000'), FUZZ_SEED: option('--seed', '2026') } });
+const { status } = spawnSync(process.execPath, ['--expose-gc', '--import', 'tsx', 'faults/fuzz.ts'], {
+  cwd: root,
+  stdio: 'inherit',
+  env: {
+    ...process.env,
+    TEST_DATABASE_URL: database.url,
+    FUZZ_REQUESTS: option('--requests', '1000000'),
+    FUZZ_SEED: option('--seed', '2026'),
+  },
+});
 await database.stop();
 rmSync(work, { recursive: true, force: true });
 process.exit(status ?? 1);

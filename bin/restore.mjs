@@ -21,7 +21,9 @@ const check = await checkedBackup(file);
 ensurePackages(root);
 const dataFolder = dataFolderFrom(root);
 if (!process.env.DATABASE_URL) holdData(join(dataFolder, 'lock'), 'npm run restore');
-const database = process.env.DATABASE_URL ? { url: process.env.DATABASE_URL, stop: async () => {} } : await startMariadb(dataFolder, { quiet: true });
+const database = process.env.DATABASE_URL
+  ? { url: process.env.DATABASE_URL, stop: async () => {} }
+  : await startMariadb(dataFolder, { quiet: true });
 
 const there = tablesOf(database.url);
 const holdsRows = there.includes('practice') && Number(query(database.url, 'SELECT COUNT(*) FROM practice;')[0][0]) > 0;
@@ -35,5 +37,7 @@ if (holdsRows) {
 }
 const restored = await restoreInto(root, database.url, file, check);
 if (!process.env.DATABASE_URL) markDatabase(dataFolder, { filled: true });
-say(`Restored ${Object.values(restored).reduce((sum, table) => sum + table.rows, 0)} rows of ${Object.keys(restored).length} tables; each is as it was backed up.`);
+say(
+  `Restored ${Object.values(restored).reduce((sum, table) => sum + table.rows, 0)} rows of ${Object.keys(restored).length} tables; each is as it was backed up.`,
+);
 await database.stop();

@@ -43,7 +43,12 @@ await backUpBeforeUpgrade(root, database.url, join(dataFolder, 'backups'));
 // With the demo the measuring devices are stand-ins; without it they are what DEVICES_URL names, if anything.
 const devices = process.env.PACE_BEND_DEMO === 'off' || process.env.DEVICES_URL ? null : await startDevices(root);
 const devicesUrl = process.env.DEVICES_URL ?? devices?.url;
-const server = startServer(root, { DATABASE_URL: database.url, LOG_FILE: process.env.LOG_FILE ?? join(dataFolder, 'log', 'requests.log'), PORT: String(port), ...(devicesUrl ? { DEVICES_URL: devicesUrl } : {}) });
+const server = startServer(root, {
+  DATABASE_URL: database.url,
+  LOG_FILE: process.env.LOG_FILE ?? join(dataFolder, 'log', 'requests.log'),
+  PORT: String(port),
+  ...(devicesUrl ? { DEVICES_URL: devicesUrl } : {}),
+});
 
 let stopping = false;
 stop = async (code) => {

@@ -1,5 +1,5 @@
 #!/usr/bin/env node
-// Everything the change must pass: types, lint, unit and server tests on a throwaway database, and the real
+// Everything the change must pass: format, types, lint, unit and server tests on a throwaway database, and the real
 // interface in a real browser. Ends with one plain line of totals.
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -32,7 +32,18 @@ function check(name, command, args) {
 
 function jest(databaseUrl) {
   const report = join(work, 'jest.json');
-  step('Unit and server tests', process.execPath, ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning', bin('jest', 'bin', 'jest.js'), '--json', `--outputFile=${report}`], { TEST_DATABASE_URL: databaseUrl });
+  step(
+    'Unit and server tests',
+    process.execPath,
+    [
+      '--experimental-vm-modules',
+      '--disable-warning=ExperimentalWarning',
+      bin('jest', 'bin', 'jest.js'),
+      '--json',
+      `--outputFile=${report}`,
+    ],
+    { TEST_DATABASE_URL: databaseUrl },
+  );
   if (!existsSync(report)) return void (totals.failed += 1);
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
   totals.passed += numPassedTests;
@@ -42,18 +53,31 @@ function jest(databaseUrl) {
 function playwright() {
   const report = join(work, 'playwright.json');
   ensureWebBuild(root);
-  step('Browser tests', process.execPath, [bin('@playwright', 'test', 'cli.js'), 'test', '--config=e2e/playwright.config.ts', `--project=${screenshots ? 'screenshots' : 'application'}`], {
-    PLAYWRIGHT_JSON_OUTPUT_NAME: report, CHROMIUM: chromium,
-  });
+  step(
+    'Browser tests',
+    process.execPath,
+    [
+      bin('@playwright', 'test', 'cli.js'),
+      'test',
+      '--config=e2e/playwright.config.ts',
+      `--project=${screenshots ? 'screenshots' : 'application'}`,
+    ],
+    {
+      PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+      CHROMIUM: chromium,
+    },
+  );
   if (!existsSync(report)) return void (totals.failed += 1);
   const { stats, errors } = JSON.parse(readFileSync(report, 'utf8'));
   totals.passed += stats.expected;
-  totals.failed += stats.unexpected + stats.flaky + (stats.expected + stats.unexpected + stats.flaky === 0 ? Math.max(1, errors.length) : 0);
+  totals.failed +=
+    stats.unexpected + stats.flaky + (stats.expected + stats.unexpected + stats.flaky === 0 ? Math.max(1, errors.length) : 0);
 }
 
 const database = screenshots ? null : await startMariadb(join(work, 'data'), { quiet: true, fast: true });
 try {
   if (database) {
+    check('Format', process.execPath, [bin('prettier', 'bin', 'prettier.cjs'), '--check', '--log-level=warn', '.']);
     check('Types of the core', process.execPath, [bin('typescript', 'bin', 'tsc'), '-p', 'core/tsconfig.json']);
     check('Types of the server and tests', process.execPath, [bin('typescript', 'bin', 'tsc'), '-p', 'tsconfig.json']);
     check('Types of the interface', process.execPath, [bin('vue-tsc', 'bin', 'vue-tsc.js'), '-p', 'web/tsconfig.json']);

@@ -24,7 +24,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto('/squad');
     await expect(page.getByRole('region', { name: 'Athletes' })).toBeVisible();
     await clean(page, 'squad');
-    await page.getByRole('region', { name: 'Athletes' }).getByRole('link', { name: /Ines Okkonen/ }).click();
+    await page
+      .getByRole('region', { name: 'Athletes' })
+      .getByRole('link', { name: /Ines Okkonen/ })
+      .click();
     await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
     await clean(page, 'athlete');
     await page.keyboard.press('?');
@@ -88,10 +91,18 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(page.getByRole('region', { name: 'Squads' })).toBeVisible();
     await clean(page, 'squads');
     await page.goto('/squad/read-in');
-    await page.getByLabel(/^A table with one athlete/).setInputFiles({ name: 's.csv', mimeType: 'text/csv', buffer: Buffer.from('name;dob\nAxe One;2001-02-03\nAxe Two;x\n') });
+    await page
+      .getByLabel(/^A table with one athlete/)
+      .setInputFiles({ name: 's.csv', mimeType: 'text/csv', buffer: Buffer.from('name;dob\nAxe One;2001-02-03\nAxe Two;x\n') });
     await expect(page.getByRole('region', { name: 'Wrong rows' })).toBeVisible();
     await clean(page, 'read in');
-    for (const [place, sign] of [['practice/scope', 'Joint mobilization'], ['practice/people', 'People'], ['practice/audit', 'Audit'], ['practice/me', 'Signed in'], ['coach', 'Men’s eight']] as const) {
+    for (const [place, sign] of [
+      ['practice/scope', 'Joint mobilization'],
+      ['practice/people', 'People'],
+      ['practice/audit', 'Audit'],
+      ['practice/me', 'Signed in'],
+      ['coach', 'Men’s eight'],
+    ] as const) {
       await page.goto(`/${place}`);
       await expect(page.getByRole('region', { name: sign, exact: true })).toBeVisible();
       if (place === 'practice/people') await page.getByRole('button', { name: 'Let somebody in' }).click();
@@ -108,7 +119,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(page.getByLabel('As written')).toBeVisible();
     await clean(page, 'file');
     await page.getByRole('link', { name: 'Limits', exact: true }).click();
-    await page.getByRole('button', { name: /^Knee flexion, left/ }).first().click();
+    await page
+      .getByRole('button', { name: /^Knee flexion, left/ })
+      .first()
+      .click();
     await clean(page, 'limits');
     await page.getByRole('link', { name: 'History', exact: true }).click();
     await expect(page.getByRole('region', { name: 'History' })).toBeVisible();
@@ -124,7 +138,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await area.hover();
     await expect(area).toHaveCSS('background-color', colorScheme === 'light' ? 'rgb(29, 90, 75)' : 'rgb(42, 117, 96)');
     await clean(page, 'arrive, pointer on a choice');
-    await page.getByRole('group', { name: /^Fever/ }).getByRole('button', { name: 'yes' }).click();
+    await page
+      .getByRole('group', { name: /^Fever/ })
+      .getByRole('button', { name: 'yes' })
+      .click();
     await expect(page.getByRole('alert', { name: 'Stop' })).toBeVisible();
     await clean(page, 'arrive, stopped');
     await page.getByRole('button', { name: 'End in a referral' }).click();
@@ -138,7 +155,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
     test.setTimeout(240_000);
     expect(expectedErrors).toEqual([]);
     await page.emulateMedia({ colorScheme });
-    for (const [place, sign] of [['squad/range', 'Squad strip'], ['practice/error', 'Studies']] as const) {
+    for (const [place, sign] of [
+      ['squad/range', 'Squad strip'],
+      ['practice/error', 'Studies'],
+    ] as const) {
       await page.goto(`/${place}`);
       await expect(page.getByRole('region', { name: sign, exact: true })).toBeVisible();
       await clean(page, place);
@@ -166,7 +186,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto(`${visit}/measure`);
     await addMotion(page, 'hip extension prone knee bent');
     await typeTrials(page, [3, 5, 4, 14, 15, 14]);
-    await page.getByRole('button', { name: /^Hip extension/ }).first().click();
+    await page
+      .getByRole('button', { name: /^Hip extension/ })
+      .first()
+      .click();
     const panel = page.getByRole('region', { name: /^Hip extension/ });
     await panel.getByRole('tab', { name: 'End' }).click();
     await panel.getByRole('button', { name: 'capsular' }).first().click();
@@ -204,7 +227,14 @@ for (const colorScheme of ['light', 'dark'] as const) {
     expect(expectedErrors).toEqual([]);
     await page.emulateMedia({ colorScheme });
     const heading = page.getByRole('heading', { level: 1 });
-    for (const [path, title] of [['/shelf', 'Shelf'], ['/shelf/entry/cuff-four-way', 'Rotator cuff, four-way isometrics'], ['/shelf/ways', 'Ways of working'], ['/shelf/compare?a=crac&b=breath-sink', 'Side by side'], ['/shelf/way?from=crac', 'A way of working of your own'], ['/shelf/new?from=calf-pin', 'An entry of your own']] as const) {
+    for (const [path, title] of [
+      ['/shelf', 'Shelf'],
+      ['/shelf/entry/cuff-four-way', 'Rotator cuff, four-way isometrics'],
+      ['/shelf/ways', 'Ways of working'],
+      ['/shelf/compare?a=crac&b=breath-sink', 'Side by side'],
+      ['/shelf/way?from=crac', 'A way of working of your own'],
+      ['/shelf/new?from=calf-pin', 'An entry of your own'],
+    ] as const) {
       await page.goto(path);
       await expect(heading).toHaveText(title);
       await still(page);

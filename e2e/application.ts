@@ -24,7 +24,11 @@ export class Application {
   /** What it printed since it was started. */
   said = '';
 
-  constructor(readonly dataFolder: string, readonly port: number, private readonly env: Record<string, string> = {}) {}
+  constructor(
+    readonly dataFolder: string,
+    readonly port: number,
+    private readonly env: Record<string, string> = {},
+  ) {}
 
   static async onEmptyFolder(env: Record<string, string> = {}): Promise<Application> {
     // People's folders have blanks and accents in their names.
@@ -59,7 +63,10 @@ export class Application {
   async kill(): Promise<void> {
     await this.end('SIGKILL');
     for (let i = 0; i < 100; i++) {
-      const up = await fetch(`${this.url}/api/health`).then(() => true, () => false);
+      const up = await fetch(`${this.url}/api/health`).then(
+        () => true,
+        () => false,
+      );
       if (!up) return;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
@@ -86,7 +93,8 @@ export class Application {
 
   private async endLeftoverDatabase(): Promise<void> {
     const pidFile = join(this.dataFolder, 'mariadb.pid');
-    const isOurs = (pid: number) => existsSync(`/proc/${pid}/cmdline`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(this.dataFolder);
+    const isOurs = (pid: number) =>
+      existsSync(`/proc/${pid}/cmdline`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(this.dataFolder);
     const pid = existsSync(pidFile) ? Number(readFileSync(pidFile, 'utf8')) : 0;
     if (!pid || !isOurs(pid)) return;
     process.kill(pid, 'SIGTERM');

@@ -1,7 +1,9 @@
 import { addMotion, arriveNow, expect, saved, test, toTheTable, typeTrials } from './support.ts';
 
 /** What has to be asked before hands go on: open on every step until it is asked, or set aside with a word that is kept. */
-test('nobody goes to the table unasked; a word sets it aside; what is found at any step ends in the referral by one key', async ({ page }) => {
+test('nobody goes to the table unasked; a word sets it aside; what is found at any step ends in the referral by one key', async ({
+  page,
+}) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Walk-in' }).click();
   await page.getByRole('button', { name: 'Somebody new' }).click();

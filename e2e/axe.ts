@@ -20,8 +20,12 @@ export async function clean(page: Page, where: string): Promise<void> {
     const rules = matchMedia('(prefers-color-scheme: dark)').matches ? { runOnly: ['color-contrast'] } : {};
     const { violations } = await (globalThis as unknown as { axe: typeof axe }).axe.run(document, rules);
     // The numbers drawn in a figure are no label of the button that shows it large.
-    const isDrawn = (id: string, target: string) => id === 'label-content-name-mismatch' && document.querySelector(target)?.querySelector('svg text') !== null;
-    return violations.map(({ id, nodes }) => ({ id, nodes: nodes.filter((node) => !isDrawn(id, node.target.join(' '))) })).filter(({ nodes }) => nodes.length > 0).map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`);
+    const isDrawn = (id: string, target: string) =>
+      id === 'label-content-name-mismatch' && document.querySelector(target)?.querySelector('svg text') !== null;
+    return violations
+      .map(({ id, nodes }) => ({ id, nodes: nodes.filter((node) => !isDrawn(id, node.target.join(' '))) }))
+      .filter(({ nodes }) => nodes.length > 0)
+      .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`);
   });
   expect.soft(found.map((fault) => `${where}: ${fault}`)).toEqual([]);
 }

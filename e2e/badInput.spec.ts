@@ -41,7 +41,11 @@ test('arriving and walking in: impossible minutes and a birth in 1880', async ({
   await page.getByLabel('Birth date').fill('1880-01-01');
   await page.getByRole('dialog').getByLabel('Minutes').fill('0');
   await page.getByRole('button', { name: 'Arrive now' }).click();
-  await expect(page.getByRole('alert')).toHaveText([/^A name of 1 to 120 letters\.$/, /^A birth date lies between \d{4}-/, /^Whole minutes, 5 to 240\.$/]);
+  await expect(page.getByRole('alert')).toHaveText([
+    /^A name of 1 to 120 letters\.$/,
+    /^A birth date lies between \d{4}-/,
+    /^Whole minutes, 5 to 240\.$/,
+  ]);
   await page.keyboard.press('Escape');
   await walkIn(page, 'Bad Minutes');
   await page.getByLabel('Minutes available').fill('soon');
@@ -144,7 +148,11 @@ test('a reading changed in another tab: both values are kept, the later one know
   await expect(page.getByLabel('Left, trial 3')).toHaveValue('120');
   await page.getByLabel('Left, trial 3').press('Enter');
   await expect(page.getByRole('alert')).toHaveCount(0);
-  await expect.poll(kept).toEqual([[110, 111, 112], [100, 111, 112], [110, 111, 120]]);
+  await expect.poll(kept).toEqual([
+    [110, 111, 112],
+    [100, 111, 112],
+    [110, 111, 120],
+  ]);
 });
 
 test('unknown places and a refused request are answered in words', async ({ page, expectedErrors }) => {
@@ -160,9 +168,14 @@ test('unknown places and a refused request are answered in words', async ({ page
   await page.goto('/somewhere/else');
   await expect(page.getByText('Nothing lies here')).toBeVisible();
 
-  const send = (data: string | Buffer) => page.request.put('/api/athletes/00000000-0000-7000-8000-000000000001', { data, headers: { 'Content-Type': 'application/json' } });
+  const send = (data: string | Buffer) =>
+    page.request.put('/api/athletes/00000000-0000-7000-8000-000000000001', { data, headers: { 'Content-Type': 'application/json' } });
   const large = await send(JSON.stringify({ about: 'x'.repeat(5_000_000) }));
-  expect([large.status(), large.headers()['content-type'], (await large.json()).title]).toEqual([413, expect.stringContaining('application/problem+json'), 'Too large']);
+  expect([large.status(), large.headers()['content-type'], (await large.json()).title]).toEqual([
+    413,
+    expect.stringContaining('application/problem+json'),
+    'Too large',
+  ]);
   const broken = await send('{"name": ');
   expect([broken.status(), (await broken.json()).title]).toEqual([400, 'Not JSON']);
 });

@@ -16,7 +16,11 @@ async function pick(page: Page, name: string, words: string): Promise<void> {
   await page.keyboard.press('Enter');
 }
 
-test('a knee operated on seven weeks ago and a shoulder torn once: what is limited, why, what instead, and the table obeys', async ({ page, expectedErrors, emptyApplication }) => {
+test('a knee operated on seven weeks ago and a shoulder torn once: what is limited, why, what instead, and the table obeys', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(180_000);
   expect(expectedErrors).toEqual([]);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
@@ -39,7 +43,9 @@ test('a knee operated on seven weeks ago and a shoulder torn once: what is limit
     await page.getByRole('button', { name: 'Add a limit' }).click();
     await page.getByLabel('Limit 1', { exact: true }).fill('110');
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
-    await expect(page.getByRole('region', { name: 'Conditions' }).getByText('Knee operation, left knee, 7 weeks, early repair')).toBeVisible();
+    await expect(
+      page.getByRole('region', { name: 'Conditions' }).getByText('Knee operation, left knee, 7 weeks, early repair'),
+    ).toBeVisible();
     await addCondition(page, 'cuff tear');
     await choose(page, 'Side', 'right');
     await page.getByLabel('Since', { exact: true }).fill(daysAgo(900));
@@ -67,7 +73,10 @@ test('a knee operated on seven weeks ago and a shoulder torn once: what is limit
     await expect(row(/^Knee flexion, right/)).toContainText('over the table end');
     await expect(row(/^Straight-leg raise, right/)).toHaveCount(0);
     await expect(row(/^Shoulder flexion, left/)).toHaveCount(0);
-    await sheet.getByRole('button', { name: /^Hip internal rotation, left/ }).first().click();
+    await sheet
+      .getByRole('button', { name: /^Hip internal rotation, left/ })
+      .first()
+      .click();
     const why = sheet.getByRole('article').filter({ hasText: 'twists the operated knee' }).first();
     await expect(why).toContainText('Knee operation, left knee, 7 weeks');
     await expect(why).toContainText('Hold above the knee');
@@ -81,7 +90,10 @@ test('a knee operated on seven weeks ago and a shoulder torn once: what is limit
     await page.locator('.ant-select-dropdown:visible').getByTitle('Knee flexion, supine, hip bent').click();
     await expect(page.getByLabel('Left, trial 1')).toBeFocused();
     await typeTrials(page, [118, 117, 119, 139, 140, 138]);
-    await page.getByRole('button', { name: /^Knee flexion/ }).first().click();
+    await page
+      .getByRole('button', { name: /^Knee flexion/ })
+      .first()
+      .click();
     await expect(page.getByText('Past the written limit of 110°')).toBeVisible();
     await addMotion(page, 'hip internal rotation');
     await expect(page.getByLabel('Left, trial 1')).toHaveCount(0);
@@ -100,7 +112,9 @@ test('a knee operated on seven weeks ago and a shoulder torn once: what is limit
     const offers = page.getByRole('region', { name: 'Offers' }).getByRole('listitem');
     await offers.filter({ hasText: 'Vasti' }).getByRole('button', { name: 'Breath-led contract-relax' }).click();
     const limits = page.getByRole('region', { name: 'Limits' });
-    await expect(limits).toContainText('Left to 110° at most, 90 % of the way to the edge, effort to 20 %, discomfort to 3, 60 s of contraction in all');
+    await expect(limits).toContainText(
+      'Left to 110° at most, 90 % of the way to the edge, effort to 20 %, discomfort to 3, 60 s of contraction in all',
+    );
     await saved(page);
     await page.reload();
     await expect(limits).toContainText('Left to 110° at most');
@@ -129,7 +143,10 @@ test('a raised question ends the visit in a referral, and the letter makes no di
   await page.getByLabel('What brings them today').fill('Left calf sore since the flight');
   await page.getByRole('button', { name: '6', exact: true }).click();
   await pick(page, 'Place of the complaint', 'calf');
-  await page.getByRole('group', { name: /^A calf that is swollen/ }).getByRole('button', { name: 'not sure' }).click();
+  await page
+    .getByRole('group', { name: /^A calf that is swollen/ })
+    .getByRole('button', { name: 'not sure' })
+    .click();
   await expect(page.getByRole('alert', { name: 'Stop' })).toContainText('No hands-on work today');
   await expect(page.getByRole('button', { name: 'Measure', exact: true })).toBeDisabled();
   await saved(page);
@@ -140,7 +157,9 @@ test('a raised question ends the visit in a referral, and the letter makes no di
   }
   await page.getByRole('button', { name: 'End in a referral' }).click();
   await expect(page.getByLabel('To', { exact: true })).toHaveValue(/A physician today/);
-  await expect(page.getByLabel('What was said and seen')).toHaveValue(/A calf that is swollen.*not sure[\s\S]*Left calf sore since the flight \(calf\), 6 of 10/);
+  await expect(page.getByLabel('What was said and seen')).toHaveValue(
+    /A calf that is swollen.*not sure[\s\S]*Left calf sore since the flight \(calf\), 6 of 10/,
+  );
   await expect(page.getByRole('article')).toContainText('It makes no diagnosis');
   await page.getByLabel('To', { exact: true }).fill('Dr Example');
   await page.reload();
@@ -159,7 +178,11 @@ test('a raised question ends the visit in a referral, and the letter makes no di
   await expect(page.getByRole('region', { name: 'History' })).toContainText('ended in a referral');
 });
 
-test('out of scope: the offer is closed with the local rule; an assistant reads no notes and sets nothing aside', async ({ page, browser, expectedErrors }) => {
+test('out of scope: the offer is closed with the local rule; an assistant reads no notes and sets nothing aside', async ({
+  page,
+  browser,
+  expectedErrors,
+}) => {
   expectedErrors.push(REFUSED);
   const visit = await walkIn(page, 'Scope Shown');
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
@@ -193,7 +216,10 @@ test('out of scope: the offer is closed with the local rule; an assistant reads 
   await assistant.context().close();
 });
 
-test('the file changes while a plan is being made: it is refused in words, and opens anew with its limits', async ({ page, expectedErrors }) => {
+test('the file changes while a plan is being made: it is refused in words, and opens anew with its limits', async ({
+  page,
+  expectedErrors,
+}) => {
   expectedErrors.push(REFUSED);
   const visit = await walkIn(page, 'Changed Meanwhile');
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
@@ -202,13 +228,27 @@ test('the file changes while a plan is being made: it is refused in words, and o
   await page.getByRole('button', { name: /Plan from/ }).click();
   await page.getByRole('region', { name: 'Offers' }).getByRole('button', { name: 'Passive hold' }).first().click();
   await saved(page);
-  const { athlete } = await (await page.request.get(visit.replace('/visit/', '/api/visits/'))).json() as { athlete: { id: string } };
-  const strain = { revision: 0, code: 'muscle-strain', region: 'thigh-back', side: 'left', onset: daysAgo(30), surgeryOn: null, words: '', clearance: null, resolvedOn: null };
-  expect((await page.request.put(`${new URL(visit).origin}/api/athletes/${athlete.id}/conditions/${randomUUID()}`, { data: strain })).ok()).toBe(true);
+  const { athlete } = (await (await page.request.get(visit.replace('/visit/', '/api/visits/'))).json()) as { athlete: { id: string } };
+  const strain = {
+    revision: 0,
+    code: 'muscle-strain',
+    region: 'thigh-back',
+    side: 'left',
+    onset: daysAgo(30),
+    surgeryOn: null,
+    words: '',
+    clearance: null,
+    resolvedOn: null,
+  };
+  expect(
+    (await page.request.put(`${new URL(visit).origin}/api/athletes/${athlete.id}/conditions/${randomUUID()}`, { data: strain })).ok(),
+  ).toBe(true);
   await page.getByLabel('Rounds, left').fill('4');
   await expect(page.getByText('The file or the event changed since this plan was made')).toBeVisible();
   await page.getByRole('button', { name: 'Show what stands now' }).click();
-  await expect(page.getByRole('region', { name: 'Limits' })).toContainText('Left 90 % of the way to the edge, effort to 20 %, discomfort to 2, holds to 20 s');
+  await expect(page.getByRole('region', { name: 'Limits' })).toContainText(
+    'Left 90 % of the way to the edge, effort to 20 %, discomfort to 2, holds to 20 s',
+  );
   await saved(page);
   await toTheTable(page);
   await page.keyboard.press('Space');

@@ -6,7 +6,11 @@ import { still } from './waiting.ts';
 const visit = (page: Page, name: string) => page.getByTestId('board-visit').filter({ hasText: name });
 const time = (page: Page, name: string) => visit(page, name).locator('.time');
 
-test('the day to scale: book, drag, shorten, overlap on purpose, cancel, undo; mouse and keyboard', async ({ page, expectedErrors, emptyApplication }) => {
+test('the day to scale: book, drag, shorten, overlap on purpose, cancel, undo; mouse and keyboard', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(120_000);
   expectedErrors.push(REFUSED);
   const application = await emptyApplication();
@@ -93,7 +97,11 @@ test('the day to scale: book, drag, shorten, overlap on purpose, cancel, undo; m
   });
 });
 
-test('a visit that runs over says how late the day is; one left over from yesterday is offered', async ({ page, expectedErrors, emptyApplication }) => {
+test('a visit that runs over says how late the day is; one left over from yesterday is offered', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(120_000);
   expect(expectedErrors).toEqual([]);
   // Somewhere it is the middle of the day: what began forty minutes ago must have begun today.
@@ -101,11 +109,19 @@ test('a visit that runs over says how late the day is; one left over from yester
   const application = await emptyApplication({ TZ: hour >= 5 && hour < 17 ? 'Europe/Berlin' : 'Pacific/Auckland' });
   await application.start();
   await signIn(page, 'marit', application.url);
-  const { athletes } = await (await page.request.get(`${application.url}/api/athletes`)).json() as { athletes: { id: string; name: string }[] };
+  const { athletes } = (await (await page.request.get(`${application.url}/api/athletes`)).json()) as {
+    athletes: { id: string; name: string }[];
+  };
   const minutesAgo = (minutes: number) => new Date(Math.floor(Date.now() / 60_000) * 60_000 - minutes * 60_000).toISOString();
   const put = async (n: number, name: string, startsAt: string, minutes: number) => {
     const id = `00000000-0000-7000-8000-00000000010${n}`;
-    expect((await page.request.put(`${application.url}/api/visits/${id}`, { data: { athleteId: athletes.find((each) => each.name === name)!.id, startsAt, minutes, overlap: true } })).ok()).toBe(true);
+    expect(
+      (
+        await page.request.put(`${application.url}/api/visits/${id}`, {
+          data: { athleteId: athletes.find((each) => each.name === name)!.id, startsAt, minutes, overlap: true },
+        })
+      ).ok(),
+    ).toBe(true);
     return id;
   };
   const over = await put(1, 'Bela Strand', minutesAgo(42), 30);
@@ -126,9 +142,11 @@ test('a visit that runs over says how late the day is; one left over from yester
 
 test('a dozen visits at one time: each stays wide enough to be read, opened and cancelled', async ({ page, expectedErrors }) => {
   expect(expectedErrors).toEqual([]);
-  const { athletes } = await (await page.request.get('/api/athletes?q=')).json() as { athletes: { id: string; name: string }[] };
+  const { athletes } = (await (await page.request.get('/api/athletes?q=')).json()) as { athletes: { id: string; name: string }[] };
   for (let i = 0; i < 12; i++) {
-    const answer = await page.request.put(`/api/visits/${v7()}`, { data: { athleteId: athletes[i % athletes.length]!.id, startsAt: '2031-02-03T09:00:00.000Z', minutes: 40, overlap: true } });
+    const answer = await page.request.put(`/api/visits/${v7()}`, {
+      data: { athleteId: athletes[i % athletes.length]!.id, startsAt: '2031-02-03T09:00:00.000Z', minutes: 40, overlap: true },
+    });
     expect(answer.status()).toBe(200);
   }
   await page.goto('/day/2031-02-03');
@@ -141,6 +159,10 @@ test('a dozen visits at one time: each stays wide enough to be read, opened and 
     await expect(page).toHaveURL(/\/visit\/[0-9a-f-]+\/arrive/);
     await page.goBack();
   }
-  await page.getByTestId('board-visit').nth(5).getByRole('button', { name: /Cancel the visit/ }).click();
+  await page
+    .getByTestId('board-visit')
+    .nth(5)
+    .getByRole('button', { name: /Cancel the visit/ })
+    .click();
   await expect(page.getByTestId('board-visit')).toHaveCount(11);
 });

@@ -14,7 +14,12 @@ test('the whole table with a foot pedal and single keys; targets are large enoug
   await expect.poll(cue).toBe(2);
   // Two digits are the widest count there usually is; at no size may the number run into the words.
   await expect(page.getByTestId('count')).toHaveText(/^\d\d?$/);
-  for (const [width, height] of [[1024, 768], [768, 1024], [1920, 1080], [1280, 800]] as const) {
+  for (const [width, height] of [
+    [1024, 768],
+    [768, 1024],
+    [1920, 1080],
+    [1280, 800],
+  ] as const) {
     await page.setViewportSize({ width, height });
     const [count, words] = [(await page.getByTestId('count').boundingBox())!, (await page.locator('.say').boundingBox())!];
     const apart = count.x + count.width <= words.x || count.y + count.height <= words.y;
@@ -56,9 +61,12 @@ test('the whole table with a foot pedal and single keys; targets are large enoug
   await page.keyboard.press('5');
   await expect(page.getByTestId('edge')).toHaveText('65.0°');
 
-  for (const button of await table.getByRole('button').filter({ hasNotText: /Sound|Voice/ }).all()) {
+  for (const button of await table
+    .getByRole('button')
+    .filter({ hasNotText: /Sound|Voice/ })
+    .all()) {
     const box = (await button.boundingBox())!;
-    expect(Math.min(box.width, box.height), await button.textContent() ?? '').toBeGreaterThanOrEqual(54);
+    expect(Math.min(box.width, box.height), (await button.textContent()) ?? '').toBeGreaterThanOrEqual(54);
   }
 
   await page.keyboard.press('Escape');
@@ -85,7 +93,18 @@ test('the screen is kept awake, and a soft tone marks every change of phase unti
       heard.tones += 1;
       return create.call(this);
     };
-    Object.defineProperty(navigator, 'wakeLock', { value: { request: async () => { heard.awake += 1; return { release: async () => { heard.awake -= 1; } }; } } });
+    Object.defineProperty(navigator, 'wakeLock', {
+      value: {
+        request: async () => {
+          heard.awake += 1;
+          return {
+            release: async () => {
+              heard.awake -= 1;
+            },
+          };
+        },
+      },
+    });
   });
   const heard = () => page.evaluate(() => (window as unknown as { heard: { tones: number; awake: number } }).heard);
   await plannedVisit(page, 'Sound Asleep', 'straight-leg', [60, 61, 62, 70, 70, 70], 'Passive hold');
@@ -108,7 +127,11 @@ test('the screen is kept awake, and a soft tone marks every change of phase unti
   await expect.poll(async () => (await heard()).awake).toBe(0);
 });
 
-test('at the desk: find with /, keys with ?, arrows between motions, undo and redo in the plan', async ({ page, expectedErrors, emptyApplication }) => {
+test('at the desk: find with /, keys with ?, arrows between motions, undo and redo in the plan', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
   expect(expectedErrors).toEqual([]);
   const application = await emptyApplication();
   await application.start();
@@ -170,12 +193,19 @@ test('nothing to run and nothing measured: the screens say what to do next', asy
   await expect(page.getByText('No visits on this day')).toBeVisible();
 });
 
-for (const [width, height] of [[1024, 768], [768, 1024], [1280, 800]] as const) {
+for (const [width, height] of [
+  [1024, 768],
+  [768, 1024],
+  [1280, 800],
+] as const) {
   test(`nothing runs out of the window at ${width}×${height}`, async ({ page, expectedErrors }) => {
     expect(expectedErrors).toEqual([]);
     await page.setViewportSize({ width, height });
     await page.goto('/squad');
-    await page.getByRole('region', { name: 'Athletes' }).getByRole('link', { name: /Kato Lindqvist/ }).click();
+    await page
+      .getByRole('region', { name: 'Athletes' })
+      .getByRole('link', { name: /Kato Lindqvist/ })
+      .click();
     await expect(page.getByRole('region', { name: 'Range over the visits' })).toBeVisible();
     const fits = () => page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth);
     expect(await fits()).toBe(true);

@@ -1,7 +1,11 @@
 import { expect, REFUSED, saved, signIn, test, walkIn } from './support.ts';
 import { frames } from './waiting.ts';
 
-test('unsent words of one account: said when signing out, never shown to or sent by the next, sent when their owner is back', async ({ page, line, expectedErrors }) => {
+test('unsent words of one account: said when signing out, never shown to or sent by the next, sent when their owner is back', async ({
+  page,
+  line,
+  expectedErrors,
+}) => {
   expectedErrors.push(REFUSED, /ERR_FAILED/);
   await signIn(page, 'jonas');
   const visit = await walkIn(page, 'Unsent Words');
@@ -22,7 +26,9 @@ test('unsent words of one account: said when signing out, never shown to or sent
   line.restore();
 
   const sent: string[] = [];
-  page.on('request', (request) => { if (request.method() === 'PUT' && request.url().endsWith('/note')) sent.push(request.postData() ?? ''); });
+  page.on('request', (request) => {
+    if (request.method() === 'PUT' && request.url().endsWith('/note')) sent.push(request.postData() ?? '');
+  });
   await signIn(page, 'marit');
   await page.goto(`${visit}/close`);
   await expect(page.getByLabel('Your words')).toHaveValue('');
@@ -39,11 +45,18 @@ test('unsent words of one account: said when signing out, never shown to or sent
   await page.goto('/practice');
   // The audit says who wrote it.
   await signIn(page, 'marit');
-  const { lines } = await (await page.request.get(`${process.env.APPLICATION_URL}/api/audit`)).json() as { lines: { account: string; what: string; athleteName: string }[] };
-  expect(lines.filter((line) => line.what === 'note written' && line.athleteName === 'Unsent Words').map((line) => line.account)).toEqual([expect.stringMatching(/^Jonas/)]);
+  const { lines } = (await (await page.request.get(`${process.env.APPLICATION_URL}/api/audit`)).json()) as {
+    lines: { account: string; what: string; athleteName: string }[];
+  };
+  expect(lines.filter((line) => line.what === 'note written' && line.athleteName === 'Unsent Words').map((line) => line.account)).toEqual([
+    expect.stringMatching(/^Jonas/),
+  ]);
 });
 
-test('somebody else signs in in another tab: the first one’s page sends nothing in their name, and goes on when its owner is back', async ({ page, expectedErrors }) => {
+test('somebody else signs in in another tab: the first one’s page sends nothing in their name, and goes on when its owner is back', async ({
+  page,
+  expectedErrors,
+}) => {
   expectedErrors.push(REFUSED);
   await signIn(page, 'jonas');
   const visit = await walkIn(page, 'Two Tabs');
@@ -53,7 +66,8 @@ test('somebody else signs in in another tab: the first one’s page sends nothin
   await page.getByLabel('Your words').fill('Typed by Jonas');
   const again = page.getByRole('dialog', { name: 'Sign in again' });
   await expect(again).toBeVisible();
-  const note = async () => (await (await page.request.get(`${visit.replace('/visit/', '/api/visits/')}`)).json() as { note: { text: string } }).note.text;
+  const note = async () =>
+    ((await (await page.request.get(`${visit.replace('/visit/', '/api/visits/')}`)).json()) as { note: { text: string } }).note.text;
   expect(await note()).toBe('');
   await again.getByLabel('Sign-in name').fill('jonas');
   await again.getByLabel('Password').fill('quiet river therapist');

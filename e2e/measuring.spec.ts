@@ -6,7 +6,15 @@ test('twelve readings, three trials, both sides, from the keyboard, once round t
   const visit = await walkIn(page, 'Twelve Readings');
   await page.goto(`${visit}/measure`);
   // Added in an order that would cost turn after turn.
-  for (const motion of ['hip extension prone bent', 'straight-leg raise supine free', 'hip internal rotation prone', 'knee to wall', 'hip flexion supine bent', 'heel to buttock']) await addMotion(page, motion);
+  for (const motion of [
+    'hip extension prone bent',
+    'straight-leg raise supine free',
+    'hip internal rotation prone',
+    'knee to wall',
+    'hip flexion supine bent',
+    'heel to buttock',
+  ])
+    await addMotion(page, motion);
   const rows = page.getByRole('region', { name: 'Motions' }).getByRole('listitem');
   await expect(rows).toHaveCount(6);
   await page.keyboard.press('Alt+r');
@@ -15,7 +23,14 @@ test('twelve readings, three trials, both sides, from the keyboard, once round t
   await expect(rows.nth(0)).toContainText('Knee to wall');
   const began = Date.now();
   // Standing, then lying on one side of the table, then on the other; the left side's trials and then the right's.
-  const values: Record<string, number[]> = { 'Knee to wall': [9, 9.5, 9, 10, 10, 9.5], 'Hip flexion': [121, 122, 120, 124, 125, 124], 'Straight-leg raise': [70, 71, 72, 74, 75, 73], 'Hip extension': [5, 6, 5, 12, 11, 12], 'Hip internal rotation': [30, 31, 29, 38, 39, 37], 'Heel to buttock': [12, 12, 11, 9, 9, 9] };
+  const values: Record<string, number[]> = {
+    'Knee to wall': [9, 9.5, 9, 10, 10, 9.5],
+    'Hip flexion': [121, 122, 120, 124, 125, 124],
+    'Straight-leg raise': [70, 71, 72, 74, 75, 73],
+    'Hip extension': [5, 6, 5, 12, 11, 12],
+    'Hip internal rotation': [30, 31, 29, 38, 39, 37],
+    'Heel to buttock': [12, 12, 11, 9, 9, 9],
+  };
   for (let i = 0; i < 6; i++) await typeTrials(page, values[(await rows.nth(i).locator('b').first().textContent())!]!);
   await saved(page);
   // Common practice: three minutes for twelve readings. The typing alone takes seconds.
@@ -44,7 +59,10 @@ test('same as left, a correction with its history, another instrument than last 
   await page.getByRole('navigation', { name: 'The day' }).getByText('Ines Okkonen').click();
   await expect(page).toHaveURL(/\/visit\/.*\/\w+$/);
   await page.goto(page.url().replace(/\/\w+$/, '/measure'));
-  await page.getByRole('button', { name: /^Hip flexion/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Hip flexion/ })
+    .first()
+    .click();
   await page.getByLabel('Left, trial 1').fill('128');
   const panel = page.getByRole('region', { name: /^Hip flexion/ });
   await choose(panel, 'Instrument', 'Inclinometer');
@@ -53,7 +71,10 @@ test('same as left, a correction with its history, another instrument than last 
   await page.keyboard.press('ArrowDown');
 });
 
-test('what to measure today is proposed with reasons; the set of the last visit comes back with one key', async ({ page, expectedErrors }) => {
+test('what to measure today is proposed with reasons; the set of the last visit comes back with one key', async ({
+  page,
+  expectedErrors,
+}) => {
   expect(expectedErrors).toEqual([]);
   await page.goto('/');
   await page.getByRole('navigation', { name: 'The day' }).getByText('Joss Adeyemi').click();
@@ -76,14 +97,20 @@ test('what to measure today is proposed with reasons; the set of the last visit 
   await expect(rows).toHaveCount(5);
 });
 
-test('end feel, clock, glides, leg length, presses: found, kept, and weighed for what holds the motion', async ({ page, expectedErrors }) => {
+test('end feel, clock, glides, leg length, presses: found, kept, and weighed for what holds the motion', async ({
+  page,
+  expectedErrors,
+}) => {
   test.setTimeout(120_000);
   expect(expectedErrors).toEqual([]);
   const visit = await walkIn(page, 'Held Somewhere');
   await page.goto(`${visit}/measure`);
   await addMotion(page, 'hip extension prone knee bent');
   await typeTrials(page, [2, 2, 3, 14, 14, 15]);
-  await page.getByRole('button', { name: /^Hip extension/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Hip extension/ })
+    .first()
+    .click();
   const panel = page.getByRole('region', { name: /^Hip extension/ });
 
   await test.step('not enough to say, and what would decide', async () => {
@@ -104,7 +131,10 @@ test('end feel, clock, glides, leg length, presses: found, kept, and weighed for
   await test.step('the deciding reading: free with the muscle slack', async () => {
     await expect(page.getByRole('region', { name: /^Hip extension, prone, knee straight/ })).toBeVisible();
     await typeTrials(page, [18, 18, 19, 19, 18, 19]);
-    await page.getByRole('button', { name: /prone, knee bent/ }).first().click();
+    await page
+      .getByRole('button', { name: /prone, knee bent/ })
+      .first()
+      .click();
     await panel.getByRole('tab', { name: 'What holds it' }).click();
     await expect(panel.getByRole('heading', { name: 'Left: Points to rectus femoris' })).toBeVisible();
   });
@@ -126,12 +156,18 @@ test('end feel, clock, glides, leg length, presses: found, kept, and weighed for
     await findings.getByRole('button', { name: 'Press tests' }).click();
     await findings.getByRole('group', { name: 'Buttock squeeze, left' }).getByRole('button', { name: 'late' }).click();
     await findings.getByRole('button', { name: 'Force' }).click();
-    for (const [name, presses] of [['Knee flexors, left', '150 160 155'], ['Knee flexors, right', '230 240'], ['Knee extensors, left', '400 410']] as const) {
+    for (const [name, presses] of [
+      ['Knee flexors, left', '150 160 155'],
+      ['Knee flexors, right', '230 240'],
+      ['Knee extensors, left', '400 410'],
+    ] as const) {
       await findings.getByLabel(`${name}, newtons`).fill(presses);
       await page.keyboard.press('Enter');
     }
     await expect(findings.getByRole('list', { name: 'Weaker sides' })).toHaveText('Knee flexors press 67 % of the other side on the left');
-    await expect(findings.getByRole('list', { name: 'Balance of agonist and antagonist' })).toContainText('0.39 ± 0.09, usually 0.50 to 0.80: knee flexors are the weaker ones');
+    await expect(findings.getByRole('list', { name: 'Balance of agonist and antagonist' })).toContainText(
+      '0.39 ± 0.09, usually 0.50 to 0.80: knee flexors are the weaker ones',
+    );
     await saved(page);
     await page.reload();
     const told = findings.getByRole('list', { name: 'What was found' });
@@ -171,7 +207,11 @@ test('a study of one’s own error: guided, blinded, and used from then on', asy
   await page.goto(`${visit}/measure`);
   await addMotion(page, 'hip extension prone knee bent');
   await typeTrials(page, [4, 4, 4]);
-  await expect(page.getByText(/^Your error here is ±0\.\d° within one visit, ±0\.\d° from visit to visit \(SEM; own, 8 sides × 3 trials on .* one day, with a default day-to-day part/)).toBeVisible();
+  await expect(
+    page.getByText(
+      /^Your error here is ±0\.\d° within one visit, ±0\.\d° from visit to visit \(SEM; own, 8 sides × 3 trials on .* one day, with a default day-to-day part/,
+    ),
+  ).toBeVisible();
   await saved(page);
 });
 

@@ -3,19 +3,47 @@ import { addMotion, expect, signIn, test, typeTrials, walkIn } from './support.t
 
 test.use({ serviceWorkers: 'allow' });
 
-const rowsOf = (page: Page, database: string, store: string) => page.evaluate(([name, rows]) => new Promise<number>((resolve) => {
-  const asked = indexedDB.open(name);
-  asked.onsuccess = () => { const count = asked.result.transaction(rows).objectStore(rows).count(); count.onsuccess = () => { resolve(count.result); asked.result.close(); }; };
-}), [database, store] as const);
+const rowsOf = (page: Page, database: string, store: string) =>
+  page.evaluate(
+    ([name, rows]) =>
+      new Promise<number>((resolve) => {
+        const asked = indexedDB.open(name);
+        asked.onsuccess = () => {
+          const count = asked.result.transaction(rows).objectStore(rows).count();
+          count.onsuccess = () => {
+            resolve(count.result);
+            asked.result.close();
+          };
+        };
+      }),
+    [database, store] as const,
+  );
 
-test('without the line the program opens, moves and takes what is typed; with it again everything arrives, and signing out leaves nothing', async ({ page, context, expectedErrors }) => {
+test('without the line the program opens, moves and takes what is typed; with it again everything arrives, and signing out leaves nothing', async ({
+  page,
+  context,
+  expectedErrors,
+}) => {
   test.setTimeout(150_000);
   expectedErrors.push(/ERR_INTERNET_DISCONNECTED/, /Failed to load resource/);
   const visit = await walkIn(page, 'No Line');
   await expect(page.getByLabel('What brings them today')).toBeVisible();
   // The whole program is on the device once the worker that keeps it is at work.
-  await page.evaluate(async () => { await navigator.serviceWorker.ready; });
-  await expect.poll(() => page.evaluate(async () => (await Promise.all((await caches.keys()).map(async (name) => (await (await caches.open(name)).keys()).length))).reduce((sum, each) => sum + each, 0)), { timeout: 30_000 }).toBeGreaterThan(60);
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  await expect
+    .poll(
+      () =>
+        page.evaluate(async () =>
+          (await Promise.all((await caches.keys()).map(async (name) => (await (await caches.open(name)).keys()).length))).reduce(
+            (sum, each) => sum + each,
+            0,
+          ),
+        ),
+      { timeout: 30_000 },
+    )
+    .toBeGreaterThan(60);
   await page.goto('/');
   await expect(page.getByRole('region', { name: 'Visits' })).toBeVisible();
   await page.goto(`${visit}/arrive`);
@@ -42,10 +70,15 @@ test('without the line the program opens, moves and takes what is typed; with it
   // With the line back it is the day that is open, not the visit: what waits arrives all the same.
   await context.setOffline(false);
   await page.goto('/');
-  await expect.poll(async () => {
-    const file = await (await page.request.get(visit.replace('/visit/', '/api/visits/'))).json();
-    return [file.readings.length, file.plan.blocks.length];
-  }, { timeout: 40_000 }).toEqual([2, 1]);
+  await expect
+    .poll(
+      async () => {
+        const file = await (await page.request.get(visit.replace('/visit/', '/api/visits/'))).json();
+        return [file.readings.length, file.plan.blocks.length];
+      },
+      { timeout: 40_000 },
+    )
+    .toEqual([2, 1]);
   await expect.poll(() => rowsOf(page, 'pace-bend', 'changes')).toBe(0);
   await expect(page.getByRole('navigation', { name: 'The day' }).getByRole('button', { name: /not sent yet/ })).toHaveCount(0);
   await expect(page.getByText('The program cannot be reached.')).toHaveCount(0);

@@ -4,7 +4,10 @@ import { becomeOwner, expect, REFUSED, test } from './support.ts';
 
 /** The start command with these settings: what it says until it is ready or ends. */
 function start(dataFolder: string, port: number, env: Record<string, string>) {
-  const child = spawn(process.execPath, ['bin/start.mjs'], { env: { ...process.env, PACE_BEND_DATA: dataFolder, PORT: String(port), DATABASE_URL: '', ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, ['bin/start.mjs'], {
+    env: { ...process.env, PACE_BEND_DATA: dataFolder, PORT: String(port), DATABASE_URL: '', ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   let said = '';
   const over = new Promise<{ code: number | null; said: string }>((resolve) => {
     const listen = (chunk: Buffer) => {
@@ -16,17 +19,37 @@ function start(dataFolder: string, port: number, env: Record<string, string>) {
     child.once('exit', (code) => resolve({ code, said }));
   });
   const ended = new Promise((resolve) => child.once('exit', resolve));
-  return { over, async stop() { child.kill('SIGTERM'); await ended; } };
+  return {
+    over,
+    async stop() {
+      child.kill('SIGTERM');
+      await ended;
+    },
+  };
 }
 
-test('opening to others: refused with the demo’s accounts and before there is an owner; then over TLS, with Secure cookies', async ({ page, browser, expectedErrors, emptyApplication }) => {
+test('opening to others: refused with the demo’s accounts and before there is an owner; then over TLS, with Secure cookies', async ({
+  page,
+  browser,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(180_000);
   expectedErrors.push(/ERR_CONNECTION_REFUSED/);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   const { dataFolder, port } = application;
-  const made = spawnSync(process.execPath, ['bin/certificate.mjs', 'pace.local'], { encoding: 'utf8', env: { ...process.env, PACE_BEND_DATA: dataFolder } });
+  const made = spawnSync(process.execPath, ['bin/certificate.mjs', 'pace.local'], {
+    encoding: 'utf8',
+    env: { ...process.env, PACE_BEND_DATA: dataFolder },
+  });
   expect(made.status).toBe(0);
-  const wide = { PACE_BEND_DEMO: 'off', HOST: '0.0.0.0', PUBLIC_URL: `https://localhost:${port}`, TLS_CERT: join(dataFolder, 'tls', 'server.crt'), TLS_KEY: join(dataFolder, 'tls', 'server.key') };
+  const wide = {
+    PACE_BEND_DEMO: 'off',
+    HOST: '0.0.0.0',
+    PUBLIC_URL: `https://localhost:${port}`,
+    TLS_CERT: join(dataFolder, 'tls', 'server.crt'),
+    TLS_KEY: join(dataFolder, 'tls', 'server.key'),
+  };
 
   const early = await start(dataFolder, port, wide).over;
   expect(early).toEqual({ code: 1, said: expect.stringContaining('This practice has no owner yet') });
@@ -52,17 +75,27 @@ test('opening to others: refused with the demo’s accounts and before there is 
   await open.stop();
 });
 
-test('demo data are not opened to others, and with the demo off their passwords are not shown', async ({ page, emptyApplication, expectedErrors }) => {
+test('demo data are not opened to others, and with the demo off their passwords are not shown', async ({
+  page,
+  emptyApplication,
+  expectedErrors,
+}) => {
   test.setTimeout(180_000);
   expectedErrors.push(/ERR_CONNECTION_REFUSED/, REFUSED);
   const application = await emptyApplication();
   await application.start();
   await application.halt();
   const { dataFolder, port } = application;
-  const made = spawnSync(process.execPath, ['bin/certificate.mjs', 'pace.local'], { encoding: 'utf8', env: { ...process.env, PACE_BEND_DATA: dataFolder } });
+  const made = spawnSync(process.execPath, ['bin/certificate.mjs', 'pace.local'], {
+    encoding: 'utf8',
+    env: { ...process.env, PACE_BEND_DATA: dataFolder },
+  });
   expect(made.status).toBe(0);
   const tls = { TLS_CERT: join(dataFolder, 'tls', 'server.crt'), TLS_KEY: join(dataFolder, 'tls', 'server.key') };
-  expect(await start(dataFolder, port, { HOST: '0.0.0.0', PUBLIC_URL: `https://localhost:${port}`, ...tls }).over).toEqual({ code: 1, said: expect.stringContaining('whose passwords everybody knows: it is not opened to others') });
+  expect(await start(dataFolder, port, { HOST: '0.0.0.0', PUBLIC_URL: `https://localhost:${port}`, ...tls }).over).toEqual({
+    code: 1,
+    said: expect.stringContaining('whose passwords everybody knows: it is not opened to others'),
+  });
   const off = start(dataFolder, port, { PACE_BEND_DEMO: 'off' });
   expect((await off.over).said).toContain('this data holds it already. Its passwords are not shown');
   await page.context().clearCookies();
@@ -73,14 +106,25 @@ test('demo data are not opened to others, and with the demo off their passwords 
   await off.stop();
 });
 
-test('what is sent is compressed; what carries its hash is kept for good, personal data never', async ({ page, request, expectedErrors }) => {
+test('what is sent is compressed; what carries its hash is kept for good, personal data never', async ({
+  page,
+  request,
+  expectedErrors,
+}) => {
   expect(expectedErrors).toEqual([]);
   const html = await request.get('/');
   expect(html.headers()['cache-control']).toBe('no-cache');
   const script = /src="(\/assets\/[^"]+\.js)"/.exec(await html.text())![1]!;
-  for (const [accepts, encoding] of [['br, gzip', 'br'], ['gzip', 'gzip']] as const) {
+  for (const [accepts, encoding] of [
+    ['br, gzip', 'br'],
+    ['gzip', 'gzip'],
+  ] as const) {
     const answer = await request.get(script, { headers: { 'Accept-Encoding': accepts } });
-    expect([answer.status(), answer.headers()['content-encoding'], answer.headers()['cache-control']]).toEqual([200, encoding, 'public, max-age=31536000, immutable']);
+    expect([answer.status(), answer.headers()['content-encoding'], answer.headers()['cache-control']]).toEqual([
+      200,
+      encoding,
+      'public, max-age=31536000, immutable',
+    ]);
     expect(Number(answer.headers()['content-length'])).toBeLessThan((await answer.body()).length / 2);
   }
   const list = await page.request.get('/api/athletes', { headers: { 'Accept-Encoding': 'gzip' } });
@@ -93,8 +137,12 @@ test('nobody signed in is an answer and no error: the sign-in page opens with a 
   const context = await browser.newContext({ baseURL: process.env.APPLICATION_URL! });
   const page = await context.newPage();
   const said: string[] = [];
-  page.on('console', (message) => { if (message.type() === 'error') said.push(message.text()); });
-  page.on('response', (response) => { if (response.status() >= 400) said.push(`${response.status()} ${response.url()}`); });
+  page.on('console', (message) => {
+    if (message.type() === 'error') said.push(message.text());
+  });
+  page.on('response', (response) => {
+    if (response.status() >= 400) said.push(`${response.status()} ${response.url()}`);
+  });
   await page.goto('/');
   await expect(page.getByLabel('Sign-in name')).toBeVisible();
   expect(said).toEqual([]);

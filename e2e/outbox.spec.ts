@@ -43,7 +43,12 @@ async function wholeVisit(page: Page, name: string, before: () => Promise<void>,
   await before();
   // Once, whichever cue the hand gets to.
   let told = false;
-  await runThrough(page, async (cue) => { if (cue >= 3 && !told) { told = true; await page.keyboard.press('2'); } });
+  await runThrough(page, async (cue) => {
+    if (cue >= 3 && !told) {
+      told = true;
+      await page.keyboard.press('2');
+    }
+  });
   await after();
 
   await page.goto(`${visit}/close`);
@@ -63,15 +68,22 @@ async function wholeVisit(page: Page, name: string, before: () => Promise<void>,
 /** What is on the server of a visit, without ids and times. */
 async function recordOf(page: Page, visit: string): Promise<unknown> {
   const file = await (await page.request.get(visit.replace('/visit/', '/api/visits/'))).json();
-  const standing = (rows: { id: string; supersedes: string | null }[]) => rows.filter((row) => !rows.some((other) => other.supersedes === row.id));
+  const standing = (rows: { id: string; supersedes: string | null }[]) =>
+    rows.filter((row) => !rows.some((other) => other.supersedes === row.id));
   const { complaint, complaintScore, consentWord, lookFirst, finishedAt } = file.visit;
   return {
     visit: { complaint, complaintScore, consentWord, lookFirst, isFinished: finishedAt !== null },
     answers: file.answers.map(({ answers, notAsked }: { answers: object; notAsked: string | null }) => ({ answers, notAsked })).at(-1),
-    readings: standing(file.readings).map(({ motionId, side, moment, trials }: Record<string, unknown>) => ({ motionId, side, moment, trials })).sort((a: object, b: object) => JSON.stringify(a).localeCompare(JSON.stringify(b))),
+    readings: standing(file.readings)
+      .map(({ motionId, side, moment, trials }: Record<string, unknown>) => ({ motionId, side, moment, trials }))
+      .sort((a: object, b: object) => JSON.stringify(a).localeCompare(JSON.stringify(b))),
     findings: standing(file.findings).map(({ kind, subject, side, data }: Record<string, unknown>) => ({ kind, subject, side, data })),
     blocks: file.plan.blocks.map(({ entryId, methodId, sides }: Record<string, unknown>) => ({ entryId, methodId, sides })),
-    runs: file.runs.map((run: { line: { cues: unknown[] }; events: { seq: number; event: { kind: string } }[] }) => ({ cues: run.line.cues.length, places: run.events.every((each, i) => each.seq === i + 1), kinds: run.events.map(({ event }) => event.kind).filter((kind) => kind !== 'beat') })),
+    runs: file.runs.map((run: { line: { cues: unknown[] }; events: { seq: number; event: { kind: string } }[] }) => ({
+      cues: run.line.cues.length,
+      places: run.events.every((each, i) => each.seq === i + 1),
+      kinds: run.events.map(({ event }) => event.kind).filter((kind) => kind !== 'beat'),
+    })),
     note: file.note.text,
   };
 }
@@ -79,19 +91,43 @@ async function recordOf(page: Page, visit: string): Promise<unknown> {
 test('the line is cut at every step of a visit: the record is the same as without', async ({ page, line, expectedErrors }) => {
   test.setTimeout(240_000);
   expectedErrors.push(...NOBODY);
-  const quiet = await wholeVisit(page, 'Quiet Line', async () => undefined, () => saved(page));
-  const disturbed = await wholeVisit(page, 'Cut Line', async () => line.cut(), async () => {
-    // Long enough for a try to fail; nobody waits for it at the table.
-    await frames(page, 60);
-    line.restore();
-    await expect.poll(async () => (await page.evaluate(() => window.dispatchEvent(new Event('online'))), await page.getByText(/[Nn]ot sent/).count()), { timeout: 30_000 }).toBe(0);
-  });
+  const quiet = await wholeVisit(
+    page,
+    'Quiet Line',
+    async () => undefined,
+    () => saved(page),
+  );
+  const disturbed = await wholeVisit(
+    page,
+    'Cut Line',
+    async () => line.cut(),
+    async () => {
+      // Long enough for a try to fail; nobody waits for it at the table.
+      await frames(page, 60);
+      line.restore();
+      await expect
+        .poll(
+          async () => (await page.evaluate(() => window.dispatchEvent(new Event('online'))), await page.getByText(/[Nn]ot sent/).count()),
+          { timeout: 30_000 },
+        )
+        .toBe(0);
+    },
+  );
   const [without, withCuts] = [await recordOf(page, quiet), await recordOf(page, disturbed)];
   expect(withCuts).toEqual(without);
-  expect(without).toMatchObject({ visit: { complaint: 'Left hip stiff', complaintScore: 4, isFinished: true }, note: 'Opens after two rounds.', findings: [{ kind: 'end' }], runs: [{ places: true }] });
+  expect(without).toMatchObject({
+    visit: { complaint: 'Left hip stiff', complaintScore: 4, isFinished: true },
+    note: 'Opens after two rounds.',
+    findings: [{ kind: 'end' }],
+    runs: [{ places: true }],
+  });
 });
 
-test('readings without a line are drawn as not sent, survive a reload, and say why; finishing names them', async ({ page, line, expectedErrors }) => {
+test('readings without a line are drawn as not sent, survive a reload, and say why; finishing names them', async ({
+  page,
+  line,
+  expectedErrors,
+}) => {
   expectedErrors.push(...NOBODY);
   const visit = await walkIn(page, 'Not Sent');
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
@@ -108,7 +144,9 @@ test('readings without a line are drawn as not sent, survive a reload, and say w
 
   await page.goto(`${visit}/close`);
   await page.getByRole('button', { name: 'Finish the visit' }).click();
-  await expect(page.getByText('readings: not on the server yet. The visit can be finished once everything is.')).toBeVisible({ timeout: 10_000 });
+  await expect(page.getByText('readings: not on the server yet. The visit can be finished once everything is.')).toBeVisible({
+    timeout: 10_000,
+  });
   await notSent(page).click();
   const sheet = page.getByRole('dialog', { name: 'Not sent yet' });
   await expect(sheet).toContainText('Kept on this device, for your account only');
@@ -127,7 +165,9 @@ test('readings without a line are drawn as not sent, survive a reload, and say w
 test('something that will never go can be thrown away, after being asked twice', async ({ page, expectedErrors }) => {
   expectedErrors.push(...NOBODY, /500/);
   const visit = await walkIn(page, 'Thrown Away');
-  await page.route('**/note', (route) => route.fulfill({ status: 500, contentType: 'application/problem+json', body: JSON.stringify({ title: 'Error', detail: 'Broken.' }) }));
+  await page.route('**/note', (route) =>
+    route.fulfill({ status: 500, contentType: 'application/problem+json', body: JSON.stringify({ title: 'Error', detail: 'Broken.' }) }),
+  );
   await page.goto(`${visit}/close`);
   await page.getByLabel('Your words').fill('This one stays behind');
   await notSent(page).click();
@@ -140,16 +180,29 @@ test('something that will never go can be thrown away, after being asked twice',
   await allSent(page);
 });
 
-test('storage is forbidden: typing goes on, the screen says what that means, and everything arrives while the page lives', async ({ browser, expectedErrors }) => {
+test('storage is forbidden: typing goes on, the screen says what that means, and everything arrives while the page lives', async ({
+  browser,
+  expectedErrors,
+}) => {
   expect(expectedErrors).toEqual([]);
   const context = await browser.newContext({ baseURL: process.env.APPLICATION_URL! });
   const page = await context.newPage();
   const line = await Line.of(page);
   await page.addInitScript(() => {
-    Object.defineProperty(window, 'indexedDB', { value: { open: () => { throw new DOMException('denied', 'SecurityError'); } } });
-    Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError'); };
+    Object.defineProperty(window, 'indexedDB', {
+      value: {
+        open: () => {
+          throw new DOMException('denied', 'SecurityError');
+        },
+      },
+    });
+    Storage.prototype.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
   });
-  const answer = await page.request.post(`${process.env.APPLICATION_URL}/api/sign-in`, { data: { login: 'marit', password: 'quiet river owner' } });
+  const answer = await page.request.post(`${process.env.APPLICATION_URL}/api/sign-in`, {
+    data: { login: 'marit', password: 'quiet river owner' },
+  });
   expect(answer.status()).toBe(200);
   const visit = await walkIn(page, 'No Storage');
   await expect(page.getByRole('button', { name: 'Nothing can be kept on this device' })).toBeVisible();
@@ -166,7 +219,11 @@ test('storage is forbidden: typing goes on, the screen says what that means, and
   await context.close();
 });
 
-test('two devices, other fields: both stand, and nobody is asked; the same field: both are shown', async ({ page, browser, expectedErrors }) => {
+test('two devices, other fields: both stand, and nobody is asked; the same field: both are shown', async ({
+  page,
+  browser,
+  expectedErrors,
+}) => {
   expectedErrors.push(REFUSED);
   const visit = await walkIn(page, 'Two Devices');
   const context = await browser.newContext({ baseURL: process.env.APPLICATION_URL!, storageState: await page.context().storageState() });

@@ -1,7 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { becomeOwner, choose, expect, PASSWORDS, REFUSED, saved, signIn, test, walkIn } from './support.ts';
 
-test('the first start asks for the owner’s account; the owner lets a coach in, who sees their squad and no more', async ({ page, browser, expectedErrors, emptyApplication }) => {
+test('the first start asks for the owner’s account; the owner lets a coach in, who sees their squad and no more', async ({
+  page,
+  browser,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(150_000);
   expectedErrors.push(REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
@@ -79,7 +84,11 @@ test('signed out in the middle: what is typed stays, and is saved when they are 
   await expect(page.getByLabel('What brings them today')).toHaveValue('typed while signed out');
 });
 
-test('a squad is read in from a table of the old kind: looked at first, wrong rows named, nobody twice; taken out again', async ({ page, expectedErrors, emptyApplication }) => {
+test('a squad is read in from a table of the old kind: looked at first, wrong rows named, nobody twice; taken out again', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(120_000);
   expect(expectedErrors).toEqual([]);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
@@ -87,8 +96,12 @@ test('a squad is read in from a table of the old kind: looked at first, wrong ro
   await becomeOwner(page, application.url);
   await page.goto(`${application.url}/squad/read-in`);
   // Windows-1252 with semicolons, a day first, a formula, a birth in 1880.
-  const table = Buffer.from('Rower;DOB;Sex;Boat side;Remarks;Crew\r\nZo\xeb Brand;14.03.2004;f;bow;tall;Eight, Juniors\r\nAda Long;01.02.2003;;sculls;=1+1;Eight\r\nOld One;01.01.1880;m;;;\r\n', 'latin1');
-  const chooseFile = () => page.getByLabel(/^A table with one athlete/).setInputFiles({ name: 'squad.csv', mimeType: 'text/csv', buffer: table });
+  const table = Buffer.from(
+    'Rower;DOB;Sex;Boat side;Remarks;Crew\r\nZo\xeb Brand;14.03.2004;f;bow;tall;Eight, Juniors\r\nAda Long;01.02.2003;;sculls;=1+1;Eight\r\nOld One;01.01.1880;m;;;\r\n',
+    'latin1',
+  );
+  const chooseFile = () =>
+    page.getByLabel(/^A table with one athlete/).setInputFiles({ name: 'squad.csv', mimeType: 'text/csv', buffer: table });
   await chooseFile();
   await expect(page.getByText('3 rows, semicolons, Windows-1252')).toBeVisible();
   await expect(page.getByRole('region', { name: 'What will happen' })).toContainText('2 to be added, 1 with something wrong');
@@ -116,9 +129,16 @@ test('a squad is read in from a table of the old kind: looked at first, wrong ro
 
 test('when what reads the table fails, the page says so, and the file can be chosen again', async ({ page, expectedErrors }) => {
   expectedErrors.push(/broken on purpose/);
-  await page.route(/squad\.worker/, (route) => route.fulfill({ contentType: 'text/javascript', body: 'self.onmessage = () => { throw new Error("broken on purpose"); };' }), { times: 1 });
+  await page.route(
+    /squad\.worker/,
+    (route) => route.fulfill({ contentType: 'text/javascript', body: 'self.onmessage = () => { throw new Error("broken on purpose"); };' }),
+    { times: 1 },
+  );
   await page.goto('/squad/read-in');
-  const chooseFile = () => page.getByLabel(/^A table with one athlete/).setInputFiles({ name: 'squad.csv', mimeType: 'text/csv', buffer: Buffer.from('Name;DOB\r\nZoe Brand;2004-03-14\r\n') });
+  const chooseFile = () =>
+    page
+      .getByLabel(/^A table with one athlete/)
+      .setInputFiles({ name: 'squad.csv', mimeType: 'text/csv', buffer: Buffer.from('Name;DOB\r\nZoe Brand;2004-03-14\r\n') });
   await chooseFile();
   await expect(page.getByText('The table could not be read: the part of the program that reads it failed.')).toBeVisible();
   await expect(page.getByText('Reading …')).toHaveCount(0);
@@ -139,7 +159,8 @@ test('the file is saved as it is made; what cannot be is named; erasing asks for
   const body = page.getByRole('region', { name: 'Body' });
   await body.getByLabel('Thigh').fill('44.5');
   await body.getByRole('button', { name: 'Blood thinner' }).click();
-  for (const item of ['Left little finger', 'Right little finger', 'Left thumb', 'Right thumb', 'Palms flat']) await body.getByRole('button', { name: new RegExp(`^${item}`) }).click();
+  for (const item of ['Left little finger', 'Right little finger', 'Left thumb', 'Right thumb', 'Palms flat'])
+    await body.getByRole('button', { name: new RegExp(`^${item}`) }).click();
   await expect(body.getByText('5 of 9')).toBeVisible();
   const contacts = page.getByRole('region', { name: 'Contacts' });
   await contacts.getByLabel('Name, contact 1').fill('Runa');
@@ -162,7 +183,10 @@ test('the file is saved as it is made; what cannot be is named; erasing asks for
   const record = page.getByRole('region', { name: 'Record' });
   const download = page.waitForEvent('download');
   await record.getByRole('link', { name: /whole record/ }).click();
-  expect(JSON.parse(readFileSync(await (await download).path(), 'utf8'))).toMatchObject({ format: 'pace-bend athlete record', athlete: [{ name: 'Whole File', thigh_cm: 44.5 }] });
+  expect(JSON.parse(readFileSync(await (await download).path(), 'utf8'))).toMatchObject({
+    format: 'pace-bend athlete record',
+    athlete: [{ name: 'Whole File', thigh_cm: 44.5 }],
+  });
   await record.getByRole('button', { name: 'Erase this athlete' }).click();
   await record.getByLabel(/^Type the name/).fill('Whole');
   await record.getByRole('button', { name: 'Erase for good' }).click();

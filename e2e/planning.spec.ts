@@ -1,5 +1,19 @@
 import type { Locator, Page } from '@playwright/test';
-import { addMotion, askedForPlan, askFirst, choose, expect, plannedVisit, REFUSED, runThrough, saved, test, toTheTable, typeTrials, walkIn } from './support.ts';
+import {
+  addMotion,
+  askedForPlan,
+  askFirst,
+  choose,
+  expect,
+  plannedVisit,
+  REFUSED,
+  runThrough,
+  saved,
+  test,
+  toTheTable,
+  typeTrials,
+  walkIn,
+} from './support.ts';
 
 const handle = (page: Page, name: string) => page.getByRole('slider', { name, exact: true });
 const strip = (page: Page) => page.getByRole('region', { name: 'Session line' });
@@ -19,7 +33,11 @@ async function middleOf(locator: ReturnType<Page['locator']>): Promise<{ x: numb
 }
 
 /** What somebody new does with 35 minutes and five readings, from an empty data directory. */
-test('five readings and 35 minutes: a plan with its reasons, changed by hand, two ways compared, run through on both sides', async ({ page, expectedErrors, emptyApplication }) => {
+test('five readings and 35 minutes: a plan with its reasons, changed by hand, two ways compared, run through on both sides', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(240_000);
   expectedErrors.push(REFUSED);
   const application = await emptyApplication();
@@ -27,7 +45,10 @@ test('five readings and 35 minutes: a plan with its reasons, changed by hand, tw
 
   await test.step('sign in, arrive, 35 minutes', async () => {
     await page.goto(application.url);
-    await page.getByRole('region', { name: 'Accounts of the demo' }).getByRole('button', { name: /Jonas Eklund/ }).click();
+    await page
+      .getByRole('region', { name: 'Accounts of the demo' })
+      .getByRole('button', { name: /Jonas Eklund/ })
+      .click();
     await page.getByRole('navigation', { name: 'The day' }).getByText('Tavi Brandsma').click();
     await page.getByRole('button', { name: 'Five minutes less' }).click();
     await saved(page);
@@ -61,7 +82,10 @@ test('five readings and 35 minutes: a plan with its reasons, changed by hand, tw
   });
 
   await test.step('two changes by drag and one by key; one undo for each', async () => {
-    await strip(page).getByRole('button', { name: /Rectus femoris/ }).first().click();
+    await strip(page)
+      .getByRole('button', { name: /Rectus femoris/ })
+      .first()
+      .click();
     const longer = handle(page, 'Contract');
     const before = Number(await longer.getAttribute('aria-valuenow'));
     const at = await middleOf(longer);
@@ -106,7 +130,10 @@ test('five readings and 35 minutes: a plan with its reasons, changed by hand, tw
     await page.goBack();
     await expect(strip(page)).toBeVisible();
     // What was done before going away can still be taken back.
-    await strip(page).getByRole('button', { name: /Rectus femoris/ }).first().click();
+    await strip(page)
+      .getByRole('button', { name: /Rectus femoris/ })
+      .first()
+      .click();
     await expect(handle(page, 'Effort, round 1')).toHaveAttribute('aria-valuenow', '25');
     await page.keyboard.press('Control+z');
     await expect(handle(page, 'Effort, round 1')).toHaveAttribute('aria-valuenow', '20');
@@ -128,7 +155,9 @@ test('five readings and 35 minutes: a plan with its reasons, changed by hand, tw
     // Where to turn, when to go round the table, what to read again before leaving a position.
     expect([...between].some((words) => words.includes('turn: '))).toBe(true);
     expect([...between].some((words) => words.includes('round the table to the '))).toBe(true);
-    expect([...between].some((words) => /read .* again/.test(words)) || await page.getByText(/^Now read .* again/).isVisible()).toBe(true);
+    expect([...between].some((words) => /read .* again/.test(words)) || (await page.getByText(/^Now read .* again/).isVisible())).toBe(
+      true,
+    );
     await page.keyboard.press('Enter');
     const done = page.getByRole('table');
     await expect(done.getByRole('row').filter({ hasText: 'Rectus femoris' }).filter({ hasText: 'Left' })).toBeVisible();
@@ -158,7 +187,9 @@ test('pinned stays, left out stays out, and other minutes make another plan', as
   await expect(spare).toBeVisible();
   const numberIn = async (place: Locator, pattern: RegExp) => Number(pattern.exec((await place.textContent())!)![1]);
   const minutes = await numberIn(card.getByRole('heading'), /(\d+) min/);
-  expect(await numberIn(spare, /^(\d+)/)).toBe(Math.floor(minutes - await numberIn(card.locator('.said'), /(\d+):/) - await numberIn(card.locator('.said'), /:(\d\d)/) / 60));
+  expect(await numberIn(spare, /^(\d+)/)).toBe(
+    Math.floor(minutes - (await numberIn(card.locator('.said'), /(\d+):/)) - (await numberIn(card.locator('.said'), /:(\d\d)/)) / 60),
+  );
   await card.getByText(/^Left out/).click();
   await card.getByRole('button', { name: 'Allow again' }).click();
   await card.getByRole('button', { name: 'Pin Calf, straight knee' }).click();
@@ -185,12 +216,47 @@ test('a search that takes long: how far it is, the best so far on Stop, and word
       onmessage: ((event: { data: unknown }) => void) | null = null;
       postMessage({ facts }: { facts: { today: { motionId: string }[] } }) {
         asked += 1;
-        const block = { id: '0198c0de-0000-7000-8000-000000000001', entryId: 'hamstring-heel-on-shoulder', methodId: 'static-hold', sides: [{ side: 'left', rounds: 2 }], numbers: {}, choices: {} };
-        const side = { side: 'left', rounds: 2, seconds: 90, gain: 4, missing: 12, because: `read ${facts.today.length} times`, terms: [], weight: 1, value: 4 };
-        const soFar = { status: 'stopped', value: 4, gap: 2.5, seconds: 400, turns: 0, positions: ['supine'], blocks: [{ block, kind: 'work', fit: 'the usual way for it', sides: [side], value: 4 }], leftOut: [] };
-        setTimeout(() => this.onmessage?.({ data: asked === 1 ? { kind: 'progress', best: 4, bound: 6.5, soFar } : { kind: 'failed', message: 'The planner lost its way.' } }), 30);
+        const block = {
+          id: '0198c0de-0000-7000-8000-000000000001',
+          entryId: 'hamstring-heel-on-shoulder',
+          methodId: 'static-hold',
+          sides: [{ side: 'left', rounds: 2 }],
+          numbers: {},
+          choices: {},
+        };
+        const side = {
+          side: 'left',
+          rounds: 2,
+          seconds: 90,
+          gain: 4,
+          missing: 12,
+          because: `read ${facts.today.length} times`,
+          terms: [],
+          weight: 1,
+          value: 4,
+        };
+        const soFar = {
+          status: 'stopped',
+          value: 4,
+          gap: 2.5,
+          seconds: 400,
+          turns: 0,
+          positions: ['supine'],
+          blocks: [{ block, kind: 'work', fit: 'the usual way for it', sides: [side], value: 4 }],
+          leftOut: [],
+        };
+        setTimeout(
+          () =>
+            this.onmessage?.({
+              data:
+                asked === 1 ? { kind: 'progress', best: 4, bound: 6.5, soFar } : { kind: 'failed', message: 'The planner lost its way.' },
+            }),
+          30,
+        );
       }
-      terminate() { this.onmessage = null; }
+      terminate() {
+        this.onmessage = null;
+      }
     }
     Object.defineProperty(globalThis, 'Worker', { value: Endless });
   });
@@ -230,22 +296,43 @@ test('left, right, left; a copy for the other side; all of one side first', asyn
   await toTheTable(page);
 });
 
-test('a long row on a tablet: smaller boxes, an edge that says it goes on, what is chosen in sight; the page for the wall has every pass', async ({ page, expectedErrors }) => {
+test('a long row on a tablet: smaller boxes, an edge that says it goes on, what is chosen in sight; the page for the wall has every pass', async ({
+  page,
+  expectedErrors,
+}) => {
   expect(expectedErrors).toEqual([]);
   await page.setViewportSize({ width: 1024, height: 768 });
   const visit = await plannedVisit(page, 'Long Row', 'straight-leg', [55, 56, 55, 70, 70, 70], 'Breath-led contract-relax');
   await expect(strip(page).locator('.strip.tight')).toHaveCount(0);
   const field = page.getByRole('combobox', { name: 'Anything from the shelf' });
-  for (const [i, typed] of ['rectus femoris', 'iliopsoas', 'hip circling', 'soleus, bent', 'latissimus', 'still hold', 'calf, straight'].entries()) {
+  for (const [i, typed] of [
+    'rectus femoris',
+    'iliopsoas',
+    'hip circling',
+    'soleus, bent',
+    'latissimus',
+    'still hold',
+    'calf, straight',
+  ].entries()) {
     // The row may grow a line while it is aimed at.
     await expect(async () => {
-      if (await field.getAttribute('aria-expanded') !== 'true') await field.click({ force: true, timeout: 2000 });
+      if ((await field.getAttribute('aria-expanded')) !== 'true') await field.click({ force: true, timeout: 2000 });
       await expect(field).toHaveAttribute('aria-expanded', 'true', { timeout: 1000 });
     }).toPass();
     await field.fill(typed);
-    await page.locator('.ant-select-dropdown:visible .ant-select-item-option').filter({ hasText: new RegExp(`^${typed}`, 'i') }).first().click();
+    await page
+      .locator('.ant-select-dropdown:visible .ant-select-item-option')
+      .filter({ hasText: new RegExp(`^${typed}`, 'i') })
+      .first()
+      .click();
     // One that has to be turned between its sides is two boxes.
-    await expect.poll(() => strip(page).locator('.cell.block').evaluateAll((cells) => new Set(cells.map((cell) => (cell as HTMLElement).dataset.block)).size)).toBe(i + 2);
+    await expect
+      .poll(() =>
+        strip(page)
+          .locator('.cell.block')
+          .evaluateAll((cells) => new Set(cells.map((cell) => (cell as HTMLElement).dataset.block)).size),
+      )
+      .toBe(i + 2);
   }
   await expect(strip(page).locator('.strip.tight.goes-on')).toBeVisible();
   // What is chosen is brought into sight, from either end.

@@ -37,7 +37,10 @@ async function noteChanges(page: Page): Promise<() => Promise<(cue: string, stat
 for (const frames of ['drawn', 'never drawn, as in a background tab'] as const) {
   test(`a short block in real time with frames ${frames}: every cue changes when it should`, async ({ page, expectedErrors }) => {
     expect(expectedErrors).toEqual([]);
-    if (frames !== 'drawn') await page.addInitScript(() => { window.requestAnimationFrame = () => 0; });
+    if (frames !== 'drawn')
+      await page.addInitScript(() => {
+        window.requestAnimationFrame = () => 0;
+      });
     const visit = await planShortHold(page, `Real Time, ${frames.slice(0, 5)}`);
     if (frames === 'drawn') await toTheTable(page);
     else await page.goto(`${visit}/table`);
@@ -51,7 +54,11 @@ for (const frames of ['drawn', 'never drawn, as in a background tab'] as const) 
 
     const at = await changes();
     const began = at('1', 'running');
-    for (const [moment, wanted] of [[at('2', 'running'), 3000], [at('3', 'running'), 7000], [at('3', 'finished'), 9000]] as const) {
+    for (const [moment, wanted] of [
+      [at('2', 'running'), 3000],
+      [at('3', 'running'), 7000],
+      [at('3', 'finished'), 9000],
+    ] as const) {
       // One slow frame of a busy machine is allowed; a drift is not.
       expect(Math.abs(moment - began - wanted)).toBeLessThan(250);
     }

@@ -1,9 +1,23 @@
-import { addMotion, arriveNow, becomeOwner, expect, plannedVisit, REFUSED, runThrough, saved, signIn, test, typeTrials, walkIn } from './support.ts';
+import {
+  addMotion,
+  arriveNow,
+  becomeOwner,
+  expect,
+  plannedVisit,
+  REFUSED,
+  runThrough,
+  saved,
+  signIn,
+  test,
+  typeTrials,
+  walkIn,
+} from './support.ts';
 import type { Page } from '@playwright/test';
 import { WRITES } from './line.ts';
 import { counted, frames, position } from './waiting.ts';
 
-const planOneBlock = (page: Page, name: string) => plannedVisit(page, name, 'hip extension knee bent', [3, 5, 4, 11, 12, 11], 'Breath-led contract-relax');
+const planOneBlock = (page: Page, name: string) =>
+  plannedVisit(page, name, 'hip extension knee bent', [3, 5, 4, 11, 12, 11], 'Breath-led contract-relax');
 
 /** Into the breath-led part, a few seconds in. */
 async function intoTheRun(page: Page, visit: string): Promise<void> {
@@ -55,7 +69,11 @@ test('another browser sees what the server has acknowledged, and goes on from th
   await other.context().close();
 });
 
-test('the program is killed in the middle: nothing acknowledged is lost, and what was not is sent later', async ({ page, expectedErrors, emptyApplication }) => {
+test('the program is killed in the middle: nothing acknowledged is lost, and what was not is sent later', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(150_000);
   expectedErrors.push(REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });

@@ -22,7 +22,10 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await page.goto('/squad');
   await expect(page.getByRole('region', { name: 'Athletes' })).toBeVisible();
   await picture(page, 'squad');
-  await page.getByRole('region', { name: 'Athletes' }).getByRole('link', { name: /Ines Okkonen/ }).click();
+  await page
+    .getByRole('region', { name: 'Athletes' })
+    .getByRole('link', { name: /Ines Okkonen/ })
+    .click();
   await expect(page.getByRole('region', { name: 'Range over the visits' })).toBeVisible();
   await page.getByRole('button', { name: /^Straight-leg raise/ }).click();
   await page.mouse.move(5, 5);
@@ -34,7 +37,10 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
   const rows = page.getByRole('region', { name: 'Motions' }).getByRole('listitem');
   await rows.first().getByRole('button').first().click();
-  await typeTrials(page, [11, 12, 11, 17, 16, 18, 3, 5, 4, 11, 12, 11, 68, 70, 68, 72, 71, 73, 38, 37, 39, 40, 41, 40, 44, 43, 44, 53, 54, 53]);
+  await typeTrials(
+    page,
+    [11, 12, 11, 17, 16, 18, 3, 5, 4, 11, 12, 11, 68, 70, 68, 72, 71, 73, 38, 37, 39, 40, 41, 40, 44, 43, 44, 53, 54, 53],
+  );
   await rows.nth(1).getByRole('button').first().click();
   await saved(page);
   await picture(page, 'measure');
@@ -57,7 +63,8 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await findings.evaluate((element) => element.scrollIntoView({ block: 'end' }));
   await picture(page, 'clock');
   await findings.getByRole('button', { name: 'Glides' }).click();
-  for (const name of ['up: not tried', 'down: not tried', 'down: free']) await findings.getByRole('group', { name: 'Kneecap, left' }).getByRole('button', { name }).click();
+  for (const name of ['up: not tried', 'down: not tried', 'down: free'])
+    await findings.getByRole('group', { name: 'Kneecap, left' }).getByRole('button', { name }).click();
   await panel.getByRole('tab', { name: 'Device' }).click();
   await panel.getByRole('button', { name: 'Connect' }).click();
   await panel.getByRole('button', { name: 'Zero here' }).click();
@@ -73,7 +80,11 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await page.mouse.move(5, 5);
   await picture(page, 'proposal');
   await card.getByRole('button', { name: 'Take this plan' }).click();
-  await page.getByRole('region', { name: 'Session line' }).getByRole('button', { name: /^Rectus femoris/ }).first().click();
+  await page
+    .getByRole('region', { name: 'Session line' })
+    .getByRole('button', { name: /^Rectus femoris/ })
+    .first()
+    .click();
   await saved(page);
   await page.mouse.move(5, 5);
   await page.evaluate(() => window.scrollTo(0, 0));
@@ -124,7 +135,9 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await page.goto(`${visit}/table?rate=40`);
   await expect(page.getByTestId('table')).toBeVisible();
   await page.getByRole('button', { name: 'Run the plan again' }).click();
-  await runThrough(page, async (cue) => { if (cue % 7 === 0) await page.keyboard.press(String(1 + (cue % 3))); });
+  await runThrough(page, async (cue) => {
+    if (cue % 7 === 0) await page.keyboard.press(String(1 + (cue % 3)));
+  });
   await page.keyboard.press('Enter');
   await rows.first().getByRole('button').first().click();
   await typeTrials(page, [17, 17, 18, 21, 20, 21, 12, 11, 12, 15, 16, 16]);
@@ -160,14 +173,26 @@ test('people, files and cautions', async ({ page, expectedErrors }) => {
   const visit = page.url().replace('/arrive', '');
   await page.keyboard.press('c');
   const sheet = page.getByRole('dialog', { name: 'Cautions' });
-  await sheet.getByRole('button', { name: /^Hip internal rotation, left/ }).first().click();
+  await sheet
+    .getByRole('button', { name: /^Hip internal rotation, left/ })
+    .first()
+    .click();
   await picture(page, 'cautions');
   await page.goto(`${visit}/measure`);
-  await page.getByRole('region', { name: 'Motions' }).getByRole('button', { name: /^Knee flexion/ }).first().click();
+  await page
+    .getByRole('region', { name: 'Motions' })
+    .getByRole('button', { name: /^Knee flexion/ })
+    .first()
+    .click();
   await typeTrials(page, [107, 106, 108, 139, 140, 138]);
   await saved(page);
   await page.getByRole('button', { name: /Plan from/ }).click();
-  await page.getByRole('region', { name: 'Offers' }).getByRole('listitem').filter({ hasText: 'Vasti' }).getByRole('button', { name: 'Breath-led contract-relax' }).click();
+  await page
+    .getByRole('region', { name: 'Offers' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Vasti' })
+    .getByRole('button', { name: 'Breath-led contract-relax' })
+    .click();
   await saved(page);
   await page.mouse.move(5, 5);
   await picture(page, 'limits');
@@ -177,7 +202,10 @@ test('people, files and cautions', async ({ page, expectedErrors }) => {
 
   await page.goto('/');
   await page.getByRole('navigation', { name: 'The day' }).getByText('Joss Adeyemi').click();
-  await page.getByRole('group', { name: /^A calf that is swollen/ }).getByRole('button', { name: 'yes' }).click();
+  await page
+    .getByRole('group', { name: /^A calf that is swollen/ })
+    .getByRole('button', { name: 'yes' })
+    .click();
   await page.getByRole('button', { name: 'End in a referral' }).click();
   await expect(page.getByLabel('What was said and seen')).toBeVisible();
 });

@@ -9,7 +9,10 @@ async function pickFrom(page: Page, name: string, typed: string, option: RegExp)
   await page.keyboard.press('Escape');
 }
 
-test('the shelf: found with a slip of the finger, by way of working, by region; an entry says everything', async ({ page, expectedErrors }) => {
+test('the shelf: found with a slip of the finger, by way of working, by region; an entry says everything', async ({
+  page,
+  expectedErrors,
+}) => {
   expect(expectedErrors).toEqual([]);
   await page.goto('/');
   await page.getByRole('navigation', { name: 'The day' }).getByRole('link', { name: 'Shelf' }).click();
@@ -65,7 +68,10 @@ test('a way of working of its own: made, planned with, changed; the older plan k
   await expect(page.getByRole('article', { name: 'Crew breath work' })).toHaveCount(0);
 });
 
-test('a round of its own: phases added, moved by key and by drag, the rules said beside them, undone, and planned with', async ({ page, expectedErrors }) => {
+test('a round of its own: phases added, moved by key and by drag, the rules said beside them, undone, and planned with', async ({
+  page,
+  expectedErrors,
+}) => {
   test.setTimeout(240_000);
   expect(expectedErrors).toEqual([]);
   await page.goto('/shelf/way?from=static-hold');
@@ -132,7 +138,9 @@ test('a round of its own: phases added, moved by key and by drag, the rules said
   await page.goto(page.url().replace('/plan', '/table?rate=20'));
   await expect(page.getByText('Space begins')).toBeVisible();
   const told = new Set<string>();
-  await runThrough(page, async () => { told.add((await page.locator('.instruction').textContent()) ?? ''); });
+  await runThrough(page, async () => {
+    told.add((await page.locator('.instruction').textContent()) ?? '');
+  });
   expect([...told]).toEqual(expect.arrayContaining(['Hold', 'Melt']));
 
   // It opens again as it was left.
@@ -145,10 +153,18 @@ test('a round of its own: phases added, moved by key and by drag, the rules said
 
 test('a shelf that comes late overwrites nothing: the forms wait for it', async ({ page, expectedErrors }) => {
   expect(expectedErrors).toEqual([]);
-  for (const [path, name] of [['/shelf/way?from=crac', 'Contract-relax, then antagonist, ours'], ['/shelf/new?from=calf-supine', 'Calf, straight knee, ours']] as const) {
+  for (const [path, name] of [
+    ['/shelf/way?from=crac', 'Contract-relax, then antagonist, ours'],
+    ['/shelf/new?from=calf-supine', 'Calf, straight knee, ours'],
+  ] as const) {
     let send = () => {};
-    const asked = new Promise<void>((resolve) => { send = resolve; });
-    await page.route('**/api/shelf', async (route) => { await asked; await route.continue(); });
+    const asked = new Promise<void>((resolve) => {
+      send = resolve;
+    });
+    await page.route('**/api/shelf', async (route) => {
+      await asked;
+      await route.continue();
+    });
     await page.goto(path);
     await expect(page.getByText('Opening the shelf …')).toBeVisible();
     await expect(page.getByLabel('Name', { exact: true })).toHaveCount(0);
@@ -173,7 +189,9 @@ test('an entry of its own, from another one: what is missing is said beside the 
   await expect(page.getByText('Shares are 0 to 100 %.')).toBeVisible();
   await page.getByLabel('Share, forearm').fill('35');
   await page.getByRole('checkbox', { name: 'Sustained compression' }).check();
-  await page.getByLabel('Points, with semicolons').fill(Array(3).fill('a name that is far longer than anybody reads across a room').join(';'));
+  await page
+    .getByLabel('Points, with semicolons')
+    .fill(Array(3).fill('a name that is far longer than anybody reads across a room').join(';'));
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(page.getByText(/each 1 to 40 characters/)).toBeVisible();
   await page.getByLabel('Points, with semicolons').fill('inner head; outer head, low');

@@ -6,7 +6,10 @@ import { freePort } from './application.ts';
 import { arriveNow, becomeOwner, expect, REFUSED, test, walkIn } from './support.ts';
 
 /** Processes that hold a data directory. */
-const holders = (folder: string) => spawnSync('pgrep', ['-f', '--', `--datadir=${folder}`], { encoding: 'utf8' }).stdout.split('\n').filter(Boolean);
+const holders = (folder: string) =>
+  spawnSync('pgrep', ['-f', '--', `--datadir=${folder}`], { encoding: 'utf8' })
+    .stdout.split('\n')
+    .filter(Boolean);
 
 test('a second start finds the same data, and a stop leaves no process behind', async ({ page, expectedErrors, emptyApplication }) => {
   // It is killed while the page may be asking for something.
@@ -38,28 +41,50 @@ test('a second start finds the same data, and a stop leaves no process behind', 
   expect(existsSync(dataFolder)).toBe(false);
 });
 
-test('the database is watched: it dies and is back on its port; when it cannot stay up, everything stops with the reason', async ({ page, request, expectedErrors, emptyApplication }) => {
+test('the database is watched: it dies and is back on its port; when it cannot stay up, everything stops with the reason', async ({
+  page,
+  request,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(120_000);
   expectedErrors.push(/ERR_CONNECTION_REFUSED/, /503/, REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
   await becomeOwner(page, application.url);
   const database = () => Number(holders(application.dataFolder)[0]);
-  const health = () => request.get(`${application.url}/api/health`).then((answer) => answer.status(), () => 0);
+  const health = () =>
+    request.get(`${application.url}/api/health`).then(
+      (answer) => answer.status(),
+      () => 0,
+    );
   const before = database();
   process.kill(before, 'SIGKILL');
   const seen = new Set<number>();
-  await expect.poll(async () => { seen.add(await health()); return database() !== before && !Number.isNaN(database()) && seen.has(200) && (await health()) === 200; }, { timeout: 20_000, intervals: [30] }).toBe(true);
+  await expect
+    .poll(
+      async () => {
+        seen.add(await health());
+        return database() !== before && !Number.isNaN(database()) && seen.has(200) && (await health()) === 200;
+      },
+      { timeout: 20_000, intervals: [30] },
+    )
+    .toBe(true);
   expect([...seen].filter((status) => ![200, 503].includes(status))).toEqual([]);
   expect((await page.request.get(`${application.url}/api/athletes`)).status()).toBe(200);
   expect(application.said).toContain('The database ended (SIGKILL). Starting it again …\nThe database is back.');
 
   const ended = application.ended();
-  await expect.poll(() => {
-    const pid = database();
-    if (pid) process.kill(pid, 'SIGKILL');
-    return application.said.includes('Everything is stopped');
-  }, { timeout: 30_000, intervals: [150] }).toBe(true);
+  await expect
+    .poll(
+      () => {
+        const pid = database();
+        if (pid) process.kill(pid, 'SIGKILL');
+        return application.said.includes('Everything is stopped');
+      },
+      { timeout: 30_000, intervals: [150] },
+    )
+    .toBe(true);
   expect(await ended).toBe(1);
   expect(application.said).toContain('The database ended 6 times within a minute and is not started again');
   await page.goto('about:blank');
@@ -69,9 +94,14 @@ test('a port that is taken is named, and the start ends by itself', async ({ emp
   const port = await freePort();
   const other = createServer().listen(port, '127.0.0.1');
   const application = await emptyApplication();
-  const child = spawn(process.execPath, ['bin/start.mjs'], { env: { ...process.env, PACE_BEND_DATA: application.dataFolder, PORT: String(port) }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, ['bin/start.mjs'], {
+    env: { ...process.env, PACE_BEND_DATA: application.dataFolder, PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   let said = '';
-  child.stderr.on('data', (chunk: Buffer) => { said += chunk; });
+  child.stderr.on('data', (chunk: Buffer) => {
+    said += chunk;
+  });
   const code = await new Promise((resolve) => child.once('exit', resolve));
   expect(code).toBe(1);
   expect(said).toContain(`Port ${port} cannot be used (EADDRINUSE). Set PORT to another one.`);
@@ -82,7 +112,10 @@ test('a port that is taken is named, and the start ends by itself', async ({ emp
 test('the server is there for this machine only', async ({ request, baseURL }) => {
   const foreign = await request.get('/api/practice', { headers: { Host: 'somewhere.example' } });
   expect(foreign.status()).toBe(403);
-  const crossSite = await request.put('/api/athletes/00000000-0000-7000-8000-000000000001', { headers: { Origin: 'http://somewhere.example' }, data: {} });
+  const crossSite = await request.put('/api/athletes/00000000-0000-7000-8000-000000000001', {
+    headers: { Origin: 'http://somewhere.example' },
+    data: {},
+  });
   expect(crossSite.status()).toBe(403);
   expect(new URL(baseURL!).hostname).toBe('127.0.0.1');
 });

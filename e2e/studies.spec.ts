@@ -2,7 +2,12 @@ import type { Page } from '@playwright/test';
 import { addMotion, becomeOwner, choose, expect, REFUSED, saved, signIn, test, typeTrials, walkIn } from './support.ts';
 
 /** Begins a study of people without a file; leaves the browser at its first reading. */
-async function begin(page: Page, url: string, kind: 'Study how well you repeat' | 'Compare two instruments', people: string): Promise<void> {
+async function begin(
+  page: Page,
+  url: string,
+  kind: 'Study how well you repeat' | 'Compare two instruments',
+  people: string,
+): Promise<void> {
   await page.goto(`${url}/practice/error`);
   await page.getByRole('button', { name: kind }).click();
   await page.getByLabel('Somebody without a file').fill(people);
@@ -10,7 +15,11 @@ async function begin(page: Page, url: string, kind: 'Study how well you repeat' 
   await expect(page.getByRole('region', { name: 'Reading the study' })).toBeVisible();
 }
 
-test('a study is left and taken up again; the last value is taken back; what cannot be read is named; it can be dropped', async ({ page, expectedErrors, emptyApplication }) => {
+test('a study is left and taken up again; the last value is taken back; what cannot be read is named; it can be dropped', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(120_000);
   expect(expectedErrors).toEqual([]);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
@@ -32,7 +41,10 @@ test('a study is left and taken up again; the last value is taken back; what can
   const third = await region.locator('.who').textContent();
   await page.goto(application.url);
   await page.goto(`${application.url}/practice/error`);
-  await page.getByRole('region', { name: 'Studies' }).getByRole('button', { name: /being read/ }).click();
+  await page
+    .getByRole('region', { name: 'Studies' })
+    .getByRole('button', { name: /being read/ })
+    .click();
   await expect(region.getByRole('status')).toHaveText('2 of 12 read');
   await expect(region.locator('.who')).toHaveText(third!);
   await region.getByRole('button', { name: 'Take the last one back' }).click();
@@ -43,7 +55,11 @@ test('a study is left and taken up again; the last value is taken back; what can
   await expect(page.getByRole('region', { name: 'Studies' }).getByRole('button', { name: /being read/ })).toHaveCount(0);
 });
 
-test('two instruments are compared, and from then on the difference is taken into account', async ({ page, expectedErrors, emptyApplication }) => {
+test('two instruments are compared, and from then on the difference is taken into account', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(150_000);
   expect(expectedErrors).toEqual([]);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
@@ -71,7 +87,10 @@ test('two instruments are compared, and from then on the difference is taken int
   await typeTrials(page, [120, 120, 120]);
   await saved(page);
   await page.goto(`${visit}/close`);
-  await page.getByRole('button', { name: /^Hip flexion/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Hip flexion/ })
+    .first()
+    .click();
   const panel = page.getByRole('region', { name: /^Hip flexion/ });
   await choose(panel, 'Instrument', 'Inclinometer');
   await panel.getByLabel('Left, trial 1').fill('116');
@@ -100,7 +119,12 @@ test('an assistant measures, finds and reads studies, and does not decide what i
   await expect(findings.getByRole('list', { name: 'What was found' })).toContainText('Hip hike, left weak');
 });
 
-test('without devices the screen says so; a finding that cannot be sent stays and goes when the line is back', async ({ page, line, expectedErrors, emptyApplication }) => {
+test('without devices the screen says so; a finding that cannot be sent stays and goes when the line is back', async ({
+  page,
+  line,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(120_000);
   expectedErrors.push(REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
@@ -123,16 +147,25 @@ test('without devices the screen says so; a finding that cannot be sent stays an
   line.cut((request) => request.url().includes('/findings/'));
   await panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' }).click();
   await expect(panel.getByText('1 not sent')).toBeVisible();
-  await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   line.restore();
   await panel.getByRole('group', { name: 'Guarding, left' }).getByRole('button', { name: 'lets go' }).click();
   await expect(panel.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
   await page.reload();
   await panel.getByRole('tab', { name: 'End' }).click();
-  await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   // One answer or none: pressing it again takes it back.
   await panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' }).click();
-  await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute('aria-pressed', 'false');
+  await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
   await saved(page);
 });
 

@@ -4,13 +4,19 @@ import { Line } from './line.ts';
 import { frames, still } from './waiting.ts';
 
 /** Tests start on the shared application, and fail when the page throws or logs an error it did not expect. */
-export const test = base.extend<{ expectedErrors: RegExp[]; line: Line; emptyApplication: (env?: Record<string, string>) => Promise<Application> }>({
+export const test = base.extend<{
+  expectedErrors: RegExp[];
+  line: Line;
+  emptyApplication: (env?: Record<string, string>) => Promise<Application>;
+}>({
   // Everybody signs in as the owner; who does not want to starts with a page of their own.
   page: async ({ page }, use) => {
     await signIn(page);
     await use(page);
   },
-  baseURL: async ({}, use) => { await use(process.env.APPLICATION_URL); },
+  baseURL: async ({}, use) => {
+    await use(process.env.APPLICATION_URL);
+  },
   /** An application of the test's own on an empty data directory, not yet started; gone when the test is over, whichever way. */
   emptyApplication: async ({ page }, use) => {
     const made: Application[] = [];
@@ -22,21 +28,34 @@ export const test = base.extend<{ expectedErrors: RegExp[]; line: Line; emptyApp
     if (!page.isClosed()) await page.goto('about:blank');
     await Promise.all(made.map((application) => application.stop()));
   },
-  line: async ({ page }, use) => { await use(await Line.of(page)); },
+  line: async ({ page }, use) => {
+    await use(await Line.of(page));
+  },
   expectedErrors: async ({ page }, use) => {
     const expected: RegExp[] = [];
     const seen: string[] = [];
     page.on('pageerror', (error) => seen.push(error.message));
-    page.on('console', (message) => { if (message.type() === 'error') seen.push(message.text()); });
+    page.on('console', (message) => {
+      if (message.type() === 'error') seen.push(message.text());
+    });
     await use(expected);
-    for (let i = askedTwice.get(page) ?? 0; i > 0; i--) seen.splice(seen.findIndex((text) => text.includes('409 (Conflict)')), 1);
+    for (let i = askedTwice.get(page) ?? 0; i > 0; i--)
+      seen.splice(
+        seen.findIndex((text) => text.includes('409 (Conflict)')),
+        1,
+      );
     expect(seen.filter((text) => !expected.some((pattern) => pattern.test(text)))).toEqual([]);
   },
 });
 export { expect };
 
 /** The demo's accounts, as its sign-in page shows them. */
-export const PASSWORDS = { marit: 'quiet river owner', jonas: 'quiet river therapist', pia: 'quiet river assistant', teo: 'quiet river coach' } as const;
+export const PASSWORDS = {
+  marit: 'quiet river owner',
+  jonas: 'quiet river therapist',
+  pia: 'quiet river assistant',
+  teo: 'quiet river coach',
+} as const;
 
 /** Signs in without the form: as one of the demo's people, at the shared application or another. */
 export async function signIn(page: Page, login: keyof typeof PASSWORDS = 'marit', url = process.env.APPLICATION_URL!): Promise<void> {
@@ -46,7 +65,9 @@ export async function signIn(page: Page, login: keyof typeof PASSWORDS = 'marit'
 
 /** The owner's account of an application without the demo. */
 export async function becomeOwner(page: Page, url: string): Promise<void> {
-  const answer = await page.request.post(`${url}/api/first-owner`, { data: { practiceName: 'River room', name: 'Ann Owner', login: 'owner', password: 'a river in the rain' } });
+  const answer = await page.request.post(`${url}/api/first-owner`, {
+    data: { practiceName: 'River room', name: 'Ann Owner', login: 'owner', password: 'a river in the rain' },
+  });
   expect(answer.status()).toBe(200);
 }
 
@@ -72,8 +93,12 @@ export async function askFirst(page: Page): Promise<void> {
   const url = new URL(page.url());
   const visit = url.pathname.split('/')[2]!;
   const api = `${url.origin}/api/visits/${visit}`;
-  expect((await page.request.put(`${api}/answers/${crypto.randomUUID()}`, { data: { answers: {}, notAsked: 'asked at the door' } })).status()).toBe(200);
-  const { visit: { revision } } = await (await page.request.get(api)).json();
+  expect(
+    (await page.request.put(`${api}/answers/${crypto.randomUUID()}`, { data: { answers: {}, notAsked: 'asked at the door' } })).status(),
+  ).toBe(200);
+  const {
+    visit: { revision },
+  } = await (await page.request.get(api)).json();
   expect((await page.request.patch(api, { data: { revision, consentWord: 'as agreed last week' } })).status()).toBe(200);
   await page.reload();
 }
@@ -124,7 +149,13 @@ export async function saved(page: Page): Promise<void> {
 }
 
 /** A new athlete with one motion measured and one block planned for it; leaves the browser on the plan. */
-export async function plannedVisit(page: Page, name: string, motion: string, trials: readonly number[], way: 'Breath-led contract-relax' | 'Passive hold'): Promise<string> {
+export async function plannedVisit(
+  page: Page,
+  name: string,
+  motion: string,
+  trials: readonly number[],
+  way: 'Breath-led contract-relax' | 'Passive hold',
+): Promise<string> {
   const visit = await walkIn(page, name);
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
   await addMotion(page, motion);

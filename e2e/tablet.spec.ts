@@ -4,13 +4,21 @@ import { frames, still } from './waiting.ts';
 
 const sideways = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 const box = async (locator: Locator) => (await locator.boundingBox())!;
-const apart = (a: { x: number; y: number; width: number; height: number }, b: typeof a) => a.x + a.width <= b.x + 0.5 || b.x + b.width <= a.x + 0.5 || a.y + a.height <= b.y + 0.5 || b.y + b.height <= a.y + 0.5;
+const apart = (a: { x: number; y: number; width: number; height: number }, b: typeof a) =>
+  a.x + a.width <= b.x + 0.5 || b.x + b.width <= a.x + 0.5 || a.y + a.height <= b.y + 0.5 || b.y + b.height <= a.y + 0.5;
 
-test('Measure from 320 to 1440 wide: verdicts, figures, numbers and the panel lie beside or below one another, and nothing runs off', async ({ page, expectedErrors }) => {
+test('Measure from 320 to 1440 wide: verdicts, figures, numbers and the panel lie beside or below one another, and nothing runs off', async ({
+  page,
+  expectedErrors,
+}) => {
   expect(expectedErrors).toEqual([]);
   await walkIn(page, 'Sweep Shown');
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
-  for (const [motion, trials] of [['straight-leg raise ankle free', [55, 56, 55, 70, 70, 70]], ['hip flexion supine knee bent', [100, 101, 100, 130, 130, 130]], ['fingertip', [12, 12, 13]]] as const) {
+  for (const [motion, trials] of [
+    ['straight-leg raise ankle free', [55, 56, 55, 70, 70, 70]],
+    ['hip flexion supine knee bent', [100, 101, 100, 130, 130, 130]],
+    ['fingertip', [12, 12, 13]],
+  ] as const) {
     await addMotion(page, motion);
     await typeTrials(page, trials);
   }
@@ -40,7 +48,12 @@ test('Measure from 320 to 1440 wide: verdicts, figures, numbers and the panel li
 });
 
 test('a finger on the day scrolls it and moves nobody; by its grip a visit is moved, with undo', async ({ browser }) => {
-  const context = await browser.newContext({ baseURL: process.env.APPLICATION_URL!, hasTouch: true, viewport: { width: 1024, height: 500 }, timezoneId: 'Europe/Berlin' });
+  const context = await browser.newContext({
+    baseURL: process.env.APPLICATION_URL!,
+    hasTouch: true,
+    viewport: { width: 1024, height: 500 },
+    timezoneId: 'Europe/Berlin',
+  });
   const page = await context.newPage();
   await signIn(page, 'jonas');
   await page.goto('/');
@@ -75,9 +88,17 @@ test('a finger on the day scrolls it and moves nobody; by its grip a visit is mo
   await context.close();
 });
 
-test('every dialog: the focus goes in, Tab stays inside both ways, Escape closes, the focus comes back', async ({ page, expectedErrors }) => {
+test('every dialog: the focus goes in, Tab stays inside both ways, Escape closes, the focus comes back', async ({
+  page,
+  expectedErrors,
+}) => {
   expect(expectedErrors).toEqual([]);
-  const inside = () => page.evaluate(() => [...document.querySelectorAll('[role="dialog"]')].some((dialog) => dialog.getClientRects().length > 0 && dialog.contains(document.activeElement)));
+  const inside = () =>
+    page.evaluate(() =>
+      [...document.querySelectorAll('[role="dialog"]')].some(
+        (dialog) => dialog.getClientRects().length > 0 && dialog.contains(document.activeElement),
+      ),
+    );
   const check = async (open: () => Promise<void>, opener: Locator | null) => {
     await open();
     const dialog = page.getByRole('dialog');
@@ -117,7 +138,10 @@ test('a long name is whole beside the steps, and the event gives way', async ({ 
     await page.setViewportSize({ width, height: 800 });
     await still(page);
     const heading = page.getByRole('heading', { level: 1 });
-    expect(await heading.evaluate((element) => [element.scrollWidth <= element.clientWidth + 1, element.textContent?.trim()])).toEqual([true, name]);
+    expect(await heading.evaluate((element) => [element.scrollWidth <= element.clientWidth + 1, element.textContent?.trim()])).toEqual([
+      true,
+      name,
+    ]);
     for (const step of ['Arrive', 'Measure', 'Plan', 'Table', 'Close']) {
       const place = await box(page.getByRole('navigation', { name: 'Steps of the visit' }).getByText(step));
       expect([width, step, place.x + place.width <= width]).toEqual([width, step, true]);
@@ -136,15 +160,23 @@ test('the table on a phone fits its width, every key within it and large enough 
   await page.getByRole('region', { name: 'Offers' }).getByRole('button', { name: 'Breath-led contract-relax' }).first().click();
   await saved(page);
   await toTheTable(page);
-  for (const size of [{ width: 390, height: 844 }, { width: 320, height: 640 }]) {
+  for (const size of [
+    { width: 390, height: 844 },
+    { width: 320, height: 640 },
+  ]) {
     await page.setViewportSize(size);
     await still(page);
     expect([size.width, await sideways(page)]).toEqual([size.width, 0]);
     for (const button of await page.getByTestId('table').getByRole('button').all()) {
       const place = await box(button);
-      expect([size.width, await button.textContent(), place.x >= 0 && place.x + place.width <= size.width]).toEqual([size.width, await button.textContent(), true]);
+      expect([size.width, await button.textContent(), place.x >= 0 && place.x + place.width <= size.width]).toEqual([
+        size.width,
+        await button.textContent(),
+        true,
+      ]);
     }
-    for (const score of ['0', '5', '10']) expect((await box(page.getByRole('button', { name: new RegExp(`^Discomfort ${score}(?!\\d)`) }))).height).toBeGreaterThanOrEqual(54);
+    for (const score of ['0', '5', '10'])
+      expect((await box(page.getByRole('button', { name: new RegExp(`^Discomfort ${score}(?!\\d)`) }))).height).toBeGreaterThanOrEqual(54);
   }
 });
 
@@ -164,19 +196,31 @@ test('a part of the program that does not come is said, with “Try again”, an
   await page.route(/assets\/.*\.js/, (route) => route.abort());
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'Pace Bend did not load' })).toBeVisible();
-  await expect.poll(() => page.locator('.not-there').evaluate((element) => getComputedStyle(element).opacity), { timeout: 15_000 }).toBe('1');
+  await expect
+    .poll(() => page.locator('.not-there').evaluate((element) => getComputedStyle(element).opacity), { timeout: 15_000 })
+    .toBe('1');
 });
 
-test('a practice of one’s own: events are added for everybody and for a squad, changed and taken off; the time zone is the browser’s', async ({ page, expectedErrors, emptyApplication }) => {
+test('a practice of one’s own: events are added for everybody and for a squad, changed and taken off; the time zone is the browser’s', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
   expectedErrors.push(REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
   await page.context().clearCookies();
   await page.goto(application.url);
-  for (const [label, value] of [['Practice', 'River room'], ['Your name', 'Ann Owner'], ['Sign-in name', 'owner'], ['Password', 'a river in the rain']] as const) await page.getByLabel(label, { exact: true }).fill(value);
+  for (const [label, value] of [
+    ['Practice', 'River room'],
+    ['Your name', 'Ann Owner'],
+    ['Sign-in name', 'owner'],
+    ['Password', 'a river in the rain'],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).fill(value);
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByText('No events in the calendar.')).toBeVisible();
-  const { timeZone } = await (await page.request.get(`${application.url}/api/practice`)).json() as { timeZone: string };
+  const { timeZone } = (await (await page.request.get(`${application.url}/api/practice`)).json()) as { timeZone: string };
   expect(timeZone).toBe('Europe/Berlin');
 
   const ahead = page.locator('section', { has: page.getByRole('heading', { name: /^Ahead/ }) });
@@ -212,7 +256,12 @@ test('a motion is found by what the trade calls it, by muscle, and with a slip o
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
   const field = page.getByLabel('Add a motion');
   const offered = page.locator('.ant-select-dropdown:visible .ant-select-item-option').first();
-  for (const [typed, motion] of [['SLR', 'Straight-leg raise'], ['hamstirngs', 'Straight-leg raise'], ['thomas', 'Hip extension'], ['popliteal', 'Knee extension deficit']] as const) {
+  for (const [typed, motion] of [
+    ['SLR', 'Straight-leg raise'],
+    ['hamstirngs', 'Straight-leg raise'],
+    ['thomas', 'Hip extension'],
+    ['popliteal', 'Knee extension deficit'],
+  ] as const) {
     await field.fill(typed);
     await expect(offered).toContainText(motion);
   }
@@ -244,6 +293,10 @@ test('printed, the day and the page for the wall have no buttons, and the wall�
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
   await expect(page.getByRole('link', { name: 'Back to the plan' })).toBeHidden();
-  expect(await page.getByRole('cell').first().evaluate((element) => parseFloat(getComputedStyle(element).fontSize))).toBeGreaterThanOrEqual(19);
+  expect(
+    await page
+      .getByRole('cell')
+      .first()
+      .evaluate((element) => parseFloat(getComputedStyle(element).fontSize)),
+  ).toBeGreaterThanOrEqual(19);
 });
-

@@ -4,25 +4,38 @@ import { expect, type Page } from '@playwright/test';
 
 /** So many frames are drawn, or would be where none are. Also for what must not change meanwhile: it had so many chances. */
 export async function frames(page: Page, count = 2): Promise<void> {
-  await page.evaluate((n) => new Promise<void>((resolve) => {
-    const next = (left: number) => {
-      if (left === 0) return resolve();
-      let gone = false;
-      const on = () => { if (!gone) { gone = true; next(left - 1); } };
-      requestAnimationFrame(on);
-      setTimeout(on, 40);
-    };
-    next(n);
-  }), count);
+  await page.evaluate(
+    (n) =>
+      new Promise<void>((resolve) => {
+        const next = (left: number) => {
+          if (left === 0) return resolve();
+          let gone = false;
+          const on = () => {
+            if (!gone) {
+              gone = true;
+              next(left - 1);
+            }
+          };
+          requestAnimationFrame(on);
+          setTimeout(on, 40);
+        };
+        next(n);
+      }),
+    count,
+  );
 }
 
 /** Nothing moves any more: every animation and transition that ends has ended, and what came of it is drawn. */
 export async function still(page: Page): Promise<void> {
   await frames(page);
   await page.evaluate(async () => {
-    const ending = () => document.getAnimations().filter((each) => each.playState === 'running' && each.effect?.getComputedTiming().endTime !== Number.POSITIVE_INFINITY);
+    const ending = () =>
+      document
+        .getAnimations()
+        .filter((each) => each.playState === 'running' && each.effect?.getComputedTiming().endTime !== Number.POSITIVE_INFINITY);
     // What begins anew again and again is not waited for for ever.
-    for (let n = 0, running = ending(); n < 30 && running.length > 0; n++, running = ending()) await Promise.race([Promise.allSettled(running.map((each) => each.finished)), new Promise((resolve) => setTimeout(resolve, 100))]);
+    for (let n = 0, running = ending(); n < 30 && running.length > 0; n++, running = ending())
+      await Promise.race([Promise.allSettled(running.map((each) => each.finished)), new Promise((resolve) => setTimeout(resolve, 100))]);
   });
   await frames(page);
 }

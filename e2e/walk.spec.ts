@@ -1,8 +1,11 @@
 import { expect, REFUSED, runThrough, saved, test, typeTrials } from './support.ts';
 
-
 /** The main job from an empty data directory, with the demo's people, time at the table run twelve times as fast. */
-test('an athlete with a stiff hip: measured, planned, treated, measured again, judged', async ({ page, expectedErrors, emptyApplication }) => {
+test('an athlete with a stiff hip: measured, planned, treated, measured again, judged', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
   test.setTimeout(180_000);
   // Asking who is signed in, before anybody is.
   expectedErrors.push(REFUSED);
@@ -11,12 +14,21 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
 
   await test.step('sign in as the demo’s therapist; the day: seven visits down the left edge', async () => {
     await page.goto(application.url);
-    await page.getByRole('region', { name: 'Accounts of the demo' }).getByRole('button', { name: /Jonas Eklund/ }).click();
+    await page
+      .getByRole('region', { name: 'Accounts of the demo' })
+      .getByRole('button', { name: /Jonas Eklund/ })
+      .click();
     const rail = page.getByRole('navigation', { name: 'The day' });
     await expect(rail.getByRole('listitem')).toHaveCount(7);
     await expect(page.getByText('Head race')).toBeVisible();
     await rail.getByText('Tavi Brandsma').click();
-    await expect(page.getByRole('navigation', { name: 'Steps of the visit' }).getByRole('link')).toHaveText(['Arrive', 'Measure', 'Plan', 'Table', 'Close']);
+    await expect(page.getByRole('navigation', { name: 'Steps of the visit' }).getByRole('link')).toHaveText([
+      'Arrive',
+      'Measure',
+      'Plan',
+      'Table',
+      'Close',
+    ]);
   });
 
   await test.step('arrive: complaint, minutes, next event', async () => {
@@ -55,7 +67,9 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
     await expect(panel.getByText('Last visit').first()).toBeVisible();
     await expect(panel.getByText('Baseline').first()).toBeVisible();
     await rows.first().getByRole('button').first().click();
-    await expect(page.getByRole('region', { name: /Hip extension, prone, knee straight/ })).toContainText('men 20–44: 95 of 100 healthy lie from 6° to 28°, the middle is 17°');
+    await expect(page.getByRole('region', { name: /Hip extension, prone, knee straight/ })).toContainText(
+      'men 20–44: 95 of 100 healthy lie from 6° to 28°, the middle is 17°',
+    );
     await expect(rows.first().getByRole('img')).toHaveAttribute('aria-label', /left 11.0°.*baseline.*right 17.0°/);
   });
 
@@ -127,7 +141,11 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
         await page.keyboard.press('7');
         await expect(page.getByText('Ease off first')).toBeVisible();
         await expect(page.getByText('7 is above 5')).toBeVisible();
-        await expect(page.getByRole('group', { name: 'After easing off' }).getByRole('button')).toHaveText([/Ease/, /Repeat lighter/, /Stop/]);
+        await expect(page.getByRole('group', { name: 'After easing off' }).getByRole('button')).toHaveText([
+          /Ease/,
+          /Repeat lighter/,
+          /Stop/,
+        ]);
         await page.keyboard.press('ArrowLeft');
         await expect(table).toHaveAttribute('data-status', 'running');
       }
@@ -156,7 +174,12 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
     await saved(page);
     await page.getByRole('button', { name: 'Finish the visit' }).click();
     await expect(page.getByText(/^Finished \d\d:\d\d\.$/)).toBeVisible();
-    await expect(page.getByRole('navigation', { name: 'The day' }).getByRole('link', { name: /Tavi Brandsma/ }).getByRole('img', { name: 'finished' })).toBeVisible();
+    await expect(
+      page
+        .getByRole('navigation', { name: 'The day' })
+        .getByRole('link', { name: /Tavi Brandsma/ })
+        .getByRole('img', { name: 'finished' }),
+    ).toBeVisible();
   });
 
   await test.step('athlete: the motion over the visits', async () => {
@@ -167,7 +190,11 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
     await expect(page.getByText('reference with its middle, men 20–44 (Soucie 2011)')).toBeVisible();
     // The canvas is really drawn on.
     const painted = await page.getByRole('img', { name: /Hip extension, left, over 7 visits/ }).evaluate((canvas: HTMLCanvasElement) =>
-      canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height).data.some((value) => value !== 0));
+      canvas
+        .getContext('2d')!
+        .getImageData(0, 0, canvas.width, canvas.height)
+        .data.some((value) => value !== 0),
+    );
     expect(painted).toBe(true);
   });
 });

@@ -34,7 +34,11 @@ class Node {
       mkdirSync(folder, { recursive: true, mode: 0o700 });
       if (this.user.uid !== undefined) chownSync(folder, this.user.uid, this.user.gid);
     }
-    const made = spawnSync(findProgram('mariadb-install-db'), ['--no-defaults', `--datadir=${join(this.folder, 'data')}`, '--auth-root-authentication-method=socket', '--skip-test-db'], { ...this.user, encoding: 'utf8', cwd: this.folder, env: { ...process.env, TMPDIR: join(this.folder, 'tmp'), HOME: this.folder } });
+    const made = spawnSync(
+      findProgram('mariadb-install-db'),
+      ['--no-defaults', `--datadir=${join(this.folder, 'data')}`, '--auth-root-authentication-method=socket', '--skip-test-db'],
+      { ...this.user, encoding: 'utf8', cwd: this.folder, env: { ...process.env, TMPDIR: join(this.folder, 'tmp'), HOME: this.folder } },
+    );
     if (made.status !== 0) throw new Error(made.stderr || made.stdout);
   }
 
@@ -43,18 +47,52 @@ class Node {
     const { sql, group, state, copy } = this.ports;
     const init = join(this.folder, 'init.sql');
     if (isFirst) {
-      writeFileSync(init, `CREATE DATABASE IF NOT EXISTS pace_bend CHARACTER SET utf8mb4;\nCREATE USER IF NOT EXISTS 'pace_bend'@'127.0.0.1' IDENTIFIED BY '${PASSWORD}';\nGRANT ALL PRIVILEGES ON *.* TO 'pace_bend'@'127.0.0.1' WITH GRANT OPTION;\n`);
+      writeFileSync(
+        init,
+        `CREATE DATABASE IF NOT EXISTS pace_bend CHARACTER SET utf8mb4;\nCREATE USER IF NOT EXISTS 'pace_bend'@'127.0.0.1' IDENTIFIED BY '${PASSWORD}';\nGRANT ALL PRIVILEGES ON *.* TO 'pace_bend'@'127.0.0.1' WITH GRANT OPTION;\n`,
+      );
       if (this.user.uid !== undefined) chownSync(init, this.user.uid, this.user.gid);
     }
-    this.child = spawn(findProgram('mariadbd'), [
-      '--no-defaults', `--datadir=${join(this.folder, 'data')}`, `--socket=${join(this.folder, 's')}`, `--pid-file=${join(this.folder, 'pid')}`, '--bind-address=127.0.0.1', `--port=${sql}`, '--skip-name-resolve', '--character-set-server=utf8mb4', '--default-time-zone=+00:00',
-      '--innodb-buffer-pool-size=64M', '--binlog-format=ROW', '--innodb-autoinc-lock-mode=2', '--wsrep-on=ON', `--wsrep-provider=${PROVIDERS.find((path) => spawnSync('test', ['-e', path]).status === 0)}`,
-      '--wsrep-cluster-name=pace-bend-faults', `--wsrep-cluster-address=gcomm://${this.all.map((ports) => `127.0.0.1:${ports.group}`).join(',')}`, '--wsrep-node-address=127.0.0.1', `--wsrep-node-name=node-${this.index}`,
-      `--wsrep-provider-options=gmcast.listen_addr=tcp://127.0.0.1:${group};ist.recv_addr=127.0.0.1:${state};evs.keepalive_period=PT0.5S;evs.suspect_timeout=PT2S;evs.inactive_timeout=PT5S;gcache.size=32M`, '--wsrep-sync-wait=1', '--wsrep-sst-method=rsync', `--wsrep-sst-receive-address=127.0.0.1:${copy}`,
-      ...(isFirst ? ['--wsrep-new-cluster', `--init-file=${init}`] : []),
-    ], { ...this.user, detached: true, stdio: ['ignore', 'pipe', 'pipe'], cwd: this.folder, env: { ...process.env, TMPDIR: join(this.folder, 'tmp'), HOME: this.folder } });
+    this.child = spawn(
+      findProgram('mariadbd'),
+      [
+        '--no-defaults',
+        `--datadir=${join(this.folder, 'data')}`,
+        `--socket=${join(this.folder, 's')}`,
+        `--pid-file=${join(this.folder, 'pid')}`,
+        '--bind-address=127.0.0.1',
+        `--port=${sql}`,
+        '--skip-name-resolve',
+        '--character-set-server=utf8mb4',
+        '--default-time-zone=+00:00',
+        '--innodb-buffer-pool-size=64M',
+        '--binlog-format=ROW',
+        '--innodb-autoinc-lock-mode=2',
+        '--wsrep-on=ON',
+        `--wsrep-provider=${PROVIDERS.find((path) => spawnSync('test', ['-e', path]).status === 0)}`,
+        '--wsrep-cluster-name=pace-bend-faults',
+        `--wsrep-cluster-address=gcomm://${this.all.map((ports) => `127.0.0.1:${ports.group}`).join(',')}`,
+        '--wsrep-node-address=127.0.0.1',
+        `--wsrep-node-name=node-${this.index}`,
+        `--wsrep-provider-options=gmcast.listen_addr=tcp://127.0.0.1:${group};ist.recv_addr=127.0.0.1:${state};evs.keepalive_period=PT0.5S;evs.suspect_timeout=PT2S;evs.inactive_timeout=PT5S;gcache.size=32M`,
+        '--wsrep-sync-wait=1',
+        '--wsrep-sst-method=rsync',
+        `--wsrep-sst-receive-address=127.0.0.1:${copy}`,
+        ...(isFirst ? ['--wsrep-new-cluster', `--init-file=${init}`] : []),
+      ],
+      {
+        ...this.user,
+        detached: true,
+        stdio: ['ignore', 'pipe', 'pipe'],
+        cwd: this.folder,
+        env: { ...process.env, TMPDIR: join(this.folder, 'tmp'), HOME: this.folder },
+      },
+    );
     this.log = '';
-    for (const stream of [this.child.stdout, this.child.stderr]) stream.on('data', (chunk) => { this.log = (this.log + chunk).slice(-6000); });
+    for (const stream of [this.child.stdout, this.child.stderr])
+      stream.on('data', (chunk) => {
+        this.log = (this.log + chunk).slice(-6000);
+      });
     this.ended = new Promise((resolve) => this.child.once('exit', resolve));
     for (let i = 0; i < 600; i++) {
       if (this.isSynced()) return;
@@ -85,9 +123,16 @@ class Server {
   }
 
   start() {
-    this.child = fork(join(root, 'server', 'src', 'start.ts'), [], { cwd: root, execArgv: ['--import', 'tsx'], env: { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port) }, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+    this.child = fork(join(root, 'server', 'src', 'start.ts'), [], {
+      cwd: root,
+      execArgv: ['--import', 'tsx'],
+      env: { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port) },
+      stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    });
     return new Promise((resolve, reject) => {
-      this.child.on('message', (message) => { if (message?.ready) resolve(); });
+      this.child.on('message', (message) => {
+        if (message?.ready) resolve();
+      });
       this.child.once('exit', (code) => reject(new Error(`A server ended with ${code}.`)));
     });
   }
@@ -125,10 +170,16 @@ export async function cluster(random) {
     for (let i = 0; i < 2; i++) servers.push(new Server(databaseUrl, await freePort()));
     // Both at once on an empty database: one migrates and loads the demo, the other waits for it.
     await Promise.all(servers.map((server) => server.start()));
-    say(`two servers came up at once: ${query(nodes[2].url, 'SELECT COUNT(*) FROM practice;')[0][0]} practice, ${query(nodes[2].url, 'SELECT COUNT(*) FROM migration;')[0][0]} migrations`);
+    say(
+      `two servers came up at once: ${query(nodes[2].url, 'SELECT COUNT(*) FROM practice;')[0][0]} practice, ${query(nodes[2].url, 'SELECT COUNT(*) FROM migration;')[0][0]} migrations`,
+    );
 
     const began = Date.now();
-    writers = new Writers(servers.map((server) => server.url), 8, 'Cluster');
+    writers = new Writers(
+      servers.map((server) => server.url),
+      8,
+      'Cluster',
+    );
     await pause(4000);
     for (const node of nodes) {
       const before = writers.acknowledged.length;
@@ -136,7 +187,9 @@ export async function cluster(random) {
       say(`node ${node.index} killed after ${before} acknowledged`);
       await pause(5000 + random() * 3000);
       await node.start(false);
-      say(`node ${node.index} is back; ${writers.acknowledged.length - before} acknowledged meanwhile, longest pause so far ${writers.longestPauseMs} ms`);
+      say(
+        `node ${node.index} is back; ${writers.acknowledged.length - before} acknowledged meanwhile, longest pause so far ${writers.longestPauseMs} ms`,
+      );
       await pause(2000);
     }
     servers[1].stop('SIGKILL');
@@ -148,10 +201,14 @@ export async function cluster(random) {
     await writers.stop();
     const seconds = (Date.now() - began) / 1000;
     await pause(1500);
-    const everywhere = nodes.map((node) => compare(writers.acknowledged, query(node.url, "SELECT name FROM athlete WHERE name LIKE 'Cluster %';")));
+    const everywhere = nodes.map((node) =>
+      compare(writers.acknowledged, query(node.url, "SELECT name FROM athlete WHERE name LIKE 'Cluster %';")),
+    );
     const worst = { lost: Math.max(...everywhere.map((each) => each.lost)), doubled: Math.max(...everywhere.map((each) => each.doubled)) };
     const signIns = query(nodes[1].url, 'SELECT COUNT(*) FROM sign_in;')[0][0];
-    say(`\n${writers.acknowledged.length} acknowledged (${Math.round(writers.acknowledged.length / seconds)} a second), ${worst.lost} lost, ${worst.doubled} doubled on any node, longest pause ${writers.longestPauseMs} ms; ${signIns} sign-ins seen by every server; refusals ${JSON.stringify(Object.fromEntries(writers.refusals))}`);
+    say(
+      `\n${writers.acknowledged.length} acknowledged (${Math.round(writers.acknowledged.length / seconds)} a second), ${worst.lost} lost, ${worst.doubled} doubled on any node, longest pause ${writers.longestPauseMs} ms; ${signIns} sign-ins seen by every server; refusals ${JSON.stringify(Object.fromEntries(writers.refusals))}`,
+    );
     return worst.lost + worst.doubled > 0 || writers.longestPauseMs > GOAL_MS ? 1 : 0;
   } finally {
     if (writers && !writers.stopped) await writers.stop();

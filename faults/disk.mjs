@@ -37,14 +37,33 @@ export async function fullDisk() {
     const answers = new Map();
     const cookie = await writers.signIn(0);
     for (let i = 0; i < 400; i++) {
-      const answer = await fetch(`${program.url}/api/athletes/${crypto.randomUUID()}`, { method: 'PUT', headers: { 'Content-Type': 'application/json', Cookie: cookie }, body: JSON.stringify({ name: `Disk big ${i}`, birthDate: '2001-05-06', referenceSex: 'none', rowing: 'none', about: 'x'.repeat(300), breathPeriodMs: 8000, build: 'y'.repeat(1000), preferences: 'z'.repeat(1000) }), signal: AbortSignal.timeout(20_000) }).catch((error) => ({ status: error.name, text: async () => '' }));
+      const answer = await fetch(`${program.url}/api/athletes/${crypto.randomUUID()}`, {
+        method: 'PUT',
+        headers: { 'Content-Type': 'application/json', Cookie: cookie },
+        body: JSON.stringify({
+          name: `Disk big ${i}`,
+          birthDate: '2001-05-06',
+          referenceSex: 'none',
+          rowing: 'none',
+          about: 'x'.repeat(300),
+          breathPeriodMs: 8000,
+          build: 'y'.repeat(1000),
+          preferences: 'z'.repeat(1000),
+        }),
+        signal: AbortSignal.timeout(20_000),
+      }).catch((error) => ({ status: error.name, text: async () => '' }));
       const words = (await answer.text()).slice(0, 160);
       answers.set(answer.status, { n: (answers.get(answer.status)?.n ?? 0) + 1, words });
       if (answer.status === 200) writers.acknowledged.push(`Disk big ${i}`);
       if ((answers.get(507)?.n ?? 0) + (answers.get(503)?.n ?? 0) > 5) break;
     }
-    const health = await fetch(`${program.url}/api/health`).then((answer) => answer.status, () => 'no answer');
-    say(`full after ${before} acknowledged: ${[...answers].map(([status, { n, words }]) => `${status} × ${n}${status === 200 ? '' : ` (${words})`}`).join('; ')}; health ${health}`);
+    const health = await fetch(`${program.url}/api/health`).then(
+      (answer) => answer.status,
+      () => 'no answer',
+    );
+    say(
+      `full after ${before} acknowledged: ${[...answers].map(([status, { n, words }]) => `${status} × ${n}${status === 200 ? '' : ` (${words})`}`).join('; ')}; health ${health}`,
+    );
     rmSync(filler);
     await pause(3000);
     const full = writers.acknowledged.length;
@@ -52,7 +71,9 @@ export async function fullDisk() {
     const after = writers.acknowledged.length - full;
     await writers.stop();
     const result = compare(writers.acknowledged, program.sql("SELECT name FROM athlete WHERE name LIKE 'Disk %';"));
-    say(`with room again ${after} more were acknowledged; ${JSON.stringify(result)}; refusals ${JSON.stringify(Object.fromEntries(writers.refusals))}`);
+    say(
+      `with room again ${after} more were acknowledged; ${JSON.stringify(result)}; refusals ${JSON.stringify(Object.fromEntries(writers.refusals))}`,
+    );
     const other = [...answers.keys()].filter((status) => ![200, 503, 507].includes(status));
     return result.lost + result.doubled > 0 || after === 0 || other.length > 0 ? 1 : 0;
   } finally {

@@ -16,11 +16,20 @@ const server = createServer(test.app).listen(0, '127.0.0.1');
 await new Promise((resolve) => server.once('listening', resolve));
 const fuzzer = new Fuzzer(test, server, seed);
 const said: string[] = [];
-console.error = (...words: unknown[]) => { if (said.length < 20) said.push(words.map(String).join(' ')); };
+console.error = (...words: unknown[]) => {
+  if (said.length < 20) said.push(words.map(String).join(' '));
+};
 
 async function empty(): Promise<void> {
   const keep = ['migration', 'migration_step', 'practice', 'lease'];
-  const tables = (await rows<{ name: string }>(test.pool, "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_TYPE = 'BASE TABLE'")).map((row) => row.name).filter((name) => !keep.includes(name));
+  const tables = (
+    await rows<{ name: string }>(
+      test.pool,
+      "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_TYPE = 'BASE TABLE'",
+    )
+  )
+    .map((row) => row.name)
+    .filter((name) => !keep.includes(name));
   const connection = await test.pool.getConnection();
   await connection.query('SET FOREIGN_KEY_CHECKS = 0');
   for (const table of tables) await connection.query(`TRUNCATE \`${table}\``);
@@ -33,7 +42,16 @@ async function fresh(): Promise<void> {
   const owner = await test.renewOwner();
   const { athleteId, visitId } = await newAskedVisit(test.app);
   const run = uuid();
-  await request(test.app).put(`/api/runs/${run}`).send({ visitId, blocks: [newBlock(uuid(), 'calf-supine', 'static-hold', ['left'])], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }).expect(200);
+  await request(test.app)
+    .put(`/api/runs/${run}`)
+    .send({
+      visitId,
+      blocks: [newBlock(uuid(), 'calf-supine', 'static-hold', ['left'])],
+      breath: { periodMs: 8000, inShare: 0.4 },
+      edges: [],
+      clockRate: 1,
+    })
+    .expect(200);
   await fuzzer.prepare({ athlete: athleteId, visit: visitId, run, examiner: owner });
 }
 
@@ -53,12 +71,20 @@ while (fuzzer.count.requests < total) {
   told = failures.length;
   const heap = megabytes();
   if (requests >= SETTLED && settledMb === 0) settledMb = heap;
-  if (requests % (ROUND * 4) === 0 || requests === total) console.log(`${requests} requests, ${done} done, ${failures.length} of 5xx, heap ${heap} MB, ${Math.round(requests / ((Date.now() - began) / 1000))} a second`);
+  if (requests % (ROUND * 4) === 0 || requests === total)
+    console.log(
+      `${requests} requests, ${done} done, ${failures.length} of 5xx, heap ${heap} MB, ${Math.round(requests / ((Date.now() - began) / 1000))} a second`,
+    );
 }
 fuzzer.close();
 server.close();
 const { byStatus, failures, requests } = fuzzer.count;
-console.log(`\nseed ${seed}, ${requests} requests: ${[...byStatus].sort(([a], [b]) => a - b).map(([status, n]) => `${status} × ${n}`).join(', ')}`);
+console.log(
+  `\nseed ${seed}, ${requests} requests: ${[...byStatus]
+    .sort(([a], [b]) => a - b)
+    .map(([status, n]) => `${status} × ${n}`)
+    .join(', ')}`,
+);
 const grownMb = settledMb === 0 ? 0 : megabytes() - settledMb;
 console.log(`${failures.length} answers of 5xx; heap ${settledMb} MB after ${SETTLED}, ${grownMb >= 0 ? '+' : ''}${grownMb} MB at the end`);
 await test.close();

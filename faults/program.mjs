@@ -15,10 +15,23 @@ export const workFolder = () => mkdtempSync(join(tmpdir(), 'pace-bend-faults-'))
 
 /** One command of the program's on a data folder. */
 export function command(script, args, folder, env = {}) {
-  const child = spawn(process.execPath, [join(root, 'bin', script), ...args], { cwd: root, env: { ...process.env, ...env, PACE_BEND_DATA: folder }, stdio: ['ignore', 'pipe', 'pipe'], detached: true });
+  const child = spawn(process.execPath, [join(root, 'bin', script), ...args], {
+    cwd: root,
+    env: { ...process.env, ...env, PACE_BEND_DATA: folder },
+    stdio: ['ignore', 'pipe', 'pipe'],
+    detached: true,
+  });
   const state = { child, said: '', code: null };
-  for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => { state.said += chunk; });
-  state.ended = new Promise((resolve) => child.once('exit', (code, signal) => { state.code = code ?? signal; resolve(state.code); }));
+  for (const stream of [child.stdout, child.stderr])
+    stream.on('data', (chunk) => {
+      state.said += chunk;
+    });
+  state.ended = new Promise((resolve) =>
+    child.once('exit', (code, signal) => {
+      state.code = code ?? signal;
+      resolve(state.code);
+    }),
+  );
   return state;
 }
 
@@ -85,9 +98,17 @@ export class Writers {
   }
 
   async ask(i, method, path, body, cookie) {
-    const answer = await fetch(`${this.urls[i % this.urls.length]}/api${path}`, { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', ...(cookie ? { Cookie: cookie } : {}) }, signal: AbortSignal.timeout(15_000) });
+    const answer = await fetch(`${this.urls[i % this.urls.length]}/api${path}`, {
+      method,
+      body: JSON.stringify(body),
+      headers: { 'Content-Type': 'application/json', ...(cookie ? { Cookie: cookie } : {}) },
+      signal: AbortSignal.timeout(15_000),
+    });
     const { status } = answer;
-    const cookies = answer.headers.getSetCookie().map((each) => each.split(';')[0]).join('; ');
+    const cookies = answer.headers
+      .getSetCookie()
+      .map((each) => each.split(';')[0])
+      .join('; ');
     await answer.text();
     return { status, cookies };
   }
@@ -108,7 +129,13 @@ export class Writers {
       const id = crypto.randomUUID();
       const name = `${this.name} ${who} ${n}`;
       for (;;) {
-        const answer = await this.ask(turn, 'PUT', `/athletes/${id}`, { name, birthDate: '2001-05-06', referenceSex: 'none', rowing: 'none', about: '', breathPeriodMs: 8000 }, cookie).catch(() => null);
+        const answer = await this.ask(
+          turn,
+          'PUT',
+          `/athletes/${id}`,
+          { name, birthDate: '2001-05-06', referenceSex: 'none', rowing: 'none', about: '', breathPeriodMs: 8000 },
+          cookie,
+        ).catch(() => null);
         if (answer?.status === 200) {
           const now = Date.now();
           this.longestPauseMs = Math.max(this.longestPauseMs, now - this.last);
@@ -137,7 +164,11 @@ export class Writers {
 export function compare(acknowledged, rows) {
   const counts = new Map();
   for (const [name] of rows) counts.set(name, (counts.get(name) ?? 0) + 1);
-  return { acknowledged: acknowledged.length, lost: acknowledged.filter((name) => !counts.has(name)).length, doubled: [...counts.values()].filter((count) => count > 1).length };
+  return {
+    acknowledged: acknowledged.length,
+    lost: acknowledged.filter((name) => !counts.has(name)).length,
+    doubled: [...counts.values()].filter((count) => count > 1).length,
+  };
 }
 
 export const remove = (folder) => rmSync(folder, { recursive: true, force: true });

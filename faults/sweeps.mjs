@@ -67,7 +67,9 @@ export async function database(kills, random, tell) {
   for (let i = 0; i < kills; i++) {
     // It is given up after five ends within a minute.
     await pause(12_500 + random() * 1500);
-    const pid = readdirSync('/proc').filter((name) => /^\d+$/.test(name)).find((name) => commandLineOf(name).includes(`--datadir=${join(program.folder, 'mariadb')}`));
+    const pid = readdirSync('/proc')
+      .filter((name) => /^\d+$/.test(name))
+      .find((name) => commandLineOf(name).includes(`--datadir=${join(program.folder, 'mariadb')}`));
     if (!pid) throw new Error(`There is no database to kill: ${program.run.said}`);
     process.kill(Number(pid), 'SIGKILL');
     result.kills += 1;
@@ -75,7 +77,10 @@ export async function database(kills, random, tell) {
   }
   await pause(3000);
   await writers.stop();
-  Object.assign(result, compare(writers.acknowledged, program.sql("SELECT name FROM athlete WHERE name LIKE 'Db %';")), { longestPauseMs: writers.longestPauseMs, refusals: Object.fromEntries(writers.refusals) });
+  Object.assign(result, compare(writers.acknowledged, program.sql("SELECT name FROM athlete WHERE name LIKE 'Db %';")), {
+    longestPauseMs: writers.longestPauseMs,
+    refusals: Object.fromEntries(writers.refusals),
+  });
   await program.stop();
   remove(folder);
   return result;
@@ -90,16 +95,32 @@ function commandLineOf(pid) {
 }
 
 function node(script, env) {
-  const child = spawn(process.execPath, ['--import', 'tsx', join(root, script)], { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'], detached: true });
+  const child = spawn(process.execPath, ['--import', 'tsx', join(root, script)], {
+    cwd: root,
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+    detached: true,
+  });
   let said = '';
-  for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => { said += chunk; });
+  for (const stream of [child.stdout, child.stderr])
+    stream.on('data', (chunk) => {
+      said += chunk;
+    });
   return { child, ended: new Promise((resolve) => child.once('exit', (code, signal) => resolve({ code, signal, said }))) };
 }
 
 /** Everything a schema is made of, for comparing. */
 function shapeOf(url) {
   const tables = tablesOf(url);
-  return JSON.stringify([tables.map((table) => query(url, `SHOW CREATE TABLE \`${table}\`;`).flat().join(' ').replace(/ AUTO_INCREMENT=\d+/, '')), query(url, 'SELECT TRIGGER_NAME, ACTION_STATEMENT FROM information_schema.TRIGGERS WHERE TRIGGER_SCHEMA = DATABASE() ORDER BY 1;')]);
+  return JSON.stringify([
+    tables.map((table) =>
+      query(url, `SHOW CREATE TABLE \`${table}\`;`)
+        .flat()
+        .join(' ')
+        .replace(/ AUTO_INCREMENT=\d+/, ''),
+    ),
+    query(url, 'SELECT TRIGGER_NAME, ACTION_STATEMENT FROM information_schema.TRIGGERS WHERE TRIGGER_SCHEMA = DATABASE() ORDER BY 1;'),
+  ]);
 }
 
 /** Migrations from nothing, killed anywhere; the next run has to end with the very same schema. */
@@ -148,14 +169,22 @@ export async function restore(kills, random, tell) {
   await program.stop();
   const backup = command('backup.mjs', [join(folder, 'kept')], folder);
   await backup.ended;
-  const file = join(folder, 'kept', readdirSync(join(folder, 'kept')).find((name) => name.endsWith('.sql')));
+  const file = join(
+    folder,
+    'kept',
+    readdirSync(join(folder, 'kept')).find((name) => name.endsWith('.sql')),
+  );
 
   /** What stands, seen by whoever opens the database next; the last tables of the lock and the audit are not the practice's. */
   const look = async () => {
     const release = holdData(join(folder, 'lock'), 'npm run faults');
     const server = await startMariadb(folder, { quiet: true });
     const tables = tablesOf(server.url).filter((table) => !['audit', 'lease', 'migration_step', 'sign_in'].includes(table));
-    const seen = { tables: tables.length, name: query(server.url, 'SELECT name FROM practice;')[0]?.[0], print: JSON.stringify({ ...fingerprint(server.url, tables), practice: null }) };
+    const seen = {
+      tables: tables.length,
+      name: query(server.url, 'SELECT name FROM practice;')[0]?.[0],
+      print: JSON.stringify({ ...fingerprint(server.url, tables), practice: null }),
+    };
     await server.stop();
     release();
     return seen;
@@ -172,7 +201,10 @@ export async function restore(kills, random, tell) {
     const over = await Promise.race([run.ended, pause(longest * random()).then(() => null)]);
     if (over === null) {
       // Half of the time the database dies with it, as in a cut of the power.
-      if (random() < 0.5) for (const name of readdirSync('/proc')) if (/^\d+$/.test(name) && commandLineOf(name).includes(`--datadir=${join(folder, 'mariadb')}`)) process.kill(Number(name), 'SIGKILL');
+      if (random() < 0.5)
+        for (const name of readdirSync('/proc'))
+          if (/^\d+$/.test(name) && commandLineOf(name).includes(`--datadir=${join(folder, 'mariadb')}`))
+            process.kill(Number(name), 'SIGKILL');
       process.kill(-run.child.pid, 'SIGKILL');
       await run.ended;
       result.kills += 1;

@@ -11,7 +11,10 @@ export interface CueErrors {
 
 /** A line of about two minutes; the two cues that wait for the therapist are gone through at once. */
 const block = newBlock('b', 'rectus-femoris-prone', 'cr-breath', ['left']);
-const line = compile([{ ...block, choices: { ...block.choices, timing: 'fixed' }, sides: [{ side: 'left', rounds: 4 }] }], { breath: SLOW_BREATH, edgeOf: () => 4 });
+const line = compile([{ ...block, choices: { ...block.choices, timing: 'fixed' }, sides: [{ side: 'left', rounds: 4 }] }], {
+  breath: SLOW_BREATH,
+  edgeOf: () => 4,
+});
 const timed = line.cues.filter((cue) => !cue.open);
 const beginsMs = timed[0]!.startMs;
 
@@ -20,13 +23,19 @@ function withAlarm(): Promise<number[]> {
   return new Promise((resolve) => {
     const errors: number[] = [];
     const clock = new RunClock(absoluteNowMs);
-    let state: RunState = [{ kind: 'start' }, { kind: 'go' }, { kind: 'go' }].reduce((now, event) => applyEvent(line, now, { ...event, atMs: 0 } as never), READY);
-    const alarm = new Alarm(() => {
-      errors.push(absoluteNowMs() - clock.monotonicAt(line.cues[state.cueIndex]!.endMs - beginsMs));
-      // The alarm may ring a fraction of a millisecond before the whole millisecond that ends the cue.
-      state = carryTo(line, state, Math.max(clock.now(), nextChangeMs(line, state)!));
-      next();
-    }, () => undefined);
+    let state: RunState = [{ kind: 'start' }, { kind: 'go' }, { kind: 'go' }].reduce(
+      (now, event) => applyEvent(line, now, { ...event, atMs: 0 } as never),
+      READY,
+    );
+    const alarm = new Alarm(
+      () => {
+        errors.push(absoluteNowMs() - clock.monotonicAt(line.cues[state.cueIndex]!.endMs - beginsMs));
+        // The alarm may ring a fraction of a millisecond before the whole millisecond that ends the cue.
+        state = carryTo(line, state, Math.max(clock.now(), nextChangeMs(line, state)!));
+        next();
+      },
+      () => undefined,
+    );
     const next = () => {
       const change = nextChangeMs(line, state);
       if (change !== null) return alarm.set(clock.monotonicAt(change));

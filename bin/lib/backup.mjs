@@ -11,9 +11,24 @@ const NAME = /^pace-bend-\d{8}-\d{6}(-\d+)?\.sql$/;
 /** One consistent dump. Triggers are the program's own and are made again from its migrations, so none is kept. */
 async function dump(url, unfinished) {
   const { args, env, database: schema } = connection(url);
-  const child = spawn(program('mariadb-dump'), [...args, '--single-transaction', '--skip-lock-tables', '--skip-triggers', '--hex-blob', '--skip-dump-date', '--no-tablespaces', schema], { env, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(
+    program('mariadb-dump'),
+    [
+      ...args,
+      '--single-transaction',
+      '--skip-lock-tables',
+      '--skip-triggers',
+      '--hex-blob',
+      '--skip-dump-date',
+      '--no-tablespaces',
+      schema,
+    ],
+    { env, stdio: ['ignore', 'pipe', 'pipe'] },
+  );
   let complaint = '';
-  child.stderr.on('data', (chunk) => { complaint += chunk; });
+  child.stderr.on('data', (chunk) => {
+    complaint += chunk;
+  });
   const ended = new Promise((settle) => child.once('exit', settle));
   await pipeline(child.stdout, createWriteStream(unfinished, { mode: 0o600, flush: true }));
   if ((await ended) !== 0) throw new Error(complaint.trim());
@@ -43,9 +58,17 @@ export async function makeBackup(url, folder) {
     const fingerprint = await heldStill(url, tables, () => dump(url, unfinished));
     const hash = createHash('sha256');
     await pipeline(createReadStream(unfinished), hash);
-    writeWhole(join(folder, `${name}.check.json`), `${JSON.stringify({ format: 'pace-bend backup', version: 1, file: `${name}.sql`, sha256: hash.digest('hex'), tables: fingerprint }, null, 2)}\n`);
+    writeWhole(
+      join(folder, `${name}.check.json`),
+      `${JSON.stringify({ format: 'pace-bend backup', version: 1, file: `${name}.sql`, sha256: hash.digest('hex'), tables: fingerprint }, null, 2)}\n`,
+    );
     renameSync(unfinished, file);
-    return { file, rows: Object.values(fingerprint).reduce((sum, table) => sum + table.rows, 0), tables: tables.length, megabytes: statSync(file).size / 1024 / 1024 };
+    return {
+      file,
+      rows: Object.values(fingerprint).reduce((sum, table) => sum + table.rows, 0),
+      tables: tables.length,
+      megabytes: statSync(file).size / 1024 / 1024,
+    };
   } catch (error) {
     rmSync(unfinished, { force: true });
     throw error;
@@ -54,7 +77,11 @@ export async function makeBackup(url, folder) {
 
 /** Drops the oldest backups of a folder until `keep` are left; touches nothing that is not named like one. Returns how many went. */
 export function keepNewest(folder, keep) {
-  const old = readdirSync(folder).filter((name) => NAME.test(name)).sort().reverse().slice(keep);
+  const old = readdirSync(folder)
+    .filter((name) => NAME.test(name))
+    .sort()
+    .reverse()
+    .slice(keep);
   for (const name of old) {
     rmSync(join(folder, name), { force: true });
     rmSync(join(folder, name.replace(/\.sql$/, '.check.json')), { force: true });

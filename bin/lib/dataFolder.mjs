@@ -3,8 +3,15 @@ import { dirname, resolve } from 'node:path';
 import { giveUp } from './say.mjs';
 
 const REASONS = {
-  EACCES: 'this user may not write there', EPERM: 'this user may not write there', EROFS: 'it is read-only', ENOTDIR: 'a part of the path is a file, not a folder', EEXIST: 'it is a file, not a folder',
-  ENOSPC: 'the disk is full', ENAMETOOLONG: 'the name is too long', ELOOP: 'it is a link that leads to itself', ENOENT: 'it cannot be made',
+  EACCES: 'this user may not write there',
+  EPERM: 'this user may not write there',
+  EROFS: 'it is read-only',
+  ENOTDIR: 'a part of the path is a file, not a folder',
+  EEXIST: 'it is a file, not a folder',
+  ENOSPC: 'the disk is full',
+  ENAMETOOLONG: 'the name is too long',
+  ELOOP: 'it is a link that leads to itself',
+  ENOENT: 'it cannot be made',
 };
 
 /** In words why a folder or file could not be used. */

@@ -1,5 +1,18 @@
 import { spawnSync } from 'node:child_process';
-import { closeSync, existsSync, fsyncSync, mkdtempSync, openSync, readdirSync, readFileSync, renameSync, rmdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import {
+  closeSync,
+  existsSync,
+  fsyncSync,
+  mkdtempSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmdirSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freeMegabytes } from './dataFolder.mjs';
@@ -34,7 +47,8 @@ export function writeWhole(file, text) {
 /** Remembers that this folder holds a database, and once it does, that it has its data: from then on neither may be missing. */
 export function markDatabase(dataFolder, { filled = false } = {}) {
   const mark = markOf(dataFolder) ?? { format: 'pace-bend database', madeAt: new Date().toISOString(), filled: false };
-  if (filled || !existsSync(markFile(dataFolder))) writeWhole(markFile(dataFolder), `${JSON.stringify({ ...mark, filled: mark.filled || filled })}\n`);
+  if (filled || !existsSync(markFile(dataFolder)))
+    writeWhole(markFile(dataFolder), `${JSON.stringify({ ...mark, filled: mark.filled || filled })}\n`);
 }
 
 function syncFolder(folder) {
@@ -57,8 +71,10 @@ function withPlainPath(folder, work) {
   }
 }
 
-const listed = (names) => (names.length === 0 ? 'nothing' : `${names.slice(0, 8).join(', ')}${names.length > 8 ? ` and ${names.length - 8} more` : ''}`);
-const HELP = 'Put back what is missing from where it was copied, or move the folder away and restore a backup: npm run restore -- path/to/file.sql';
+const listed = (names) =>
+  names.length === 0 ? 'nothing' : `${names.slice(0, 8).join(', ')}${names.length > 8 ? ` and ${names.length - 8} more` : ''}`;
+const HELP =
+  'Put back what is missing from where it was copied, or move the folder away and restore a backup: npm run restore -- path/to/file.sql';
 
 /**
  * Whether there is a database to open; false where one has to be made. Ends the program where a folder holds something but is no whole
@@ -70,10 +86,16 @@ export function hasDatabaseFiles(dataFolder) {
   const mark = markOf(dataFolder);
   if (found.length > 0) {
     const missing = [...PARTS, ...(mark?.filled ? [schemaName] : [])].filter((part) => !found.includes(part));
-    if (missing.length > 0) giveUp(`${files} holds something but is not a whole database: ${missing.join(', ')} missing; found ${listed(found)}. Nothing was changed. ${HELP}`);
+    if (missing.length > 0)
+      giveUp(
+        `${files} holds something but is not a whole database: ${missing.join(', ')} missing; found ${listed(found)}. Nothing was changed. ${HELP}`,
+      );
     return true;
   }
-  if (mark) giveUp(`The database that was made here on ${mark.madeAt.slice(0, 10)} is gone: ${files} is ${existsSync(files) ? 'empty' : 'missing'}. Nothing was changed. ${HELP} (To begin anew instead, delete ${markFile(dataFolder)}.)`);
+  if (mark)
+    giveUp(
+      `The database that was made here on ${mark.madeAt.slice(0, 10)} is gone: ${files} is ${existsSync(files) ? 'empty' : 'missing'}. Nothing was changed. ${HELP} (To begin anew instead, delete ${markFile(dataFolder)}.)`,
+    );
   return false;
 }
 
@@ -86,11 +108,20 @@ export function ensureDatabaseFiles(dataFolder, { quiet, env, user }) {
   for (const name of readdirSync(dataFolder)) if (UNFINISHED.test(name)) rmSync(join(dataFolder, name), { recursive: true, force: true });
   if (hasDatabaseFiles(dataFolder)) return markDatabase(dataFolder);
   const free = freeMegabytes(dataFolder);
-  if (free < NEEDED_MB) giveUp(`The disk of ${dataFolder} has ${free} MB free; a new database needs ${NEEDED_MB} MB. Make room, or name another place with PACE_BEND_DATA.`);
+  if (free < NEEDED_MB)
+    giveUp(
+      `The disk of ${dataFolder} has ${free} MB free; a new database needs ${NEEDED_MB} MB. Make room, or name another place with PACE_BEND_DATA.`,
+    );
   if (!quiet) say('Creating the database directory …');
   const name = `mariadb.new-${process.pid}`;
   const fresh = join(dataFolder, name);
-  const made = withPlainPath(dataFolder, (plain) => spawnSync(findProgram('mariadb-install-db'), ['--no-defaults', `--datadir=${join(plain, name)}`, '--auth-root-authentication-method=socket', '--skip-test-db', ...user], { encoding: 'utf8', env }));
+  const made = withPlainPath(dataFolder, (plain) =>
+    spawnSync(
+      findProgram('mariadb-install-db'),
+      ['--no-defaults', `--datadir=${join(plain, name)}`, '--auth-root-authentication-method=socket', '--skip-test-db', ...user],
+      { encoding: 'utf8', env },
+    ),
+  );
   if (made.status !== 0) giveUp('The database directory could not be created:', made.stderr || made.stdout);
   if (existsSync(files)) rmdirSync(files);
   renameSync(fresh, files);

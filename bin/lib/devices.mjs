@@ -6,9 +6,20 @@ import { join } from 'node:path';
  * when they could not be started. The channel to them doubles as a lifeline.
  */
 export async function startDevices(root) {
-  const child = fork(join(root, 'devices', 'src', 'start.ts'), [], { cwd: root, execArgv: ['--import', 'tsx'], stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+  const child = fork(join(root, 'devices', 'src', 'start.ts'), [], {
+    cwd: root,
+    execArgv: ['--import', 'tsx'],
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+  });
   const ended = new Promise((resolve) => child.once('exit', resolve));
-  const url = await Promise.race([new Promise((resolve) => child.on('message', (message) => { if (message?.ready) resolve(message.ready); })), ended.then(() => null)]);
+  const url = await Promise.race([
+    new Promise((resolve) =>
+      child.on('message', (message) => {
+        if (message?.ready) resolve(message.ready);
+      }),
+    ),
+    ended.then(() => null),
+  ]);
   return {
     url,
     async stop() {

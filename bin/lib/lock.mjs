@@ -38,9 +38,15 @@ function holderWords(holder) {
  */
 export function holdData(path, what, port = null) {
   const file = lockFile(path);
-  if (file === null) giveUp(`This data is in use by ${holderWords(readHolder(path))}. Nothing was touched. Stop that one first, or name other data with PACE_BEND_DATA.`);
+  if (file === null)
+    giveUp(
+      `This data is in use by ${holderWords(readHolder(path))}. Nothing was touched. Stop that one first, or name other data with PACE_BEND_DATA.`,
+    );
   ftruncateSync(file);
-  writeSync(file, `${JSON.stringify({ what, pid: process.pid, port, since: new Date().toISOString().slice(0, 19).replace('T', ' ') + ' UTC' })}\n`);
+  writeSync(
+    file,
+    `${JSON.stringify({ what, pid: process.pid, port, since: new Date().toISOString().slice(0, 19).replace('T', ' ') + ' UTC' })}\n`,
+  );
   return () => {
     ftruncateSync(file);
     closeSync(file);

@@ -54,20 +54,34 @@ export async function startMariadb(dataFolder, { quiet = false, fast = false } =
 
   const password = passwordOf(dataFolder);
   const initFile = join(dataFolder, 'database-accounts.sql');
-  writeFileSync(initFile, [
-    `CREATE DATABASE IF NOT EXISTS ${schemaName} CHARACTER SET utf8mb4;`,
-    `CREATE OR REPLACE USER 'pace_bend'@'127.0.0.1' IDENTIFIED BY '${password}';`,
-    "GRANT ALL PRIVILEGES ON *.* TO 'pace_bend'@'127.0.0.1' WITH GRANT OPTION;",
-    '',
-  ].join('\n'), { mode: 0o600 });
+  writeFileSync(
+    initFile,
+    [
+      `CREATE DATABASE IF NOT EXISTS ${schemaName} CHARACTER SET utf8mb4;`,
+      `CREATE OR REPLACE USER 'pace_bend'@'127.0.0.1' IDENTIFIED BY '${password}';`,
+      "GRANT ALL PRIVILEGES ON *.* TO 'pace_bend'@'127.0.0.1' WITH GRANT OPTION;",
+      '',
+    ].join('\n'),
+    { mode: 0o600 },
+  );
 
   const port = await freePort();
   const socket = socketOf(dataFolder);
   await clearOldSockets();
   const args = [
-    '--no-defaults', `--datadir=${files}`, `--init-file=${initFile}`, `--socket=${socket}`, `--pid-file=${join(dataFolder, 'mariadb.pid')}`,
-    '--bind-address=127.0.0.1', `--port=${port}`, '--skip-name-resolve', '--skip-log-bin', '--character-set-server=utf8mb4',
-    '--default-time-zone=+00:00', '--innodb-buffer-pool-size=128M', '--max-connections=60',
+    '--no-defaults',
+    `--datadir=${files}`,
+    `--init-file=${initFile}`,
+    `--socket=${socket}`,
+    `--pid-file=${join(dataFolder, 'mariadb.pid')}`,
+    '--bind-address=127.0.0.1',
+    `--port=${port}`,
+    '--skip-name-resolve',
+    '--skip-log-bin',
+    '--character-set-server=utf8mb4',
+    '--default-time-zone=+00:00',
+    '--innodb-buffer-pool-size=128M',
+    '--max-connections=60',
     // A throwaway database may lose its last second; a real one may not.
     ...(fast ? ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0'] : []),
     ...user,
@@ -75,7 +89,9 @@ export async function startMariadb(dataFolder, { quiet = false, fast = false } =
 
   let stopping = false;
   let giveUpWatching;
-  const lost = new Promise((resolve) => { giveUpWatching = resolve; });
+  const lost = new Promise((resolve) => {
+    giveUpWatching = resolve;
+  });
   let current = await launch(mariadbd, args, socket, env);
   if (!current.ready) giveUp(`The database did not start. It said: ${current.complaint()}`);
 
@@ -86,7 +102,10 @@ export async function startMariadb(dataFolder, { quiet = false, fast = false } =
       if (stopping) return;
       const now = Date.now();
       restarts.push(now);
-      if (restarts.filter((at) => now - at < RESTARTS_MS).length > RESTARTS) return giveUpWatching(`The database ended ${RESTARTS + 1} times within a minute and is not started again. It said: ${current.complaint()}`);
+      if (restarts.filter((at) => now - at < RESTARTS_MS).length > RESTARTS)
+        return giveUpWatching(
+          `The database ended ${RESTARTS + 1} times within a minute and is not started again. It said: ${current.complaint()}`,
+        );
       say(`The database ended (${how}). Starting it again …`);
       current = await launch(mariadbd, args, socket, env);
       if (stopping) return;
@@ -121,7 +140,9 @@ function passwordOf(dataFolder) {
 
 function socketOf(dataFolder) {
   const inside = join(dataFolder, 'mariadb.sock');
-  return inside.length <= LONGEST_SOCKET ? inside : join(tmpdir(), `pace-bend-${createHash('sha256').update(dataFolder).digest('hex').slice(0, 16)}.sock`);
+  return inside.length <= LONGEST_SOCKET
+    ? inside
+    : join(tmpdir(), `pace-bend-${createHash('sha256').update(dataFolder).digest('hex').slice(0, 16)}.sock`);
 }
 
 /** Sockets of servers that were killed, where nobody listens any more. */
@@ -144,11 +165,18 @@ async function launch(mariadbd, args, socket, env) {
   const child = spawn(mariadbd, args, { stdio: ['ignore', 'pipe', 'pipe'], detached: true, env });
   running.add(child);
   let log = '';
-  for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => { log = (log + chunk).slice(-4000); });
-  const ended = new Promise((resolve) => child.once('exit', (code, signal) => {
-    running.delete(child);
-    resolve(signal ?? `code ${code}`);
-  }).once('error', (error) => resolve(error.message)));
+  for (const stream of [child.stdout, child.stderr])
+    stream.on('data', (chunk) => {
+      log = (log + chunk).slice(-4000);
+    });
+  const ended = new Promise((resolve) =>
+    child
+      .once('exit', (code, signal) => {
+        running.delete(child);
+        resolve(signal ?? `code ${code}`);
+      })
+      .once('error', (error) => resolve(error.message)),
+  );
   const ready = await Promise.race([comesUp(() => /ready for connections/.test(log)), ended.then(() => false)]);
   return { child, ended, ready, complaint: () => complaintIn(log) };
 }

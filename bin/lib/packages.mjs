@@ -7,11 +7,17 @@ import { giveUp, say } from './say.mjs';
 /** Installs the npm packages when they are missing or the lock file has changed since. */
 export function ensurePackages(root) {
   const marker = join(root, 'node_modules', '.pace-bend-lock');
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(marker) && readFileSync(marker, 'utf8') === lock) return;
   say('Installing npm packages …');
-  const result = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
-  if (result.status !== 0) giveUp('npm could not install the packages. Check the network to the package registry and run the command again.');
+  const result = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  if (result.status !== 0)
+    giveUp('npm could not install the packages. Check the network to the package registry and run the command again.');
   writeFileSync(marker, lock);
 }
 
@@ -32,11 +38,16 @@ const howTo = (packageName) => `  sudo apt-get update && sudo apt-get install -y
  */
 function installing(packageName) {
   const isRoot = process.getuid?.() === 0;
-  if (!isRoot && spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status !== 0) giveUp(`${packageName} is missing and may not be installed from here. Run this once, then start again:`, howTo(packageName));
+  if (!isRoot && spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status !== 0)
+    giveUp(`${packageName} is missing and may not be installed from here. Run this once, then start again:`, howTo(packageName));
   say(`Installing ${packageName} …`);
   const as = `${isRoot ? '' : 'sudo -n '}env DEBIAN_FRONTEND=noninteractive`;
   const apt = `${as} apt-get -qq -o DPkg::Lock::Timeout=120`;
-  return ['sh', ['-c', `${as} dpkg --configure -a; ${apt} update; ${apt} install -y --no-install-recommends ${packageName}`], { stdio: ['ignore', 'ignore', 'inherit'] }];
+  return [
+    'sh',
+    ['-c', `${as} dpkg --configure -a; ${apt} update; ${apt} install -y --no-install-recommends ${packageName}`],
+    { stdio: ['ignore', 'ignore', 'inherit'] },
+  ];
 }
 
 function requireInstalled(packageName, programs) {

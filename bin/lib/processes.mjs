@@ -28,7 +28,8 @@ export function processesOn(files) {
     const folder = args.find((arg) => arg.startsWith('--datadir='))?.slice('--datadir='.length);
     if (folder === undefined) continue;
     const unfinished = folder.startsWith(`${files}.new-`) || real(folder).startsWith(`${files}.new-`);
-    if (unfinished || folder === files || real(folder) === files) found.push({ pid: Number(name), unfinished, port: /^--port=(\d+)$/m.exec(args.join('\n'))?.[1] ?? null });
+    if (unfinished || folder === files || real(folder) === files)
+      found.push({ pid: Number(name), unfinished, port: /^--port=(\d+)$/m.exec(args.join('\n'))?.[1] ?? null });
   }
   return found;
 }

@@ -10,14 +10,16 @@ import { upgrade } from './upgrade.mjs';
 /** The check file of a backup, after holding the backup against it; ends the program when they do not belong together. */
 export async function checkedBackup(file) {
   const checkFile = file.replace(/\.sql$/, '.check.json');
-  for (const each of [file, checkFile]) if (!existsSync(each)) giveUp(`${each} is not there. A backup is two files: the .sql and its .check.json.`);
+  for (const each of [file, checkFile])
+    if (!existsSync(each)) giveUp(`${each} is not there. A backup is two files: the .sql and its .check.json.`);
   let check;
   try {
     check = JSON.parse(readFileSync(checkFile, 'utf8'));
   } catch {
     giveUp(`${checkFile} cannot be read.`);
   }
-  if (check?.format !== 'pace-bend backup' || check.version !== 1) giveUp(`${checkFile} is not the check file of a backup this program knows.`);
+  if (check?.format !== 'pace-bend backup' || check.version !== 1)
+    giveUp(`${checkFile} is not the check file of a backup this program knows.`);
   const hash = createHash('sha256');
   await pipeline(createReadStream(file), hash);
   if (hash.digest('hex') !== check.sha256) giveUp(`${file} is not what was backed up: it was changed or cut off. Nothing was restored.`);
@@ -30,7 +32,10 @@ export async function checkedBackup(file) {
  */
 function confined(url, schema) {
   const [name, password] = ['pace_bend_restore', randomBytes(24).toString('hex')];
-  const made = attempt(url, `CREATE OR REPLACE USER '${name}'@'%' IDENTIFIED BY '${password}'; GRANT ALL PRIVILEGES ON \`${schema.replaceAll('_', '\\_')}\`.* TO '${name}'@'%';`);
+  const made = attempt(
+    url,
+    `CREATE OR REPLACE USER '${name}'@'%' IDENTIFIED BY '${password}'; GRANT ALL PRIVILEGES ON \`${schema.replaceAll('_', '\\_')}\`.* TO '${name}'@'%';`,
+  );
   if (made.status !== 0) return { url: withSchema(url, schema), drop() {} };
   const own = new URL(withSchema(url, schema));
   own.username = name;
@@ -54,7 +59,9 @@ async function readInto(url, file) {
   const client = program('mariadb');
   const child = spawn(client, [...args, '--sandbox', '--batch', database], { env, stdio: ['pipe', 'ignore', 'pipe'] });
   let complaint = '';
-  child.stderr.on('data', (chunk) => { complaint += chunk; });
+  child.stderr.on('data', (chunk) => {
+    complaint += chunk;
+  });
   const ended = new Promise((settle) => child.once('exit', settle));
   await pipeline(linesToRun(file), child.stdin).catch(() => undefined);
   return (await ended) === 0 ? null : complaint.trim() || 'it could not be read to its end';
@@ -72,7 +79,10 @@ const same = (a, b) => a?.rows === b?.rows && a?.checksum === b?.checksum;
 export async function restoreInto(root, url, file, check) {
   const schema = connection(url).database;
   const [scratch, before] = [`${schema}_restoring`, `${schema}_before`];
-  query(url, `DROP DATABASE IF EXISTS \`${scratch}\`; DROP DATABASE IF EXISTS \`${before}\`; CREATE DATABASE \`${scratch}\` CHARACTER SET utf8mb4; CREATE DATABASE \`${before}\` CHARACTER SET utf8mb4;`);
+  query(
+    url,
+    `DROP DATABASE IF EXISTS \`${scratch}\`; DROP DATABASE IF EXISTS \`${before}\`; CREATE DATABASE \`${scratch}\` CHARACTER SET utf8mb4; CREATE DATABASE \`${before}\` CHARACTER SET utf8mb4;`,
+  );
   const fail = (...lines) => {
     attempt(url, `DROP DATABASE IF EXISTS \`${scratch}\`; DROP DATABASE IF EXISTS \`${before}\`;`);
     giveUp(...lines, 'Nothing was restored; what stood still stands.');
@@ -88,13 +98,24 @@ export async function restoreInto(root, url, file, check) {
   if (wrong.length > 0) fail(`Not as it was backed up: ${wrong.join(', ')}.`);
   upgrade(root, scratchUrl);
 
-  const moves = [...tablesOf(url).map((table) => [schema, before, table]), ...tablesOf(scratchUrl).map((table) => [scratch, schema, table])];
+  const moves = [
+    ...tablesOf(url).map((table) => [schema, before, table]),
+    ...tablesOf(scratchUrl).map((table) => [scratch, schema, table]),
+  ];
   for (const each of [schema, scratch]) {
-    const triggers = query(url, `SELECT TRIGGER_NAME FROM information_schema.TRIGGERS WHERE TRIGGER_SCHEMA = '${each}';`).map(([name]) => `DROP TRIGGER \`${each}\`.\`${name}\`;`);
+    const triggers = query(url, `SELECT TRIGGER_NAME FROM information_schema.TRIGGERS WHERE TRIGGER_SCHEMA = '${each}';`).map(
+      ([name]) => `DROP TRIGGER \`${each}\`.\`${name}\`;`,
+    );
     if (triggers.length > 0) query(url, triggers.join(' '));
   }
-  query(url, `SET FOREIGN_KEY_CHECKS = 0; RENAME TABLE ${moves.map(([from, to, table]) => `\`${from}\`.\`${table}\` TO \`${to}\`.\`${table}\``).join(', ')};`);
+  query(
+    url,
+    `SET FOREIGN_KEY_CHECKS = 0; RENAME TABLE ${moves.map(([from, to, table]) => `\`${from}\`.\`${table}\` TO \`${to}\`.\`${table}\``).join(', ')};`,
+  );
   upgrade(root, url);
-  query(url, `INSERT INTO audit (practice_id, at, account_id, account_name, what) SELECT id, UTC_TIMESTAMP(3), NULL, 'At the terminal', 'restored from a backup' FROM practice; SET FOREIGN_KEY_CHECKS = 0; DROP DATABASE \`${scratch}\`; DROP DATABASE \`${before}\`;`);
+  query(
+    url,
+    `INSERT INTO audit (practice_id, at, account_id, account_name, what) SELECT id, UTC_TIMESTAMP(3), NULL, 'At the terminal', 'restored from a backup' FROM practice; SET FOREIGN_KEY_CHECKS = 0; DROP DATABASE \`${scratch}\`; DROP DATABASE \`${before}\`;`,
+  );
   return now;
 }

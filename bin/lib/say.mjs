@@ -15,6 +15,7 @@ let last = began;
 /** With `--verbose`: what the time since the last such line went to. */
 export function took(what) {
   const now = performance.now();
-  if (process.argv.includes('--verbose')) say(`  ${((now - last) / 1000).toFixed(1).padStart(6)} s  ${what}  (${((now - began) / 1000).toFixed(1)} s in all)`);
+  if (process.argv.includes('--verbose'))
+    say(`  ${((now - last) / 1000).toFixed(1).padStart(6)} s  ${what}  (${((now - began) / 1000).toFixed(1)} s in all)`);
   last = now;
 }

@@ -7,10 +7,17 @@ import { join } from 'node:path';
  */
 export function startServer(root, env, { watch = false } = {}) {
   const script = join(root, 'server', 'src', 'start.ts');
-  const child = fork(script, [], { cwd: root, execArgv: ['--import', 'tsx', ...(watch ? ['--watch', '--watch-preserve-output'] : [])], env: { ...process.env, ...env }, stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+  const child = fork(script, [], {
+    cwd: root,
+    execArgv: ['--import', 'tsx', ...(watch ? ['--watch', '--watch-preserve-output'] : [])],
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+  });
   const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 1)));
   const ready = new Promise((resolve) => {
-    child.on('message', (message) => { if (message?.ready) resolve(message.ready); });
+    child.on('message', (message) => {
+      if (message?.ready) resolve(message.ready);
+    });
     void ended.then(() => resolve(null));
   });
   return {

@@ -25,7 +25,12 @@ export async function requireFreePort(port, host) {
   for (;;) {
     const code = await tryListening(port, host);
     if (code === null) return;
-    if (code !== 'EADDRINUSE' || Date.now() > until) giveUp(code === 'EADDRNOTAVAIL' ? `HOST ${host} is no address of this machine.` : `Port ${port} cannot be used (${code}). Set PORT to another one.`);
+    if (code !== 'EADDRINUSE' || Date.now() > until)
+      giveUp(
+        code === 'EADDRNOTAVAIL'
+          ? `HOST ${host} is no address of this machine.`
+          : `Port ${port} cannot be used (${code}). Set PORT to another one.`,
+      );
     await new Promise((resolve) => setTimeout(resolve, 250));
   }
 }

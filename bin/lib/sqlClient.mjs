@@ -16,7 +16,14 @@ export function withSchema(url, schema) {
 export function connection(url) {
   const { hostname, port, username, password, pathname } = new URL(oneHost(url));
   return {
-    args: ['--no-defaults', '--protocol=tcp', `--host=${hostname}`, `--port=${port || 3306}`, `--user=${decodeURIComponent(username)}`, '--default-character-set=utf8mb4'],
+    args: [
+      '--no-defaults',
+      '--protocol=tcp',
+      `--host=${hostname}`,
+      `--port=${port || 3306}`,
+      `--user=${decodeURIComponent(username)}`,
+      '--default-character-set=utf8mb4',
+    ],
     env: { ...process.env, MYSQL_PWD: decodeURIComponent(password) },
     database: pathname.slice(1),
   };
@@ -30,24 +37,36 @@ export function program(name) {
 /** Runs statements in one go; returns what the client said and whether it ended well. */
 export function attempt(url, sql) {
   const { args, env, database } = connection(url);
-  return spawnSync(program('mariadb'), [...args, '--batch', '--skip-column-names', database], { input: sql, env, encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 });
+  return spawnSync(program('mariadb'), [...args, '--batch', '--skip-column-names', database], {
+    input: sql,
+    env,
+    encoding: 'utf8',
+    maxBuffer: 64 * 1024 * 1024,
+  });
 }
 
 /** Runs statements in one go and returns the lines of their results, columns split; ends the program when the database refuses. */
 export function query(url, sql) {
   const { status, stdout, stderr } = attempt(url, sql);
   if (status !== 0) giveUp(`The database refused: ${stderr.trim()}`);
-  return stdout.split('\n').filter(Boolean).map((line) => line.split('\t'));
+  return stdout
+    .split('\n')
+    .filter(Boolean)
+    .map((line) => line.split('\t'));
 }
 
 /** Every table of the database, by name. */
 export function tablesOf(url) {
-  return query(url, "SELECT TABLE_NAME FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_TYPE = 'BASE TABLE' ORDER BY TABLE_NAME;").map(([name]) => name);
+  return query(
+    url,
+    "SELECT TABLE_NAME FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_TYPE = 'BASE TABLE' ORDER BY TABLE_NAME;",
+  ).map(([name]) => name);
 }
 
 const quoted = (name) => `\`${name}\``;
 /** For each table how many rows it holds, and the sum of their contents. */
-const fingerprintSql = (tables) => tables.map((table) => `SELECT ${`'${table}'`}, COUNT(*) FROM ${quoted(table)}; CHECKSUM TABLE ${quoted(table)} EXTENDED;`).join('\n');
+const fingerprintSql = (tables) =>
+  tables.map((table) => `SELECT ${`'${table}'`}, COUNT(*) FROM ${quoted(table)}; CHECKSUM TABLE ${quoted(table)} EXTENDED;`).join('\n');
 
 function fingerprintFrom(lines, tables) {
   return Object.fromEntries(tables.map((table, i) => [table, { rows: Number(lines[2 * i][1]), checksum: lines[2 * i + 1][1] }]));
@@ -63,10 +82,15 @@ export function fingerprint(url, tables) {
  */
 export async function heldStill(url, tables, work) {
   const { args, env, database } = connection(url);
-  const holder = spawn(program('mariadb'), [...args, '--batch', '--skip-column-names', '--unbuffered', database], { env, stdio: ['pipe', 'pipe', 'pipe'] });
+  const holder = spawn(program('mariadb'), [...args, '--batch', '--skip-column-names', '--unbuffered', database], {
+    env,
+    stdio: ['pipe', 'pipe', 'pipe'],
+  });
   let said = '';
   let complaint = '';
-  holder.stderr.on('data', (chunk) => { complaint += chunk; });
+  holder.stderr.on('data', (chunk) => {
+    complaint += chunk;
+  });
   const held = new Promise((resolve, reject) => {
     holder.stdout.on('data', (chunk) => {
       said += chunk;
@@ -74,11 +98,16 @@ export async function heldStill(url, tables, work) {
     });
     holder.once('exit', () => reject(new Error(complaint.trim() || 'The database closed the connection.')));
   });
-  holder.stdin.write(`LOCK TABLES ${tables.map((table) => `${quoted(table)} READ`).join(', ')};\n${fingerprintSql(tables)}\nSELECT 'held';\n`);
+  holder.stdin.write(
+    `LOCK TABLES ${tables.map((table) => `${quoted(table)} READ`).join(', ')};\n${fingerprintSql(tables)}\nSELECT 'held';\n`,
+  );
   await held;
   try {
     await work();
-    return fingerprintFrom(said.split('\n').map((line) => line.split('\t')), tables);
+    return fingerprintFrom(
+      said.split('\n').map((line) => line.split('\t')),
+      tables,
+    );
   } finally {
     holder.stdin.end('UNLOCK TABLES;\n');
   }

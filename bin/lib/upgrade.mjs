@@ -8,7 +8,8 @@ import { query, tablesOf } from './sqlClient.mjs';
 /** Names of the migrations this program has and the database has not, when the database holds a practice already. */
 function pendingOnData(root, url) {
   const tables = tablesOf(url);
-  if (!tables.includes('migration') || !tables.includes('practice') || Number(query(url, 'SELECT COUNT(*) FROM practice;')[0][0]) === 0) return [];
+  if (!tables.includes('migration') || !tables.includes('practice') || Number(query(url, 'SELECT COUNT(*) FROM practice;')[0][0]) === 0)
+    return [];
   const applied = new Set(query(url, 'SELECT name FROM migration;').map(([name]) => name));
   return readdirSync(join(root, 'server', 'src', 'db', 'migrations')).filter((name) => name.endsWith('.sql') && !applied.has(name));
 }
@@ -19,14 +20,22 @@ export async function backUpBeforeUpgrade(root, url, folder) {
   if (pending.length === 0) return;
   try {
     const made = await makeBackup(url, folder);
-    say(`This version changes the database (${pending.length} ${pending.length === 1 ? 'step' : 'steps'}). What it held is backed up: ${made.file}`);
+    say(
+      `This version changes the database (${pending.length} ${pending.length === 1 ? 'step' : 'steps'}). What it held is backed up: ${made.file}`,
+    );
   } catch (error) {
-    giveUp(`The database has to be changed for this version, and the backup before that was not made: ${error.message} Nothing was changed.`);
+    giveUp(
+      `The database has to be changed for this version, and the backup before that was not made: ${error.message} Nothing was changed.`,
+    );
   }
 }
 
 /** Brings a schema to what this program needs, triggers included; ends the program when that fails. */
 export function upgrade(root, url) {
-  const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', join('server', 'src', 'db', 'upgrade.ts')], { cwd: root, encoding: 'utf8', env: { ...process.env, DATABASE_URL: url, NODE_OPTIONS: '' } });
+  const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', join('server', 'src', 'db', 'upgrade.ts')], {
+    cwd: root,
+    encoding: 'utf8',
+    env: { ...process.env, DATABASE_URL: url, NODE_OPTIONS: '' },
+  });
   if (status !== 0) giveUp(stderr.trim() || 'The tables could not be brought up to date.');
 }

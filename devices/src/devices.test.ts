@@ -1,5 +1,13 @@
 import WebSocket from 'ws';
-import { decompose, readDeviceMessage, relative, type DeviceMessage, type QuaternionTuple, type ScriptStep, type SensorPair } from '@pace-bend/core/device';
+import {
+  decompose,
+  readDeviceMessage,
+  relative,
+  type DeviceMessage,
+  type QuaternionTuple,
+  type ScriptStep,
+  type SensorPair,
+} from '@pace-bend/core/device';
 import { startDevices, type Devices } from './devices.ts';
 import { Limb, USUAL_LIMB } from './limb.ts';
 import { Player, scriptProblem } from './script.ts';
@@ -21,20 +29,51 @@ function played(steps: readonly ScriptStep[], seconds: number, traits = QUIET) {
 }
 
 describe('the athlete', () => {
-  test('follows the hand below the edge', () => expect(played([{ do: 'move', to: 62 }, { do: 'hold', seconds: 2 }], 4).at(-1)!.inPlane).toBeCloseTo(62, 0));
+  test('follows the hand below the edge', () =>
+    expect(
+      played(
+        [
+          { do: 'move', to: 62 },
+          { do: 'hold', seconds: 2 },
+        ],
+        4,
+      ).at(-1)!.inPlane,
+    ).toBeCloseTo(62, 0));
   test('is stopped a little past the edge, and gives a little while it is held', () => {
-    const angles = played([{ do: 'edge', deg: 60 }, { do: 'move', to: 90 }, { do: 'hold', seconds: 10 }], 12).map((each) => each.inPlane);
+    const angles = played(
+      [
+        { do: 'edge', deg: 60 },
+        { do: 'move', to: 90 },
+        { do: 'hold', seconds: 10 },
+      ],
+      12,
+    ).map((each) => each.inPlane);
     expect(angles[150]!).toBeGreaterThan(60);
     expect(Math.max(...angles)).toBeLessThan(64);
     expect(angles.at(-1)!).toBeGreaterThan(angles[150]!);
   });
   test('braces when the hand comes too fast, and lets go', () => {
-    const angles = played([{ do: 'move', to: 74, seconds: 0.5 }, { do: 'hold', seconds: 4 }], 5, { ...QUIET, guarding: 1 }).map((each) => each.inPlane);
+    const angles = played(
+      [
+        { do: 'move', to: 74, seconds: 0.5 },
+        { do: 'hold', seconds: 4 },
+      ],
+      5,
+      { ...QUIET, guarding: 1 },
+    ).map((each) => each.inPlane);
     expect(angles[30]!).toBeLessThan(72);
     expect(angles.at(-1)!).toBeGreaterThan(73);
   });
   test('drifts off the plane as told, in the plane it was told', () => {
-    const last = played([{ do: 'plane', axis: 'z' }, { do: 'move', to: 30 }, { do: 'drift', axis: 'x', deg: 12 }, { do: 'hold', seconds: 1 }], 4).at(-1)!;
+    const last = played(
+      [
+        { do: 'plane', axis: 'z' },
+        { do: 'move', to: 30 },
+        { do: 'drift', axis: 'x', deg: 12 },
+        { do: 'hold', seconds: 1 },
+      ],
+      4,
+    ).at(-1)!;
     expect(last.inPlane).toBeCloseTo(30, 0);
     expect(Math.abs(last.off.x)).toBeGreaterThan(9);
   });
@@ -48,19 +87,33 @@ describe('the athlete', () => {
 });
 
 test.each<[string, unknown, string]>([
-  ['no list', 7, 'a list'], ['an unknown step', [{ do: 'fly' }], 'Step 1'], ['a hold without seconds', [{ do: 'move', to: 62 }, { do: 'hold' }], 'Step 2'], ['an angle of 999°', [{ do: 'move', to: 999 }], 'Step 1'], ['130 %', [{ do: 'press', pct: 130, seconds: 1 }], 'Step 1'], ['nothing', [null], 'Step 1'], ['300 steps', Array.from({ length: 300 }, () => ({ do: 'button' })), 'at most'],
+  ['no list', 7, 'a list'],
+  ['an unknown step', [{ do: 'fly' }], 'Step 1'],
+  ['a hold without seconds', [{ do: 'move', to: 62 }, { do: 'hold' }], 'Step 2'],
+  ['an angle of 999°', [{ do: 'move', to: 999 }], 'Step 1'],
+  ['130 %', [{ do: 'press', pct: 130, seconds: 1 }], 'Step 1'],
+  ['nothing', [null], 'Step 1'],
+  ['300 steps', Array.from({ length: 300 }, () => ({ do: 'button' })), 'at most'],
 ])('a script that cannot be played is refused: %s', (_, steps, words) => expect(scriptProblem(steps)).toContain(words));
 
 describe('over the wire', () => {
   let devices: Devices;
-  beforeAll(async () => { devices = await startDevices(); });
+  beforeAll(async () => {
+    devices = await startDevices();
+  });
   afterAll(() => devices.stop());
 
   async function listen(path: string) {
     const socket = new WebSocket(`${devices.url}${path}`);
     const heard: DeviceMessage[] = [];
-    socket.on('message', (data) => { const message = readDeviceMessage(String(data)); if (message) heard.push(message); });
-    await new Promise((resolve, reject) => { socket.once('open', resolve); socket.once('error', reject); });
+    socket.on('message', (data) => {
+      const message = readDeviceMessage(String(data));
+      if (message) heard.push(message);
+    });
+    await new Promise((resolve, reject) => {
+      socket.once('open', resolve);
+      socket.once('error', reject);
+    });
     const until = async (done: () => boolean, ms = 6000) => {
       const end = Date.now() + ms;
       while (!done() && Date.now() < end) await new Promise((resolve) => setTimeout(resolve, 20));
@@ -90,7 +143,9 @@ describe('over the wire', () => {
   test('a dropout ends the connection; a little later it can be made again', async () => {
     const { socket, until, heard } = await listen('/inclinometers');
     let closed = false;
-    socket.on('close', () => { closed = true; });
+    socket.on('close', () => {
+      closed = true;
+    });
     socket.send(JSON.stringify({ type: 'script', steps: [{ do: 'drop', seconds: 0.4 }] }));
     await until(() => closed);
     expect(heard.length).toBeGreaterThan(0);
@@ -104,7 +159,10 @@ describe('over the wire', () => {
     socket.send(JSON.stringify({ type: 'script', steps: [{ do: 'fly' }] }));
     await until(() => heard.filter((message) => message.type === 'refused').length === 2);
     socket.close();
-    const refused = (url: string, options?: WebSocket.ClientOptions) => new Promise((resolve) => { new WebSocket(url, options).once('error', resolve); });
+    const refused = (url: string, options?: WebSocket.ClientOptions) =>
+      new Promise((resolve) => {
+        new WebSocket(url, options).once('error', resolve);
+      });
     await refused(`${devices.url}/elsewhere`);
     await refused(`${devices.url}/force-gauge`, { headers: { Origin: 'http://elsewhere.example' } });
   });

@@ -2,7 +2,14 @@ import { createServer, type IncomingMessage } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { Duplex } from 'node:stream';
 import { WebSocketServer, type WebSocket } from 'ws';
-import { PROTOCOL, type DeviceKind, type DeviceMessage, type Quaternion, type QuaternionTuple, type ToDevice } from '@pace-bend/core/device';
+import {
+  PROTOCOL,
+  type DeviceKind,
+  type DeviceMessage,
+  type Quaternion,
+  type QuaternionTuple,
+  type ToDevice,
+} from '@pace-bend/core/device';
 import { Limb } from './limb.ts';
 import { Player, scriptProblem } from './script.ts';
 
@@ -35,7 +42,9 @@ export async function startDevices({ port = 0 } = {}): Promise<Devices> {
     device.accept(request, socket, head);
   });
   await new Promise<void>((resolve, reject) => http.once('error', reject).listen(port, '127.0.0.1', resolve));
-  const timer = setInterval(() => { for (const device of devices.values()) device.sample(); }, 1000 / RATE);
+  const timer = setInterval(() => {
+    for (const device of devices.values()) device.sample();
+  }, 1000 / RATE);
   return {
     url: `ws://127.0.0.1:${(http.address() as AddressInfo).port}`,
     async stop() {
@@ -106,9 +115,12 @@ class Device {
     if (this.server.clients.size === 0) return;
     const t = Math.round(now - this.began);
     const common = { t, seq: this.seq, battery: Math.max(0, 1 - t / 1000 / BATTERY_S), button: this.player.button };
-    const message: DeviceMessage = this.about.device === 'force-gauge'
-      ? { type: 'force', ...common, n: Math.round(this.limb.force() * 10) / 10 }
-      : (({ still, moving }) => ({ type: 'orientation' as const, ...common, a: tuple(still), b: tuple(moving) }))(this.limb.orientations());
+    const message: DeviceMessage =
+      this.about.device === 'force-gauge'
+        ? { type: 'force', ...common, n: Math.round(this.limb.force() * 10) / 10 }
+        : (({ still, moving }) => ({ type: 'orientation' as const, ...common, a: tuple(still), b: tuple(moving) }))(
+            this.limb.orientations(),
+          );
     const text = JSON.stringify(message);
     for (const client of this.server.clients) if (client.readyState === client.OPEN) client.send(text);
   }
@@ -119,4 +131,5 @@ class Device {
   }
 }
 
-const tuple = ({ w, x, y, z }: Quaternion): QuaternionTuple => [w, x, y, z].map((part) => Math.round(part * 1e5) / 1e5) as unknown as QuaternionTuple;
+const tuple = ({ w, x, y, z }: Quaternion): QuaternionTuple =>
+  [w, x, y, z].map((part) => Math.round(part * 1e5) / 1e5) as unknown as QuaternionTuple;

@@ -40,12 +40,19 @@ export class Limb {
   private speed = HAND_SPEED;
   private creep = 0;
   private brace = 0;
-  private readonly off: Record<Axis, { now: number; target: number; speed: number }> = { x: { now: 0, target: 0, speed: 10 }, y: { now: 0, target: 0, speed: 10 }, z: { now: 0, target: 0, speed: 10 } };
+  private readonly off: Record<Axis, { now: number; target: number; speed: number }> = {
+    x: { now: 0, target: 0, speed: 10 },
+    y: { now: 0, target: 0, speed: 10 },
+    z: { now: 0, target: 0, speed: 10 },
+  };
   private elapsedS = 0;
   private pressing = { pct: 0, now: 0 };
   plane: Axis = 'y';
 
-  constructor(public traits: LimbTraits = USUAL_LIMB, private readonly random: () => number = Math.random) {}
+  constructor(
+    public traits: LimbTraits = USUAL_LIMB,
+    private readonly random: () => number = Math.random,
+  ) {}
 
   moveTo(deg: number, seconds: number | undefined): void {
     this.target = deg;
@@ -92,11 +99,17 @@ export class Limb {
 
   /** Both sensors now. */
   orientations(): { readonly still: Quaternion; readonly moving: Quaternion } {
-    const jitter = (q: Quaternion) => (['x', 'y', 'z'] as const).reduce((turned, axis) => multiply(turned, about(AXES[axis], this.normal() * this.traits.noise)), q);
+    const jitter = (q: Quaternion) =>
+      (['x', 'y', 'z'] as const).reduce((turned, axis) => multiply(turned, about(AXES[axis], this.normal() * this.traits.noise)), q);
     // Breathing moves the whole athlete a little; the sensors drift about the vertical.
-    const room = multiply(about(AXES.z, 31 + this.traits.sensorDrift * (this.elapsedS / 60)), about(AXES.x, 0.4 * Math.sin(this.elapsedS * 1.4)));
+    const room = multiply(
+      about(AXES.z, 31 + this.traits.sensorDrift * (this.elapsedS / 60)),
+      about(AXES.x, 0.4 * Math.sin(this.elapsedS * 1.4)),
+    );
     const mounted = multiply(about(AXES.x, 12), about(AXES.z, -7));
-    const outside = (['x', 'y', 'z'] as const).filter((axis) => axis !== this.plane).reduce<Quaternion>((turned, axis) => multiply(turned, about(AXES[axis], this.off[axis].now)), { w: 1, x: 0, y: 0, z: 0 });
+    const outside = (['x', 'y', 'z'] as const)
+      .filter((axis) => axis !== this.plane)
+      .reduce<Quaternion>((turned, axis) => multiply(turned, about(AXES[axis], this.off[axis].now)), { w: 1, x: 0, y: 0, z: 0 });
     const turned = multiply(outside, about(AXES[this.plane], this.angle - this.brace));
     return { still: jitter(room), moving: jitter(multiply(multiply(room, turned), mounted)) };
   }

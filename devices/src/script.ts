@@ -10,16 +10,18 @@ export function scriptProblem(steps: unknown): string | null {
   const number = (value: unknown, min: number, max: number) => typeof value === 'number' && value >= min && value <= max;
   const seconds = (value: unknown) => value === undefined || number(value, 0, LONGEST_S);
   for (const [i, step] of (steps as Record<string, unknown>[]).entries()) {
-    const fits = step && {
-      move: () => number(step.to, -180, 180) && seconds(step.seconds),
-      hold: () => number(step.seconds, 0, LONGEST_S),
-      drift: () => ['x', 'y', 'z'].includes(step.axis as string) && number(step.deg, -90, 90) && seconds(step.seconds),
-      plane: () => ['x', 'y', 'z'].includes(step.axis as string),
-      edge: () => number(step.deg, -180, 180),
-      drop: () => number(step.seconds, 0, 30),
-      press: () => number(step.pct, 0, 100) && number(step.seconds, 0, LONGEST_S),
-      button: () => true,
-    }[step.do as ScriptStep['do']]?.();
+    const fits =
+      step &&
+      {
+        move: () => number(step.to, -180, 180) && seconds(step.seconds),
+        hold: () => number(step.seconds, 0, LONGEST_S),
+        drift: () => ['x', 'y', 'z'].includes(step.axis as string) && number(step.deg, -90, 90) && seconds(step.seconds),
+        plane: () => ['x', 'y', 'z'].includes(step.axis as string),
+        edge: () => number(step.deg, -180, 180),
+        drop: () => number(step.seconds, 0, 30),
+        press: () => number(step.pct, 0, 100) && number(step.seconds, 0, LONGEST_S),
+        button: () => true,
+      }[step.do as ScriptStep['do']]?.();
     if (!fits) return `Step ${i + 1} cannot be read.`;
   }
   return null;
@@ -33,7 +35,10 @@ export class Player {
   /** Set for one sample when the button is pressed. */
   button = false;
 
-  constructor(private readonly limb: Limb, private readonly drop: (seconds: number) => void) {}
+  constructor(
+    private readonly limb: Limb,
+    private readonly drop: (seconds: number) => void,
+  ) {}
 
   /** Begins another script; what was left of the last one is dropped. */
   play(steps: readonly ScriptStep[]): void {

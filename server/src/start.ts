@@ -26,8 +26,14 @@ function settings(): Settings {
 
 /** Others are let in only to a practice that has its owner and none of the demo's accounts, whose passwords everybody knows. */
 async function requireClosable(pool: Pool): Promise<void> {
-  if (await firstRow(pool, 'SELECT id FROM account WHERE demo_password IS NOT NULL LIMIT 1')) giveUp('This data holds the demo’s accounts, whose passwords everybody knows: it is not opened to others. Start on an empty data folder with PACE_BEND_DEMO=off, or give every account of the demo a password of its own.');
-  if (!(await firstRow(pool, "SELECT id FROM account WHERE role = 'owner' AND active LIMIT 1"))) giveUp('This practice has no owner yet, and whoever came first would become it: it is not opened to others. Start it on this machine alone first (without HOST and PUBLIC_URL), make the owner’s account, then open it.');
+  if (await firstRow(pool, 'SELECT id FROM account WHERE demo_password IS NOT NULL LIMIT 1'))
+    giveUp(
+      'This data holds the demo’s accounts, whose passwords everybody knows: it is not opened to others. Start on an empty data folder with PACE_BEND_DEMO=off, or give every account of the demo a password of its own.',
+    );
+  if (!(await firstRow(pool, "SELECT id FROM account WHERE role = 'owner' AND active LIMIT 1")))
+    giveUp(
+      'This practice has no owner yet, and whoever came first would become it: it is not opened to others. Start it on this machine alone first (without HOST and PUBLIC_URL), make the owner’s account, then open it.',
+    );
 }
 
 const now = () => new Date();
@@ -42,7 +48,9 @@ try {
 }
 if (isOpen({ host, publicUrl })) await requireClosable(pool);
 if (!demo && (await firstRow(pool, 'SELECT id FROM account WHERE demo_password IS NOT NULL LIMIT 1'))) {
-  console.log('PACE_BEND_DEMO=off adds no demo, but this data holds it already. Its passwords are not shown. For a practice of your own, name an empty folder with PACE_BEND_DATA.');
+  console.log(
+    'PACE_BEND_DEMO=off adds no demo, but this data holds it already. Its passwords are not shown. For a practice of your own, name an empty folder with PACE_BEND_DATA.',
+  );
 }
 const webFolder = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist');
 const app = createApp({ pool, now, webFolder, devicesUrl, demo, publicUrl, trustProxy, log: openLog(logFile) });

@@ -1,7 +1,8 @@
 import { checkLogin, checkPassword, mayCall, ROLES, routeOf, ROUTES, type RouteAccess } from './index.ts';
 
 const name = (route: RouteAccess) => `${route.method} ${route.path}`;
-const routesOf = (role: (typeof ROLES)[number]) => ROUTES.filter((route) => route.roles !== 'anybody' && route.roles.includes(role)).map(name);
+const routesOf = (role: (typeof ROLES)[number]) =>
+  ROUTES.filter((route) => route.roles !== 'anybody' && route.roles.includes(role)).map(name);
 
 test('each row stands once, and an owner may do whatever anybody may', () => {
   expect(new Set(ROUTES.map(name)).size).toBe(ROUTES.length);
@@ -16,20 +17,37 @@ test('an assistant may do nothing a therapist may not, and neither notes nor con
 });
 
 test('a coach may reach nothing but their squads, the practice and their own account', () => {
-  expect(routesOf('coach').sort()).toEqual(['GET /coach', 'GET /practice', 'POST /me/password', 'POST /sign-out', 'POST /sign-out-everywhere']);
+  expect(routesOf('coach').sort()).toEqual([
+    'GET /coach',
+    'GET /practice',
+    'POST /me/password',
+    'POST /sign-out',
+    'POST /sign-out-everywhere',
+  ]);
 });
 
 test('only the door is open to everybody', () => {
-  expect(ROUTES.filter((route) => route.roles === 'anybody').map(name)).toEqual(['GET /health', 'GET /welcome', 'POST /sign-in', 'POST /first-owner', 'GET /me']);
+  expect(ROUTES.filter((route) => route.roles === 'anybody').map(name)).toEqual([
+    'GET /health',
+    'GET /welcome',
+    'POST /sign-in',
+    'POST /first-owner',
+    'GET /me',
+  ]);
 });
 
 test('whatever names somebody’s file is looked up and noted; nothing that changes a file is left out of the audit', () => {
   for (const route of ROUTES) {
-    if (/^\/(athletes|visits|runs)\/:id/.test(route.path) && !(route.method === 'PUT' && route.path.endsWith('/:id'))) expect([name(route), route.about]).toEqual([name(route), route.path.split('/')[1]!.replace(/s$/, '')]);
-    if (/^\/(athletes|visits|runs|import|export)/.test(route.path)) expect([name(route), Boolean(route.audit)]).toEqual([name(route), true]);
+    if (/^\/(athletes|visits|runs)\/:id/.test(route.path) && !(route.method === 'PUT' && route.path.endsWith('/:id')))
+      expect([name(route), route.about]).toEqual([name(route), route.path.split('/')[1]!.replace(/s$/, '')]);
+    if (/^\/(athletes|visits|runs|import|export)/.test(route.path))
+      expect([name(route), Boolean(route.audit)]).toEqual([name(route), true]);
   }
   // What takes data away or out for good is never folded into an earlier line.
-  for (const route of ROUTES.filter((each) => each.method === 'DELETE' || /record|import|export|cancel|overrides|answers|referral/.test(each.path))) expect([name(route), route.often]).toEqual([name(route), undefined]);
+  for (const route of ROUTES.filter(
+    (each) => each.method === 'DELETE' || /record|import|export|cancel|overrides|answers|referral/.test(each.path),
+  ))
+    expect([name(route), route.often]).toEqual([name(route), undefined]);
 });
 
 test('a path fits its row by its parts: as many as there are, ids not empty, nothing by half', () => {

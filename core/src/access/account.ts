@@ -58,7 +58,9 @@ export function checkPassword(password: string, login: string): string | null {
   if (password.length < 12) return 'A password has 12 letters or more; a few words in a row are good.';
   if (password.length > 200) return 'A password has 200 letters at most.';
   if (new Set(password).size < 5) return 'A password with so few different letters is guessed at once.';
-  return login !== '' && password.toLowerCase().includes(login.toLowerCase()) ? 'A password does not hold the name that is typed to sign in.' : null;
+  return login !== '' && password.toLowerCase().includes(login.toLowerCase())
+    ? 'A password does not hold the name that is typed to sign in.'
+    : null;
 }
 
 /**

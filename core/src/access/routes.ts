@@ -110,10 +110,16 @@ export const ROUTES: readonly RouteAccess[] = [
  */
 export function routeOf(method: string, path: string): RouteAccess | null {
   const parts = path.split('/');
-  return ROUTES.find((route) => {
-    const wanted = route.path.split('/');
-    return route.method === method && wanted.length === parts.length && wanted.every((part, i) => (part.startsWith(':') ? parts[i] !== '' : part === parts[i]));
-  }) ?? null;
+  return (
+    ROUTES.find((route) => {
+      const wanted = route.path.split('/');
+      return (
+        route.method === method &&
+        wanted.length === parts.length &&
+        wanted.every((part, i) => (part.startsWith(':') ? parts[i] !== '' : part === parts[i]))
+      );
+    }) ?? null
+  );
 }
 
 /**

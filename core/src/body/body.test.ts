@@ -9,7 +9,16 @@ describe('motions', () => {
 
   test('hold the distances of the trade', () => {
     const distances = MOTIONS.filter((motion) => motion.unit === 'cm').map((motion) => motion.id);
-    expect(distances).toEqual(expect.arrayContaining(['knee-to-wall', 'fingertip-to-floor', 'heel-to-buttock', 'side-bend-slide', 'hands-behind-back-gap', 'fist-to-wall']));
+    expect(distances).toEqual(
+      expect.arrayContaining([
+        'knee-to-wall',
+        'fingertip-to-floor',
+        'heel-to-buttock',
+        'side-bend-slide',
+        'hands-behind-back-gap',
+        'fist-to-wall',
+      ]),
+    );
   });
 
   test('ids are unique', () => {

@@ -23,7 +23,8 @@ test('every joint of the list is measured, and has its regions', () => {
 });
 
 test('distances the trade uses are there', () => {
-  for (const id of ['knee-to-wall', 'fingertip-to-floor', 'heel-to-buttock', 'side-bend-slide', 'hands-behind-back-gap', 'fist-to-wall']) expect([id, motionOf(id).unit]).toEqual([id, 'cm']);
+  for (const id of ['knee-to-wall', 'fingertip-to-floor', 'heel-to-buttock', 'side-bend-slide', 'hands-behind-back-gap', 'fist-to-wall'])
+    expect([id, motionOf(id).unit]).toEqual([id, 'cm']);
 });
 
 test('lying on a side, the measured one is up, or underneath where the motion says so', () => {
@@ -31,5 +32,8 @@ test('lying on a side, the measured one is up, or underneath where the motion sa
   const lower = motionOf('shoulder-internal-rotation-lying');
   expect([positionOn(upper, 'left'), positionOn(upper, 'right')]).toEqual(['side-lying right', 'side-lying left']);
   expect([positionOn(lower, 'left'), positionOn(lower, 'right')]).toEqual(['side-lying left', 'side-lying right']);
-  expect([positionOn(motionOf('hip-flexion'), 'left'), positionOn(motionOf('fingertip-to-floor'), 'midline')]).toEqual(['supine', 'standing']);
+  expect([positionOn(motionOf('hip-flexion'), 'left'), positionOn(motionOf('fingertip-to-floor'), 'midline')]).toEqual([
+    'supine',
+    'standing',
+  ]);
 });

@@ -1,7 +1,17 @@
 import type { Motion, Position, Side } from './types.ts';
 
 /** Every position there is, in the order they are named. */
-export const POSITIONS: readonly Position[] = ['supine', 'prone', 'side-lying left', 'side-lying right', 'long-sitting', 'seated upright', 'seated leaning', 'floor mat', 'standing'];
+export const POSITIONS: readonly Position[] = [
+  'supine',
+  'prone',
+  'side-lying left',
+  'side-lying right',
+  'long-sitting',
+  'seated upright',
+  'seated leaning',
+  'floor mat',
+  'standing',
+];
 
 /**
  * The position the athlete is in while one side is measured: the motion's own, or, lying on a side, the one that brings

@@ -44,11 +44,18 @@ export type Region = (typeof REGIONS)[number]['id'];
 export const JOINT_REGIONS: Readonly<Record<Joint, readonly Region[]>> = {
   hip: ['hip', 'groin', 'buttock', 'thigh-front', 'thigh-back', 'thigh-inner', 'pelvis'],
   knee: ['knee', 'knee-back', 'thigh-front', 'thigh-back'],
-  ankle: ['ankle', 'calf', 'shin', 'foot'], subtalar: ['ankle', 'foot'], midfoot: ['foot'], toes: ['foot'],
+  ankle: ['ankle', 'calf', 'shin', 'foot'],
+  subtalar: ['ankle', 'foot'],
+  midfoot: ['foot'],
+  toes: ['foot'],
   trunk: ['low-back', 'upper-back', 'chest', 'belly', 'pelvis'],
   neck: ['neck', 'front-of-neck', 'head'],
-  'shoulder girdle': ['shoulder', 'upper-back', 'chest', 'armpit'], shoulder: ['shoulder', 'armpit', 'upper-arm', 'chest'],
-  elbow: ['elbow', 'upper-arm', 'forearm'], forearm: ['forearm', 'elbow'], wrist: ['wrist', 'forearm'], fingers: ['hand'],
+  'shoulder girdle': ['shoulder', 'upper-back', 'chest', 'armpit'],
+  shoulder: ['shoulder', 'armpit', 'upper-arm', 'chest'],
+  elbow: ['elbow', 'upper-arm', 'forearm'],
+  forearm: ['forearm', 'elbow'],
+  wrist: ['wrist', 'forearm'],
+  fingers: ['hand'],
 };
 
 /** Side of a place on the body; null where it was not said, which counts as either. */

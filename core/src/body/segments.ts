@@ -13,9 +13,24 @@ const CHAINS = [
 export type Segment = (typeof CHAINS)[number][number];
 
 const LIES: Readonly<Record<Segment, readonly Region[]>> = {
-  'low-back': ['low-back'], pelvis: ['pelvis'], hip: ['hip', 'groin', 'buttock'], thigh: ['thigh-front', 'thigh-back', 'thigh-inner'], knee: ['knee', 'knee-back'], 'lower leg': ['shin', 'calf'], ankle: ['ankle'], foot: ['foot'],
-  chest: ['chest'], shoulder: ['shoulder', 'armpit'], 'upper arm': ['upper-arm'], elbow: ['elbow'], forearm: ['forearm'], wrist: ['wrist'], hand: ['hand'],
-  'upper-back': ['upper-back'], neck: ['neck', 'front-of-neck'], head: ['head'],
+  'low-back': ['low-back'],
+  pelvis: ['pelvis'],
+  hip: ['hip', 'groin', 'buttock'],
+  thigh: ['thigh-front', 'thigh-back', 'thigh-inner'],
+  knee: ['knee', 'knee-back'],
+  'lower leg': ['shin', 'calf'],
+  ankle: ['ankle'],
+  foot: ['foot'],
+  chest: ['chest'],
+  shoulder: ['shoulder', 'armpit'],
+  'upper arm': ['upper-arm'],
+  elbow: ['elbow'],
+  forearm: ['forearm'],
+  wrist: ['wrist'],
+  hand: ['hand'],
+  'upper-back': ['upper-back'],
+  neck: ['neck', 'front-of-neck'],
+  head: ['head'],
 };
 
 /**

@@ -30,10 +30,22 @@ export function sportDifference(motionId: string, rowing: RowingSide): SportDiff
 
 /** What a sport asks of its athletes. Common practice. */
 const SPORT_MOTIONS: readonly { readonly sport: RegExp; readonly motionIds: readonly string[] }[] = [
-  { sport: /row/i, motionIds: ['hip-flexion', 'straight-leg-raise', 'ankle-lunge', 'trunk-rotation', 'shoulder-flexion', 'hip-extension-knee-bent'] },
-  { sport: /run|athletics|triathlon/i, motionIds: ['hip-extension-knee-bent', 'straight-leg-raise', 'ankle-lunge', 'big-toe-extension', 'hip-internal-rotation'] },
-  { sport: /swim/i, motionIds: ['shoulder-flexion', 'shoulder-internal-rotation', 'shoulder-external-rotation', 'ankle-plantar-flexion', 'trunk-rotation'] },
-  { sport: /throw|handball|tennis|volley/i, motionIds: ['shoulder-internal-rotation', 'shoulder-external-rotation', 'trunk-rotation', 'hip-internal-rotation'] },
+  {
+    sport: /row/i,
+    motionIds: ['hip-flexion', 'straight-leg-raise', 'ankle-lunge', 'trunk-rotation', 'shoulder-flexion', 'hip-extension-knee-bent'],
+  },
+  {
+    sport: /run|athletics|triathlon/i,
+    motionIds: ['hip-extension-knee-bent', 'straight-leg-raise', 'ankle-lunge', 'big-toe-extension', 'hip-internal-rotation'],
+  },
+  {
+    sport: /swim/i,
+    motionIds: ['shoulder-flexion', 'shoulder-internal-rotation', 'shoulder-external-rotation', 'ankle-plantar-flexion', 'trunk-rotation'],
+  },
+  {
+    sport: /throw|handball|tennis|volley/i,
+    motionIds: ['shoulder-internal-rotation', 'shoulder-external-rotation', 'trunk-rotation', 'hip-internal-rotation'],
+  },
 ];
 
 /**

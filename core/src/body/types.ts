@@ -6,7 +6,22 @@ export type Side = 'left' | 'right' | 'midline';
 /** Degrees for angles, centimetres for the distances the trade uses. */
 export type Unit = 'deg' | 'cm';
 
-export const JOINTS = ['hip', 'knee', 'ankle', 'subtalar', 'midfoot', 'toes', 'trunk', 'neck', 'shoulder girdle', 'shoulder', 'elbow', 'forearm', 'wrist', 'fingers'] as const;
+export const JOINTS = [
+  'hip',
+  'knee',
+  'ankle',
+  'subtalar',
+  'midfoot',
+  'toes',
+  'trunk',
+  'neck',
+  'shoulder girdle',
+  'shoulder',
+  'elbow',
+  'forearm',
+  'wrist',
+  'fingers',
+] as const;
 export type Joint = (typeof JOINTS)[number];
 
 /** Paired sensors read one part against the other, about any axis; an inclinometer alone reads against upright and nothing that turns about it. */

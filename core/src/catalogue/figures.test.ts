@@ -7,11 +7,19 @@ const posed = (entry: (typeof ENTRIES)[number], value: number) => {
 };
 
 test('every entry is drawn in a position it is done in', () => {
-  expect(ENTRIES.filter((entry) => !showsEntry(entryFigure(entry).motion.figure, entry)).map((entry) => `${entry.id}: ${entryFigure(entry).motion.figure.template}, ${entry.positions.join(' or ')}`)).toEqual([]);
+  expect(
+    ENTRIES.filter((entry) => !showsEntry(entryFigure(entry).motion.figure, entry)).map(
+      (entry) => `${entry.id}: ${entryFigure(entry).motion.figure.template}, ${entry.positions.join(' or ')}`,
+    ),
+  ).toEqual([]);
 });
 
 test('every motion is drawn in the position it is measured in', () => {
-  expect(MOTIONS.filter((motion) => !showsEntry(motion.figure, { positions: [motion.position] })).map((motion) => `${motion.id}: ${motion.figure.template}, ${motion.position}`)).toEqual([]);
+  expect(
+    MOTIONS.filter((motion) => !showsEntry(motion.figure, { positions: [motion.position] })).map(
+      (motion) => `${motion.id}: ${motion.figure.template}, ${motion.position}`,
+    ),
+  ).toEqual([]);
 });
 
 test('what is moved is elsewhere at the end than in the set-up; what stays shows the hand on a part that is drawn', () => {
@@ -32,7 +40,11 @@ test('what is moved is elsewhere at the end than in the set-up; what stays shows
 });
 
 test('common practice: the head past the table’s end goes back below it, the lifted head comes up', () => {
-  const head = (id: string) => posed(ENTRIES.find((entry) => entry.id === id)!, entryFigure(ENTRIES.find((entry) => entry.id === id)!).end).segments.find((segment) => segment.id === 'head')!;
+  const head = (id: string) =>
+    posed(
+      ENTRIES.find((entry) => entry.id === id)!,
+      entryFigure(ENTRIES.find((entry) => entry.id === id)!).end,
+    ).segments.find((segment) => segment.id === 'head')!;
   expect(head('neck-extension-table-end').to.y).toBeLessThan(-5);
   expect(head('neck-crossed-arm-lift').to.y).toBeGreaterThan(5);
 });
@@ -69,7 +81,12 @@ test('seen from above or behind, the worked side is the one that moves', () => {
     return poseMotion(motion, { values: { [side]: value }, band: null }).segments;
   };
   // A shin turned out: its foot comes to the middle, the other one stays.
-  const feet = (side: 'left' | 'right') => Object.fromEntries(end('ninety-turn-out', side).filter((segment) => segment.id === 'foot').map((segment) => [segment.side, segment.to.x]));
+  const feet = (side: 'left' | 'right') =>
+    Object.fromEntries(
+      end('ninety-turn-out', side)
+        .filter((segment) => segment.id === 'foot')
+        .map((segment) => [segment.side, segment.to.x]),
+    );
   expect(Math.abs(feet('left').left!)).not.toBeCloseTo(Math.abs(feet('left').right!), 1);
   expect(feet('left').left).toBeCloseTo(-feet('right').right!, 6);
   // A head bends to the side it is carried to.

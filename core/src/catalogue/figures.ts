@@ -28,12 +28,28 @@ interface Own {
   readonly press?: Press;
 }
 
-const turned = (figure: MotionFigure, setUp: number, end: number, press?: Press): Own => ({ figure, setUp, end, ...(press ? { press } : {}) });
+const turned = (figure: MotionFigure, setUp: number, end: number, press?: Press): Own => ({
+  figure,
+  setUp,
+  end,
+  ...(press ? { press } : {}),
+});
 /** A body at rest in a position, and the hand on it. */
-const pressed = (template: MotionFigure['template'], on: SegmentId, at: number, from: Press['from'] = 'above', set: MotionFigure['set'] = {}): Own => {
+const pressed = (
+  template: MotionFigure['template'],
+  on: SegmentId,
+  at: number,
+  from: Press['from'] = 'above',
+  set: MotionFigure['set'] = {},
+): Own => {
   const moves = FIGURE_TEMPLATES.get(template)!.segments.find((each) => each.id === on)!;
   const { [on]: own, ...others } = set;
-  return { figure: { template, moves: on, zero: own ?? moves.deg, turn: 1, ...(Object.keys(others).length > 0 ? { set: others } : {}) }, setUp: 0, end: 0, press: { on, at, from } };
+  return {
+    figure: { template, moves: on, zero: own ?? moves.deg, turn: 1, ...(Object.keys(others).length > 0 ? { set: others } : {}) },
+    setUp: 0,
+    end: 0,
+    press: { on, at, from },
+  };
 };
 
 /** The same, with a hand that draws the part away from the body. */
@@ -60,11 +76,19 @@ const OWN: Readonly<Record<string, Own>> = {
   // Shoulder and chest.
   'latissimus-side-lying': turned({ template: 'side-lying-arm', moves: 'upperArm', zero: -90, turn: 1 }, 45, 92),
   'chest-opener-seated': turned({ template: 'sitting', moves: 'upperArm', zero: -90, turn: 1, set: { forearm: 140 } }, 35, 78),
-  'upper-trap-side-lying': turned({ template: 'side-lying-arm', moves: 'head', zero: 0, turn: 1 }, 0, 16, { on: 'trunk', at: 0.95, from: 'above' }),
+  'upper-trap-side-lying': turned({ template: 'side-lying-arm', moves: 'head', zero: 0, turn: 1 }, 0, 16, {
+    on: 'trunk',
+    at: 0.95,
+    from: 'above',
+  }),
   'upper-trap-supine': turned({ template: 'lying-from-above', moves: 'head', zero: 0, turn: -1 }, 4, 24),
   'upper-trap-prone': turned({ template: 'lying-from-above', moves: 'head', zero: 0, turn: -1 }, 2, 14),
   'scapula-four-glides': pressed('side-lying-arm', 'trunk', 0.85),
-  'scapula-lift-behind-back': turned({ template: 'prone', moves: 'upperArm', zero: 180, turn: 1, set: { forearm: 140 } }, 4, 20, { on: 'trunk', at: 0.78, from: 'above' }),
+  'scapula-lift-behind-back': turned({ template: 'prone', moves: 'upperArm', zero: 180, turn: 1, set: { forearm: 140 } }, 4, 20, {
+    on: 'trunk',
+    at: 0.78,
+    from: 'above',
+  }),
   'deltoid-middle': turned({ template: 'sitting', moves: 'upperArm', zero: 180, turn: -1, set: { forearm: 110 } }, 8, 38),
   'first-rib-reach': pressed('lying-from-above', 'trunk', 0.95),
   'second-third-rib': pressed('supine', 'trunk', 0.75, 'above', { upperArm: 20 }),
@@ -73,12 +97,25 @@ const OWN: Readonly<Record<string, Own>> = {
   'thoracic-spring': pressed('supine', 'trunk', 0.7, 'below'),
   // Trunk.
   'side-lying-rotation-low': turned({ template: 'sitting-from-above', moves: 'chest', zero: 90, turn: 1 }, 5, 42),
-  'side-lying-back-bow': turned({ template: 'side-lying-above', moves: 'trunk', zero: 180, turn: 1, set: { thigh: -15, shank: -20, upperArm: 15 } }, 4, 24, { on: 'trunk', at: 0.2, from: 'below' }),
-  'side-bend-seated': turned({ template: 'sitting-behind', moves: 'trunk', zero: 90, turn: 1, set: { upperArm: 112, forearm: -40 } }, 4, 30),
+  'side-lying-back-bow': turned(
+    { template: 'side-lying-above', moves: 'trunk', zero: 180, turn: 1, set: { thigh: -15, shank: -20, upperArm: 15 } },
+    4,
+    24,
+    { on: 'trunk', at: 0.2, from: 'below' },
+  ),
+  'side-bend-seated': turned(
+    { template: 'sitting-behind', moves: 'trunk', zero: 90, turn: 1, set: { upperArm: 112, forearm: -40 } },
+    4,
+    30,
+  ),
   'lumbar-forearm-sink': pressed('prone', 'trunk', 0.3),
   'rib-pelvis-spread': pressed('side-lying', 'trunk', 0.35),
   'quadratus-comfort': turned({ template: 'lying-from-above', moves: 'trunk', zero: -90, turn: -1 }, 3, 18),
-  'quadratus-crossed': turned({ template: 'side-lying', moves: 'thigh', zero: 0, turn: -1 }, 2, 20, { on: 'trunk', at: 0.2, from: 'above' }),
+  'quadratus-crossed': turned({ template: 'side-lying', moves: 'thigh', zero: 0, turn: -1 }, 2, 20, {
+    on: 'trunk',
+    at: 0.2,
+    from: 'above',
+  }),
   'quadratus-reset': pressed('side-lying', 'trunk', 0.1),
   'back-extensors-reach': turned({ template: 'long-sitting', moves: 'trunk', zero: 80, turn: -1 }, 5, 38),
   'pelvic-tilts': pressed('supine', 'trunk', 0.12, 'below', BENT_KNEES),
@@ -91,7 +128,11 @@ const OWN: Readonly<Record<string, Own>> = {
   // Hip.
   'ninety-turn-out': turned({ template: 'ninety-from-above', moves: 'shank', zero: 90, turn: -1 }, 6, 45),
   'psoas-sink': pressed('supine', 'trunk', 0.12, 'above', { thigh: 25, shank: -45 }),
-  'iliacus-supine': turned({ template: 'supine', moves: 'thigh', zero: 60, turn: -1, set: { shank: -60 } }, 0, 22, { on: 'trunk', at: 0.06, from: 'above' }),
+  'iliacus-supine': turned({ template: 'supine', moves: 'thigh', zero: 60, turn: -1, set: { shank: -60 } }, 0, 22, {
+    on: 'trunk',
+    at: 0.06,
+    from: 'above',
+  }),
   'iliacus-side-lying': pressed('side-lying-above', 'trunk', 0.08, 'above', { thigh: 60, shank: -80 }),
   'groin-attachment-shake': pressed('supine', 'thigh', 0.2, 'above', { thigh: 45, shank: -65 }),
   'buttock-wake-up': pressed('prone', 'trunk', 0.03),
@@ -128,14 +169,32 @@ export function entryFigure(entry: Entry): EntryFigure {
   if (own && showsEntry(own.figure, entry)) {
     // Where left and right are two places on the page, the worked side can be shown; in profile there is one place for both.
     const { mirrored } = FIGURE_TEMPLATES.get(own.figure.template)!;
-    return { motion: { figure: own.figure, rest: 0, sides: mirrored ? ['left', 'right'] : ['midline'], unit: 'deg', fan: { min: Math.min(own.setUp, own.end), max: Math.max(own.setUp, own.end) } }, setUp: own.setUp, end: own.end, still: own.setUp === own.end, press: own.press ?? null };
+    return {
+      motion: {
+        figure: own.figure,
+        rest: 0,
+        sides: mirrored ? ['left', 'right'] : ['midline'],
+        unit: 'deg',
+        fan: { min: Math.min(own.setUp, own.end), max: Math.max(own.setUp, own.end) },
+      },
+      setUp: own.setUp,
+      end: own.end,
+      still: own.setUp === own.end,
+      press: own.press ?? null,
+    };
   }
   const motion = drawnMotion(entry);
   const { fan, rest, better } = motion;
   const toward = better === 'higher' ? fan.max : fan.min;
   const at = (share: number) => rest + (toward - rest) * share;
   const setUp = entry.still ? rest : at(SET_UP_SHARE);
-  return { motion, setUp, end: entry.still ? setUp : at(END_SHARE), still: entry.still === true, press: entry.still ? { on: motion.figure.moves, at: 0.5, from: 'above' } : null };
+  return {
+    motion,
+    setUp,
+    end: entry.still ? setUp : at(END_SHARE),
+    still: entry.still === true,
+    press: entry.still ? { on: motion.figure.moves, at: 0.5, from: 'above' } : null,
+  };
 }
 
 /**

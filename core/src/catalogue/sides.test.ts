@@ -17,7 +17,9 @@ const WHEN_RIGHT_IS_WORKED: Readonly<Record<string, Readonly<Record<string, Side
   'neck-diagonal': { 'neck-rotation-bent': 'right', 'neck-side-bend': 'left', 'neck-flexion': 'midline' },
   'neck-diagonal-levator': { 'neck-rotation-bent': 'left', 'neck-side-bend': 'left', 'neck-flexion': 'midline' },
   'neck-crossed-arm-lift': { 'neck-flexion': 'midline', 'chin-to-chest': 'midline', 'neck-rotation-bent': 'left' },
-  'neck-traction': { 'neck-rotation-supine': 'right' }, 'neck-traction-forearm': { 'neck-rotation-supine': 'right' }, 'neck-traction-towel': { 'neck-rotation-supine': 'right' },
+  'neck-traction': { 'neck-rotation-supine': 'right' },
+  'neck-traction-forearm': { 'neck-rotation-supine': 'right' },
+  'neck-traction-towel': { 'neck-rotation-supine': 'right' },
   'skull-base-melt': { 'neck-rotation-bent': 'right' },
   // Pinned low on the right, the head carried to the left; the scalenes need a little turn to their own side.
   'scalene-pin-move': { 'neck-side-bend': 'left', 'neck-rotation': 'right' },
@@ -25,10 +27,13 @@ const WHEN_RIGHT_IS_WORKED: Readonly<Record<string, Readonly<Record<string, Side
   'neck-pin-turn-seated': { 'neck-rotation': 'left' },
   'neck-extension-table-end': { 'neck-extension': 'midline' },
   'neck-joint-mobilization': { 'neck-rotation-supine': 'right', 'neck-side-bend-supine': 'right' },
-  'upper-trap-side-lying': { 'neck-side-bend': 'left' }, 'upper-trap-supine': { 'neck-side-bend': 'left' }, 'upper-trap-prone': { 'neck-side-bend': 'left' },
+  'upper-trap-side-lying': { 'neck-side-bend': 'left' },
+  'upper-trap-supine': { 'neck-side-bend': 'left' },
+  'upper-trap-prone': { 'neck-side-bend': 'left' },
   // A right first rib that gives lets the head go further to the left.
   'first-rib-reach': { 'neck-side-bend-supine': 'left' },
-  'three-breath-chest-press': { 'trunk-rotation': 'right' }, 'thoracic-spring': { 'trunk-rotation-lying': 'right' },
+  'three-breath-chest-press': { 'trunk-rotation': 'right' },
+  'thoracic-spring': { 'trunk-rotation-lying': 'right' },
   // The right flank and low back open when the knees go to the left; the chest is then turned to the right, seen from the pelvis.
   'trunk-rotation-supine': { 'lumbar-rotation': 'left', 'trunk-rotation': 'right' },
   'side-lying-rotation-low': { 'lumbar-rotation': 'left' },
@@ -38,8 +43,13 @@ const WHEN_RIGHT_IS_WORKED: Readonly<Record<string, Readonly<Record<string, Side
   'trunk-rotation-seated': { 'trunk-rotation': 'right' },
   // The arm of the right side overhead, the trunk bent to the left.
   'side-bend-seated': { 'trunk-side-bend': 'left', 'side-bend-slide': 'left' },
-  'rib-pelvis-spread': { 'side-bend-slide': 'left' }, 'quadratus-comfort': { 'side-bend-slide': 'left' }, 'quadratus-crossed': { 'side-bend-slide': 'left', 'trunk-side-bend': 'left' }, 'quadratus-reset': { 'side-bend-slide': 'left' },
-  'low-back-rock': { 'lumbar-rotation': 'left' }, 'belly-rock': { 'lumbar-rotation': 'left' }, 'shoulder-roll': { 'trunk-rotation': 'right' },
+  'rib-pelvis-spread': { 'side-bend-slide': 'left' },
+  'quadratus-comfort': { 'side-bend-slide': 'left' },
+  'quadratus-crossed': { 'side-bend-slide': 'left', 'trunk-side-bend': 'left' },
+  'quadratus-reset': { 'side-bend-slide': 'left' },
+  'low-back-rock': { 'lumbar-rotation': 'left' },
+  'belly-rock': { 'lumbar-rotation': 'left' },
+  'shoulder-roll': { 'trunk-rotation': 'right' },
   'sacroiliac-twist': { 'lumbar-rotation': 'left' },
   'home-mobility-line': { 'trunk-rotation': 'right' },
 };
@@ -49,24 +59,43 @@ test.each(ENTRIES.map((entry) => [entry.id, entry] as const))('%s: worked side a
   for (const motionId of [entry.motionId, ...entry.also]) {
     const motion = motionOf(motionId);
     const onRight = motion.sides.length === 1 ? 'midline' : motion.goes === undefined ? 'right' : WHEN_RIGHT_IS_WORKED[id]?.[motionId];
-    expect([id, motionId, motionSide(entry, motionId, 'right'), motionSide(entry, motionId, 'left'), motionSide(entry, motionId, 'midline')]).toEqual([id, motionId, onRight, MIRROR[onRight!], 'midline']);
+    expect([
+      id,
+      motionId,
+      motionSide(entry, motionId, 'right'),
+      motionSide(entry, motionId, 'left'),
+      motionSide(entry, motionId, 'midline'),
+    ]).toEqual([id, motionId, onRight, MIRROR[onRight!], 'midline']);
     for (const worked of ['left', 'right'] as const) {
-      if (motion.sides.length === 2 && (entry.sides ?? motionOf(entry.motionId).sides).includes(worked)) expect(workedSides(entry, motionId, motionSide(entry, motionId, worked))).toContain(worked);
+      if (motion.sides.length === 2 && (entry.sides ?? motionOf(entry.motionId).sides).includes(worked))
+        expect(workedSides(entry, motionId, motionSide(entry, motionId, worked))).toContain(worked);
     }
   }
 });
 
 test('every motion that has a way says so where an entry drives it, instead of leaving it to a default', () => {
-  const silent = ENTRIES.flatMap((entry) => [entry.motionId, ...entry.also].filter((id) => motionOf(id).goes !== undefined && doingOf(entry).goes?.[id] === undefined && !(entry.sides?.length === 1)).map((id) => `${entry.id}: ${id}`));
+  const silent = ENTRIES.flatMap((entry) =>
+    [entry.motionId, ...entry.also]
+      .filter((id) => motionOf(id).goes !== undefined && doingOf(entry).goes?.[id] === undefined && !(entry.sides?.length === 1))
+      .map((id) => `${entry.id}: ${id}`),
+  );
   expect(silent).toEqual([]);
 });
 
 test('motions of neck and trunk with two sides have a way, all others a limb', () => {
-  for (const motion of MOTIONS) expect([motion.id, motion.goes !== undefined]).toEqual([motion.id, motion.sides.length === 2 && (motion.joint === 'neck' || motion.joint === 'trunk')]);
+  for (const motion of MOTIONS)
+    expect([motion.id, motion.goes !== undefined]).toEqual([
+      motion.id,
+      motion.sides.length === 2 && (motion.joint === 'neck' || motion.joint === 'trunk'),
+    ]);
 });
 
 test('what goes where is said at the set-up', () => {
-  const said = (id: string, side: Side) => sideSentence(ENTRIES.find((entry) => entry.id === id)!, side);
+  const said = (id: string, side: Side) =>
+    sideSentence(
+      ENTRIES.find((entry) => entry.id === id)!,
+      side,
+    );
   expect(said('neck-side-bend-supine', 'right')).toBe('right side lengthens: head bends left');
   expect(said('neck-turn-supine', 'left')).toBe('left side lengthens: head turns left');
   expect(said('side-lying-rotation-low', 'right')).toBe('right side lengthens: knees go left');
@@ -78,7 +107,8 @@ test('figures are held to the same table: seen from behind or above, the head of
   for (const id of ['neck-side-bend-seated', 'scalene-pin-move', 'neck-side-bend-supine']) {
     const entry = ENTRIES.find((each) => each.id === id)!;
     const { motion, end } = entryFigure(entry);
-    const head = (side: Side) => poseMotion(motion, { values: { [side]: end }, band: null }).segments.find((segment) => segment.id === 'head')!;
+    const head = (side: Side) =>
+      poseMotion(motion, { values: { [side]: end }, band: null }).segments.find((segment) => segment.id === 'head')!;
     const [left, right] = [head('left').to.x - head('left').from.x, head('right').to.x - head('right').from.x];
     // Drawn on the motion's side: what the table screen hands in for a worked side.
     expect([id, Math.sign(left)]).toEqual([id, -Math.sign(right)]);

@@ -57,5 +57,7 @@ export function sideSentence(entry: Sided & Pick<Entry, 'still'>, worked: Side):
   const { goes } = motionOf(entry.motionId);
   if (goes === undefined || worked === 'midline') return null;
   const moved = entry.still !== true && doingOf(entry).instead === undefined;
-  return moved ? `${worked} side lengthens: ${goes} ${motionSide(entry, entry.motionId, worked)}` : `${worked} side is worked on; shown by ${goes.replace(/s$/, 'ing')} ${motionSide(entry, entry.motionId, worked)}`;
+  return moved
+    ? `${worked} side lengthens: ${goes} ${motionSide(entry, entry.motionId, worked)}`
+    : `${worked} side is worked on; shown by ${goes.replace(/s$/, 'ing')} ${motionSide(entry, entry.motionId, worked)}`;
 }

@@ -1,7 +1,17 @@
 import type { Position, Region, Side } from '../body/index.ts';
 
 /** Parts of the catalogue, in the order they are shown. */
-export const SECTIONS = ['Neck', 'Shoulder and chest', 'Arm and hand', 'Trunk', 'Hip', 'Thigh and knee', 'Ankle and foot', 'Closing', 'Home work'] as const;
+export const SECTIONS = [
+  'Neck',
+  'Shoulder and chest',
+  'Arm and hand',
+  'Trunk',
+  'Hip',
+  'Thigh and knee',
+  'Ankle and foot',
+  'Closing',
+  'Home work',
+] as const;
 export type Section = (typeof SECTIONS)[number];
 
 /** What of the therapist's body does the work. */

@@ -1,6 +1,32 @@
-import { between, jointOf, hasWay, motionOf, MOTION_FACETS, muscleFacts, MUSCLES, opposite, regionsOf, type Movement, type Muscle, type Nerve, type Region, type Segment, type Side } from '../body/index.ts';
+import {
+  between,
+  jointOf,
+  hasWay,
+  motionOf,
+  MOTION_FACETS,
+  muscleFacts,
+  MUSCLES,
+  opposite,
+  regionsOf,
+  type Movement,
+  type Muscle,
+  type Nerve,
+  type Region,
+  type Segment,
+  type Side,
+} from '../body/index.ts';
 import { acrossSide, doingOf, motionSide, sideRelation, type Doing, type Entry, type PressKind } from '../catalogue/index.ts';
-import { BUILT_IN, goesSlack, phasesOf, reachesEdge, techniquesOf, type BlockPlan, type Method, type Shelf, type Technique } from '../method/index.ts';
+import {
+  BUILT_IN,
+  goesSlack,
+  phasesOf,
+  reachesEdge,
+  techniquesOf,
+  type BlockPlan,
+  type Method,
+  type Shelf,
+  type Technique,
+} from '../method/index.ts';
 import type { CandidateAction, Moved, Pressed } from './types.ts';
 
 /**
@@ -31,7 +57,14 @@ function lengthenedBy({ movement, side }: Pick<Moved, 'movement' | 'side'>, work
 /** What carries the force of movements that are made from one place; joints that are pulled apart begin one segment earlier. */
 function loadsOf(moves: readonly Moved[], held: Segment | undefined, pulls: Segment | undefined): readonly Segment[] {
   if (held === undefined) return [];
-  const before: Partial<Record<Segment, Segment>> = { hip: 'pelvis', neck: 'upper-back', ankle: 'lower leg', hand: 'wrist', shoulder: 'chest', foot: 'ankle' };
+  const before: Partial<Record<Segment, Segment>> = {
+    hip: 'pelvis',
+    neck: 'upper-back',
+    ankle: 'lower leg',
+    hand: 'wrist',
+    shoulder: 'chest',
+    foot: 'ankle',
+  };
   const pulled = pulls === undefined ? [] : between(before[pulls] ?? pulls, held);
   return unique([held, ...pulled, ...moves.flatMap(({ movement }) => between(jointOf(movement), held))]);
 }
@@ -42,7 +75,12 @@ function movesOf(motionId: string, side: Side, main: boolean, endRange: boolean)
   return movements.map((movement) => ({ movement, side, endRange, scale: main && scale.includes(movement) }));
 }
 
-const slackOf = (moves: readonly Moved[]): Moved[] => moves.map(({ movement, side }) => (hasWay(movement) ? { movement, side: acrossSide('opposite', side), endRange: false, scale: false } : { movement: opposite(movement), side, endRange: false, scale: false }));
+const slackOf = (moves: readonly Moved[]): Moved[] =>
+  moves.map(({ movement, side }) =>
+    hasWay(movement)
+      ? { movement, side: acrossSide('opposite', side), endRange: false, scale: false }
+      : { movement: opposite(movement), side, endRange: false, scale: false },
+  );
 
 /** Each movement on each side once, to the edge where any of them is. */
 function merged(moves: readonly Moved[]): Moved[] {
@@ -63,21 +101,48 @@ function merged(moves: readonly Moved[]): Moved[] {
 export function measuring(motionId: string, side: Side): CandidateAction {
   const motion = motionOf(motionId);
   const facets = MOTION_FACETS[motionId]!;
-  const held = limbMoves(facets.otherLimb).map((movement): Moved => ({ movement, side: acrossSide('opposite', side), endRange: false, scale: false }));
+  const held = limbMoves(facets.otherLimb).map((movement): Moved => ({
+    movement,
+    side: acrossSide('opposite', side),
+    endRange: false,
+    scale: false,
+  }));
   const own = movesOf(motionId, side, true, true);
   const moves = [...own, ...held];
   const segments = loadsOf(own, facets.held, undefined);
   const loads = facets.weight === true ? unique([...regionsOf(segments), ...regionsOf(between('low-back', 'foot'))]) : regionsOf(segments);
   return {
-    moment: 'measure', side, motionId, motionSide: side, moves, regions: facets.regions, loads, presses: [], squeezes: [],
-    lengthens: unique(own.flatMap((each) => lengthenedBy(each, hasWay(each.movement) ? 'midline' : side))), contracts: [], under: [], nerves: facets.nerves ?? [],
+    moment: 'measure',
+    side,
+    motionId,
+    motionSide: side,
+    moves,
+    regions: facets.regions,
+    loads,
+    presses: [],
+    squeezes: [],
+    lengthens: unique(own.flatMap((each) => lengthenedBy(each, hasWay(each.movement) ? 'midline' : side))),
+    contracts: [],
+    under: [],
+    nerves: facets.nerves ?? [],
     techniques: [motion.mode === 'active' ? 'active' : 'lengthen', ...(facets.nerveLine ? ['nerve-line' as const] : [])],
-    position: motion.position, grade: null, endRange: true, longLever: facets.held !== undefined && longest(own, facets.held) >= LONG, holdS: null, effortPct: null, contractS: null,
-    postures: facets.postures ?? {}, otherPostures: facets.otherLimb ?? {}, weight: facets.weight === true, headDown: false, heat: false,
+    position: motion.position,
+    grade: null,
+    endRange: true,
+    longLever: facets.held !== undefined && longest(own, facets.held) >= LONG,
+    holdS: null,
+    effortPct: null,
+    contractS: null,
+    postures: facets.postures ?? {},
+    otherPostures: facets.otherLimb ?? {},
+    weight: facets.weight === true,
+    headDown: false,
+    heat: false,
   };
 }
 
-const longest = (moves: readonly Moved[], held: Segment) => Math.max(0, ...moves.map(({ movement }) => between(jointOf(movement), held).length));
+const longest = (moves: readonly Moved[], held: Segment) =>
+  Math.max(0, ...moves.map(({ movement }) => between(jointOf(movement), held).length));
 const most = (values: readonly number[]) => (values.length > 0 ? Math.max(...values) : null);
 
 /** How a way presses with an entry's tools, or null where it does not press. */
@@ -85,11 +150,18 @@ function pressKind(techniques: readonly Technique[], entry: Entry, doing: Doing)
   if (doing.kind) return doing.kind;
   if (techniques.includes('friction')) return 'friction';
   if (!techniques.includes('press') && !techniques.includes('pin')) return null;
-  return entry.tools.some(({ tool }) => tool === 'thumb' || tool === 'elbow' || tool === 'fingers' || tool === 'knuckles') || techniques.includes('comfort') ? 'point' : 'broad';
+  return entry.tools.some(({ tool }) => tool === 'thumb' || tool === 'elbow' || tool === 'fingers' || tool === 'knuckles') ||
+    techniques.includes('comfort')
+    ? 'point'
+    : 'broad';
 }
 
 /** Seconds and percent a block gives to phases of one kind. */
-function numbersOf(method: Method, block: Pick<BlockPlan, 'numbers'>, wanted: (phase: ReturnType<typeof phasesOf>[number]) => string | undefined): readonly number[] {
+function numbersOf(
+  method: Method,
+  block: Pick<BlockPlan, 'numbers'>,
+  wanted: (phase: ReturnType<typeof phasesOf>[number]) => string | undefined,
+): readonly number[] {
   return unique(phasesOf(method).flatMap((phase) => wanted(phase) ?? [])).flatMap((id) => block.numbers[id] ?? []);
 }
 
@@ -98,47 +170,128 @@ function numbersOf(method: Method, block: Pick<BlockPlan, 'numbers'>, wanted: (p
  * Throws a RangeError for an entry or way of working that is not known.
  * @example blockAction(newBlock('b', 'leg-pull', 'mobilize-sustained', ['left']), 'left').loads.includes('knee') // → true
  */
-export function blockAction(block: Pick<BlockPlan, 'entryId' | 'methodId' | 'numbers' | 'position'>, side: Side, shelf: Shelf = BUILT_IN): CandidateAction {
+export function blockAction(
+  block: Pick<BlockPlan, 'entryId' | 'methodId' | 'numbers' | 'position'>,
+  side: Side,
+  shelf: Shelf = BUILT_IN,
+): CandidateAction {
   const entry = shelf.entries.get(block.entryId);
   const method = shelf.methods.get(block.methodId);
   if (!entry || !method) throw new RangeError('A block names an entry or a way of working that is not known.');
   const doing = doingOf(entry);
   const facets = MOTION_FACETS[entry.motionId]!;
   const grade = most(block.numbers.grade ?? []);
-  const techniques = unique([...techniquesOf(method), ...(entry.adds ?? []), ...(doing.pulls ? ['traction' as const] : []), ...(doing.kind === 'friction' ? ['friction' as const] : []), ...(doing.kind ? ['press' as const] : [])]);
+  const techniques = unique([
+    ...techniquesOf(method),
+    ...(entry.adds ?? []),
+    ...(doing.pulls ? ['traction' as const] : []),
+    ...(doing.kind === 'friction' ? ['friction' as const] : []),
+    ...(doing.kind ? ['press' as const] : []),
+  ]);
 
   // Pressing and shaking leave the joint where it is, whatever motion shows the effect.
   const moving = entry.still !== true && method.axis === 'motion';
   const endRange = moving && reachesEdge(method, block.numbers);
   const strong = grade !== null && grade >= 3;
-  const driven = moving ? (doing.instead?.map((movement): Moved => ({ movement, side, endRange, scale: false })) ?? [entry.motionId, ...entry.also].flatMap((id) => movesOf(id, motionSideOf(entry, id, side), id === entry.motionId, endRange || strong))) : [];
-  const added = (movements: readonly Movement[] | undefined, on: Side, toEnd: boolean) => (movements ?? []).map((movement): Moved => ({ movement, side: hasWay(movement) ? 'midline' : on, endRange: toEnd, scale: false }));
+  const driven = moving
+    ? (doing.instead?.map((movement): Moved => ({ movement, side, endRange, scale: false })) ??
+      [entry.motionId, ...entry.also].flatMap((id) =>
+        movesOf(id, motionSideOf(entry, id, side), id === entry.motionId, endRange || strong),
+      ))
+    : [];
+  const added = (movements: readonly Movement[] | undefined, on: Side, toEnd: boolean) =>
+    (movements ?? []).map((movement): Moved => ({ movement, side: hasWay(movement) ? 'midline' : on, endRange: toEnd, scale: false }));
   const along = moving && doing.instead === undefined ? added(doing.moves, side, endRange) : [];
   const slack = moving && goesSlack(method) ? slackOf(driven) : [];
-  const moves = merged([...driven, ...along, ...slack, ...added(doing.keeps, side, false), ...added(limbMoves(doing.otherLimb), acrossSide('opposite', side), false)]);
+  const moves = merged([
+    ...driven,
+    ...along,
+    ...slack,
+    ...added(doing.keeps, side, false),
+    ...added(limbMoves(doing.otherLimb), acrossSide('opposite', side), false),
+  ]);
 
   const forced = moves.filter((each) => hasWay(each.movement) || each.side === side || side === 'midline');
   const pulls = doing.pulls ?? (techniques.includes('traction') && doing.held ? jointOf(facets.movements[0]!) : undefined);
   const segments = loadsOf(forced, doing.held, pulls);
   const kind = pressKind(techniques, entry, doing);
   const pressRegions = kind === null ? [] : (doing.on ?? entry.regions ?? facets.regions.slice(0, 1));
-  const presses: Pressed[] = kind === null ? [] : [{ kind, regions: pressRegions }, ...(doing.kind && kind !== 'point' && techniquesOf(method).includes('press') && method.axis === 'pressure' && entry.tools.some(({ tool }) => tool === 'thumb' || tool === 'knuckles' || tool === 'elbow') ? [{ kind: 'point' as const, regions: pressRegions }] : [])];
+  const presses: Pressed[] =
+    kind === null
+      ? []
+      : [
+          { kind, regions: pressRegions },
+          ...(doing.kind &&
+          kind !== 'point' &&
+          techniquesOf(method).includes('press') &&
+          method.axis === 'pressure' &&
+          entry.tools.some(({ tool }) => tool === 'thumb' || tool === 'knuckles' || tool === 'elbow')
+            ? [{ kind: 'point' as const, regions: pressRegions }]
+            : []),
+        ];
   const lengthens = techniques.includes('lengthen') || moving || strong;
-  const lengthened = lengthens ? unique([...(techniques.includes('lengthen') && moving ? doing.muscles : []), ...moves.filter((each) => each.side === side || hasWay(each.movement) || side === 'midline').flatMap((each) => lengthenedBy(each, side))]) : [];
+  const lengthened = lengthens
+    ? unique([
+        ...(techniques.includes('lengthen') && moving ? doing.muscles : []),
+        ...moves
+          .filter((each) => each.side === side || hasWay(each.movement) || side === 'midline')
+          .flatMap((each) => lengthenedBy(each, side)),
+      ])
+    : [];
   const active = techniques.includes('active') || entry.mover !== 'therapist';
   const pressing = techniques.includes('contract') ? (doing.contracts ?? (doing.muscles.length > 0 ? doing.muscles : lengthened)) : [];
-  const pulling = active ? unique([...(doing.contracts ?? []), ...driven.flatMap((each) => lengthenedBy({ movement: opposite(each.movement), side: hasWay(each.movement) ? acrossSide('opposite', each.side) : each.side }, side)), ...(moving ? [] : doing.muscles)]) : [];
+  const pulling = active
+    ? unique([
+        ...(doing.contracts ?? []),
+        ...driven.flatMap((each) =>
+          lengthenedBy(
+            { movement: opposite(each.movement), side: hasWay(each.movement) ? acrossSide('opposite', each.side) : each.side },
+            side,
+          ),
+        ),
+        ...(moving ? [] : doing.muscles),
+      ])
+    : [];
   return {
-    moment: 'work', side, motionId: entry.motionId, motionSide: motionSide(entry, entry.motionId, side), moves,
-    regions: unique([...(entry.regions ?? facets.regions), ...(moving ? entry.also.flatMap((id) => MOTION_FACETS[id]!.regions) : []), ...pressRegions]),
-    loads: doing.weight ? unique([...regionsOf(segments), ...regionsOf(between('low-back', block.position === 'standing' || entry.positions.includes('standing') ? 'foot' : 'pelvis'))]) : regionsOf(segments),
-    presses, squeezes: doing.squeezes ?? [], lengthens: lengthened, contracts: unique([...pressing, ...pulling]), under: kind === null ? [] : musclesUnder(pressRegions, doing),
+    moment: 'work',
+    side,
+    motionId: entry.motionId,
+    motionSide: motionSide(entry, entry.motionId, side),
+    moves,
+    regions: unique([
+      ...(entry.regions ?? facets.regions),
+      ...(moving ? entry.also.flatMap((id) => MOTION_FACETS[id]!.regions) : []),
+      ...pressRegions,
+    ]),
+    loads: doing.weight
+      ? unique([
+          ...regionsOf(segments),
+          ...regionsOf(between('low-back', block.position === 'standing' || entry.positions.includes('standing') ? 'foot' : 'pelvis')),
+        ])
+      : regionsOf(segments),
+    presses,
+    squeezes: doing.squeezes ?? [],
+    lengthens: lengthened,
+    contracts: unique([...pressing, ...pulling]),
+    under: kind === null ? [] : musclesUnder(pressRegions, doing),
     nerves: unique<Nerve>([...(moving ? (facets.nerves ?? []) : []), ...(doing.nerves ?? [])]),
-    techniques, position: block.position ?? entry.positions[0], grade,
-    endRange: endRange || strong, longLever: doing.held !== undefined && longest(forced, doing.held) >= LONG,
+    techniques,
+    position: block.position ?? entry.positions[0],
+    grade,
+    endRange: endRange || strong,
+    longLever: doing.held !== undefined && longest(forced, doing.held) >= LONG,
     holdS: most(method.numbers.filter((spec) => spec.limitedBy === 'holdS').flatMap((spec) => block.numbers[spec.id] ?? [])),
-    effortPct: most(numbersOf(method, block, (phase) => phase.effort)), contractS: most(numbersOf(method, block, ({ kind: phase, duration }) => (phase === 'contract' && 'seconds' in duration ? duration.seconds : undefined))),
-    postures: { ...(moving ? facets.postures : {}), ...doing.postures }, otherPostures: doing.otherLimb ?? {}, weight: doing.weight === true || (moving && facets.weight === true && entry.positions.includes('standing')), headDown: doing.headDown === true, heat: doing.heat === true,
+    effortPct: most(numbersOf(method, block, (phase) => phase.effort)),
+    contractS: most(
+      numbersOf(method, block, ({ kind: phase, duration }) =>
+        phase === 'contract' && 'seconds' in duration ? duration.seconds : undefined,
+      ),
+    ),
+    postures: { ...(moving ? facets.postures : {}), ...doing.postures },
+    otherPostures: doing.otherLimb ?? {},
+    weight: doing.weight === true || (moving && facets.weight === true && entry.positions.includes('standing')),
+    headDown: doing.headDown === true,
+    heat: doing.heat === true,
   };
 }
 
@@ -153,5 +306,11 @@ function motionSideOf(entry: Entry, motionId: string, side: Side): Side {
 
 /** Muscles that lie where a hand presses: those that are worked on, and any whose belly is there. */
 function musclesUnder(regions: readonly Region[], doing: Doing): Muscle[] {
-  return unique([...doing.muscles.filter((id) => muscleFacts(id).belly.some((region) => regions.includes(region)) || muscleFacts(id).ends.some((region) => regions.includes(region))), ...MUSCLES.filter((muscle) => (muscle.belly as readonly Region[]).some((region) => regions.includes(region))).map(({ id }) => id)]);
+  return unique([
+    ...doing.muscles.filter(
+      (id) =>
+        muscleFacts(id).belly.some((region) => regions.includes(region)) || muscleFacts(id).ends.some((region) => regions.includes(region)),
+    ),
+    ...MUSCLES.filter((muscle) => (muscle.belly as readonly Region[]).some((region) => regions.includes(region))).map(({ id }) => id),
+  ]);
 }

@@ -35,17 +35,29 @@ export interface SideCautions {
 const sidesIn = (block: BlockPlan): Side[] => [...new Set(block.sides.map(({ side }) => side))];
 
 /** The cautions of each side of a block, in the block's own order. Throws a RangeError for an unknown entry or way of working. */
-export function blockCautions(block: BlockPlan, context: CautionContext, overrides: readonly OverrideFields[], shelf: Shelf = BUILT_IN): SideCautions[] {
+export function blockCautions(
+  block: BlockPlan,
+  context: CautionContext,
+  overrides: readonly OverrideFields[],
+  shelf: Shelf = BUILT_IN,
+): SideCautions[] {
   return sidesIn(block).map((side) => {
     const action = blockAction(block, side, shelf);
     const result = cautionsFor(context, action);
-    return { side, readSide: action.motionSide, result, blocking: blocking(result, overriddenFor(overrides, action.motionId!, action.motionSide)) };
+    return {
+      side,
+      readSide: action.motionSide,
+      result,
+      blocking: blocking(result, overriddenFor(overrides, action.motionId!, action.motionSide)),
+    };
   });
 }
 
 /** The block with the limits that cautions set on each of its sides, in place of those it had. */
 export function limitedBlock(block: BlockPlan, context: CautionContext, shelf: Shelf = BUILT_IN): BlockPlan {
-  const limits = sidesIn(block).map((side): SideLimits => ({ side, ...cautionsFor(context, blockAction(block, side, shelf)).limits })).filter(anyLimit);
+  const limits = sidesIn(block)
+    .map((side): SideLimits => ({ side, ...cautionsFor(context, blockAction(block, side, shelf)).limits }))
+    .filter(anyLimit);
   const { limits: _had, ...rest } = block;
   return limits.length > 0 ? { ...rest, limits } : rest;
 }

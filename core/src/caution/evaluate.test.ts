@@ -3,12 +3,36 @@ import { MOTIONS, MOVEMENTS, MUSCLES, REGIONS } from '../body/index.ts';
 import { ENTRIES } from '../catalogue/index.ts';
 import { findMethod, newBlock, techniquesOf, type Limits } from '../method/index.ts';
 import {
-  blockAction, blockCautions, blocking, cautionOverview, cautionsFor, CONDITIONS, conditionWords, consentArea, isAsStrict, limitedBlock, limitWords, MEDICATIONS, measuring, mergeLimits, NO_LIMITS, overriddenFor, overrideKey,
-  regionsOfAreas, STOP_QUESTIONS, surgeryPhase, visitCautions, type CandidateAction, type CautionContext, type ConditionFields,
+  blockAction,
+  blockCautions,
+  blocking,
+  cautionOverview,
+  cautionsFor,
+  CONDITIONS,
+  conditionWords,
+  consentArea,
+  isAsStrict,
+  limitedBlock,
+  limitWords,
+  MEDICATIONS,
+  measuring,
+  mergeLimits,
+  NO_LIMITS,
+  overriddenFor,
+  overrideKey,
+  regionsOfAreas,
+  STOP_QUESTIONS,
+  surgeryPhase,
+  visitCautions,
+  type CandidateAction,
+  type CautionContext,
+  type ConditionFields,
 } from './index.ts';
 import { CONTEXT, condition, ON } from './testing.ts';
 
-const anyDay = fc.integer({ min: 0, max: 800 }).map((days) => new Date(Date.parse(`${ON}T00:00:00Z`) - days * 86_400_000).toISOString().slice(0, 10));
+const anyDay = fc
+  .integer({ min: 0, max: 800 })
+  .map((days) => new Date(Date.parse(`${ON}T00:00:00Z`) - days * 86_400_000).toISOString().slice(0, 10));
 const anyRegion = fc.constantFrom(...REGIONS.map((region) => region.id));
 const anySide = fc.constantFrom('left' as const, 'right' as const, 'both' as const, null);
 const anyLimit = fc.oneof(
@@ -17,59 +41,130 @@ const anyLimit = fc.oneof(
   fc.record({ kind: fc.constant('ceiling' as const), score: fc.integer({ min: 0, max: 10 }) }),
 );
 const anyCondition: fc.Arbitrary<ConditionFields> = fc.record({
-  code: fc.constantFrom(...CONDITIONS.map((each) => each.code)), region: fc.option(anyRegion), side: anySide, onset: fc.option(anyDay), surgeryOn: fc.option(anyDay), muscle: fc.option(fc.constantFrom(...MUSCLES.map((each) => each.id))), grade: fc.constantFrom(1 as const, 2 as const, 3 as const, null), words: fc.constant(''),
-  clearance: fc.option(fc.record({ by: fc.constant('Dr Example'), on: anyDay, text: fc.constant(''), limits: fc.array(anyLimit, { maxLength: 3 }) })), resolvedOn: fc.option(anyDay),
+  code: fc.constantFrom(...CONDITIONS.map((each) => each.code)),
+  region: fc.option(anyRegion),
+  side: anySide,
+  onset: fc.option(anyDay),
+  surgeryOn: fc.option(anyDay),
+  muscle: fc.option(fc.constantFrom(...MUSCLES.map((each) => each.id))),
+  grade: fc.constantFrom(1 as const, 2 as const, 3 as const, null),
+  words: fc.constant(''),
+  clearance: fc.option(
+    fc.record({ by: fc.constant('Dr Example'), on: anyDay, text: fc.constant(''), limits: fc.array(anyLimit, { maxLength: 3 }) }),
+  ),
+  resolvedOn: fc.option(anyDay),
 });
 const anyContext: fc.Arbitrary<CautionContext> = fc.record({
   subject: fc.record({
-    birthDate: fc.constantFrom('1996-03-04', '2010-05-06'), conditions: fc.array(anyCondition, { maxLength: 4 }), medications: fc.subarray(MEDICATIONS.map((each) => each.id)),
-    beighton: fc.option(fc.array(fc.boolean(), { minLength: 9, maxLength: 9 })), noTouch: fc.array(fc.record({ region: anyRegion, side: anySide, words: fc.constant('') }), { maxLength: 2 }), historyTaken: fc.boolean(),
+    birthDate: fc.constantFrom('1996-03-04', '2010-05-06'),
+    conditions: fc.array(anyCondition, { maxLength: 4 }),
+    medications: fc.subarray(MEDICATIONS.map((each) => each.id)),
+    beighton: fc.option(fc.array(fc.boolean(), { minLength: 9, maxLength: 9 })),
+    noTouch: fc.array(fc.record({ region: anyRegion, side: anySide, words: fc.constant('') }), { maxLength: 2 }),
+    historyTaken: fc.boolean(),
   }),
-  onDay: fc.constant(ON), scope: fc.record({ mobilizationGrade: fc.integer({ min: 0, max: 4 }), byRegion: fc.constantFrom({}, { ankle: 2 }, { hip: 0 }), ruleText: fc.constant(''), ruleLink: fc.constant('') }),
-  daysToEvent: fc.option(fc.integer({ min: 0, max: 10 })), daysSinceEvent: fc.option(fc.integer({ min: 0, max: 10 })), raised: fc.subarray(STOP_QUESTIONS.map((each) => each.id), { maxLength: 2 }), questions: fc.constantFrom('answered' as const, 'set-aside' as const, 'open' as const), consent: fc.option(fc.subarray(REGIONS.map((each) => each.id))),
+  onDay: fc.constant(ON),
+  scope: fc.record({
+    mobilizationGrade: fc.integer({ min: 0, max: 4 }),
+    byRegion: fc.constantFrom({}, { ankle: 2 }, { hip: 0 }),
+    ruleText: fc.constant(''),
+    ruleLink: fc.constant(''),
+  }),
+  daysToEvent: fc.option(fc.integer({ min: 0, max: 10 })),
+  daysSinceEvent: fc.option(fc.integer({ min: 0, max: 10 })),
+  raised: fc.subarray(
+    STOP_QUESTIONS.map((each) => each.id),
+    { maxLength: 2 },
+  ),
+  questions: fc.constantFrom('answered' as const, 'set-aside' as const, 'open' as const),
+  consent: fc.option(fc.subarray(REGIONS.map((each) => each.id))),
 });
 const anyAction: fc.Arbitrary<CandidateAction> = fc.oneof(
   fc.constantFrom(...MOTIONS).chain((motion) => fc.constantFrom(...motion.sides).map((side) => measuring(motion.id, side))),
-  fc.constantFrom(...ENTRIES).chain((entry) => fc.tuple(fc.constantFrom(...entry.ways), fc.constantFrom('left' as const, 'right' as const)).map(([way, side]) => blockAction(newBlock('b', entry.id, way, [side]), side))),
+  fc
+    .constantFrom(...ENTRIES)
+    .chain((entry) =>
+      fc
+        .tuple(fc.constantFrom(...entry.ways), fc.constantFrom('left' as const, 'right' as const))
+        .map(([way, side]) => blockAction(newBlock('b', entry.id, way, [side]), side)),
+    ),
 );
 const rank = { stop: 3, avoid: 2, modify: 1, note: 0 };
 
 test('adding a condition never weakens: every caution stays, no level falls, no limit widens', () => {
-  fc.assert(fc.property(anyContext, anyCondition, anyAction, fc.nat(), (context, added, action, at) => {
-    const before = cautionsFor(context, action);
-    const conditions = [...context.subject.conditions];
-    conditions.splice(at % (conditions.length + 1), 0, added);
-    const after = cautionsFor({ ...context, subject: { ...context.subject, conditions } }, action);
-    for (const caution of before.cautions) expect(after.cautions).toContainEqual(caution);
-    if (before.level) expect(rank[after.level!]).toBeGreaterThanOrEqual(rank[before.level]);
-    expect(isAsStrict(after.limits, before.limits)).toBe(true);
-    expect(blocking(after, new Set()).length).toBeGreaterThanOrEqual(blocking(before, new Set()).length);
-  }), { numRuns: 1500 });
+  fc.assert(
+    fc.property(anyContext, anyCondition, anyAction, fc.nat(), (context, added, action, at) => {
+      const before = cautionsFor(context, action);
+      const conditions = [...context.subject.conditions];
+      conditions.splice(at % (conditions.length + 1), 0, added);
+      const after = cautionsFor({ ...context, subject: { ...context.subject, conditions } }, action);
+      for (const caution of before.cautions) expect(after.cautions).toContainEqual(caution);
+      if (before.level) expect(rank[after.level!]).toBeGreaterThanOrEqual(rank[before.level]);
+      expect(isAsStrict(after.limits, before.limits)).toBe(true);
+      expect(blocking(after, new Set()).length).toBeGreaterThanOrEqual(blocking(before, new Set()).length);
+    }),
+    { numRuns: 1500 },
+  );
 });
 
 test('the order of conditions changes nothing, and the strongest always comes first', () => {
-  fc.assert(fc.property(anyContext, anyAction, (context, action) => {
-    const result = cautionsFor(context, action);
-    const turned = cautionsFor({ ...context, subject: { ...context.subject, conditions: [...context.subject.conditions].reverse(), noTouch: [...context.subject.noTouch].reverse() } }, action);
-    const key = (caution: object) => JSON.stringify(caution);
-    expect([...turned.cautions].map(key).sort()).toEqual([...result.cautions].map(key).sort());
-    expect(turned.limits).toEqual(result.limits);
-    expect(result.cautions.map((caution) => rank[caution.level])).toEqual(result.cautions.map((caution) => rank[caution.level]).sort((a, b) => b - a));
-  }), { numRuns: 500 });
+  fc.assert(
+    fc.property(anyContext, anyAction, (context, action) => {
+      const result = cautionsFor(context, action);
+      const turned = cautionsFor(
+        {
+          ...context,
+          subject: {
+            ...context.subject,
+            conditions: [...context.subject.conditions].reverse(),
+            noTouch: [...context.subject.noTouch].reverse(),
+          },
+        },
+        action,
+      );
+      const key = (caution: object) => JSON.stringify(caution);
+      expect([...turned.cautions].map(key).sort()).toEqual([...result.cautions].map(key).sort());
+      expect(turned.limits).toEqual(result.limits);
+      expect(result.cautions.map((caution) => rank[caution.level])).toEqual(
+        result.cautions.map((caution) => rank[caution.level]).sort((a, b) => b - a),
+      );
+    }),
+    { numRuns: 500 },
+  );
 });
 
 test('limits are merged by the stricter one, in any order and as often as one likes', () => {
-  const anyLimits: fc.Arbitrary<Limits> = fc.record({ cap: fc.option(fc.integer()), edgeShare: fc.option(fc.double({ min: 0, max: 1, noNaN: true })), effortPct: fc.option(fc.nat(100)), painCeiling: fc.option(fc.nat(10)), grade: fc.option(fc.nat(4)), holdS: fc.option(fc.nat(120)), contractS: fc.option(fc.integer({ min: 0, max: 90 })), pressS: fc.option(fc.integer({ min: 0, max: 300 })) });
-  fc.assert(fc.property(anyLimits, anyLimits, anyLimits, (a, b, c) => {
-    expect(mergeLimits(a, b)).toEqual(mergeLimits(b, a));
-    expect(mergeLimits(a, mergeLimits(b, c))).toEqual(mergeLimits(mergeLimits(a, b), c));
-    expect(mergeLimits(a, a)).toEqual(a);
-    expect(isAsStrict(mergeLimits(a, b), a) && isAsStrict(mergeLimits(a, b), b)).toBe(true);
-    expect(mergeLimits(a, NO_LIMITS)).toEqual(a);
-  }));
+  const anyLimits: fc.Arbitrary<Limits> = fc.record({
+    cap: fc.option(fc.integer()),
+    edgeShare: fc.option(fc.double({ min: 0, max: 1, noNaN: true })),
+    effortPct: fc.option(fc.nat(100)),
+    painCeiling: fc.option(fc.nat(10)),
+    grade: fc.option(fc.nat(4)),
+    holdS: fc.option(fc.nat(120)),
+    contractS: fc.option(fc.integer({ min: 0, max: 90 })),
+    pressS: fc.option(fc.integer({ min: 0, max: 300 })),
+  });
+  fc.assert(
+    fc.property(anyLimits, anyLimits, anyLimits, (a, b, c) => {
+      expect(mergeLimits(a, b)).toEqual(mergeLimits(b, a));
+      expect(mergeLimits(a, mergeLimits(b, c))).toEqual(mergeLimits(mergeLimits(a, b), c));
+      expect(mergeLimits(a, a)).toEqual(a);
+      expect(isAsStrict(mergeLimits(a, b), a) && isAsStrict(mergeLimits(a, b), b)).toBe(true);
+      expect(mergeLimits(a, NO_LIMITS)).toEqual(a);
+    }),
+  );
 });
 
-const knee: ConditionFields = condition('knee-operation', { side: 'left', surgeryOn: '2026-10-07', clearance: { by: 'Dr Example', on: '2026-11-20', text: 'knee bend to 110°', limits: [{ kind: 'bend', movement: 'knee flexion', deg: 110 }] } });
+const knee: ConditionFields = condition('knee-operation', {
+  side: 'left',
+  surgeryOn: '2026-10-07',
+  clearance: {
+    by: 'Dr Example',
+    on: '2026-11-20',
+    text: 'knee bend to 110°',
+    limits: [{ kind: 'bend', movement: 'knee flexion', deg: 110 }],
+  },
+});
 const with_ = (...conditions: ConditionFields[]): CautionContext => ({ ...CONTEXT, subject: { ...CONTEXT.subject, conditions } });
 
 test('a knee operated on seven weeks ago: light, short of the edge, to the written bend; no torque; the other knee is free', () => {
@@ -83,15 +178,26 @@ test('a knee operated on seven weeks ago: light, short of the edge, to the writt
   expect(cautionsFor(with_(knee), measuring('knee-flexion', 'right')).limits).toEqual(NO_LIMITS);
   expect(cautionsFor(with_(knee), measuring('hip-internal-rotation', 'left')).level).toBe('avoid');
   // In centimetres the written bend cannot be held to.
-  expect(cautionsFor(with_(knee), measuring('heel-to-buttock', 'left')).cautions).toContainEqual(expect.objectContaining({ kind: 'written', level: 'avoid', reason: expect.stringContaining('not read in those degrees') }));
+  expect(cautionsFor(with_(knee), measuring('heel-to-buttock', 'left')).cautions).toContainEqual(
+    expect.objectContaining({ kind: 'written', level: 'avoid', reason: expect.stringContaining('not read in those degrees') }),
+  );
   // A position that needs more bend than was allowed.
-  const tight = { ...knee, clearance: { ...knee.clearance!, limits: [{ kind: 'bend' as const, movement: 'knee flexion' as const, deg: 70 }] } };
-  expect(cautionsFor(with_(tight), measuring('hip-extension-knee-bent', 'left')).cautions).toContainEqual(expect.objectContaining({ kind: 'written', level: 'avoid', reason: expect.stringContaining('needs it at 90°') }));
+  const tight = {
+    ...knee,
+    clearance: { ...knee.clearance!, limits: [{ kind: 'bend' as const, movement: 'knee flexion' as const, deg: 70 }] },
+  };
+  expect(cautionsFor(with_(tight), measuring('hip-extension-knee-bent', 'left')).cautions).toContainEqual(
+    expect.objectContaining({ kind: 'written', level: 'avoid', reason: expect.stringContaining('needs it at 90°') }),
+  );
 });
 
 test('each written limit is named by what it says: a reason given for one never covers another that takes its place', () => {
-  const to = (deg: number) => with_({ ...knee, clearance: { ...knee.clearance!, limits: [{ kind: 'bend', movement: 'knee flexion', deg }] } });
-  const [wide, tight] = [cautionsFor(to(110), measuring('heel-to-buttock', 'left')), cautionsFor(to(60), measuring('heel-to-buttock', 'left'))];
+  const to = (deg: number) =>
+    with_({ ...knee, clearance: { ...knee.clearance!, limits: [{ kind: 'bend', movement: 'knee flexion', deg }] } });
+  const [wide, tight] = [
+    cautionsFor(to(110), measuring('heel-to-buttock', 'left')),
+    cautionsFor(to(60), measuring('heel-to-buttock', 'left')),
+  ];
   const given = new Set(wide.cautions.filter((caution) => caution.kind === 'written').map(overrideKey));
   expect([...given]).toEqual(['written-knee-operation-left-knee-flexion-110@knee-operation//left//2026-10-07']);
   expect(blocking(wide, given)).toEqual([]);
@@ -104,14 +210,25 @@ test('without a go-ahead the operated joint is left alone, and a written reason 
   const [left, right] = blockCautions(block, uncleared, []);
   expect(left!.blocking.map((caution) => caution.ruleId)).toEqual(['operation-no-clearance']);
   expect(right!.blocking).toEqual([]);
-  const override = { ruleId: 'operation-no-clearance', ground: 'knee-operation//left//2026-10-07', motionId: 'knee-flexion', side: 'left' as const, reason: 'Surgeon said yes on the phone' };
+  const override = {
+    ruleId: 'operation-no-clearance',
+    ground: 'knee-operation//left//2026-10-07',
+    motionId: 'knee-flexion',
+    side: 'left' as const,
+    reason: 'Surgeon said yes on the phone',
+  };
   expect(blockCautions(block, uncleared, [override])[0]!.blocking).toEqual([]);
   expect(overriddenFor([override], 'knee-flexion', 'right').size).toBe(0);
   // Another condition under the same rule needs a reason of its own.
   const two = with_({ ...knee, clearance: null }, condition('cruciate-hamstring', { side: 'left', surgeryOn: '2026-10-01' }));
-  expect(blockCautions(block, two, [override])[0]!.blocking.map((caution) => [caution.ruleId, caution.ground])).toContainEqual(['operation-no-clearance', 'cruciate-hamstring//left//2026-10-01']);
+  expect(blockCautions(block, two, [override])[0]!.blocking.map((caution) => [caution.ruleId, caution.ground])).toContainEqual([
+    'operation-no-clearance',
+    'cruciate-hamstring//left//2026-10-01',
+  ]);
   // The limits stay even then.
-  expect(limitedBlock(block, uncleared).limits).toEqual([{ side: 'left', cap: null, edgeShare: 0.8, effortPct: 10, painCeiling: 2, grade: null, holdS: null, contractS: 60, pressS: null }]);
+  expect(limitedBlock(block, uncleared).limits).toEqual([
+    { side: 'left', cap: null, edgeShare: 0.8, effortPct: 10, painCeiling: 2, grade: null, holdS: null, contractS: 60, pressS: null },
+  ]);
 });
 
 test('scope, consent and no-touch areas cannot be set aside; thrust is never within scope', () => {
@@ -124,9 +241,18 @@ test('scope, consent and no-touch areas cannot be set aside; thrust is never wit
   expect(blocking(cautionsFor(toTwo, glide), new Set())).toEqual([]);
   expect(cautionsFor(toTwo, glide).limits.grade).toBe(2);
   expect(blocking(cautionsFor(toTwo, { ...glide, grade: 3 }), everything).map((caution) => caution.ruleId)).toEqual(['scope-grade']);
-  expect(blocking(cautionsFor(CONTEXT, { ...glide, techniques: ['thrust'] }), everything).map((caution) => caution.ruleId)).toEqual(['scope-thrust']);
-  const private_ = { ...CONTEXT, consent: regionsOfAreas(['neck']), subject: { ...CONTEXT.subject, noTouch: [{ region: 'hip' as const, side: null, words: '' }] } };
-  expect(blocking(cautionsFor(private_, measuring('hip-flexion', 'right')), everything).map((caution) => caution.ruleId)).toEqual(['consent-missing', 'no-touch-hip']);
+  expect(blocking(cautionsFor(CONTEXT, { ...glide, techniques: ['thrust'] }), everything).map((caution) => caution.ruleId)).toEqual([
+    'scope-thrust',
+  ]);
+  const private_ = {
+    ...CONTEXT,
+    consent: regionsOfAreas(['neck']),
+    subject: { ...CONTEXT.subject, noTouch: [{ region: 'hip' as const, side: null, words: '' }] },
+  };
+  expect(blocking(cautionsFor(private_, measuring('hip-flexion', 'right')), everything).map((caution) => caution.ruleId)).toEqual([
+    'consent-missing',
+    'no-touch-hip',
+  ]);
   expect(blocking(cautionsFor(private_, measuring('neck-rotation', 'right')), everything)).toEqual([]);
 });
 
@@ -140,7 +266,9 @@ test('a stop concerns the whole visit, and no reason sets it aside', () => {
 test('the overview names what is on file once, with the strongest level first, and skips plain anatomy', () => {
   const overview = cautionOverview({ ...with_(knee, condition('shoulder-tear', { side: 'right' })), daysToEvent: 1 });
   expect(overview.map((each) => [each.because, each.level])).toEqual([
-    ['Knee operation, left knee, 7 weeks, early repair', 'avoid'], ['Torn shoulder, right shoulder', 'avoid'], ['Start tomorrow', 'modify'],
+    ['Knee operation, left knee, 7 weeks, early repair', 'avoid'],
+    ['Torn shoulder, right shoulder', 'avoid'],
+    ['Start tomorrow', 'modify'],
   ]);
   expect(overview[0]!.cautions.map((caution) => caution.reason)).toContainEqual(expect.stringMatching(/^Knee flexion to 110° at most/));
 });
@@ -148,7 +276,13 @@ test('the overview names what is on file once, with the strongest level first, a
 test('the table obeys: no cue goes past the cap, the share or the efforts, on the limited side only', () => {
   const block = limitedBlock(newBlock('b', 'vasti-supine', 'cr-breath', ['left', 'right']), with_(knee));
   expect(block.limits!.map((limits) => limits.side)).toEqual(['left']);
-  expect(limitWords(block.limits![0]!, '°')).toEqual(['to 110° at most', '90 % of the way to the edge', 'effort to 20 %', 'discomfort to 3', '60 s of contraction in all']);
+  expect(limitWords(block.limits![0]!, '°')).toEqual([
+    'to 110° at most',
+    '90 % of the way to the edge',
+    'effort to 20 %',
+    'discomfort to 3',
+    '60 s of contraction in all',
+  ]);
   expect(techniquesOf(findMethod('cr-breath')!)).toEqual(['lengthen', 'contract']);
   expect(consentArea('knee')).toBe('legs');
 });

@@ -26,7 +26,8 @@ const found = new WeakMap<CautionContext, readonly Grounded[]>();
 
 /** Rules about conditions, by the code of the condition: a file names few of many. */
 const ABOUT = new Map<ConditionCode, Rule[]>();
-for (const rule of RULES) if ('conditions' in rule.premise) for (const code of rule.premise.conditions) ABOUT.set(code, [...(ABOUT.get(code) ?? []), rule]);
+for (const rule of RULES)
+  if ('conditions' in rule.premise) for (const code of rule.premise.conditions) ABOUT.set(code, [...(ABOUT.get(code) ?? []), rule]);
 const OTHER_RULES = RULES.filter((rule) => !('conditions' in rule.premise));
 
 /** Every rule whose premise holds, once for each ground. What is being done plays no part yet. */
@@ -39,7 +40,13 @@ export function groundedRules(context: CautionContext): readonly Grounded[] {
     ...subject.conditions.flatMap((condition): Grounded[] => {
       const rules = (ABOUT.get(condition.code) ?? []).filter(({ premise }) => 'conditions' in premise && holds(premise, condition, onDay));
       if (rules.length === 0) return [];
-      const ground: Ground = { because: conditionWords(condition, onDay), key: conditionKey(condition), region: condition.region ?? conditionFacts(condition.code).region, side: condition.side, muscle: condition.muscle };
+      const ground: Ground = {
+        because: conditionWords(condition, onDay),
+        key: conditionKey(condition),
+        region: condition.region ?? conditionFacts(condition.code).region,
+        side: condition.side,
+        muscle: condition.muscle,
+      };
       return rules.map((rule) => ({ rule, ground }));
     }),
   ];
@@ -51,18 +58,36 @@ function groundsOf({ premise }: Rule, context: CautionContext): Ground[] {
   const { subject, onDay } = context;
   const whole = (because: string, key: string): Ground[] => [{ because, key, region: null, side: null, muscle: null }];
   if ('always' in premise) return whole('Anatomy', 'anatomy');
-  if ('medications' in premise) return subject.medications.filter((id) => premise.medications.includes(id)).flatMap((id) => whole(MEDICATIONS.find((each) => each.id === id)!.name, `medication/${id}`));
+  if ('medications' in premise)
+    return subject.medications
+      .filter((id) => premise.medications.includes(id))
+      .flatMap((id) => whole(MEDICATIONS.find((each) => each.id === id)!.name, `medication/${id}`));
   const age = ageInYears(subject.birthDate, onDay);
   if ('beightonAtLeast' in premise) {
     const score = subject.beighton?.filter(Boolean).length ?? 0;
-    const fits = score >= premise.beightonAtLeast && (premise.underAge === undefined || age < premise.underAge) && (premise.fromAge === undefined || age >= premise.fromAge);
+    const fits =
+      score >= premise.beightonAtLeast &&
+      (premise.underAge === undefined || age < premise.underAge) &&
+      (premise.fromAge === undefined || age >= premise.fromAge);
     return fits ? whole(`Beighton ${score} of 9`, 'beighton') : [];
   }
   if ('underAge' in premise) return age < premise.underAge ? whole(`Age ${age}`, 'age') : [];
   if ('fromAge' in premise) return age >= premise.fromAge ? whole(`Age ${age}`, 'age') : [];
-  if ('raised' in premise) return context.raised.includes(premise.raised) ? whole(STOP_QUESTIONS.find((each) => each.id === premise.raised)!.words, `raised/${premise.raised}`) : [];
-  if ('daysToEventAtMost' in premise) return context.daysToEvent !== null && context.daysToEvent <= premise.daysToEventAtMost ? whole(context.daysToEvent === 0 ? 'Start today' : context.daysToEvent === 1 ? 'Start tomorrow' : `Start in ${context.daysToEvent} days`, 'event') : [];
-  if ('daysSinceEventAtMost' in premise) return context.daysSinceEvent !== null && context.daysSinceEvent <= premise.daysSinceEventAtMost ? whole(context.daysSinceEvent === 0 ? 'Event today' : 'Event yesterday', 'event') : [];
+  if ('raised' in premise)
+    return context.raised.includes(premise.raised)
+      ? whole(STOP_QUESTIONS.find((each) => each.id === premise.raised)!.words, `raised/${premise.raised}`)
+      : [];
+  if ('daysToEventAtMost' in premise)
+    return context.daysToEvent !== null && context.daysToEvent <= premise.daysToEventAtMost
+      ? whole(
+          context.daysToEvent === 0 ? 'Start today' : context.daysToEvent === 1 ? 'Start tomorrow' : `Start in ${context.daysToEvent} days`,
+          'event',
+        )
+      : [];
+  if ('daysSinceEventAtMost' in premise)
+    return context.daysSinceEvent !== null && context.daysSinceEvent <= premise.daysSinceEventAtMost
+      ? whole(context.daysSinceEvent === 0 ? 'Event today' : 'Event yesterday', 'event')
+      : [];
   return [];
 }
 

@@ -1,7 +1,16 @@
 import type { Limits } from '../method/index.ts';
 
 /** No limit at all. */
-export const NO_LIMITS: Limits = { cap: null, edgeShare: null, effortPct: null, painCeiling: null, grade: null, holdS: null, contractS: null, pressS: null };
+export const NO_LIMITS: Limits = {
+  cap: null,
+  edgeShare: null,
+  effortPct: null,
+  painCeiling: null,
+  grade: null,
+  holdS: null,
+  contractS: null,
+  pressS: null,
+};
 
 const NAMES = Object.keys(NO_LIMITS) as (keyof Limits)[];
 

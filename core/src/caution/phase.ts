@@ -2,9 +2,19 @@ import { conditionFacts } from './coded.ts';
 import type { ConditionFields, SurgeryPhase } from './types.ts';
 
 /** Whole weeks after which a phase begins. Common practice; the surgeon's own plan comes first. */
-const BEGINS: readonly (readonly [weeks: number, phase: SurgeryPhase])[] = [[52, 'settled'], [12, 'remodel'], [6, 'repair'], [0, 'protect']];
+const BEGINS: readonly (readonly [weeks: number, phase: SurgeryPhase])[] = [
+  [52, 'settled'],
+  [12, 'remodel'],
+  [6, 'repair'],
+  [0, 'protect'],
+];
 
-export const PHASE_WORDS: Record<SurgeryPhase, string> = { protect: 'protect', repair: 'early repair', remodel: 'remodelling', settled: 'settled' };
+export const PHASE_WORDS: Record<SurgeryPhase, string> = {
+  protect: 'protect',
+  repair: 'early repair',
+  remodel: 'remodelling',
+  settled: 'settled',
+};
 
 const DAY_MS = 86_400_000;
 

@@ -11,9 +11,11 @@ import { CONTEXT, condition, ON } from './testing.ts';
 
 type OneSide = 'left' | 'right';
 type File = Partial<CautionContext['subject']> | { raised: CautionContext['raised'] };
-const has = (code: ConditionFields['code'], region: Region | null = null, more: Partial<ConditionFields> = {}) => (side: OneSide): File =>
-  ({ conditions: [condition(code, { side, region, onset: ON, ...more })] });
-const operated = (code: ConditionFields['code'], region: Region | null = null) => has(code, region, { onset: null, surgeryOn: '2026-10-20' });
+const has =
+  (code: ConditionFields['code'], region: Region | null = null, more: Partial<ConditionFields> = {}) =>
+  (side: OneSide): File => ({ conditions: [condition(code, { side, region, onset: ON, ...more })] });
+const operated = (code: ConditionFields['code'], region: Region | null = null) =>
+  has(code, region, { onset: null, surgeryOn: '2026-10-20' });
 
 /** What a sentence names, and what stands for it in a file: each of these by itself has to be answered. */
 const NAMED: readonly (readonly [words: RegExp, files: readonly ((side: OneSide, entry: Entry) => File)[]])[] = [
@@ -47,24 +49,39 @@ const NAMED: readonly (readonly [words: RegExp, files: readonly ((side: OneSide,
 ];
 
 /** Words of the trade that name a state somebody can come with. A sentence that holds one of them is in the table above or is a sign. */
-const TELLING = /osteopor|narrow|disc\b|slipped|disloc|instab|surger|surgeon|pregnan|thinner|varicose|swell|replacement|injur|strain|dizz|nerve|skin|numb|pain|growth|growing|infect|hernia|fractur|clot/i;
+const TELLING =
+  /osteopor|narrow|disc\b|slipped|disloc|instab|surger|surgeon|pregnan|thinner|varicose|swell|replacement|injur|strain|dizz|nerve|skin|numb|pain|growth|growing|infect|hernia|fractur|clot/i;
 
 /** What shows under the hands while working: not in a file beforehand; it ends the block, or the visit, at the table. */
 const SIGNS: readonly RegExp[] = [
-  /^Dizziness|^Any dizziness|^Stop with dizziness|^dizziness:/, /^Any pain|^any pain/, /^Pain at the base of the thumb/, /^Inner knee pain|^Outer knee pain/, /^Warm, red or sudden swelling/, /^Skin burns|^Skin dragged/,
-  /^move off the nerve/, /^within the pain-free arc/, /reproduces sharp joint pain/,
+  /^Dizziness|^Any dizziness|^Stop with dizziness|^dizziness:/,
+  /^Any pain|^any pain/,
+  /^Pain at the base of the thumb/,
+  /^Inner knee pain|^Outer knee pain/,
+  /^Warm, red or sudden swelling/,
+  /^Skin burns|^Skin dragged/,
+  /^move off the nerve/,
+  /^within the pain-free arc/,
+  /reproduces sharp joint pain/,
   // The second half of a sentence whose first half is in the table.
-  /^dizziness|^Numb hand/, /^the surgeon’s limits/, /^only with the surgeon’s/, /^Growing athletes/,
+  /^dizziness|^Numb hand/,
+  /^the surgeon’s limits/,
+  /^only with the surgeon’s/,
+  /^Growing athletes/,
 ];
 
-const sentences = (entry: Entry) => [entry.cautions, entry.watch].flatMap((text) => (text ? text.split(/(?<=[.;:])\s+/).map((part) => part.replace(/[.;:]$/, '')) : []));
+const sentences = (entry: Entry) =>
+  [entry.cautions, entry.watch].flatMap((text) => (text ? text.split(/(?<=[.;:])\s+/).map((part) => part.replace(/[.;:]$/, '')) : []));
 
 /** What is said of an entry because of a file that says nothing of another side or place than those the entry has to do with. */
 function said(entry: Entry, file: (side: OneSide, entry: Entry) => File): readonly Caution[] {
   const [side] = entry.sides ?? motionOf(entry.motionId).sides;
   const spoken = (more: File, way: string) => {
     const { raised = [], ...subject } = more as Partial<CautionContext['subject']> & { raised?: CautionContext['raised'] };
-    return cautionsFor({ ...CONTEXT, raised, subject: { ...CONTEXT.subject, ...subject } }, blockAction(newBlock('x', entry.id, way, [side!]), side!)).cautions;
+    return cautionsFor(
+      { ...CONTEXT, raised, subject: { ...CONTEXT.subject, ...subject } },
+      blockAction(newBlock('x', entry.id, way, [side!]), side!),
+    ).cautions;
   };
   return entry.ways.flatMap((way) => {
     const anyway = new Set(spoken({}, way).map((caution) => caution.ruleId));
@@ -73,14 +90,21 @@ function said(entry: Entry, file: (side: OneSide, entry: Entry) => File): readon
 }
 
 test('every sentence that names a condition is backed by a rule that speaks for that entry', () => {
-  const without = ENTRIES.flatMap((entry) => NAMED.filter(([words]) => words.test(`${entry.cautions ?? ''} ${entry.watch ?? ''}`))
-    .flatMap(([words, files]) => files.flatMap((file, i) => (said(entry, file).length > 0 ? [] : [`${entry.id}: ${words.source} (${i + 1})`]))));
+  const without = ENTRIES.flatMap((entry) =>
+    NAMED.filter(([words]) => words.test(`${entry.cautions ?? ''} ${entry.watch ?? ''}`)).flatMap(([words, files]) =>
+      files.flatMap((file, i) => (said(entry, file).length > 0 ? [] : [`${entry.id}: ${words.source} (${i + 1})`])),
+    ),
+  );
   expect(without).toEqual([]);
 });
 
 test('no sentence names a condition that the table above does not know', () => {
   const unknown = ENTRIES.flatMap((entry) => {
-    return sentences(entry).filter((sentence) => TELLING.test(sentence) && !SIGNS.some((sign) => sign.test(sentence)) && !NAMED.some(([words]) => words.test(`${sentence}:`)))
+    return sentences(entry)
+      .filter(
+        (sentence) =>
+          TELLING.test(sentence) && !SIGNS.some((sign) => sign.test(sentence)) && !NAMED.some(([words]) => words.test(`${sentence}:`)),
+      )
       .map((sentence) => `${entry.id}: ${sentence}`);
   });
   expect([...new Set(unknown.map((each) => each.replace(/^[^:]*: /, '')))]).toEqual([]);

@@ -56,4 +56,3 @@ function wrap(deg: number): number {
   const turned = ((((deg + 180) % 360) + 360) % 360) - 180;
   return turned === -180 ? 180 : turned;
 }
-

@@ -7,9 +7,30 @@ export type DeviceKind = 'inclinometers' | 'force-gauge';
 
 /** From the device. Times are milliseconds of its own clock, sequence numbers count every sample it made. */
 export type DeviceMessage =
-  | { readonly type: 'hello'; readonly protocol: typeof PROTOCOL; readonly device: DeviceKind; readonly name: string; readonly rate: number }
-  | { readonly type: 'orientation'; readonly t: number; readonly seq: number; readonly a: QuaternionTuple; readonly b: QuaternionTuple; readonly battery: number; readonly button: boolean }
-  | { readonly type: 'force'; readonly t: number; readonly seq: number; readonly n: number; readonly battery: number; readonly button: boolean }
+  | {
+      readonly type: 'hello';
+      readonly protocol: typeof PROTOCOL;
+      readonly device: DeviceKind;
+      readonly name: string;
+      readonly rate: number;
+    }
+  | {
+      readonly type: 'orientation';
+      readonly t: number;
+      readonly seq: number;
+      readonly a: QuaternionTuple;
+      readonly b: QuaternionTuple;
+      readonly battery: number;
+      readonly button: boolean;
+    }
+  | {
+      readonly type: 'force';
+      readonly t: number;
+      readonly seq: number;
+      readonly n: number;
+      readonly battery: number;
+      readonly button: boolean;
+    }
   | { readonly type: 'taken'; readonly steps: number }
   | { readonly type: 'refused'; readonly message: string };
 
@@ -42,9 +63,14 @@ export function readDeviceMessage(text: string): DeviceMessage | null {
   }
   if (typeof message !== 'object' || message === null) return null;
   const sampled = number(message.t) && number(message.seq) && number(message.battery) && typeof message.button === 'boolean';
-  const tuple = (value: unknown): boolean => Array.isArray(value) && value.length === 4 && value.every(number) && Math.hypot(...(value as number[])) > 1e-6;
+  const tuple = (value: unknown): boolean =>
+    Array.isArray(value) && value.length === 4 && value.every(number) && Math.hypot(...(value as number[])) > 1e-6;
   const fits = {
-    hello: () => message.protocol === PROTOCOL && (message.device === 'inclinometers' || message.device === 'force-gauge') && typeof message.name === 'string' && number(message.rate),
+    hello: () =>
+      message.protocol === PROTOCOL &&
+      (message.device === 'inclinometers' || message.device === 'force-gauge') &&
+      typeof message.name === 'string' &&
+      number(message.rate),
     orientation: () => sampled && tuple(message.a) && tuple(message.b),
     force: () => sampled && number(message.n),
     taken: () => number(message.steps),

@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
-import { guessDateOrder, harmless, matchColumns, personKey, readDate, readSquad, readTable, SQUAD_FIELDS, writeSquad, type SquadRow } from './index.ts';
+import {
+  guessDateOrder,
+  harmless,
+  matchColumns,
+  personKey,
+  readDate,
+  readSquad,
+  readTable,
+  SQUAD_FIELDS,
+  writeSquad,
+  type SquadRow,
+} from './index.ts';
 
 const TODAY = '2026-11-25';
 const read = (text: string) => {
@@ -11,19 +22,53 @@ const read = (text: string) => {
 };
 
 test('a byte-order mark, semicolons, quotes, bare line ends, short and empty rows', () => {
-  const { table, rows, problems } = read('\uFEFFName;Date of birth;Sex;Boat side;Squads\n"Brand; Zoë";14.03.2004;f;bow side;"Eight, Juniors"\n\n;;;;\nAda Long;1.2.2003;;sculls\n');
+  const { table, rows, problems } = read(
+    '\uFEFFName;Date of birth;Sex;Boat side;Squads\n"Brand; Zoë";14.03.2004;f;bow side;"Eight, Juniors"\n\n;;;;\nAda Long;1.2.2003;;sculls\n',
+  );
   expect(table.delimiter).toBe(';');
   expect(problems).toEqual([]);
   expect(rows).toEqual([
-    { row: 2, name: 'Brand; Zoë', birthDate: '2004-03-14', referenceSex: 'female', rowing: 'bow', sport: '', role: '', coach: '', about: '', squads: ['Eight', 'Juniors'] },
-    { row: 3, name: 'Ada Long', birthDate: '2003-02-01', referenceSex: 'none', rowing: 'sculls', sport: '', role: '', coach: '', about: '', squads: [] },
+    {
+      row: 2,
+      name: 'Brand; Zoë',
+      birthDate: '2004-03-14',
+      referenceSex: 'female',
+      rowing: 'bow',
+      sport: '',
+      role: '',
+      coach: '',
+      about: '',
+      squads: ['Eight', 'Juniors'],
+    },
+    {
+      row: 3,
+      name: 'Ada Long',
+      birthDate: '2003-02-01',
+      referenceSex: 'none',
+      rowing: 'sculls',
+      sport: '',
+      role: '',
+      coach: '',
+      about: '',
+      squads: [],
+    },
   ]);
 });
 
 test('every problem of every row is told with its place, and the row gives nobody', () => {
-  const { rows, problems } = read('name,dob,sex,boat\n,2001-02-30,q,sail\nAnn,2001-02-03,f,bow\nann ,2001-02-03,f,bow\nOld One,1880-01-01,,\nNobody,,,\n');
+  const { rows, problems } = read(
+    'name,dob,sex,boat\n,2001-02-30,q,sail\nAnn,2001-02-03,f,bow\nann ,2001-02-03,f,bow\nOld One,1880-01-01,,\nNobody,,,\n',
+  );
   expect(rows.map((row) => row.name)).toEqual(['Ann']);
-  expect(problems.map(({ row, field }) => [row, field])).toEqual([[2, 'name'], [2, 'birthDate'], [2, 'referenceSex'], [2, 'rowing'], [4, 'name'], [5, 'birthDate'], [6, 'birthDate']]);
+  expect(problems.map(({ row, field }) => [row, field])).toEqual([
+    [2, 'name'],
+    [2, 'birthDate'],
+    [2, 'referenceSex'],
+    [2, 'rowing'],
+    [4, 'name'],
+    [5, 'birthDate'],
+    [6, 'birthDate'],
+  ]);
   expect(problems[4]!.message).toBe('The same person stands in row 3.');
 });
 
@@ -40,8 +85,34 @@ test('dates: the order that fits the whole column; a two-digit year is never gue
 });
 
 // OWASP, CSV injection: cells that begin with = + - @ tab or carriage return. Recalled from memory.
-test.each(['=HYPERLINK("http://x")', '+1', '-1', '@SUM(A1)', '\tx', '\rx', '＝1+1', '＋1', '－1', '＠SUM(A1)', ' =1', ';=1', '"=1', '\u200b=1', '−1'])('a cell that begins like a formula is neutralised on the way out and comes back whole: %j', (cell) => {
-  const row: SquadRow = { name: 'A', birthDate: '2001-02-03', referenceSex: 'none', rowing: 'none', sport: '', role: cell, coach: '', about: '', squads: [] };
+test.each([
+  '=HYPERLINK("http://x")',
+  '+1',
+  '-1',
+  '@SUM(A1)',
+  '\tx',
+  '\rx',
+  '＝1+1',
+  '＋1',
+  '－1',
+  '＠SUM(A1)',
+  ' =1',
+  ';=1',
+  '"=1',
+  '\u200b=1',
+  '−1',
+])('a cell that begins like a formula is neutralised on the way out and comes back whole: %j', (cell) => {
+  const row: SquadRow = {
+    name: 'A',
+    birthDate: '2001-02-03',
+    referenceSex: 'none',
+    rowing: 'none',
+    sport: '',
+    role: cell,
+    coach: '',
+    about: '',
+    squads: [],
+  };
   const out = Papa.parse<string[]>(writeSquad([row]), { delimiter: ',' }).data[1]!;
   expect(out[SQUAD_FIELDS.findIndex((field) => field.id === 'role')]).toBe(harmless(cell));
   expect(read(writeSquad([row])).rows[0]!.role).toBe(cell.trim());
@@ -51,23 +122,52 @@ test('a later line of a cell begins no formula either, and comes back as one lin
   for (const cell of ['fine\n=1+1', 'a\r\n@SUM(A1)', 'a\n;=cmd', 'two\nlines', "it's\nfine"]) {
     const out = harmless(cell);
     for (const line of out.split(/\r\n|\r|\n/)) expect(line).not.toMatch(/^[\s;,"]*[=+\-@]/);
-    expect(read(writeSquad([{ name: 'A', birthDate: '2001-02-03', referenceSex: 'none', rowing: 'none', sport: '', role: '', coach: '', about: cell, squads: [] }])).rows[0]!.about).toBe(cell.replace(/[\r\n]+/g, ' '));
+    expect(
+      read(
+        writeSquad([
+          {
+            name: 'A',
+            birthDate: '2001-02-03',
+            referenceSex: 'none',
+            rowing: 'none',
+            sport: '',
+            role: '',
+            coach: '',
+            about: cell,
+            squads: [],
+          },
+        ]),
+      ).rows[0]!.about,
+    ).toBe(cell.replace(/[\r\n]+/g, ' '));
   }
 });
 
 test('whatever a squad holds, writing and reading it gives the same squad; no cell of the file begins a formula', () => {
-  const word = fc.stringMatching(/^[A-Za-zÀ-ž0-9"',;=+\-@ .]{1,24}$/).map((text) => text.trim()).filter((text) => text !== '' && !text.startsWith("'"));
+  const word = fc
+    .stringMatching(/^[A-Za-zÀ-ž0-9"',;=+\-@ .]{1,24}$/)
+    .map((text) => text.trim())
+    .filter((text) => text !== '' && !text.startsWith("'"));
   const anyRow: fc.Arbitrary<SquadRow> = fc.record({
-    name: word, birthDate: fc.integer({ min: 0, max: 20_000 }).map((days) => new Date(Date.UTC(1960, 0, 1 + days)).toISOString().slice(0, 10)), referenceSex: fc.constantFrom('female', 'male', 'none'), rowing: fc.constantFrom('stroke', 'bow', 'sculls', 'cox', 'none'),
-    sport: word, role: word, coach: word, about: word, squads: fc.uniqueArray(word.map((text) => text.replace(/[,;|']/g, '').trim()).filter(Boolean), { maxLength: 3 }),
+    name: word,
+    birthDate: fc.integer({ min: 0, max: 20_000 }).map((days) => new Date(Date.UTC(1960, 0, 1 + days)).toISOString().slice(0, 10)),
+    referenceSex: fc.constantFrom('female', 'male', 'none'),
+    rowing: fc.constantFrom('stroke', 'bow', 'sculls', 'cox', 'none'),
+    sport: word,
+    role: word,
+    coach: word,
+    about: word,
+    squads: fc.uniqueArray(word.map((text) => text.replace(/[,;|']/g, '').trim()).filter(Boolean), { maxLength: 3 }),
   });
-  fc.assert(fc.property(fc.uniqueArray(anyRow, { minLength: 1, maxLength: 6, selector: (row) => personKey(row.name, row.birthDate) }), (rows) => {
-    const text = writeSquad(rows);
-    for (const cell of Papa.parse<string[]>(text, { delimiter: ',' }).data.flat()) expect(cell).not.toMatch(/^[=+\-@\t\r]/);
-    const back = read(text);
-    expect(back.problems).toEqual([]);
-    expect(back.rows.map(({ row: _row, ...rest }) => rest)).toEqual(rows);
-  }), { numRuns: 300 });
+  fc.assert(
+    fc.property(fc.uniqueArray(anyRow, { minLength: 1, maxLength: 6, selector: (row) => personKey(row.name, row.birthDate) }), (rows) => {
+      const text = writeSquad(rows);
+      for (const cell of Papa.parse<string[]>(text, { delimiter: ',' }).data.flat()) expect(cell).not.toMatch(/^[=+\-@\t\r]/);
+      const back = read(text);
+      expect(back.problems).toEqual([]);
+      expect(back.rows.map(({ row: _row, ...rest }) => rest)).toEqual(rows);
+    }),
+    { numRuns: 300 },
+  );
 });
 
 test('twenty thousand rows are read whole', () => {

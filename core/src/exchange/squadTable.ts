@@ -26,7 +26,12 @@ export const SQUAD_FIELDS = [
   { id: 'coach', label: 'Coach', required: false, known: ['coach', 'trainer'] },
   { id: 'about', label: 'About', required: false, known: ['about', 'remarks', 'notes', 'comment'] },
   { id: 'squads', label: 'Squads', required: false, known: ['squads', 'squad', 'crew', 'team', 'group'] },
-] as const satisfies readonly { readonly id: keyof SquadRow; readonly label: string; readonly required: boolean; readonly known: readonly string[] }[];
+] as const satisfies readonly {
+  readonly id: keyof SquadRow;
+  readonly label: string;
+  readonly required: boolean;
+  readonly known: readonly string[];
+}[];
 
 export type SquadField = (typeof SQUAD_FIELDS)[number]['id'];
 
@@ -56,16 +61,27 @@ export interface RowProblem {
  */
 export function readTable(text: string): RawTable {
   const plain = text.replace(/^\uFEFF/, '');
-  const { data, meta } = Papa.parse<string[]>(plain, { skipEmptyLines: 'greedy', delimiter: delimiterOf(plain), delimitersToGuess: DELIMITERS });
+  const { data, meta } = Papa.parse<string[]>(plain, {
+    skipEmptyLines: 'greedy',
+    delimiter: delimiterOf(plain),
+    delimitersToGuess: DELIMITERS,
+  });
   const [header = [], ...rows] = data;
-  return { header: header.map((cell) => cell.trim()), rows: rows.map((row) => header.map((_, i) => (row[i] ?? '').trim())), delimiter: meta.delimiter };
+  return {
+    header: header.map((cell) => cell.trim()),
+    rows: rows.map((row) => header.map((_, i) => (row[i] ?? '').trim())),
+    delimiter: meta.delimiter,
+  };
 }
 
 const DELIMITERS = [',', ';', '\t', '|'];
 
 /** The delimiter under which most headings are known; empty, so that it is guessed from the cells, when none is. */
 function delimiterOf(text: string): string {
-  const known = (delimiter: string) => Object.values(matchColumns(Papa.parse<string[]>(text, { delimiter, preview: 1, skipEmptyLines: 'greedy' }).data[0] ?? [])).filter((column) => column !== null).length;
+  const known = (delimiter: string) =>
+    Object.values(matchColumns(Papa.parse<string[]>(text, { delimiter, preview: 1, skipEmptyLines: 'greedy' }).data[0] ?? [])).filter(
+      (column) => column !== null,
+    ).length;
   const [best] = DELIMITERS.map((delimiter) => ({ delimiter, found: known(delimiter) })).sort((a, b) => b.found - a.found);
   return best!.found > 0 ? best!.delimiter : '';
 }
@@ -75,7 +91,12 @@ function delimiterOf(text: string): string {
  * @example matchColumns(['DOB', 'Full name']).name // → 1
  */
 export function matchColumns(header: readonly string[]): ColumnMatch {
-  const plain = header.map((cell) => cell.toLowerCase().replace(/[_\-.:]+/g, ' ').trim());
+  const plain = header.map((cell) =>
+    cell
+      .toLowerCase()
+      .replace(/[_\-.:]+/g, ' ')
+      .trim(),
+  );
   const taken = new Set<number>();
   const find = (known: readonly string[]): number | null => {
     const i = plain.findIndex((cell, at) => !taken.has(at) && known.includes(cell));
@@ -111,14 +132,48 @@ export function readDate(text: string, order: DateOrder): string | null {
   return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(iso) ? iso : null;
 }
 
-const SEXES: Readonly<Record<string, SquadRow['referenceSex']>> = { female: 'female', f: 'female', w: 'female', woman: 'female', women: 'female', male: 'male', m: 'male', man: 'male', men: 'male', none: 'none', both: 'none', x: 'none', '': 'none' };
-const BOATS: Readonly<Record<string, SquadRow['rowing']>> = { stroke: 'stroke', 'stroke side': 'stroke', port: 'stroke', bow: 'bow', 'bow side': 'bow', starboard: 'bow', sculls: 'sculls', scull: 'sculls', sculling: 'sculls', both: 'sculls', cox: 'cox', coxswain: 'cox', none: 'none', '': 'none' };
+const SEXES: Readonly<Record<string, SquadRow['referenceSex']>> = {
+  female: 'female',
+  f: 'female',
+  w: 'female',
+  woman: 'female',
+  women: 'female',
+  male: 'male',
+  m: 'male',
+  man: 'male',
+  men: 'male',
+  none: 'none',
+  both: 'none',
+  x: 'none',
+  '': 'none',
+};
+const BOATS: Readonly<Record<string, SquadRow['rowing']>> = {
+  stroke: 'stroke',
+  'stroke side': 'stroke',
+  port: 'stroke',
+  bow: 'bow',
+  'bow side': 'bow',
+  starboard: 'bow',
+  sculls: 'sculls',
+  scull: 'sculls',
+  sculling: 'sculls',
+  both: 'sculls',
+  cox: 'cox',
+  coxswain: 'cox',
+  none: 'none',
+  '': 'none',
+};
 
 /**
  * Rows of a table as athletes. A row with a problem gives no athlete; every problem of every row is told with its
  * place, so that all can be mended at once. Somebody with the same name and birth date as a row above is a problem too.
  */
-export function readSquad(table: RawTable, columns: ColumnMatch, order: DateOrder, today: string): { readonly rows: readonly (SquadRow & { readonly row: number })[]; readonly problems: readonly RowProblem[] } {
+export function readSquad(
+  table: RawTable,
+  columns: ColumnMatch,
+  order: DateOrder,
+  today: string,
+): { readonly rows: readonly (SquadRow & { readonly row: number })[]; readonly problems: readonly RowProblem[] } {
   const rows: (SquadRow & { row: number })[] = [];
   const problems: RowProblem[] = [];
   const seen = new Map<string, number>();
@@ -126,21 +181,54 @@ export function readSquad(table: RawTable, columns: ColumnMatch, order: DateOrde
     const row = i + 2;
     const wrong: RowProblem[] = [];
     // What stands in a cell is one line, however it was broken in the spreadsheet.
-    const cell = (field: SquadField) => (columns[field] === null ? '' : bare(cells[columns[field]] ?? '').replace(/[\r\n\t\u2028\u2029]+/g, ' ').trim());
-    const check = (field: SquadField, message: string | null) => { if (message) wrong.push({ row, field, message }); };
+    const cell = (field: SquadField) =>
+      columns[field] === null
+        ? ''
+        : bare(cells[columns[field]] ?? '')
+            .replace(/[\r\n\t\u2028\u2029]+/g, ' ')
+            .trim();
+    const check = (field: SquadField, message: string | null) => {
+      if (message) wrong.push({ row, field, message });
+    };
 
     const name = cell('name');
-    check('name', name === '' ? 'The name is missing.' : name.length > LIMITS.nameLength ? `A name has ${LIMITS.nameLength} letters at most.` : null);
+    check(
+      'name',
+      name === '' ? 'The name is missing.' : name.length > LIMITS.nameLength ? `A name has ${LIMITS.nameLength} letters at most.` : null,
+    );
     const date = cell('birthDate');
     const birthDate = readDate(date, order);
-    check('birthDate', date === '' ? 'The birth date is missing.' : birthDate === null ? `“${date.slice(0, 40)}” is not a date of this order with a year of four digits.` : checkBirthDate(birthDate, today));
+    check(
+      'birthDate',
+      date === ''
+        ? 'The birth date is missing.'
+        : birthDate === null
+          ? `“${date.slice(0, 40)}” is not a date of this order with a year of four digits.`
+          : checkBirthDate(birthDate, today),
+    );
     const referenceSex = SEXES[cell('referenceSex').toLowerCase()];
     check('referenceSex', referenceSex === undefined ? `“${cell('referenceSex').slice(0, 40)}” is none of female, male, none.` : null);
     const rowing = BOATS[cell('rowing').toLowerCase()];
     check('rowing', rowing === undefined ? `“${cell('rowing').slice(0, 40)}” is none of stroke, bow, sculls, cox, none.` : null);
-    for (const [field, most] of [['sport', LIMITS.lineLength], ['role', LIMITS.lineLength], ['coach', LIMITS.lineLength], ['about', LIMITS.aboutLength]] as const) check(field, cell(field).length > most ? `${most} letters at most.` : null);
-    const squads = [...new Set(cell('squads').split(/[;,|]/).map((squad) => squad.trim()).filter(Boolean))];
-    check('squads', squads.some((squad) => squad.length > LIMITS.squadName) ? `A squad's name has ${LIMITS.squadName} letters at most.` : null);
+    for (const [field, most] of [
+      ['sport', LIMITS.lineLength],
+      ['role', LIMITS.lineLength],
+      ['coach', LIMITS.lineLength],
+      ['about', LIMITS.aboutLength],
+    ] as const)
+      check(field, cell(field).length > most ? `${most} letters at most.` : null);
+    const squads = [
+      ...new Set(
+        cell('squads')
+          .split(/[;,|]/)
+          .map((squad) => squad.trim())
+          .filter(Boolean),
+      ),
+    ];
+    check(
+      'squads',
+      squads.some((squad) => squad.length > LIMITS.squadName) ? `A squad's name has ${LIMITS.squadName} letters at most.` : null,
+    );
     if (wrong.length === 0) {
       const who = personKey(name, birthDate!);
       const before = seen.get(who);
@@ -148,7 +236,19 @@ export function readSquad(table: RawTable, columns: ColumnMatch, order: DateOrde
       else check('name', `The same person stands in row ${before}.`);
     }
     if (wrong.length > 0) problems.push(...wrong);
-    else rows.push({ row, name, birthDate: birthDate!, referenceSex: referenceSex!, rowing: rowing!, sport: cell('sport'), role: cell('role'), coach: cell('coach'), about: cell('about'), squads });
+    else
+      rows.push({
+        row,
+        name,
+        birthDate: birthDate!,
+        referenceSex: referenceSex!,
+        rowing: rowing!,
+        sport: cell('sport'),
+        role: cell('role'),
+        coach: cell('coach'),
+        about: cell('about'),
+        squads,
+      });
   });
   return { rows, problems };
 }
@@ -174,7 +274,8 @@ export function writeSquad(rows: readonly SquadRow[], { heading = true } = {}): 
  * What a spreadsheet may take for the beginning of a formula: the signs themselves, plain and wide, behind blanks, line ends and
  * separators, which some programs drop or split at before they look (OWASP, CSV injection; recalled from memory).
  */
-const FORMULA = /^(?:[\s\u0000-\u001F\u200B-\u200F\u2060\uFEFF,;|"]*[=+\-@\uFF1D\uFF0B\uFF0D\uFF20\u2212\uFE62\uFE63\uFE66\uFE6B]|[\t\r\n])/;
+const FORMULA =
+  /^(?:[\s\u0000-\u001F\u200B-\u200F\u2060\uFEFF,;|"]*[=+\-@\uFF1D\uFF0B\uFF0D\uFF20\u2212\uFE62\uFE63\uFE66\uFE6B]|[\t\r\n])/;
 /** The same at the beginning of a later line of the cell, where a program that does not know quotes begins a new one. */
 const FORMULA_LATER = /([\r\n])(?=[\s\u200B-\u200F\u2060\uFEFF,;|"]*[=+\-@\uFF1D\uFF0B\uFF0D\uFF20\u2212\uFE62\uFE63\uFE66\uFE6B])/g;
 

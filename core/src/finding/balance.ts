@@ -35,7 +35,11 @@ export interface Balance {
 
 /** Best press by group and side, newtons. */
 function bests(findings: readonly StandingFinding[]): Map<string, number> {
-  return new Map(findings.flatMap((finding) => (finding.kind === 'force' ? [[`${finding.subject}/${finding.side}`, Math.max(...finding.data.trialsN)] as const] : [])));
+  return new Map(
+    findings.flatMap((finding) =>
+      finding.kind === 'force' ? [[`${finding.subject}/${finding.side}`, Math.max(...finding.data.trialsN)] as const] : [],
+    ),
+  );
 }
 
 const nameOf = (id: ForceId): string => FORCES.find((each) => each.id === id)!.name;
@@ -43,31 +47,42 @@ const nameOf = (id: ForceId): string => FORCES.find((each) => each.id === id)!.n
 /** Every pair of which both groups were pressed on a side. */
 export function balances(findings: readonly StandingFinding[]): Balance[] {
   const best = bests(findings);
-  return BALANCE_PAIRS.flatMap((pair) => (['left', 'right'] as const).flatMap((side): Balance[] => {
-    const [agonist, antagonist] = [best.get(`${pair.agonist}/${side}`), best.get(`${pair.antagonist}/${side}`)];
-    if (agonist === undefined || antagonist === undefined) return [];
-    const ratio = agonist / antagonist;
-    const error = ratio * RATIO_ERROR;
-    // Outside the usual range by more than the presses can be off.
-    const kind = ratio + error < pair.usual.low ? 'low' : ratio - error > pair.usual.high ? 'high' : 'usual';
-    const near = kind === 'usual' && (ratio < pair.usual.low || ratio > pair.usual.high);
-    const range = `usually ${pair.usual.low.toFixed(2)} to ${pair.usual.high.toFixed(2)}`;
-    const weak = kind === 'low' ? pair.agonist : pair.antagonist;
-    const read = `${ratio.toFixed(2)} ± ${error.toFixed(2)}, ${range}`;
-    const words = kind !== 'usual' ? `${read}: ${nameOf(weak).toLowerCase()} are the weaker ones` : near ? `${read}: outside it by less than the default error` : read;
-    return [{ pair, side, ratio, error, kind, words }];
-  }));
+  return BALANCE_PAIRS.flatMap((pair) =>
+    (['left', 'right'] as const).flatMap((side): Balance[] => {
+      const [agonist, antagonist] = [best.get(`${pair.agonist}/${side}`), best.get(`${pair.antagonist}/${side}`)];
+      if (agonist === undefined || antagonist === undefined) return [];
+      const ratio = agonist / antagonist;
+      const error = ratio * RATIO_ERROR;
+      // Outside the usual range by more than the presses can be off.
+      const kind = ratio + error < pair.usual.low ? 'low' : ratio - error > pair.usual.high ? 'high' : 'usual';
+      const near = kind === 'usual' && (ratio < pair.usual.low || ratio > pair.usual.high);
+      const range = `usually ${pair.usual.low.toFixed(2)} to ${pair.usual.high.toFixed(2)}`;
+      const weak = kind === 'low' ? pair.agonist : pair.antagonist;
+      const read = `${ratio.toFixed(2)} ± ${error.toFixed(2)}, ${range}`;
+      const words =
+        kind !== 'usual'
+          ? `${read}: ${nameOf(weak).toLowerCase()} are the weaker ones`
+          : near
+            ? `${read}: outside it by less than the default error`
+            : read;
+      return [{ pair, side, ratio, error, kind, words }];
+    }),
+  );
 }
 
 /**
  * Groups that press clearly less on one side: below 85 % of the other, and by more than the error of two presses. Common practice.
  */
-export function weakSides(findings: readonly StandingFinding[]): { readonly group: ForceId; readonly side: 'left' | 'right'; readonly share: number }[] {
+export function weakSides(
+  findings: readonly StandingFinding[],
+): { readonly group: ForceId; readonly side: 'left' | 'right'; readonly share: number }[] {
   const best = bests(findings);
   return FORCES.flatMap(({ id }) => {
     const [left, right] = [best.get(`${id}/left`), best.get(`${id}/right`)];
     if (left === undefined || right === undefined) return [];
     const share = Math.min(left, right) / Math.max(left, right);
-    return share < SIDE_SHARE && Math.abs(left - right) > PRESS_ERROR * 1.96 * Math.hypot(left, right) ? [{ group: id, side: left < right ? 'left' as const : 'right' as const, share }] : [];
+    return share < SIDE_SHARE && Math.abs(left - right) > PRESS_ERROR * 1.96 * Math.hypot(left, right)
+      ? [{ group: id, side: left < right ? ('left' as const) : ('right' as const), share }]
+      : [];
   });
 }

@@ -7,7 +7,8 @@ export const FORCE_TRIALS_MOST = 5;
 
 const one = (value: unknown, allowed: readonly unknown[]): boolean => allowed.includes(value);
 const oneOrNull = (value: unknown, allowed: readonly unknown[]): boolean => value === null || one(value, allowed);
-const whole = (value: unknown, min: number, max: number): boolean => Number.isInteger(value) && (value as number) >= min && (value as number) <= max;
+const whole = (value: unknown, min: number, max: number): boolean =>
+  Number.isInteger(value) && (value as number) >= min && (value as number) <= max;
 
 /**
  * What is wrong with a finding, in words, or null. Holds for both sides of the wire: shape, known subjects, sides and
@@ -30,31 +31,53 @@ function dataProblem(content: FindingContent): string | null {
   switch (content.kind) {
     case 'end': {
       const { endFeel, pain, felt, guarding } = content.data!;
-      if (!oneOrNull(endFeel, END_FEELS.map((each) => each.id))) return 'No such end feel is known.';
-      if (!oneOrNull(felt, FELT.map((each) => each.id))) return 'No such place is known.';
+      if (
+        !oneOrNull(
+          endFeel,
+          END_FEELS.map((each) => each.id),
+        )
+      )
+        return 'No such end feel is known.';
+      if (
+        !oneOrNull(
+          felt,
+          FELT.map((each) => each.id),
+        )
+      )
+        return 'No such place is known.';
       if (pain !== null && !whole(pain, 0, 10)) return 'Pain is a whole number from 0 to 10.';
       if (!oneOrNull(guarding, [true, false])) return 'Guarding is yes or no.';
       return endFeel === null && pain === null && felt === null && guarding === null ? 'Nothing was found yet.' : null;
     }
     case 'clock': {
       const { hours } = content.data!;
-      return Array.isArray(hours) && hours.length === 12 && hours.every((each) => one(each, ['free', 'tight', 'painful'])) ? null : 'A clock has twelve hours, each free, tight or painful.';
+      return Array.isArray(hours) && hours.length === 12 && hours.every((each) => one(each, ['free', 'tight', 'painful']))
+        ? null
+        : 'A clock has twelve hours, each free, tight or painful.';
     }
     case 'glide': {
       const data = content.data!;
-      if (!DIRECTIONS.every((each) => oneOrNull(data[each], ['free', 'stiff', 'painful']))) return 'Each direction is free, stiff or painful.';
+      if (!DIRECTIONS.every((each) => oneOrNull(data[each], ['free', 'stiff', 'painful'])))
+        return 'Each direction is free, stiff or painful.';
       return DIRECTIONS.every((each) => data[each] === null) ? 'Nothing was found yet.' : null;
     }
     case 'leg-length': {
       const { shorter, byCm, afterPull } = content.data!;
-      if (!one(shorter, ['left', 'right', 'even']) || !oneOrNull(afterPull, ['left', 'right', 'even'])) return 'Say which leg looks shorter.';
-      return byCm === null || (typeof byCm === 'number' && byCm >= 0 && byCm <= 8) ? null : 'A difference in leg length lies between 0 and 8 cm.';
+      if (!one(shorter, ['left', 'right', 'even']) || !oneOrNull(afterPull, ['left', 'right', 'even']))
+        return 'Say which leg looks shorter.';
+      return byCm === null || (typeof byCm === 'number' && byCm >= 0 && byCm <= 8)
+        ? null
+        : 'A difference in leg length lies between 0 and 8 cm.';
     }
-    case 'press': return one(content.data!.answer, PRESS_ANSWERS) ? null : 'The answer is prompt, late, weak or absent.';
+    case 'press':
+      return one(content.data!.answer, PRESS_ANSWERS) ? null : 'The answer is prompt, late, weak or absent.';
     case 'force': {
       const { trialsN } = content.data!;
-      if (!Array.isArray(trialsN) || trialsN.length < 1 || trialsN.length > FORCE_TRIALS_MOST) return `One to ${FORCE_TRIALS_MOST} presses count.`;
-      return trialsN.every((each) => typeof each === 'number' && each > 0 && each <= FORCE_MOST_N) ? null : `A press lies between 0 and ${FORCE_MOST_N} N.`;
+      if (!Array.isArray(trialsN) || trialsN.length < 1 || trialsN.length > FORCE_TRIALS_MOST)
+        return `One to ${FORCE_TRIALS_MOST} presses count.`;
+      return trialsN.every((each) => typeof each === 'number' && each > 0 && each <= FORCE_MOST_N)
+        ? null
+        : `A press lies between 0 and ${FORCE_MOST_N} N.`;
     }
   }
 }

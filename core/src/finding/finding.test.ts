@@ -1,10 +1,30 @@
 import fc from 'fast-check';
-import { balances, CLOCKS, currentFindings, findingProblem, findingWords, FORCES, GLIDES, HOURS, PRESSES, subjectWords, weakSides, workOrder, type Finding, type FindingContent, type HourState, type StandingFinding } from './index.ts';
+import {
+  balances,
+  CLOCKS,
+  currentFindings,
+  findingProblem,
+  findingWords,
+  FORCES,
+  GLIDES,
+  HOURS,
+  PRESSES,
+  subjectWords,
+  weakSides,
+  workOrder,
+  type Finding,
+  type FindingContent,
+  type HourState,
+  type StandingFinding,
+} from './index.ts';
 
 const make = (content: FindingContent, id = 'a', supersedes: string | null = null): Finding =>
   ({ ...content, moment: 'before', id, supersedes, visitId: 'v', foundAt: '2026-11-25T10:00:00Z', foundBy: 'Somebody' }) as Finding;
-const force = (subject: (typeof FORCES)[number]['id'], side: 'left' | 'right', ...trialsN: number[]) => make({ kind: 'force', subject, side, data: { trialsN } }, `${subject}${side}`) as StandingFinding;
-const clock = (tight: readonly number[], painful: readonly number[] = []) => ({ hours: HOURS.map((hour): HourState => (tight.includes(hour) ? 'tight' : painful.includes(hour) ? 'painful' : 'free')) });
+const force = (subject: (typeof FORCES)[number]['id'], side: 'left' | 'right', ...trialsN: number[]) =>
+  make({ kind: 'force', subject, side, data: { trialsN } }, `${subject}${side}`) as StandingFinding;
+const clock = (tight: readonly number[], painful: readonly number[] = []) => ({
+  hours: HOURS.map((hour): HourState => (tight.includes(hour) ? 'tight' : painful.includes(hour) ? 'painful' : 'free')),
+});
 
 describe('what stands', () => {
   test('a correction replaces, a withdrawal removes', () => {
@@ -17,13 +37,33 @@ describe('what stands', () => {
 
 describe('in words', () => {
   test.each<[FindingContent, string, string]>([
-    [{ kind: 'end', subject: 'hip-flexion', side: 'left', data: { endFeel: 'capsular', pain: 3, felt: 'joint', guarding: false } }, 'Hip flexion, supine, knee bent', 'capsular end feel, pain 3 of 10, felt deep in the joint, no guarding'],
-    [{ kind: 'end', subject: 'hip-flexion', side: 'left', data: { endFeel: null, pain: 0, felt: 'nothing', guarding: null } }, 'Hip flexion, supine, knee bent', 'no pain, nothing felt'],
+    [
+      { kind: 'end', subject: 'hip-flexion', side: 'left', data: { endFeel: 'capsular', pain: 3, felt: 'joint', guarding: false } },
+      'Hip flexion, supine, knee bent',
+      'capsular end feel, pain 3 of 10, felt deep in the joint, no guarding',
+    ],
+    [
+      { kind: 'end', subject: 'hip-flexion', side: 'left', data: { endFeel: null, pain: 0, felt: 'nothing', guarding: null } },
+      'Hip flexion, supine, knee bent',
+      'no pain, nothing felt',
+    ],
     [{ kind: 'clock', subject: 'ankle', side: 'left', data: clock([11, 12, 1], [4]) }, 'Ankle', 'tight at 12, 1 and 11, painful at 4'],
     [{ kind: 'clock', subject: 'hip', side: 'left', data: clock([]) }, 'Hip', 'free all round'],
-    [{ kind: 'glide', subject: 'patella', side: 'right', data: { up: 'free', down: 'stiff', in: 'stiff', out: 'painful' } }, 'Kneecap', 'stiff down and in, painful out'],
-    [{ kind: 'glide', subject: 'patella', side: 'right', data: { up: 'free', down: 'free', in: 'free', out: 'free' } }, 'Kneecap', 'free all ways'],
-    [{ kind: 'leg-length', subject: 'legs', side: 'midline', data: { shorter: 'left', byCm: 0.5, afterPull: 'even' } }, 'Leg length', 'left looks shorter by 0.5 cm; after a pull even: a tight side, not a short leg'],
+    [
+      { kind: 'glide', subject: 'patella', side: 'right', data: { up: 'free', down: 'stiff', in: 'stiff', out: 'painful' } },
+      'Kneecap',
+      'stiff down and in, painful out',
+    ],
+    [
+      { kind: 'glide', subject: 'patella', side: 'right', data: { up: 'free', down: 'free', in: 'free', out: 'free' } },
+      'Kneecap',
+      'free all ways',
+    ],
+    [
+      { kind: 'leg-length', subject: 'legs', side: 'midline', data: { shorter: 'left', byCm: 0.5, afterPull: 'even' } },
+      'Leg length',
+      'left looks shorter by 0.5 cm; after a pull even: a tight side, not a short leg',
+    ],
     [{ kind: 'press', subject: 'buttock-squeeze', side: 'left', data: { answer: 'late' } }, 'Buttock squeeze', 'late'],
     [{ kind: 'force', subject: 'knee-flexors', side: 'left', data: { trialsN: [180.2, 201.6, 190] } }, 'Knee flexors', '202 N, best of 3'],
   ])('%j', (content, subject, words) => {
@@ -38,21 +78,31 @@ describe('where to work on a clock (common practice)', () => {
   test('a run of hours is flanked once', () => expect(workOrder(clock([5, 6, 7]))).toEqual([3, 9, 5, 6, 7]));
   test('painful hours are left alone', () => expect(workOrder(clock([12], [2]))).toEqual([10, 12]));
   test('every tight hour is worked once, and no painful one ever', () => {
-    fc.assert(fc.property(fc.array(fc.constantFrom<HourState>('free', 'tight', 'painful'), { minLength: 12, maxLength: 12 }), (hours) => {
-      const order = workOrder({ hours });
-      expect(new Set(order).size).toBe(order.length);
-      for (const [i, hour] of HOURS.entries()) {
-        if (hours[i] === 'tight') expect(order).toContain(hour);
-        if (hours[i] === 'painful') expect(order).not.toContain(hour);
-      }
-    }));
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom<HourState>('free', 'tight', 'painful'), { minLength: 12, maxLength: 12 }), (hours) => {
+        const order = workOrder({ hours });
+        expect(new Set(order).size).toBe(order.length);
+        for (const [i, hour] of HOURS.entries()) {
+          if (hours[i] === 'tight') expect(order).toContain(hour);
+          if (hours[i] === 'painful') expect(order).not.toContain(hour);
+        }
+      }),
+    );
   });
 });
 
 describe('balance', () => {
   test('hamstrings against quadriceps, either side', () => {
-    const found = [force('knee-flexors', 'left', 150, 160), force('knee-extensors', 'left', 400, 380), force('knee-flexors', 'right', 240), force('knee-extensors', 'right', 400)];
-    expect(balances(found).map(({ side, kind }) => [side, kind])).toEqual([['left', 'low'], ['right', 'usual']]);
+    const found = [
+      force('knee-flexors', 'left', 150, 160),
+      force('knee-extensors', 'left', 400, 380),
+      force('knee-flexors', 'right', 240),
+      force('knee-extensors', 'right', 400),
+    ];
+    expect(balances(found).map(({ side, kind }) => [side, kind])).toEqual([
+      ['left', 'low'],
+      ['right', 'usual'],
+    ]);
     expect(balances(found)[0]!.words).toBe('0.40 ± 0.09, usually 0.50 to 0.80: knee flexors are the weaker ones');
     expect(weakSides(found)).toEqual([{ group: 'knee-flexors', side: 'left', share: expect.closeTo(2 / 3, 6) }]);
   });
@@ -63,7 +113,10 @@ describe('what is wrong is said', () => {
   test.each<[unknown, string]>([
     [{ kind: 'end', subject: 'nothing', side: 'left', data: null }, 'No such motion'],
     [{ kind: 'end', subject: 'fingertip-to-floor', side: 'left', data: null }, 'has no left side'],
-    [{ kind: 'end', subject: 'hip-flexion', side: 'left', data: { endFeel: null, pain: null, felt: null, guarding: null } }, 'Nothing was found'],
+    [
+      { kind: 'end', subject: 'hip-flexion', side: 'left', data: { endFeel: null, pain: null, felt: null, guarding: null } },
+      'Nothing was found',
+    ],
     [{ kind: 'end', subject: 'hip-flexion', side: 'left', data: { endFeel: null, pain: 11, felt: null, guarding: null } }, '0 to 10'],
     [{ kind: 'clock', subject: 'elbow', side: 'left', data: clock([]) }, 'cannot be found'],
     [{ kind: 'clock', subject: 'hip', side: 'left', data: { hours: ['free'] } }, 'twelve hours'],
@@ -78,11 +131,27 @@ describe('what is wrong is said', () => {
   test('whatever the data, an answer and never a throw', () => {
     const anyContent = fc.oneof(
       fc.record({ kind: fc.constant('end'), subject: fc.constant('hip-flexion'), side: fc.constant('left'), data: fc.object() }),
-      ...([['clock', CLOCKS], ['glide', GLIDES], ['press', PRESSES], ['force', FORCES]] as const).map(([kind, subjects]) => fc.record({ kind: fc.constant(kind), subject: fc.constantFrom(...subjects.map((each) => each.id)), side: fc.constant('left'), data: fc.anything() })),
+      ...(
+        [
+          ['clock', CLOCKS],
+          ['glide', GLIDES],
+          ['press', PRESSES],
+          ['force', FORCES],
+        ] as const
+      ).map(([kind, subjects]) =>
+        fc.record({
+          kind: fc.constant(kind),
+          subject: fc.constantFrom(...subjects.map((each) => each.id)),
+          side: fc.constant('left'),
+          data: fc.anything(),
+        }),
+      ),
     );
-    fc.assert(fc.property(anyContent, (content) => {
-      const problem = findingProblem(content as unknown as FindingContent);
-      expect(problem === null || problem.length > 5).toBe(true);
-    }));
+    fc.assert(
+      fc.property(anyContent, (content) => {
+        const problem = findingProblem(content as unknown as FindingContent);
+        expect(problem === null || problem.length > 5).toBe(true);
+      }),
+    );
   });
 });

@@ -118,4 +118,6 @@ export type FindingFields = FindingContent & { readonly moment: 'before' | 'afte
 export type Finding = FindingFields & { readonly id: string; readonly visitId: string; readonly foundAt: string; readonly foundBy: string };
 
 /** A finding that stands and was not withdrawn. */
-export type StandingFinding = { [Kind in FindingKind]: Extract<Finding, { kind: Kind }> & { readonly data: NonNullable<Extract<Finding, { kind: Kind }>['data']> } }[FindingKind];
+export type StandingFinding = {
+  [Kind in FindingKind]: Extract<Finding, { kind: Kind }> & { readonly data: NonNullable<Extract<Finding, { kind: Kind }>['data']> };
+}[FindingKind];

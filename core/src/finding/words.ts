@@ -1,5 +1,19 @@
 import { findMotion } from '../body/index.ts';
-import { CLOCKS, DIRECTIONS, END_FEELS, FELT, FORCES, GLIDES, HOURS, PRESSES, type ClockData, type Finding, type Hour, type HourState, type StandingFinding } from './types.ts';
+import {
+  CLOCKS,
+  DIRECTIONS,
+  END_FEELS,
+  FELT,
+  FORCES,
+  GLIDES,
+  HOURS,
+  PRESSES,
+  type ClockData,
+  type Finding,
+  type Hour,
+  type HourState,
+  type StandingFinding,
+} from './types.ts';
 
 /** The findings that stand: neither corrected nor withdrawn. Order is kept. */
 export function currentFindings(findings: readonly Finding[]): StandingFinding[] {
@@ -32,7 +46,8 @@ export function workOrder({ hours }: ClockData): Hour[] {
   return [...new Set(order.map((i) => HOURS[((i % 12) + 12) % 12]!))];
 }
 
-const list = (parts: readonly string[]): string => (parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`);
+const list = (parts: readonly string[]): string =>
+  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
 
 /** What a finding is about: "Hip flexion, supine, knee bent", "Kneecap". */
 export function subjectWords(finding: Pick<Finding, 'kind' | 'subject'>): string {
@@ -41,11 +56,16 @@ export function subjectWords(finding: Pick<Finding, 'kind' | 'subject'>): string
       const motion = findMotion(finding.subject);
       return motion ? `${motion.name}, ${motion.testPosition}` : finding.subject;
     }
-    case 'clock': return CLOCKS.find((each) => each.id === finding.subject)!.name;
-    case 'glide': return GLIDES.find((each) => each.id === finding.subject)!.name;
-    case 'press': return PRESSES.find((each) => each.id === finding.subject)!.name;
-    case 'force': return FORCES.find((each) => each.id === finding.subject)!.name;
-    case 'leg-length': return 'Leg length';
+    case 'clock':
+      return CLOCKS.find((each) => each.id === finding.subject)!.name;
+    case 'glide':
+      return GLIDES.find((each) => each.id === finding.subject)!.name;
+    case 'press':
+      return PRESSES.find((each) => each.id === finding.subject)!.name;
+    case 'force':
+      return FORCES.find((each) => each.id === finding.subject)!.name;
+    case 'leg-length':
+      return 'Leg length';
   }
 }
 
@@ -59,23 +79,32 @@ export function findingWords(finding: Pick<StandingFinding, 'kind' | 'data'>): s
     case 'end': {
       const { endFeel, pain, felt, guarding } = found.data;
       const parts = [
-        endFeel ? `${END_FEELS.find((each) => each.id === endFeel)!.name} end feel` : '', pain === null ? '' : pain === 0 ? 'no pain' : `pain ${pain} of 10`,
-        felt ? `felt ${FELT.find((each) => each.id === felt)!.name}`.replace('felt nothing felt', 'nothing felt') : '', guarding === null ? '' : guarding ? 'guarding' : 'no guarding',
+        endFeel ? `${END_FEELS.find((each) => each.id === endFeel)!.name} end feel` : '',
+        pain === null ? '' : pain === 0 ? 'no pain' : `pain ${pain} of 10`,
+        felt ? `felt ${FELT.find((each) => each.id === felt)!.name}`.replace('felt nothing felt', 'nothing felt') : '',
+        guarding === null ? '' : guarding ? 'guarding' : 'no guarding',
       ].filter(Boolean);
       return parts.join(', ');
     }
     case 'clock': {
       const [tight, painful] = [hoursThat(found.data, 'tight'), hoursThat(found.data, 'painful')];
       if (tight.length + painful.length === 0) return 'free all round';
-      return [tight.length > 0 ? `tight at ${list(tight.map(String))}` : '', painful.length > 0 ? `painful at ${list(painful.map(String))}` : ''].filter(Boolean).join(', ');
+      return [
+        tight.length > 0 ? `tight at ${list(tight.map(String))}` : '',
+        painful.length > 0 ? `painful at ${list(painful.map(String))}` : '',
+      ]
+        .filter(Boolean)
+        .join(', ');
     }
     case 'glide': {
       const said = DIRECTIONS.filter((each) => found.data[each] !== null);
       if (said.every((each) => found.data[each] === 'free')) return said.length === 4 ? 'free all ways' : `free ${list(said)}`;
-      return (['stiff', 'painful'] as const).flatMap((state) => {
-        const which = said.filter((each) => found.data[each] === state);
-        return which.length > 0 ? [`${state} ${list(which)}`] : [];
-      }).join(', ');
+      return (['stiff', 'painful'] as const)
+        .flatMap((state) => {
+          const which = said.filter((each) => found.data[each] === state);
+          return which.length > 0 ? [`${state} ${list(which)}`] : [];
+        })
+        .join(', ');
     }
     case 'leg-length': {
       const { shorter, byCm, afterPull } = found.data;
@@ -83,7 +112,9 @@ export function findingWords(finding: Pick<StandingFinding, 'kind' | 'data'>): s
       if (afterPull === null) return first;
       return `${first}; after a pull ${afterPull === 'even' ? (shorter === 'even' ? 'still even' : 'even: a tight side, not a short leg') : afterPull === shorter ? 'the same' : `${afterPull} looks shorter`}`;
     }
-    case 'press': return found.data.answer;
-    case 'force': return `${Math.round(Math.max(...found.data.trialsN))} N, best of ${found.data.trialsN.length}`;
+    case 'press':
+      return found.data.answer;
+    case 'force':
+      return `${Math.round(Math.max(...found.data.trialsN))} N, best of ${found.data.trialsN.length}`;
   }
 }

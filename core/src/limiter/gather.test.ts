@@ -16,26 +16,92 @@ interface Given {
 }
 
 function evidence({ before = {}, after = {}, found = [], more = {}, sem }: Given): Evidence {
-  const read = (values: Values, moment: 'before' | 'after') => Object.entries(values).flatMap(([id, pair]) => (['left', 'right'] as const).map((side, i): ValueToday => ({ motionId: id, side, moment, instrument: motionOf(id).instruments[0], examinerId: 'e', value: pair[i]! })));
+  const read = (values: Values, moment: 'before' | 'after') =>
+    Object.entries(values).flatMap(([id, pair]) =>
+      (['left', 'right'] as const).map((side, i): ValueToday => ({
+        motionId: id,
+        side,
+        moment,
+        instrument: motionOf(id).instruments[0],
+        examinerId: 'e',
+        value: pair[i]!,
+      })),
+    );
   const today = [...read(before, 'before'), ...read(after, 'after')];
-  const errors = { own: sem === undefined ? [] : Object.keys(before).map((id) => ({ examinerId: 'e', motionId: id, instrument: motionOf(id).instruments[0], sem, sides: 12, trials: 3, on: '2026-11-01' })), shifts: [] };
-  const compared = (values: Values, moment: 'before' | 'after') => new Map(Object.keys(values).map((id) => [id, compareMotion(motionOf(id), moment, { person, onDay: '2026-11-25', today, past: [], errors })]));
+  const errors = {
+    own:
+      sem === undefined
+        ? []
+        : Object.keys(before).map((id) => ({
+            examinerId: 'e',
+            motionId: id,
+            instrument: motionOf(id).instruments[0],
+            sem,
+            sides: 12,
+            trials: 3,
+            on: '2026-11-01',
+          })),
+    shifts: [],
+  };
+  const compared = (values: Values, moment: 'before' | 'after') =>
+    new Map(
+      Object.keys(values).map((id) => [id, compareMotion(motionOf(id), moment, { person, onDay: '2026-11-25', today, past: [], errors })]),
+    );
   return {
-    comparisons: compared(before, 'before'), after: compared(after, 'after'), conditions: [], complaint: { region: null, side: null, score: null }, worked: Object.keys(after).map((id) => ({ motionId: id, side: 'left' as Side })), onDay: '2026-11-25', ...more,
-    findings: found.map((content, i) => ({ ...content, moment: 'before', id: `f${i}`, supersedes: null, visitId: 'v', foundAt: '', foundBy: '' }) as StandingFinding),
+    comparisons: compared(before, 'before'),
+    after: compared(after, 'after'),
+    conditions: [],
+    complaint: { region: null, side: null, score: null },
+    worked: Object.keys(after).map((id) => ({ motionId: id, side: 'left' as Side })),
+    onDay: '2026-11-25',
+    ...more,
+    findings: found.map(
+      (content, i) =>
+        ({ ...content, moment: 'before', id: `f${i}`, supersedes: null, visitId: 'v', foundAt: '', foundBy: '' }) as StandingFinding,
+    ),
   };
 }
-const end = (motionId: string, data: Partial<{ endFeel: EndFeel; felt: Felt; pain: number; guarding: boolean }>): FindingContent => ({ kind: 'end', subject: motionId, side: 'left', data: { endFeel: null, felt: null, pain: null, guarding: null, ...data } });
-const clock = (tight: number, painful = 0): FindingContent => ({ kind: 'clock', subject: 'hip', side: 'left', data: { hours: HOURS.map((_, i) => (i < tight ? 'tight' : i < tight + painful ? 'painful' : 'free')) } });
-const glide = (state: 'free' | 'stiff' | 'painful'): FindingContent => ({ kind: 'glide', subject: 'patella', side: 'left', data: { up: state, down: state, in: state, out: state } });
-const file = (code: string, region: string, more: object = {}) => ({ more: { conditions: [{ code, region, side: 'left', onset: null, surgeryOn: null, words: '', clearance: null, resolvedOn: null, ...more }] as unknown as Evidence['conditions'] } });
+const end = (motionId: string, data: Partial<{ endFeel: EndFeel; felt: Felt; pain: number; guarding: boolean }>): FindingContent => ({
+  kind: 'end',
+  subject: motionId,
+  side: 'left',
+  data: { endFeel: null, felt: null, pain: null, guarding: null, ...data },
+});
+const clock = (tight: number, painful = 0): FindingContent => ({
+  kind: 'clock',
+  subject: 'hip',
+  side: 'left',
+  data: { hours: HOURS.map((_, i) => (i < tight ? 'tight' : i < tight + painful ? 'painful' : 'free')) },
+});
+const glide = (state: 'free' | 'stiff' | 'painful'): FindingContent => ({
+  kind: 'glide',
+  subject: 'patella',
+  side: 'left',
+  data: { up: state, down: state, in: state, out: state },
+});
+const file = (code: string, region: string, more: object = {}) => ({
+  more: {
+    conditions: [
+      { code, region, side: 'left', onset: null, surgeryOn: null, words: '', clearance: null, resolvedOn: null, ...more },
+    ] as unknown as Evidence['conditions'],
+  },
+});
 const feel = (endFeel: EndFeel): Given => ({ motionId: 'hip-flexion', found: [end('hip-flexion', { endFeel })] });
 const felt = (where: Felt): Given => ({ motionId: 'hip-flexion', found: [end('hip-flexion', { felt: where })] });
 
 /** For every finding that has weights, something a therapist would enter that brings it about. */
 const BROUGHT_ABOUT: Readonly<Record<FindingId, Given>> = {
-  'end-muscular': feel('muscular'), 'end-capsular': feel('capsular'), 'end-bony': feel('bony'), 'end-springy': feel('springy'), 'end-guarded': feel('guarded'), 'end-empty': feel('empty'),
-  'felt-target': felt('target'), 'felt-joint': felt('joint'), 'felt-closing': felt('closing'), 'felt-line': felt('line'), 'felt-nothing': felt('nothing'),
+  'end-muscular': feel('muscular'),
+  'end-capsular': feel('capsular'),
+  'end-bony': feel('bony'),
+  'end-springy': feel('springy'),
+  'end-guarded': feel('guarded'),
+  'end-empty': feel('empty'),
+  'felt-target': felt('target'),
+  'felt-joint': felt('joint'),
+  'felt-closing': felt('closing'),
+  'felt-line': felt('line'),
+  'felt-nothing': felt('nothing'),
   'pain-high': { motionId: 'hip-flexion', found: [end('hip-flexion', { pain: 5 })] },
   'pain-none': { motionId: 'hip-flexion', found: [end('hip-flexion', { pain: 0 })] },
   'guarding-yes': { motionId: 'hip-flexion', found: [end('hip-flexion', { guarding: true })] },
@@ -57,7 +123,10 @@ const BROUGHT_ABOUT: Readonly<Record<FindingId, Given>> = {
   'other-side-more': { motionId: 'hip-flexion', before: { 'hip-flexion': [100, 130] } },
   'both-alike': { motionId: 'hip-flexion', before: { 'hip-flexion': [100, 101] } },
   'sport-explains': { motionId: 'trunk-rotation', before: { 'trunk-rotation': [42, 50] }, sem: 2 },
-  'arc-shifted': { motionId: 'shoulder-internal-rotation', before: { 'shoulder-internal-rotation': [45, 65], 'shoulder-external-rotation': [110, 90] } },
+  'arc-shifted': {
+    motionId: 'shoulder-internal-rotation',
+    before: { 'shoulder-internal-rotation': [45, 65], 'shoulder-external-rotation': [110, 90] },
+  },
   'work-gained': { motionId: 'hip-flexion', before: { 'hip-flexion': [100, 130] }, after: { 'hip-flexion': [115, 131] } },
   'work-nothing': { motionId: 'hip-flexion', before: { 'hip-flexion': [100, 130] }, after: { 'hip-flexion': [102, 131] } },
   'file-inflamed': { motionId: 'knee-flexion', ...file('inflamed-joint', 'knee') },
@@ -76,9 +145,27 @@ const made = (given: Given): Evidence => {
   const base = evidence(given);
   if (!given.after) return base;
   const both = evidence({ ...given, before: given.before ?? {}, after: given.after });
-  const today = (moment: 'before' | 'after', values: Values) => Object.entries(values).flatMap(([id, pair]) => (['left', 'right'] as const).map((side, i): ValueToday => ({ motionId: id, side, moment, instrument: motionOf(id).instruments[0], examinerId: 'e', value: pair[i]! })));
+  const today = (moment: 'before' | 'after', values: Values) =>
+    Object.entries(values).flatMap(([id, pair]) =>
+      (['left', 'right'] as const).map((side, i): ValueToday => ({
+        motionId: id,
+        side,
+        moment,
+        instrument: motionOf(id).instruments[0],
+        examinerId: 'e',
+        value: pair[i]!,
+      })),
+    );
   const all = [...today('before', given.before ?? {}), ...today('after', given.after)];
-  return { ...both, after: new Map(Object.keys(given.after).map((id) => [id, compareMotion(motionOf(id), 'after', { person, onDay: '2026-11-25', today: all, past: [] })])) };
+  return {
+    ...both,
+    after: new Map(
+      Object.keys(given.after).map((id) => [
+        id,
+        compareMotion(motionOf(id), 'after', { person, onDay: '2026-11-25', today: all, past: [] }),
+      ]),
+    ),
+  };
 };
 
 test.each(WEIGHTS.map((weight) => weight.id))('%s is found when it is there', (id) => {
@@ -90,16 +177,35 @@ test.each(WEIGHTS.map((weight) => weight.id))('%s is found when it is there', (i
 
 test('nothing known, nothing found; the other side’s findings are not this side’s', () => {
   expect(gather(motionOf('hip-flexion'), 'left', evidence({ motionId: 'hip-flexion' }))).toEqual([]);
-  expect(gather(motionOf('hip-flexion'), 'right', evidence({ motionId: 'hip-flexion', found: [end('hip-flexion', { endFeel: 'bony' }), clock(3)] }))).toEqual([]);
+  expect(
+    gather(
+      motionOf('hip-flexion'),
+      'right',
+      evidence({ motionId: 'hip-flexion', found: [end('hip-flexion', { endFeel: 'bony' }), clock(3)] }),
+    ),
+  ).toEqual([]);
 });
 
 test('what is over, elsewhere or of the other leg on file says nothing', () => {
-  for (const given of [file('inflamed-joint', 'knee', { resolvedOn: '2026-10-01' }), file('inflamed-joint', 'wrist'), file('inflamed-joint', 'knee', { side: 'right' })]) expect(gather(motionOf('knee-flexion'), 'left', evidence({ motionId: 'knee-flexion', ...given }))).toEqual([]);
+  for (const given of [
+    file('inflamed-joint', 'knee', { resolvedOn: '2026-10-01' }),
+    file('inflamed-joint', 'wrist'),
+    file('inflamed-joint', 'knee', { side: 'right' }),
+  ])
+    expect(gather(motionOf('knee-flexion'), 'left', evidence({ motionId: 'knee-flexion', ...given }))).toEqual([]);
 });
 
 test('an operation long ago is not recent; a big-toe clock says nothing of the lesser toes', () => {
-  expect(gather(motionOf('knee-flexion'), 'left', evidence({ motionId: 'knee-flexion', ...file('knee-operation', 'knee', { surgeryOn: '2024-11-01' }) }))).toEqual([]);
+  expect(
+    gather(
+      motionOf('knee-flexion'),
+      'left',
+      evidence({ motionId: 'knee-flexion', ...file('knee-operation', 'knee', { surgeryOn: '2024-11-01' }) }),
+    ),
+  ).toEqual([]);
   const toes: FindingContent = { kind: 'clock', subject: 'big-toe', side: 'left', data: { hours: HOURS.map(() => 'tight') } };
   expect(gather(motionOf('lesser-toes-extension'), 'left', evidence({ motionId: 'lesser-toes-extension', found: [toes] }))).toEqual([]);
-  expect(gather(motionOf('big-toe-extension'), 'left', evidence({ motionId: 'big-toe-extension', found: [toes] })).map((each) => each.id)).toEqual(['clock-wide']);
+  expect(
+    gather(motionOf('big-toe-extension'), 'left', evidence({ motionId: 'big-toe-extension', found: [toes] })).map((each) => each.id),
+  ).toEqual(['clock-wide']);
 });

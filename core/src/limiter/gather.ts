@@ -24,8 +24,12 @@ export interface Evidence {
 
 /** What is on file, by what it says about range; a nerve is looked for by itself. */
 const ON_FILE: Readonly<Record<Exclude<Shows, 'nerve'>, readonly [finding: FindingId, words: string]>> = {
-  inflamed: ['file-inflamed', 'inflamed joint'], hard: ['file-hard', 'hardware or a new joint'], frozen: ['file-frozen', 'frozen shoulder'], locked: ['file-locked', 'a joint that locks'],
-  effusion: ['file-effusion', 'a swollen joint'], strain: ['file-strain', 'a strain or sore tendon here'],
+  inflamed: ['file-inflamed', 'inflamed joint'],
+  hard: ['file-hard', 'hardware or a new joint'],
+  frozen: ['file-frozen', 'frozen shoulder'],
+  locked: ['file-locked', 'a joint that locks'],
+  effusion: ['file-effusion', 'a swollen joint'],
+  strain: ['file-strain', 'a strain or sore tendon here'],
 };
 /** Of these the age says nothing more. */
 const AGELESS: readonly Shows[] = ['strain', 'inflamed'];
@@ -37,8 +41,12 @@ const WIDE_HOURS = 7;
 /** What was found that says something about one side of one motion. Each observation comes once. */
 export function gather(motion: Motion, side: Side, evidence: Evidence): Observed[] {
   return [
-    ...atTheEnd(motion, side, evidence), ...pairs(motion, side, evidence), ...rounds(motion, side, evidence),
-    ...otherSide(motion, side, evidence), ...workToday(motion, side, evidence), ...onFile(motion, side, evidence),
+    ...atTheEnd(motion, side, evidence),
+    ...pairs(motion, side, evidence),
+    ...rounds(motion, side, evidence),
+    ...otherSide(motion, side, evidence),
+    ...workToday(motion, side, evidence),
+    ...onFile(motion, side, evidence),
   ];
 }
 
@@ -50,13 +58,23 @@ function sideOf(comparisons: ReadonlyMap<string, MotionComparison>, motionId: st
 }
 
 function atTheEnd(motion: Motion, side: Side, { findings }: Evidence): Observed[] {
-  const found = findings.findLast((each) => each.kind === 'end' && each.subject === motion.id && each.side === side && each.moment === 'before');
+  const found = findings.findLast(
+    (each) => each.kind === 'end' && each.subject === motion.id && each.side === side && each.moment === 'before',
+  );
   if (found?.kind !== 'end') return [];
   const { endFeel, felt, pain, guarding } = found.data;
   return [
     ...(endFeel ? [observe(`end-${endFeel}`, `End feel ${END_FEELS.find((each) => each.id === endFeel)!.name}`)] : []),
-    ...(felt && felt !== 'elsewhere' ? [observe(`felt-${felt}`, felt === 'nothing' ? 'Nothing felt at the end' : `Felt ${FELT.find((each) => each.id === felt)!.name}`)] : []),
-    ...(pain === null ? [] : pain >= HIGH_PAIN ? [observe('pain-high', `Pain ${pain} of 10 at the end`)] : pain === 0 ? [observe('pain-none', 'No pain at the end')] : []),
+    ...(felt && felt !== 'elsewhere'
+      ? [observe(`felt-${felt}`, felt === 'nothing' ? 'Nothing felt at the end' : `Felt ${FELT.find((each) => each.id === felt)!.name}`)]
+      : []),
+    ...(pain === null
+      ? []
+      : pain >= HIGH_PAIN
+        ? [observe('pain-high', `Pain ${pain} of 10 at the end`)]
+        : pain === 0
+          ? [observe('pain-none', 'No pain at the end')]
+          : []),
     ...(guarding === null ? [] : [observe(guarding ? 'guarding-yes' : 'guarding-no', guarding ? 'The athlete guards' : 'No guarding')]),
   ];
 }
@@ -78,14 +96,18 @@ function pairs(motion: Motion, side: Side, { comparisons }: Evidence): Observed[
     }
     // The two tests against each other: more apart than they usually are, by more than both readings' error.
     const apart = (better === 'higher' ? other.now!.value - here.now!.value : here.now!.value - other.now!.value) - usual;
-    if (apart > detectable(here.error!, other.error!)) out.push({ ...frees, words: `${frees.words}: ${formatValue(apart, unit)} more than the two usually differ` });
+    if (apart > detectable(here.error!, other.error!))
+      out.push({ ...frees, words: `${frees.words}: ${formatValue(apart, unit)} more than the two usually differ` });
     else if (here.short) out.push(same);
   }
   // Two ways to see a nerve or an active lag are one observation: the first pair that was read counts.
   for (const { plain, loaded, usual } of NERVE_PAIRS) {
     if (plain !== motion.id && loaded !== motion.id) continue;
     const lost = lostFrom(plain, loaded, side, comparisons, usual);
-    if (lost) { out.push(observe(lost.real ? 'nerve-takes' : 'nerve-same', `The nerve line drawn long takes ${lost.words}`)); break; }
+    if (lost) {
+      out.push(observe(lost.real ? 'nerve-takes' : 'nerve-same', `The nerve line drawn long takes ${lost.words}`));
+      break;
+    }
   }
   for (const { passive, active } of ACTIVE_PAIRS) {
     if (passive !== motion.id && active !== motion.id) continue;
@@ -93,7 +115,8 @@ function pairs(motion: Motion, side: Side, { comparisons }: Evidence): Observed[
     if (!lost) continue;
     out.push(observe(lost.real ? 'active-less' : 'active-same', `The athlete’s own strength leaves out ${lost.words}`));
     // The hand gets all the way, the athlete does not.
-    if (lost.real && motion.id === active && sideOf(comparisons, passive, side)?.reference?.kind !== 'below') out.push(observe('passive-full', 'Moved by the hand it goes all the way'));
+    if (lost.real && motion.id === active && sideOf(comparisons, passive, side)?.reference?.kind !== 'below')
+      out.push(observe('passive-full', 'Moved by the hand it goes all the way'));
     break;
   }
   return out;
@@ -102,7 +125,13 @@ function pairs(motion: Motion, side: Side, { comparisons }: Evidence): Observed[
 const named = (motionId: string): string => motionOf(motionId).testPosition;
 
 /** How much less range the second motion has than the first, and whether that is more than it usually is and error. */
-function lostFrom(first: string, second: string, side: Side, comparisons: Evidence['comparisons'], usual = 0): { readonly real: boolean; readonly words: string } | null {
+function lostFrom(
+  first: string,
+  second: string,
+  side: Side,
+  comparisons: Evidence['comparisons'],
+  usual = 0,
+): { readonly real: boolean; readonly words: string } | null {
   const [a, b] = [sideOf(comparisons, first, side), sideOf(comparisons, second, side)];
   if (!a || !b) return null;
   const { unit, better } = motionOf(first);
@@ -113,7 +142,9 @@ function lostFrom(first: string, second: string, side: Side, comparisons: Eviden
 
 function rounds(motion: Motion, side: Side, { findings }: Evidence): Observed[] {
   const out: Observed[] = [];
-  const clock = findings.findLast((each) => each.kind === 'clock' && each.subject === CLOCK_OF[motion.joint] && each.side === side && each.moment === 'before');
+  const clock = findings.findLast(
+    (each) => each.kind === 'clock' && each.subject === CLOCK_OF[motion.joint] && each.side === side && each.moment === 'before',
+  );
   if (clock?.kind === 'clock' && (clock.subject !== 'big-toe' || motion.id.startsWith('big-toe'))) {
     const [tight, painful] = [hoursThat(clock.data, 'tight').length, hoursThat(clock.data, 'painful').length];
     if (painful > 0) out.push(observe('clock-painful', `Clock painful at ${painful} ${painful === 1 ? 'hour' : 'hours'}`));
@@ -121,7 +152,9 @@ function rounds(motion: Motion, side: Side, { findings }: Evidence): Observed[] 
     else if (tight > 0) out.push(observe('clock-few', `Clock tight at only ${tight} ${tight === 1 ? 'hour' : 'hours'}`));
     else if (painful === 0) out.push(observe('clock-free', 'Clock free all round'));
   }
-  const glide = findings.findLast((each) => each.kind === 'glide' && each.subject === GLIDE_OF[motion.joint] && each.side === side && each.moment === 'before');
+  const glide = findings.findLast(
+    (each) => each.kind === 'glide' && each.subject === GLIDE_OF[motion.joint] && each.side === side && each.moment === 'before',
+  );
   if (glide?.kind === 'glide') {
     const states = DIRECTIONS.map((each) => glide.data[each]);
     if (states.includes('painful')) out.push(observe('glide-painful', 'A glide hurts'));
@@ -136,11 +169,14 @@ function otherSide(motion: Motion, side: Side, { comparisons }: Evidence): Obser
   const verdict = comparison?.sideVerdict;
   if (!comparison || !verdict || side === 'midline') return [];
   const shifted = arcShifted(motion, side, comparisons);
-  if (verdict.kind === 'explained-by-sport' && verdict.stiffer === side) return [observe('sport-explains', `The side difference ${verdict.words.split(': ')[1] ?? 'belongs to the sport'}`)];
+  if (verdict.kind === 'explained-by-sport' && verdict.stiffer === side)
+    return [observe('sport-explains', `The side difference ${verdict.words.split(': ')[1] ?? 'belongs to the sport'}`)];
   if (shifted) return [shifted];
   if (verdict.kind === 'real' && verdict.stiffer === side) return [observe('other-side-more', 'The other side really has more')];
   const bothShort = comparison.sides.every((each) => each.reference?.kind === 'below');
-  return bothShort && (verdict.kind === 'even' || verdict.kind === 'inside-error') ? [observe('both-alike', 'Both sides alike, both below the reference')] : [];
+  return bothShort && (verdict.kind === 'even' || verdict.kind === 'inside-error')
+    ? [observe('both-alike', 'Both sides alike, both below the reference')]
+    : [];
 }
 
 /** Less one way, as much more the other way, the total the same as on the other side. */
@@ -164,12 +200,17 @@ function workToday(motion: Motion, side: Side, { after, worked }: Evidence): Obs
   if (!worked.some((each) => each.motionId === motion.id && each.side === side)) return [];
   const gained = sideOf(after, motion.id, side)?.gained;
   if (!gained) return [];
-  return [gained.kind === 'real-gain' ? observe('work-gained', `Today’s work gained ${formatValue(gained.gain, motion.unit)}`) : observe('work-nothing', 'Today’s work gained nothing beyond error')];
+  return [
+    gained.kind === 'real-gain'
+      ? observe('work-gained', `Today’s work gained ${formatValue(gained.gain, motion.unit)}`)
+      : observe('work-nothing', 'Today’s work gained nothing beyond error'),
+  ];
 }
 
 function onFile(motion: Motion, side: Side, { conditions, complaint, onDay }: Evidence): Observed[] {
   const regions = JOINT_REGIONS[motion.joint];
-  const here = (region: Region | null, at: BodySide) => region !== null && regions.includes(region) && (at === null || at === 'both' || side === 'midline' || at === side);
+  const here = (region: Region | null, at: BodySide) =>
+    region !== null && regions.includes(region) && (at === null || at === 'both' || side === 'midline' || at === side);
   const out: Observed[] = [];
   const age = (day: string | null) => (day === null ? null : (Date.parse(onDay) - Date.parse(day)) / 86_400_000);
   const nerves = MOTION_FACETS[motion.id]?.nerves ?? [];
@@ -179,7 +220,11 @@ function onFile(motion: Motion, side: Side, { conditions, complaint, onDay }: Ev
     // A nerve is felt far from where it is pinched: what counts is whether this motion draws it long.
     if (facts.shows === 'nerve') {
       const signs = nervesOf(region);
-      if (signs.some((nerve) => nerves.includes(nerve)) && (condition.side === null || condition.side === 'both' || side === 'midline' || condition.side === side)) out.push(observe('file-nerve', 'On file: signs of a nerve that this motion draws long'));
+      if (
+        signs.some((nerve) => nerves.includes(nerve)) &&
+        (condition.side === null || condition.side === 'both' || side === 'midline' || condition.side === side)
+      )
+        out.push(observe('file-nerve', 'On file: signs of a nerve that this motion draws long'));
       continue;
     }
     if (!here(region, condition.side)) continue;
@@ -188,10 +233,13 @@ function onFile(motion: Motion, side: Side, { conditions, complaint, onDay }: Ev
       out.push(observe(finding, `On file: ${facts.showsAs ?? words}`));
     }
     const days = age(condition.surgeryOn ?? condition.onset);
-    if (!(facts.shows && AGELESS.includes(facts.shows)) && days !== null && days >= 0 && days < RECENT_DAYS) out.push(observe('file-recent', `On file: ${Math.round(days / 7)} weeks since an injury or operation here`));
+    if (!(facts.shows && AGELESS.includes(facts.shows)) && days !== null && days >= 0 && days < RECENT_DAYS)
+      out.push(observe('file-recent', `On file: ${Math.round(days / 7)} weeks since an injury or operation here`));
   }
   const unique = out.filter((each, i) => out.findIndex((other) => other.id === each.id) === i);
-  return here(complaint.region, complaint.side) && (complaint.score ?? 0) >= COMPLAINT_SCORE ? [...unique, observe('complaint-here', `The complaint is here, ${complaint.score} of 10`)] : unique;
+  return here(complaint.region, complaint.side) && (complaint.score ?? 0) >= COMPLAINT_SCORE
+    ? [...unique, observe('complaint-here', `The complaint is here, ${complaint.score} of 10`)]
+    : unique;
 }
 
 /** What has not been looked at yet and could be, with what each answer would be. */
@@ -199,32 +247,81 @@ export function openQuestions(motion: Motion, side: Side, evidence: Evidence): Q
   const { comparisons, findings } = evidence;
   const read = (id: string) => sideOf(comparisons, id, side) !== null;
   const where = side === 'midline' ? '' : `, ${side}`;
-  const label = (id: string) => { const each = motionOf(id); return `Read ${each.name.toLowerCase()}, ${each.testPosition}${where}`; };
+  const label = (id: string) => {
+    const each = motionOf(id);
+    return `Read ${each.name.toLowerCase()}, ${each.testPosition}${where}`;
+  };
   const out: Question[] = [];
   for (const { tight, slack, muscle } of TWO_JOINT_PAIRS) {
     if (tight !== motion.id || read(slack)) continue;
-    out.push({ id: `read:${slack}`, words: label(slack), motionId: slack, outcomes: [observe('slack-frees', 'Free there', muscle), observe('slack-same', 'Short there too', muscle)] });
+    out.push({
+      id: `read:${slack}`,
+      words: label(slack),
+      motionId: slack,
+      outcomes: [observe('slack-frees', 'Free there', muscle), observe('slack-same', 'Short there too', muscle)],
+    });
   }
   for (const { plain, loaded } of NERVE_PAIRS) {
     if (plain !== motion.id || read(loaded)) continue;
-    out.push({ id: `read:${loaded}`, words: label(loaded), motionId: loaded, outcomes: [observe('nerve-takes', 'Clearly less there'), observe('nerve-same', 'The same there')] });
+    out.push({
+      id: `read:${loaded}`,
+      words: label(loaded),
+      motionId: loaded,
+      outcomes: [observe('nerve-takes', 'Clearly less there'), observe('nerve-same', 'The same there')],
+    });
   }
   for (const { passive, active } of ACTIVE_PAIRS) {
     const missing = passive === motion.id ? active : active === motion.id ? passive : null;
     if (missing === null || read(missing)) continue;
-    out.push({ id: `read:${missing}`, words: label(missing), motionId: missing, outcomes: [observe('active-less', 'The athlete leaves out a lot'), observe('active-same', 'Hardly a difference')] });
+    out.push({
+      id: `read:${missing}`,
+      words: label(missing),
+      motionId: missing,
+      outcomes: [observe('active-less', 'The athlete leaves out a lot'), observe('active-same', 'Hardly a difference')],
+    });
   }
   const found = new Set(gather(motion, side, evidence).map((each) => each.id.split('-')[0]));
-  if (!found.has('end')) out.push({ id: 'end-feel', words: `Feel the end of the motion${where}`, motionId: motion.id, outcomes: END_FEELS.map((each) => observe(`end-${each.id}`, `${each.name[0]!.toUpperCase()}${each.name.slice(1)}`)) });
-  if (!found.has('felt')) out.push({ id: 'felt', words: `Ask where it is felt${where}`, motionId: motion.id, outcomes: FELT.flatMap((each) => (each.id === 'elsewhere' ? [] : [observe(`felt-${each.id}`, `${each.name[0]!.toUpperCase()}${each.name.slice(1)}`)])) });
+  if (!found.has('end'))
+    out.push({
+      id: 'end-feel',
+      words: `Feel the end of the motion${where}`,
+      motionId: motion.id,
+      outcomes: END_FEELS.map((each) => observe(`end-${each.id}`, `${each.name[0]!.toUpperCase()}${each.name.slice(1)}`)),
+    });
+  if (!found.has('felt'))
+    out.push({
+      id: 'felt',
+      words: `Ask where it is felt${where}`,
+      motionId: motion.id,
+      outcomes: FELT.flatMap((each) =>
+        each.id === 'elsewhere' ? [] : [observe(`felt-${each.id}`, `${each.name[0]!.toUpperCase()}${each.name.slice(1)}`)],
+      ),
+    });
   const clock = CLOCK_OF[motion.joint];
-  if (clock && (clock !== 'big-toe' || motion.id.startsWith('big-toe')) && !findings.some((each) => each.kind === 'clock' && each.subject === clock && each.side === side)) {
-    out.push({ id: 'clock', words: `Go round the clock${where}`, motionId: null, outcomes: [observe('clock-few', 'Tight at a few hours'), observe('clock-wide', 'Tight nearly all round'), observe('clock-free', 'Free all round')] });
+  if (
+    clock &&
+    (clock !== 'big-toe' || motion.id.startsWith('big-toe')) &&
+    !findings.some((each) => each.kind === 'clock' && each.subject === clock && each.side === side)
+  ) {
+    out.push({
+      id: 'clock',
+      words: `Go round the clock${where}`,
+      motionId: null,
+      outcomes: [
+        observe('clock-few', 'Tight at a few hours'),
+        observe('clock-wide', 'Tight nearly all round'),
+        observe('clock-free', 'Free all round'),
+      ],
+    });
   }
   const glide = GLIDE_OF[motion.joint];
   if (glide && !findings.some((each) => each.kind === 'glide' && each.subject === glide && each.side === side)) {
-    out.push({ id: 'glide', words: `Try the glides of the ${glide === 'patella' ? 'kneecap' : 'shoulder blade'}${where}`, motionId: null, outcomes: [observe('glide-stiff', 'Stiff'), observe('glide-free', 'Free')] });
+    out.push({
+      id: 'glide',
+      words: `Try the glides of the ${glide === 'patella' ? 'kneecap' : 'shoulder blade'}${where}`,
+      motionId: null,
+      outcomes: [observe('glide-stiff', 'Stiff'), observe('glide-free', 'Free')],
+    });
   }
   return out;
 }
-

@@ -50,7 +50,14 @@ const ENOUGH_LEAD = 1;
 const ENOUGH_PROBABILITY = 0.6;
 
 const NAMES: Record<Exclude<CauseKind, 'muscle' | 'band'>, string> = {
-  capsule: 'joint capsule', block: 'something caught in the joint', weakness: 'weakness', nerve: 'nerve tension', guarding: 'guarding or pain', swelling: 'swelling', bone: 'bone or hardware', sport: 'the sport’s own shape',
+  capsule: 'joint capsule',
+  block: 'something caught in the joint',
+  weakness: 'weakness',
+  nerve: 'nerve tension',
+  guarding: 'guarding or pain',
+  swelling: 'swelling',
+  bone: 'bone or hardware',
+  sport: 'the sport’s own shape',
 };
 
 /**
@@ -81,7 +88,11 @@ export function judge(motion: Pick<Motion, 'lengthens'>, observed: readonly Obse
   return {
     causes,
     kind: likely ? 'likely' : 'not-enough',
-    words: likely ? `Points to ${first.name}${first.kind === 'block' ? ': refer, never mobilize' : ''}` : observed.length === 0 ? 'Not enough to say: nothing was found at the end of this motion yet' : `Not enough to say: ${first.name} or ${second.name}`,
+    words: likely
+      ? `Points to ${first.name}${first.kind === 'block' ? ': refer, never mobilize' : ''}`
+      : observed.length === 0
+        ? 'Not enough to say: nothing was found at the end of this motion yet'
+        : `Not enough to say: ${first.name} or ${second.name}`,
     decide: decisive(first, second, questions),
   };
 }
@@ -99,7 +110,12 @@ const IS_BAND = /\bband\b|fascia$|tendon/;
 const IS_MUSCLE = (name: string): boolean => !IS_JOINT.test(name) && !IS_BAND.test(name) && !/nerve/.test(name);
 
 /** Steps from which something is said, strongest first. */
-const SAYS: readonly (readonly [steps: number, say: string])[] = [[4, 'much speaks for it'], [1, 'something speaks for it'], [-1, 'possible'], [-3, 'little speaks for it']];
+const SAYS: readonly (readonly [steps: number, say: string])[] = [
+  [4, 'much speaks for it'],
+  [1, 'something speaks for it'],
+  [-1, 'possible'],
+  [-3, 'little speaks for it'],
+];
 const sayFor = (steps: number): string => SAYS.find(([from]) => steps >= from)?.[1] ?? 'hardly';
 
 function candidates({ lengthens }: Pick<Motion, 'lengthens'>): Candidate[] {
@@ -109,19 +125,32 @@ function candidates({ lengthens }: Pick<Motion, 'lengthens'>): Candidate[] {
     kind === 'muscle'
       ? muscles.map((name, i) => ({ id: `muscle:${name}`, kind, name, prior: PRIORS.muscle + i * LATER_MUSCLE }))
       : kind === 'band'
-      ? bands.map((name) => ({ id: `band:${name}`, kind, name, prior: PRIORS.band }))
-      : [{ id: kind, kind, name: NAMES[kind], prior: PRIORS[kind] + (kind === 'capsule' && lengthens.some((name) => IS_JOINT.test(name)) ? 1 : 0) }]);
+        ? bands.map((name) => ({ id: `band:${name}`, kind, name, prior: PRIORS.band }))
+        : [
+            {
+              id: kind,
+              kind,
+              name: NAMES[kind],
+              prior: PRIORS[kind] + (kind === 'capsule' && lengthens.some((name) => IS_JOINT.test(name)) ? 1 : 0),
+            },
+          ],
+  );
 }
 
 /** The question whose answers would set the first two furthest apart, one way or the other. */
 function decisive(first: Cause, second: Cause, questions: readonly Question[]): Judgement['decide'] {
-  const between = (outcome: Observed) => stepsOf(outcome.id, first.kind, outcome.muscle === first.name) - stepsOf(outcome.id, second.kind, outcome.muscle === second.name);
-  const scored = questions.map((question) => {
-    const apart = question.outcomes.map(between);
-    return { question, apart, spread: Math.max(...apart) - Math.min(...apart) };
-  }).sort((a, b) => b.spread - a.spread);
+  const between = (outcome: Observed) =>
+    stepsOf(outcome.id, first.kind, outcome.muscle === first.name) - stepsOf(outcome.id, second.kind, outcome.muscle === second.name);
+  const scored = questions
+    .map((question) => {
+      const apart = question.outcomes.map(between);
+      return { question, apart, spread: Math.max(...apart) - Math.min(...apart) };
+    })
+    .sort((a, b) => b.spread - a.spread);
   const best = scored[0];
   if (!best || best.spread < 2) return null;
-  const says = best.question.outcomes.flatMap((outcome, i) => (best.apart[i] === 0 ? [] : [`${outcome.words}: rather ${best.apart[i]! > 0 ? first.name : second.name}`]));
+  const says = best.question.outcomes.flatMap((outcome, i) =>
+    best.apart[i] === 0 ? [] : [`${outcome.words}: rather ${best.apart[i]! > 0 ? first.name : second.name}`],
+  );
   return { question: best.question, says };
 }

@@ -64,5 +64,11 @@ export const ARC_PAIRS: readonly (readonly [string, string])[] = [
   ['shoulder-internal-rotation', 'shoulder-external-rotation'],
 ];
 
-export const CLOCK_OF: Readonly<Partial<Record<Joint, ClockId>>> = { ankle: 'ankle', subtalar: 'ankle', hip: 'hip', shoulder: 'shoulder', toes: 'big-toe' };
+export const CLOCK_OF: Readonly<Partial<Record<Joint, ClockId>>> = {
+  ankle: 'ankle',
+  subtalar: 'ankle',
+  hip: 'hip',
+  shoulder: 'shoulder',
+  toes: 'big-toe',
+};
 export const GLIDE_OF: Readonly<Partial<Record<Joint, GlideId>>> = { knee: 'patella', shoulder: 'scapula', 'shoulder girdle': 'scapula' };

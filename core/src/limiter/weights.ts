@@ -18,7 +18,18 @@ export interface FindingWeight {
 }
 
 /** Steps before anything was found. The muscles that the position lengthens come first; the list is in order. */
-export const PRIORS: Readonly<Record<CauseKind, number>> = { muscle: -1, band: -2, capsule: -2, nerve: -3, guarding: -2, swelling: -3, bone: -3, block: -4, weakness: -3, sport: -3 };
+export const PRIORS: Readonly<Record<CauseKind, number>> = {
+  muscle: -1,
+  band: -2,
+  capsule: -2,
+  nerve: -3,
+  guarding: -2,
+  swelling: -3,
+  bone: -3,
+  block: -4,
+  weakness: -3,
+  sport: -3,
+};
 /** Every further muscle of a motion's list starts this much lower. */
 export const LATER_MUSCLE = -0.5;
 
@@ -76,5 +87,5 @@ const BY_ID: ReadonlyMap<string, FindingWeight> = new Map(WEIGHTS.map((weight) =
 /** The steps a finding pushes a cause by; `isNamed` when the cause is the muscle the finding names. */
 export function stepsOf(id: FindingId, kind: CauseKind, isNamed: boolean): number {
   const weight = BY_ID.get(id)!;
-  return isNamed && weight.named !== undefined ? weight.named : weight.steps[kind] ?? 0;
+  return isNamed && weight.named !== undefined ? weight.named : (weight.steps[kind] ?? 0);
 }

@@ -71,5 +71,11 @@ export function classifyChange(earlier: Measured, later: Measured, motion: Pick<
 export function cannotTell(earlier: Measured, later: Measured, motion: Pick<Motion, 'unit' | 'better'>, because: string): ChangeVerdict {
   const delta = later.value - earlier.value;
   const gain = motion.better === 'higher' ? delta : -delta;
-  return { kind: 'cannot-tell', delta, gain, mdc: detectable(earlier, later), words: `${formatSigned(gain, motion.unit)}: ${changeWords('cannot-tell')}, ${because}` };
+  return {
+    kind: 'cannot-tell',
+    delta,
+    gain,
+    mdc: detectable(earlier, later),
+    words: `${formatSigned(gain, motion.unit)}: ${changeWords('cannot-tell')}, ${because}`,
+  };
 }

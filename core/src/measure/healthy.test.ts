@@ -7,7 +7,9 @@ const ON = '2026-11-25';
 const random = seeded(20);
 const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 /** Twenty motions with two sides that have a reference: what a thorough first visit reads. */
-const TWENTY = MOTIONS.filter((motion) => motion.sides.length === 2 && referenceBands(motion.id, { birthDate: '1996-01-01', referenceSex: 'male' }, ON).length > 0).slice(0, 20);
+const TWENTY = MOTIONS.filter(
+  (motion) => motion.sides.length === 2 && referenceBands(motion.id, { birthDate: '1996-01-01', referenceSex: 'male' }, ON).length > 0,
+).slice(0, 20);
 
 test.each(['male', 'female'] as const)('a healthy person (%s) over twenty motions comes out short on about one', (referenceSex) => {
   const PEOPLE = 3000;
@@ -18,8 +20,20 @@ test.each(['male', 'female'] as const)('a healthy person (%s) over twenty motion
       const sd = (band!.high - band!.low) / (2 * 1.96);
       // Left and right of one person are nearly alike; what the sources spread includes the error of measuring.
       const own = band!.middle + sd * normal();
-      const today = motion.sides.map((side): ValueToday => ({ motionId: motion.id, side, moment: 'before', instrument: motion.instruments[0], examinerId: null, value: own }));
-      const { sides } = compareMotion(motion, 'before', { person: { birthDate: '1996-01-01', referenceSex, rowing: 'none' }, onDay: ON, today, past: [] });
+      const today = motion.sides.map((side): ValueToday => ({
+        motionId: motion.id,
+        side,
+        moment: 'before',
+        instrument: motion.instruments[0],
+        examinerId: null,
+        value: own,
+      }));
+      const { sides } = compareMotion(motion, 'before', {
+        person: { birthDate: '1996-01-01', referenceSex, rowing: 'none' },
+        onDay: ON,
+        today,
+        past: [],
+      });
       if (sides.some((side) => side.reference?.kind === 'below')) short += 1;
     }
   }
@@ -37,7 +51,14 @@ test('the limits of one person, not of a mean: Soucie’s interval of the mean b
 
 /** Values and limits that were set right, from memory (docs/sources.md), and their sense. */
 test.each([
-  ['trunk-flexion', 60, 42], ['subtalar-inversion', 25, 13], ['subtalar-eversion', 8, 1], ['shoulder-flexion-active', 166, 150], ['shoulder-internal-rotation', 55, 37], ['ankle-dorsiflexion-active', 13, 4], ['neck-rotation-bent', 44, 32], ['neck-extension', 67, 46],
+  ['trunk-flexion', 60, 42],
+  ['subtalar-inversion', 25, 13],
+  ['subtalar-eversion', 8, 1],
+  ['shoulder-flexion-active', 166, 150],
+  ['shoulder-internal-rotation', 55, 37],
+  ['ankle-dorsiflexion-active', 13, 4],
+  ['neck-rotation-bent', 44, 32],
+  ['neck-extension', 67, 46],
 ] as const)('%s: the middle is %d, short begins about %d', (motionId, middle, low) => {
   const [band] = referenceBands(motionId, { birthDate: '1996-01-01', referenceSex: 'male' }, ON);
   expect(band!.middle).toBe(middle);
@@ -45,7 +66,8 @@ test.each([
 });
 
 test('women turn in more and open the knee further; under nine and over sixty-nine no reference fits, and it is said why', () => {
-  const of = (motionId: string, referenceSex: 'female' | 'male', birthDate = '1996-01-01') => referenceBands(motionId, { birthDate, referenceSex }, ON)[0];
+  const of = (motionId: string, referenceSex: 'female' | 'male', birthDate = '1996-01-01') =>
+    referenceBands(motionId, { birthDate, referenceSex }, ON)[0];
   expect(of('hip-internal-rotation', 'female')!.middle).toBeGreaterThan(of('hip-internal-rotation', 'male')!.middle);
   expect([of('knee-extension-hip-90', 'female')!.middle, of('knee-extension-hip-90', 'male')!.middle]).toEqual([20, 29]);
   for (const birthDate of ['2019-01-01', '1950-01-01']) {
@@ -56,6 +78,25 @@ test('women turn in more and open the knee further; under nine and over sixty-ni
 });
 
 test('gravity does not tell how far something turned about the upright: no inclinometer alone is offered there', () => {
-  const about = ['neck-rotation', 'neck-side-bend-supine', 'trunk-rotation', 'hip-abduction', 'hip-adduction', 'shoulder-abduction', 'subtalar-inversion', 'subtalar-eversion', 'forefoot-in', 'forefoot-out', 'wrist-radial-deviation', 'wrist-ulnar-deviation'];
-  for (const motion of MOTIONS) if (about.includes(motion.id)) expect([motion.id, motion.instruments.includes('inclinometer'), motion.instruments.includes('paired sensors')]).toEqual([motion.id, false, true]);
+  const about = [
+    'neck-rotation',
+    'neck-side-bend-supine',
+    'trunk-rotation',
+    'hip-abduction',
+    'hip-adduction',
+    'shoulder-abduction',
+    'subtalar-inversion',
+    'subtalar-eversion',
+    'forefoot-in',
+    'forefoot-out',
+    'wrist-radial-deviation',
+    'wrist-ulnar-deviation',
+  ];
+  for (const motion of MOTIONS)
+    if (about.includes(motion.id))
+      expect([motion.id, motion.instruments.includes('inclinometer'), motion.instruments.includes('paired sensors')]).toEqual([
+        motion.id,
+        false,
+        true,
+      ]);
 });

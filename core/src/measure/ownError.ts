@@ -87,7 +87,12 @@ const DAY_PART = (DAY_RATIO ** 2 - 1) * sitting(USUAL_TRIALS);
  * source says so. The examiner's own, of the latest study, replaces the default as soon as there is one.
  * @example errorOf(motion, { instrument: 'goniometer', examinerId: null }, NOTHING_KNOWN, 'within').sem // → 3
  */
-export function errorOf(motion: Pick<Motion, 'id' | 'joint' | 'unit'>, { instrument, examinerId, trialCount = USUAL_TRIALS }: ReadBy, known: ErrorKnowledge, question: ErrorFor): ErrorOfMeasurement {
+export function errorOf(
+  motion: Pick<Motion, 'id' | 'joint' | 'unit'>,
+  { instrument, examinerId, trialCount = USUAL_TRIALS }: ReadBy,
+  known: ErrorKnowledge,
+  question: ErrorFor,
+): ErrorOfMeasurement {
   const trials = Math.max(1, trialCount);
   const share = sitting(trials) + (question === 'between' ? DAY_PART : 0);
   const own = known.own
@@ -95,16 +100,26 @@ export function errorOf(motion: Pick<Motion, 'id' | 'joint' | 'unit'>, { instrum
     .reduce<OwnError | null>((latest, each) => (latest === null || each.on >= latest.on ? each : latest), null);
   if (!own) {
     const standard = defaultSem(motion, instrument);
-    return { ...standard, sem: standard.sem * Math.sqrt(share / sitting(USUAL_TRIALS)), source: question === 'between' ? `${standard.source}, with a day-to-day part of ${DAY_RATIO} times` : standard.source };
+    return {
+      ...standard,
+      sem: standard.sem * Math.sqrt(share / sitting(USUAL_TRIALS)),
+      source: question === 'between' ? `${standard.source}, with a day-to-day part of ${DAY_RATIO} times` : standard.source,
+    };
   }
   const daysApart = own.spacing === 'days-apart';
   // The variance of one trial of one sitting, which all shares are of.
   const one = own.sem ** 2 / (1 + (daysApart ? DAY_PART : 0));
   const words = daysApart
-    ? (question === 'within' ? ', days apart: within one sitting less, by a default share' : ', days apart')
-    : question === 'between' ? `, one day, with a default day-to-day part of ${DAY_RATIO} times: it may be smaller than the truth until you repeat on another day` : ', one day';
+    ? question === 'within'
+      ? ', days apart: within one sitting less, by a default share'
+      : ', days apart'
+    : question === 'between'
+      ? `, one day, with a default day-to-day part of ${DAY_RATIO} times: it may be smaller than the truth until you repeat on another day`
+      : ', one day';
   return {
-    sem: Math.max(Math.sqrt(one * share), LEAST_SEM[motion.unit]), df: Math.max(1, (own.sides - 1) * (own.trials - 1)), own: true,
+    sem: Math.max(Math.sqrt(one * share), LEAST_SEM[motion.unit]),
+    df: Math.max(1, (own.sides - 1) * (own.trials - 1)),
+    own: true,
     source: `own, ${own.sides} sides × ${own.trials} trials on ${own.on}${words}`,
   };
 }
@@ -122,7 +137,8 @@ export interface InstrumentChange {
 }
 
 type Shift = Pick<InstrumentShift, 'bias' | 'biasError' | 'on' | 'pairs'> & { readonly sd?: number | undefined };
-const latest = <T extends { readonly on: string }>(all: readonly T[]): T | null => all.reduce<T | null>((last, each) => (last === null || each.on >= last.on ? each : last), null);
+const latest = <T extends { readonly on: string }>(all: readonly T[]): T | null =>
+  all.reduce<T | null>((last, each) => (last === null || each.on >= last.on ? each : last), null);
 
 /**
  * What a shift adds to the error of one person's value: the error of the mean difference, and what people scatter around it beyond
@@ -137,12 +153,29 @@ function shiftError({ bias: _bias, biasError, sd = 0 }: Shift, semOfPair: number
  * of the two values of a pair in that study is taken from `semOfPair`, so that it is not counted twice.
  * @example instrumentChange('hip-flexion', 'tape', 'tape', NOTHING_KNOWN) // → null
  */
-export function instrumentChange(motionId: string, from: Instrument, to: Instrument, known: ErrorKnowledge, semOfPair = 0): InstrumentChange | null {
+export function instrumentChange(
+  motionId: string,
+  from: Instrument,
+  to: Instrument,
+  known: ErrorKnowledge,
+  semOfPair = 0,
+): InstrumentChange | null {
   if (from === to) return null;
-  const study = latest(known.shifts.filter((each) => each.motionId === motionId && ((each.first === from && each.second === to) || (each.first === to && each.second === from))));
+  const study = latest(
+    known.shifts.filter(
+      (each) => each.motionId === motionId && ((each.first === from && each.second === to) || (each.first === to && each.second === from)),
+    ),
+  );
   if (!study) return { from, to, correction: null, correctionError: 0, used: false, pairs: 0 };
   // Bias is first − second: a value of the first becomes one of the second by taking it away.
-  return { from, to, correction: study.first === from ? -study.bias : study.bias, correctionError: shiftError(study, semOfPair), used: study.used, pairs: study.pairs };
+  return {
+    from,
+    to,
+    correction: study.first === from ? -study.bias : study.bias,
+    correctionError: shiftError(study, semOfPair),
+    used: study.used,
+    pairs: study.pairs,
+  };
 }
 
 /** What stands between two values before they may be compared. */
@@ -160,18 +193,34 @@ export function between(motion: Pick<Motion, 'id' | 'joint' | 'unit'>, from: Rea
   const pairError = (a: ReadBy, b: ReadBy) => Math.hypot(errorOf(motion, a, known, 'within').sem, errorOf(motion, b, known, 'within').sem);
   let [correction, variance, pairs] = [0, 0, Number.POSITIVE_INFINITY];
   if (from.instrument !== to.instrument) {
-    const swap = instrumentChange(motion.id, from.instrument, to.instrument, known, pairError(from, { ...to, examinerId: from.examinerId }));
+    const swap = instrumentChange(
+      motion.id,
+      from.instrument,
+      to.instrument,
+      known,
+      pairError(from, { ...to, examinerId: from.examinerId }),
+    );
     if (!swap?.used || swap.correction === null) return { kind: 'cannot-tell', because: 'another instrument' };
     correction += swap.correction;
     variance += swap.correctionError ** 2;
     pairs = Math.min(pairs, swap.pairs);
   }
   if (from.examinerId !== null && to.examinerId !== null && from.examinerId !== to.examinerId) {
-    const study = latest((known.examiners ?? []).filter((each) => each.motionId === motion.id && each.instrument === to.instrument && [each.first, each.second].includes(from.examinerId!) && [each.first, each.second].includes(to.examinerId!)));
+    const study = latest(
+      (known.examiners ?? []).filter(
+        (each) =>
+          each.motionId === motion.id &&
+          each.instrument === to.instrument &&
+          [each.first, each.second].includes(from.examinerId!) &&
+          [each.first, each.second].includes(to.examinerId!),
+      ),
+    );
     if (!study) return { kind: 'cannot-tell', because: 'another examiner' };
     correction += study.first === from.examinerId ? -study.bias : study.bias;
     variance += shiftError(study, pairError(from, { ...to, instrument: from.instrument })) ** 2;
     pairs = Math.min(pairs, study.pairs);
   }
-  return correction === 0 && variance === 0 ? { kind: 'alike' } : { kind: 'shifted', correction, error: Math.sqrt(variance), df: Math.max(1, pairs - 1) };
+  return correction === 0 && variance === 0
+    ? { kind: 'alike' }
+    : { kind: 'shifted', correction, error: Math.sqrt(variance), df: Math.max(1, pairs - 1) };
 }

@@ -1,6 +1,15 @@
 import { ageInYears, type Motion, type PersonFacts } from '../body/index.ts';
 import type { Measured } from './change.ts';
-import { GENERAL_ROWS, REFERENCE_AGES, SOUCIE, SOUCIE_AGES, SOUCIE_PEOPLE, SOUCIE_ROWS, SPREAD_AT_LEAST, type SourceOfReference } from './references.ts';
+import {
+  GENERAL_ROWS,
+  REFERENCE_AGES,
+  SOUCIE,
+  SOUCIE_AGES,
+  SOUCIE_PEOPLE,
+  SOUCIE_ROWS,
+  SPREAD_AT_LEAST,
+  type SourceOfReference,
+} from './references.ts';
 import { formatValue } from './words.ts';
 
 const Z95 = 1.96;
@@ -15,7 +24,13 @@ export interface ReferenceBand {
   readonly source: SourceOfReference;
 }
 
-const bandAround = (middle: number, sd: number, people: string, source: SourceOfReference): ReferenceBand => ({ low: tenth(middle - Z95 * sd), middle, high: tenth(middle + Z95 * sd), people, source });
+const bandAround = (middle: number, sd: number, people: string, source: SourceOfReference): ReferenceBand => ({
+  low: tenth(middle - Z95 * sd),
+  middle,
+  high: tenth(middle + Z95 * sd),
+  people,
+  source,
+});
 const tenth = (value: number) => Math.round(value * 10) / 10;
 
 /**
@@ -71,7 +86,11 @@ export interface ReferenceVerdict {
  * not be theirs. Returns null when there is no band.
  * @example classifyReference({ value: 3, sem: 2 }, [{ low: 6.4, middle: 17.4, high: 28.4, people: 'men 20–44', source: SOUCIE }], motion).kind // → 'below'
  */
-export function classifyReference(measured: Measured, bands: readonly ReferenceBand[], motion: Pick<Motion, 'unit' | 'better'>): ReferenceVerdict | null {
+export function classifyReference(
+  measured: Measured,
+  bands: readonly ReferenceBand[],
+  motion: Pick<Motion, 'unit' | 'better'>,
+): ReferenceVerdict | null {
   if (bands.length === 0) return null;
   const missingTo = (band: ReferenceBand) => (motion.better === 'higher' ? band.low - measured.value : measured.value - band.high);
   const missing = Math.max(0, Math.min(...bands.map(missingTo)));

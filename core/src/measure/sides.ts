@@ -24,7 +24,12 @@ export interface SideVerdict {
  * Source for the limit: Weir JP. J Strength Cond Res 2005;19:231–240; for taking the shape off first: common practice.
  * @example compareSides({ value: 11.3, sem: 1.5 }, { value: 17, sem: 1.5 }, motion).stiffer // → 'left'
  */
-export function compareSides(left: Measured, right: Measured, motion: Pick<Motion, 'unit' | 'better'>, sport: SportDifference | null = null): SideVerdict {
+export function compareSides(
+  left: Measured,
+  right: Measured,
+  motion: Pick<Motion, 'unit' | 'better'>,
+  sport: SportDifference | null = null,
+): SideVerdict {
   const lead = motion.better === 'higher' ? right.value - left.value : left.value - right.value;
   const difference = Math.abs(lead);
   const mdc = detectable(left, right);
@@ -41,7 +46,11 @@ export function compareSides(left: Measured, right: Measured, motion: Pick<Motio
   if (shaped && unexplained <= mdc) return { kind: 'explained-by-sport', ...so, words: `${apart} more to the ${looser}: ${sport.words}` };
   const name = stiffer === 'left' ? 'Left' : 'Right';
   const less = motion.better === 'higher' ? `${apart} less` : `${apart} more to go`;
-  return { kind: 'real', ...so, words: `${name} ${less}: a real side difference${shaped ? `, ${formatValue(unexplained, motion.unit)} more than ${sport.words.replace(/^follows /, 'what follows ')} explains` : ''}` };
+  return {
+    kind: 'real',
+    ...so,
+    words: `${name} ${less}: a real side difference${shaped ? `, ${formatValue(unexplained, motion.unit)} more than ${sport.words.replace(/^follows /, 'what follows ')} explains` : ''}`,
+  };
 }
 
 /** Two sides that cannot be compared: read with different instruments or by different examiners, and nobody has studied the difference. */

@@ -16,7 +16,9 @@ export interface BlockProblem {
  * @example defaultNumbers(CR_BREATH, motion).effort // → [20, 30, 40]
  */
 export function defaultNumbers(method: Pick<Method, 'numbers' | 'rounds'>, motion: Pick<Motion, 'roundGain'>): NumberValues {
-  return Object.fromEntries(method.numbers.map((spec) => [spec.id, defaultOf(spec, motion).slice(0, spec.perRound ? method.rounds.max : 1)]));
+  return Object.fromEntries(
+    method.numbers.map((spec) => [spec.id, defaultOf(spec, motion).slice(0, spec.perRound ? method.rounds.max : 1)]),
+  );
 }
 
 function defaultOf(spec: NumberSpec, motion: Pick<Motion, 'roundGain'>): readonly number[] {
@@ -86,7 +88,14 @@ export function checkBlock(block: BlockPlan, shelf: Shelf = BUILT_IN): BlockProb
   if (!method) problems.push({ path: 'methodId', message: `No way of working has the id "${block.methodId}".` });
   if (!entry || !method) return problems;
   if (!fits(entry, method)) problems.push({ path: 'methodId', message: `${method.name} does not fit ${entry.name}.` });
-  return [...problems, ...checkNumbers(block.numbers, method), ...checkChoices(block.choices, method), ...checkLists(block.lists ?? {}, method), ...checkPosition(block, entry), ...checkSides(block, method, entry)];
+  return [
+    ...problems,
+    ...checkNumbers(block.numbers, method),
+    ...checkChoices(block.choices, method),
+    ...checkLists(block.lists ?? {}, method),
+    ...checkPosition(block, entry),
+    ...checkSides(block, method, entry),
+  ];
 }
 
 function checkNumbers(numbers: NumberValues, method: Method): BlockProblem[] {
@@ -98,19 +107,32 @@ function checkNumbers(numbers: NumberValues, method: Method): BlockProblem[] {
       continue;
     }
     const most = spec.perRound ? method.rounds.max : 1;
-    if (values.length > most) problems.push({ path: `numbers.${spec.id}`, message: `${spec.label} takes ${most === 1 ? 'one value' : `at most ${most} values`}.` });
+    if (values.length > most)
+      problems.push({ path: `numbers.${spec.id}`, message: `${spec.label} takes ${most === 1 ? 'one value' : `at most ${most} values`}.` });
     values.forEach((value, i) => {
       const message = checkNumber(value, spec);
       if (message) problems.push({ path: `numbers.${spec.id}.${i}`, message });
     });
   }
   for (const id of Object.keys(numbers)) {
-    if (!method.numbers.some((spec) => spec.id === id)) problems.push({ path: `numbers.${id}`, message: `${method.name} has no number "${id}".` });
+    if (!method.numbers.some((spec) => spec.id === id))
+      problems.push({ path: `numbers.${id}`, message: `${method.name} has no number "${id}".` });
   }
   return problems;
 }
 
-const UNIT_WORDS: Record<NumberSpec['unit'], string> = { s: ' s', pct: ' %', share: ' %', motion: '', times: '', breaths: ' breaths', score: '', grade: '', 'per-s': ' a second', 'per-min': ' a minute' };
+const UNIT_WORDS: Record<NumberSpec['unit'], string> = {
+  s: ' s',
+  pct: ' %',
+  share: ' %',
+  motion: '',
+  times: '',
+  breaths: ' breaths',
+  score: '',
+  grade: '',
+  'per-s': ' a second',
+  'per-min': ' a minute',
+};
 
 /**
  * What is wrong with one value of a number, or null.
@@ -134,11 +156,15 @@ function checkChoices(choices: ChoiceValues, method: Method): BlockProblem[] {
   const problems: BlockProblem[] = [];
   for (const spec of method.choices) {
     if (!spec.options.some((option) => option.id === choices[spec.id])) {
-      problems.push({ path: `choices.${spec.id}`, message: `${spec.label} is one of: ${spec.options.map((option) => option.label).join(', ')}.` });
+      problems.push({
+        path: `choices.${spec.id}`,
+        message: `${spec.label} is one of: ${spec.options.map((option) => option.label).join(', ')}.`,
+      });
     }
   }
   for (const id of Object.keys(choices)) {
-    if (!method.choices.some((spec) => spec.id === id)) problems.push({ path: `choices.${id}`, message: `${method.name} has no choice "${id}".` });
+    if (!method.choices.some((spec) => spec.id === id))
+      problems.push({ path: `choices.${id}`, message: `${method.name} has no choice "${id}".` });
   }
   return problems;
 }
@@ -149,19 +175,24 @@ function checkLists(lists: ListValues, method: Method): BlockProblem[] {
   const problems: BlockProblem[] = [];
   for (const spec of method.lists) {
     const places = lists[spec.id] ?? spec.default;
-    if (places.length < spec.min || places.length > spec.max) problems.push({ path: `lists.${spec.id}`, message: `${spec.label}: ${spec.min} to ${spec.max}.` });
+    if (places.length < spec.min || places.length > spec.max)
+      problems.push({ path: `lists.${spec.id}`, message: `${spec.label}: ${spec.min} to ${spec.max}.` });
     places.forEach((place, i) => {
-      if (place.trim() === '' || place.length > LONGEST_PLACE) problems.push({ path: `lists.${spec.id}.${i}`, message: `A name of 1 to ${LONGEST_PLACE} characters.` });
+      if (place.trim() === '' || place.length > LONGEST_PLACE)
+        problems.push({ path: `lists.${spec.id}.${i}`, message: `A name of 1 to ${LONGEST_PLACE} characters.` });
     });
   }
   for (const id of Object.keys(lists)) {
-    if (!method.lists.some((spec) => spec.id === id)) problems.push({ path: `lists.${id}`, message: `${method.name} has no list "${id}".` });
+    if (!method.lists.some((spec) => spec.id === id))
+      problems.push({ path: `lists.${id}`, message: `${method.name} has no list "${id}".` });
   }
   return problems;
 }
 
 function checkPosition({ position }: BlockPlan, entry: Entry): BlockProblem[] {
-  return position === undefined || entry.positions.includes(position) ? [] : [{ path: 'position', message: `${entry.name} is done ${entry.positions.join(', or ')}.` }];
+  return position === undefined || entry.positions.includes(position)
+    ? []
+    : [{ path: 'position', message: `${entry.name} is done ${entry.positions.join(', or ')}.` }];
 }
 
 /** Passes over the sides of one block: left, right, left and right again is the most. */
@@ -174,7 +205,8 @@ function checkSides(block: BlockPlan, method: Method, entry: Entry): BlockProble
   if (block.sides.length > MOST_PASSES) problems.push({ path: 'sides', message: `At most ${MOST_PASSES} passes over the sides.` });
   block.sides.forEach(({ side, rounds }, i) => {
     if (!possible.includes(side)) problems.push({ path: `sides.${i}.side`, message: `${entry.name} is not done on the ${side}.` });
-    if (block.sides[i - 1]?.side === side) problems.push({ path: `sides.${i}.side`, message: `The ${side} follows on itself: give it more rounds instead.` });
+    if (block.sides[i - 1]?.side === side)
+      problems.push({ path: `sides.${i}.side`, message: `The ${side} follows on itself: give it more rounds instead.` });
     const message = checkRounds(rounds, method);
     if (message) problems.push({ path: `sides.${i}.rounds`, message });
   });

@@ -14,7 +14,11 @@ const TENTH = 0.05;
  * values, the last one for every later round.
  * @example comesOut([], 'hold', [10]) // → null
  */
-export function comesOut(cues: readonly Pick<Cue, 'madeOf' | 'startMs' | 'endMs' | 'effortPct' | 'round' | 'cut'>[], numberId: string, wished: readonly number[]): ComesOut | null {
+export function comesOut(
+  cues: readonly Pick<Cue, 'madeOf' | 'startMs' | 'endMs' | 'effortPct' | 'round' | 'cut'>[],
+  numberId: string,
+  wished: readonly number[],
+): ComesOut | null {
   const values: number[] = [];
   let [differs, cut] = [false, false];
   for (const cue of cues) {

@@ -2,7 +2,21 @@ import fc from 'fast-check';
 import { motionOf } from '../body/index.ts';
 import { ENTRIES } from '../catalogue/index.ts';
 import { anyBlock, anyBreath, anyLine } from '../testing/arbitraries.ts';
-import { checkBlock, compile, CR_BREATH, doseOf, METHODS, nearestBreathEndMs, newBlock, phaseKind, PlanProblem, sidesOf, SLOW_BREATH, STATIC_HOLD, type BlockPlan } from './index.ts';
+import {
+  checkBlock,
+  compile,
+  CR_BREATH,
+  doseOf,
+  METHODS,
+  nearestBreathEndMs,
+  newBlock,
+  phaseKind,
+  PlanProblem,
+  sidesOf,
+  SLOW_BREATH,
+  STATIC_HOLD,
+  type BlockPlan,
+} from './index.ts';
 
 const contextAt = (edge: number) => ({ breath: SLOW_BREATH, edgeOf: () => edge });
 const hip = (patch: Partial<BlockPlan> = {}) => ({ ...newBlock('b', 'rectus-femoris-prone', 'cr-breath', ['left']), ...patch });
@@ -14,9 +28,22 @@ describe('a line worked out by hand', () => {
   const line = compile([hip()], contextAt(4));
 
   test('cues, times and total', () => {
-    const round = [['breathe-in', 4], ['contract', 6], ['relax', 4], ['advance', 6], ['hold', 10]];
+    const round = [
+      ['breathe-in', 4],
+      ['contract', 6],
+      ['relax', 4],
+      ['advance', 6],
+      ['hold', 10],
+    ];
     expect(line.cues.map((cue) => [cue.kind, (cue.endMs - cue.startMs) / 1000])).toEqual([
-      ['set-up', 20], ['rehearse', 10], ['move', 6], ...round, ...round, ...round, ['return', 6], ['rest', 10],
+      ['set-up', 20],
+      ['rehearse', 10],
+      ['move', 6],
+      ...round,
+      ...round,
+      ...round,
+      ['return', 6],
+      ['rest', 10],
     ]);
     expect(line.totalMs).toBe((36 + 3 * 30 + 16) * 1000);
   });
@@ -29,7 +56,12 @@ describe('a line worked out by hand', () => {
   });
 
   test('the words come from the catalogue entry', () => {
-    expect(line.cues.find((cue) => cue.kind === 'contract')).toMatchObject({ text: 'Press into my hand', detail: 'shin straight up, no twist', breath: 'out', works: 'athlete' });
+    expect(line.cues.find((cue) => cue.kind === 'contract')).toMatchObject({
+      text: 'Press into my hand',
+      detail: 'shin straight up, no twist',
+      breath: 'out',
+      works: 'athlete',
+    });
     expect(line.cues.every((cue) => !/[{}]/.test(cue.text + cue.detail))).toBe(true);
   });
 
@@ -54,60 +86,82 @@ describe('a line worked out by hand', () => {
   });
 
   test('sides follow one another in the order given, each with its own rounds', () => {
-    const line = compile([hip({ sides: [{ side: 'right', rounds: 1 }, { side: 'left', rounds: 2 }] })], { breath: SLOW_BREATH, edgeOf: (_, side) => (side === 'left' ? 4 : 11) });
-    expect(line.cues.filter((cue) => cue.kind === 'contract').map((cue) => [cue.side, cue.round, cue.from])).toEqual([['right', 1, 11], ['left', 1, 4], ['left', 2, 7]]);
+    const line = compile(
+      [
+        hip({
+          sides: [
+            { side: 'right', rounds: 1 },
+            { side: 'left', rounds: 2 },
+          ],
+        }),
+      ],
+      { breath: SLOW_BREATH, edgeOf: (_, side) => (side === 'left' ? 4 : 11) },
+    );
+    expect(line.cues.filter((cue) => cue.kind === 'contract').map((cue) => [cue.side, cue.round, cue.from])).toEqual([
+      ['right', 1, 11],
+      ['left', 1, 4],
+      ['left', 2, 7],
+    ]);
   });
 });
 
 describe('every line', () => {
   test('has no gap, no overlap, and numbered cues', () => {
-    fc.assert(fc.property(anyLine, (line) => {
-      let at = 0;
-      line.cues.forEach((cue, i) => {
-        expect(cue.index).toBe(i);
-        expect(cue.startMs).toBe(at);
-        expect(cue.endMs).toBeGreaterThan(cue.startMs);
-        expect(Number.isInteger(cue.endMs)).toBe(true);
-        at = cue.endMs;
-      });
-      expect(line.totalMs).toBe(at);
-      expect(doseOf(line).reduce((sum, dose) => sum + dose.totalMs, 0)).toBe(line.totalMs);
-    }));
+    fc.assert(
+      fc.property(anyLine, (line) => {
+        let at = 0;
+        line.cues.forEach((cue, i) => {
+          expect(cue.index).toBe(i);
+          expect(cue.startMs).toBe(at);
+          expect(cue.endMs).toBeGreaterThan(cue.startMs);
+          expect(Number.isInteger(cue.endMs)).toBe(true);
+          at = cue.endMs;
+        });
+        expect(line.totalMs).toBe(at);
+        expect(doseOf(line).reduce((sum, dose) => sum + dose.totalMs, 0)).toBe(line.totalMs);
+      }),
+    );
   });
 
   test('keeps the limb continuous within a side, and the edge moves only toward more range', () => {
-    fc.assert(fc.property(anyLine, (line) => {
-      for (let i = 1; i < line.cues.length; i++) {
-        const [before, cue] = [line.cues[i - 1]!, line.cues[i]!];
-        if (before.blockIndex !== cue.blockIndex || before.side !== cue.side) continue;
-        expect(cue.from).toBe(before.to);
-        const toward = line.blocks[cue.blockIndex]!.better === 'higher' ? 1 : -1;
-        expect((cue.edge - before.edge) * toward).toBeGreaterThanOrEqual(0);
-        const { unit, motionId } = line.blocks[cue.blockIndex]!;
-        const { min, max } = unit === 'of10' ? { min: 0, max: 10 } : motionOf(motionId).possible;
-        expect(cue.edge).toBeGreaterThanOrEqual(min);
-        expect(cue.edge).toBeLessThanOrEqual(max);
-      }
-    }));
+    fc.assert(
+      fc.property(anyLine, (line) => {
+        for (let i = 1; i < line.cues.length; i++) {
+          const [before, cue] = [line.cues[i - 1]!, line.cues[i]!];
+          if (before.blockIndex !== cue.blockIndex || before.side !== cue.side) continue;
+          expect(cue.from).toBe(before.to);
+          const toward = line.blocks[cue.blockIndex]!.better === 'higher' ? 1 : -1;
+          expect((cue.edge - before.edge) * toward).toBeGreaterThanOrEqual(0);
+          const { unit, motionId } = line.blocks[cue.blockIndex]!;
+          const { min, max } = unit === 'of10' ? { min: 0, max: 10 } : motionOf(motionId).possible;
+          expect(cue.edge).toBeGreaterThanOrEqual(min);
+          expect(cue.edge).toBeLessThanOrEqual(max);
+        }
+      }),
+    );
   });
 
   test('has effort exactly where somebody contracts, and ends at rest with the athlete not helping', () => {
-    fc.assert(fc.property(anyLine, (line) => {
-      for (const cue of line.cues) expect(cue.effortPct !== null).toBe(cue.kind === 'contract');
-      line.blocks.forEach((_, blockIndex) => {
-        const cues = line.cues.filter((cue) => cue.blockIndex === blockIndex);
-        const home = cues.findLast((cue) => cue.to !== cue.from);
-        // Whatever moved the limb last was the therapist, back to where it lay at first.
-        if (home) expect([home.works, home.to]).toEqual(['therapist', cues.find((cue) => cue.side === home.side)!.from]);
-      });
-    }));
+    fc.assert(
+      fc.property(anyLine, (line) => {
+        for (const cue of line.cues) expect(cue.effortPct !== null).toBe(cue.kind === 'contract');
+        line.blocks.forEach((_, blockIndex) => {
+          const cues = line.cues.filter((cue) => cue.blockIndex === blockIndex);
+          const home = cues.findLast((cue) => cue.to !== cue.from);
+          // Whatever moved the limb last was the therapist, back to where it lay at first.
+          if (home) expect([home.works, home.to]).toEqual(['therapist', cues.find((cue) => cue.side === home.side)!.from]);
+        });
+      }),
+    );
   });
 
   test('is the same for the same input', () => {
-    fc.assert(fc.property(anyBlock, anyBreath, (block, breath) => {
-      const context = { breath, edgeOf: () => 10 };
-      expect(compile([block], context)).toEqual(compile([block], context));
-    }));
+    fc.assert(
+      fc.property(anyBlock, anyBreath, (block, breath) => {
+        const context = { breath, edgeOf: () => 10 };
+        expect(compile([block], context)).toEqual(compile([block], context));
+      }),
+    );
   });
 });
 
@@ -122,24 +176,35 @@ test('every catalogue entry compiles in each of its ways, on every side it has',
 
 describe('following the breath', () => {
   test('goes to the nearest end of a breath: found again by trying every millisecond', () => {
-    fc.assert(fc.property(fc.integer({ min: 500, max: 30_000 }), fc.constantFrom('in' as const, 'out' as const), fc.integer({ min: 0, max: 20_000 }), anyBreath, (wanted, end, offset, pace) => {
-      const endOffset = end === 'in' ? Math.round(pace.periodMs * pace.inShare) : 0;
-      const isEnd = (ms: number) => (offset + ms) % pace.periodMs === endOffset % pace.periodMs;
-      let best = -1;
-      for (let ms = 1; ms <= wanted + pace.periodMs * 2; ms++) {
-        if (isEnd(ms) && (best < 0 || Math.abs(ms - wanted) <= Math.abs(best - wanted))) best = ms;
-      }
-      expect(nearestBreathEndMs(wanted, end, offset, pace)).toBe(best);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 500, max: 30_000 }),
+        fc.constantFrom('in' as const, 'out' as const),
+        fc.integer({ min: 0, max: 20_000 }),
+        anyBreath,
+        (wanted, end, offset, pace) => {
+          const endOffset = end === 'in' ? Math.round(pace.periodMs * pace.inShare) : 0;
+          const isEnd = (ms: number) => (offset + ms) % pace.periodMs === endOffset % pace.periodMs;
+          let best = -1;
+          for (let ms = 1; ms <= wanted + pace.periodMs * 2; ms++) {
+            if (isEnd(ms) && (best < 0 || Math.abs(ms - wanted) <= Math.abs(best - wanted))) best = ms;
+          }
+          expect(nearestBreathEndMs(wanted, end, offset, pace)).toBe(best);
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 
   test('contractions led by the breath start with a breath out', () => {
-    fc.assert(fc.property(anyBreath, fc.integer({ min: 1, max: 6 }), (breath, rounds) => {
-      const line = compile([hip({ sides: [{ side: 'left', rounds }] })], { breath, edgeOf: () => 4 });
-      for (const cue of line.cues.filter((each) => each.kind === 'contract')) {
-        expect(cue.breathOffsetMs).toBe(Math.round(breath.periodMs * breath.inShare));
-      }
-    }));
+    fc.assert(
+      fc.property(anyBreath, fc.integer({ min: 1, max: 6 }), (breath, rounds) => {
+        const line = compile([hip({ sides: [{ side: 'left', rounds }] })], { breath, edgeOf: () => 4 });
+        for (const cue of line.cues.filter((each) => each.kind === 'contract')) {
+          expect(cue.breathOffsetMs).toBe(Math.round(breath.periodMs * breath.inShare));
+        }
+      }),
+    );
   });
 });
 
@@ -186,8 +251,23 @@ describe('bad blocks', () => {
     ['an unknown way', { methodId: 'magic' }, 'methodId', 'No way of working'],
     ['an unknown entry', { entryId: 'wing' }, 'entryId', 'No catalogue entry'],
     ['a side that the motion does not have', { sides: [{ side: 'midline', rounds: 1 }] }, 'sides.0.side', 'not done on the midline'],
-    ['a side that follows on itself', { sides: [{ side: 'left', rounds: 1 }, { side: 'left', rounds: 1 }] }, 'sides.1.side', 'follows on itself'],
-    ['seven passes', { sides: [1, 2, 3, 4, 5, 6, 7].map((n) => ({ side: n % 2 ? 'left' : 'right', rounds: 1 })) }, 'sides', 'At most 6 passes'],
+    [
+      'a side that follows on itself',
+      {
+        sides: [
+          { side: 'left', rounds: 1 },
+          { side: 'left', rounds: 1 },
+        ],
+      },
+      'sides.1.side',
+      'follows on itself',
+    ],
+    [
+      'seven passes',
+      { sides: [1, 2, 3, 4, 5, 6, 7].map((n) => ({ side: n % 2 ? 'left' : 'right', rounds: 1 })) },
+      'sides',
+      'At most 6 passes',
+    ],
     ['a list it does not have', { lists: { stations: ['here'] } }, 'lists.stations', 'has no list'],
     ['a position it is not done in', { position: 'standing' }, 'position', 'is done prone'],
     ['no side', { sides: [] }, 'sides', 'at least one side'],

@@ -6,7 +6,21 @@ import { breathLies, nearestBreathEndMs } from './breath.ts';
 import { furthestAllowed } from './furthest.ts';
 import { phaseKind } from './phases.ts';
 import { BUILT_IN, type Shelf } from './shelf.ts';
-import type { BlockPlan, BreathPace, Condition, Cue, DurationRule, Line, LineBlock, Loop, Method, PhaseNode, PhaseSpec, SideLimits, SideRounds } from './types.ts';
+import type {
+  BlockPlan,
+  BreathPace,
+  Condition,
+  Cue,
+  DurationRule,
+  Line,
+  LineBlock,
+  Loop,
+  Method,
+  PhaseNode,
+  PhaseSpec,
+  SideLimits,
+  SideRounds,
+} from './types.ts';
 
 export interface CompileContext {
   readonly breath: BreathPace;
@@ -53,7 +67,9 @@ export class PlanProblem extends RangeError {
  */
 export function compile(blocks: readonly BlockPlan[], context: CompileContext): Line {
   const shelf = context.shelf ?? BUILT_IN;
-  const problems = blocks.flatMap((block, i) => checkBlock(block, shelf).map(({ path, message }) => ({ path: `blocks.${i}.${path}`, message })));
+  const problems = blocks.flatMap((block, i) =>
+    checkBlock(block, shelf).map(({ path, message }) => ({ path: `blocks.${i}.${path}`, message })),
+  );
   if (problems.length > 0) throw new PlanProblem(problems);
 
   const cues: Cue[] = [];
@@ -65,7 +81,16 @@ export function compile(blocks: readonly BlockPlan[], context: CompileContext): 
     const motion = motionOf(entry.motionId);
     const axis = axisOf(method, motion);
     const relation = sideRelation(entry, motion.id);
-    lineBlocks.push({ blockId: block.id, entryId: entry.id, methodId: method.id, motionId: motion.id, motionSide: relation, name: `${entry.name}, ${method.name.toLowerCase()}`, unit: axis.unit, better: axis.better });
+    lineBlocks.push({
+      blockId: block.id,
+      entryId: entry.id,
+      methodId: method.id,
+      motionId: motion.id,
+      motionSide: relation,
+      name: `${entry.name}, ${method.name.toLowerCase()}`,
+      unit: axis.unit,
+      better: axis.better,
+    });
     const edges = new Map<Side, number>();
     const spent = new Map<Side, Spent>();
     block.sides.forEach((sideRounds, pass) => {
@@ -73,9 +98,31 @@ export function compile(blocks: readonly BlockPlan[], context: CompileContext): 
       const measured = context.edgeOf(motion.id, acrossSide(relation, side));
       const todayEdge = startEdge(block, axis, measured);
       if (!spent.has(side)) spent.set(side, { contractMs: 0, pressMs: 0 });
-      const before = block.sides.slice(0, pass).filter((each) => each.side === side).reduce((sum, each) => sum + each.rounds, 0);
+      const before = block.sides
+        .slice(0, pass)
+        .filter((each) => each.side === side)
+        .reduce((sum, each) => sum + each.rounds, 0);
       const inAll = block.sides.filter((each) => each.side === side).reduce((sum, each) => sum + each.rounds, 0);
-      const walk = new PassWalk({ block, blockIndex, entry, method, axis, sideRounds, pass, todayEdge, isMeasured: measured !== null, spent: spent.get(side)!, before, inAll, breath: context.breath }, edges.get(side) ?? todayEdge, timeMs, cues.length);
+      const walk = new PassWalk(
+        {
+          block,
+          blockIndex,
+          entry,
+          method,
+          axis,
+          sideRounds,
+          pass,
+          todayEdge,
+          isMeasured: measured !== null,
+          spent: spent.get(side)!,
+          before,
+          inAll,
+          breath: context.breath,
+        },
+        edges.get(side) ?? todayEdge,
+        timeMs,
+        cues.length,
+      );
       cues.push(...walk.run());
       timeMs = walk.timeMs;
       edges.set(side, walk.edge);
@@ -140,7 +187,12 @@ class PassWalk {
   /** Where cautions end the way, or null. */
   private readonly furthest: number | null;
 
-  constructor(private readonly context: PassContext, public edge: number, startMs: number, private readonly firstIndex: number) {
+  constructor(
+    private readonly context: PassContext,
+    public edge: number,
+    startMs: number,
+    private readonly firstIndex: number,
+  ) {
     this.timeMs = startMs;
     this.toward = context.axis.better === 'higher' ? 1 : -1;
     this.limits = context.block.limits?.find((each) => each.side === context.sideRounds.side);
@@ -222,14 +274,20 @@ class PassWalk {
 
   /** Whether cautions leave less of its seconds or effort than was asked for. */
   private isCut({ duration, effort }: PhaseSpec, place: Place): boolean {
-    return [...('seconds' in duration ? [duration.seconds] : []), ...(effort === undefined ? [] : [effort])].some((id) => this.number(id, place) < this.asked(id, place));
+    return [...('seconds' in duration ? [duration.seconds] : []), ...(effort === undefined ? [] : [effort])].some(
+      (id) => this.number(id, place) < this.asked(id, place),
+    );
   }
 
   /** Whether a limit holds down how long a phase may last. */
   private isLimited({ kind }: PhaseSpec): boolean {
     const { counts, techniques } = phaseKind(kind);
     const { holdS = null, contractS = null, pressS = null } = this.limits ?? {};
-    return (holdS !== null && counts === 'end-range') || (contractS !== null && techniques.includes('contract')) || (pressS !== null && (techniques.includes('press') || techniques.includes('pin')));
+    return (
+      (holdS !== null && counts === 'end-range') ||
+      (contractS !== null && techniques.includes('contract')) ||
+      (pressS !== null && (techniques.includes('press') || techniques.includes('pin')))
+    );
   }
 
   /** Brings the cycle to the beginning of a breath: what came before waits for it, or it begins anew here. */
@@ -240,7 +298,11 @@ class PassWalk {
     const last = this.cues.at(-1);
     if (aheadMs > 0 && last && this.follows && this.canWait) {
       const longerMs = last.endMs + aheadMs - last.startMs;
-      this.cues[this.cues.length - 1] = { ...last, endMs: last.endMs + aheadMs, breath: breathLies(last.breath, last.breathOffsetMs, longerMs, this.context.breath) ? last.breath : 'free' };
+      this.cues[this.cues.length - 1] = {
+        ...last,
+        endMs: last.endMs + aheadMs,
+        breath: breathLies(last.breath, last.breathOffsetMs, longerMs, this.context.breath) ? last.breath : 'free',
+      };
       this.timeMs += aheadMs;
     }
     this.breathOffsetMs = start;
@@ -286,7 +348,10 @@ class PassWalk {
   private wantedMs(rule: DurationRule, place: Place): number {
     const { breath } = this.context;
     if ('breaths' in rule) return Math.round(this.number(rule.breaths, place) * breath.periodMs);
-    if ('breath' in rule) return rule.breath === 'in' ? Math.round(breath.periodMs * breath.inShare) : breath.periodMs - Math.round(breath.periodMs * breath.inShare);
+    if ('breath' in rule)
+      return rule.breath === 'in'
+        ? Math.round(breath.periodMs * breath.inShare)
+        : breath.periodMs - Math.round(breath.periodMs * breath.inShare);
     return Math.round(this.number(rule.seconds, place) * 1000);
   }
 
@@ -367,14 +432,28 @@ class PassWalk {
   /** Puts the entry's words, the loop's place, and numbers by their id, where a text names them in braces. */
   private fill(text: string, place: Place): string {
     const { block, entry, sideRounds } = this.context;
-    const words: Record<string, string> = { side: sideRounds.side, goes: said(sideSentence(entry, sideRounds.side)), press: entry.press, pressLine: entry.pressLine, setUp: entry.setUp, bringHome: entry.bringHome, place: place.place, turn: String(place.turn), turns: String(place.turns) };
-    return text.replace(/\{(\w+)\}/g, (whole, name: string) => words[name] ?? (block.numbers[name] ? String(this.number(name, place)) : whole));
+    const words: Record<string, string> = {
+      side: sideRounds.side,
+      goes: said(sideSentence(entry, sideRounds.side)),
+      press: entry.press,
+      pressLine: entry.pressLine,
+      setUp: entry.setUp,
+      bringHome: entry.bringHome,
+      place: place.place,
+      turn: String(place.turn),
+      turns: String(place.turns),
+    };
+    return text.replace(
+      /\{(\w+)\}/g,
+      (whole, name: string) => words[name] ?? (block.numbers[name] ? String(this.number(name, place)) : whole),
+    );
   }
 }
 
 function madeOf({ duration, effort, angle }: PhaseSpec): NonNullable<Cue['madeOf']> {
   return {
-    ...('seconds' in duration ? { seconds: duration.seconds } : {}), ...(effort === undefined ? {} : { effort }),
+    ...('seconds' in duration ? { seconds: duration.seconds } : {}),
+    ...(effort === undefined ? {} : { effort }),
     ...('by' in angle ? { place: angle.by } : 'share' in angle ? { place: angle.share } : {}),
   };
 }

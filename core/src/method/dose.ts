@@ -21,7 +21,14 @@ export function doseOf(line: Pick<Line, 'cues'>): SideDose[] {
   const doses = new Map<string, SideDose>();
   for (const cue of line.cues) {
     const key = `${cue.blockIndex}:${cue.side}`;
-    const dose = doses.get(key) ?? { blockIndex: cue.blockIndex, side: cue.side, totalMs: 0, endRangeMs: 0, contractMs: 0, rounds: cue.rounds };
+    const dose = doses.get(key) ?? {
+      blockIndex: cue.blockIndex,
+      side: cue.side,
+      totalMs: 0,
+      endRangeMs: 0,
+      contractMs: 0,
+      rounds: cue.rounds,
+    };
     const durationMs = cue.endMs - cue.startMs;
     doses.set(key, {
       ...dose,

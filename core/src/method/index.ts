@@ -1,10 +1,45 @@
-export { PHASE_FAMILIES, PHASE_KINDS, phaseFamily, phaseKind, type PhaseFamily, type PhaseFamilyFacts, type PhaseKind, type PhaseKindFacts } from './phases.ts';
+export {
+  PHASE_FAMILIES,
+  PHASE_KINDS,
+  phaseFamily,
+  phaseKind,
+  type PhaseFamily,
+  type PhaseFamilyFacts,
+  type PhaseKind,
+  type PhaseKindFacts,
+} from './phases.ts';
 export { METHODS, STATIC_HOLD, CR_BREATH, MOBILIZE_OSCILLATE, findMethod } from './methods.ts';
 export { BUILT_IN, offeredEntries, offeredMethods, shelfWith, type Shelf } from './shelf.ts';
 export { checkOwnEntry, checkOwnWay, ownWay, shelfOf, type OwnEntryFields, type OwnItem, type OwnWayFields } from './own.ts';
-export { ADDED, ADDED_KINDS, addable, arrange, basePhases, checkOwnRound, isBase, LONGEST_DETAIL, LONGEST_TEXT, MOST_PHASES, type AddedKind, type OwnPhase } from './ownRound.ts';
+export {
+  ADDED,
+  ADDED_KINDS,
+  addable,
+  arrange,
+  basePhases,
+  checkOwnRound,
+  isBase,
+  LONGEST_DETAIL,
+  LONGEST_TEXT,
+  MOST_PHASES,
+  type AddedKind,
+  type OwnPhase,
+} from './ownRound.ts';
 export { axisOf, type Axis } from './axis.ts';
-export { newBlock, checkBlock, checkNumber, checkRounds, defaultNumbers, defaultChoices, defaultLists, fits, LONGEST_PLACE, MOST_PASSES, sidesOf, type BlockProblem } from './block.ts';
+export {
+  newBlock,
+  checkBlock,
+  checkNumber,
+  checkRounds,
+  defaultNumbers,
+  defaultChoices,
+  defaultLists,
+  fits,
+  LONGEST_PLACE,
+  MOST_PASSES,
+  sidesOf,
+  type BlockProblem,
+} from './block.ts';
 export { compile, PlanProblem, type CompileContext } from './compile.ts';
 export { SLOW_BREATH, breathAt, nearestBreathEndMs } from './breath.ts';
 export { comesOut, type ComesOut } from './comesOut.ts';
@@ -13,4 +48,28 @@ export { roundShares, roundWork, sharesOf, type CueDone, type RoundWork } from '
 export { goesSlack, phasesOf, reachesEdge, techniquesOf } from './techniques.ts';
 export { motionSideIn, workedSideIn } from './lineSides.ts';
 export { SUITS, TECHNIQUES } from './types.ts';
-export type { AxisKind, AxisUnit, BlockPlan, BreathPace, ChoiceSpec, ChoiceValues, Claim, Cue, Limits, Line, LineBlock, ListSpec, ListValues, Loop, Method, NumberSpec, NumberValues, PhaseNode, PhaseSpec, SideLimits, SideRounds, Suit, Technique } from './types.ts';
+export type {
+  AxisKind,
+  AxisUnit,
+  BlockPlan,
+  BreathPace,
+  ChoiceSpec,
+  ChoiceValues,
+  Claim,
+  Cue,
+  Limits,
+  Line,
+  LineBlock,
+  ListSpec,
+  ListValues,
+  Loop,
+  Method,
+  NumberSpec,
+  NumberValues,
+  PhaseNode,
+  PhaseSpec,
+  SideLimits,
+  SideRounds,
+  Suit,
+  Technique,
+} from './types.ts';

@@ -47,7 +47,14 @@ export function ownWay(id: string, fields: OwnWayFields): Method {
   if (!found) throw new RangeError(`No way of working has the id "${fields.baseId}".`);
   const base = fields.phases ? arrange(found, fields.phases) : found;
   return {
-    ...base, id, madeFrom: base.id, name: fields.name, purpose: fields.purpose || base.purpose, what: fields.what || base.what, schoolsDiffer: fields.schoolsDiffer || base.schoolsDiffer, synonyms: [...new Set([...fields.synonyms, base.name.toLowerCase()])],
+    ...base,
+    id,
+    madeFrom: base.id,
+    name: fields.name,
+    purpose: fields.purpose || base.purpose,
+    what: fields.what || base.what,
+    schoolsDiffer: fields.schoolsDiffer || base.schoolsDiffer,
+    synonyms: [...new Set([...fields.synonyms, base.name.toLowerCase()])],
     rounds: { ...base.rounds, default: fields.rounds },
     numbers: base.numbers.map((spec) => ({ ...spec, default: fields.numbers[spec.id] ?? spec.default })),
     choices: base.choices.map((choice) => ({ ...choice, default: fields.choices[choice.id] ?? choice.default })),
@@ -66,15 +73,33 @@ export function checkOwnWay(fields: OwnWayFields): BlockProblem[] {
   for (const [id, values] of Object.entries(fields.numbers)) {
     const spec = base.numbers.find((each) => each.id === id);
     if (!spec) problems.push({ path: `numbers.${id}`, message: `${base.name} has no number "${id}".` });
-    else if (values.length === 0 || values.length > (spec.perRound ? base.rounds.max : 1)) problems.push({ path: `numbers.${id}`, message: `${spec.label} takes ${spec.perRound ? `at most ${base.rounds.max} values` : 'one value'}.` });
-    else values.forEach((value, i) => { const message = checkNumber(value, spec); if (message) problems.push({ path: `numbers.${id}.${i}`, message }); });
+    else if (values.length === 0 || values.length > (spec.perRound ? base.rounds.max : 1))
+      problems.push({
+        path: `numbers.${id}`,
+        message: `${spec.label} takes ${spec.perRound ? `at most ${base.rounds.max} values` : 'one value'}.`,
+      });
+    else
+      values.forEach((value, i) => {
+        const message = checkNumber(value, spec);
+        if (message) problems.push({ path: `numbers.${id}.${i}`, message });
+      });
   }
   for (const [id, value] of Object.entries(fields.choices)) {
-    if (!base.choices.find((each) => each.id === id)?.options.some((option) => option.id === value)) problems.push({ path: `choices.${id}`, message: `${base.name} does not offer this.` });
+    if (!base.choices.find((each) => each.id === id)?.options.some((option) => option.id === value))
+      problems.push({ path: `choices.${id}`, message: `${base.name} does not offer this.` });
   }
   for (const [id, places] of Object.entries(fields.lists)) {
     const spec = base.lists.find((each) => each.id === id);
-    if (!spec || places.length < spec.min || places.length > spec.max || places.some((place) => place.trim() === '' || place.length > LONGEST_PLACE)) problems.push({ path: `lists.${id}`, message: spec ? `${spec.label}: ${spec.min} to ${spec.max}, each with a name.` : `${base.name} has no list "${id}".` });
+    if (
+      !spec ||
+      places.length < spec.min ||
+      places.length > spec.max ||
+      places.some((place) => place.trim() === '' || place.length > LONGEST_PLACE)
+    )
+      problems.push({
+        path: `lists.${id}`,
+        message: spec ? `${spec.label}: ${spec.min} to ${spec.max}, each with a name.` : `${base.name} has no list "${id}".`,
+      });
   }
   return problems;
 }
@@ -82,19 +107,42 @@ export function checkOwnWay(fields: OwnWayFields): BlockProblem[] {
 /** Everything that is wrong with a practice's own entry, each with its path. */
 export function checkOwnEntry(fields: OwnEntryFields): BlockProblem[] {
   const problems: BlockProblem[] = [];
-  const need = (path: string, sound: boolean, message: string) => { if (!sound) problems.push({ path, message }); };
+  const need = (path: string, sound: boolean, message: string) => {
+    if (!sound) problems.push({ path, message });
+  };
   need('section', SECTIONS.includes(fields.section), 'Choose a part of the body.');
   need('stage', STAGES.includes(fields.stage), 'Choose where in a visit it belongs.');
-  need('motionId', MOTIONS.some((each) => each.id === fields.motionId), 'Choose the motion that shows whether it worked.');
-  need('positions', fields.positions.length > 0 && fields.positions.every((position) => POSITIONS.includes(position)), 'Choose at least one position.');
+  need(
+    'motionId',
+    MOTIONS.some((each) => each.id === fields.motionId),
+    'Choose the motion that shows whether it worked.',
+  );
+  need(
+    'positions',
+    fields.positions.length > 0 && fields.positions.every((position) => POSITIONS.includes(position)),
+    'Choose at least one position.',
+  );
   need('ways', fields.ways.length > 0 && fields.ways.every((way) => findMethod(way) !== undefined), 'Choose at least one way of working.');
-  need('tools', fields.tools.length > 0 && fields.tools.every(({ tool, share }) => TOOLS.includes(tool) && share >= 0 && share <= 1), 'Choose what of you does the work.');
-  need('also', fields.also.every((id) => MOTIONS.some((each) => each.id === id)), 'Choose motions from the list.');
+  need(
+    'tools',
+    fields.tools.length > 0 && fields.tools.every(({ tool, share }) => TOOLS.includes(tool) && share >= 0 && share <= 1),
+    'Choose what of you does the work.',
+  );
+  need(
+    'also',
+    fields.also.every((id) => MOTIONS.some((each) => each.id === id)),
+    'Choose motions from the list.',
+  );
   for (const [id, places] of Object.entries(fields.lists ?? {})) {
     const specs = fields.ways.flatMap((way) => findMethod(way)?.lists.filter((list) => list.id === id) ?? []);
     need(`lists.${id}`, specs.length > 0, 'None of the ways of working chosen takes these.');
     const least = Math.max(0, ...specs.map((spec) => spec.min));
-    if (specs.length > 0) need(`lists.${id}`, places.length >= least && places.every((place) => place.trim() !== '' && place.length <= LONGEST_PLACE), `${specs[0]!.label}: at least ${least}, each 1 to ${LONGEST_PLACE} characters.`);
+    if (specs.length > 0)
+      need(
+        `lists.${id}`,
+        places.length >= least && places.every((place) => place.trim() !== '' && place.length <= LONGEST_PLACE),
+        `${specs[0]!.label}: at least ${least}, each 1 to ${LONGEST_PLACE} characters.`,
+      );
   }
   // Pressing one side of the back has two sides although its motion has none.
   if (fields.sides) need('sides', fields.sides.length > 0, 'Choose the sides it is done on.');
@@ -109,6 +157,8 @@ export function shelfOf(items: readonly OwnItem[]): Shelf {
     const { kind: _kind, ...rest } = fields;
     return [{ ...rest, id }];
   });
-  const gone = new Set(items.flatMap((item) => [...(item.supersedes === null ? [] : [item.supersedes]), ...(item.retiredAt === null ? [] : [item.id])]));
+  const gone = new Set(
+    items.flatMap((item) => [...(item.supersedes === null ? [] : [item.supersedes]), ...(item.retiredAt === null ? [] : [item.id])]),
+  );
   return { ...shelfWith({ entries, methods }), gone };
 }

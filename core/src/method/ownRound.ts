@@ -46,18 +46,163 @@ const BOTH: readonly AxisKind[] = ['motion', 'pressure'];
 
 /** Phases that can be added, with their usual seconds and bounds. Common practice. */
 export const ADDED = {
-  move: { label: 'Move to the edge', axes: MOTION, standard: 5, min: 2, max: 30, ends: 'out', angle: { to: 'edge' }, breath: 'out', works: 'therapist', text: 'Slowly to the edge', detail: 'first firm resistance; they say when' },
-  'breathe-in': { label: 'Breathe in', axes: MOTION, standard: 3, min: 1, max: 10, ends: 'in', angle: stay, breath: 'in', works: 'athlete', text: 'Breathe in', detail: 'stay where you are' },
-  contract: { label: 'Press', axes: MOTION, standard: 6, min: 2, max: 20, ends: 'out', angle: stay, breath: 'out', works: 'athlete', effort: 'effort', text: '{press}', detail: '{pressLine}', asksFor: effort([20]) },
-  relax: { label: 'Let go', axes: MOTION, standard: 3, min: 1, max: 20, ends: 'in', angle: stay, breath: 'in', works: 'nobody', text: 'Let go', detail: 'all of it, at once' },
-  advance: { label: 'Take up the new range', axes: MOTION, standard: 4, min: 2, max: 20, ends: 'out', angle: { to: 'new-edge', by: 'gain' }, breath: 'out', works: 'therapist', text: 'Take up the new range', detail: 'slowly, on the breath out', asksFor: gain },
-  hold: { label: 'Hold', axes: MOTION, standard: 10, min: 2, max: 120, ends: 'out', angle: stay, breath: 'free', works: 'nobody', text: 'Hold', detail: 'keep breathing; face and jaw soft', limitedBy: 'holdS' },
-  active: { label: 'Pull the other way', axes: MOTION, standard: 4, min: 2, max: 10, angle: stay, breath: 'free', works: 'athlete', text: 'Pull the other way', detail: 'the opposite muscle, lightly' },
-  'back-off': { label: 'Back off', axes: MOTION, standard: 4, min: 1, max: 10, ends: 'in', angle: { to: 'short-of-edge', by: 'short' }, breath: 'in', works: 'therapist', text: 'Back off', detail: 'until the pull has just gone', asksFor: short },
-  shorten: { label: 'Bring it short', axes: MOTION, standard: 4, min: 2, max: 15, angle: { to: 'slack', by: 'slack' }, breath: 'free', works: 'therapist', text: 'Bring it short', detail: 'until the muscle is slack', asksFor: slack },
-  return: { label: 'Bring it back', axes: MOTION, standard: 5, min: 2, max: 30, angle: { to: 'rest' }, breath: 'free', works: 'therapist', text: 'Bring it back', detail: 'they do not help' },
-  wait: { label: 'Wait', axes: ['pressure'], standard: 5, min: 1, max: 30, angle: stay, breath: 'free', works: 'therapist', text: 'Wait', detail: 'the hand stays where it is' },
-  rest: { label: 'Rest', axes: BOTH, standard: 5, min: 1, max: 60, angle: stay, breath: 'free', works: 'nobody', text: 'Rest', detail: 'nothing to do' },
+  move: {
+    label: 'Move to the edge',
+    axes: MOTION,
+    standard: 5,
+    min: 2,
+    max: 30,
+    ends: 'out',
+    angle: { to: 'edge' },
+    breath: 'out',
+    works: 'therapist',
+    text: 'Slowly to the edge',
+    detail: 'first firm resistance; they say when',
+  },
+  'breathe-in': {
+    label: 'Breathe in',
+    axes: MOTION,
+    standard: 3,
+    min: 1,
+    max: 10,
+    ends: 'in',
+    angle: stay,
+    breath: 'in',
+    works: 'athlete',
+    text: 'Breathe in',
+    detail: 'stay where you are',
+  },
+  contract: {
+    label: 'Press',
+    axes: MOTION,
+    standard: 6,
+    min: 2,
+    max: 20,
+    ends: 'out',
+    angle: stay,
+    breath: 'out',
+    works: 'athlete',
+    effort: 'effort',
+    text: '{press}',
+    detail: '{pressLine}',
+    asksFor: effort([20]),
+  },
+  relax: {
+    label: 'Let go',
+    axes: MOTION,
+    standard: 3,
+    min: 1,
+    max: 20,
+    ends: 'in',
+    angle: stay,
+    breath: 'in',
+    works: 'nobody',
+    text: 'Let go',
+    detail: 'all of it, at once',
+  },
+  advance: {
+    label: 'Take up the new range',
+    axes: MOTION,
+    standard: 4,
+    min: 2,
+    max: 20,
+    ends: 'out',
+    angle: { to: 'new-edge', by: 'gain' },
+    breath: 'out',
+    works: 'therapist',
+    text: 'Take up the new range',
+    detail: 'slowly, on the breath out',
+    asksFor: gain,
+  },
+  hold: {
+    label: 'Hold',
+    axes: MOTION,
+    standard: 10,
+    min: 2,
+    max: 120,
+    ends: 'out',
+    angle: stay,
+    breath: 'free',
+    works: 'nobody',
+    text: 'Hold',
+    detail: 'keep breathing; face and jaw soft',
+    limitedBy: 'holdS',
+  },
+  active: {
+    label: 'Pull the other way',
+    axes: MOTION,
+    standard: 4,
+    min: 2,
+    max: 10,
+    angle: stay,
+    breath: 'free',
+    works: 'athlete',
+    text: 'Pull the other way',
+    detail: 'the opposite muscle, lightly',
+  },
+  'back-off': {
+    label: 'Back off',
+    axes: MOTION,
+    standard: 4,
+    min: 1,
+    max: 10,
+    ends: 'in',
+    angle: { to: 'short-of-edge', by: 'short' },
+    breath: 'in',
+    works: 'therapist',
+    text: 'Back off',
+    detail: 'until the pull has just gone',
+    asksFor: short,
+  },
+  shorten: {
+    label: 'Bring it short',
+    axes: MOTION,
+    standard: 4,
+    min: 2,
+    max: 15,
+    angle: { to: 'slack', by: 'slack' },
+    breath: 'free',
+    works: 'therapist',
+    text: 'Bring it short',
+    detail: 'until the muscle is slack',
+    asksFor: slack,
+  },
+  return: {
+    label: 'Bring it back',
+    axes: MOTION,
+    standard: 5,
+    min: 2,
+    max: 30,
+    angle: { to: 'rest' },
+    breath: 'free',
+    works: 'therapist',
+    text: 'Bring it back',
+    detail: 'they do not help',
+  },
+  wait: {
+    label: 'Wait',
+    axes: ['pressure'],
+    standard: 5,
+    min: 1,
+    max: 30,
+    angle: stay,
+    breath: 'free',
+    works: 'therapist',
+    text: 'Wait',
+    detail: 'the hand stays where it is',
+  },
+  rest: {
+    label: 'Rest',
+    axes: BOTH,
+    standard: 5,
+    min: 1,
+    max: 60,
+    angle: stay,
+    breath: 'free',
+    works: 'nobody',
+    text: 'Rest',
+    detail: 'nothing to do',
+  },
 } as const satisfies Partial<Record<PhaseKind, Added>>;
 
 export type AddedKind = keyof typeof ADDED;
@@ -104,7 +249,9 @@ export function arrange(base: Method, phases: readonly OwnPhase[]): Method {
   if (isBase(phases, base)) return base;
   const byTheBreath = base.choices.some((choice) => choice.id === 'timing');
   const added: NumberSpec[] = [];
-  const need = (spec: NumberSpec) => { if (![...base.numbers, ...added].some((each) => each.id === spec.id)) added.push(spec); };
+  const need = (spec: NumberSpec) => {
+    if (![...base.numbers, ...added].some((each) => each.id === spec.id)) added.push(spec);
+  };
   const labels = new Set(base.numbers.map((spec) => spec.label));
 
   const round = phases.flatMap((phase, at): PhaseNode[] => {
@@ -118,7 +265,14 @@ export function arrange(base: Method, phases: readonly OwnPhase[]): Method {
     const own = labels.has(wanted) ? `${wanted}, phase ${at + 1}` : wanted;
     labels.add(own);
     need(seconds(ownSeconds(at), own, [phase.seconds], { min, max, ...(limitedBy ? { limitedBy } : {}) }));
-    return [{ kind: phase.adds, ...spec, duration: { seconds: ownSeconds(at), ...(ends && byTheBreath ? { toBreath: { end: ends, when: byBreath } } : {}) }, ...words(phase) }];
+    return [
+      {
+        kind: phase.adds,
+        ...spec,
+        duration: { seconds: ownSeconds(at), ...(ends && byTheBreath ? { toBreath: { end: ends, when: byBreath } } : {}) },
+        ...words(phase),
+      },
+    ];
   });
 
   const presses = round.some((node) => nodesOf(node).some((each) => each.kind === 'contract'));
@@ -132,9 +286,13 @@ export function arrange(base: Method, phases: readonly OwnPhase[]): Method {
   const remains = ({ id }: { readonly id: string }) => asked.has(id) || !askedBefore.has(id);
   return {
     ...arranged,
-    numbers: [...base.numbers.filter(remains), ...added], choices: base.choices.filter(remains), lists: base.lists.filter(remains),
+    numbers: [...base.numbers.filter(remains), ...added],
+    choices: base.choices.filter(remains),
+    lists: base.lists.filter(remains),
     breathWords: breathWords(round),
-    claims: [taught(`The order of phases is the practice’s own; what is claimed for ${base.name.toLowerCase()} does not carry over as it stands.`)],
+    claims: [
+      taught(`The order of phases is the practice’s own; what is claimed for ${base.name.toLowerCase()} does not carry over as it stands.`),
+    ],
   };
 }
 
@@ -149,7 +307,10 @@ function nodesOf(node: PhaseNode): PhaseSpec[] {
 /** Ids of the numbers, choices and lists that some phase asks for, and the two that every way has. */
 function askedFor(method: Method): Set<string> {
   const ids = new Set([method.painCeiling, method.easeBack]);
-  const ofConditions = (conditions: readonly Condition[] = []) => conditions.forEach((condition) => { if ('choice' in condition) ids.add(condition.choice); });
+  const ofConditions = (conditions: readonly Condition[] = []) =>
+    conditions.forEach((condition) => {
+      if ('choice' in condition) ids.add(condition.choice);
+    });
   const ofNode = (node: PhaseNode): void => {
     ofConditions(node.when);
     if ('each' in node) {
@@ -158,7 +319,10 @@ function askedFor(method: Method): Set<string> {
       return;
     }
     const { duration, angle, effort: strength, rate, text, detail } = node;
-    if ('seconds' in duration) { ids.add(duration.seconds); ofConditions(duration.toBreath ? [duration.toBreath.when] : []); }
+    if ('seconds' in duration) {
+      ids.add(duration.seconds);
+      ofConditions(duration.toBreath ? [duration.toBreath.when] : []);
+    }
     if ('breaths' in duration) ids.add(duration.breaths);
     if ('by' in angle) ids.add(angle.by);
     if ('share' in angle) ids.add(angle.share);
@@ -172,7 +336,14 @@ function askedFor(method: Method): Set<string> {
 
 /** What a round says of the breath: each kind of phase that has a place in it, once. */
 function breathWords(round: readonly PhaseNode[]): string {
-  const said = [...new Set(round.flatMap(nodesOf).filter((phase) => phase.breath !== 'free' && phase.kind !== 'breathe-in').map((phase) => `${phaseKind(phase.kind).name} on the breath ${phase.breath}`))];
+  const said = [
+    ...new Set(
+      round
+        .flatMap(nodesOf)
+        .filter((phase) => phase.breath !== 'free' && phase.kind !== 'breathe-in')
+        .map((phase) => `${phaseKind(phase.kind).name} on the breath ${phase.breath}`),
+    ),
+  ];
   return said.join(', ') || 'breathing free';
 }
 
@@ -187,14 +358,17 @@ export function checkOwnRound(base: Method, phases: readonly OwnPhase[]): BlockP
   phases.forEach((phase, i) => {
     if ('of' in phase) {
       if (!base.round[phase.of]) problems.push({ path: `phases.${i}`, message: `${base.name} has no such phase.` });
-    } else if (!offered.includes(phase.adds)) problems.push({ path: `phases.${i}`, message: `Such a phase cannot be added to ${base.name.toLowerCase()}.` });
+    } else if (!offered.includes(phase.adds))
+      problems.push({ path: `phases.${i}`, message: `Such a phase cannot be added to ${base.name.toLowerCase()}.` });
     else {
       const { label, min, max } = ADDED[phase.adds];
       const message = checkNumber(phase.seconds, seconds('', label, [], { min, max }));
       if (message) problems.push({ path: `phases.${i}.seconds`, message });
     }
-    if ((phase.text ?? '').length > LONGEST_TEXT) problems.push({ path: `phases.${i}.text`, message: `At most ${LONGEST_TEXT} letters: it is read across a room.` });
-    if ((phase.detail ?? '').length > LONGEST_DETAIL) problems.push({ path: `phases.${i}.detail`, message: `At most ${LONGEST_DETAIL} letters.` });
+    if ((phase.text ?? '').length > LONGEST_TEXT)
+      problems.push({ path: `phases.${i}.text`, message: `At most ${LONGEST_TEXT} letters: it is read across a room.` });
+    if ((phase.detail ?? '').length > LONGEST_DETAIL)
+      problems.push({ path: `phases.${i}.detail`, message: `At most ${LONGEST_DETAIL} letters.` });
   });
   return problems.length > 0 ? problems : brokenRules(base, phases);
 }
@@ -208,7 +382,8 @@ function brokenRules(base: Method, phases: readonly OwnPhase[]): BlockProblem[] 
       if (at === null) return;
       if (cue.kind === 'contract') {
         const next = cues.slice(i + 1).find((each) => each.kind !== 'contract');
-        if (next && !LETTING_GO.includes(phaseKind(next.kind).family)) found.set(at, 'After a press comes letting go, before anything else.');
+        if (next && !LETTING_GO.includes(phaseKind(next.kind).family))
+          found.set(at, 'After a press comes letting go, before anything else.');
       }
       if (cue.kind === 'hold' && Math.abs(cue.from - cue.edge) > 1e-6) found.set(at, 'A hold belongs at the edge: move there first.');
     });
@@ -218,11 +393,15 @@ function brokenRules(base: Method, phases: readonly OwnPhase[]): BlockProblem[] 
 
 const LETTING_GO: readonly string[] = ['relax', 'rest'];
 const MARK = /^#(\d+)$/;
-const placeOf = (cue: Cue) => { const mark = MARK.exec(cue.text); return mark ? Number(mark[1]) : null; };
+const placeOf = (cue: Cue) => {
+  const mark = MARK.exec(cue.text);
+  return mark ? Number(mark[1]) : null;
+};
 
 /** The same round with every phase's place for its words. */
 function marked(method: Method): Method {
-  const mark = (node: PhaseNode, at: number): PhaseNode => ('each' in node ? { ...node, phases: node.phases.map((inner) => mark(inner, at)) } : { ...node, text: `#${at}` });
+  const mark = (node: PhaseNode, at: number): PhaseNode =>
+    'each' in node ? { ...node, phases: node.phases.map((inner) => mark(inner, at)) } : { ...node, text: `#${at}` };
   return { ...method, id: 'looked-at', madeFrom: method.id, round: method.round.map(mark) };
 }
 
@@ -235,10 +414,14 @@ function* linesOf(method: Method): Generator<readonly Cue[]> {
   const sides = [{ side: side!, rounds: Math.min(2, method.rounds.max) }];
   const least = Object.fromEntries(method.numbers.map((spec) => [spec.id, [spec.min]]));
   for (const choices of combinations(method)) {
-    for (const numbers of [block.numbers, least]) yield compile([{ ...block, choices, numbers, sides }], { breath: SLOW_BREATH, edgeOf: () => null, shelf }).cues;
+    for (const numbers of [block.numbers, least])
+      yield compile([{ ...block, choices, numbers, sides }], { breath: SLOW_BREATH, edgeOf: () => null, shelf }).cues;
   }
 }
 
 function combinations({ choices }: Pick<Method, 'choices'>): ChoiceValues[] {
-  return choices.reduce<ChoiceValues[]>((sets, choice) => sets.flatMap((set) => choice.options.map((option) => ({ ...set, [choice.id]: option.id }))), [{}]);
+  return choices.reduce<ChoiceValues[]>(
+    (sets, choice) => sets.flatMap((set) => choice.options.map((option) => ({ ...set, [choice.id]: option.id }))),
+    [{}],
+  );
 }

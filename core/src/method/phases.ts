@@ -1,5 +1,18 @@
 /** What hands and athlete do, in general. */
-export const TECHNIQUES = ['lengthen', 'contract', 'active', 'mobilize', 'traction', 'press', 'friction', 'pin', 'continuous', 'comfort', 'nerve-line', 'thrust'] as const;
+export const TECHNIQUES = [
+  'lengthen',
+  'contract',
+  'active',
+  'mobilize',
+  'traction',
+  'press',
+  'friction',
+  'pin',
+  'continuous',
+  'comfort',
+  'nerve-line',
+  'thrust',
+] as const;
 export type Technique = (typeof TECHNIQUES)[number];
 
 /** What looks, sounds and is told alike: a family of phases. */

@@ -20,7 +20,11 @@ export const BUILT_IN: Shelf = { entries: byId(ENTRIES), methods: byId(METHODS),
  * @example shelfWith({ entries: [], methods: [] }).methods.size === BUILT_IN.methods.size // → true
  */
 export function shelfWith(own: { readonly entries: readonly Entry[]; readonly methods: readonly Method[] }): Shelf {
-  return { entries: new Map([...byId(own.entries), ...BUILT_IN.entries]), methods: new Map([...byId(own.methods), ...BUILT_IN.methods]), gone: new Set() };
+  return {
+    entries: new Map([...byId(own.entries), ...BUILT_IN.entries]),
+    methods: new Map([...byId(own.methods), ...BUILT_IN.methods]),
+    gone: new Set(),
+  };
 }
 
 /** Entries that are offered, in the order of the catalogue, a practice's own last. */

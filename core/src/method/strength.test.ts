@@ -4,7 +4,32 @@ import { compile, fits, METHODS, newBlock, ownWay, roundShares, shelfWith, sides
 
 const shares = (entryId: string, methodId: string, numbers: NumberValues = {}, limits?: { holdS: number }) => {
   const block = newBlock('b', entryId, methodId, ['left']);
-  const line = compile([{ ...block, numbers: { ...block.numbers, ...numbers }, ...(limits ? { limits: [{ side: 'left' as const, cap: null, edgeShare: null, effortPct: null, painCeiling: null, grade: null, contractS: null, pressS: null, ...limits }] } : {}) }], { breath: SLOW_BREATH, edgeOf: () => 40 });
+  const line = compile(
+    [
+      {
+        ...block,
+        numbers: { ...block.numbers, ...numbers },
+        ...(limits
+          ? {
+              limits: [
+                {
+                  side: 'left' as const,
+                  cap: null,
+                  edgeShare: null,
+                  effortPct: null,
+                  painCeiling: null,
+                  grade: null,
+                  contractS: null,
+                  pressS: null,
+                  ...limits,
+                },
+              ],
+            }
+          : {}),
+      },
+    ],
+    { breath: SLOW_BREATH, edgeOf: () => 40 },
+  );
   return roundShares(line, 0, 'left');
 };
 
@@ -14,7 +39,8 @@ test('at its own numbers every way brings its own share, on every entry, in ever
     for (const method of METHODS.filter((each) => fits(entry, each))) {
       const side = sidesOf(entry)[0]!;
       const line = compile([newBlock('b', entry.id, method.id, [side])], { breath: SLOW_BREATH, edgeOf: () => null });
-      for (const share of roundShares(line, 0, side)) expect([entry.id, method.id, Math.round(share * 1000) / 1000]).toEqual([entry.id, method.id, method.share]);
+      for (const share of roundShares(line, 0, side))
+        expect([entry.id, method.id, Math.round(share * 1000) / 1000]).toEqual([entry.id, method.id, method.share]);
       seen += 1;
     }
   }
@@ -34,17 +60,41 @@ test('a longer hold brings more, ever less of it; a firm press no more than a mo
 });
 
 test('what cautions cut counts as cut, and numbers only as far as the line takes them', () => {
-  expect(shares('hamstring-heel-on-shoulder', 'static-hold', { hold: [40] }, { holdS: 10 })).toEqual(shares('hamstring-heel-on-shoulder', 'static-hold', { hold: [10] }));
-  fc.assert(fc.property(fc.integer({ min: 2, max: 119 }), (hold) => {
-    expect(shares('hamstring-heel-on-shoulder', 'static-hold', { hold: [hold + 1] })[0]!).toBeGreaterThanOrEqual(shares('hamstring-heel-on-shoulder', 'static-hold', { hold: [hold] })[0]!);
-  }));
+  expect(shares('hamstring-heel-on-shoulder', 'static-hold', { hold: [40] }, { holdS: 10 })).toEqual(
+    shares('hamstring-heel-on-shoulder', 'static-hold', { hold: [10] }),
+  );
+  fc.assert(
+    fc.property(fc.integer({ min: 2, max: 119 }), (hold) => {
+      expect(shares('hamstring-heel-on-shoulder', 'static-hold', { hold: [hold + 1] })[0]!).toBeGreaterThanOrEqual(
+        shares('hamstring-heel-on-shoulder', 'static-hold', { hold: [hold] })[0]!,
+      );
+    }),
+  );
 });
 
 test('a practice’s own way counts by its numbers against the one it was made from, whatever it is called', () => {
-  const own = (numbers: NumberValues) => ownWay('ours', { kind: 'way', baseId: 'static-hold', name: 'Ours', purpose: '', what: '', synonyms: [], schoolsDiffer: '', rounds: 2, numbers, choices: {}, lists: {} });
+  const own = (numbers: NumberValues) =>
+    ownWay('ours', {
+      kind: 'way',
+      baseId: 'static-hold',
+      name: 'Ours',
+      purpose: '',
+      what: '',
+      synonyms: [],
+      schoolsDiffer: '',
+      rounds: 2,
+      numbers,
+      choices: {},
+      lists: {},
+    });
   const of = (numbers: NumberValues) => {
     const shelf = shelfWith({ entries: [], methods: [own(numbers)] });
-    return roundShares(compile([newBlock('b', 'calf-supine', 'ours', ['left'], shelf)], { breath: SLOW_BREATH, edgeOf: () => 10, shelf }), 0, 'left', shelf);
+    return roundShares(
+      compile([newBlock('b', 'calf-supine', 'ours', ['left'], shelf)], { breath: SLOW_BREATH, edgeOf: () => 10, shelf }),
+      0,
+      'left',
+      shelf,
+    );
   };
   expect(of({})).toEqual(shares('calf-supine', 'static-hold'));
   expect(of({ hold: [60] })).toEqual(shares('calf-supine', 'static-hold', { hold: [60] }));

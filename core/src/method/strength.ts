@@ -58,7 +58,12 @@ export function sharesOf(work: readonly RoundWork[], entry: Entry, method: Metho
 export function roundWork(line: Pick<Line, 'cues'>, blockIndex: number, side: Side, done: CueDone = asPlanned(line)): RoundWork[] {
   const cues = line.cues.filter((cue) => cue.blockIndex === blockIndex && cue.side === side && cue.round >= 1);
   const rounds = cues[0]?.rounds ?? 0;
-  return Array.from({ length: rounds }, (_, i) => workOf(cues.filter((cue) => Math.min(cue.round, rounds) === i + 1), done));
+  return Array.from({ length: rounds }, (_, i) =>
+    workOf(
+      cues.filter((cue) => Math.min(cue.round, rounds) === i + 1),
+      done,
+    ),
+  );
 }
 
 function strength(round: RoundWork, usual: RoundWork): number {
@@ -83,7 +88,12 @@ function workOf(cues: readonly Cue[], { secondsOf, effortOf }: CueDone): RoundWo
   const seconds = (some: readonly Cue[]) => some.reduce((sum, cue) => sum + secondsOf(cue.index), 0);
   const pressed = of('contraction');
   const pressedS = seconds(pressed);
-  return { heldS: seconds(of('end-range')), workedS: seconds(of('work')) + seconds(of('bout')) + pressedS, pressedS, effortPct: Math.max(0, ...pressed.map((cue) => effortOf(cue.index) ?? 0)) };
+  return {
+    heldS: seconds(of('end-range')),
+    workedS: seconds(of('work')) + seconds(of('bout')) + pressedS,
+    pressedS,
+    effortPct: Math.max(0, ...pressed.map((cue) => effortOf(cue.index) ?? 0)),
+  };
 }
 
 const USUAL = new WeakMap<Entry, Map<string, RoundWork>>();
@@ -97,8 +107,15 @@ function usualRound(entry: Entry, method: Method, shelf: Shelf): RoundWork {
   if (found) return found;
   const only: Shelf = { ...shelf, entries: new Map([[entry.id, { ...entry, ways: [id, ...entry.ways] as unknown as Entry['ways'] }]]) };
   const block = newBlock('usual', entry.id, id, sidesOf(entry).slice(0, 1), only);
-  const { cues } = compile([{ ...block, sides: block.sides.map((each) => ({ ...each, rounds: 1 })) }], { breath: SLOW_BREATH, edgeOf: () => null, shelf: only });
-  const work = workOf(cues.filter((cue) => cue.round >= 1), asPlanned({ cues }));
+  const { cues } = compile([{ ...block, sides: block.sides.map((each) => ({ ...each, rounds: 1 })) }], {
+    breath: SLOW_BREATH,
+    edgeOf: () => null,
+    shelf: only,
+  });
+  const work = workOf(
+    cues.filter((cue) => cue.round >= 1),
+    asPlanned({ cues }),
+  );
   known.set(id, work);
   return work;
 }

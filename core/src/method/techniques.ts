@@ -25,7 +25,14 @@ const found = new WeakMap<object, readonly Technique[]>();
 export function techniquesOf(method: Pick<Method, 'axis' | 'opening' | 'round' | 'closing'>): readonly Technique[] {
   const known = found.get(method);
   if (known) return known;
-  const techniques = [...new Set(phasesOf(method).flatMap((phase): Technique[] => [...PHASE_KINDS[phase.kind].techniques, ...(method.axis === 'motion' && toEdge(phase) ? ['lengthen' as const] : [])]))];
+  const techniques = [
+    ...new Set(
+      phasesOf(method).flatMap((phase): Technique[] => [
+        ...PHASE_KINDS[phase.kind].techniques,
+        ...(method.axis === 'motion' && toEdge(phase) ? ['lengthen' as const] : []),
+      ]),
+    ),
+  ];
   found.set(method, techniques);
   return techniques;
 }
@@ -35,7 +42,14 @@ export function techniquesOf(method: Pick<Method, 'axis' | 'opening' | 'round' |
  * @example reachesEdge(findMethod('position-of-comfort'), {}) // → false
  */
 export function reachesEdge(method: Pick<Method, 'axis' | 'opening' | 'round' | 'closing'>, numbers: NumberValues): boolean {
-  return method.axis === 'motion' && phasesOf(method).some((phase) => toEdge(phase) || (phase.angle.to === 'part-way' && (numbers[phase.angle.share] ?? []).some((share) => share >= AS_GOOD_AS_EDGE_PCT)));
+  return (
+    method.axis === 'motion' &&
+    phasesOf(method).some(
+      (phase) =>
+        toEdge(phase) ||
+        (phase.angle.to === 'part-way' && (numbers[phase.angle.share] ?? []).some((share) => share >= AS_GOOD_AS_EDGE_PCT)),
+    )
+  );
 }
 
 /**

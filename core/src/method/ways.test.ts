@@ -1,18 +1,58 @@
 import fc from 'fast-check';
 import { ENTRIES, findEntry } from '../catalogue/index.ts';
 import { applyEvent, carryTo, READY } from '../table/index.ts';
-import { BUILT_IN, checkBlock, compile, doseOf, fits, METHODS, newBlock, phaseKind, shelfWith, sidesOf, SLOW_BREATH, techniquesOf, type BlockPlan, type Line, type Method } from './index.ts';
+import {
+  BUILT_IN,
+  checkBlock,
+  compile,
+  doseOf,
+  fits,
+  METHODS,
+  newBlock,
+  phaseKind,
+  shelfWith,
+  sidesOf,
+  SLOW_BREATH,
+  techniquesOf,
+  type BlockPlan,
+  type Line,
+  type Method,
+} from './index.ts';
 
 const at = (edge: number) => ({ breath: SLOW_BREATH, edgeOf: () => edge });
-const block = (entryId: string, methodId: string, change: Partial<BlockPlan> = {}): BlockPlan => ({ ...newBlock('b', entryId, methodId, ['left']), ...change });
+const block = (entryId: string, methodId: string, change: Partial<BlockPlan> = {}): BlockPlan => ({
+  ...newBlock('b', entryId, methodId, ['left']),
+  ...change,
+});
 const kinds = (line: Line) => line.cues.map((cue) => cue.kind).join(' ');
 const seconds = (line: Line, kind: string) => line.cues.filter((cue) => cue.kind === kind).map((cue) => (cue.endMs - cue.startMs) / 1000);
 
 // The rows of the table of ways of working, common practice: what each has to be able to say.
 test('all twenty-three rows are there, each saying what it is for, how sure it is, and what schools differ on', () => {
   expect(METHODS.map((method) => method.id).sort()).toEqual([
-    'active-assisted', 'agonist-contract', 'breath-sink', 'brief-hold', 'continuous-motion', 'cr-backoff', 'cr-breath', 'cr-firm', 'cr-light', 'crac', 'four-way', 'glide-circumduct', 'inhibit-integrated', 'line-press',
-    'mobilize-movement', 'mobilize-oscillate', 'mobilize-sustained', 'pin-lengthen', 'point-hold', 'position-of-comfort', 'pulsed', 'slack-stretch', 'static-hold',
+    'active-assisted',
+    'agonist-contract',
+    'breath-sink',
+    'brief-hold',
+    'continuous-motion',
+    'cr-backoff',
+    'cr-breath',
+    'cr-firm',
+    'cr-light',
+    'crac',
+    'four-way',
+    'glide-circumduct',
+    'inhibit-integrated',
+    'line-press',
+    'mobilize-movement',
+    'mobilize-oscillate',
+    'mobilize-sustained',
+    'pin-lengthen',
+    'point-hold',
+    'position-of-comfort',
+    'pulsed',
+    'slack-stretch',
+    'static-hold',
   ]);
   for (const method of METHODS) {
     for (const words of [method.what, method.purpose, method.schoolsDiffer, method.breathWords]) expect(words.length).toBeGreaterThan(8);
@@ -28,8 +68,29 @@ test('all twenty-three rows are there, each saying what it is for, how sure it i
 
 // Pain ceilings and defaults of the same table.
 test.each([
-  ['static-hold', 4], ['brief-hold', 4], ['cr-light', 4], ['cr-breath', 4], ['cr-firm', 4], ['cr-backoff', 4], ['agonist-contract', 3], ['crac', 4], ['active-assisted', 3], ['pulsed', 5], ['inhibit-integrated', 5], ['four-way', 4], ['position-of-comfort', 2],
-  ['pin-lengthen', 4], ['point-hold', 4], ['slack-stretch', 3], ['mobilize-oscillate', 3], ['mobilize-sustained', 3], ['mobilize-movement', 2], ['continuous-motion', 2], ['breath-sink', 2], ['line-press', 4], ['glide-circumduct', 4],
+  ['static-hold', 4],
+  ['brief-hold', 4],
+  ['cr-light', 4],
+  ['cr-breath', 4],
+  ['cr-firm', 4],
+  ['cr-backoff', 4],
+  ['agonist-contract', 3],
+  ['crac', 4],
+  ['active-assisted', 3],
+  ['pulsed', 5],
+  ['inhibit-integrated', 5],
+  ['four-way', 4],
+  ['position-of-comfort', 2],
+  ['pin-lengthen', 4],
+  ['point-hold', 4],
+  ['slack-stretch', 3],
+  ['mobilize-oscillate', 3],
+  ['mobilize-sustained', 3],
+  ['mobilize-movement', 2],
+  ['continuous-motion', 2],
+  ['breath-sink', 2],
+  ['line-press', 4],
+  ['glide-circumduct', 4],
 ] as const)('%s stops above %d', (id, ceiling) => {
   expect(METHODS.find((method) => method.id === id)!.numbers.find((spec) => spec.id === 'painCeiling')!.default).toEqual([ceiling]);
 });
@@ -46,23 +107,42 @@ describe('what the phase model can say', () => {
 
   test('directions: four of them, then as many as are named', () => {
     const four = compile([block('cuff-four-way', 'four-way')], at(60));
-    expect(four.cues.filter((cue) => cue.kind === 'contract').map((cue) => cue.text)).toEqual(['Press out', 'Press in', 'Press up', 'Press down']);
-    const hours = compile([block('cuff-four-way', 'four-way', { lists: { directions: ['10 o’clock', '2 o’clock', '12 o’clock'] } })], at(60));
-    expect(hours.cues.filter((cue) => cue.kind === 'contract').map((cue) => cue.text)).toEqual(['Press 10 o’clock', 'Press 2 o’clock', 'Press 12 o’clock']);
+    expect(four.cues.filter((cue) => cue.kind === 'contract').map((cue) => cue.text)).toEqual([
+      'Press out',
+      'Press in',
+      'Press up',
+      'Press down',
+    ]);
+    const hours = compile(
+      [block('cuff-four-way', 'four-way', { lists: { directions: ['10 o’clock', '2 o’clock', '12 o’clock'] } })],
+      at(60),
+    );
+    expect(hours.cues.filter((cue) => cue.kind === 'contract').map((cue) => cue.text)).toEqual([
+      'Press 10 o’clock',
+      'Press 2 o’clock',
+      'Press 12 o’clock',
+    ]);
   });
 
   test('bouts with an oscillation rate; rocking with a tempo', () => {
     const bouts = compile([block('ankle-back-glide', 'mobilize-oscillate')], at(12)).cues.filter((cue) => cue.kind === 'oscillate');
     expect(bouts.map((cue) => cue.perMin)).toEqual([120, 120, 120]);
-    expect(compile([block('low-back-rock', 'continuous-motion', { sides: [{ side: 'midline', rounds: 1 }] })], at(30)).cues.find((cue) => cue.kind === 'rock')!.perMin).toBe(40);
+    expect(
+      compile([block('low-back-rock', 'continuous-motion', { sides: [{ side: 'midline', rounds: 1 }] })], at(30)).cues.find(
+        (cue) => cue.kind === 'rock',
+      )!.perMin,
+    ).toBe(40);
   });
 
   test('breath-led deepening: down on each breath out, still on each breath in, a little deeper every time', () => {
     const line = compile([block('lumbar-forearm-sink', 'breath-sink')], at(30));
     const sinks = line.cues.filter((cue) => cue.kind === 'sink').slice(1);
     expect(sinks).toHaveLength(9);
-    for (const cue of sinks) expect([cue.breath, Math.round((cue.to - cue.from) * 100) / 100, cue.endMs - cue.startMs]).toEqual(['out', 0.1, 6000]);
-    expect(line.cues.filter((cue) => cue.kind === 'wait').every((cue) => cue.from === cue.to && cue.breath === 'in' && cue.breathOffsetMs === 0)).toBe(true);
+    for (const cue of sinks)
+      expect([cue.breath, Math.round((cue.to - cue.from) * 100) / 100, cue.endMs - cue.startMs]).toEqual(['out', 0.1, 6000]);
+    expect(
+      line.cues.filter((cue) => cue.kind === 'wait').every((cue) => cue.from === cue.to && cue.breath === 'in' && cue.breathOffsetMs === 0),
+    ).toBe(true);
     expect(line.blocks[0]!.unit).toBe('of10');
   });
 
@@ -82,7 +162,9 @@ describe('what the phase model can say', () => {
   });
 
   test('comfort position, then lengthening, then the reset: in this order', () => {
-    expect(kinds(compile([block('rectus-femoris-pin', 'inhibit-integrated')], at(80)))).toContain('press shorten comfort return move contract relax advance hold active return set-up');
+    expect(kinds(compile([block('rectus-femoris-pin', 'inhibit-integrated')], at(80)))).toContain(
+      'press shorten comfort return move contract relax advance hold active return set-up',
+    );
   });
 
   test('active repetitions at several angles', () => {
@@ -101,10 +183,24 @@ describe('what the phase model can say', () => {
 
 describe('two-sided work', () => {
   test('left, right, left: rounds and their numbers count on, the edge is where it was left', () => {
-    const line = compile([block('rectus-femoris-prone', 'cr-breath', { sides: [{ side: 'left', rounds: 2 }, { side: 'right', rounds: 1 }, { side: 'left', rounds: 1 }] })], at(4));
+    const line = compile(
+      [
+        block('rectus-femoris-prone', 'cr-breath', {
+          sides: [
+            { side: 'left', rounds: 2 },
+            { side: 'right', rounds: 1 },
+            { side: 'left', rounds: 1 },
+          ],
+        }),
+      ],
+      at(4),
+    );
     const contractions = line.cues.filter((cue) => cue.kind === 'contract');
     expect(contractions.map(({ side, pass, round, rounds, effortPct }) => [side, pass, round, rounds, effortPct])).toEqual([
-      ['left', 0, 1, 3, 20], ['left', 0, 2, 3, 30], ['right', 1, 1, 1, 20], ['left', 2, 3, 3, 40],
+      ['left', 0, 1, 3, 20],
+      ['left', 0, 2, 3, 30],
+      ['right', 1, 1, 1, 20],
+      ['left', 2, 3, 3, 40],
     ]);
     const [, second, , third] = contractions;
     expect(third!.from).toBeGreaterThan(second!.from);
@@ -114,7 +210,31 @@ describe('two-sided work', () => {
   });
 
   test('the share of the way that cautions allow is counted from today’s edge in every pass', () => {
-    const line = compile([block('rectus-femoris-prone', 'static-hold', { sides: [{ side: 'left', rounds: 2 }, { side: 'right', rounds: 1 }, { side: 'left', rounds: 2 }], limits: [{ side: 'left', cap: null, edgeShare: 0.8, effortPct: null, painCeiling: null, grade: null, holdS: null, contractS: null, pressS: null }] })], at(10));
+    const line = compile(
+      [
+        block('rectus-femoris-prone', 'static-hold', {
+          sides: [
+            { side: 'left', rounds: 2 },
+            { side: 'right', rounds: 1 },
+            { side: 'left', rounds: 2 },
+          ],
+          limits: [
+            {
+              side: 'left',
+              cap: null,
+              edgeShare: 0.8,
+              effortPct: null,
+              painCeiling: null,
+              grade: null,
+              holdS: null,
+              contractS: null,
+              pressS: null,
+            },
+          ],
+        }),
+      ],
+      at(10),
+    );
     expect(new Set(line.cues.filter((cue) => cue.side === 'left').map((cue) => cue.furthest))).toEqual(new Set([8]));
   });
 });
@@ -162,8 +282,11 @@ test('a practice’s own way fits where the one it was made from does, and canno
 });
 
 test('lists: too few, too many, empty names', () => {
-  fc.assert(fc.property(fc.array(fc.string({ maxLength: 45 }), { maxLength: 14 }), (directions) => {
-    const sound = directions.length >= 1 && directions.length <= 12 && directions.every((each) => each.trim() !== '' && each.length <= 40);
-    expect(checkBlock(block('cuff-four-way', 'four-way', { lists: { directions } })).length === 0).toBe(sound);
-  }));
+  fc.assert(
+    fc.property(fc.array(fc.string({ maxLength: 45 }), { maxLength: 14 }), (directions) => {
+      const sound =
+        directions.length >= 1 && directions.length <= 12 && directions.every((each) => each.trim() !== '' && each.length <= 40);
+      expect(checkBlock(block('cuff-four-way', 'four-way', { lists: { directions } })).length === 0).toBe(sound);
+    }),
+  );
 });

@@ -49,8 +49,23 @@ export interface AthleteFields {
 
 /** What a new athlete's file holds besides the name and what the tables need. */
 export const BLANK_FILE: Omit<AthleteFields, 'name' | 'birthDate' | 'referenceSex' | 'rowing' | 'about' | 'breathPeriodMs'> = {
-  sport: '', role: '', hand: 'unknown', foot: 'unknown', thighCm: null, legCm: null, armCm: null, forearmCm: null, build: '', preferences: '', coach: '', contacts: [],
-  medications: [], historyOn: null, beighton: null, availability: 'full', availableUntil: null,
+  sport: '',
+  role: '',
+  hand: 'unknown',
+  foot: 'unknown',
+  thighCm: null,
+  legCm: null,
+  armCm: null,
+  forearmCm: null,
+  build: '',
+  preferences: '',
+  coach: '',
+  contacts: [],
+  medications: [],
+  historyOn: null,
+  beighton: null,
+  availability: 'full',
+  availableUntil: null,
 };
 
 export interface Athlete extends AthleteFields {
@@ -99,7 +114,10 @@ export interface AthleteFile {
 }
 
 /** A line of the list; the file itself is asked for by id. */
-export interface AthleteRow extends Pick<Athlete, 'id' | 'name' | 'birthDate' | 'referenceSex' | 'rowing' | 'about' | 'availability' | 'availableUntil'> {
+export interface AthleteRow extends Pick<
+  Athlete,
+  'id' | 'name' | 'birthDate' | 'referenceSex' | 'rowing' | 'about' | 'availability' | 'availableUntil'
+> {
   readonly lastVisitAt: string | null;
   readonly visits: number;
   /** Conditions on file that are not over. */

@@ -17,7 +17,12 @@ const HOLD_SCORE = 7;
  * limited availability eases. Null when nobody arrived in the last two weeks. It gives away no reason.
  * @example readinessShape({ daysSinceArrival: 3, score: 5, referred: false, availability: 'full' }) // → 'ease'
  */
-export function readinessShape(last: { readonly daysSinceArrival: number | null; readonly score: number | null; readonly referred: boolean; readonly availability: AvailabilityLevel }): ReadinessShape | null {
+export function readinessShape(last: {
+  readonly daysSinceArrival: number | null;
+  readonly score: number | null;
+  readonly referred: boolean;
+  readonly availability: AvailabilityLevel;
+}): ReadinessShape | null {
   if (last.availability === 'out') return 'hold';
   if (last.daysSinceArrival === null || last.daysSinceArrival > FRESH_DAYS) return last.availability === 'limited' ? 'ease' : null;
   if (last.referred || (last.score ?? 0) >= HOLD_SCORE) return 'hold';
@@ -31,7 +36,11 @@ export interface CoachAthlete {
   readonly availability: AvailabilityLevel;
   readonly availableUntil: string | null;
   /** Range before work at each visit, oldest first, by motion and side. */
-  readonly trends: readonly { readonly motionId: string; readonly side: Side; readonly points: readonly { readonly on: string; readonly value: number }[] }[];
+  readonly trends: readonly {
+    readonly motionId: string;
+    readonly side: Side;
+    readonly points: readonly { readonly on: string; readonly value: number }[];
+  }[];
 }
 
 /** What a coach sees: the squads given to them, and of each athlete no more than this. */
@@ -43,9 +52,23 @@ export interface CoachPage {
 export interface CoachFacts {
   readonly today: string;
   /** One row for each squad and member; a squad without members has one with no athlete. By squad, then by name. */
-  readonly members: readonly { readonly squadId: string; readonly squadName: string; readonly id: string | null; readonly name: string | null; readonly availability: AvailabilityLevel | null; readonly availableUntil: string | null }[];
+  readonly members: readonly {
+    readonly squadId: string;
+    readonly squadName: string;
+    readonly id: string | null;
+    readonly name: string | null;
+    readonly availability: AvailabilityLevel | null;
+    readonly availableUntil: string | null;
+  }[];
   /** Oldest first. */
-  readonly visits: readonly { readonly id: string; readonly athleteId: string; readonly on: string; readonly score: number | null; readonly referred: boolean; readonly arrived: boolean }[];
+  readonly visits: readonly {
+    readonly id: string;
+    readonly athleteId: string;
+    readonly on: string;
+    readonly score: number | null;
+    readonly referred: boolean;
+    readonly arrived: boolean;
+  }[];
   readonly readings: readonly { readonly visitId: string; readonly motionId: string; readonly side: Side; readonly value: number }[];
 }
 
@@ -58,14 +81,34 @@ export function coachPage({ today, members, visits, readings }: CoachFacts): Coa
     const last = own.findLast((visit) => visit.arrived);
     const over = availableUntil !== null && availableUntil < today;
     const level = over ? 'full' : availability!;
-    const points = own.flatMap((visit) => (byVisit.get(visit.id) ?? []).map(({ motionId, side, value }) => ({ motionId, side, on: visit.on, value })));
+    const points = own.flatMap((visit) =>
+      (byVisit.get(visit.id) ?? []).map(({ motionId, side, value }) => ({ motionId, side, on: visit.on, value })),
+    );
     return {
-      id: id!, name: name!, availability: level, availableUntil: over ? null : availableUntil,
-      readiness: readinessShape({ daysSinceArrival: last ? daysBetween(last.on, today) : null, score: last?.score ?? null, referred: last?.referred ?? false, availability: level }),
-      trends: [...groupBy(points, (point) => `${point.motionId}/${point.side}`).values()].map((list) => ({ motionId: list[0]!.motionId, side: list[0]!.side, points: list.map(({ on, value }) => ({ on, value })) })),
+      id: id!,
+      name: name!,
+      availability: level,
+      availableUntil: over ? null : availableUntil,
+      readiness: readinessShape({
+        daysSinceArrival: last ? daysBetween(last.on, today) : null,
+        score: last?.score ?? null,
+        referred: last?.referred ?? false,
+        availability: level,
+      }),
+      trends: [...groupBy(points, (point) => `${point.motionId}/${point.side}`).values()].map((list) => ({
+        motionId: list[0]!.motionId,
+        side: list[0]!.side,
+        points: list.map(({ on, value }) => ({ on, value })),
+      })),
     };
   };
-  return { squads: [...groupBy(members, (member) => member.squadId).values()].map((rows) => ({ id: rows[0]!.squadId, name: rows[0]!.squadName, athletes: rows.filter((row) => row.id !== null).map(athleteOf) })) };
+  return {
+    squads: [...groupBy(members, (member) => member.squadId).values()].map((rows) => ({
+      id: rows[0]!.squadId,
+      name: rows[0]!.squadName,
+      athletes: rows.filter((row) => row.id !== null).map(athleteOf),
+    })),
+  };
 }
 
 function groupBy<T>(list: readonly T[], keyOf: (item: T) => string): Map<string, T[]> {

@@ -1,7 +1,28 @@
 import { MOTIONS, sportDifference, type Instrument, type Motion, type PersonFacts, type RowingSide, type Side } from '../body/index.ts';
 import {
-  between, cannotTell, classifyChange, classifyReference, compareSides, errorOf, instrumentChange, NOTHING_KNOWN, rankStiffness, referenceBands, sidesCannotTell,
-  type ChangeVerdict, type ErrorFor, type ErrorKnowledge, type InstrumentChange, type ReadBy, type Stiffness, type ErrorOfMeasurement, type Measured, type ReferenceBand, type ReferenceVerdict, type SideVerdict, type Uncertain,
+  between,
+  cannotTell,
+  classifyChange,
+  classifyReference,
+  compareSides,
+  errorOf,
+  instrumentChange,
+  NOTHING_KNOWN,
+  rankStiffness,
+  referenceBands,
+  sidesCannotTell,
+  type ChangeVerdict,
+  type ErrorFor,
+  type ErrorKnowledge,
+  type InstrumentChange,
+  type ReadBy,
+  type Stiffness,
+  type ErrorOfMeasurement,
+  type Measured,
+  type ReferenceBand,
+  type ReferenceVerdict,
+  type SideVerdict,
+  type Uncertain,
 } from '../measure/index.ts';
 import type { Moment, PastReading } from './visit.ts';
 
@@ -33,7 +54,11 @@ export interface SideComparison {
   readonly sinceBaseline: ChangeVerdict | null;
   readonly sinceLast: ChangeVerdict | null;
   /** Where the value compared with was read with another instrument than today's. */
-  readonly otherInstrument: { readonly baseline: InstrumentChange | null; readonly last: InstrumentChange | null; readonly before: InstrumentChange | null };
+  readonly otherInstrument: {
+    readonly baseline: InstrumentChange | null;
+    readonly last: InstrumentChange | null;
+    readonly before: InstrumentChange | null;
+  };
   /** After against before, today. */
   readonly gained: ChangeVerdict | null;
   readonly reference: ReferenceVerdict | null;
@@ -66,17 +91,27 @@ export interface ComparisonContext {
  * read it with the instrument it was read with. Where instruments differ that is flagged, and when the practice has compared
  * the two and wants it, the earlier value is shifted first and carries the error of the shift too.
  */
-export function compareMotion(motion: Motion, moment: Moment, { person, onDay, today, past, errors = NOTHING_KNOWN }: ComparisonContext): MotionComparison {
-  const measured = (read: Read, question: ErrorFor): Measured => { const { sem, df, own } = errorOf(motion, read, errors, question); return { value: read.value, sem, df, own }; };
+export function compareMotion(
+  motion: Motion,
+  moment: Moment,
+  { person, onDay, today, past, errors = NOTHING_KNOWN }: ComparisonContext,
+): MotionComparison {
+  const measured = (read: Read, question: ErrorFor): Measured => {
+    const { sem, df, own } = errorOf(motion, read, errors, question);
+    return { value: read.value, sem, df, own };
+  };
   /** The earlier value as it would stand beside the later one, or why it cannot. */
   const beside = (from: Read, to: Read, question: ErrorFor): Measured | string => {
     const way = between(motion, from, to, errors);
     const plain = measured(from, question);
     if (way.kind === 'cannot-tell') return way.because;
-    return way.kind === 'alike' ? plain : { ...plain, value: plain.value + way.correction, ...together(plain, { sem: way.error, df: way.df }) };
+    return way.kind === 'alike'
+      ? plain
+      : { ...plain, value: plain.value + way.correction, ...together(plain, { sem: way.error, df: way.df }) };
   };
   const bands = referenceBands(motion.id, person, onDay);
-  const find = (side: Side, at: Moment) => today.find((value) => value.motionId === motion.id && value.side === side && value.moment === at) ?? null;
+  const find = (side: Side, at: Moment) =>
+    today.find((value) => value.motionId === motion.id && value.side === side && value.moment === at) ?? null;
   const measuredSides = motion.sides.map((side): Omit<SideComparison, 'short'> => {
     const earlier = past.filter((reading) => reading.motionId === motion.id && reading.side === side && reading.moment === 'before');
     const [before, after, baseline, last] = [find(side, 'before'), find(side, 'after'), earlier[0] ?? null, earlier.at(-1) ?? null];
@@ -85,10 +120,17 @@ export function compareMotion(motion: Motion, moment: Moment, { person, onDay, t
     const change = (from: Read | null, to: ValueToday | null, question: ErrorFor) => {
       if (!from || !to) return null;
       const earlier = beside(from, to, question);
-      return typeof earlier === 'string' ? cannotTell(measured(from, question), measured(to, question), motion, earlier) : classifyChange(earlier, measured(to, question), motion);
+      return typeof earlier === 'string'
+        ? cannotTell(measured(from, question), measured(to, question), motion, earlier)
+        : classifyChange(earlier, measured(to, question), motion);
     };
     return {
-      side, before, after, now, baseline, last,
+      side,
+      before,
+      after,
+      now,
+      baseline,
+      last,
       error: now ? errorOf(motion, now, errors, 'within') : null,
       errorOverDays: now ? errorOf(motion, now, errors, 'between') : null,
       otherInstrument: { baseline: swapped(baseline), last: swapped(last), before: moment === 'after' ? swapped(before) : null },
@@ -106,7 +148,9 @@ export function compareMotion(motion: Motion, moment: Moment, { person, onDay, t
 
   function sidesOf(one: Read, other: Read) {
     const [first, second] = [beside(one, other, 'within'), measured(other, 'within')];
-    return typeof first === 'string' ? sidesCannotTell(measured(one, 'within'), second, motion, first) : compareSides(first, second, motion, sportDifference(motion.id, person.rowing));
+    return typeof first === 'string'
+      ? sidesCannotTell(measured(one, 'within'), second, motion, first)
+      : compareSides(first, second, motion, sportDifference(motion.id, person.rowing));
   }
 }
 
@@ -129,9 +173,16 @@ export interface Stiffest {
  */
 export function stiffestFirst(context: ComparisonContext): Stiffest[] {
   const read = new Set(context.today.map((value) => value.motionId));
-  const comparisons = new Map(MOTIONS.filter((motion) => read.has(motion.id)).map((motion) => [motion.id, compareMotion(motion, 'before', context)]));
-  const ranked = rankStiffness([...comparisons.values()].flatMap(({ motion, sides, sideVerdict }) =>
-    sides.flatMap((each) => (each.now && each.error ? [{ motion, side: each.side, sem: each.error.sem, reference: each.reference, sides: sideVerdict }] : []))));
+  const comparisons = new Map(
+    MOTIONS.filter((motion) => read.has(motion.id)).map((motion) => [motion.id, compareMotion(motion, 'before', context)]),
+  );
+  const ranked = rankStiffness(
+    [...comparisons.values()].flatMap(({ motion, sides, sideVerdict }) =>
+      sides.flatMap((each) =>
+        each.now && each.error ? [{ motion, side: each.side, sem: each.error.sem, reference: each.reference, sides: sideVerdict }] : [],
+      ),
+    ),
+  );
   const seen = new Set<string>();
   return ranked.flatMap((stiffness) => {
     if (seen.has(stiffness.motion.id)) return [];

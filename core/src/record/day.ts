@@ -25,7 +25,9 @@ export interface ProjectedVisit {
  */
 export function projectDay(visits: readonly Booked[], nowMs: number): ProjectedVisit[] {
   const mayCome = (visit: Booked) => visit.step !== 'arrive' || endOf(visit) > nowMs;
-  const waiting = visits.filter((visit) => isOn(visit) && visit.finishedAt === null && mayCome(visit)).sort((a, b) => startOf(a) - startOf(b) || a.id.localeCompare(b.id));
+  const waiting = visits
+    .filter((visit) => isOn(visit) && visit.finishedAt === null && mayCome(visit))
+    .sort((a, b) => startOf(a) - startOf(b) || a.id.localeCompare(b.id));
   const done: { visit: Booked; endsMs: number }[] = [];
   return waiting.map((visit) => {
     const begun = visit.step !== 'arrive';
@@ -35,7 +37,8 @@ export function projectDay(visits: readonly Booked[], nowMs: number): ProjectedV
     const endsMs = begun ? Math.max(endOf(visit), nowMs) : startsAtMs + visit.minutes * MINUTE_MS;
     done.push({ visit, endsMs });
     return {
-      id: visit.id, startsAtMs,
+      id: visit.id,
+      startsAtMs,
       lateMin: Math.floor((startsAtMs - startOf(visit)) / MINUTE_MS),
       overMin: begun ? Math.max(0, Math.floor((nowMs - endOf(visit)) / MINUTE_MS)) : 0,
     };

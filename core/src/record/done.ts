@@ -38,7 +38,9 @@ export function whatWasDone(line: Line, state: RunState): SideDone[] {
     const timeIn = (wanted: (cueIndex: number) => boolean) =>
       spans.filter((span) => wanted(span.cueIndex)).reduce((sum, span) => sum + span.endMs - span.startMs, 0);
     const ended = new Set(spans.filter((span) => span.end === 'done').map((span) => span.cueIndex));
-    const finished = Array.from({ length: dose.rounds }, (_, i) => i + 1).filter((round) => ended.has(line.cues.findLastIndex((cue) => isHere(cue.index) && cue.round === round)));
+    const finished = Array.from({ length: dose.rounds }, (_, i) => i + 1).filter((round) =>
+      ended.has(line.cues.findLastIndex((cue) => isHere(cue.index) && cue.round === round)),
+    );
     const discomfort = state.discomfort.filter((note) => isHere(note.cueIndex)).map((note) => note.score);
     return {
       blockIndex: dose.blockIndex,
@@ -52,12 +54,16 @@ export function whatWasDone(line: Line, state: RunState): SideDone[] {
         endRangeMs: timeIn((i) => phaseKind(line.cues[i]!.kind).counts === 'end-range'),
         contractMs: timeIn((i) => phaseKind(line.cues[i]!.kind).counts === 'contraction'),
       },
-      efforts: spans.flatMap((span) => (phaseKind(line.cues[span.cueIndex]!.kind).counts === 'contraction' && span.effortPct !== null ? [span.effortPct] : [])),
+      efforts: spans.flatMap((span) =>
+        phaseKind(line.cues[span.cueIndex]!.kind).counts === 'contraction' && span.effortPct !== null ? [span.effortPct] : [],
+      ),
       discomfort,
       highestDiscomfort: discomfort.length > 0 ? Math.max(...discomfort) : null,
       timesEased: spans.filter((span) => span.end === 'eased').length,
       stopped: state.stops.some((stop) => isHere(stop.cueIndex)),
-      edges: state.edges.filter((note) => note.blockIndex === dose.blockIndex && note.side === dose.side).map(({ round, value }) => ({ round, value })),
+      edges: state.edges
+        .filter((note) => note.blockIndex === dose.blockIndex && note.side === dose.side)
+        .map(({ round, value }) => ({ round, value })),
     };
   });
 }

@@ -12,18 +12,37 @@ export function historyOf(file: AthleteFile, today: string, dayOf: (instant: str
     if (visit.cancelledAt) continue;
     const referred = file.referredVisitIds.includes(visit.id);
     const measured = new Set(file.past.filter((reading) => reading.visitId === visit.id).map((reading) => reading.motionId)).size;
-    const words = [visit.complaint || 'Visit', measured > 0 ? `${measured} ${measured === 1 ? 'motion' : 'motions'} measured` : '', referred ? 'ended in a referral' : visit.finishedAt ? '' : dayOf(visit.startsAt) > today ? 'booked' : 'not finished'].filter(Boolean).join(' · ');
+    const words = [
+      visit.complaint || 'Visit',
+      measured > 0 ? `${measured} ${measured === 1 ? 'motion' : 'motions'} measured` : '',
+      referred ? 'ended in a referral' : visit.finishedAt ? '' : dayOf(visit.startsAt) > today ? 'booked' : 'not finished',
+    ]
+      .filter(Boolean)
+      .join(' · ');
     lines.push({ on: dayOf(visit.startsAt), kind: referred ? 'referral' : 'visit', words, visitId: visit.id });
   }
   for (const condition of file.conditions) {
     const name = conditionWords({ ...condition, resolvedOn: null, onset: null, surgeryOn: null }, today).replace(', date not known', '');
-    const add = (on: string | null, kind: HistoryLine['kind'], words: string) => { if (on) lines.push({ on, kind, words, visitId: null }); };
+    const add = (on: string | null, kind: HistoryLine['kind'], words: string) => {
+      if (on) lines.push({ on, kind, words, visitId: null });
+    };
     add(condition.surgeryOn, 'operation', name);
     if (condition.onset !== condition.surgeryOn) add(condition.onset, 'condition', condition.words ? `${name}: ${condition.words}` : name);
-    add(condition.clearance?.on ?? null, 'clearance', `${name}: cleared by ${condition.clearance?.by}${condition.clearance?.text ? `, “${condition.clearance.text}”` : ''}`);
+    add(
+      condition.clearance?.on ?? null,
+      'clearance',
+      `${name}: cleared by ${condition.clearance?.by}${condition.clearance?.text ? `, “${condition.clearance.text}”` : ''}`,
+    );
     add(condition.resolvedOn, 'resolved', `${name}: over`);
   }
-  for (const area of file.noTouch) lines.push({ on: dayOf(area.since), kind: 'no-touch', words: `Not to be touched: ${placeWords(area.region, area.side)}`, visitId: null });
-  for (const event of file.events.filter((each) => each.onDate <= today)) lines.push({ on: event.onDate, kind: 'event', words: event.name, visitId: null });
+  for (const area of file.noTouch)
+    lines.push({
+      on: dayOf(area.since),
+      kind: 'no-touch',
+      words: `Not to be touched: ${placeWords(area.region, area.side)}`,
+      visitId: null,
+    });
+  for (const event of file.events.filter((each) => each.onDate <= today))
+    lines.push({ on: event.onDate, kind: 'event', words: event.name, visitId: null });
   return lines.sort((a, b) => b.on.localeCompare(a.on));
 }

@@ -4,22 +4,81 @@ export { formatDuration } from './time.ts';
 export { LIMITS, checkBirthDate, isDay } from './limits.ts';
 export { lineOfRun } from './runLine.ts';
 export { currentReadings } from './readings.ts';
-export { compareMotion, stiffestFirst, type ComparisonContext, type MotionComparison, type SideComparison, type Stiffest, type ValueToday } from './comparison.ts';
+export {
+  compareMotion,
+  stiffestFirst,
+  type ComparisonContext,
+  type MotionComparison,
+  type SideComparison,
+  type Stiffest,
+  type ValueToday,
+} from './comparison.ts';
 export { planRound, roundSeconds, SECONDS_A_SIDE, turnSeconds, type Round, type RoundItem } from './round.ts';
 export { proposeMeasuring, type MeasureProposal, type MeasureReason, type ProposalFacts } from './proposal.ts';
 export {
-  emptyValues, knowledgeOf, nextStep, partMeans, partsOf, STUDY_LIMITS, studyOrder, studyProblem, tableOf, unfinishedBecause,
-  type Study, type StudyFields, type StudyKind, type StudyStep, type StudySubject,
+  emptyValues,
+  knowledgeOf,
+  nextStep,
+  partMeans,
+  partsOf,
+  STUDY_LIMITS,
+  studyOrder,
+  studyProblem,
+  tableOf,
+  unfinishedBecause,
+  type Study,
+  type StudyFields,
+  type StudyKind,
+  type StudyStep,
+  type StudySubject,
 } from './study.ts';
 export { cautionContextOf, openQuestions, questionsOf, raisedOf, type OpenQuestion } from './cautions.ts';
 export { sortStrip, stripOf, type Strip, type StripCell, type StripOrder, type StripRow } from './strip.ts';
 export { historyOf } from './history.ts';
 export { projectDay, type ProjectedVisit } from './day.ts';
 export { coachPage, readinessShape, type CoachAthlete, type CoachFacts, type CoachPage, type ReadinessShape } from './coach.ts';
-export { BLANK_FILE, type Athlete, type AthleteFields, type AthleteFile, type AthleteList, type AthleteRow, type AvailabilityLevel, type Condition, type Contact, type Handed, type HistoryLine, type NoTouchArea, type Squad } from './athlete.ts';
+export {
+  BLANK_FILE,
+  type Athlete,
+  type AthleteFields,
+  type AthleteFile,
+  type AthleteList,
+  type AthleteRow,
+  type AvailabilityLevel,
+  type Condition,
+  type Contact,
+  type Handed,
+  type HistoryLine,
+  type NoTouchArea,
+  type Squad,
+} from './athlete.ts';
 export {
   STEPS,
-  type Arrival, type CalendarEvent, type DayPage, type DayVisit, type EdgeAtStart, type EventFields,
-  type Goal, type GoalFields, type Moment, type Note, type Override, type PastBlock, type PastReading, type Plan, type Practice, type Reading, type ReadingFields, type Referral, type ReferralFields, type Run, type RunFields,
-  type SquadStrip, type Step, type StopAnswers, type StoredRunEvent, type Visit, type VisitFile,
+  type Arrival,
+  type CalendarEvent,
+  type DayPage,
+  type DayVisit,
+  type EdgeAtStart,
+  type EventFields,
+  type Goal,
+  type GoalFields,
+  type Moment,
+  type Note,
+  type Override,
+  type PastBlock,
+  type PastReading,
+  type Plan,
+  type Practice,
+  type Reading,
+  type ReadingFields,
+  type Referral,
+  type ReferralFields,
+  type Run,
+  type RunFields,
+  type SquadStrip,
+  type Step,
+  type StopAnswers,
+  type StoredRunEvent,
+  type Visit,
+  type VisitFile,
 } from './visit.ts';

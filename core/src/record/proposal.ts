@@ -1,4 +1,14 @@
-import { JOINT_REGIONS, MOTIONS, sportAsksFor, type BodySide, type Motion, type PersonFacts, type Region, type RowingSide, type Side } from '../body/index.ts';
+import {
+  JOINT_REGIONS,
+  MOTIONS,
+  sportAsksFor,
+  type BodySide,
+  type Motion,
+  type PersonFacts,
+  type Region,
+  type RowingSide,
+  type Side,
+} from '../body/index.ts';
 import { formatValue, type ErrorKnowledge } from '../measure/index.ts';
 import { compareMotion, type ValueToday } from './comparison.ts';
 import { roundSeconds } from './round.ts';
@@ -61,7 +71,12 @@ export function proposeMeasuring(facts: ProposalFacts, minutes: number): Measure
 
 function reasonsFor(motion: Motion, facts: ProposalFacts): MeasureReason[] {
   const readings = facts.past.filter((reading) => reading.motionId === motion.id);
-  return [...lastTime(motion, readings, facts), ...goalReasons(motion, readings, facts), ...complaintReasons(motion, readings, facts), ...sportReasons(motion, readings, facts)];
+  return [
+    ...lastTime(motion, readings, facts),
+    ...goalReasons(motion, readings, facts),
+    ...complaintReasons(motion, readings, facts),
+    ...sportReasons(motion, readings, facts),
+  ];
 }
 
 function lastTime(motion: Motion, readings: readonly PastReading[], facts: ProposalFacts): MeasureReason[] {
@@ -69,12 +84,25 @@ function lastTime(motion: Motion, readings: readonly PastReading[], facts: Propo
   if (!latest) return [];
   const thatVisit = readings.filter((reading) => reading.visitId === latest.visitId);
   const values = thatVisit.map((reading): ValueToday => reading);
-  const { sides, sideVerdict } = compareMotion(motion, 'before', { person: facts.person, onDay: facts.dayOf(latest.startsAt), today: values, past: [], errors: facts.errors });
+  const { sides, sideVerdict } = compareMotion(motion, 'before', {
+    person: facts.person,
+    onDay: facts.dayOf(latest.startsAt),
+    today: values,
+    past: [],
+    errors: facts.errors,
+  });
   const out: MeasureReason[] = [];
   const short = sides.filter((each) => each.short && each.error);
   if (short.length > 0) {
-    const worst = Math.max(...short.map((each) => (each.reference?.kind === 'below' ? each.reference.missing : sideVerdict?.difference ?? 0) / each.error!.sem));
-    const words = sideVerdict?.kind === 'real' ? sideVerdict.words : `${short.length === 2 ? 'both sides' : short[0]!.side === 'midline' ? 'it was' : short[0]!.side} short last time`;
+    const worst = Math.max(
+      ...short.map(
+        (each) => (each.reference?.kind === 'below' ? each.reference.missing : (sideVerdict?.difference ?? 0)) / each.error!.sem,
+      ),
+    );
+    const words =
+      sideVerdict?.kind === 'real'
+        ? sideVerdict.words
+        : `${short.length === 2 ? 'both sides' : short[0]!.side === 'midline' ? 'it was' : short[0]!.side} short last time`;
     out.push({ words, weight: 3 + Math.min(2, worst / 5) });
   }
   if (thatVisit.some((reading) => reading.moment === 'after')) out.push({ words: 'worked on last time: was it kept?', weight: 2.5 });
@@ -84,12 +112,17 @@ function lastTime(motion: Motion, readings: readonly PastReading[], facts: Propo
 }
 
 function goalReasons(motion: Motion, readings: readonly PastReading[], { goals }: ProposalFacts): MeasureReason[] {
-  return goals.filter((goal) => goal.motionId === motion.id).map((goal) => {
-    const last = readings.findLast((reading) => reading.side === goal.side && reading.moment === 'before');
-    const togo = last ? (motion.better === 'higher' ? goal.value - last.value : last.value - goal.value) : null;
-    const left = togo === null ? '' : togo > 0 ? `, ${formatValue(togo, motion.unit)} to go` : ', reached last time';
-    return { words: `goal ${sideWords(goal.side)}${formatValue(goal.value, motion.unit)}${goal.byDate ? ` by ${goal.byDate}` : ''}${left}`, weight: togo !== null && togo <= 0 ? 1.5 : 4 };
-  });
+  return goals
+    .filter((goal) => goal.motionId === motion.id)
+    .map((goal) => {
+      const last = readings.findLast((reading) => reading.side === goal.side && reading.moment === 'before');
+      const togo = last ? (motion.better === 'higher' ? goal.value - last.value : last.value - goal.value) : null;
+      const left = togo === null ? '' : togo > 0 ? `, ${formatValue(togo, motion.unit)} to go` : ', reached last time';
+      return {
+        words: `goal ${sideWords(goal.side)}${formatValue(goal.value, motion.unit)}${goal.byDate ? ` by ${goal.byDate}` : ''}${left}`,
+        weight: togo !== null && togo <= 0 ? 1.5 : 4,
+      };
+    });
 }
 
 const sideWords = (side: Side): string => (side === 'midline' ? '' : `${side} `);
@@ -98,7 +131,9 @@ function complaintReasons(motion: Motion, readings: readonly PastReading[], { co
   if (complaint.region === null || !JOINT_REGIONS[motion.joint].includes(complaint.region)) return [];
   // The closest joint first: it names the region first. A joint further off only counts for what is read anyway.
   const isClosest = JOINT_REGIONS[motion.joint].indexOf(complaint.region) === 0;
-  const usual = MOTIONS.filter((each) => each.joint === motion.joint).slice(0, FIRST_OF_REGION).includes(motion);
+  const usual = MOTIONS.filter((each) => each.joint === motion.joint)
+    .slice(0, FIRST_OF_REGION)
+    .includes(motion);
   if (readings.length === 0 && !usual) return [];
   return [{ words: 'the complaint is here', weight: isClosest ? 3 : 1.5 }];
 }
@@ -106,5 +141,10 @@ function complaintReasons(motion: Motion, readings: readonly PastReading[], { co
 function sportReasons(motion: Motion, readings: readonly PastReading[], { sport }: ProposalFacts): MeasureReason[] {
   const asks = sportAsksFor(sport, motion.id);
   if (!asks) return [];
-  return [{ words: readings.length > 0 ? `${sport.toLowerCase()} asks for it` : `${sport.toLowerCase()} asks for it, no starting value yet`, weight: readings.length > 0 ? 1 : 1.5 }];
+  return [
+    {
+      words: readings.length > 0 ? `${sport.toLowerCase()} asks for it` : `${sport.toLowerCase()} asks for it, no starting value yet`,
+      weight: readings.length > 0 ? 1 : 1.5,
+    },
+  ];
 }

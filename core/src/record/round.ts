@@ -22,7 +22,15 @@ export interface Round {
  * the same, standing up from a chair little. The athlete comes in standing.
  */
 const FAMILY: Record<Position, 'lying' | 'side' | 'sitting' | 'standing'> = {
-  supine: 'lying', prone: 'lying', 'side-lying left': 'side', 'side-lying right': 'side', 'long-sitting': 'sitting', 'seated upright': 'sitting', 'seated leaning': 'sitting', 'floor mat': 'sitting', standing: 'standing',
+  supine: 'lying',
+  prone: 'lying',
+  'side-lying left': 'side',
+  'side-lying right': 'side',
+  'long-sitting': 'sitting',
+  'seated upright': 'sitting',
+  'seated leaning': 'sitting',
+  'floor mat': 'sitting',
+  standing: 'standing',
 };
 const BETWEEN = {
   lying: { lying: 50, side: 35, sitting: 40, standing: 55 },
@@ -47,10 +55,17 @@ export function turnSeconds(from: Position, to: Position): number {
  * the catalogue's order, left before right.
  */
 export function planRound(motions: readonly Motion[], start: Position = 'standing'): Round {
-  const items = MOTIONS.filter((motion) => motions.some((each) => each.id === motion.id)).flatMap((motion) => motion.sides.map((side): RoundItem => ({ motion, side, position: positionOn(motion, side) })));
+  const items = MOTIONS.filter((motion) => motions.some((each) => each.id === motion.id)).flatMap((motion) =>
+    motion.sides.map((side): RoundItem => ({ motion, side, position: positionOn(motion, side) })),
+  );
   const places = [...new Set(items.map((item) => item.position))];
   const { positions, cost } = shortestOrder(places, start);
-  return { items: positions.flatMap((position) => items.filter((item) => item.position === position)), positions, turns: Math.max(0, positions.length - 1), turnSeconds: cost };
+  return {
+    items: positions.flatMap((position) => items.filter((item) => item.position === position)),
+    positions,
+    turns: Math.max(0, positions.length - 1),
+    turnSeconds: cost,
+  };
 }
 
 function shortestOrder(places: readonly Position[], start: Position): { readonly positions: Position[]; readonly cost: number } {

@@ -7,5 +7,9 @@ import type { RunFields } from './visit.ts';
  * Throws PlanProblem when a block is not sound.
  */
 export function lineOfRun({ blocks, breath, edges }: Pick<RunFields, 'blocks' | 'breath' | 'edges'>, shelf?: Shelf): Line {
-  return compile(blocks, { breath, ...(shelf ? { shelf } : {}), edgeOf: (motionId, side) => edges.find((edge) => edge.motionId === motionId && edge.side === side)?.value ?? null });
+  return compile(blocks, {
+    breath,
+    ...(shelf ? { shelf } : {}),
+    edgeOf: (motionId, side) => edges.find((edge) => edge.motionId === motionId && edge.side === side)?.value ?? null,
+  });
 }

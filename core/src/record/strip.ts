@@ -47,13 +47,31 @@ export function stripOf({ athletes, errors }: SquadStrip, dayOf: (instant: strin
       if (!own) continue;
       const latest = motion.sides.flatMap((side) => own.findLast((reading) => reading.side === side) ?? []);
       const comparison = compareMotion(motion, 'before', {
-        person: { birthDate, referenceSex, rowing }, onDay: dayOf(latest.at(-1)!.startsAt), today: latest.map((reading): ValueToday => reading), past: own.filter((reading) => !latest.includes(reading)), errors,
+        person: { birthDate, referenceSex, rowing },
+        onDay: dayOf(latest.at(-1)!.startsAt),
+        today: latest.map((reading): ValueToday => reading),
+        past: own.filter((reading) => !latest.includes(reading)),
+        errors,
       });
-      const ranked = rankStiffness(comparison.sides.flatMap((side) => (side.error ? [{ motion, side: side.side, sem: side.error.sem, reference: side.reference, sides: comparison.sideVerdict }] : [])));
-      const changes = comparison.sides.flatMap((side) => (side.sinceLast && (side.sinceLast.kind === 'real-gain' || side.sinceLast.kind === 'real-loss') ? [{ side: side.side, verdict: side.sinceLast }] : []));
+      const ranked = rankStiffness(
+        comparison.sides.flatMap((side) =>
+          side.error ? [{ motion, side: side.side, sem: side.error.sem, reference: side.reference, sides: comparison.sideVerdict }] : [],
+        ),
+      );
+      const changes = comparison.sides.flatMap((side) =>
+        side.sinceLast && (side.sinceLast.kind === 'real-gain' || side.sinceLast.kind === 'real-loss')
+          ? [{ side: side.side, verdict: side.sinceLast }]
+          : [],
+      );
       cells.set(motion.id, { comparison, score: ranked[0]?.score ?? 0, changes });
     }
-    return { id, name, cells, worst: Math.max(0, ...[...cells.values()].map((cell) => cell.score)), changed: [...cells.values()].reduce((sum, cell) => sum + cell.changes.length, 0) };
+    return {
+      id,
+      name,
+      cells,
+      worst: Math.max(0, ...[...cells.values()].map((cell) => cell.score)),
+      changed: [...cells.values()].reduce((sum, cell) => sum + cell.changes.length, 0),
+    };
   });
   return { motions: MOTIONS.filter((motion) => seen.has(motion.id)), rows };
 }
@@ -62,6 +80,7 @@ export type StripOrder = 'name' | 'worst' | 'changed' | { readonly motionId: str
 
 /** Sorted rows: by name, or the stiffest, most changed or shortest in one motion first; who was not read comes last. Ties go by name. */
 export function sortStrip(rows: readonly StripRow[], order: StripOrder): StripRow[] {
-  const key = (row: StripRow): number => (order === 'name' ? 0 : order === 'worst' ? row.worst : order === 'changed' ? row.changed : row.cells.get(order.motionId)?.score ?? -1);
+  const key = (row: StripRow): number =>
+    order === 'name' ? 0 : order === 'worst' ? row.worst : order === 'changed' ? row.changed : (row.cells.get(order.motionId)?.score ?? -1);
   return [...rows].sort((a, b) => key(b) - key(a) || a.name.localeCompare(b.name));
 }

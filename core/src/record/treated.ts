@@ -23,10 +23,16 @@ export function blocksDone(line: Line, state: RunState): DoneBlock[] {
   const efforts = new Map(state.spans.map(({ cueIndex, effortPct }) => [cueIndex, effortPct]));
   const asDone = { secondsOf: (index: number) => seconds.get(index) ?? 0, effortOf: (index: number) => efforts.get(index) ?? null };
   return line.blocks.flatMap(({ entryId, methodId, motionId, motionSide }, blockIndex) => {
-    const sides = done.filter((each) => each.blockIndex === blockIndex).map(({ side, real }) => {
-      const work = roundWork(line, blockIndex, side, asDone);
-      return { side: motionSideIn({ ...(motionSide === undefined ? {} : { motionSide }) }, side), rounds: real.rounds, work: real.finished.map((round) => work[round - 1]!) };
-    });
+    const sides = done
+      .filter((each) => each.blockIndex === blockIndex)
+      .map(({ side, real }) => {
+        const work = roundWork(line, blockIndex, side, asDone);
+        return {
+          side: motionSideIn({ ...(motionSide === undefined ? {} : { motionSide }) }, side),
+          rounds: real.rounds,
+          work: real.finished.map((round) => work[round - 1]!),
+        };
+      });
     return sides.length > 0 ? [{ entryId, methodId, motionId, sides }] : [];
   });
 }

@@ -38,7 +38,12 @@ export interface Agreement {
  * Throws a RangeError for fewer than three pairs.
  * Source: Bland JM, Altman DG. Lancet 1986;i:307–310.
  */
-export function agreement(pairs: readonly Pair[], unit: Unit, names: readonly [string, string] = ['the first', 'the second'], multiple = 1.96): Agreement {
+export function agreement(
+  pairs: readonly Pair[],
+  unit: Unit,
+  names: readonly [string, string] = ['the first', 'the second'],
+  multiple = 1.96,
+): Agreement {
   const n = pairs.length;
   if (n < 3) throw new RangeError('Agreement needs at least three sides read with both instruments.');
   const points = pairs.map(({ first, second }) => ({ mean: (first + second) / 2, difference: first - second }));
@@ -64,8 +69,12 @@ export function agreement(pairs: readonly Pair[], unit: Unit, names: readonly [s
   function sentence(): string {
     const [first, second] = names;
     const side = mean > 0 ? 'more' : 'less';
-    const shift = biasIsReal ? `${capital(first)} reads ${formatValue(Math.abs(mean), unit)} ${side} than ${second}.` : `No steady difference between ${first} and ${second} was found (${formatSigned(mean, unit)} on average, which may be chance).`;
-    const grows = slope?.isReal ? ` The difference ${growth(slope.value)} with the range itself, so one figure does not fit all of it.` : '';
+    const shift = biasIsReal
+      ? `${capital(first)} reads ${formatValue(Math.abs(mean), unit)} ${side} than ${second}.`
+      : `No steady difference between ${first} and ${second} was found (${formatSigned(mean, unit)} on average, which may be chance).`;
+    const grows = slope?.isReal
+      ? ` The difference ${growth(slope.value)} with the range itself, so one figure does not fit all of it.`
+      : '';
     return `${shift} For one person they may lie from ${formatSigned(lower.value, unit)} to ${formatSigned(upper.value, unit)} apart.${grows}`;
   }
 }

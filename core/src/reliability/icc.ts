@@ -61,7 +61,10 @@ function agreementForms(b: number, j: number, e: number, n: number, k: number): 
   const averaged = (value: number) => (1 + (k - 1) * value > 0 ? (k * value) / (1 + (k - 1) * value) : -Infinity);
   const averageBelow = b + (j - e) / n;
   const average = averageBelow <= 0 ? null : (b - e) / averageBelow;
-  const withoutLimits: [Icc, Icc] = [{ form: '2,1', value: rho, low: null, high: null }, { form: '2,k', value: average, low: null, high: null }];
+  const withoutLimits: [Icc, Icc] = [
+    { form: '2,1', value: rho, low: null, high: null },
+    { form: '2,k', value: average, low: null, high: null },
+  ];
   if (e === 0 && j === 0) return [perfect('2,1'), perfect('2,k')];
   if (e === 0) return withoutLimits;
   const fj = j / e;
@@ -74,7 +77,10 @@ function agreementForms(b: number, j: number, e: number, n: number, k: number): 
   const columns = k * j + (k * n - k - n) * e;
   const low = (n * (b - up * e)) / (up * columns + n * b);
   const high = (n * (down * b - e)) / (columns + n * down * b);
-  return [{ form: '2,1', value: rho, low, high }, { form: '2,k', value: average, low: finite(averaged(low)), high: finite(averaged(high)) }];
+  return [
+    { form: '2,1', value: rho, low, high },
+    { form: '2,k', value: average, low: finite(averaged(low)), high: finite(averaged(high)) },
+  ];
 }
 
 const nothing = (form: IccForm): Icc => ({ form, value: null, low: null, high: null });

@@ -24,7 +24,8 @@ export function meanSquares(table: ValueTable): MeanSquares {
   const n = table.length;
   const k = table[0]?.length ?? 0;
   if (n < 2 || k < 2) throw new RangeError('Repeatability needs at least two measured sides and two trials of each.');
-  if (!table.every((row) => row.length === k && row.every(Number.isFinite))) throw new RangeError('Every side needs the same number of trials, each a finite number.');
+  if (!table.every((row) => row.length === k && row.every(Number.isFinite)))
+    throw new RangeError('Every side needs the same number of trials, each a finite number.');
   const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
   const squares = (values: readonly number[], about: number) => values.reduce((sum, value) => sum + (value - about) ** 2, 0);
   const grand = mean(table.map(mean));
@@ -33,7 +34,9 @@ export function meanSquares(table: ValueTable): MeanSquares {
   const ssWithin = table.reduce((sum, row) => sum + squares(row, mean(row)), 0);
   const ssColumns = n * squares(columnMeans, grand);
   return {
-    n, k, columnMeans,
+    n,
+    k,
+    columnMeans,
     betweenRows: ssRows / (n - 1),
     withinRows: ssWithin / (n * (k - 1)),
     betweenColumns: ssColumns / (k - 1),

@@ -35,17 +35,30 @@ export function repeatability(table: ValueTable, unit: Unit): Repeatability {
   const iccs = intraclass(squares);
   const df = (squares.n - 1) * (squares.k - 1);
   const sem = Math.sqrt(squares.error);
-  const [semLow, semHigh] = [Math.sqrt((squares.error * df) / chiSquaredQuantile(0.975, df)), Math.sqrt((squares.error * df) / chiSquaredQuantile(0.025, df))];
+  const [semLow, semHigh] = [
+    Math.sqrt((squares.error * df) / chiSquaredQuantile(0.975, df)),
+    Math.sqrt((squares.error * df) / chiSquaredQuantile(0.025, df)),
+  ];
   const shift = squares.columnMeans.at(-1)! - squares.columnMeans[0]!;
-  const shiftIsReal = squares.error > 0 ? fTail(squares.betweenColumns / squares.error, squares.k - 1, df) < 0.05 : squares.betweenColumns > 0;
+  const shiftIsReal =
+    squares.error > 0 ? fTail(squares.betweenColumns / squares.error, squares.k - 1, df) < 0.05 : squares.betweenColumns > 0;
   const mdc = mdc95(sem);
   return { squares, iccs, sem, semLow, semHigh, mdc, shift, shiftIsReal, words: sentence() };
 
   function sentence(): string {
     const agreement = iccs.find((icc) => icc.form === '2,1')!;
-    const told = agreement.value === null ? 'The sides measured do not differ, so nothing can be said about telling them apart.' : `${capital(iccWords(agreement))} (ICC ${agreement.value.toFixed(2)}).`;
-    const moved = shiftIsReal && Math.abs(shift) >= sem / 2 ? ` From the first trial to the last the values moved by ${formatValue(Math.abs(shift), unit)}: that is more than chance, so warm up or rehearse before the first one that counts.` : '';
-    const few = squares.n < FEW_ROWS ? ` Only ${squares.n} sides were measured: the true error may lie anywhere from ${formatValue(semLow, unit)} to ${formatValue(semHigh, unit)}.` : '';
+    const told =
+      agreement.value === null
+        ? 'The sides measured do not differ, so nothing can be said about telling them apart.'
+        : `${capital(iccWords(agreement))} (ICC ${agreement.value.toFixed(2)}).`;
+    const moved =
+      shiftIsReal && Math.abs(shift) >= sem / 2
+        ? ` From the first trial to the last the values moved by ${formatValue(Math.abs(shift), unit)}: that is more than chance, so warm up or rehearse before the first one that counts.`
+        : '';
+    const few =
+      squares.n < FEW_ROWS
+        ? ` Only ${squares.n} sides were measured: the true error may lie anywhere from ${formatValue(semLow, unit)} to ${formatValue(semHigh, unit)}.`
+        : '';
     return `One reading is off by about ${formatValue(sem, unit)}; two readings must lie more than ${formatValue(mdc, unit)} apart before it is a real change. ${told}${moved}${few}`;
   }
 }

@@ -22,10 +22,19 @@ const OUT_OF_ORDER = 0.0001;
  * block of two sides there is always a way without a change between blocks, so this is the number of changes the planner charged. Of the ways with
  * as few, the one with the tighter side first, and in the order given.
  */
-export function arrangeStay(blocks: readonly ProposedBlock[], possibleOf: ReadonlyMap<string, Possible>, keepOrder: boolean): ProposedBlock[] {
+export function arrangeStay(
+  blocks: readonly ProposedBlock[],
+  possibleOf: ReadonlyMap<string, Possible>,
+  keepOrder: boolean,
+): ProposedBlock[] {
   if (blocks.length < 2) return [...blocks];
-  const before = blocks.map((each, i) => blocks.flatMap((other, j) => (j !== i && comesBefore(other, each, j < i, possibleOf, keepOrder) ? [j] : [])));
-  interface Way { readonly cost: number; readonly row: readonly ProposedBlock[] }
+  const before = blocks.map((each, i) =>
+    blocks.flatMap((other, j) => (j !== i && comesBefore(other, each, j < i, possibleOf, keepOrder) ? [j] : [])),
+  );
+  interface Way {
+    readonly cost: number;
+    readonly row: readonly ProposedBlock[];
+  }
   let ways = new Map<string, Way & { readonly done: number; readonly at: Side | null }>([['0/', { cost: 0, row: [], done: 0, at: null }]]);
   for (let n = 0; n < blocks.length; n++) {
     const next: typeof ways = new Map();
@@ -40,7 +49,8 @@ export function arrangeStay(blocks: readonly ProposedBlock[], possibleOf: Readon
           const done = way.done | (1 << i);
           const key = `${done}/${at ?? ''}`;
           const known = next.get(key);
-          if (!known || cost < known.cost) next.set(key, { cost, done, at, row: [...way.row, { ...each, block: { ...each.block, sides: passes } }] });
+          if (!known || cost < known.cost)
+            next.set(key, { cost, done, at, row: [...way.row, { ...each, block: { ...each.block, sides: passes } }] });
         }
       });
     }
@@ -49,7 +59,13 @@ export function arrangeStay(blocks: readonly ProposedBlock[], possibleOf: Readon
   return [...[...ways.values()].reduce((best, way) => (way.cost < best.cost ? way : best)).row].map((each) => sidesInOrder(each));
 }
 
-function comesBefore(a: ProposedBlock, b: ProposedBlock, listed: boolean, possibleOf: ReadonlyMap<string, Possible>, keepOrder: boolean): boolean {
+function comesBefore(
+  a: ProposedBlock,
+  b: ProposedBlock,
+  listed: boolean,
+  possibleOf: ReadonlyMap<string, Possible>,
+  keepOrder: boolean,
+): boolean {
   const [first, second] = [possibleOf.get(a.block.id), possibleOf.get(b.block.id)];
   // Warm before long, whatever it was that asked for the warm-up: the row keeps the rule of order.
   if (a.kind === 'warm-up') return b.kind === 'work' && listed;

@@ -28,12 +28,20 @@ function covered(sessions: number, seed: number): { reading: number; gain: numbe
     const blocks: PastBlock[] = [];
     for (let i = 0; i < sessions; i++) {
       const shared = { visitId: `v${i}`, startsAt: '2026-11-01T09:00:00.000Z', motionId: MOTION.id };
-      past.push({ ...shared, side: 'left', moment: 'before', instrument: 'inclinometer', examinerId: 'e', value: read(60) }, { ...shared, side: 'left', moment: 'after', instrument: 'inclinometer', examinerId: 'e', value: read(60 + session()) });
+      past.push(
+        { ...shared, side: 'left', moment: 'before', instrument: 'inclinometer', examinerId: 'e', value: read(60) },
+        { ...shared, side: 'left', moment: 'after', instrument: 'inclinometer', examinerId: 'e', value: read(60 + session()) },
+      );
       blocks.push({ ...shared, entryId: 'hamstring-heel-on-shoulder', methodId: 'cr-breath', sides: [{ side: 'left', rounds: 3 }] });
     }
     const truth = session();
     const start = read(60);
-    const told = predictEdges({ ...MOTION, possible: { min: -1000, max: 1000 } }, { start, error: { sem: SEM } }, [1, 1, 1], responseOf(MOTION.id, past, blocks, NOTHING_KNOWN)).at(-1)!;
+    const told = predictEdges(
+      { ...MOTION, possible: { min: -1000, max: 1000 } },
+      { start, error: { sem: SEM } },
+      [1, 1, 1],
+      responseOf(MOTION.id, past, blocks, NOTHING_KNOWN),
+    ).at(-1)!;
     const next = read(60 + truth);
     if (told.reading.low <= next && next <= told.reading.high) reading += 1;
     if (told.gain.low <= truth && truth <= told.gain.high) gain += 1;
@@ -41,9 +49,13 @@ function covered(sessions: number, seed: number): { reading: number; gain: numbe
   return { reading: reading / ATHLETES, gain: gain / ATHLETES };
 }
 
-test.each([0, 1, 2, 3, 5, 8, 12, 20])('after %d sessions nine readings in ten, and nine true gains in ten, lie where it was said', (sessions) => {
-  const { reading, gain } = covered(sessions, 100 + sessions);
-  // Three standard errors of a share of 0.9 in three thousand.
-  expect(Math.abs(reading - 0.9)).toBeLessThan(3 * Math.sqrt((0.9 * 0.1) / ATHLETES));
-  expect(Math.abs(gain - 0.9)).toBeLessThan(3 * Math.sqrt((0.9 * 0.1) / ATHLETES));
-}, 60_000);
+test.each([0, 1, 2, 3, 5, 8, 12, 20])(
+  'after %d sessions nine readings in ten, and nine true gains in ten, lie where it was said',
+  (sessions) => {
+    const { reading, gain } = covered(sessions, 100 + sessions);
+    // Three standard errors of a share of 0.9 in three thousand.
+    expect(Math.abs(reading - 0.9)).toBeLessThan(3 * Math.sqrt((0.9 * 0.1) / ATHLETES));
+    expect(Math.abs(gain - 0.9)).toBeLessThan(3 * Math.sqrt((0.9 * 0.1) / ATHLETES));
+  },
+  60_000,
+);

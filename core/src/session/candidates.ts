@@ -2,7 +2,22 @@ import { motionOf, type Position, type Side } from '../body/index.ts';
 import { anyLimit } from '../caution/index.ts';
 import { motionSide, type Entry } from '../catalogue/index.ts';
 import { formatValue } from '../measure/index.ts';
-import { BUILT_IN, compile, doseOf, fits, newBlock, offeredEntries, offeredMethods, roundShares, sidesOf, techniquesOf, type BlockPlan, type Limits, type Method, type Shelf } from '../method/index.ts';
+import {
+  BUILT_IN,
+  compile,
+  doseOf,
+  fits,
+  newBlock,
+  offeredEntries,
+  offeredMethods,
+  roundShares,
+  sidesOf,
+  techniquesOf,
+  type BlockPlan,
+  type Limits,
+  type Method,
+  type Shelf,
+} from '../method/index.ts';
 import { freeBySide, type FreeSide, type Pin, type SessionFacts } from './free.ts';
 import { SIDE_CHANGE_S } from './places.ts';
 import { responseOf, usualGain, type Response } from './response.ts';
@@ -83,17 +98,34 @@ export function possibleBlocks(facts: SessionFacts): Possibles {
   const pinnedMotions = facts.pins.flatMap((pin) => shelf.entries.get(pin.entryId)?.motionId ?? []);
   const wanted = [...measured, ...handMade(pinnedMotions, measured)];
   const weigher = new Weigher(facts, shelf);
-  const motionIds = [...new Set(wanted.filter((each) => each.missing > 0 || pinnedMotions.includes(each.motion.id)).map((each) => each.motion.id))];
-  for (const motionId of motionIds) weigher.addMotion(motionId, wanted.filter((each) => each.motion.id === motionId));
+  const motionIds = [
+    ...new Set(wanted.filter((each) => each.missing > 0 || pinnedMotions.includes(each.motion.id)).map((each) => each.motion.id)),
+  ];
+  for (const motionId of motionIds)
+    weigher.addMotion(
+      motionId,
+      wanted.filter((each) => each.motion.id === motionId),
+    );
   return weigher.result();
 }
 
 /** Sides of motions that something is pinned for although nothing was read of them: they are worked because a hand put them in. */
 function handMade(motionIds: readonly string[], wanted: readonly Wanted[]): Wanted[] {
-  return [...new Set(motionIds)].filter((id) => !wanted.some((each) => each.motion.id === id)).flatMap((id) => {
-    const motion = motionOf(id);
-    return motion.sides.map((side): Wanted => ({ motion, side, edge: motion.rest, measuredToday: false, missing: 0, because: 'put in by hand: nothing was read of it', terms: [], weight: 1 }));
-  });
+  return [...new Set(motionIds)]
+    .filter((id) => !wanted.some((each) => each.motion.id === id))
+    .flatMap((id) => {
+      const motion = motionOf(id);
+      return motion.sides.map((side): Wanted => ({
+        motion,
+        side,
+        edge: motion.rest,
+        measuredToday: false,
+        missing: 0,
+        because: 'put in by hand: nothing was read of it',
+        terms: [],
+        weight: 1,
+      }));
+    });
 }
 
 class Weigher {
@@ -104,14 +136,20 @@ class Weigher {
   private readonly lines = new Map<BlockPlan, Map<string, ReturnType<Weigher['compiled']>>>();
   private variants = 0;
 
-  constructor(private readonly facts: SessionFacts, private readonly shelf: Shelf) {}
+  constructor(
+    private readonly facts: SessionFacts,
+    private readonly shelf: Shelf,
+  ) {}
 
   addMotion(motionId: string, sides: readonly Wanted[]): void {
     const { facts, shelf } = this;
     this.responses.set(motionId, responseOf(motionId, facts.past, facts.pastBlocks, facts.errors, shelf));
     const blocked = sides.some((each) => facts.causes[`${motionId}/${each.side}`] === 'block');
     const pinnedHere = facts.pins.filter((pin) => shelf.entries.get(pin.entryId)?.motionId === motionId);
-    const entries = offeredEntries(shelf).filter((entry) => entry.motionId === motionId && entry.measured && entry.stage !== 'home' && !entry.afterOperation && !facts.bans.includes(entry.id));
+    const entries = offeredEntries(shelf).filter(
+      (entry) =>
+        entry.motionId === motionId && entry.measured && entry.stage !== 'home' && !entry.afterOperation && !facts.bans.includes(entry.id),
+    );
     for (const entry of entries) {
       if (blocked) this.forbid(entry, 'something may be caught in the joint: refer first, never mobilize');
       else this.addEntry(entry, sides, pinnedHere);
@@ -125,13 +163,20 @@ class Weigher {
   private addEntry(entry: Entry, sides: readonly Wanted[], pinnedHere: readonly Pin[]): void {
     const { facts, shelf } = this;
     const pinOf = (method: Method) => pinnedHere.find((pin) => pin.entryId === entry.id && pin.methodId === method.id) ?? null;
-    const judged = offeredMethods(shelf).filter((method) => fits(entry, method) && method.share > 0).map((method) => ({ method, pin: pinOf(method), ...suitOf(method, sides, facts) }));
+    const judged = offeredMethods(shelf)
+      .filter((method) => fits(entry, method) && method.share > 0)
+      .map((method) => ({ method, pin: pinOf(method), ...suitOf(method, sides, facts) }));
     const allowed = judged.filter((each) => each.allowed || each.pin !== null);
     if (judged.length > 0 && allowed.length === 0) this.forbid(entry, 'long or strong in every way: out on the day of a start');
     for (const each of allowed) {
       // What is pinned against a rule, and all but the first that is pinned for one motion, is after no degrees of its own.
       const counts = each.allowed && (each.pin === null || each.pin === pinnedHere[0]);
-      this.addWay(entry, sides, each, each.pin !== null && !counts ? 0 : each.factor * (this.isFirstWay(entry, each.method) ? 1 : NOT_FIRST));
+      this.addWay(
+        entry,
+        sides,
+        each,
+        each.pin !== null && !counts ? 0 : each.factor * (this.isFirstWay(entry, each.method) ? 1 : NOT_FIRST),
+      );
     }
   }
 
@@ -139,17 +184,29 @@ class Weigher {
     return entry.ways[0] === method.id || entry.ways[0] === method.madeFrom;
   }
 
-  private addWay(entry: Entry, wanted: readonly Wanted[], { method, fit, pin }: Suited & { readonly method: Method; readonly pin: Pin | null }, factor: number): void {
+  private addWay(
+    entry: Entry,
+    wanted: readonly Wanted[],
+    { method, fit, pin }: Suited & { readonly method: Method; readonly pin: Pin | null },
+    factor: number,
+  ): void {
     const { facts, shelf } = this;
     const own = pin?.block;
     const named = new Set(own?.sides.map((each) => each.side));
-    const sides = sidesOf(entry).filter((side) => (named.size === 0 || named.has(side)) && wanted.some((each) => each.side === motionSide(entry, entry.motionId, side)));
+    const sides = sidesOf(entry).filter(
+      (side) => (named.size === 0 || named.has(side)) && wanted.some((each) => each.side === motionSide(entry, entry.motionId, side)),
+    );
     if (sides.length === 0) return;
-    const bare: BlockPlan = { ...newBlock('x', entry.id, method.id, sides, shelf), ...(own ? { numbers: own.numbers, choices: own.choices, ...(own.lists ? { lists: own.lists } : {}) } : {}) };
+    const bare: BlockPlan = {
+      ...newBlock('x', entry.id, method.id, sides, shelf),
+      ...(own ? { numbers: own.numbers, choices: own.choices, ...(own.lists ? { lists: own.lists } : {}) } : {}),
+    };
     const found = freeBySide(bare, own ? [own.position ?? entry.positions[0]] : entry.positions, facts, shelf);
     if (found.every((each) => each.free.length === 0)) return this.forbid(entry, found[0]!.because);
     // A position is left out for both sides: nothing is worked on one side only because the other one's position is not wanted.
-    const unwanted = new Set(found.flatMap((each) => each.free.flatMap(({ position, place }) => (facts.withoutPositions.includes(place) ? [position] : []))));
+    const unwanted = new Set(
+      found.flatMap((each) => each.free.flatMap(({ position, place }) => (facts.withoutPositions.includes(place) ? [position] : []))),
+    );
     const could = found.filter((each) => each.free.length > 0);
     const left = could.map((each) => ({ ...each, free: each.free.filter(({ position }) => !unwanted.has(position)) }));
     if (left.some((each) => each.free.length === 0)) return this.forbid(entry, 'Only in a position that was left out.');
@@ -157,9 +214,20 @@ class Weigher {
   }
 
   /** One kind of position: the sides with their levels, and again for every warm-up and cold. */
-  private addKind(entry: Entry, method: Method, kind: readonly SideIn[], wanted: readonly Wanted[], { fit, pin, factor, bare }: { fit: string; pin: Pin | null; factor: number; bare: BlockPlan }): void {
+  private addKind(
+    entry: Entry,
+    method: Method,
+    kind: readonly SideIn[],
+    wanted: readonly Wanted[],
+    { fit, pin, factor, bare }: { fit: string; pin: Pin | null; factor: number; bare: BlockPlan },
+  ): void {
     const rows = kind.flatMap((each) => {
-      const row = this.levelsOf(method, each, wanted.find((other) => other.side === motionSide(entry, entry.motionId, each.side))!, { pin, factor, bare });
+      const row = this.levelsOf(
+        method,
+        each,
+        wanted.find((other) => other.side === motionSide(entry, entry.motionId, each.side))!,
+        { pin, factor, bare },
+      );
       return typeof row === 'string' ? (this.forbid(entry, row), []) : [{ ...each, ...row }];
     });
     // A hand may put in what brings nothing; the program does not.
@@ -173,8 +241,21 @@ class Weigher {
       for (const row of rows) {
         const seconds = row.side === charged ? SIDE_CHANGE_S : 0;
         this.all.push({
-          entry, method, side: row.side, positions: row.places, wanted: row.wanted, fit, pin, variant, ...before,
-          levels: row.levels.map((level) => ({ ...level, seconds: level.seconds + seconds, gain: before.cold ? level.gain * COLD : level.gain, value: before.cold ? level.value * COLD : level.value })),
+          entry,
+          method,
+          side: row.side,
+          positions: row.places,
+          wanted: row.wanted,
+          fit,
+          pin,
+          variant,
+          ...before,
+          levels: row.levels.map((level) => ({
+            ...level,
+            seconds: level.seconds + seconds,
+            gain: before.cold ? level.gain * COLD : level.gain,
+            value: before.cold ? level.value * COLD : level.value,
+          })),
         });
       }
     }
@@ -190,13 +271,20 @@ class Weigher {
     return [...allowed.map((warmUp) => ({ warmUp, cold: false })), { warmUp: null, cold: true }];
   }
 
-  private levelsOf(method: Method, { side, limits }: SideIn, wanted: Wanted, { pin, factor, bare }: { pin: Pin | null; factor: number; bare: BlockPlan }): { readonly wanted: Wanted; readonly levels: readonly PossibleLevel[] } | string {
+  private levelsOf(
+    method: Method,
+    { side, limits }: SideIn,
+    wanted: Wanted,
+    { pin, factor, bare }: { pin: Pin | null; factor: number; bare: BlockPlan },
+  ): { readonly wanted: Wanted; readonly levels: readonly PossibleLevel[] } | string {
     const { facts } = this;
     const { motion } = wanted;
     const response = this.responses.get(motion.id)!;
     const room = roomLeft(wanted, limits);
-    if (pin === null && wanted.missing > 0 && room === 0) return `${heldBy(wanted, limits)}: nothing to gain today. Up to there it may be moved, held and pressed lightly.`;
-    if (pin === null && wanted.missing > 0 && response.scale <= 0) return 'work on this motion has not shown in its readings so far: nothing to expect of more of it';
+    if (pin === null && wanted.missing > 0 && room === 0)
+      return `${heldBy(wanted, limits)}: nothing to gain today. Up to there it may be moved, held and pressed lightly.`;
+    if (pin === null && wanted.missing > 0 && response.scale <= 0)
+      return 'work on this motion has not shown in its readings so far: nothing to expect of more of it';
     const least = Math.max(1, Math.min(leastOf(pin, side), method.rounds.max));
     const most = Math.max(least, Math.min(MOST_ROUNDS, method.rounds.max));
     const levels: PossibleLevel[] = [];
@@ -212,7 +300,12 @@ class Weigher {
   }
 
   /** What some rounds take and bring by the compiled line. Neither depends on the side or on today's edge, so each is compiled once. */
-  private compiled(bare: BlockPlan, side: Side, limits: Limits, rounds: number): { readonly seconds: number; readonly shares: readonly number[]; readonly heldS: number } {
+  private compiled(
+    bare: BlockPlan,
+    side: Side,
+    limits: Limits,
+    rounds: number,
+  ): { readonly seconds: number; readonly shares: readonly number[]; readonly heldS: number } {
     const known = this.lines.get(bare) ?? new Map<string, ReturnType<Weigher['compiled']>>();
     this.lines.set(bare, known);
     const key = `${rounds}/${anyLimit(limits) ? JSON.stringify(limits) : ''}`;
@@ -220,7 +313,11 @@ class Weigher {
     if (found) return found;
     const block = { ...bare, sides: [{ side, rounds }], ...(anyLimit(limits) ? { limits: [{ side, ...limits }] } : {}) };
     const line = compile([block], { breath: this.facts.breath, edgeOf: () => null, shelf: this.shelf });
-    const made = { seconds: Math.round(line.totalMs / 1000), shares: roundShares(line, 0, side, this.shelf), heldS: doseOf(line).reduce((sum, dose) => sum + dose.endRangeMs, 0) / 1000 };
+    const made = {
+      seconds: Math.round(line.totalMs / 1000),
+      shares: roundShares(line, 0, side, this.shelf),
+      heldS: doseOf(line).reduce((sum, dose) => sum + dose.endRangeMs, 0) / 1000,
+    };
     known.set(key, made);
     return made;
   }
@@ -236,15 +333,19 @@ class Weigher {
     }
     const could = [...best.values()].map((each) => each.entry);
     return {
-      list, best: [...best.values()].filter((each) => weighed.has(each.wanted.motion.id)), responses: this.responses,
-      unweighed: could.filter((entry) => !weighed.has(entry.motionId)), forbidden: [...this.forbidden.values()].filter(({ entry }) => !best.has(entry.id)),
+      list,
+      best: [...best.values()].filter((each) => weighed.has(each.wanted.motion.id)),
+      responses: this.responses,
+      unweighed: could.filter((entry) => !weighed.has(entry.motionId)),
+      forbidden: [...this.forbidden.values()].filter(({ entry }) => !best.has(entry.id)),
     };
   }
 }
 
 const topOf = (each: Possible): number => each.levels.at(-1)!.value;
 
-const leastOf = (pin: Pin | null, side: Side): number => (pin?.least ?? pin?.block?.sides ?? []).filter((each) => each.side === side).reduce((sum, each) => sum + each.rounds, 0);
+const leastOf = (pin: Pin | null, side: Side): number =>
+  (pin?.least ?? pin?.block?.sides ?? []).filter((each) => each.side === side).reduce((sum, each) => sum + each.rounds, 0);
 
 /** One side in one kind of position, with the limits that hold there. */
 interface SideIn {
@@ -261,7 +362,8 @@ interface SideIn {
 function kindsOf(sides: readonly FreeSide[]): SideIn[][] {
   const kinds = new Map<string, { side: Side; places: Position[]; limits: Limits }[]>();
   const inAll = (position: Position) => sides.every((each) => each.free.some((free) => free.position === position));
-  if (!sides[0]!.free.some(({ position }) => inAll(position))) return [sides.map(({ side, free }) => ({ side, places: [free[0]!.place], limits: free[0]!.limits }))];
+  if (!sides[0]!.free.some(({ position }) => inAll(position)))
+    return [sides.map(({ side, free }) => ({ side, places: [free[0]!.place], limits: free[0]!.limits }))];
   for (const { side, free } of sides) {
     for (const { position, place, limits } of free) {
       if (!inAll(position)) continue;
@@ -286,7 +388,9 @@ function roomLeft({ motion, edge }: Wanted, { cap, edgeShare }: Limits): number 
 
 /** What keeps the limb from going further, in words: the written limit where it is reached already, or else the share of the way. */
 const heldBy = ({ motion, edge }: Wanted, { cap, edgeShare }: Limits): string =>
-  cap !== null && (motion.better === 'higher' ? cap <= edge : cap >= edge) ? `held by the limit of ${formatValue(cap, motion.unit)}` : `kept to ${Math.round((edgeShare ?? 1) * 100)} % of the way by a caution`;
+  cap !== null && (motion.better === 'higher' ? cap <= edge : cap >= edge)
+    ? `held by the limit of ${formatValue(cap, motion.unit)}`
+    : `kept to ${Math.round((edgeShare ?? 1) * 100)} % of the way by a caution`;
 
 /** Without the variants that another one can stand in for. What is pinned stays. */
 function unbeaten(all: readonly Possible[]): Possible[] {
@@ -308,15 +412,21 @@ function beats(a: readonly Possible[], b: readonly Possible[]): boolean {
   if (one.warmUp !== null && one.warmUp !== other.warmUp) return false;
   return b.every((side) => {
     const same = a.find((each) => each.side === side.side && each.wanted.side === side.wanted.side);
-    return same !== undefined && side.positions.every((position) => same.positions.includes(position))
-      && side.levels.every((level) => same.levels.some((better) => better.seconds <= level.seconds && better.value >= level.value));
+    return (
+      same !== undefined &&
+      side.positions.every((position) => same.positions.includes(position)) &&
+      side.levels.every((level) => same.levels.some((better) => better.seconds <= level.seconds && better.value >= level.value))
+    );
   });
 }
 
 /** Never more than can be weighed: whole motions, the most valuable first, pinned ones always. */
 function strongest(list: readonly Possible[]): Possible[] {
   const motions = [...new Set(list.map((each) => each.wanted.motion.id))];
-  const best = (id: string) => Math.max(...list.filter((each) => each.wanted.motion.id === id).map((each) => (each.pin !== null ? Number.POSITIVE_INFINITY : topOf(each))));
+  const best = (id: string) =>
+    Math.max(
+      ...list.filter((each) => each.wanted.motion.id === id).map((each) => (each.pin !== null ? Number.POSITIVE_INFINITY : topOf(each))),
+    );
   const kept: Possible[] = [];
   for (const id of motions.sort((a, b) => best(b) - best(a))) {
     const more = list.filter((each) => each.wanted.motion.id === id);

@@ -26,7 +26,10 @@ export interface DoneSoFar {
 
 /** How long a cue lasted: as planned, or as it was done. */
 export type CueSeconds = (cueIndex: number) => number;
-const asPlanned = (line: Line): CueSeconds => (index) => (line.cues[index]!.endMs - line.cues[index]!.startMs) / 1000;
+const asPlanned =
+  (line: Line): CueSeconds =>
+  (index) =>
+    (line.cues[index]!.endMs - line.cues[index]!.startMs) / 1000;
 
 /**
  * The dose of a line by main target and side: time at end range, contraction and effort, rounds and mobilization bouts.
@@ -64,7 +67,19 @@ export function addDoses(parts: readonly (readonly TargetDose[])[]): TargetDose[
   for (const dose of parts.flat()) {
     const key = `${dose.target}/${dose.side}`;
     const so = sums.get(key);
-    sums.set(key, so ? { ...dose, endRangeS: so.endRangeS + dose.endRangeS, contractS: so.contractS + dose.contractS, effortPctS: so.effortPctS + dose.effortPctS, rounds: so.rounds + dose.rounds, bouts: so.bouts + dose.bouts } : dose);
+    sums.set(
+      key,
+      so
+        ? {
+            ...dose,
+            endRangeS: so.endRangeS + dose.endRangeS,
+            contractS: so.contractS + dose.contractS,
+            effortPctS: so.effortPctS + dose.effortPctS,
+            rounds: so.rounds + dose.rounds,
+            bouts: so.bouts + dose.bouts,
+          }
+        : dose,
+    );
   }
   return [...sums.values()];
 }
@@ -86,14 +101,27 @@ export function guidanceFor({ endRangeS }: Pick<TargetDose, 'endRangeS'>, weekEn
   const said: Guidance[] = [];
   const s = Math.round(endRangeS);
   if (s > 0) {
-    const words = s < SESSION_S ? `${s} s at end range: under the usual ${SESSION_S} s a muscle and session` : `${s} s at end range: the usual ${SESSION_S} s a muscle and session are reached`;
+    const words =
+      s < SESSION_S
+        ? `${s} s at end range: under the usual ${SESSION_S} s a muscle and session`
+        : `${s} s at end range: the usual ${SESSION_S} s a muscle and session are reached`;
     said.push({ words, source: 'Garber 2011 (ACSM), from memory' });
   }
   if (weekEndRangeS > 0) {
     const week = Math.round(weekEndRangeS);
-    said.push({ words: week >= WEEK_S ? `${minutes(week)} in seven days: five minutes a week and more lengthen` : `${minutes(week)} of five minutes in seven days`, source: 'Thomas 2018, from memory' });
+    said.push({
+      words:
+        week >= WEEK_S
+          ? `${minutes(week)} in seven days: five minutes a week and more lengthen`
+          : `${minutes(week)} of five minutes in seven days`,
+      source: 'Thomas 2018, from memory',
+    });
   }
-  if (daysToEvent !== null && daysToEvent <= 0 && s >= BEFORE_START_S) said.push({ words: `${s} s before a start: 60 s and more cost about 4.6 % of performance, shorter about 1.1 %`, source: 'Behm 2016, from memory' });
+  if (daysToEvent !== null && daysToEvent <= 0 && s >= BEFORE_START_S)
+    said.push({
+      words: `${s} s before a start: 60 s and more cost about 4.6 % of performance, shorter about 1.1 %`,
+      source: 'Behm 2016, from memory',
+    });
   return said;
 }
 
@@ -110,13 +138,22 @@ export function toolMinutes(line: Line, secondsOf: CueSeconds = asPlanned(line),
   const sums = Object.fromEntries(TOOLS.map((tool) => [tool, 0])) as Record<Tool, number>;
   for (const cue of line.cues) {
     if (!loads(line, cue.index)) continue;
-    for (const { tool, share } of shelf.entries.get(line.blocks[cue.blockIndex]!.entryId)?.tools ?? []) sums[tool] += (secondsOf(cue.index) * share) / 60;
+    for (const { tool, share } of shelf.entries.get(line.blocks[cue.blockIndex]!.entryId)?.tools ?? [])
+      sums[tool] += (secondsOf(cue.index) * share) / 60;
   }
   return sums;
 }
 
 /** Minutes a day of each tool that a practice starts with. Common practice: thumbs and fingers little, leaning most. */
-export const USUAL_TOOL_LIMITS: ToolMinutes = { palm: 150, forearm: 120, knuckles: 45, thumb: 20, fingers: 40, elbow: 30, 'body lean': 180 };
+export const USUAL_TOOL_LIMITS: ToolMinutes = {
+  palm: 150,
+  forearm: 120,
+  knuckles: 45,
+  thumb: 20,
+  fingers: 40,
+  elbow: 30,
+  'body lean': 180,
+};
 
 /** Table heights to begin with, from the knuckles of a loose fist, standing. Common practice. */
 export function tableHeight(knuckleCm: number): readonly { readonly work: string; readonly cm: number }[] {
@@ -134,7 +171,13 @@ export function sparing(entryId: string, tool: Tool, shelf: Shelf = BUILT_IN) {
   const shareOf = (id: string) => shelf.entries.get(id)!.tools.find((each) => each.tool === tool)?.share ?? 0;
   if (!entry) return [];
   return offeredEntries(shelf)
-    .filter((other) => other.id !== entryId && other.targets.some((target) => entry.targets.includes(target)) && shareOf(other.id) < shareOf(entryId) / 2 && other.stage !== 'home')
+    .filter(
+      (other) =>
+        other.id !== entryId &&
+        other.targets.some((target) => entry.targets.includes(target)) &&
+        shareOf(other.id) < shareOf(entryId) / 2 &&
+        other.stage !== 'home',
+    )
     .sort((a, b) => shareOf(a.id) - shareOf(b.id))
     .slice(0, 3);
 }

@@ -1,5 +1,13 @@
 import { positionOn, type Position, type Side } from '../body/index.ts';
-import { blockCautions, blocking, cautionsFor, measuring, overriddenFor, type CautionContext, type OverrideFields } from '../caution/index.ts';
+import {
+  blockCautions,
+  blocking,
+  cautionsFor,
+  measuring,
+  overriddenFor,
+  type CautionContext,
+  type OverrideFields,
+} from '../caution/index.ts';
 import type { Entry } from '../catalogue/index.ts';
 import type { CauseKind } from '../limiter/index.ts';
 import type { BlockPlan, BreathPace, Limits, Shelf, SideRounds } from '../method/index.ts';
@@ -35,10 +43,21 @@ export interface SessionFacts extends WantedFacts {
 }
 
 /** The positions of an entry in which cautions forbid no side of a block, and, where there is none, why. */
-export function freePositions(block: BlockPlan, entry: Entry, facts: Pick<SessionFacts, 'caution' | 'overrides'>, shelf: Shelf): { readonly free: readonly Position[]; readonly because: string } {
-  const judged = entry.positions.map((position) => ({ position, blocking: blockCautions({ ...block, position }, facts.caution, facts.overrides, shelf).flatMap((side) => side.blocking) }));
+export function freePositions(
+  block: BlockPlan,
+  entry: Entry,
+  facts: Pick<SessionFacts, 'caution' | 'overrides'>,
+  shelf: Shelf,
+): { readonly free: readonly Position[]; readonly because: string } {
+  const judged = entry.positions.map((position) => ({
+    position,
+    blocking: blockCautions({ ...block, position }, facts.caution, facts.overrides, shelf).flatMap((side) => side.blocking),
+  }));
   const first = judged[0]!.blocking[0];
-  return { free: judged.filter((each) => each.blocking.length === 0).map((each) => each.position), because: first ? `${first.because}: ${first.reason}` : '' };
+  return {
+    free: judged.filter((each) => each.blocking.length === 0).map((each) => each.position),
+    because: first ? `${first.because}: ${first.reason}` : '',
+  };
 }
 
 /** What cautions leave of a block, side by side and position by position. */
@@ -49,14 +68,25 @@ export interface FreeSide {
 }
 
 /** The same for every side of a block by itself, with the limits that hold in each position. */
-export function freeBySide(block: BlockPlan, positions: readonly Position[], facts: Pick<SessionFacts, 'caution' | 'overrides'>, shelf: Shelf): FreeSide[] {
-  const judged = positions.map((position) => ({ position, sides: blockCautions({ ...block, position }, facts.caution, facts.overrides, shelf) }));
+export function freeBySide(
+  block: BlockPlan,
+  positions: readonly Position[],
+  facts: Pick<SessionFacts, 'caution' | 'overrides'>,
+  shelf: Shelf,
+): FreeSide[] {
+  const judged = positions.map((position) => ({
+    position,
+    sides: blockCautions({ ...block, position }, facts.caution, facts.overrides, shelf),
+  }));
   return [...new Set(block.sides.map((each) => each.side))].map((side) => {
     const own = judged.map(({ position, sides }) => ({ position, found: sides.find((each) => each.side === side)! }));
     const first = own[0]?.found.blocking[0];
     return {
-      side, because: first ? `${first.because}: ${first.reason}` : '',
-      free: own.filter(({ found }) => found.blocking.length === 0).map(({ position, found }) => ({ position, place: positionOn({ position }, side), limits: found.result.limits })),
+      side,
+      because: first ? `${first.because}: ${first.reason}` : '',
+      free: own
+        .filter(({ found }) => found.blocking.length === 0)
+        .map(({ position, found }) => ({ position, place: positionOn({ position }, side), limits: found.result.limits })),
     };
   });
 }

@@ -3,11 +3,45 @@ export type { Candidate, Chosen, Level, Measuring, SessionProblem, Shared, Solut
 export { possibleBlocks, MOST_CANDIDATES, type ForbiddenEntry, type Possible, type PossibleLevel, type Possibles } from './candidates.ts';
 export { type Pin, type SessionFacts } from './free.ts';
 export { type WarmUp } from './warmUps.ts';
-export { minutesMore, otherSessions, proposeSession, type Alternative, type LeftOut, type Proposal, type ProposeControl, type ProposedBlock, type ProposedSide } from './propose.ts';
+export {
+  minutesMore,
+  otherSessions,
+  proposeSession,
+  type Alternative,
+  type LeftOut,
+  type Proposal,
+  type ProposeControl,
+  type ProposedBlock,
+  type ProposedSide,
+} from './propose.ts';
 export { wantedMotions, degreesPer, type Term, type Wanted, type WantedFacts } from './wanted.ts';
-export { BETWEEN_ATHLETES, BETWEEN_SESSIONS, predictEdges, responseOf, USUAL_RESPONSE, usualGain, type Band, type Before, type PredictedEdge, type Response } from './response.ts';
+export {
+  BETWEEN_ATHLETES,
+  BETWEEN_SESSIONS,
+  predictEdges,
+  responseOf,
+  USUAL_RESPONSE,
+  usualGain,
+  type Band,
+  type Before,
+  type PredictedEdge,
+  type Response,
+} from './response.ts';
 export { betweenPasses, passKey, sessionStrip, type Between, type SessionStrip, type StripFacts, type StripItem } from './strip.ts';
 export { moveBlock, orderProblems, placeBlock, type OrderProblem } from './order.ts';
 export { mirrored, oneSideFirst, SIDE_PATTERNS, sidePasses, type SidePattern } from './sides.ts';
-export { addDoses, doseByTarget, guidanceFor, sparing, tableHeight, toolMinutes, USUAL_TOOL_LIMITS, type CueSeconds, type DoneSoFar, type Guidance, type TargetDose, type ToolMinutes } from './dose.ts';
+export {
+  addDoses,
+  doseByTarget,
+  guidanceFor,
+  sparing,
+  tableHeight,
+  toolMinutes,
+  USUAL_TOOL_LIMITS,
+  type CueSeconds,
+  type DoneSoFar,
+  type Guidance,
+  type TargetDose,
+  type ToolMinutes,
+} from './dose.ts';
 export { CLOSING_S, moveSeconds, OPENING_S, placeOfBlock, SIDE_CHANGE_S } from './places.ts';

@@ -20,12 +20,17 @@ export function orderProblems(blocks: readonly BlockPlan[], shelf: Shelf = BUILT
     const later = rows.filter((row) => row.i > i);
     if (entry.stage === 'close') {
       const after = later.find((row) => row.entry.stage !== 'close');
-      return after ? [{ blockId: block.id, rule: 'close-last', words: `${entry.name} ends the visit: ${after.entry.name} cannot come after it.` }] : [];
+      return after
+        ? [{ blockId: block.id, rule: 'close-last', words: `${entry.name} ends the visit: ${after.entry.name} cannot come after it.` }]
+        : [];
     }
-    if (entry.stage === 'home') return [{ blockId: block.id, rule: 'home-apart', words: `${entry.name} is work for home, not for the table.` }];
+    if (entry.stage === 'home')
+      return [{ blockId: block.id, rule: 'home-apart', words: `${entry.name} is work for home, not for the table.` }];
     if (entry.stage !== 'specific' && entry.stage !== 'joint') return [];
     const warm = later.find((row) => row.entry.stage === 'warm' && row.entry.section === entry.section && shareSide(row.block, block));
-    return warm ? [{ blockId: block.id, rule: 'warm-first', words: `Warm before long: ${warm.entry.name} comes before ${entry.name}.` }] : [];
+    return warm
+      ? [{ blockId: block.id, rule: 'warm-first', words: `Warm before long: ${warm.entry.name} comes before ${entry.name}.` }]
+      : [];
   });
 }
 
@@ -35,7 +40,12 @@ function shareSide(a: BlockPlan, b: BlockPlan): boolean {
 }
 
 /** The row with one block at another place, or the rule that forbids it and did not speak before. */
-export function moveBlock(blocks: readonly BlockPlan[], id: string, to: number, shelf: Shelf = BUILT_IN): { readonly blocks: readonly BlockPlan[] } | { readonly forbidden: string } {
+export function moveBlock(
+  blocks: readonly BlockPlan[],
+  id: string,
+  to: number,
+  shelf: Shelf = BUILT_IN,
+): { readonly blocks: readonly BlockPlan[] } | { readonly forbidden: string } {
   const from = blocks.findIndex((block) => block.id === id);
   if (from < 0) return { blocks };
   const next = blocks.filter((block) => block.id !== id);

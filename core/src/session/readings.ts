@@ -26,7 +26,10 @@ interface Way {
   readonly seconds: number;
   readonly detours: number;
   /** By gap: the places gone through between two passes, and what is read at each. */
-  readonly taken: readonly { readonly gap: number; readonly stops: readonly { readonly place: Position; readonly keys: readonly string[] }[] }[];
+  readonly taken: readonly {
+    readonly gap: number;
+    readonly stops: readonly { readonly place: Position; readonly keys: readonly string[] }[];
+  }[];
 }
 
 /**
@@ -46,7 +49,9 @@ export function placeReadings(work: readonly Position[], toRead: readonly ToRead
   };
   const away: ToRead[] = [];
   for (const each of toRead) {
-    const free = Array.from({ length: each.to - each.from + 1 }, (_, i) => each.from + i).filter((gap) => work[gap - 1] === each.place || work[gap] === each.place);
+    const free = Array.from({ length: each.to - each.from + 1 }, (_, i) => each.from + i).filter(
+      (gap) => work[gap - 1] === each.place || work[gap] === each.place,
+    );
     const gap = each.late ? free.at(-1) : stayEnd(work, free[0], each);
     if (gap === undefined) away.push(each);
     else put(gap, each.place, each.key);
@@ -83,11 +88,13 @@ function leastDetours(work: readonly Position[], away: readonly ToRead[]): Way['
         if (keys.some((some) => some.length === 0)) continue;
         const now = keys.flat().reduce((bits, i) => bits | (1 << i), read);
         const found: Way = {
-          seconds: way.seconds + wayRound(work[gap - 1], order, work[gap]), detours: way.detours + order.length,
+          seconds: way.seconds + wayRound(work[gap - 1], order, work[gap]),
+          detours: way.detours + order.length,
           taken: [...way.taken, { gap, stops: order.map((place, i) => ({ place, keys: keys[i]!.map((k) => away[k]!.key) })) }],
         };
         const known = next.get(now);
-        if (!known || found.seconds < known.seconds || (found.seconds === known.seconds && found.detours < known.detours)) next.set(now, found);
+        if (!known || found.seconds < known.seconds || (found.seconds === known.seconds && found.detours < known.detours))
+          next.set(now, found);
       }
     }
     // What had to be read by now and was not is no way at all.

@@ -49,7 +49,13 @@ function gainsOf({ roundGain }: Pick<Motion, 'roundGain'>, shares: readonly numb
  * their weighted mean, so that a few noisy sessions move it little and many sessions decide it. Readings pool over both sides of a motion.
  * Sessions count by what was done in them, not by what was planned.
  */
-export function responseOf(motionId: string, past: readonly PastReading[], blocks: readonly PastBlock[], errors: ErrorKnowledge, shelf: Shelf = BUILT_IN): Response {
+export function responseOf(
+  motionId: string,
+  past: readonly PastReading[],
+  blocks: readonly PastBlock[],
+  errors: ErrorKnowledge,
+  shelf: Shelf = BUILT_IN,
+): Response {
   const motion = motionOf(motionId);
   const toward = motion.better === 'higher' ? 1 : -1;
   let precision = 1 / BETWEEN_ATHLETES ** 2;
@@ -58,11 +64,20 @@ export function responseOf(motionId: string, past: readonly PastReading[], block
   for (const visitId of new Set(blocks.filter((block) => block.motionId === motionId).map((block) => block.visitId))) {
     const worked = blocks.filter((block) => block.visitId === visitId && block.motionId === motionId);
     for (const side of motion.sides) {
-      const find = (moment: 'before' | 'after') => past.find((reading) => reading.visitId === visitId && reading.motionId === motionId && reading.side === side && reading.moment === moment);
+      const find = (moment: 'before' | 'after') =>
+        past.find(
+          (reading) => reading.visitId === visitId && reading.motionId === motionId && reading.side === side && reading.moment === moment,
+        );
       const [before, after] = [find('before'), find('after')];
-      const x = usualGain(motion, worked.flatMap((block) => pastShares(block, side, shelf)));
+      const x = usualGain(
+        motion,
+        worked.flatMap((block) => pastShares(block, side, shelf)),
+      );
       if (!before || !after || x === 0) continue;
-      const variance = errorOf(motion, before, errors, 'within').sem ** 2 + errorOf(motion, after, errors, 'within').sem ** 2 + (BETWEEN_SESSIONS * x) ** 2;
+      const variance =
+        errorOf(motion, before, errors, 'within').sem ** 2 +
+        errorOf(motion, after, errors, 'within').sem ** 2 +
+        (BETWEEN_SESSIONS * x) ** 2;
       precision += x ** 2 / variance;
       weighted += (x * (after.value - before.value) * toward) / variance;
       sessions += 1;
@@ -76,7 +91,11 @@ function pastShares(block: PastBlock, side: Side, shelf: Shelf): number[] {
   const method = shelf.methods.get(block.methodId) ?? (block.madeFrom === undefined ? undefined : shelf.methods.get(block.madeFrom));
   const entry = shelf.entries.get(block.entryId);
   if (!method) return [];
-  return block.sides.filter((each) => each.side === side).flatMap(({ rounds, work }) => (work && entry ? sharesOf(work, entry, method, shelf) : Array.from({ length: rounds }, () => method.share)));
+  return block.sides
+    .filter((each) => each.side === side)
+    .flatMap(({ rounds, work }) =>
+      work && entry ? sharesOf(work, entry, method, shelf) : Array.from({ length: rounds }, () => method.share),
+    );
 }
 
 /** Two ends between which nine in ten lie. */
@@ -113,7 +132,12 @@ export interface Before {
  * the reading it began from; where that error is itself an estimate, its part is as much wider as Student's t says. Both bands are true for
  * nine in ten of athletes who differ as the model says.
  */
-export function predictEdges(motion: Pick<Motion, 'roundGain' | 'better' | 'possible'>, { start, shares: before = [], error, furthest = null }: Before, shares: readonly number[], response: Response): PredictedEdge[] {
+export function predictEdges(
+  motion: Pick<Motion, 'roundGain' | 'better' | 'possible'>,
+  { start, shares: before = [], error, furthest = null }: Before,
+  shares: readonly number[],
+  response: Response,
+): PredictedEdge[] {
   const toward = motion.better === 'higher' ? 1 : -1;
   const within = (value: number) => Math.min(motion.possible.max, Math.max(motion.possible.min, value));
   const room = furthest === null ? Number.POSITIVE_INFINITY : Math.max(0, toward * (furthest - start));
@@ -126,8 +150,13 @@ export function predictEdges(motion: Pick<Motion, 'roundGain' | 'better' | 'poss
     const spread = Z90 * Math.hypot(x * response.sd, BETWEEN_SESSIONS * x);
     const read = Math.hypot(spread, misread);
     return {
-      round: i + 1, expected: within(start + toward * Math.min(mean, room)), gain: { low: Math.min(mean - spread, room), high: Math.min(mean + spread, room) },
-      reading: { low: within(start + toward * Math.min(mean - read, room - misread)), high: within(start + toward * Math.min(mean + read, room + misread)) },
+      round: i + 1,
+      expected: within(start + toward * Math.min(mean, room)),
+      gain: { low: Math.min(mean - spread, room), high: Math.min(mean + spread, room) },
+      reading: {
+        low: within(start + toward * Math.min(mean - read, room - misread)),
+        high: within(start + toward * Math.min(mean + read, room + misread)),
+      },
     };
   });
 }

@@ -18,13 +18,26 @@ export function sidePasses(pattern: SidePattern, tighter: 'left' | 'right', roun
   const easier: Side = tighter === 'left' ? 'right' : 'left';
   switch (pattern) {
     case 'tight-first':
-      return [{ side: tighter, rounds: rounds + 1 }, { side: easier, rounds }];
+      return [
+        { side: tighter, rounds: rounds + 1 },
+        { side: easier, rounds },
+      ];
     case 'easy-first':
-      return [{ side: easier, rounds }, { side: tighter, rounds: rounds + 1 }];
+      return [
+        { side: easier, rounds },
+        { side: tighter, rounds: rounds + 1 },
+      ];
     case 'tight-easy-tight':
-      return [{ side: tighter, rounds }, { side: easier, rounds }, { side: tighter, rounds: 1 }];
+      return [
+        { side: tighter, rounds },
+        { side: easier, rounds },
+        { side: tighter, rounds: 1 },
+      ];
     case 'even':
-      return [{ side: tighter, rounds }, { side: easier, rounds }];
+      return [
+        { side: tighter, rounds },
+        { side: easier, rounds },
+      ];
   }
 }
 
@@ -33,7 +46,12 @@ export function sidePasses(pattern: SidePattern, tighter: 'left' | 'right', roun
  * A close is left whole, and what follows the last block of two sides still follows it. What is done in the middle stays with the
  * first side, unless its warm-up is now among the other. `idFor` names the new blocks.
  */
-export function oneSideFirst(blocks: readonly BlockPlan[], first: 'left' | 'right', idFor: (blockId: string) => string, shelf: Shelf = BUILT_IN): BlockPlan[] {
+export function oneSideFirst(
+  blocks: readonly BlockPlan[],
+  first: 'left' | 'right',
+  idFor: (blockId: string) => string,
+  shelf: Shelf = BUILT_IN,
+): BlockPlan[] {
   const entryOf = (block: BlockPlan) => shelf.entries.get(block.entryId);
   const isTwo = (block: BlockPlan) => entryOf(block)?.stage !== 'close' && new Set(block.sides.map((each) => each.side)).size > 1;
   const end = blocks.findLastIndex(isTwo) + 1;

@@ -51,7 +51,9 @@ export function sessionStrip({ blocks, line, isMeasured, mayMeasure = () => true
   };
   const passes = blocks.flatMap((block, blockIndex) => {
     const entry = shelf.entries.get(block.entryId);
-    return entry ? block.sides.map((each, pass) => ({ block, blockIndex, entry, pass, side: each.side, place: placeOfBlock(block, entry, pass) })) : [];
+    return entry
+      ? block.sides.map((each, pass) => ({ block, blockIndex, entry, pass, side: each.side, place: placeOfBlock(block, entry, pass) }))
+      : [];
   });
   const { todo, gaps } = readingsOf(passes, isMeasured, mayMeasure);
   add({ kind: 'opening', seconds: OPENING_S, position: gaps[0]?.stops[0]?.place ?? passes[0]?.place ?? 'supine', words: 'Settle' });
@@ -101,7 +103,11 @@ interface Todo {
 }
 
 /** What is to be read for a row of passes, and in which gap. Nothing is read after the close has begun. */
-function readingsOf(passes: readonly Pass[], isMeasured: StripFacts['isMeasured'], mayMeasure: NonNullable<StripFacts['mayMeasure']>): { readonly todo: ReadonlyMap<string, Todo>; readonly gaps: readonly GapReadings[] } {
+function readingsOf(
+  passes: readonly Pass[],
+  isMeasured: StripFacts['isMeasured'],
+  mayMeasure: NonNullable<StripFacts['mayMeasure']>,
+): { readonly todo: ReadonlyMap<string, Todo>; readonly gaps: readonly GapReadings[] } {
   const close = passes.findLastIndex((each) => each.entry.stage !== 'close') + 1;
   const todo = new Map<string, Todo>();
   const toRead: ToRead[] = [];
@@ -118,7 +124,10 @@ function readingsOf(passes: readonly Pass[], isMeasured: StripFacts['isMeasured'
   });
   // Two motions of one name are told apart by their test position.
   const ids = [...new Set([...worked.values()].map((each) => each.motionId))];
-  const nameOf = (id: string) => { const { name, testPosition } = motionOf(id); return ids.some((other) => other !== id && motionOf(other).name === name) ? `${name}, ${testPosition}` : name; };
+  const nameOf = (id: string) => {
+    const { name, testPosition } = motionOf(id);
+    return ids.some((other) => other !== id && motionOf(other).name === name) ? `${name}, ${testPosition}` : name;
+  };
   for (const [key, { motionId, side, first, last }] of worked) {
     const place = positionOn(motionOf(motionId), side);
     const words = nameOf(motionId);
@@ -129,7 +138,13 @@ function readingsOf(passes: readonly Pass[], isMeasured: StripFacts['isMeasured'
     todo.set(`after ${key}`, { kind: 'after', motionId, side, words });
     toRead.push({ key: `after ${key}`, place, from: last + 1, to: Math.max(last + 1, close), late: false });
   }
-  return { todo, gaps: placeReadings(passes.map((pass) => pass.place), toRead) };
+  return {
+    todo,
+    gaps: placeReadings(
+      passes.map((pass) => pass.place),
+      toRead,
+    ),
+  };
 }
 
 /** What is to be done before a pass of a block begins, and after the last one. */
@@ -159,7 +174,14 @@ export function betweenPasses({ items }: SessionStrip, blocks: readonly Pick<Blo
     }
     const pass = passes.get(item.blockId) ?? 0;
     passes.set(item.blockId, pass + 1);
-    if (waiting.length > 0) before.set(passKey(blocks.findIndex((block) => block.id === item.blockId), pass), waiting);
+    if (waiting.length > 0)
+      before.set(
+        passKey(
+          blocks.findIndex((block) => block.id === item.blockId),
+          pass,
+        ),
+        waiting,
+      );
     waiting = [];
   }
   return { before, afterLast: waiting };
@@ -168,5 +190,9 @@ export function betweenPasses({ items }: SessionStrip, blocks: readonly Pick<Blo
 /** Whole seconds of a pass as it is compiled; nothing while the plan cannot be. */
 function secondsOf(line: Line | null, blockIndex: number, pass: number): number {
   if (!line) return 0;
-  return Math.round(line.cues.filter((cue) => cue.blockIndex === blockIndex && (cue.pass ?? 0) === pass).reduce((sum, cue) => sum + cue.endMs - cue.startMs, 0) / 1000);
+  return Math.round(
+    line.cues
+      .filter((cue) => cue.blockIndex === blockIndex && (cue.pass ?? 0) === pass)
+      .reduce((sum, cue) => sum + cue.endMs - cue.startMs, 0) / 1000,
+  );
 }

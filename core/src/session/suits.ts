@@ -28,11 +28,19 @@ const ASKED: Readonly<Record<Suit, { readonly suits: string; readonly misfits: s
 const BY_CAUSE: Readonly<Partial<Record<CauseKind, Suit>>> = { capsule: 'capsule', weakness: 'weakness', guarding: 'guarding' };
 
 /** What a way is worth for a motion: a start near asks for short and easy ones, otherwise what is likely to hold the motion asks. */
-export function suitOf({ suits }: Pick<Method, 'suits'>, sides: readonly Wanted[], { daysToEvent, causes }: Pick<SessionFacts, 'daysToEvent' | 'causes'>): Suited {
+export function suitOf(
+  { suits }: Pick<Method, 'suits'>,
+  sides: readonly Wanted[],
+  { daysToEvent, causes }: Pick<SessionFacts, 'daysToEvent' | 'causes'>,
+): Suited {
   const near = daysToEvent !== null && daysToEvent >= 0 && daysToEvent <= NEAR_START_DAYS;
   const cause = sides.map((each) => causes[`${each.motion.id}/${each.side}`]).find((each) => each !== undefined);
   const asked: Suit | undefined = near ? 'start' : cause && BY_CAUSE[cause];
   if (!asked) return { fit: 'the usual way for it', factor: 1, allowed: true };
   const has = suits.includes(asked);
-  return { fit: ASKED[asked][has ? 'suits' : 'misfits'], factor: has ? SUITS_FACTOR : MISFIT_FACTOR, allowed: has || asked !== 'start' || daysToEvent !== 0 };
+  return {
+    fit: ASKED[asked][has ? 'suits' : 'misfits'],
+    factor: has ? SUITS_FACTOR : MISFIT_FACTOR,
+    allowed: has || asked !== 'start' || daysToEvent !== 0,
+  };
 }

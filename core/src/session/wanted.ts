@@ -1,4 +1,15 @@
-import { JOINT_REGIONS, motionOf, MOTIONS, sportAsksFor, type BodySide, type Motion, type PersonFacts, type Region, type RowingSide, type Side } from '../body/index.ts';
+import {
+  JOINT_REGIONS,
+  motionOf,
+  MOTIONS,
+  sportAsksFor,
+  type BodySide,
+  type Motion,
+  type PersonFacts,
+  type Region,
+  type RowingSide,
+  type Side,
+} from '../body/index.ts';
 import { formatValue, type ErrorKnowledge } from '../measure/index.ts';
 import { compareMotion, type Goal, type PastBlock, type PastReading, type ValueToday } from '../record/index.ts';
 
@@ -51,34 +62,52 @@ const DAY_MS = 86_400_000;
  */
 export function wantedMotions(facts: WantedFacts): Wanted[] {
   const before = facts.today.filter((value) => value.moment === 'before');
-  const wanted = MOTIONS.filter((motion) => before.some((value) => value.motionId === motion.id) || facts.goals.some((goal) => goal.motionId === motion.id));
+  const wanted = MOTIONS.filter(
+    (motion) => before.some((value) => value.motionId === motion.id) || facts.goals.some((goal) => goal.motionId === motion.id),
+  );
   return wanted.flatMap((motion) => wantedOf(motion, before, facts));
 }
 
 function wantedOf(motion: Motion, before: readonly ValueToday[], facts: WantedFacts): Wanted[] {
   const measured = before.filter((value) => value.motionId === motion.id);
-  const lastOf = (side: Side) => facts.past.findLast((reading) => reading.motionId === motion.id && reading.side === side && reading.moment === 'before');
+  const lastOf = (side: Side) =>
+    facts.past.findLast((reading) => reading.motionId === motion.id && reading.side === side && reading.moment === 'before');
   const values = motion.sides.flatMap((side): ValueToday[] => {
     const now = measured.find((value) => value.side === side);
     const last = lastOf(side);
     return now ? [now] : last ? [last] : [];
   });
-  const { sides, sideVerdict } = compareMotion(motion, 'before', { person: facts.person, onDay: facts.onDay, today: values, past: [], errors: facts.errors });
+  const { sides, sideVerdict } = compareMotion(motion, 'before', {
+    person: facts.person,
+    onDay: facts.onDay,
+    today: values,
+    past: [],
+    errors: facts.errors,
+  });
   return sides.flatMap((each): Wanted[] => {
     if (!each.now) return [];
     const gaps: { missing: number; because: string }[] = [];
     const goal = facts.goals.find((other) => other.motionId === motion.id && other.side === each.side);
     const toGoal = goal ? (motion.better === 'higher' ? goal.value - each.now.value : each.now.value - goal.value) : 0;
-    if (goal && toGoal > 0) gaps.push({ missing: toGoal, because: `${formatValue(toGoal, motion.unit)} to the goal of ${formatValue(goal.value, motion.unit)}` });
+    if (goal && toGoal > 0)
+      gaps.push({ missing: toGoal, because: `${formatValue(toGoal, motion.unit)} to the goal of ${formatValue(goal.value, motion.unit)}` });
     if (each.reference?.kind === 'below') gaps.push({ missing: each.reference.missing, because: each.reference.words });
     const real = sideVerdict?.kind === 'real' && sideVerdict.stiffer === each.side;
     if (real) gaps.push({ missing: sideVerdict.unexplained, because: sideVerdict.words });
     const largest = gaps.sort((a, b) => b.missing - a.missing)[0];
     const terms = termsOf(motion, each.side, { real, goal: goal !== undefined && toGoal > 0 }, facts);
-    return [{
-      motion, side: each.side, edge: each.now.value, measuredToday: measured.some((value) => value.side === each.side),
-      missing: largest?.missing ?? 0, because: largest?.because ?? 'nothing beyond the error', terms, weight: 1 + terms.reduce((sum, term) => sum + term.weight, 0),
-    }];
+    return [
+      {
+        motion,
+        side: each.side,
+        edge: each.now.value,
+        measuredToday: measured.some((value) => value.side === each.side),
+        missing: largest?.missing ?? 0,
+        because: largest?.because ?? 'nothing beyond the error',
+        terms,
+        weight: 1 + terms.reduce((sum, term) => sum + term.weight, 0),
+      },
+    ];
   });
 }
 
@@ -87,15 +116,25 @@ function termsOf(motion: Motion, side: Side, { real, goal }: { real: boolean; go
   if (real) terms.push({ words: 'a real side difference', weight: 0.5 });
   if (goal) terms.push({ words: 'a goal is set', weight: 0.5 });
   const { region, side: where } = facts.complaint;
-  if (region !== null && JOINT_REGIONS[motion.joint].includes(region) && (where === null || where === 'both' || side === 'midline' || where === side)) terms.push({ words: 'the complaint is here', weight: 0.75 });
+  if (
+    region !== null &&
+    JOINT_REGIONS[motion.joint].includes(region) &&
+    (where === null || where === 'both' || side === 'midline' || where === side)
+  )
+    terms.push({ words: 'the complaint is here', weight: 0.75 });
   const asked = sportAsksFor(facts.sport, motion.id);
   if (asked) {
     const near = facts.daysToEvent !== null && facts.daysToEvent >= 0 && facts.daysToEvent <= EVENT_NEAR_DAYS;
-    terms.push(near ? { words: `${facts.sport.toLowerCase()} asks for it, and there is a start in ${facts.daysToEvent} days`, weight: 0.5 } : { words: `${facts.sport.toLowerCase()} asks for it`, weight: 0.25 });
+    terms.push(
+      near
+        ? { words: `${facts.sport.toLowerCase()} asks for it, and there is a start in ${facts.daysToEvent} days`, weight: 0.5 }
+        : { words: `${facts.sport.toLowerCase()} asks for it`, weight: 0.25 },
+    );
   }
   const last = facts.pastBlocks.findLast((block) => block.motionId === motion.id);
   const days = last ? Math.floor((Date.parse(facts.onDay) - Date.parse(last.startsAt.slice(0, 10))) / DAY_MS) : null;
-  if (days === null || days >= LONG_AGO_DAYS) terms.push({ words: days === null ? 'not worked on yet' : `last worked on ${days} days ago`, weight: 0.25 });
+  if (days === null || days >= LONG_AGO_DAYS)
+    terms.push({ words: days === null ? 'not worked on yet' : `last worked on ${days} days ago`, weight: 0.25 });
   return terms;
 }
 

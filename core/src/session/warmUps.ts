@@ -30,13 +30,33 @@ export function warmBlock(entry: Entry, id: string, shelf: Shelf): BlockPlan {
  */
 export function warmUpsFor(section: Entry['section'], facts: SessionFacts, shelf: Shelf): WarmUps {
   const all = offeredEntries(shelf).filter((entry) => entry.stage === 'warm' && !entry.afterOperation && entry.section === section);
-  const allowed = all.filter((entry) => !facts.bans.includes(entry.id)).map((entry): WarmUp => {
-    const block = warmBlock(entry, 'warm', shelf);
-    const sides = block.sides.map(({ side }) => side);
-    const free = freePositions(block, entry, facts, shelf).free.filter((position) => !facts.withoutPositions.includes(position) && new Set(sides.map((side) => positionOn({ position }, side))).size === 1);
-    const changes = sides.filter((side) => side !== 'midline').length - 1;
-    return { entry, free, seconds: Math.round(compile([limitedBlock(free[0] ? { ...block, position: free[0] } : block, facts.caution, shelf)], { breath: facts.breath, edgeOf: () => null, shelf }).totalMs / 1000) + Math.max(0, changes) * SIDE_CHANGE_S };
-  }).filter(({ free }) => free.length > 0);
+  const allowed = all
+    .filter((entry) => !facts.bans.includes(entry.id))
+    .map((entry): WarmUp => {
+      const block = warmBlock(entry, 'warm', shelf);
+      const sides = block.sides.map(({ side }) => side);
+      const free = freePositions(block, entry, facts, shelf).free.filter(
+        (position) => !facts.withoutPositions.includes(position) && new Set(sides.map((side) => positionOn({ position }, side))).size === 1,
+      );
+      const changes = sides.filter((side) => side !== 'midline').length - 1;
+      return {
+        entry,
+        free,
+        seconds:
+          Math.round(
+            compile([limitedBlock(free[0] ? { ...block, position: free[0] } : block, facts.caution, shelf)], {
+              breath: facts.breath,
+              edgeOf: () => null,
+              shelf,
+            }).totalMs / 1000,
+          ) +
+          Math.max(0, changes) * SIDE_CHANGE_S,
+      };
+    })
+    .filter(({ free }) => free.length > 0);
   const beats = (a: WarmUp, b: WarmUp) => a.seconds <= b.seconds && b.free.every((position) => a.free.includes(position));
-  return { exist: all.length > 0, allowed: allowed.filter((each, i) => !allowed.some((other, j) => j !== i && beats(other, each) && (!beats(each, other) || j < i))) };
+  return {
+    exist: all.length > 0,
+    allowed: allowed.filter((each, i) => !allowed.some((other, j) => j !== i && beats(other, each) && (!beats(each, other) || j < i))),
+  };
 }

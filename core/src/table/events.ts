@@ -26,4 +26,17 @@ export type RunEventKind = RunEventBody['kind'];
 /** An event with its place on the run's own clock, milliseconds since the run began. */
 export type RunEvent = RunEventBody & { readonly atMs: number };
 
-export const RUN_EVENT_KINDS: readonly RunEventKind[] = ['start', 'hold', 'go', 'next', 'again', 'discomfort', 'ease', 'lighter', 'stop', 'edge', 'beat', 'finish'];
+export const RUN_EVENT_KINDS: readonly RunEventKind[] = [
+  'start',
+  'hold',
+  'go',
+  'next',
+  'again',
+  'discomfort',
+  'ease',
+  'lighter',
+  'stop',
+  'edge',
+  'beat',
+  'finish',
+];

@@ -84,7 +84,9 @@ const LEAST_EFFORT_PCT = 5;
  * The effort asked for in a cue after any lightening, in whole percent, never under 5; null where nobody contracts.
  */
 export function effortNow(cue: Cue, adjustment: Adjustment): number | null {
-  return cue.effortPct === null ? null : Math.max(Math.min(LEAST_EFFORT_PCT, cue.effortPct), Math.round(cue.effortPct * adjustment.effortFactor));
+  return cue.effortPct === null
+    ? null
+    : Math.max(Math.min(LEAST_EFFORT_PCT, cue.effortPct), Math.round(cue.effortPct * adjustment.effortFactor));
 }
 
 /** The adjustments in force for a cue's block and side. */
@@ -103,7 +105,13 @@ function isInCue(state: RunState): boolean {
 /** Closes the present stay at the present time. */
 function leave(line: Line, state: RunState, end: SpanEnd): RunState {
   const cue = line.cues[state.cueIndex]!;
-  const span = { cueIndex: state.cueIndex, startMs: state.enteredMs, endMs: state.atMs, end, effortPct: effortNow(cue, adjustmentFor(state, cue)) };
+  const span = {
+    cueIndex: state.cueIndex,
+    startMs: state.enteredMs,
+    endMs: state.atMs,
+    end,
+    effortPct: effortNow(cue, adjustmentFor(state, cue)),
+  };
   return { ...state, spans: [...state.spans, span] };
 }
 
@@ -151,7 +159,10 @@ function discomfort(line: Line, state: RunState, score: number): RunState {
   if (state.status === 'ready') return state;
   const cue = line.cues[state.cueIndex]!;
   const aboveCeiling = score > cue.painCeiling;
-  const noted: RunState = { ...state, discomfort: [...state.discomfort, { atMs: state.atMs, cueIndex: state.cueIndex, score, aboveCeiling }] };
+  const noted: RunState = {
+    ...state,
+    discomfort: [...state.discomfort, { atMs: state.atMs, cueIndex: state.cueIndex, score, aboveCeiling }],
+  };
   if (!aboveCeiling || !isInCue(state) || !phaseKind(cue.kind).exposed) return noted;
   return { ...leave(line, noted, 'eased'), status: 'eased' };
 }

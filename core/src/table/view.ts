@@ -60,16 +60,28 @@ export function redrawn(line: Line, state: Pick<RunState, 'adjustments' | 'cueIn
   if (adjustment.shift === 0 && adjustment.effortFactor === 1) return cues;
   const rest = first.from;
   const better = line.blocks[blockIndex]!.better;
-  const allowed = (value: number, furthest: number | null) => (typeof furthest !== 'number' ? value : better === 'higher' ? Math.min(value, furthest) : Math.max(value, furthest));
+  const allowed = (value: number, furthest: number | null) =>
+    typeof furthest !== 'number' ? value : better === 'higher' ? Math.min(value, furthest) : Math.max(value, furthest);
   const moved = (value: number, edge: number, furthest: number | null) => {
     const way = edge - rest;
-    const next = Math.abs(way) < 1e-9 ? (Math.abs(value - edge) < 1e-9 ? value + adjustment.shift : value) : rest + (value - rest) * ((way + adjustment.shift) / way);
+    const next =
+      Math.abs(way) < 1e-9
+        ? Math.abs(value - edge) < 1e-9
+          ? value + adjustment.shift
+          : value
+        : rest + (value - rest) * ((way + adjustment.shift) / way);
     return Math.abs(value - rest) < 1e-9 ? rest : allowed(next, furthest);
   };
   return cues.map((cue, i) => {
     if (cue.index < state.cueIndex) return cue;
     const before = cues[i - 1] ?? cue;
-    return { ...cue, from: moved(cue.from, before.edge, cue.furthest), to: moved(cue.to, cue.edge, cue.furthest), edge: allowed(cue.edge + adjustment.shift, cue.furthest), effortPct: effortNow(cue, adjustment) };
+    return {
+      ...cue,
+      from: moved(cue.from, before.edge, cue.furthest),
+      to: moved(cue.to, cue.edge, cue.furthest),
+      edge: allowed(cue.edge + adjustment.shift, cue.furthest),
+      effortPct: effortNow(cue, adjustment),
+    };
   });
 }
 

@@ -25,7 +25,25 @@ import * as trend from '../trend/index.ts';
  * Numbers are compared to the decimals that are written.
  */
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
-const faces: Record<string, Record<string, unknown>> = { access, body, catalogue, caution: { ...caution, ...areas }, device, exchange, finding, limiter, measure, method, quantile, random, record, reliability, session, table, trend };
+const faces: Record<string, Record<string, unknown>> = {
+  access,
+  body,
+  catalogue,
+  caution: { ...caution, ...areas },
+  device,
+  exchange,
+  finding,
+  limiter,
+  measure,
+  method,
+  quantile,
+  random,
+  record,
+  reliability,
+  session,
+  table,
+  trend,
+};
 const fixtures = {
   entry: catalogue.findEntry('rectus-femoris-prone'),
   motion: body.motionOf('hip-extension-knee-bent'),
@@ -33,18 +51,26 @@ const fixtures = {
 };
 
 /** Files of a folder of the core, those in folders within it too. */
-const filesIn = (folder: string): string[] => readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' }).filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'));
+const filesIn = (folder: string): string[] =>
+  readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' }).filter(
+    (file) => file.endsWith('.ts') && !file.endsWith('.test.ts'),
+  );
 
 const examples = Object.entries(faces).flatMap(([folder, face]) =>
   filesIn(folder).flatMap((file) =>
     [...readFileSync(join(root, folder, file), 'utf8').matchAll(/@example (.+?) \/\/ → (.+)/g)].map(([, expression, expected]) => ({
-      place: `${folder}/${file}`, expression: expression!, expected: expected!.trim(), face,
+      place: `${folder}/${file}`,
+      expression: expression!,
+      expected: expected!.trim(),
+      face,
     })),
   ),
 );
 
 test('every folder of the core is looked at', () => {
-  const folders = readdirSync(root, { withFileTypes: true }).filter((each) => each.isDirectory() && each.name !== 'testing').map((each) => each.name);
+  const folders = readdirSync(root, { withFileTypes: true })
+    .filter((each) => each.isDirectory() && each.name !== 'testing')
+    .map((each) => each.name);
   expect(Object.keys(faces).sort()).toEqual(folders.sort());
 });
 

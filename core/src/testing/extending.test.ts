@@ -10,9 +10,11 @@ const document = readFileSync('docs/extending.md', 'utf8');
 
 test.each(MOTIONS)('a motion, $id: facets, a figure over its whole range, a reference or why there is none', (motion) => {
   expect(MOTION_FACETS[motion.id]).toBeDefined();
-  for (const value of [motion.fan.min, motion.rest, motion.fan.max]) expect(poseMotion(motion, { values: { [motion.sides[0]!]: value }, band: null }).segments.length).toBeGreaterThan(0);
+  for (const value of [motion.fan.min, motion.rest, motion.fan.max])
+    expect(poseMotion(motion, { values: { [motion.sides[0]!]: value }, band: null }).segments.length).toBeGreaterThan(0);
   const bands = referenceBands(motion.id, { birthDate: '1996-01-01', referenceSex: 'female' }, '2026-11-25');
-  if (bands.length === 0) expect(noReferenceBecause(motion.id, { birthDate: '1996-01-01', referenceSex: 'female' }, '2026-11-25')).toBeTruthy();
+  if (bands.length === 0)
+    expect(noReferenceBecause(motion.id, { birthDate: '1996-01-01', referenceSex: 'female' }, '2026-11-25')).toBeTruthy();
 });
 
 test.each(ENTRIES)('an entry, $id: what it does to the body, a figure in a position it is done in, ways that exist', (entry) => {
@@ -37,7 +39,9 @@ test('every file and every test that the list names is there', () => {
   for (const path of paths) expect([path, existsSync(path)]).toEqual([path, true]);
   const tests = new Set([...document.matchAll(/`(\w+\.test\.ts)`/g)].map(([, name]) => name!));
   const there = new Set<string>();
-  const walk = (folder: string): void => { for (const each of readdirSync(folder, { recursive: true, encoding: 'utf8' })) there.add(each.split('/').at(-1)!); };
+  const walk = (folder: string): void => {
+    for (const each of readdirSync(folder, { recursive: true, encoding: 'utf8' })) there.add(each.split('/').at(-1)!);
+  };
   for (const part of ['core/src', 'server/src', 'web/src']) walk(part);
   for (const name of tests) expect([name, there.has(name)]).toEqual([name, true]);
 });

@@ -9,7 +9,20 @@ import { METHODS } from '../method/index.ts';
  * The logic knows fields, not names: what plans, times, counts, judges and learns holds no id of a way, an entry, a motion or a condition, so
  * that a practice's own are treated like those that ship. Data files, tests and what only gives an example in a comment may.
  */
-const LOGIC = ['session', 'table', 'trend', 'record', 'exchange', 'method', 'limiter/judge.ts', 'limiter/gather.ts', 'caution/evaluate.ts', 'caution/blocks.ts', 'caution/limits.ts', 'caution/grounds.ts'];
+const LOGIC = [
+  'session',
+  'table',
+  'trend',
+  'record',
+  'exchange',
+  'method',
+  'limiter/judge.ts',
+  'limiter/gather.ts',
+  'caution/evaluate.ts',
+  'caution/blocks.ts',
+  'caution/limits.ts',
+  'caution/grounds.ts',
+];
 const DATA = [/\/ways\//, /\.test\.ts$/, /\/lineSides\.ts$/];
 /** Words that are something else as well: a side of the boat and a phase, a kind of cause. */
 const SAME_WORD = new Set(['stroke', 'swelling']);
@@ -20,15 +33,24 @@ function filesIn(path: string): string[] {
 }
 
 const ids = new Map<string, string>([
-  ...METHODS.map(({ id }): [string, string] => [id, 'way']), ...ENTRIES.map(({ id }): [string, string] => [id, 'entry']), ...MOTIONS.map(({ id }): [string, string] => [id, 'motion']), ...CONDITIONS.map(({ code }): [string, string] => [code, 'condition']),
+  ...METHODS.map(({ id }): [string, string] => [id, 'way']),
+  ...ENTRIES.map(({ id }): [string, string] => [id, 'entry']),
+  ...MOTIONS.map(({ id }): [string, string] => [id, 'motion']),
+  ...CONDITIONS.map(({ code }): [string, string] => [code, 'condition']),
 ]);
 
 test('no id of data stands in the logic', () => {
-  const files = LOGIC.flatMap((part) => filesIn(join(root, part))).filter((file) => file.endsWith('.ts') && !DATA.some((each) => each.test(file)));
+  const files = LOGIC.flatMap((part) => filesIn(join(root, part))).filter(
+    (file) => file.endsWith('.ts') && !DATA.some((each) => each.test(file)),
+  );
   expect(files.length).toBeGreaterThan(60);
   const found = files.flatMap((file) => {
-    const code = readFileSync(file, 'utf8').replace(/\/\*[\s\S]*?\*\//g, '').replace(/^\s*\/\/.*$/gm, '');
-    return [...code.matchAll(/'([a-z][a-z0-9-]+)'/g)].flatMap(([, id]) => (ids.has(id!) && !SAME_WORD.has(id!) ? [`${file.slice(root.length + 1)}: ${ids.get(id!)} ${id}`] : []));
+    const code = readFileSync(file, 'utf8')
+      .replace(/\/\*[\s\S]*?\*\//g, '')
+      .replace(/^\s*\/\/.*$/gm, '');
+    return [...code.matchAll(/'([a-z][a-z0-9-]+)'/g)].flatMap(([, id]) =>
+      ids.has(id!) && !SAME_WORD.has(id!) ? [`${file.slice(root.length + 1)}: ${ids.get(id!)} ${id}`] : [],
+    );
   });
   expect(found).toEqual([]);
 });

@@ -24,17 +24,32 @@ function coverage(readings: number, noiseOfDay: number): number {
       truth.push(level);
       inputs.push({ day, value: level + sem * normal(), sem });
     }
-    smoothLevel(inputs).points.forEach((point, n) => { all += 1; inside += point.low <= truth[n]! && truth[n]! <= point.high ? 1 : 0; });
+    smoothLevel(inputs).points.forEach((point, n) => {
+      all += 1;
+      inside += point.low <= truth[n]! && truth[n]! <= point.high ? 1 : 0;
+    });
   }
   return inside / all;
 }
 
-test.each([2, 3, 4, 6, 10, 20].flatMap((readings) => [[readings, 0], [readings, 3]] as const))('%i readings, a noise of the day of %i°: 92 to 97 of 100 bands hold the level', (readings, noise) => {
-  const share = coverage(readings, noise);
-  process.stdout.write(`  the band holds the level, ${readings} readings, day noise ${noise}°: ${(100 * share).toFixed(1)} %\n`);
-  expect(share).toBeGreaterThanOrEqual(0.92);
-  expect(share).toBeLessThanOrEqual(0.97);
-}, 60_000);
+test.each(
+  [2, 3, 4, 6, 10, 20].flatMap(
+    (readings) =>
+      [
+        [readings, 0],
+        [readings, 3],
+      ] as const,
+  ),
+)(
+  '%i readings, a noise of the day of %i°: 92 to 97 of 100 bands hold the level',
+  (readings, noise) => {
+    const share = coverage(readings, noise);
+    process.stdout.write(`  the band holds the level, ${readings} readings, day noise ${noise}°: ${(100 * share).toFixed(1)} %\n`);
+    expect(share).toBeGreaterThanOrEqual(0.92);
+    expect(share).toBeLessThanOrEqual(0.97);
+  },
+  60_000,
+);
 
 test('one reading: the band is that of its error; a few readings know less of the wander than many, and are not made narrower by hope', () => {
   const [only] = smoothLevel([{ day: 0, value: 50, sem: 2 }]).points;

@@ -40,7 +40,13 @@ export function keptGain(visits: readonly VisitValues[], motion: Pick<Motion, 'b
   for (const [i, visit] of visits.entries()) {
     if (visit.before === null || visit.after === null) continue;
     const next = visits.slice(i + 1).find((each) => each.before !== null);
-    if (next) steps.push({ fromDay: visit.day, toDay: next.day, gained: sign * (visit.after - visit.before), kept: sign * (next.before! - visit.before) });
+    if (next)
+      steps.push({
+        fromDay: visit.day,
+        toDay: next.day,
+        gained: sign * (visit.after - visit.before),
+        kept: sign * (next.before! - visit.before),
+      });
   }
   const [gained, kept] = steps.reduce(([a, b], step) => [a + step.gained, b + step.kept], [0, 0]);
   return {

@@ -50,16 +50,24 @@ export function smoothLevel(readings: readonly LevelInput[], wander?: number): L
   if (readings.length === 0) return { points: [], wander: 0 };
   if (wander !== undefined) return { points: asPoints(readings, smoothed(readings, wander)), wander };
   const scale = scaleOf(readings);
-  const grid = [0, ...Array.from({ length: Math.round((WANDER_TO - WANDER_FROM) / GRID_STEP) + 1 }, (_, i) => scale * 10 ** (WANDER_FROM + i * GRID_STEP))];
+  const grid = [
+    0,
+    ...Array.from({ length: Math.round((WANDER_TO - WANDER_FROM) / GRID_STEP) + 1 }, (_, i) => scale * 10 ** (WANDER_FROM + i * GRID_STEP)),
+  ];
   const logs = grid.map((each) => likelihoodOf(readings, each));
   const most = Math.max(...logs);
   // Standing still stands for all wanders too small to be on the grid.
   const weights = logs.map((log, i) => Math.exp(log - most) * (i === 0 ? STILL_WEIGHT : 1));
   const sum = weights.reduce((total, each) => total + each, 0);
-  const passes = grid.map((each, i) => ({ weight: weights[i]! / sum, wander: each, levels: weights[i]! / sum > 1e-6 ? smoothed(readings, each) : [] })).filter((each) => each.levels.length > 0);
+  const passes = grid
+    .map((each, i) => ({ weight: weights[i]! / sum, wander: each, levels: weights[i]! / sum > 1e-6 ? smoothed(readings, each) : [] }))
+    .filter((each) => each.levels.length > 0);
   const mixed = readings.map((_, i): Gaussian => {
     const level = passes.reduce((total, each) => total + each.weight * each.levels[i]!.level, 0);
-    return { level, variance: passes.reduce((total, each) => total + each.weight * (each.levels[i]!.variance + (each.levels[i]!.level - level) ** 2), 0) };
+    return {
+      level,
+      variance: passes.reduce((total, each) => total + each.weight * (each.levels[i]!.variance + (each.levels[i]!.level - level) ** 2), 0),
+    };
   });
   return { points: asPoints(readings, mixed), wander: passes.reduce((total, each) => total + each.weight * each.wander, 0) };
 }

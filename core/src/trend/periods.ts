@@ -31,13 +31,29 @@ export interface PeriodComparison {
  * of the known measuring error and the readings' own scatter, over √n: readings that lie closer together than they can be
  * measured do not count as more exact. A difference is real when it exceeds 1.96 times the error of the difference.
  */
-export function comparePeriods(readings: readonly LevelInput[], first: Period, second: Period, motion: Pick<Motion, 'unit' | 'better'>): PeriodComparison {
+export function comparePeriods(
+  readings: readonly LevelInput[],
+  first: Period,
+  second: Period,
+  motion: Pick<Motion, 'unit' | 'better'>,
+): PeriodComparison {
   const [a, b] = [summarise(readings, first), summarise(readings, second)];
-  if (!a || !b) return { first: a, second: b, gain: null, limit: null, isReal: false, words: `Nothing was read in the ${!a ? 'first' : 'second'} period` };
+  if (!a || !b)
+    return {
+      first: a,
+      second: b,
+      gain: null,
+      limit: null,
+      isReal: false,
+      words: `Nothing was read in the ${!a ? 'first' : 'second'} period`,
+    };
   const gain = (b.mean - a.mean) * (motion.better === 'higher' ? 1 : -1);
   const limit = 1.96 * Math.hypot(a.error, b.error);
   const isReal = Math.abs(gain) > limit;
-  const verdict = changeWords(isReal ? (gain > 0 ? 'real-gain' : 'real-loss') : 'inside-error', `the error of ±${formatValue(limit, motion.unit)}`);
+  const verdict = changeWords(
+    isReal ? (gain > 0 ? 'real-gain' : 'real-loss') : 'inside-error',
+    `the error of ±${formatValue(limit, motion.unit)}`,
+  );
   return { first: a, second: b, gain, limit, isReal, words: `${formatSigned(gain, motion.unit)}: ${verdict}` };
 }
 

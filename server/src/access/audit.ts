@@ -17,7 +17,14 @@ export interface NewAuditLine {
 }
 
 export async function addAuditLine(db: Db, { practiceId, at, account, what, athleteId = null }: NewAuditLine): Promise<void> {
-  await change(db, 'INSERT INTO audit (practice_id, at, account_id, account_name, what, athlete_id) VALUES (?, ?, ?, ?, ?, ?)', [practiceId, at, account.id, account.name, what, athleteId]);
+  await change(db, 'INSERT INTO audit (practice_id, at, account_id, account_name, what, athlete_id) VALUES (?, ?, ?, ?, ?, ?)', [
+    practiceId,
+    at,
+    account.id,
+    account.name,
+    what,
+    athleteId,
+  ]);
 }
 
 /** Adds lines to the audit. Lines are never changed; the database refuses to. */
@@ -35,7 +42,13 @@ export class Audit {
       write: async (db) => {
         const at = this.now();
         if (route.often && this.isRepeat(key(), at.getTime())) return;
-        await addAuditLine(db, { practiceId: who.practice.id, at, account: { id: who.accountId, name: who.name }, what: route.audit!, athleteId: athleteId() });
+        await addAuditLine(db, {
+          practiceId: who.practice.id,
+          at,
+          account: { id: who.accountId, name: who.name },
+          what: route.audit!,
+          athleteId: athleteId(),
+        });
       },
       stands: () => {
         if (route.often) this.remember(key(), this.now().getTime());

@@ -7,7 +7,8 @@ const DEVICE = 'pace_bend_device';
 const DEVICE_AGE_S = 400 * 24 * 3600;
 
 /** Out of reach of scripts and of other sites; over TLS only where the program is served with it. */
-const options = (response: Response) => ({ httpOnly: true, sameSite: 'strict', path: '/', secure: response.app.get('served securely') === true } as const);
+const options = (response: Response) =>
+  ({ httpOnly: true, sameSite: 'strict', path: '/', secure: response.app.get('served securely') === true }) as const;
 
 export function sessionToken(request: Request): string | null {
   return parse(request.headers.cookie ?? '')[SESSION] ?? null;

@@ -44,7 +44,11 @@ export function guard(pool: Pool, now: () => Date): RequestHandler {
     const who = token === null ? null : await callerOf(pool, token, now());
     if (!who) throw new Problem('not-signed-in', 'Sign in first. What you typed is kept in this browser.');
     const meant = request.get('Pace-Bend-Account');
-    if (meant !== undefined && meant.toLowerCase() !== who.accountId) throw new Problem('somebody-else', 'Somebody else has signed in here meanwhile. What you typed is kept for you; sign in again to send it.');
+    if (meant !== undefined && meant.toLowerCase() !== who.accountId)
+      throw new Problem(
+        'somebody-else',
+        'Somebody else has signed in here meanwhile. What you typed is kept for you; sign in again to send it.',
+      );
     if (!route.roles.includes(who.role)) throw new Problem('not-yours', `This is not for the role “${who.role}”.`);
     response.locals.caller = who;
 
@@ -57,12 +61,16 @@ export function guard(pool: Pool, now: () => Date): RequestHandler {
     }
     if (!route.audit) return next();
     const note = audit.noteOf(who, route, () => (response.locals.athleteId as string | undefined) ?? null);
-    noteBeforeAnswer(response, async () => {
-      if (note.written) return;
-      note.written = true;
-      await note.write(pool);
-      note.stands();
-    }, next);
+    noteBeforeAnswer(
+      response,
+      async () => {
+        if (note.written) return;
+        note.written = true;
+        await note.write(pool);
+        note.stands();
+      },
+      next,
+    );
     withNote(note, next);
   };
 }

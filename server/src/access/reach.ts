@@ -12,12 +12,18 @@ export function onlyOurs(publicUrl: string | null): RequestHandler {
   return (request, _response, next) => {
     const host = request.headers.host ?? '';
     const isPublic = publicHost !== null && host.toLowerCase() === publicHost;
-    if (!isPublic && !LOCAL_HOST.test(host)) throw new Problem('refused', publicUrl === null ? 'This address is served to this machine only.' : 'This is not the address under which the program is served.');
+    if (!isPublic && !LOCAL_HOST.test(host))
+      throw new Problem(
+        'refused',
+        publicUrl === null ? 'This address is served to this machine only.' : 'This is not the address under which the program is served.',
+      );
     const origin = request.headers.origin;
     const own = isPublic ? [publicUrl] : [`http://${host}`, `https://${host}`];
-    if (request.method !== 'GET' && request.method !== 'HEAD' && origin !== undefined && !own.includes(origin) && origin !== publicUrl) throw new Problem('refused', 'Changes from another site are refused.');
+    if (request.method !== 'GET' && request.method !== 'HEAD' && origin !== undefined && !own.includes(origin) && origin !== publicUrl)
+      throw new Problem('refused', 'Changes from another site are refused.');
     // Browsers say themselves where a request was started.
-    if (request.headers['sec-fetch-site'] === 'cross-site' && request.path.startsWith('/api/')) throw new Problem('refused', 'Requests from another site are refused.');
+    if (request.headers['sec-fetch-site'] === 'cross-site' && request.path.startsWith('/api/'))
+      throw new Problem('refused', 'Requests from another site are refused.');
     next();
   };
 }

@@ -49,7 +49,13 @@ const PRACTICE = `p.id AS practiceId, p.name AS practiceName, p.time_zone AS tim
        p.mobilization_grade AS mobilizationGrade, p.scope_by_region AS byRegion, p.scope_rule_text AS ruleText, p.scope_rule_link AS ruleLink, p.revision`;
 
 function practiceFrom(row: PracticeColumns): PracticeRow {
-  return { id: row.practiceId, name: row.practiceName, timeZone: row.timeZone, revision: row.revision, scope: { mobilizationGrade: row.mobilizationGrade, byRegion: fromJson(row.byRegion), ruleText: row.ruleText, ruleLink: row.ruleLink } };
+  return {
+    id: row.practiceId,
+    name: row.practiceName,
+    timeZone: row.timeZone,
+    revision: row.revision,
+    scope: { mobilizationGrade: row.mobilizationGrade, byRegion: fromJson(row.byRegion), ruleText: row.ruleText, ruleLink: row.ruleLink },
+  };
 }
 
 /** A practice as it stands now. */
@@ -60,8 +66,16 @@ export async function practiceById(db: Db, id: string): Promise<PracticeRow> {
 /** Signs an account in; returns the token for the cookie. Sessions that have run out are cleared away. */
 export async function createSession(db: Db, accountId: string, now: Date): Promise<string> {
   const token = newToken();
-  await change(db, 'DELETE FROM sign_in WHERE created_at < ? OR last_seen_at < ?', [new Date(now.getTime() - ABSOLUTE_MS), new Date(now.getTime() - IDLE_MS)]);
-  await change(db, 'INSERT INTO sign_in (token_hash, account_id, created_at, last_seen_at) VALUES (?, ?, ?, ?)', [digest(token), accountId, now, now]);
+  await change(db, 'DELETE FROM sign_in WHERE created_at < ? OR last_seen_at < ?', [
+    new Date(now.getTime() - ABSOLUTE_MS),
+    new Date(now.getTime() - IDLE_MS),
+  ]);
+  await change(db, 'INSERT INTO sign_in (token_hash, account_id, created_at, last_seen_at) VALUES (?, ?, ?, ?)', [
+    digest(token),
+    accountId,
+    now,
+    now,
+  ]);
   return token;
 }
 
@@ -75,7 +89,8 @@ export async function callerOf(db: Db, token: string, now: Date): Promise<Caller
     [digest(token), new Date(now.getTime() - ABSOLUTE_MS), new Date(now.getTime() - IDLE_MS)],
   );
   if (!row) return null;
-  if (now.getTime() - row.lastSeenAt.getTime() > SEEN_EVERY_MS) await change(db, 'UPDATE sign_in SET last_seen_at = ? WHERE token_hash = ?', [now, digest(token)]);
+  if (now.getTime() - row.lastSeenAt.getTime() > SEEN_EVERY_MS)
+    await change(db, 'UPDATE sign_in SET last_seen_at = ? WHERE token_hash = ?', [now, digest(token)]);
   return { accountId: row.accountId, name: row.name, role: row.role, practice: practiceFrom(row) };
 }
 

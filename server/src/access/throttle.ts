@@ -47,24 +47,45 @@ export interface Attempt {
  * with every attempt.
  */
 export class SignInThrottle {
-  constructor(private readonly pool: Pool, private readonly now: () => Date) {}
+  constructor(
+    private readonly pool: Pool,
+    private readonly now: () => Date,
+  ) {}
 
   private async bucketsOf(counted: string, name: string | null, device: string | null, address: string): Promise<Bucket[]> {
-    const known = device !== null && name !== null && await firstRow(this.pool, 'SELECT 1 AS known FROM known_device d JOIN account a ON a.id = d.account_id WHERE d.device_hash = ? AND a.login = ?', [digest(device), name]);
+    const known =
+      device !== null &&
+      name !== null &&
+      (await firstRow(
+        this.pool,
+        'SELECT 1 AS known FROM known_device d JOIN account a ON a.id = d.account_id WHERE d.device_hash = ? AND a.login = ?',
+        [digest(device), name],
+      ));
     if (known) return [{ key: digest(`${counted}/${device}`), free: PER_NAME }];
-    return [{ key: digest(`${counted}/stranger`), free: PER_NAME }, { key: digest(`from/${address}`), free: PER_ADDRESS }].sort((a, b) => (a.key < b.key ? -1 : 1));
+    return [
+      { key: digest(`${counted}/stranger`), free: PER_NAME },
+      { key: digest(`from/${address}`), free: PER_ADDRESS },
+    ].sort((a, b) => (a.key < b.key ? -1 : 1));
   }
 
   /** Counts an attempt, or says how many seconds it has to wait; then nothing was counted. */
   async begin(login: string, device: string | null, address: string): Promise<Attempt> {
     const { counted, name } = canonicalLogin(login);
     const buckets = await this.bucketsOf(counted, name, device, address);
-    const waitS = await aside(() => transaction(this.pool, async (db) => {
-      let longest = 0;
-      for (const bucket of buckets) longest = Math.max(longest, await this.waitS(db, bucket));
-      if (longest === 0) for (const { key } of buckets) await change(db, 'UPDATE sign_in_attempt SET failures = IF(last_at < ?, 1, failures + 1), last_at = ? WHERE bucket = ?', [new Date(this.now().getTime() - FORGET_MS), this.now(), key]);
-      return longest;
-    }));
+    const waitS = await aside(() =>
+      transaction(this.pool, async (db) => {
+        let longest = 0;
+        for (const bucket of buckets) longest = Math.max(longest, await this.waitS(db, bucket));
+        if (longest === 0)
+          for (const { key } of buckets)
+            await change(db, 'UPDATE sign_in_attempt SET failures = IF(last_at < ?, 1, failures + 1), last_at = ? WHERE bucket = ?', [
+              new Date(this.now().getTime() - FORGET_MS),
+              this.now(),
+              key,
+            ]);
+        return longest;
+      }),
+    );
     await aside(() => this.clear());
     return { waitS, buckets };
   }
@@ -72,8 +93,16 @@ export class SignInThrottle {
   /** Seconds until the bucket may be tried, 0 when it may be now; holds its row until the transaction ends. */
   private async waitS(db: Db, { key, free }: Bucket): Promise<number> {
     // Locks the row from the start, there or not: a lock to read it that is widened later is what lets two wait for each other.
-    await change(db, 'INSERT INTO sign_in_attempt (bucket, failures, last_at) VALUES (?, 0, ?) ON DUPLICATE KEY UPDATE bucket = VALUES(bucket)', [key, this.now()]);
-    const [row] = await rows<{ failures: number; lastAt: Date }>(db, 'SELECT failures, last_at AS lastAt FROM sign_in_attempt WHERE bucket = ? FOR UPDATE', [key]);
+    await change(
+      db,
+      'INSERT INTO sign_in_attempt (bucket, failures, last_at) VALUES (?, 0, ?) ON DUPLICATE KEY UPDATE bucket = VALUES(bucket)',
+      [key, this.now()],
+    );
+    const [row] = await rows<{ failures: number; lastAt: Date }>(
+      db,
+      'SELECT failures, last_at AS lastAt FROM sign_in_attempt WHERE bucket = ? FOR UPDATE',
+      [key],
+    );
     if (!row || row.failures < free) return 0;
     const sinceMs = this.now().getTime() - row.lastAt.getTime();
     if (sinceMs > FORGET_MS) return 0;
@@ -104,6 +133,10 @@ export class SignInThrottle {
   }
 
   async remember(device: string, accountId: string): Promise<void> {
-    await change(this.pool, 'INSERT INTO known_device (device_hash, account_id, created_at) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE created_at = VALUES(created_at)', [digest(device), accountId, this.now()]);
+    await change(
+      this.pool,
+      'INSERT INTO known_device (device_hash, account_id, created_at) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE created_at = VALUES(created_at)',
+      [digest(device), accountId, this.now()],
+    );
   }
 }

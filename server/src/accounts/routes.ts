@@ -31,11 +31,12 @@ export function accountRoutes(pool: Pool): Router {
       find: async () => (await accountsOf(pool, practice.id)).find((account) => account.id === id) ?? null,
       // A hash is another one each time, so passwords are not compared.
       same: (there) => there.name === fields.name && there.login === fields.login && there.role === fields.role && there.revision === 1,
-      insert: () => transaction(pool, async (db) => {
-        if (await firstRow(db, 'SELECT id FROM account WHERE login = ? AND id <> ?', [fields.login, id])) throw loginTaken;
-        await insertAccount(db, practice.id, id, fields, passwordHash);
-        await setCoachSquads(db, practice.id, id, fields.role === 'coach' ? squadIds : []);
-      }),
+      insert: () =>
+        transaction(pool, async (db) => {
+          if (await firstRow(db, 'SELECT id FROM account WHERE login = ? AND id <> ?', [fields.login, id])) throw loginTaken;
+          await insertAccount(db, practice.id, id, fields, passwordHash);
+          await setCoachSquads(db, practice.id, id, fields.role === 'coach' ? squadIds : []);
+        }),
     });
     response.json({ accounts: await accountsOf(pool, practice.id) });
   });
@@ -52,7 +53,8 @@ export function accountRoutes(pool: Pool): Router {
     await transaction(pool, async (db) => {
       const owners = await activeOwners(db, practice.id);
       const stays = fields.role === 'owner' && fields.active;
-      if (!stays && owners.length === 1 && owners[0] === id) throw invalid([{ path: 'role', message: 'The practice needs an owner who can sign in: this is the last one.' }]);
+      if (!stays && owners.length === 1 && owners[0] === id)
+        throw invalid([{ path: 'role', message: 'The practice needs an owner who can sign in: this is the last one.' }]);
       if (!(await updateAccount(db, practice.id, id, revision, fields))) throw stale('This account', before);
       await setCoachSquads(db, practice.id, id, fields.role === 'coach' ? squadIds : []);
       if (passwordHash) await setPassword(db, id, passwordHash);

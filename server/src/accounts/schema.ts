@@ -6,14 +6,20 @@ import { idSchema } from '../http/ids.ts';
 import { oneLine } from '../http/text.ts';
 
 const name = oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Name');
-const login = Joi.string().required().label('Sign-in name').custom((value: string, helpers) => {
-  const message = checkLogin(value);
-  return message ? helpers.message({ custom: message }) : value;
-});
+const login = Joi.string()
+  .required()
+  .label('Sign-in name')
+  .custom((value: string, helpers) => {
+    const message = checkLogin(value);
+    return message ? helpers.message({ custom: message }) : value;
+  });
 const password = Joi.string().max(1000).label('Password');
 
 /** A zone that the program knows, as browsers name it. */
-export const timeZoneSchema = Joi.string().max(64).label('Time zone').custom((value: string, helpers) => (IANAZone.isValidZone(value) ? value : helpers.message({ custom: 'No such time zone is known.' })));
+export const timeZoneSchema = Joi.string()
+  .max(64)
+  .label('Time zone')
+  .custom((value: string, helpers) => (IANAZone.isValidZone(value) ? value : helpers.message({ custom: 'No such time zone is known.' })));
 
 /** A password is looked at beside the sign-in name it must not hold. */
 const soundPassword = <T extends { readonly login: string; readonly password?: string | null }>(sent: T, helpers: Joi.CustomHelpers<T>) => {
@@ -26,21 +32,40 @@ export const signInSchema = Joi.object<{ login: string; password: string }, true
   password: password.required(),
 });
 
-export const firstOwnerSchema = Joi.object<{ practiceName: string; name: string; login: string; password: string; timeZone?: string }, true>({
-  practiceName: oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Practice'), name, login, password: password.required(),
+export const firstOwnerSchema = Joi.object<
+  { practiceName: string; name: string; login: string; password: string; timeZone?: string },
+  true
+>({
+  practiceName: oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Practice'),
+  name,
+  login,
+  password: password.required(),
   timeZone: timeZoneSchema.optional(),
 }).custom(soundPassword);
 
-export type SentAccount = Omit<AccountFields, 'squadIds'> & { readonly squadIds: string[]; readonly password: string | null; readonly revision: number };
+export type SentAccount = Omit<AccountFields, 'squadIds'> & {
+  readonly squadIds: string[];
+  readonly password: string | null;
+  readonly revision: number;
+};
 
 /** Revision 0 makes a new account, which needs a password; later a password is sent only to set another. */
 export const accountSchema = Joi.object<SentAccount, true>({
   revision: Joi.number().integer().min(0).required(),
-  name, login,
-  role: Joi.string().valid(...ROLES).required().label('Role'),
+  name,
+  login,
+  role: Joi.string()
+    .valid(...ROLES)
+    .required()
+    .label('Role'),
   active: Joi.boolean().required().label('Active'),
   squadIds: Joi.array().items(idSchema).max(50).required().label('Squads'),
   password: password.allow(null).required(),
-}).custom((sent: SentAccount, helpers) => (sent.revision === 0 && !sent.password ? helpers.message({ custom: 'A new account needs a password' }) : soundPassword(sent, helpers)));
+}).custom((sent: SentAccount, helpers) =>
+  sent.revision === 0 && !sent.password ? helpers.message({ custom: 'A new account needs a password' }) : soundPassword(sent, helpers),
+);
 
-export const passwordSchema = Joi.object<{ current: string; password: string }, true>({ current: password.required(), password: password.required().label('New password') });
+export const passwordSchema = Joi.object<{ current: string; password: string }, true>({
+  current: password.required(),
+  password: password.required().label('New password'),
+});

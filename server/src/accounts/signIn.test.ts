@@ -2,28 +2,38 @@ import { firstRow } from '../db/pool.ts';
 import { NOW, openTestApp, request, requestAs, uuid, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
-beforeEach(async () => { test_ = await openTestApp(); });
+beforeEach(async () => {
+  test_ = await openTestApp();
+});
 afterEach(() => test_.close());
 const nobody = () => requestAs(test_.app, null);
 const PASSWORD = 'a river in the rain';
 const SET_COOKIE = 'set-cookie';
-const cookiesOf = (answer: { headers: Record<string, string> }) => ((answer.headers[SET_COOKIE] as unknown as string[]) ?? []).map((cookie) => cookie.split(';')[0]!);
+const cookiesOf = (answer: { headers: Record<string, string> }) =>
+  ((answer.headers[SET_COOKIE] as unknown as string[]) ?? []).map((cookie) => cookie.split(';')[0]!);
 
 async function account(login: string, role = 'therapist'): Promise<string> {
   const id = uuid();
-  await request(test_.app).put(`/api/accounts/${id}`).send({ revision: 0, name: login, login, role, active: true, squadIds: [], password: PASSWORD }).expect(200);
+  await request(test_.app)
+    .put(`/api/accounts/${id}`)
+    .send({ revision: 0, name: login, login, role, active: true, squadIds: [], password: PASSWORD })
+    .expect(200);
   return id;
 }
-const signIn = (login: string, password: string, cookie: string | null = null) => requestAs(test_.app, cookie).post('/api/sign-in').send({ login, password });
+const signIn = (login: string, password: string, cookie: string | null = null) =>
+  requestAs(test_.app, cookie).post('/api/sign-in').send({ login, password });
 
 test('signing in gives a cookie that no script and no other site can use; the database keeps no password and no token', async () => {
   await account('ann');
   const answer = await signIn('ANN', PASSWORD).expect(200);
   expect(answer.body).toMatchObject({ name: 'ann', role: 'therapist' });
-  const [device, session] = (answer.headers[SET_COOKIE] as unknown as string[]);
+  const [device, session] = answer.headers[SET_COOKIE] as unknown as string[];
   for (const cookie of [device, session]) expect(cookie).toMatch(/HttpOnly.*SameSite=Strict/);
   const token = session!.split(/[=;]/)[1]!;
-  const kept = await firstRow<{ hash: string; token: string }>(test_.pool, "SELECT a.password_hash AS hash, s.token_hash AS token FROM account a JOIN sign_in s ON s.account_id = a.id WHERE a.login = 'ann'");
+  const kept = await firstRow<{ hash: string; token: string }>(
+    test_.pool,
+    "SELECT a.password_hash AS hash, s.token_hash AS token FROM account a JOIN sign_in s ON s.account_id = a.id WHERE a.login = 'ann'",
+  );
   expect(kept!.hash).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
   expect(kept!.token).not.toContain(token);
   await requestAs(test_.app, `pace_bend=${token}`).get('/api/practice').expect(200);
@@ -40,7 +50,10 @@ test('a session ends when nothing was asked for two hours, after twelve hours an
 
   test_.setNow(NOW);
   const busy = await session();
-  for (let hour = 1; hour < 12; hour++) { later(hour); await requestAs(test_.app, busy).get('/api/practice').expect(200); }
+  for (let hour = 1; hour < 12; hour++) {
+    later(hour);
+    await requestAs(test_.app, busy).get('/api/practice').expect(200);
+  }
   later(12.1);
   await requestAs(test_.app, busy).get('/api/practice').expect(401);
 
@@ -84,7 +97,10 @@ test('a name that does not exist is answered like a wrong password, a closed acc
   const unknown = await signIn('nobody', PASSWORD).expect(401);
   expect(unknown.body).toEqual((await signIn('ann', 'wrong guess here').expect(401)).body);
   const session = cookiesOf(await signIn('ann', PASSWORD).expect(200)).join('; ');
-  await request(test_.app).patch(`/api/accounts/${id}`).send({ revision: 1, name: 'ann', login: 'ann', role: 'therapist', active: false, squadIds: [], password: null }).expect(200);
+  await request(test_.app)
+    .patch(`/api/accounts/${id}`)
+    .send({ revision: 1, name: 'ann', login: 'ann', role: 'therapist', active: false, squadIds: [], password: null })
+    .expect(200);
   await requestAs(test_.app, session).get('/api/practice').expect(401);
   await signIn('ann', PASSWORD).expect(401);
 });
@@ -95,7 +111,11 @@ test('the first start makes one owner, once; two at the same instant make one', 
   for (const table of ['sign_in', 'account']) await test_.pool.query(`DELETE FROM ${table}`);
   expect((await nobody().get('/api/welcome')).body.firstStart).toBe(true);
   await nobody().post('/api/first-owner').send({ practiceName: 'P', name: 'Ann', login: 'ann', password: 'short' }).expect(422);
-  const both = await Promise.all(['ann', 'ben'].map((login) => nobody().post('/api/first-owner').send({ practiceName: 'River room', name: login, login, password: PASSWORD })));
+  const both = await Promise.all(
+    ['ann', 'ben'].map((login) =>
+      nobody().post('/api/first-owner').send({ practiceName: 'River room', name: login, login, password: PASSWORD }),
+    ),
+  );
   expect(both.map((answer) => answer.status).sort()).toEqual([200, 409]);
   const owner = cookiesOf(both.find((answer) => answer.status === 200)!).join('; ');
   expect((await requestAs(test_.app, owner).get('/api/practice').expect(200)).body.name).toBe('River room');
@@ -104,17 +124,39 @@ test('the first start makes one owner, once; two at the same instant make one', 
 
 test('the last owner stays; a taken sign-in name is named; a changed password signs the other browsers out', async () => {
   await request(test_.app).patch('/api/practice').send({}).expect(422);
-  const { accounts } = (await request(test_.app).get('/api/accounts').expect(200)).body as { accounts: { id: string; name: string; login: string; revision: number }[] };
+  const { accounts } = (await request(test_.app).get('/api/accounts').expect(200)).body as {
+    accounts: { id: string; name: string; login: string; revision: number }[];
+  };
   const [owner] = accounts;
   const base = { revision: owner!.revision, name: owner!.name, login: owner!.login, squadIds: [], password: null };
-  for (const change of [{ role: 'therapist', active: true }, { role: 'owner', active: false }]) {
-    expect((await request(test_.app).patch(`/api/accounts/${owner!.id}`).send({ ...base, ...change }).expect(422)).body.detail).toContain('last one');
+  for (const change of [
+    { role: 'therapist', active: true },
+    { role: 'owner', active: false },
+  ]) {
+    expect(
+      (
+        await request(test_.app)
+          .patch(`/api/accounts/${owner!.id}`)
+          .send({ ...base, ...change })
+          .expect(422)
+      ).body.detail,
+    ).toContain('last one');
   }
   await account('ann');
-  const taken = await request(test_.app).put(`/api/accounts/${uuid()}`).send({ revision: 0, name: 'Other', login: 'ann', role: 'coach', active: true, squadIds: [], password: PASSWORD }).expect(422);
+  const taken = await request(test_.app)
+    .put(`/api/accounts/${uuid()}`)
+    .send({ revision: 0, name: 'Other', login: 'ann', role: 'coach', active: true, squadIds: [], password: PASSWORD })
+    .expect(422);
   expect(taken.body.errors[0].path).toBe('login');
   const [here, there] = [cookiesOf(await signIn('ann', PASSWORD)).join('; '), cookiesOf(await signIn('ann', PASSWORD)).join('; ')];
-  expect((await requestAs(test_.app, here).post('/api/me/password').send({ current: 'not it at all', password: 'another river at night' }).expect(422)).body.errors[0].path).toBe('current');
+  expect(
+    (
+      await requestAs(test_.app, here)
+        .post('/api/me/password')
+        .send({ current: 'not it at all', password: 'another river at night' })
+        .expect(422)
+    ).body.errors[0].path,
+  ).toBe('current');
   await requestAs(test_.app, here).post('/api/me/password').send({ current: PASSWORD, password: 'another river at night' }).expect(200);
   await requestAs(test_.app, there).get('/api/practice').expect(401);
   await signIn('ann', 'another river at night').expect(200);
@@ -124,7 +166,25 @@ test('the practice’s scope and its rule: kept, checked, not over what somebody
   const scope = { mobilizationGrade: 2, byRegion: { ankle: 3 }, ruleText: 'Delegated in writing.', ruleLink: 'https://rules.example/x' };
   const practice = (await request(test_.app).get('/api/practice')).body as { name: string; timeZone: string; revision: number };
   const sent = { name: practice.name, timeZone: practice.timeZone, revision: practice.revision };
-  expect((await request(test_.app).patch('/api/practice').send({ ...sent, scope }).expect(200)).body.scope).toEqual(scope);
-  await request(test_.app).patch('/api/practice').send({ ...sent, scope }).expect(409);
-  for (const wrong of [{ ...scope, mobilizationGrade: 5 }, { ...scope, ruleLink: 'javascript:alert(1)' }, { ...scope, byRegion: { moon: 1 } }]) await request(test_.app).patch('/api/practice').send({ ...sent, revision: 2, scope: wrong }).expect(422);
+  expect(
+    (
+      await request(test_.app)
+        .patch('/api/practice')
+        .send({ ...sent, scope })
+        .expect(200)
+    ).body.scope,
+  ).toEqual(scope);
+  await request(test_.app)
+    .patch('/api/practice')
+    .send({ ...sent, scope })
+    .expect(409);
+  for (const wrong of [
+    { ...scope, mobilizationGrade: 5 },
+    { ...scope, ruleLink: 'javascript:alert(1)' },
+    { ...scope, byRegion: { moon: 1 } },
+  ])
+    await request(test_.app)
+      .patch('/api/practice')
+      .send({ ...sent, revision: 2, scope: wrong })
+      .expect(422);
 });

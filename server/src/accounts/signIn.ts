@@ -25,7 +25,12 @@ export function signInRoutes(pool: Pool, now: () => Date, demo: boolean): Router
   router.get('/welcome', async (_request, response) => {
     const practice = await firstRow<{ name: string }>(pool, 'SELECT name FROM practice ORDER BY created_at LIMIT 1');
     const accounts = await rows<{ n: number }>(pool, 'SELECT COUNT(*) AS n FROM account');
-    const demoAccounts = !demo ? [] : await rows<Welcome['demoAccounts'][number]>(pool, 'SELECT name, login, demo_password AS password, role FROM account WHERE demo_password IS NOT NULL AND active ORDER BY created_at, id');
+    const demoAccounts = !demo
+      ? []
+      : await rows<Welcome['demoAccounts'][number]>(
+          pool,
+          'SELECT name, login, demo_password AS password, role FROM account WHERE demo_password IS NOT NULL AND active ORDER BY created_at, id',
+        );
     response.json({ practiceName: practice?.name ?? '', firstStart: Number(accounts[0]!.n) === 0, demoAccounts } satisfies Welcome);
   });
 
@@ -37,9 +42,16 @@ export function signInRoutes(pool: Pool, now: () => Date, demo: boolean): Router
     if (!device) setDevice(response, known);
     const { token, me } = await transaction(pool, async (db) => {
       if (former) await endSession(db, former);
-      const account = (await firstRow<Me & { practiceId: string }>(db, 'SELECT id, name, role, practice_id AS practiceId FROM account WHERE id = ?', [accountId]))!;
+      const account = (await firstRow<Me & { practiceId: string }>(
+        db,
+        'SELECT id, name, role, practice_id AS practiceId FROM account WHERE id = ?',
+        [accountId],
+      ))!;
       await addAuditLine(db, { practiceId: account.practiceId, at: now(), account, what: 'signed in' });
-      return { token: await createSession(db, accountId, now()), me: { id: account.id, name: account.name, role: account.role } satisfies Me };
+      return {
+        token: await createSession(db, accountId, now()),
+        me: { id: account.id, name: account.name, role: account.role } satisfies Me,
+      };
     });
     setSession(response, token);
     response.json(me);
@@ -50,13 +62,23 @@ export function signInRoutes(pool: Pool, now: () => Date, demo: boolean): Router
     const attempt = await throttle.begin(login, deviceToken(request), request.ip ?? '');
     if (attempt.waitS === 0) return attempt;
     response.set('Retry-After', String(attempt.waitS));
-    throw new Problem('wait', `Too many wrong passwords from here. Try again in ${attempt.waitS} ${attempt.waitS === 1 ? 'second' : 'seconds'}.`, [], { waitS: attempt.waitS });
+    throw new Problem(
+      'wait',
+      `Too many wrong passwords from here. Try again in ${attempt.waitS} ${attempt.waitS === 1 ? 'second' : 'seconds'}.`,
+      [],
+      { waitS: attempt.waitS },
+    );
   }
 
   /** A wrong password stands in the audit: under the account it was tried for, or under nobody. */
-  async function noteFailure(account: { readonly id: string; readonly name: string; readonly practiceId: string } | null, what: string): Promise<void> {
-    const practiceId = account?.practiceId ?? (await firstRow<{ id: string }>(pool, 'SELECT id FROM practice ORDER BY created_at LIMIT 1'))?.id;
-    if (practiceId) await aside(() => addAuditLine(pool, { practiceId, at: now(), account: account ?? { id: null, name: 'Nobody known' }, what }));
+  async function noteFailure(
+    account: { readonly id: string; readonly name: string; readonly practiceId: string } | null,
+    what: string,
+  ): Promise<void> {
+    const practiceId =
+      account?.practiceId ?? (await firstRow<{ id: string }>(pool, 'SELECT id FROM practice ORDER BY created_at LIMIT 1'))?.id;
+    if (practiceId)
+      await aside(() => addAuditLine(pool, { practiceId, at: now(), account: account ?? { id: null, name: 'Nobody known' }, what }));
   }
 
   /** A password that somebody wants has to be sound, and none of those that are tried first. */
@@ -86,8 +108,13 @@ export function signInRoutes(pool: Pool, now: () => Date, demo: boolean): Router
     const id = uuid();
     await transaction(pool, async (db) => {
       const practice = await firstRow<{ id: string }>(db, 'SELECT id FROM practice ORDER BY created_at LIMIT 1 FOR UPDATE');
-      if (!practice || (await firstRow(db, 'SELECT id FROM account LIMIT 1'))) throw new Problem('already-set-up', 'This practice has its owner. Sign in instead.');
-      await change(db, 'UPDATE practice SET name = ?, time_zone = COALESCE(?, time_zone), revision = revision + 1 WHERE id = ?', [practiceName, timeZone ?? null, practice.id]);
+      if (!practice || (await firstRow(db, 'SELECT id FROM account LIMIT 1')))
+        throw new Problem('already-set-up', 'This practice has its owner. Sign in instead.');
+      await change(db, 'UPDATE practice SET name = ?, time_zone = COALESCE(?, time_zone), revision = revision + 1 WHERE id = ?', [
+        practiceName,
+        timeZone ?? null,
+        practice.id,
+      ]);
       await insertAccount(db, practice.id, id, { name, login, role: 'owner', active: true }, passwordHash);
     });
     await signIn(request, response, id, deviceToken(request));

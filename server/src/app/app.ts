@@ -55,7 +55,11 @@ export interface AppOptions {
 
 /** Takes a squad at once, so it reads its own, larger body. */
 const IMPORT = '/import/athletes';
-const parseBody = express.json({ limit: LIMITS.bodyBytes, verify: requireFewParts(SHAPE.parts), type: ['application/json', 'application/problem+json'] });
+const parseBody = express.json({
+  limit: LIMITS.bodyBytes,
+  verify: requireFewParts(SHAPE.parts),
+  type: ['application/json', 'application/problem+json'],
+});
 
 /**
  * No script but the program's own files, no eval, nothing from elsewhere, in no other page's frame. Styles may be
@@ -63,25 +67,49 @@ const parseBody = express.json({ limit: LIMITS.bodyBytes, verify: requireFewPart
  * requests are not upgraded; served publicly, browsers are told to come over TLS from then on. The measuring devices are the one
  * other place that may be spoken to.
  */
-const securityHeaders = (devicesUrl: string | null, overTls: boolean) => helmet({
-  contentSecurityPolicy: {
-    useDefaults: false,
-    directives: {
-      defaultSrc: ["'none'"], scriptSrc: ["'self'"], workerSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], fontSrc: ["'self'"], imgSrc: ["'self'", 'data:'], connectSrc: ["'self'", ...(devicesUrl ? [devicesUrl] : [])],
-      manifestSrc: ["'self'"], baseUri: ["'none'"], formAction: ["'self'"], frameAncestors: ["'none'"], objectSrc: ["'none'"],
+const securityHeaders = (devicesUrl: string | null, overTls: boolean) =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        fontSrc: ["'self'"],
+        imgSrc: ["'self'", 'data:'],
+        connectSrc: ["'self'", ...(devicesUrl ? [devicesUrl] : [])],
+        manifestSrc: ["'self'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+        objectSrc: ["'none'"],
+      },
     },
-  },
-  strictTransportSecurity: overTls ? { maxAge: 180 * 24 * 3600, includeSubDomains: false } : false,
-  referrerPolicy: { policy: 'no-referrer' },
-});
+    strictTransportSecurity: overTls ? { maxAge: 180 * 24 * 3600, includeSubDomains: false } : false,
+    referrerPolicy: { policy: 'no-referrer' },
+  });
 
 /** The whole HTTP side: the API under /api, the built interface for everything else. */
-export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true, publicUrl = null, trustProxy = null, log = openLog(null) }: AppOptions): Express {
+export function createApp({
+  pool,
+  now,
+  webFolder,
+  devicesUrl = null,
+  demo = true,
+  publicUrl = null,
+  trustProxy = null,
+  log = openLog(null),
+}: AppOptions): Express {
   const app = express();
   const overTls = publicUrl?.startsWith('https://') ?? false;
   app.disable('x-powered-by');
   app.set('served securely', overTls);
-  if (trustProxy) app.set('trust proxy', trustProxy.split(',').map((address) => address.trim()));
+  if (trustProxy)
+    app.set(
+      'trust proxy',
+      trustProxy.split(',').map((address) => address.trim()),
+    );
   app.use(securityHeaders(devicesUrl, overTls));
   app.use(onlyOurs(publicUrl));
 
@@ -102,8 +130,29 @@ export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true
   });
   api.get('/health', health(pool));
   api.use(
-    signInRoutes(pool, now, demo), accountRoutes(pool), practiceRoutes(pool, now, devicesUrl), auditRoutes(pool), coachRoutes(pool, now), dayRoutes(pool), eventRoutes(pool), athleteRoutes(pool, now), athleteFileRoutes(pool, now), squadRoutes(pool), exchangeRoutes(pool, now),
-    visitFileRoutes(pool), visitRoutes(pool, now), safetyRoutes(pool, now), readingRoutes(pool, now), findingRoutes(pool, now), studyRoutes(pool, now), planRoutes(pool), doseRoutes(pool), shelfRoutes(pool, now), handRoutes(pool), runRoutes(pool, now), noteRoutes(pool),
+    signInRoutes(pool, now, demo),
+    accountRoutes(pool),
+    practiceRoutes(pool, now, devicesUrl),
+    auditRoutes(pool),
+    coachRoutes(pool, now),
+    dayRoutes(pool),
+    eventRoutes(pool),
+    athleteRoutes(pool, now),
+    athleteFileRoutes(pool, now),
+    squadRoutes(pool),
+    exchangeRoutes(pool, now),
+    visitFileRoutes(pool),
+    visitRoutes(pool, now),
+    safetyRoutes(pool, now),
+    readingRoutes(pool, now),
+    findingRoutes(pool, now),
+    studyRoutes(pool, now),
+    planRoutes(pool),
+    doseRoutes(pool),
+    shelfRoutes(pool, now),
+    handRoutes(pool),
+    runRoutes(pool, now),
+    noteRoutes(pool),
   );
   api.use((request) => {
     throw new Problem('not-found', `${request.method} ${request.originalUrl.slice(0, 200)} is not part of the API.`);
@@ -112,10 +161,20 @@ export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true
 
   if (webFolder) {
     // What the build compressed already is sent as it lies there. Only what lies among the assets carries a hash of itself in its name.
-    app.use(expressStaticGzip(webFolder, {
-      index: false, enableBrotli: true, orderPreference: ['br', 'gz'],
-      serveStatic: { maxAge: '1y', immutable: true, setHeaders: (response, path) => { if (!path.includes(`${sep}assets${sep}`)) response.setHeader('Cache-Control', 'no-cache'); } },
-    }));
+    app.use(
+      expressStaticGzip(webFolder, {
+        index: false,
+        enableBrotli: true,
+        orderPreference: ['br', 'gz'],
+        serveStatic: {
+          maxAge: '1y',
+          immutable: true,
+          setHeaders: (response, path) => {
+            if (!path.includes(`${sep}assets${sep}`)) response.setHeader('Cache-Control', 'no-cache');
+          },
+        },
+      }),
+    );
     app.get(/^\/(?!assets\/)/, (_request, response) => response.set('Cache-Control', 'no-cache').sendFile(join(webFolder, 'index.html')));
   }
   app.use(problems(log));
@@ -123,15 +182,20 @@ export function createApp({ pool, now, webFolder, devicesUrl = null, demo = true
 }
 
 /** The one place where errors become answers. */
-const problems = (log: Logger): ErrorRequestHandler => (error, request, response, _next) => {
-  const problem = toProblem(error, request);
-  if (problem.status === 500) {
-    console.error(`${request.method} ${routeWords(request)} failed:`, withoutContent(error));
-    log.error({ id: response.locals.requestId as string | undefined, route: routeWords(request), failure: withoutContent(error) }, 'failed');
-  }
-  if (typeof problem.more.retryAfterS === 'number') response.set('Retry-After', String(problem.more.retryAfterS));
-  response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
-};
+const problems =
+  (log: Logger): ErrorRequestHandler =>
+  (error, request, response, _next) => {
+    const problem = toProblem(error, request);
+    if (problem.status === 500) {
+      console.error(`${request.method} ${routeWords(request)} failed:`, withoutContent(error));
+      log.error(
+        { id: response.locals.requestId as string | undefined, route: routeWords(request), failure: withoutContent(error) },
+        'failed',
+      );
+    }
+    if (typeof problem.more.retryAfterS === 'number') response.set('Retry-After', String(problem.more.retryAfterS));
+    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+  };
 
 /** Which route failed, without the ids and words that were asked for. */
 const routeWords = (request: Request) => request.path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}/gi, ':id').slice(0, 120);
@@ -139,7 +203,12 @@ const routeWords = (request: Request) => request.path.replace(/[0-9a-f]{8}-[0-9a
 /** Where a program failed, for the terminal. The database quotes values in its messages, and those are about people. */
 function withoutContent(error: unknown): string {
   const { name, message, stack, code, sqlMessage } = error as Error & { code?: string; sqlMessage?: string };
-  const places = stack?.split('\n').filter((line) => /^\s+at /.test(line)).slice(0, 12).join('\n') ?? '';
+  const places =
+    stack
+      ?.split('\n')
+      .filter((line) => /^\s+at /.test(line))
+      .slice(0, 12)
+      .join('\n') ?? '';
   return `${sqlMessage === undefined ? `${name}: ${message}` : `${name} ${code}`}\n${places}`;
 }
 
@@ -148,8 +217,13 @@ function toProblem(error: unknown, request: Request): Problem {
   const ofDatabase = problemOfDatabase(error);
   if (ofDatabase) return ofDatabase;
   const { type, status } = error as { type?: string; status?: number };
-  if (type === 'entity.too.large') return new Problem('too-large', `A request may hold ${(request.path.endsWith(IMPORT) ? LIMITS.importBytes : LIMITS.bodyBytes) / 1024} kB at most. Nothing was written.`);
-  if (type === TOO_MUCH_STRUCTURE) return new Problem('too-much', 'What was sent has more parts than any request needs. Nothing was written.');
+  if (type === 'entity.too.large')
+    return new Problem(
+      'too-large',
+      `A request may hold ${(request.path.endsWith(IMPORT) ? LIMITS.importBytes : LIMITS.bodyBytes) / 1024} kB at most. Nothing was written.`,
+    );
+  if (type === TOO_MUCH_STRUCTURE)
+    return new Problem('too-much', 'What was sent has more parts than any request needs. Nothing was written.');
   if (type === 'entity.parse.failed') return new Problem('not-json', 'What was sent is not valid JSON. Nothing was written.');
   if (status !== undefined && status >= 400 && status < 500) return new Problem('unreadable', (error as Error).message, [], {}, status);
   return new Problem('error', 'The server failed at this. What was saved before stays saved.');

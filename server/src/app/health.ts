@@ -9,7 +9,9 @@ const PATIENCE_MS = 2000;
 export function health(pool: Pool): RequestHandler {
   return async (_request, response) => {
     let timer: NodeJS.Timeout | undefined;
-    const late = new Promise<never>((_resolve, reject) => { timer = setTimeout(() => reject(new Error('no answer in time')), PATIENCE_MS); });
+    const late = new Promise<never>((_resolve, reject) => {
+      timer = setTimeout(() => reject(new Error('no answer in time')), PATIENCE_MS);
+    });
     try {
       await Promise.race([pool.query('SELECT 1 FROM practice LIMIT 1'), late]);
       response.json({ ok: true, database: 'answers' });

@@ -11,7 +11,16 @@ test('mutated and random requests as every role: no answer of 5xx (the long vers
   const owner = await test_.renewOwner();
   const { athleteId, visitId } = await newAskedVisit(test_.app);
   const run = uuid();
-  await request(test_.app).put(`/api/runs/${run}`).send({ visitId, blocks: [newBlock(uuid(), 'calf-supine', 'static-hold', ['left'])], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 }).expect(200);
+  await request(test_.app)
+    .put(`/api/runs/${run}`)
+    .send({
+      visitId,
+      blocks: [newBlock(uuid(), 'calf-supine', 'static-hold', ['left'])],
+      breath: { periodMs: 8000, inShare: 0.4 },
+      edges: [],
+      clockRate: 1,
+    })
+    .expect(200);
   await fuzzer.prepare({ athlete: athleteId, visit: visitId, run, examiner: owner });
   await fuzzer.run(8000);
   fuzzer.close();
@@ -19,6 +28,7 @@ test('mutated and random requests as every role: no answer of 5xx (the long vers
   expect(fuzzer.count.failures).toEqual([]);
   // It gets past the door: a good part is done, and every kind of refusal comes up.
   expect(fuzzer.count.done).toBeGreaterThan(1500);
-  for (const status of [400, 401, 403, 404, 409, 413, 422]) expect([status, (fuzzer.count.byStatus.get(status) ?? 0) > 0]).toEqual([status, true]);
+  for (const status of [400, 401, 403, 404, 409, 413, 422])
+    expect([status, (fuzzer.count.byStatus.get(status) ?? 0) > 0]).toEqual([status, true]);
   await test_.close();
 }, 240_000);

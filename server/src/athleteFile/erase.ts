@@ -15,7 +15,14 @@ const STATEMENTS = [
   `DELETE FROM stop_answers WHERE visit_id IN ${VISITS}`,
 ];
 
-const AFTER = ['DELETE FROM visit WHERE athlete_id = ?', 'DELETE FROM athlete_goal WHERE athlete_id = ?', 'DELETE FROM athlete_condition WHERE athlete_id = ?', 'DELETE FROM no_touch_area WHERE athlete_id = ?', 'DELETE FROM squad_member WHERE athlete_id = ?', 'DELETE FROM athlete WHERE id = ?'];
+const AFTER = [
+  'DELETE FROM visit WHERE athlete_id = ?',
+  'DELETE FROM athlete_goal WHERE athlete_id = ?',
+  'DELETE FROM athlete_condition WHERE athlete_id = ?',
+  'DELETE FROM no_touch_area WHERE athlete_id = ?',
+  'DELETE FROM squad_member WHERE athlete_id = ?',
+  'DELETE FROM athlete WHERE id = ?',
+];
 
 /** Removes everything about an athlete, all of it or nothing. */
 export async function eraseAthlete(pool: Pool, athleteId: string): Promise<void> {

@@ -16,20 +16,42 @@ const PARTS = {
   plans: 'SELECT p.* FROM plan p JOIN visit v ON v.id = p.visit_id WHERE v.athlete_id = ?',
   planBlocks: 'SELECT b.* FROM plan_block b JOIN visit v ON v.id = b.visit_id WHERE v.athlete_id = ? ORDER BY b.visit_id, b.position',
   runs: 'SELECT r.* FROM run r JOIN visit v ON v.id = r.visit_id WHERE v.athlete_id = ? ORDER BY r.started_at',
-  runEvents: 'SELECT e.* FROM run_event e JOIN run r ON r.id = e.run_id JOIN visit v ON v.id = r.visit_id WHERE v.athlete_id = ? ORDER BY e.run_id, e.seq',
+  runEvents:
+    'SELECT e.* FROM run_event e JOIN run r ON r.id = e.run_id JOIN visit v ON v.id = r.visit_id WHERE v.athlete_id = ? ORDER BY e.run_id, e.seq',
   notes: 'SELECT n.* FROM note n JOIN visit v ON v.id = n.visit_id WHERE v.athlete_id = ?',
   audit: 'SELECT at, account_name, what FROM audit WHERE athlete_id = ? ORDER BY id',
 } as const;
 
-const JSON_COLUMNS = new Set(['contacts', 'medications', 'beighton', 'clearance', 'consent', 'answers', 'trials', 'numbers', 'choices', 'sides', 'limits', 'input', 'line', 'data']);
+const JSON_COLUMNS = new Set([
+  'contacts',
+  'medications',
+  'beighton',
+  'clearance',
+  'consent',
+  'answers',
+  'trials',
+  'numbers',
+  'choices',
+  'sides',
+  'limits',
+  'input',
+  'line',
+  'data',
+]);
 
 /** Everything the database holds about an athlete, table by table, with the columns' own names. */
 export async function wholeRecord(pool: Pool, athleteId: string): Promise<Record<keyof typeof PARTS, unknown[]>> {
-  const parts = await Promise.all(Object.entries(PARTS).map(async ([name, sql]) => [name, (await rows<Record<string, unknown>>(pool, sql, [athleteId])).map(opened)] as const));
+  const parts = await Promise.all(
+    Object.entries(PARTS).map(
+      async ([name, sql]) => [name, (await rows<Record<string, unknown>>(pool, sql, [athleteId])).map(opened)] as const,
+    ),
+  );
   return Object.fromEntries(parts) as Record<keyof typeof PARTS, unknown[]>;
 }
 
 /** JSON columns as what they hold, not as text. */
 function opened(row: Record<string, unknown>): Record<string, unknown> {
-  return Object.fromEntries(Object.entries(row).map(([name, value]) => [name, JSON_COLUMNS.has(name) && typeof value === 'string' ? JSON.parse(value) : value]));
+  return Object.fromEntries(
+    Object.entries(row).map(([name, value]) => [name, JSON_COLUMNS.has(name) && typeof value === 'string' ? JSON.parse(value) : value]),
+  );
 }

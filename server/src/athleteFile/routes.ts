@@ -27,19 +27,31 @@ export function athleteFileRoutes(pool: Pool, now: () => Date): Router {
   router.get('/athletes/:id', async (request, response) => {
     const id = idFrom(request);
     const { practice } = caller(response);
-    response.json(await snapshot(pool, async (db): Promise<AthleteFile> => {
-      const athlete = await athleteById(db, practice.id, id);
-      if (!athlete) throw notFound('This athlete');
-      return {
-        athlete, conditions: await conditionsOf(db, id), noTouch: await noTouchOf(db, id), squads: await squadNamesOf(db, id), past: await pastReadings(db, id, null), visits: await visitsOf(db, id),
-        referredVisitIds: await referredVisits(db, id), events: await eventsOfAthlete(db, practice.id, id), errors: await errorKnowledge(db, practice.id), goals: await goalsOf(db, id),
-      };
-    }));
+    response.json(
+      await snapshot(pool, async (db): Promise<AthleteFile> => {
+        const athlete = await athleteById(db, practice.id, id);
+        if (!athlete) throw notFound('This athlete');
+        return {
+          athlete,
+          conditions: await conditionsOf(db, id),
+          noTouch: await noTouchOf(db, id),
+          squads: await squadNamesOf(db, id),
+          past: await pastReadings(db, id, null),
+          visits: await visitsOf(db, id),
+          referredVisitIds: await referredVisits(db, id),
+          events: await eventsOfAthlete(db, practice.id, id),
+          errors: await errorKnowledge(db, practice.id),
+          goals: await goalsOf(db, id),
+        };
+      }),
+    );
   });
 
   router.get('/athletes/:id/record', async (request, response) => {
     const record = await wholeRecord(pool, idFrom(request));
-    response.attachment('athlete-record.json').json({ format: 'pace-bend athlete record', version: 1, takenOutAt: now().toISOString(), ...record });
+    response
+      .attachment('athlete-record.json')
+      .json({ format: 'pace-bend athlete record', version: 1, takenOutAt: now().toISOString(), ...record });
   });
 
   /** Erases everything about an athlete. Their name has to be typed; what stays are lines of the audit, which hold no content. */
@@ -49,7 +61,8 @@ export function athleteFileRoutes(pool: Pool, now: () => Date): Router {
     const { confirm } = validate(eraseSchema, request.body);
     const athlete = await athleteById(pool, practice.id, id);
     if (!athlete) throw notFound('This athlete');
-    if (confirm.trim() !== athlete.name) throw invalid([{ path: 'confirm', message: 'The name that was typed is not the athlete’s. Nothing was erased.' }]);
+    if (confirm.trim() !== athlete.name)
+      throw invalid([{ path: 'confirm', message: 'The name that was typed is not the athlete’s. Nothing was erased.' }]);
     await eraseAthlete(pool, id);
     response.json({ erased: true });
   });

@@ -3,9 +3,29 @@ import { change, firstRow, fromJson, insertMany, iso, rows, type Bound, type Db 
 
 /** Column of each field; JSON ones are written and read as text. */
 const COLUMN_OF: Record<keyof AthleteFields, string> = {
-  name: 'name', birthDate: 'birth_date', referenceSex: 'reference_sex', rowing: 'rowing', about: 'about', breathPeriodMs: 'breath_period_ms', sport: 'sport', role: 'role', hand: 'hand', foot: 'foot',
-  thighCm: 'thigh_cm', legCm: 'leg_cm', armCm: 'arm_cm', forearmCm: 'forearm_cm', build: 'build', preferences: 'preferences', coach: 'coach', contacts: 'contacts', medications: 'medications',
-  historyOn: 'history_on', beighton: 'beighton', availability: 'availability', availableUntil: 'available_until',
+  name: 'name',
+  birthDate: 'birth_date',
+  referenceSex: 'reference_sex',
+  rowing: 'rowing',
+  about: 'about',
+  breathPeriodMs: 'breath_period_ms',
+  sport: 'sport',
+  role: 'role',
+  hand: 'hand',
+  foot: 'foot',
+  thighCm: 'thigh_cm',
+  legCm: 'leg_cm',
+  armCm: 'arm_cm',
+  forearmCm: 'forearm_cm',
+  build: 'build',
+  preferences: 'preferences',
+  coach: 'coach',
+  contacts: 'contacts',
+  medications: 'medications',
+  historyOn: 'history_on',
+  beighton: 'beighton',
+  availability: 'availability',
+  availableUntil: 'available_until',
 };
 const FIELDS = Object.keys(COLUMN_OF) as (keyof AthleteFields)[];
 const JSON_FIELDS: readonly (keyof AthleteFields)[] = ['contacts', 'medications', 'beighton'];
@@ -17,7 +37,12 @@ function bound(field: keyof AthleteFields, value: AthleteFields[keyof AthleteFie
 }
 
 function athleteFrom(row: Athlete): Athlete {
-  return { ...row, contacts: fromJson(row.contacts), medications: fromJson(row.medications), beighton: row.beighton === null ? null : fromJson(row.beighton) };
+  return {
+    ...row,
+    contacts: fromJson(row.contacts),
+    medications: fromJson(row.medications),
+    beighton: row.beighton === null ? null : fromJson(row.beighton),
+  };
 }
 
 export async function athleteById(db: Db, practiceId: string, id: string): Promise<Athlete | null> {
@@ -30,7 +55,12 @@ const PAGE = 500;
 /** A few hundred athletes by name, those after the one given; the first without one. */
 export async function athletesAfter(db: Db, practiceId: string, last: Pick<Athlete, 'id' | 'name'> | null): Promise<Athlete[]> {
   const after = last === null ? '' : ' AND (a.name > ? OR (a.name = ? AND a.id > ?))';
-  return (await rows<Athlete>(db, `SELECT ${COLUMNS} FROM athlete a WHERE a.practice_id = ?${after} ORDER BY a.name, a.id LIMIT ${PAGE}`, [practiceId, ...(last === null ? [] : [last.name, last.name, last.id])])).map(athleteFrom);
+  return (
+    await rows<Athlete>(db, `SELECT ${COLUMNS} FROM athlete a WHERE a.practice_id = ?${after} ORDER BY a.name, a.id LIMIT ${PAGE}`, [
+      practiceId,
+      ...(last === null ? [] : [last.name, last.name, last.id]),
+    ])
+  ).map(athleteFrom);
 }
 
 export interface ListWish {
@@ -43,7 +73,11 @@ export interface ListWish {
 
 /** One page of the athletes by name, and how many fit in all. Counts are taken for the page only. */
 export async function athletesByName(db: Db, practiceId: string, { search, squadId, offset, limit }: ListWish): Promise<AthleteList> {
-  const words = search.split(/\s+/).filter(Boolean).slice(0, 8).map((word) => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`);
+  const words = search
+    .split(/\s+/)
+    .filter(Boolean)
+    .slice(0, 8)
+    .map((word) => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`);
   const where = `a.practice_id = ?${" AND CONCAT_WS(' ', a.name, a.about, a.sport, a.role, a.rowing) LIKE ?".repeat(words.length)}${squadId ? ' AND a.id IN (SELECT m.athlete_id FROM squad_member m WHERE m.squad_id = ?)' : ''}`;
   const params: Bound[] = [practiceId, ...words, ...(squadId ? [squadId] : [])];
   const [found, counted] = await Promise.all([
@@ -58,7 +92,16 @@ export async function athletesByName(db: Db, practiceId: string, { search, squad
     ),
     firstRow<{ n: number }>(db, `SELECT COUNT(*) AS n FROM athlete a WHERE ${where}`, params),
   ]);
-  return { athletes: found.map((row) => ({ ...row, visits: Number(row.visits), open: Number(row.open), lastVisitAt: row.lastVisitAt ? iso(row.lastVisitAt) : null })), total: Number(counted?.n ?? 0), offset };
+  return {
+    athletes: found.map((row) => ({
+      ...row,
+      visits: Number(row.visits),
+      open: Number(row.open),
+      lastVisitAt: row.lastVisitAt ? iso(row.lastVisitAt) : null,
+    })),
+    total: Number(counted?.n ?? 0),
+    offset,
+  };
 }
 
 export async function insertAthlete(db: Db, practiceId: string, id: string, fields: AthleteFields): Promise<void> {
@@ -70,11 +113,19 @@ export async function insertAthlete(db: Db, practiceId: string, id: string, fiel
 }
 
 /** Adds many at once, in statements of a few hundred rows. */
-export async function insertAthletes(db: Db, practiceId: string, people: readonly (AthleteFields & { readonly id: string })[]): Promise<void> {
+export async function insertAthletes(
+  db: Db,
+  practiceId: string,
+  people: readonly (AthleteFields & { readonly id: string })[],
+): Promise<void> {
   const BATCH = 400;
   for (let from = 0; from < people.length; from += BATCH) {
     const batch = people.slice(from, from + BATCH);
-    await insertMany(db, `INSERT INTO athlete (id, practice_id, ${FIELDS.map((field) => COLUMN_OF[field]).join(', ')}) VALUES ?`, batch.map((person) => [person.id, practiceId, ...FIELDS.map((field) => bound(field, person[field]))]));
+    await insertMany(
+      db,
+      `INSERT INTO athlete (id, practice_id, ${FIELDS.map((field) => COLUMN_OF[field]).join(', ')}) VALUES ?`,
+      batch.map((person) => [person.id, practiceId, ...FIELDS.map((field) => bound(field, person[field]))]),
+    );
   }
 }
 

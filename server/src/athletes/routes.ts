@@ -7,7 +7,16 @@ import { invalid, notFound, stale } from '../http/problem.ts';
 import { putOnce, standsAlready } from '../db/once.ts';
 import { validate } from '../http/validate.ts';
 import type { Pool } from '../db/pool.ts';
-import { conditionById, conditionsOf, insertCondition, insertNoTouch, liftNoTouch, noTouchOf, updateCondition, withdrawCondition } from './conditions.ts';
+import {
+  conditionById,
+  conditionsOf,
+  insertCondition,
+  insertNoTouch,
+  liftNoTouch,
+  noTouchOf,
+  updateCondition,
+  withdrawCondition,
+} from './conditions.ts';
 import { goalsOf, setGoal, withdrawGoal } from './goals.ts';
 import { athleteById, athletesByName, insertAthlete, updateAthlete } from './queries.ts';
 import { athletePatchSchema, athleteSchema, conditionSchema, goalSchema, noTouchSchema } from './schema.ts';
@@ -20,8 +29,10 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const { q, offset, squad, limit } = request.query;
     const search = typeof q === 'string' ? q.slice(0, 120) : '';
     const from = typeof offset === 'string' && /^\d{1,7}$/.test(offset) ? Number(offset) : 0;
-    if (squad !== undefined && (typeof squad !== 'string' || idSchema.validate(squad).error)) throw invalid([{ path: 'squad', message: 'The squad is named by a UUID.' }]);
-    const most = typeof limit === 'string' && /^\d{1,3}$/.test(limit) ? Math.min(LIMITS.listPage, Math.max(1, Number(limit))) : LIMITS.listPage;
+    if (squad !== undefined && (typeof squad !== 'string' || idSchema.validate(squad).error))
+      throw invalid([{ path: 'squad', message: 'The squad is named by a UUID.' }]);
+    const most =
+      typeof limit === 'string' && /^\d{1,3}$/.test(limit) ? Math.min(LIMITS.listPage, Math.max(1, Number(limit))) : LIMITS.listPage;
     response.json(await athletesByName(pool, practice.id, { search, squadId: squad ?? null, offset: from, limit: most }));
   });
 
@@ -31,9 +42,14 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const { practice } = caller(response);
     const fields = validate(athleteSchema(dayIn(practice.timeZone, now())), request.body);
     concerns(response, id);
-    response.json(await putOnce({
-      what: 'This athlete', find: () => athleteById(pool, practice.id, id), same: (there) => standsAlready(there, fields), insert: () => insertAthlete(pool, practice.id, id, fields),
-    }));
+    response.json(
+      await putOnce({
+        what: 'This athlete',
+        find: () => athleteById(pool, practice.id, id),
+        same: (there) => standsAlready(there, fields),
+        insert: () => insertAthlete(pool, practice.id, id, fields),
+      }),
+    );
   });
 
   router.patch('/athletes/:id', async (request, response) => {
@@ -57,7 +73,10 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const { revision, ...fields } = sent;
     const find = () => conditionById(pool, athleteId, id);
     const same = (there: Condition) => there.revision === revision + 1 && standsAlready(there, fields);
-    if (revision === 0) return void response.json(await putOnce({ what: 'This condition', find, same, insert: () => insertCondition(pool, athleteId, id, sent) }));
+    if (revision === 0)
+      return void response.json(
+        await putOnce({ what: 'This condition', find, same, insert: () => insertCondition(pool, athleteId, id, sent) }),
+      );
     const changed = await updateCondition(pool, athleteId, id, sent);
     const current = await find();
     if (!changed && (!current || !same(current))) throw stale('This condition', current);
@@ -75,7 +94,10 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request, 'areaId');
     const area = validate(noTouchSchema, request.body);
     await putOnce({
-      what: 'This area', find: async () => (await noTouchOf(pool, athleteId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, area), insert: () => insertNoTouch(pool, athleteId, id, area, now()),
+      what: 'This area',
+      find: async () => (await noTouchOf(pool, athleteId)).find((each) => each.id === id) ?? null,
+      same: (there) => standsAlready(there, area),
+      insert: () => insertNoTouch(pool, athleteId, id, area, now()),
     });
     response.json({ noTouch: await noTouchOf(pool, athleteId) });
   });
@@ -92,7 +114,10 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request, 'goalId');
     const goal = validate(goalSchema, request.body);
     await putOnce({
-      what: 'This goal', find: async () => (await goalsOf(pool, athleteId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, goal), insert: () => setGoal(pool, athleteId, id, goal, now()),
+      what: 'This goal',
+      find: async () => (await goalsOf(pool, athleteId)).find((each) => each.id === id) ?? null,
+      same: (there) => standsAlready(there, goal),
+      insert: () => setGoal(pool, athleteId, id, goal, now()),
     });
     response.json({ goals: await goalsOf(pool, athleteId) });
   });

@@ -1,4 +1,15 @@
-import { blockCautions, blocking, cautionsFor, isAsStrict, measuring, NO_LIMITS, overriddenFor, visitCautions, type Caution, type CautionContext } from '@pace-bend/core/caution';
+import {
+  blockCautions,
+  blocking,
+  cautionsFor,
+  isAsStrict,
+  measuring,
+  NO_LIMITS,
+  overriddenFor,
+  visitCautions,
+  type Caution,
+  type CautionContext,
+} from '@pace-bend/core/caution';
 import type { Side } from '@pace-bend/core/body';
 import type { BlockPlan, Shelf } from '@pace-bend/core/method';
 import { cautionContextOf, openQuestions, type OpenQuestion, type Override, type Visit } from '@pace-bend/core/record';
@@ -12,14 +23,30 @@ import type { Db } from '../db/pool.ts';
 import { answersOf, overridesOf } from '../safety/queries.ts';
 
 /** What cautions need to know of a visit, read anew: the file may have changed since a screen was drawn. */
-export async function cautionsOfVisit(db: Db, practice: PracticeRow, visit: Visit): Promise<{ readonly context: CautionContext; readonly overrides: readonly Override[]; readonly open: readonly OpenQuestion[] }> {
+export async function cautionsOfVisit(
+  db: Db,
+  practice: PracticeRow,
+  visit: Visit,
+): Promise<{ readonly context: CautionContext; readonly overrides: readonly Override[]; readonly open: readonly OpenQuestion[] }> {
   const day = dayIn(practice.timeZone, new Date(visit.startsAt));
   const [athlete, conditions, noTouch, { next, last }, answers, overrides] = await Promise.all([
-    athleteById(db, practice.id, visit.athleteId), conditionsOf(db, visit.athleteId), noTouchOf(db, visit.athleteId), eventsAround(db, practice.id, visit.athleteId, day), answersOf(db, visit.id), overridesOf(db, visit.id),
+    athleteById(db, practice.id, visit.athleteId),
+    conditionsOf(db, visit.athleteId),
+    noTouchOf(db, visit.athleteId),
+    eventsAround(db, practice.id, visit.athleteId, day),
+    answersOf(db, visit.id),
+    overridesOf(db, visit.id),
   ]);
   // Erased since the visit was found.
   if (!athlete) throw notFound('This athlete');
-  return { context: cautionContextOf({ athlete, conditions, noTouch, scope: practice.scope, nextEvent: next, lastEvent: last, answers, visit }, day), overrides, open: openQuestions({ answers, visit }) };
+  return {
+    context: cautionContextOf(
+      { athlete, conditions, noTouch, scope: practice.scope, nextEvent: next, lastEvent: last, answers, visit },
+      day,
+    ),
+    overrides,
+    open: openQuestions({ answers, visit }),
+  };
 }
 
 /** Refuses hands-on work while something says stop. */
@@ -50,7 +77,11 @@ export function requireAllowed(context: CautionContext, overrides: readonly Over
     for (const { side, result, blocking: forbidden } of blockCautions(block, context, overrides, shelf)) {
       if (forbidden.length > 0) throw refusal('caution', forbidden, 'Take the block out, or give the reason for setting it aside.');
       const own = block.limits?.find((limits) => limits.side === side) ?? NO_LIMITS;
-      if (!isAsStrict(own, result.limits)) throw new Problem('limits-changed', 'The file or the event changed since this plan was made: open the plan, its limits are written anew.');
+      if (!isAsStrict(own, result.limits))
+        throw new Problem(
+          'limits-changed',
+          'The file or the event changed since this plan was made: open the plan, its limits are written anew.',
+        );
     }
   }
 }

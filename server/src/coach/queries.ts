@@ -13,7 +13,10 @@ export interface Who {
 /** Squads somebody may look at, as a join condition; its parameters are the practice and, for a coach, the account. */
 function mine(who: Who): { readonly join: string; readonly params: string[] } {
   return who.role === 'coach'
-    ? { join: 'JOIN coach_squad cs ON cs.squad_id = s.id AND cs.account_id = ? WHERE s.practice_id = ?', params: [who.accountId, who.practiceId] }
+    ? {
+        join: 'JOIN coach_squad cs ON cs.squad_id = s.id AND cs.account_id = ? WHERE s.practice_id = ?',
+        params: [who.accountId, who.practiceId],
+      }
     : { join: 'WHERE s.practice_id = ?', params: [who.practiceId] };
 }
 
@@ -29,7 +32,11 @@ export interface MemberRow {
 
 export async function membersFor(db: Db, who: Who): Promise<MemberRow[]> {
   const { join, params } = mine(who);
-  return rows(db, `SELECT s.id AS squadId, s.name AS squadName, a.id, a.name, a.availability, a.available_until AS availableUntil FROM squad s LEFT JOIN squad_member m ON m.squad_id = s.id LEFT JOIN athlete a ON a.id = m.athlete_id ${join} ORDER BY s.name, a.name`, params);
+  return rows(
+    db,
+    `SELECT s.id AS squadId, s.name AS squadName, a.id, a.name, a.availability, a.available_until AS availableUntil FROM squad s LEFT JOIN squad_member m ON m.squad_id = s.id LEFT JOIN athlete a ON a.id = m.athlete_id ${join} ORDER BY s.name, a.name`,
+    params,
+  );
 }
 
 export interface CoachVisit {
@@ -53,7 +60,11 @@ export async function visitsFor(db: Db, who: Who, since: Date): Promise<CoachVis
      WHERE v.athlete_id IN (${MEMBERS(join)}) AND v.starts_at > ? AND v.cancelled_at IS NULL ORDER BY v.starts_at`,
     [...params, since],
   );
-  return found.map(({ step, referred, ...visit }) => ({ ...visit, referred: referred === 1, arrived: step !== 'arrive' || referred === 1 }));
+  return found.map(({ step, referred, ...visit }) => ({
+    ...visit,
+    referred: referred === 1,
+    arrived: step !== 'arrive' || referred === 1,
+  }));
 }
 
 export interface CoachReading {

@@ -16,8 +16,17 @@ export function coachRoutes(pool: Pool, now: () => Date): Router {
     const { accountId, role, practice } = caller(response);
     const who = { accountId, role, practiceId: practice.id };
     const since = new Date(now().getTime() - TREND_DAYS * 86_400_000);
-    const [members, visits, readings] = await Promise.all([membersFor(pool, who), visitsFor(pool, who, since), readingsFor(pool, who, since)]);
-    const page: CoachPage = coachPage({ today: dayIn(practice.timeZone, now()), members, visits: visits.map(({ at, ...visit }) => ({ ...visit, on: dayIn(practice.timeZone, at) })), readings });
+    const [members, visits, readings] = await Promise.all([
+      membersFor(pool, who),
+      visitsFor(pool, who, since),
+      readingsFor(pool, who, since),
+    ]);
+    const page: CoachPage = coachPage({
+      today: dayIn(practice.timeZone, now()),
+      members,
+      visits: visits.map(({ at, ...visit }) => ({ ...visit, on: dayIn(practice.timeZone, at) })),
+      readings,
+    });
     response.json(page);
   });
 

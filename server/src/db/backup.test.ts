@@ -23,14 +23,19 @@ afterAll(async () => {
 
 /** The command as it is typed, on a database of the test's. */
 function run(command: 'backup' | 'restore', databaseUrl: string, ...args: string[]) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, 'bin', `${command}.mjs`), ...args], { encoding: 'utf8', env: { ...process.env, DATABASE_URL: databaseUrl, PACE_BEND_DATA: join(folder, 'data'), NODE_OPTIONS: '' } });
+  const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, 'bin', `${command}.mjs`), ...args], {
+    encoding: 'utf8',
+    env: { ...process.env, DATABASE_URL: databaseUrl, PACE_BEND_DATA: join(folder, 'data'), NODE_OPTIONS: '' },
+  });
   return { status, said: stdout + stderr };
 }
 
 /** A database server of its own on an empty directory, as a new machine has it. */
 async function emptyServer(): Promise<{ url: string; stop(): Promise<void> }> {
   const launcher = join(root, 'bin/lib/mariadb.mjs');
-  const { startMariadb } = await import(launcher) as { startMariadb: (folder: string, options: object) => Promise<{ url: string; stop(): Promise<void> }> };
+  const { startMariadb } = (await import(launcher)) as {
+    startMariadb: (folder: string, options: object) => Promise<{ url: string; stop(): Promise<void> }>;
+  };
   return startMariadb(join(folder, 'new-machine'), { quiet: true, fast: true });
 }
 
@@ -39,30 +44,57 @@ async function emptyDatabase(): Promise<{ pool: Pool; url: string; drop(): Promi
   await source.pool.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4`);
   const url = sourceUrl.replace(/\/[^/]*$/, `/${name}`);
   const pool = openPool(url);
-  return { pool, url, async drop() { await pool.end(); await source.pool.query(`DROP DATABASE ${name}`); } };
+  return {
+    pool,
+    url,
+    async drop() {
+      await pool.end();
+      await source.pool.query(`DROP DATABASE ${name}`);
+    },
+  };
 }
 
 test('a backup goes into an empty server, and every table is the same, row by row, with the triggers', async () => {
   const made = run('backup', sourceUrl, folder);
   expect(made.said).toMatch(/^Backed up \d+ rows of \d+ tables/);
-  const file = join(folder, readdirSync(folder).find((name) => name.endsWith('.sql'))!);
+  const file = join(
+    folder,
+    readdirSync(folder).find((name) => name.endsWith('.sql'))!,
+  );
   const server = await emptyServer();
-  const empty = { url: server.url, pool: openPool(server.url), async drop() { await empty.pool.end(); await server.stop(); } };
+  const empty = {
+    url: server.url,
+    pool: openPool(server.url),
+    async drop() {
+      await empty.pool.end();
+      await server.stop();
+    },
+  };
   const put = run('restore', empty.url, file);
   expect(put).toMatchObject({ status: 0, said: expect.stringContaining('each is as it was backed up') });
 
-  const names = (pool: Pool) => rows<{ name: string }>(pool, "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() ORDER BY TABLE_NAME");
+  const names = (pool: Pool) =>
+    rows<{ name: string }>(
+      pool,
+      'SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() ORDER BY TABLE_NAME',
+    );
   const tables = (await names(source.pool)).map((row) => row.name);
   expect((await names(empty.pool)).map((row) => row.name)).toEqual(tables);
   expect(tables.length).toBeGreaterThan(20);
   for (const table of tables) {
-    const all = async (pool: Pool) => JSON.stringify((await rows<object>(pool, `SELECT * FROM \`${table}\``)).map((row) => JSON.stringify(row)).sort());
+    const all = async (pool: Pool) =>
+      JSON.stringify((await rows<object>(pool, `SELECT * FROM \`${table}\``)).map((row) => JSON.stringify(row)).sort());
     // The restore itself is a line of the audit.
-    if (table === 'audit') expect(await rows(empty.pool, 'SELECT account_name AS who, what FROM audit')).toEqual([{ who: 'At the terminal', what: 'restored from a backup' }]);
+    if (table === 'audit')
+      expect(await rows(empty.pool, 'SELECT account_name AS who, what FROM audit')).toEqual([
+        { who: 'At the terminal', what: 'restored from a backup' },
+      ]);
     else expect([table, await all(empty.pool)]).toEqual([table, await all(source.pool)]);
   }
   await request(source.app).get('/api/athletes').expect(200);
-  await empty.pool.query("INSERT INTO audit (practice_id, at, account_id, account_name, what) SELECT id, NOW(3), id, 'x', 'x' FROM practice LIMIT 1");
+  await empty.pool.query(
+    "INSERT INTO audit (practice_id, at, account_id, account_name, what) SELECT id, NOW(3), id, 'x', 'x' FROM practice LIMIT 1",
+  );
   await expect(empty.pool.query('DELETE FROM audit')).rejects.toThrow('only added to');
 
   // Into a database that holds something: only on purpose.
@@ -106,10 +138,20 @@ function tampered(name: string, change: (sql: string) => string): string {
   return file;
 }
 const fingerprintOf = async (pool: Pool) => {
-  const tables = (await rows<{ name: string }>(pool, "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_NAME <> 'audit' ORDER BY TABLE_NAME")).map((row) => row.name);
-  return JSON.stringify(await Promise.all(tables.map((name) => rows(pool, `CHECKSUM TABLE \`${name}\` EXTENDED`))).then((all) => all.flat().map((row) => (row as { Checksum: number }).Checksum)));
+  const tables = (
+    await rows<{ name: string }>(
+      pool,
+      "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_NAME <> 'audit' ORDER BY TABLE_NAME",
+    )
+  ).map((row) => row.name);
+  return JSON.stringify(
+    await Promise.all(tables.map((name) => rows(pool, `CHECKSUM TABLE \`${name}\` EXTENDED`))).then((all) =>
+      all.flat().map((row) => (row as { Checksum: number }).Checksum),
+    ),
+  );
 };
-const schemas = async (pool: Pool) => (await rows<{ name: string }>(pool, 'SELECT SCHEMA_NAME AS name FROM information_schema.SCHEMATA')).map((row) => row.name);
+const schemas = async (pool: Pool) =>
+  (await rows<{ name: string }>(pool, 'SELECT SCHEMA_NAME AS name FROM information_schema.SCHEMATA')).map((row) => row.name);
 
 test('a backup cannot run commands on the machine, nor reach another schema; whatever is in it, what stood still stands', async () => {
   const practice = await openTestApp({ demo: true });
@@ -142,7 +184,11 @@ test('what stood is backed up before it is replaced; an older backup with trigge
   const practice = await openTestApp({ demo: true });
   const [{ name } = { name: '' }] = await rows<{ name: string }>(practice.pool, 'SELECT DATABASE() AS name');
   const url = sourceUrl.replace(/\/[^/]*$/, `/${name}`);
-  const withTriggers = tampered('older', (sql) => `${sql}\nDELIMITER ;;\n/*!50003 CREATE*/ /*!50017 DEFINER=\`pace_bend\`@\`127.0.0.1\`*/ /*!50003 TRIGGER audit_not_deleted BEFORE DELETE ON audit FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'older' */;;\nDELIMITER ;\n`);
+  const withTriggers = tampered(
+    'older',
+    (sql) =>
+      `${sql}\nDELIMITER ;;\n/*!50003 CREATE*/ /*!50017 DEFINER=\`pace_bend\`@\`127.0.0.1\`*/ /*!50003 TRIGGER audit_not_deleted BEFORE DELETE ON audit FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'older' */;;\nDELIMITER ;\n`,
+  );
   const put = run('restore', url, withTriggers, '--replace');
   expect(put.said).toMatch(/What stood there is backed up: .*pace-bend-.*\.sql\nRestored \d+ rows/);
   await expect(practice.pool.query('DELETE FROM audit')).rejects.toThrow('The audit is only added to.');

@@ -13,7 +13,16 @@ export interface Pool extends Pick<mysql.Pool, 'execute' | 'query' | 'getConnect
 const REST_MS = 3000;
 const CONNECT_MS = 4000;
 
-const onePool = (uri: string): mysql.Pool => mysql.createPool({ uri, connectionLimit: 10, timezone: 'Z', dateStrings: ['DATE'], charset: 'utf8mb4', supportBigNumbers: true, connectTimeout: CONNECT_MS });
+const onePool = (uri: string): mysql.Pool =>
+  mysql.createPool({
+    uri,
+    connectionLimit: 10,
+    timezone: 'Z',
+    dateStrings: ['DATE'],
+    charset: 'utf8mb4',
+    supportBigNumbers: true,
+    connectTimeout: CONNECT_MS,
+  });
 
 /**
  * The URLs of the hosts that a database URL names, separated by commas.
@@ -21,7 +30,12 @@ const onePool = (uri: string): mysql.Pool => mysql.createPool({ uri, connectionL
  */
 export function hostUrls(databaseUrl: string): string[] {
   const parts = /^([a-z]+:\/\/(?:[^@/]*@)?)([^/]+)(\/.*)?$/i.exec(databaseUrl);
-  return parts ? parts[2]!.split(',').filter(Boolean).map((host) => `${parts[1]}${host}${parts[3] ?? ''}`) : [databaseUrl];
+  return parts
+    ? parts[2]!
+        .split(',')
+        .filter(Boolean)
+        .map((host) => `${parts[1]}${host}${parts[3] ?? ''}`)
+    : [databaseUrl];
 }
 
 /**

@@ -14,13 +14,22 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
  */
 export async function withLease<T>(pool: Pool, name: string, work: () => Promise<T>): Promise<T> {
   const holder = randomUUID();
-  await change(pool, 'CREATE TABLE IF NOT EXISTS lease (name VARCHAR(40) NOT NULL PRIMARY KEY, holder CHAR(36) NULL, until DATETIME(3) NOT NULL) ENGINE = InnoDB DEFAULT CHARSET = utf8mb4');
+  await change(
+    pool,
+    'CREATE TABLE IF NOT EXISTS lease (name VARCHAR(40) NOT NULL PRIMARY KEY, holder CHAR(36) NULL, until DATETIME(3) NOT NULL) ENGINE = InnoDB DEFAULT CHARSET = utf8mb4',
+  );
   await change(pool, "INSERT IGNORE INTO lease (name, holder, until) VALUES (?, NULL, '2000-01-01')", [name]);
-  const take = () => change(pool, 'UPDATE lease SET holder = ?, until = UTC_TIMESTAMP(3) + INTERVAL ? SECOND WHERE name = ? AND (holder IS NULL OR holder = ? OR until < UTC_TIMESTAMP(3))', [holder, LEASE_S, name, holder]).catch((error: unknown) => {
-    if (isTakenBack(error) || codeOf(error) === 'ER_LOCK_WAIT_TIMEOUT') return 0;
-    throw error;
-  });
-  const mine = async () => (await firstRow<{ holder: string | null }>(pool, 'SELECT holder FROM lease WHERE name = ?', [name]))?.holder === holder;
+  const take = () =>
+    change(
+      pool,
+      'UPDATE lease SET holder = ?, until = UTC_TIMESTAMP(3) + INTERVAL ? SECOND WHERE name = ? AND (holder IS NULL OR holder = ? OR until < UTC_TIMESTAMP(3))',
+      [holder, LEASE_S, name, holder],
+    ).catch((error: unknown) => {
+      if (isTakenBack(error) || codeOf(error) === 'ER_LOCK_WAIT_TIMEOUT') return 0;
+      throw error;
+    });
+  const mine = async () =>
+    (await firstRow<{ holder: string | null }>(pool, 'SELECT holder FROM lease WHERE name = ?', [name]))?.holder === holder;
   for (;;) {
     await take();
     if (await mine()) break;

@@ -14,10 +14,12 @@ export interface MigrationFile {
 /** The numbered migration files, in order. */
 export async function migrationFiles(folder = MIGRATIONS): Promise<MigrationFile[]> {
   const names = (await readdir(folder)).filter((file) => file.endsWith('.sql')).sort();
-  return Promise.all(names.map(async (name) => {
-    const sql = await readFile(join(folder, name), 'utf8');
-    return { name, checksum: createHash('sha256').update(sql).digest('hex'), statements: statementsOf(sql) };
-  }));
+  return Promise.all(
+    names.map(async (name) => {
+      const sql = await readFile(join(folder, name), 'utf8');
+      return { name, checksum: createHash('sha256').update(sql).digest('hex'), statements: statementsOf(sql) };
+    }),
+  );
 }
 
 /** Splits a file at semicolons that end a line; comment lines are dropped. */

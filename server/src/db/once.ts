@@ -4,7 +4,9 @@ import { stale } from '../http/problem.ts';
 
 /** Whether everything that was sent already stands so: the same request again, after its answer was lost. */
 export function standsAlready(existing: object, sent: object): boolean {
-  return Object.entries(sent).every(([name, value]) => isDeepStrictEqual(sameForm((existing as Record<string, unknown>)[name]), sameForm(value)));
+  return Object.entries(sent).every(([name, value]) =>
+    isDeepStrictEqual(sameForm((existing as Record<string, unknown>)[name]), sameForm(value)),
+  );
 }
 
 /** Ids are the same in large and small letters; what is not there is the same as what was left out. */

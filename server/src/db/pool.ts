@@ -58,7 +58,11 @@ async function changeOn(db: Db, run: () => Promise<[mysql.ResultSetHeader, mysql
 export async function change(db: Db, sql: string, params: readonly Bound[] = []): Promise<number> {
   if (!isPool(db)) return changeOn(db, () => db.execute<mysql.ResultSetHeader>(sql, [...params]));
   if (pendingNote()) return transaction(db, (own) => change(own, sql, params));
-  return withTries(db, (error) => isUnreached(error) || isTakenBack(error), () => changeOn(db, () => db.execute<mysql.ResultSetHeader>(sql, [...params])));
+  return withTries(
+    db,
+    (error) => isUnreached(error) || isTakenBack(error),
+    () => changeOn(db, () => db.execute<mysql.ResultSetHeader>(sql, [...params])),
+  );
 }
 
 /** Adds many rows in one statement: `INSERT … VALUES ?`. */
@@ -73,7 +77,11 @@ export async function insertMany(db: mysql.PoolConnection | Db, sql: string, val
  * that is said, and the same request sent again finds out, because ids are its sender's.
  */
 export async function transaction<T>(pool: Pool, work: (db: Db) => Promise<T>): Promise<T> {
-  return withTries(pool, (error) => isTakenBack(error) || isLost(error), () => once(pool, work));
+  return withTries(
+    pool,
+    (error) => isTakenBack(error) || isLost(error),
+    () => once(pool, work),
+  );
 }
 
 async function once<T>(pool: Pool, work: (db: Db) => Promise<T>): Promise<T> {
@@ -91,7 +99,9 @@ async function once<T>(pool: Pool, work: (db: Db) => Promise<T>): Promise<T> {
     } catch (error) {
       if (isLost(error) && !isUnreached(error)) {
         connection.destroy();
-        throw unavailable('The connection to the database was lost at the last moment: this may be written, or not. Send it again; it is written once.');
+        throw unavailable(
+          'The connection to the database was lost at the last moment: this may be written, or not. Send it again; it is written once.',
+        );
       }
       throw error;
     }
@@ -121,19 +131,23 @@ export function iso(value: Date): string {
 
 /** Reads everything as it stands at one moment, on one connection. Nothing is changed; a connection lost meanwhile is asked again. */
 export async function snapshot<T>(pool: Pool, work: (db: Db) => Promise<T>): Promise<T> {
-  return withTries(pool, (error) => isLost(error) || isTakenBack(error), async () => {
-    const connection = await pool.getConnection();
-    try {
-      await connection.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
-      await connection.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
-      const found = await work(connection);
-      await connection.commit();
-      connection.release();
-      return found;
-    } catch (error) {
-      // What was begun ends with the connection, whatever state it is in.
-      connection.destroy();
-      throw error;
-    }
-  });
+  return withTries(
+    pool,
+    (error) => isLost(error) || isTakenBack(error),
+    async () => {
+      const connection = await pool.getConnection();
+      try {
+        await connection.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
+        await connection.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
+        const found = await work(connection);
+        await connection.commit();
+        connection.release();
+        return found;
+      } catch (error) {
+        // What was begun ends with the connection, whatever state it is in.
+        connection.destroy();
+        throw error;
+      }
+    },
+  );
 }

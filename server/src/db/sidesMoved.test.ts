@@ -24,8 +24,23 @@ async function older(): Promise<string> {
 
 /** Writes blocks as the program did when a block's side was the side its motion is read on. */
 async function writeOld(pool: Pool, position: number, entryId: string): Promise<void> {
-  await change(pool, 'INSERT INTO plan_block (id, visit_id, position, entry_id, method_id, numbers, choices, sides, limits) VALUES (UUID(), ?, ?, ?, ?, ?, ?, ?, ?)',
-    [VISIT, position, entryId, 'static-hold', '{}', '{}', JSON.stringify([{ side: 'left', rounds: 3 }, { side: 'right', rounds: 1 }]), JSON.stringify([{ side: 'left', cap: 20 }])]);
+  await change(
+    pool,
+    'INSERT INTO plan_block (id, visit_id, position, entry_id, method_id, numbers, choices, sides, limits) VALUES (UUID(), ?, ?, ?, ?, ?, ?, ?, ?)',
+    [
+      VISIT,
+      position,
+      entryId,
+      'static-hold',
+      '{}',
+      '{}',
+      JSON.stringify([
+        { side: 'left', rounds: 3 },
+        { side: 'right', rounds: 1 },
+      ]),
+      JSON.stringify([{ side: 'left', cap: 20 }]),
+    ],
+  );
 }
 
 test('a stored block means after the upgrade what it meant before, for every entry, own ones too', async () => {
@@ -37,14 +52,22 @@ test('a stored block means after the upgrade what it meant before, for every ent
   await connection.query('SET foreign_key_checks = 0');
   for (const [i, { id }] of sided.entries()) await writeOld(connection as unknown as Pool, i, id);
   const drawnAs = sided.find(opposite)!.id;
-  await connection.execute('INSERT INTO own_item (id, practice_id, kind, data, made_at, made_by) VALUES (?, UUID(), ?, ?, NOW(3), ?)', [OWN, 'entry', JSON.stringify({ drawnAs }), 'a test']);
+  await connection.execute('INSERT INTO own_item (id, practice_id, kind, data, made_at, made_by) VALUES (?, UUID(), ?, ?, NOW(3), ?)', [
+    OWN,
+    'entry',
+    JSON.stringify({ drawnAs }),
+    'a test',
+  ]);
   await writeOld(connection as unknown as Pool, sided.length, OWN);
   await connection.query('SET foreign_key_checks = 1');
   connection.release();
 
   await migrate(schema.pool);
 
-  const after = await rows<{ entry: string; sides: { side: string; rounds: number }[] | string; limits: { side: string }[] | string }>(schema.pool, 'SELECT entry_id AS entry, sides, limits FROM plan_block ORDER BY position');
+  const after = await rows<{ entry: string; sides: { side: string; rounds: number }[] | string; limits: { side: string }[] | string }>(
+    schema.pool,
+    'SELECT entry_id AS entry, sides, limits FROM plan_block ORDER BY position',
+  );
   const read = <T>(json: T | string): T => (typeof json === 'string' ? (JSON.parse(json) as T) : json);
   expect(after).toHaveLength(sided.length + 1);
   const moved = after.filter((block) => read(block.sides)[0]!.side === 'right').map((block) => block.entry);

@@ -10,7 +10,9 @@ import { openTestApp, NOW, request, visitFile, type TestApp } from '../testing/a
 import { ensurePractice } from './load.ts';
 
 let demo: TestApp;
-beforeAll(async () => { demo = await openTestApp({ demo: true }); });
+beforeAll(async () => {
+  demo = await openTestApp({ demo: true });
+});
 afterAll(() => demo.close());
 
 const everything = (app: TestApp) => rows(app.pool, 'SELECT id, motion_id, side, moment, value FROM rom_reading ORDER BY id');
@@ -27,7 +29,9 @@ test('at least ten people, at least four with twelve weeks of visits', async () 
   const { athletes } = (await request(demo.app).get('/api/athletes')).body as { athletes: AthleteRow[] };
   expect(athletes.length).toBeGreaterThanOrEqual(10);
   const files = await Promise.all(athletes.map(async ({ id }) => (await request(demo.app).get(`/api/athletes/${id}`)).body as AthleteFile));
-  const long = files.filter((file) => file.visits.length >= 6 && NOW.getTime() - Date.parse(file.visits.at(-1)!.startsAt) > 78 * 86_400_000);
+  const long = files.filter(
+    (file) => file.visits.length >= 6 && NOW.getTime() - Date.parse(file.visits.at(-1)!.startsAt) > 78 * 86_400_000,
+  );
   expect(long.length).toBeGreaterThanOrEqual(4);
   for (const file of long) {
     expect(file.past.some((reading) => reading.moment === 'after')).toBe(true);
@@ -49,7 +53,10 @@ test('a past visit has readings before and after, and a run that folds to its en
   const file = await visitFile(demo.app, visits.find((visit) => visit.finishedAt)!.id);
   expect(new Set(currentReadings(file.readings).map((reading) => reading.moment))).toEqual(new Set(['before', 'after']));
   const run = file.runs[0]!;
-  const state = foldRun(run.line, run.events.map((stored) => stored.event));
+  const state = foldRun(
+    run.line,
+    run.events.map((stored) => stored.event),
+  );
   expect(state.status).toBe('finished');
   expect(whatWasDone(run.line, state).map((side) => side.real.rounds)).toEqual([3, 3]);
 });

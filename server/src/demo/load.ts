@@ -30,7 +30,10 @@ export interface PracticeOptions {
 }
 
 /** Sets the practice up in an empty database, with the demo's people or without; does nothing in any other. */
-export async function ensurePractice(pool: Pool, { now, demo, timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone }: PracticeOptions): Promise<void> {
+export async function ensurePractice(
+  pool: Pool,
+  { now, demo, timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone }: PracticeOptions,
+): Promise<void> {
   const isThere = async () => Boolean(await firstRow(pool, 'SELECT id FROM practice LIMIT 1'));
   if (await isThere()) return;
   // Two servers of a cluster may start at once: one sets it up, the other waits and finds it.
@@ -43,7 +46,11 @@ async function setUp(pool: Pool, now: Date, demo: boolean, timeZone: string): Pr
   const random = new SeededRandom(SEED);
   await transaction(pool, async (db) => {
     const practiceId = random.uuid(now);
-    await change(db, 'INSERT INTO practice (id, name, time_zone) VALUES (?, ?, ?)', [practiceId, demo ? 'Alder Weir Rowing Club, river Sallow' : 'My practice', timeZone]);
+    await change(db, 'INSERT INTO practice (id, name, time_zone) VALUES (?, ?, ?)', [
+      practiceId,
+      demo ? 'Alder Weir Rowing Club, river Sallow' : 'My practice',
+      timeZone,
+    ]);
     if (!demo) return;
     await new DemoLoader(db, practiceId, DateTime.fromJSDate(now, { zone: timeZone }).startOf('day'), random).load();
   });
@@ -53,17 +60,35 @@ class DemoLoader {
   private readonly ids = new Map<string, string>();
   private readonly accounts = new Map<string, string>();
 
-  constructor(private readonly db: Db, private readonly practiceId: string, private readonly today: DateTime, private readonly random: SeededRandom) {}
+  constructor(
+    private readonly db: Db,
+    private readonly practiceId: string,
+    private readonly today: DateTime,
+    private readonly random: SeededRandom,
+  ) {}
 
   async load(): Promise<void> {
     for (const event of EVENTS) {
       const on = this.today.plus({ days: event.inDays });
-      await change(this.db, 'INSERT INTO calendar_event (id, practice_id, name, on_date, importance) VALUES (?, ?, ?, ?, ?)', [this.random.uuid(this.today.toJSDate()), this.practiceId, event.name, on.toISODate(), event.importance]);
+      await change(this.db, 'INSERT INTO calendar_event (id, practice_id, name, on_date, importance) VALUES (?, ?, ?, ?, ?)', [
+        this.random.uuid(this.today.toJSDate()),
+        this.practiceId,
+        event.name,
+        on.toISODate(),
+        event.importance,
+      ]);
     }
     for (const person of PEOPLE) await this.loadPerson(person);
     await this.loadPractice();
     await this.loadToday();
-    await loadMeasuring({ db: this.db, practiceId: this.practiceId, today: this.today, random: this.random, athletes: this.ids, accounts: this.accounts });
+    await loadMeasuring({
+      db: this.db,
+      practiceId: this.practiceId,
+      today: this.today,
+      random: this.random,
+      athletes: this.ids,
+      accounts: this.accounts,
+    });
   }
 
   private async loadToday(): Promise<void> {
@@ -77,18 +102,40 @@ class DemoLoader {
   }
 
   private async loadPractice(): Promise<void> {
-    await change(this.db, 'UPDATE practice SET mobilization_grade = ?, scope_by_region = ?, scope_rule_text = ?, scope_rule_link = ? WHERE id = ?', [SCOPE.mobilizationGrade, JSON.stringify(SCOPE.byRegion), SCOPE.ruleText, SCOPE.ruleLink, this.practiceId]);
+    await change(
+      this.db,
+      'UPDATE practice SET mobilization_grade = ?, scope_by_region = ?, scope_rule_text = ?, scope_rule_link = ? WHERE id = ?',
+      [SCOPE.mobilizationGrade, JSON.stringify(SCOPE.byRegion), SCOPE.ruleText, SCOPE.ruleLink, this.practiceId],
+    );
     const squads = new Map<string, string>();
     for (const { name, members } of SQUADS) {
       const id = this.random.uuid(this.today.toJSDate());
       squads.set(name, id);
-      await insertSquad(this.db, this.practiceId, id, name, members.map((member) => this.ids.get(member)!));
+      await insertSquad(
+        this.db,
+        this.practiceId,
+        id,
+        name,
+        members.map((member) => this.ids.get(member)!),
+      );
     }
     for (const [i, account] of ACCOUNTS.entries()) {
       const id = this.random.uuid(this.today.minus({ days: 30 - i }).toJSDate());
       this.accounts.set(account.name, id);
-      await insertAccount(this.db, this.practiceId, id, { ...account, active: true }, await hashPassword(account.password), account.password);
-      await setCoachSquads(this.db, this.practiceId, id, account.squads.map((name) => squads.get(name)!));
+      await insertAccount(
+        this.db,
+        this.practiceId,
+        id,
+        { ...account, active: true },
+        await hashPassword(account.password),
+        account.password,
+      );
+      await setCoachSquads(
+        this.db,
+        this.practiceId,
+        id,
+        account.squads.map((name) => squads.get(name)!),
+      );
     }
   }
 
@@ -99,7 +146,16 @@ class DemoLoader {
   private async loadCondition(athleteId: string, condition: DemoCondition): Promise<void> {
     const { code, region = null, side = null, words = '', clearance } = condition;
     await insertCondition(this.db, athleteId, this.random.uuid(this.today.minus({ days: 80 }).toJSDate()), {
-      code, region, side, words, muscle: null, grade: null, revision: 0, onset: this.day(condition.onsetDaysAgo ?? condition.surgeryDaysAgo), surgeryOn: this.day(condition.surgeryDaysAgo), resolvedOn: this.day(condition.resolvedDaysAgo),
+      code,
+      region,
+      side,
+      words,
+      muscle: null,
+      grade: null,
+      revision: 0,
+      onset: this.day(condition.onsetDaysAgo ?? condition.surgeryDaysAgo),
+      surgeryOn: this.day(condition.surgeryDaysAgo),
+      resolvedOn: this.day(condition.resolvedDaysAgo),
       clearance: clearance ? { by: clearance.by, text: clearance.text, limits: clearance.limits, on: this.day(clearance.daysAgo)! } : null,
     });
   }
@@ -108,15 +164,36 @@ class DemoLoader {
     const id = this.random.uuid(this.today.minus({ days: 90 }).toJSDate());
     this.ids.set(person.name, id);
     const birthDate = `${this.today.year - person.birth.yearsAgo}-${person.birth.monthDay}`;
-    await insertAthlete(this.db, this.practiceId, id, { ...BLANK_FILE, sport: 'Rowing', historyOn: this.day(80), name: person.name, birthDate, referenceSex: person.sex, rowing: person.rowing, about: person.about, breathPeriodMs: person.breathPeriodMs, ...person.file });
+    await insertAthlete(this.db, this.practiceId, id, {
+      ...BLANK_FILE,
+      sport: 'Rowing',
+      historyOn: this.day(80),
+      name: person.name,
+      birthDate,
+      referenceSex: person.sex,
+      rowing: person.rowing,
+      about: person.about,
+      breathPeriodMs: person.breathPeriodMs,
+      ...person.file,
+    });
 
     for (const condition of person.conditions ?? []) await this.loadCondition(id, condition);
-    for (const area of person.noTouch ?? []) await insertNoTouch(this.db, id, this.random.uuid(this.today.minus({ days: 60 }).toJSDate()), area, this.today.minus({ days: 60 }).toJSDate());
+    for (const area of person.noTouch ?? [])
+      await insertNoTouch(
+        this.db,
+        id,
+        this.random.uuid(this.today.minus({ days: 60 }).toJSDate()),
+        area,
+        this.today.minus({ days: 60 }).toJSDate(),
+      );
 
     const firstDay = -(person.visitDaysAgo[0] ?? 0) - 7;
     const ranges = person.motions.flatMap((demo) => {
       const sides: readonly Side[] = demo.motionId === 'fingertip-to-floor' ? ['midline'] : ['left', 'right'];
-      return sides.map((side, i) => ({ side, range: new DemoRange(demo, i as 0 | 1, person, this.isTreated(person, demo.motionId), firstDay) }));
+      return sides.map((side, i) => ({
+        side,
+        range: new DemoRange(demo, i as 0 | 1, person, this.isTreated(person, demo.motionId), firstDay),
+      }));
     });
     for (const daysAgo of person.visitDaysAgo) {
       for (const { range } of ranges) range.passTo(-daysAgo);
@@ -131,8 +208,15 @@ class DemoLoader {
     return person.motions[0]!.motionId.startsWith(family) || person.motions[1]?.motionId.startsWith(family) === true;
   }
 
-  private async loadVisit(person: DemoPerson, athleteId: string, daysAgo: number, ranges: readonly { side: Side; range: DemoRange }[]): Promise<void> {
-    const starts = this.today.minus({ days: daysAgo }).set({ hour: 9 + Math.floor(this.random.next() * 7), minute: this.random.next() < 0.5 ? 0 : 30 });
+  private async loadVisit(
+    person: DemoPerson,
+    athleteId: string,
+    daysAgo: number,
+    ranges: readonly { side: Side; range: DemoRange }[],
+  ): Promise<void> {
+    const starts = this.today
+      .minus({ days: daysAgo })
+      .set({ hour: 9 + Math.floor(this.random.next() * 7), minute: this.random.next() < 0.5 ? 0 : 30 });
     const at = (minutes: number) => starts.plus({ minutes }).toJSDate();
     const visitId = this.random.uuid(at(0));
     await insertVisit(this.db, visitId, { athleteId, startsAt: at(0).toISOString(), minutes: 45 });
@@ -140,7 +224,15 @@ class DemoLoader {
     const read = async (side: Side, range: DemoRange, moment: 'before' | 'after', plus: number) => {
       const minute = moment === 'before' ? 5 : 35;
       const trials = range.trials(range.value(plus), this.random);
-      const fields: ReadingFields = { motionId: range.motion.id, side, moment, mode: range.motion.mode, instrument: range.motion.instruments[0], trials, supersedes: null };
+      const fields: ReadingFields = {
+        motionId: range.motion.id,
+        side,
+        moment,
+        mode: range.motion.mode,
+        instrument: range.motion.instruments[0],
+        trials,
+        supersedes: null,
+      };
       await insertReading(this.db, this.random.uuid(at(minute)), visitId, fields, at(minute), null);
       return trials.reduce((sum, trial) => sum + trial, 0) / trials.length;
     };
@@ -157,13 +249,28 @@ class DemoLoader {
         await read(side, range, 'after', shown - Math.abs(range.value() - keptBefore));
       }
     }
-    const words = person.setBack && Math.abs(person.setBack.daysAgo - daysAgo) < 7 && daysAgo <= person.setBack.daysAgo ? person.setBack.words : 'As planned. Same again next time, measure first.';
+    const words =
+      person.setBack && Math.abs(person.setBack.daysAgo - daysAgo) < 7 && daysAgo <= person.setBack.daysAgo
+        ? person.setBack.words
+        : 'As planned. Same again next time, measure first.';
     await writeNote(this.db, visitId, 0, words);
     const asked = person.asked ?? {};
     await change(
       this.db,
       "UPDATE visit SET complaint = ?, complaint_region = ?, complaint_side = ?, complaint_score = ?, changed = ?, training_since = ?, training_next = ?, look_first = ?, consent = ?, step = 'close', finished_at = ? WHERE id = ?",
-      [person.complaint, asked.complaintRegion ?? null, asked.complaintSide ?? null, asked.complaintScore ?? null, asked.changed ?? '', asked.trainingSince ?? '', asked.trainingNext ?? '', asked.lookFirst ?? '', asked.consent ? JSON.stringify(asked.consent) : null, at(42), visitId],
+      [
+        person.complaint,
+        asked.complaintRegion ?? null,
+        asked.complaintSide ?? null,
+        asked.complaintScore ?? null,
+        asked.changed ?? '',
+        asked.trainingSince ?? '',
+        asked.trainingNext ?? '',
+        asked.lookFirst ?? '',
+        asked.consent ? JSON.stringify(asked.consent) : null,
+        at(42),
+        visitId,
+      ],
     );
   }
 
@@ -176,7 +283,17 @@ class DemoLoader {
     await replacePlan(this.db, visitId, 0, blocks);
     await insertRun(this.db, runId, { visitId, blocks, breath, edges, clockRate: 1 }, JSON.stringify(line), startedAt, null);
     const sore = person.setBack !== null && daysAgo <= person.setBack.daysAgo && daysAgo > person.setBack.daysAgo - 8;
-    await insertRunEvents(this.db, runId, rehearse(line, this.random, sore).map(({ kind, atMs, ...data }, i) => ({ id: this.random.uuid(new Date(startedAt.getTime() + atMs)), seq: i + 1, atMs, kind, ...data })));
+    await insertRunEvents(
+      this.db,
+      runId,
+      rehearse(line, this.random, sore).map(({ kind, atMs, ...data }, i) => ({
+        id: this.random.uuid(new Date(startedAt.getTime() + atMs)),
+        seq: i + 1,
+        atMs,
+        kind,
+        ...data,
+      })),
+    );
     await keepDone(this.db, runId);
   }
 }

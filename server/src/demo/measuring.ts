@@ -10,9 +10,20 @@ import type { SeededRandom } from './random.ts';
 /** What hands and eyes found at the latest visit of some of the squad. */
 const FINDINGS: readonly { readonly name: string; readonly found: readonly FindingContent[] }[] = [
   {
-    name: 'Tavi Brandsma', found: [
-      { kind: 'end', subject: 'hip-extension-knee-bent', side: 'left', data: { endFeel: 'muscular', pain: 2, felt: 'target', guarding: false } },
-      { kind: 'end', subject: 'hip-extension-knee-straight', side: 'left', data: { endFeel: 'muscular', pain: 1, felt: 'target', guarding: false } },
+    name: 'Tavi Brandsma',
+    found: [
+      {
+        kind: 'end',
+        subject: 'hip-extension-knee-bent',
+        side: 'left',
+        data: { endFeel: 'muscular', pain: 2, felt: 'target', guarding: false },
+      },
+      {
+        kind: 'end',
+        subject: 'hip-extension-knee-straight',
+        side: 'left',
+        data: { endFeel: 'muscular', pain: 1, felt: 'target', guarding: false },
+      },
       { kind: 'clock', subject: 'hip', side: 'left', data: { hours: HOURS.map((hour) => (hour === 6 || hour === 7 ? 'tight' : 'free')) } },
       { kind: 'press', subject: 'buttock-squeeze', side: 'left', data: { answer: 'late' } },
       { kind: 'press', subject: 'buttock-squeeze', side: 'right', data: { answer: 'prompt' } },
@@ -24,15 +35,30 @@ const FINDINGS: readonly { readonly name: string; readonly found: readonly Findi
     ],
   },
   {
-    name: 'Joss Adeyemi', found: [
+    name: 'Joss Adeyemi',
+    found: [
       { kind: 'end', subject: 'ankle-lunge', side: 'left', data: { endFeel: 'capsular', pain: 2, felt: 'joint', guarding: false } },
-      { kind: 'clock', subject: 'ankle', side: 'left', data: { hours: HOURS.map((hour) => (hour === 12 || hour === 1 ? 'tight' : hour === 4 ? 'painful' : 'free')) } },
+      {
+        kind: 'clock',
+        subject: 'ankle',
+        side: 'left',
+        data: { hours: HOURS.map((hour) => (hour === 12 || hour === 1 ? 'tight' : hour === 4 ? 'painful' : 'free')) },
+      },
     ],
   },
-  { name: 'Wren Achterberg', found: [{ kind: 'glide', subject: 'patella', side: 'left', data: { up: 'stiff', down: 'stiff', in: 'free', out: 'painful' } }] },
+  {
+    name: 'Wren Achterberg',
+    found: [{ kind: 'glide', subject: 'patella', side: 'left', data: { up: 'stiff', down: 'stiff', in: 'free', out: 'painful' } }],
+  },
 ];
 
-const GOALS: readonly { readonly name: string; readonly motionId: string; readonly side: Side; readonly value: number; readonly inDays: number | null }[] = [
+const GOALS: readonly {
+  readonly name: string;
+  readonly motionId: string;
+  readonly side: Side;
+  readonly value: number;
+  readonly inDays: number | null;
+}[] = [
   { name: 'Tavi Brandsma', motionId: 'hip-extension-knee-bent', side: 'left', value: 12, inDays: 9 },
   { name: 'Ines Okkonen', motionId: 'straight-leg-raise', side: 'left', value: 78, inDays: 9 },
   { name: 'Joss Adeyemi', motionId: 'knee-to-wall', side: 'left', value: 9, inDays: 122 },
@@ -55,30 +81,93 @@ const JONAS_READS = ['Joss Adeyemi', 'Ruan Teague'] as const;
 export async function loadMeasuring(demo: DemoMeasuring): Promise<void> {
   const { db, today, random, athletes, accounts } = demo;
   const [marit, jonas] = [accounts.get('Marit Voss')!, accounts.get('Jonas Eklund')!];
-  await change(db, 'UPDATE rom_reading r JOIN visit v ON v.id = r.visit_id SET r.examiner_id = IF(v.athlete_id IN (?, ?), ?, ?)', [...JONAS_READS.map((name) => athletes.get(name)!), jonas, marit]);
+  await change(db, 'UPDATE rom_reading r JOIN visit v ON v.id = r.visit_id SET r.examiner_id = IF(v.athlete_id IN (?, ?), ?, ?)', [
+    ...JONAS_READS.map((name) => athletes.get(name)!),
+    jonas,
+    marit,
+  ]);
   for (const { name, found } of FINDINGS) {
-    const last = (await rows<{ id: string; startsAt: Date }>(db, 'SELECT id, starts_at AS startsAt FROM visit WHERE athlete_id = ? AND finished_at IS NOT NULL ORDER BY starts_at DESC LIMIT 1', [athletes.get(name)!]))[0]!;
+    const last = (
+      await rows<{ id: string; startsAt: Date }>(
+        db,
+        'SELECT id, starts_at AS startsAt FROM visit WHERE athlete_id = ? AND finished_at IS NOT NULL ORDER BY starts_at DESC LIMIT 1',
+        [athletes.get(name)!],
+      )
+    )[0]!;
     for (const [i, content] of found.entries()) {
-      const at = DateTime.fromJSDate(last.startsAt).plus({ minutes: 6, seconds: 10 * i }).toJSDate();
+      const at = DateTime.fromJSDate(last.startsAt)
+        .plus({ minutes: 6, seconds: 10 * i })
+        .toJSDate();
       await insertFinding(db, random.uuid(at), last.id, { ...content, moment: 'before', supersedes: null }, at, 'Marit Voss');
     }
   }
   for (const { name, motionId, side, value, inDays } of GOALS) {
     const at = today.minus({ days: 20 }).toJSDate();
-    await change(db, 'INSERT INTO athlete_goal (id, athlete_id, motion_id, side, value, by_date, set_at) VALUES (?, ?, ?, ?, ?, ?, ?)', [random.uuid(at), athletes.get(name)!, motionId, side, value, inDays === null ? null : today.plus({ days: inDays }).toISODate(), at]);
+    await change(db, 'INSERT INTO athlete_goal (id, athlete_id, motion_id, side, value, by_date, set_at) VALUES (?, ?, ?, ?, ?, ?, ?)', [
+      random.uuid(at),
+      athletes.get(name)!,
+      motionId,
+      side,
+      value,
+      inDays === null ? null : today.plus({ days: inDays }).toISODate(),
+      at,
+    ]);
   }
   const people = ['Ruan Teague', 'Kato Lindqvist', 'Odile Marchetti', 'Noor Haverkamp', 'Ines Okkonen', 'Sunniva Dahl'];
-  const subjects = people.flatMap((name) => (['left', 'right'] as const).map((side): StudySubject => ({ label: name, athleteId: athletes.get(name)!, side })));
-  await loadStudy(demo, { kind: 'repeatability', motionId: 'shoulder-external-rotation', instruments: ['inclinometer'], examinerIds: [marit, jonas], spacing: 'one-day', trials: 3, subjects, values: [] }, 24, [{ sd: 1.4, shift: 0 }, { sd: 2.6, shift: 1.5 }]);
-  await loadStudy(demo, { kind: 'agreement', motionId: 'hip-abduction', instruments: ['goniometer', 'inclinometer'], examinerIds: [marit], spacing: 'one-day', trials: 2, subjects, values: [] }, 17, [{ sd: 1.8, shift: 3.2 }, { sd: 1.2, shift: 0 }]);
+  const subjects = people.flatMap((name) =>
+    (['left', 'right'] as const).map((side): StudySubject => ({ label: name, athleteId: athletes.get(name)!, side })),
+  );
+  await loadStudy(
+    demo,
+    {
+      kind: 'repeatability',
+      motionId: 'shoulder-external-rotation',
+      instruments: ['inclinometer'],
+      examinerIds: [marit, jonas],
+      spacing: 'one-day',
+      trials: 3,
+      subjects,
+      values: [],
+    },
+    24,
+    [
+      { sd: 1.4, shift: 0 },
+      { sd: 2.6, shift: 1.5 },
+    ],
+  );
+  await loadStudy(
+    demo,
+    {
+      kind: 'agreement',
+      motionId: 'hip-abduction',
+      instruments: ['goniometer', 'inclinometer'],
+      examinerIds: [marit],
+      spacing: 'one-day',
+      trials: 2,
+      subjects,
+      values: [],
+    },
+    17,
+    [
+      { sd: 1.8, shift: 3.2 },
+      { sd: 1.2, shift: 0 },
+    ],
+  );
 }
 
 /** A finished study: each side has a true value, each part its own shift and scatter. */
-async function loadStudy({ db, practiceId, today, random }: DemoMeasuring, fields: StudyFields, daysAgo: number, parts: readonly { readonly sd: number; readonly shift: number }[]): Promise<void> {
+async function loadStudy(
+  { db, practiceId, today, random }: DemoMeasuring,
+  fields: StudyFields,
+  daysAgo: number,
+  parts: readonly { readonly sd: number; readonly shift: number }[],
+): Promise<void> {
   const { fan, possible } = motionOf(fields.motionId);
   const values = emptyValues(fields).map((row) => {
     const truth = fan.min + (0.55 + 0.35 * random.next()) * (fan.max - fan.min);
-    return row.map((part, i) => part.map(() => Math.min(possible.max, Math.round(truth + parts[i]!.shift + random.normal() * parts[i]!.sd))));
+    return row.map((part, i) =>
+      part.map(() => Math.min(possible.max, Math.round(truth + parts[i]!.shift + random.normal() * parts[i]!.sd))),
+    );
   });
   const at = today.minus({ days: daysAgo }).set({ hour: 18 }).toJSDate();
   const id = random.uuid(at);

@@ -31,7 +31,25 @@ export interface DemoPerson {
   readonly setBack: { readonly daysAgo: number; readonly loses: number; readonly words: string } | null;
   readonly complaint: string;
   /** What the file holds beyond the usual. */
-  readonly file?: Partial<Pick<AthleteFields, 'role' | 'hand' | 'foot' | 'thighCm' | 'legCm' | 'armCm' | 'forearmCm' | 'build' | 'preferences' | 'coach' | 'contacts' | 'medications' | 'beighton' | 'availability'>>;
+  readonly file?: Partial<
+    Pick<
+      AthleteFields,
+      | 'role'
+      | 'hand'
+      | 'foot'
+      | 'thighCm'
+      | 'legCm'
+      | 'armCm'
+      | 'forearmCm'
+      | 'build'
+      | 'preferences'
+      | 'coach'
+      | 'contacts'
+      | 'medications'
+      | 'beighton'
+      | 'availability'
+    >
+  >;
   /** What they say on arriving, at every visit. */
   readonly asked?: Partial<Arrival>;
   readonly conditions?: readonly DemoCondition[];
@@ -47,11 +65,17 @@ export interface DemoCondition extends Partial<Pick<ConditionFields, 'region' | 
   readonly clearance?: Omit<Clearance, 'on'> & { readonly daysAgo: number };
 }
 
-const weekly = (from: number, to: number, every = 7) => Array.from({ length: Math.floor((from - to) / every) + 1 }, (_, i) => from - i * every);
+const weekly = (from: number, to: number, every = 7) =>
+  Array.from({ length: Math.floor((from - to) / every) + 1 }, (_, i) => from - i * every);
 
 export const PEOPLE: readonly DemoPerson[] = [
   {
-    name: 'Ines Okkonen', birth: { yearsAgo: 22, monthDay: '03-14' }, sex: 'female', rowing: 'bow', about: 'Second seat, tall, long thighs; hamstrings the old story', breathPeriodMs: 10_000,
+    name: 'Ines Okkonen',
+    birth: { yearsAgo: 22, monthDay: '03-14' },
+    sex: 'female',
+    rowing: 'bow',
+    about: 'Second seat, tall, long thighs; hamstrings the old story',
+    breathPeriodMs: 10_000,
     motions: [
       { motionId: 'straight-leg-raise', base: [62, 66] },
       { motionId: 'knee-extension-hip-90', base: [38, 33] },
@@ -59,12 +83,28 @@ export const PEOPLE: readonly DemoPerson[] = [
       { motionId: 'trunk-rotation', base: [50, 44] },
       { motionId: 'fingertip-to-floor', base: [14, 14] },
     ],
-    visitDaysAgo: weekly(84, 7), treats: { entryId: 'hamstring-heel-on-shoulder', methodId: 'cr-breath', sides: ['left', 'right'] },
-    response: { gain: 7, keeps: 0.55 }, setBack: { daysAgo: 38, loses: 6, words: 'Pulled up in a sprint piece on Saturday; back of the thigh sore for three days.' }, complaint: 'Back of both thighs short after the long row on Monday',
-    asked: { complaintRegion: 'thigh-back', complaintSide: 'both', complaintScore: 3, trainingSince: 'Long row Monday, weights Tuesday', trainingNext: 'Easy row tonight', lookFirst: 'Left straight-leg raise', consent: ['back', 'hips', 'legs', 'feet'] },
+    visitDaysAgo: weekly(84, 7),
+    treats: { entryId: 'hamstring-heel-on-shoulder', methodId: 'cr-breath', sides: ['left', 'right'] },
+    response: { gain: 7, keeps: 0.55 },
+    setBack: { daysAgo: 38, loses: 6, words: 'Pulled up in a sprint piece on Saturday; back of the thigh sore for three days.' },
+    complaint: 'Back of both thighs short after the long row on Monday',
+    asked: {
+      complaintRegion: 'thigh-back',
+      complaintSide: 'both',
+      complaintScore: 3,
+      trainingSince: 'Long row Monday, weights Tuesday',
+      trainingNext: 'Easy row tonight',
+      lookFirst: 'Left straight-leg raise',
+      consent: ['back', 'hips', 'legs', 'feet'],
+    },
   },
   {
-    name: 'Tavi Brandsma', birth: { yearsAgo: 24, monthDay: '02-21' }, sex: 'male', rowing: 'stroke', about: 'Stroke seat; left knee arthroscopy in 2024, hold along the shin', breathPeriodMs: 10_000,
+    name: 'Tavi Brandsma',
+    birth: { yearsAgo: 24, monthDay: '02-21' },
+    sex: 'male',
+    rowing: 'stroke',
+    about: 'Stroke seat; left knee arthroscopy in 2024, hold along the shin',
+    breathPeriodMs: 10_000,
     motions: [
       { motionId: 'hip-extension-knee-straight', base: [10.5, 17] },
       { motionId: 'hip-extension-knee-bent', base: [4, 11.5] },
@@ -72,26 +112,78 @@ export const PEOPLE: readonly DemoPerson[] = [
       { motionId: 'ankle-lunge', base: [38, 40] },
       { motionId: 'trunk-rotation', base: [43.5, 51] },
     ],
-    visitDaysAgo: [84, 70, 56, 42, 28, 14], treats: { entryId: 'rectus-femoris-prone', methodId: 'cr-breath', sides: ['left', 'right'] },
-    response: { gain: 5.5, keeps: 0.4 }, setBack: { daysAgo: 45, loses: 3, words: 'Week of ergometer tests; the left hip shut down again.' }, complaint: 'Left hip will not open at the finish',
-    file: { role: 'Stroke, men’s eight', hand: 'right', foot: 'left', thighCm: 46, legCm: 44, armCm: 35, forearmCm: 28, coach: 'Teo Lindgren', preferences: 'Firm hands, little talk; window closed', contacts: [{ name: 'Runa Brandsma', role: 'sister', phone: '555 0141', email: '' }] },
-    conditions: [{ code: 'knee-operation', side: 'left', surgeryDaysAgo: 760, words: 'Arthroscopy, meniscus trimmed; no swelling since', clearance: { by: 'Dr Amsel', daysAgo: 640, text: 'no restrictions', limits: [] } }],
-    asked: { complaintRegion: 'hip', complaintSide: 'left', complaintScore: 2, changed: 'Moved to the stroke seat for good', trainingSince: 'Two rows, one weights', trainingNext: 'Pieces tomorrow morning', lookFirst: 'Left hip extension, knee bent', consent: ['back', 'hips', 'legs', 'feet'] },
+    visitDaysAgo: [84, 70, 56, 42, 28, 14],
+    treats: { entryId: 'rectus-femoris-prone', methodId: 'cr-breath', sides: ['left', 'right'] },
+    response: { gain: 5.5, keeps: 0.4 },
+    setBack: { daysAgo: 45, loses: 3, words: 'Week of ergometer tests; the left hip shut down again.' },
+    complaint: 'Left hip will not open at the finish',
+    file: {
+      role: 'Stroke, men’s eight',
+      hand: 'right',
+      foot: 'left',
+      thighCm: 46,
+      legCm: 44,
+      armCm: 35,
+      forearmCm: 28,
+      coach: 'Teo Lindgren',
+      preferences: 'Firm hands, little talk; window closed',
+      contacts: [{ name: 'Runa Brandsma', role: 'sister', phone: '555 0141', email: '' }],
+    },
+    conditions: [
+      {
+        code: 'knee-operation',
+        side: 'left',
+        surgeryDaysAgo: 760,
+        words: 'Arthroscopy, meniscus trimmed; no swelling since',
+        clearance: { by: 'Dr Amsel', daysAgo: 640, text: 'no restrictions', limits: [] },
+      },
+    ],
+    asked: {
+      complaintRegion: 'hip',
+      complaintSide: 'left',
+      complaintScore: 2,
+      changed: 'Moved to the stroke seat for good',
+      trainingSince: 'Two rows, one weights',
+      trainingNext: 'Pieces tomorrow morning',
+      lookFirst: 'Left hip extension, knee bent',
+      consent: ['back', 'hips', 'legs', 'feet'],
+    },
   },
   {
-    name: 'Mirre Solheim', birth: { yearsAgo: 31, monthDay: '09-02' }, sex: 'female', rowing: 'cox', about: 'Cox; sits folded for hours, neck and low back', breathPeriodMs: 9000,
+    name: 'Mirre Solheim',
+    birth: { yearsAgo: 31, monthDay: '09-02' },
+    sex: 'female',
+    rowing: 'cox',
+    about: 'Cox; sits folded for hours, neck and low back',
+    breathPeriodMs: 9000,
     motions: [
       { motionId: 'neck-rotation', base: [54, 66] },
       { motionId: 'neck-side-bend', base: [33, 42] },
       { motionId: 'hip-extension-knee-straight', base: [14, 15] },
     ],
-    visitDaysAgo: [63, 42, 21], treats: { entryId: 'neck-side-bend-supine', methodId: 'static-hold', sides: ['left', 'right'] },
-    response: { gain: 4, keeps: 0.3 }, setBack: null, complaint: 'Neck tight to the left, looking round hurts a little',
+    visitDaysAgo: [63, 42, 21],
+    treats: { entryId: 'neck-side-bend-supine', methodId: 'static-hold', sides: ['left', 'right'] },
+    response: { gain: 4, keeps: 0.3 },
+    setBack: null,
+    complaint: 'Neck tight to the left, looking round hurts a little',
     noTouch: [{ region: 'belly', side: null, words: 'Not at all, please' }],
-    asked: { complaintRegion: 'neck', complaintSide: 'left', complaintScore: 4, trainingSince: 'Coxed three outings', trainingNext: 'Outing at six', lookFirst: 'Turning left', consent: ['neck', 'shoulders', 'back'] },
+    asked: {
+      complaintRegion: 'neck',
+      complaintSide: 'left',
+      complaintScore: 4,
+      trainingSince: 'Coxed three outings',
+      trainingNext: 'Outing at six',
+      lookFirst: 'Turning left',
+      consent: ['neck', 'shoulders', 'back'],
+    },
   },
   {
-    name: 'Joss Adeyemi', birth: { yearsAgo: 19, monthDay: '06-30' }, sex: 'male', rowing: 'stroke', about: 'Six seat, heavy build; ankles limit the catch', breathPeriodMs: 12_000,
+    name: 'Joss Adeyemi',
+    birth: { yearsAgo: 19, monthDay: '06-30' },
+    sex: 'male',
+    rowing: 'stroke',
+    about: 'Six seat, heavy build; ankles limit the catch',
+    breathPeriodMs: 12_000,
     motions: [
       { motionId: 'ankle-lunge', base: [27, 32] },
       { motionId: 'knee-to-wall', base: [5.5, 7.5] },
@@ -99,94 +191,249 @@ export const PEOPLE: readonly DemoPerson[] = [
       { motionId: 'straight-leg-raise', base: [71, 70] },
       { motionId: 'hip-abduction', base: [41, 42] },
     ],
-    visitDaysAgo: weekly(82, 5), treats: { entryId: 'soleus-prone', methodId: 'static-hold', sides: ['left', 'right'] },
-    response: { gain: 3, keeps: 0.6 }, setBack: { daysAgo: 30, loses: 4, words: 'Turned the left ankle stepping out of the boat; swollen for a week.' }, complaint: 'Heels lift at the catch',
+    visitDaysAgo: weekly(82, 5),
+    treats: { entryId: 'soleus-prone', methodId: 'static-hold', sides: ['left', 'right'] },
+    response: { gain: 3, keeps: 0.6 },
+    setBack: { daysAgo: 30, loses: 4, words: 'Turned the left ankle stepping out of the boat; swollen for a week.' },
+    complaint: 'Heels lift at the catch',
     file: { role: 'Six seat, men’s eight', legCm: 47, coach: 'Teo Lindgren', availability: 'limited' },
     conditions: [{ code: 'ankle-sprain', side: 'left', onsetDaysAgo: 30, words: 'Stepping out of the boat' }],
-    asked: { complaintRegion: 'ankle', complaintSide: 'left', complaintScore: 3, trainingSince: 'Ergometer only', trainingNext: 'Row tomorrow', lookFirst: 'Left knee to wall', consent: ['legs', 'feet', 'hips'] },
+    asked: {
+      complaintRegion: 'ankle',
+      complaintSide: 'left',
+      complaintScore: 3,
+      trainingSince: 'Ergometer only',
+      trainingNext: 'Row tomorrow',
+      lookFirst: 'Left knee to wall',
+      consent: ['legs', 'feet', 'hips'],
+    },
   },
   {
-    name: 'Kato Lindqvist', birth: { yearsAgo: 27, monthDay: '11-08' }, sex: 'male', rowing: 'bow', about: 'Bow seat; left shoulder tight overhead', breathPeriodMs: 10_000,
+    name: 'Kato Lindqvist',
+    birth: { yearsAgo: 27, monthDay: '11-08' },
+    sex: 'male',
+    rowing: 'bow',
+    about: 'Bow seat; left shoulder tight overhead',
+    breathPeriodMs: 10_000,
     motions: [
       { motionId: 'shoulder-flexion', base: [156, 166] },
       { motionId: 'shoulder-external-rotation', base: [80, 91] },
       { motionId: 'shoulder-internal-rotation', base: [64, 60] },
       { motionId: 'trunk-rotation', base: [52, 45] },
     ],
-    visitDaysAgo: [70, 56, 35, 14], treats: { entryId: 'latissimus-supine', methodId: 'cr-breath', sides: ['left', 'right'] },
-    response: { gain: 6, keeps: 0.35 }, setBack: null, complaint: 'Left arm heavy overhead after weights',
+    visitDaysAgo: [70, 56, 35, 14],
+    treats: { entryId: 'latissimus-supine', methodId: 'cr-breath', sides: ['left', 'right'] },
+    response: { gain: 6, keeps: 0.35 },
+    setBack: null,
+    complaint: 'Left arm heavy overhead after weights',
     file: { role: 'Bow, men’s eight', hand: 'left', coach: 'Teo Lindgren' },
     conditions: [{ code: 'shoulder-tear', side: 'left', onsetDaysAgo: 420, words: 'Cuff tear, treated without an operation' }],
-    asked: { complaintRegion: 'shoulder', complaintSide: 'left', complaintScore: 4, trainingSince: 'Weights yesterday', trainingNext: 'Rest day', lookFirst: 'Left arm overhead', consent: ['neck', 'shoulders', 'arms', 'back', 'chest'] },
+    asked: {
+      complaintRegion: 'shoulder',
+      complaintSide: 'left',
+      complaintScore: 4,
+      trainingSince: 'Weights yesterday',
+      trainingNext: 'Rest day',
+      lookFirst: 'Left arm overhead',
+      consent: ['neck', 'shoulders', 'arms', 'back', 'chest'],
+    },
   },
   {
-    name: 'Perrin Vale', birth: { yearsAgo: 26, monthDay: '04-17' }, sex: 'none', rowing: 'sculls', about: 'Single sculler; stiff hips, desk work', breathPeriodMs: 8000,
+    name: 'Perrin Vale',
+    birth: { yearsAgo: 26, monthDay: '04-17' },
+    sex: 'none',
+    rowing: 'sculls',
+    about: 'Single sculler; stiff hips, desk work',
+    breathPeriodMs: 8000,
     motions: [
       { motionId: 'hip-extension-knee-straight', base: [8, 9] },
       { motionId: 'hip-internal-rotation', base: [28, 34] },
       { motionId: 'hip-external-rotation', base: [40, 38] },
       { motionId: 'heel-to-buttock', base: [16, 12] },
     ],
-    visitDaysAgo: weekly(80, 10, 10), treats: { entryId: 'iliopsoas-prone', methodId: 'cr-breath', sides: ['left', 'right'] },
-    response: { gain: 4.5, keeps: 0.5 }, setBack: { daysAgo: 35, loses: 3, words: 'Two weeks of travelling, no home work done.' }, complaint: 'Front of the hips short, low back takes over',
-    asked: { complaintRegion: 'hip', complaintSide: 'both', complaintScore: 2, trainingSince: 'Singles, five days', trainingNext: 'Long row Friday', lookFirst: 'Right hip turning in', consent: ['back', 'hips', 'groin', 'legs'] },
+    visitDaysAgo: weekly(80, 10, 10),
+    treats: { entryId: 'iliopsoas-prone', methodId: 'cr-breath', sides: ['left', 'right'] },
+    response: { gain: 4.5, keeps: 0.5 },
+    setBack: { daysAgo: 35, loses: 3, words: 'Two weeks of travelling, no home work done.' },
+    complaint: 'Front of the hips short, low back takes over',
+    asked: {
+      complaintRegion: 'hip',
+      complaintSide: 'both',
+      complaintScore: 2,
+      trainingSince: 'Singles, five days',
+      trainingNext: 'Long row Friday',
+      lookFirst: 'Right hip turning in',
+      consent: ['back', 'hips', 'groin', 'legs'],
+    },
   },
   {
-    name: 'Wren Achterberg', birth: { yearsAgo: 25, monthDay: '10-11' }, sex: 'female', rowing: 'sculls', about: 'Quad, bow seat; on the way back after a knee operation', breathPeriodMs: 9000,
+    name: 'Wren Achterberg',
+    birth: { yearsAgo: 25, monthDay: '10-11' },
+    sex: 'female',
+    rowing: 'sculls',
+    about: 'Quad, bow seat; on the way back after a knee operation',
+    breathPeriodMs: 9000,
     motions: [
       { motionId: 'knee-flexion', base: [104, 139] },
       { motionId: 'hip-flexion', base: [121, 124] },
       { motionId: 'shoulder-flexion', base: [168, 158] },
     ],
-    visitDaysAgo: [7], treats: null,
-    response: { gain: 4, keeps: 0.5 }, setBack: null, complaint: 'Left knee stiff in the morning',
-    file: { role: 'Bow, women’s quad', hand: 'right', thighCm: 41, legCm: 40, availability: 'limited', preferences: 'Tell me before you move the knee', contacts: [{ name: 'Dr Amsel', role: 'surgeon', phone: '555 0177', email: 'amsel@clinic.example' }] },
+    visitDaysAgo: [7],
+    treats: null,
+    response: { gain: 4, keeps: 0.5 },
+    setBack: null,
+    complaint: 'Left knee stiff in the morning',
+    file: {
+      role: 'Bow, women’s quad',
+      hand: 'right',
+      thighCm: 41,
+      legCm: 40,
+      availability: 'limited',
+      preferences: 'Tell me before you move the knee',
+      contacts: [{ name: 'Dr Amsel', role: 'surgeon', phone: '555 0177', email: 'amsel@clinic.example' }],
+    },
     conditions: [
-      { code: 'knee-operation', side: 'left', onsetDaysAgo: 120, surgeryDaysAgo: 49, words: 'Cruciate ligament, hamstring graft', clearance: { by: 'Dr Amsel', daysAgo: 10, text: 'knee bend to 110°', limits: [{ kind: 'bend', movement: 'knee flexion', deg: 110 }] } },
+      {
+        code: 'knee-operation',
+        side: 'left',
+        onsetDaysAgo: 120,
+        surgeryDaysAgo: 49,
+        words: 'Cruciate ligament, hamstring graft',
+        clearance: {
+          by: 'Dr Amsel',
+          daysAgo: 10,
+          text: 'knee bend to 110°',
+          limits: [{ kind: 'bend', movement: 'knee flexion', deg: 110 }],
+        },
+      },
       { code: 'shoulder-tear', side: 'right', onsetDaysAgo: 900, resolvedDaysAgo: 500, words: 'Cuff tear from a fall, healed' },
     ],
-    asked: { complaintRegion: 'knee', complaintSide: 'left', complaintScore: 4, changed: 'Stairs go well since Sunday', trainingSince: 'Bike, upper body', trainingNext: 'Pool tomorrow', lookFirst: 'Left knee bend, against the written 110°', consent: ['hips', 'legs', 'shoulders'] },
+    asked: {
+      complaintRegion: 'knee',
+      complaintSide: 'left',
+      complaintScore: 4,
+      changed: 'Stairs go well since Sunday',
+      trainingSince: 'Bike, upper body',
+      trainingNext: 'Pool tomorrow',
+      lookFirst: 'Left knee bend, against the written 110°',
+      consent: ['hips', 'legs', 'shoulders'],
+    },
   },
   {
-    name: 'Noor Haverkamp', birth: { yearsAgo: 18, monthDay: '08-25' }, sex: 'female', rowing: 'sculls', about: 'Under-19 double; supple, hamstrings even', breathPeriodMs: 8000,
-    motions: [{ motionId: 'straight-leg-raise', base: [88, 87] }, { motionId: 'hip-flexion', base: [138, 137] }],
-    visitDaysAgo: [49, 21], treats: { entryId: 'gluteus-bent-knee-turn', methodId: 'static-hold', sides: ['left', 'right'] },
-    response: { gain: 3, keeps: 0.4 }, setBack: null, complaint: '',
+    name: 'Noor Haverkamp',
+    birth: { yearsAgo: 18, monthDay: '08-25' },
+    sex: 'female',
+    rowing: 'sculls',
+    about: 'Under-19 double; supple, hamstrings even',
+    breathPeriodMs: 8000,
+    motions: [
+      { motionId: 'straight-leg-raise', base: [88, 87] },
+      { motionId: 'hip-flexion', base: [138, 137] },
+    ],
+    visitDaysAgo: [49, 21],
+    treats: { entryId: 'gluteus-bent-knee-turn', methodId: 'static-hold', sides: ['left', 'right'] },
+    response: { gain: 3, keeps: 0.4 },
+    setBack: null,
+    complaint: '',
     file: { beighton: [true, true, true, true, false, false, true, true, false] },
   },
   {
-    name: 'Bela Strand', birth: { yearsAgo: 17, monthDay: '01-12' }, sex: 'male', rowing: 'bow', about: 'Junior four; grew eight centimetres this year', breathPeriodMs: 8000,
-    motions: [{ motionId: 'hip-extension-knee-bent', base: [6, 7] }, { motionId: 'heel-to-buttock', base: [14, 13] }],
-    visitDaysAgo: [33], treats: { entryId: 'quadriceps-heel-to-buttock', methodId: 'static-hold', sides: ['left', 'right'] },
-    response: { gain: 2, keeps: 0.4 }, setBack: null, complaint: '',
+    name: 'Bela Strand',
+    birth: { yearsAgo: 17, monthDay: '01-12' },
+    sex: 'male',
+    rowing: 'bow',
+    about: 'Junior four; grew eight centimetres this year',
+    breathPeriodMs: 8000,
+    motions: [
+      { motionId: 'hip-extension-knee-bent', base: [6, 7] },
+      { motionId: 'heel-to-buttock', base: [14, 13] },
+    ],
+    visitDaysAgo: [33],
+    treats: { entryId: 'quadriceps-heel-to-buttock', methodId: 'static-hold', sides: ['left', 'right'] },
+    response: { gain: 2, keeps: 0.4 },
+    setBack: null,
+    complaint: '',
     conditions: [{ code: 'apophysis', region: 'knee', side: 'both', onsetDaysAgo: 60, words: 'Below both knee-caps after running' }],
   },
   {
-    name: 'Odile Marchetti', birth: { yearsAgo: 47, monthDay: '05-06' }, sex: 'female', rowing: 'sculls', about: 'Masters double; shoulders first, then hips', breathPeriodMs: 9000,
-    motions: [{ motionId: 'shoulder-flexion', base: [158, 161] }, { motionId: 'hip-extension-knee-straight', base: [11, 12] }],
-    visitDaysAgo: [60, 39, 18], treats: { entryId: 'latissimus-supine', methodId: 'static-hold', sides: ['right', 'left'] },
-    response: { gain: 4, keeps: 0.4 }, setBack: null, complaint: '',
+    name: 'Odile Marchetti',
+    birth: { yearsAgo: 47, monthDay: '05-06' },
+    sex: 'female',
+    rowing: 'sculls',
+    about: 'Masters double; shoulders first, then hips',
+    breathPeriodMs: 9000,
+    motions: [
+      { motionId: 'shoulder-flexion', base: [158, 161] },
+      { motionId: 'hip-extension-knee-straight', base: [11, 12] },
+    ],
+    visitDaysAgo: [60, 39, 18],
+    treats: { entryId: 'latissimus-supine', methodId: 'static-hold', sides: ['right', 'left'] },
+    response: { gain: 4, keeps: 0.4 },
+    setBack: null,
+    complaint: '',
     file: { medications: ['blood-thinner'] },
     conditions: [{ code: 'varicose-veins', region: 'calf', side: 'right' }],
   },
   {
-    name: 'Ruan Teague', birth: { yearsAgo: 29, monthDay: '12-19' }, sex: 'male', rowing: 'stroke', about: 'Seven seat; adductors after winter running', breathPeriodMs: 10_000,
-    motions: [{ motionId: 'hip-abduction', base: [33, 40] }, { motionId: 'hip-internal-rotation', base: [36, 37] }],
-    visitDaysAgo: [28, 12], treats: { entryId: 'adductors-walk-out', methodId: 'cr-breath', sides: ['left', 'right'] },
-    response: { gain: 5, keeps: 0.4 }, setBack: null, complaint: '',
+    name: 'Ruan Teague',
+    birth: { yearsAgo: 29, monthDay: '12-19' },
+    sex: 'male',
+    rowing: 'stroke',
+    about: 'Seven seat; adductors after winter running',
+    breathPeriodMs: 10_000,
+    motions: [
+      { motionId: 'hip-abduction', base: [33, 40] },
+      { motionId: 'hip-internal-rotation', base: [36, 37] },
+    ],
+    visitDaysAgo: [28, 12],
+    treats: { entryId: 'adductors-walk-out', methodId: 'cr-breath', sides: ['left', 'right'] },
+    response: { gain: 5, keeps: 0.4 },
+    setBack: null,
+    complaint: '',
   },
   {
-    name: 'Sunniva Dahl', birth: { yearsAgo: 23, monthDay: '10-03' }, sex: 'female', rowing: 'bow', about: 'Three seat; back to rowing after a rib stress injury', breathPeriodMs: 8000,
-    motions: [{ motionId: 'trunk-rotation', base: [47, 40] }, { motionId: 'trunk-side-bend', base: [29, 31] }],
-    visitDaysAgo: [24], treats: null,
-    response: { gain: 3, keeps: 0.4 }, setBack: null, complaint: '',
-    conditions: [{ code: 'stress-injury', region: 'chest', side: 'right', onsetDaysAgo: 150, resolvedDaysAgo: 40, words: 'Rib, from the winter block' }],
+    name: 'Sunniva Dahl',
+    birth: { yearsAgo: 23, monthDay: '10-03' },
+    sex: 'female',
+    rowing: 'bow',
+    about: 'Three seat; back to rowing after a rib stress injury',
+    breathPeriodMs: 8000,
+    motions: [
+      { motionId: 'trunk-rotation', base: [47, 40] },
+      { motionId: 'trunk-side-bend', base: [29, 31] },
+    ],
+    visitDaysAgo: [24],
+    treats: null,
+    response: { gain: 3, keeps: 0.4 },
+    setBack: null,
+    complaint: '',
+    conditions: [
+      {
+        code: 'stress-injury',
+        region: 'chest',
+        side: 'right',
+        onsetDaysAgo: 150,
+        resolvedDaysAgo: 40,
+        words: 'Rib, from the winter block',
+      },
+    ],
   },
   {
-    name: 'Ewout van der Brook-Lindenhof', birth: { yearsAgo: 52, monthDay: '07-22' }, sex: 'male', rowing: 'sculls', about: 'Masters quad; calves, stairs at work', breathPeriodMs: 9000,
-    motions: [{ motionId: 'knee-to-wall', base: [7, 7.5] }, { motionId: 'ankle-dorsiflexion', base: [8, 9] }],
-    visitDaysAgo: [], treats: null,
-    response: { gain: 2, keeps: 0.4 }, setBack: null, complaint: '',
+    name: 'Ewout van der Brook-Lindenhof',
+    birth: { yearsAgo: 52, monthDay: '07-22' },
+    sex: 'male',
+    rowing: 'sculls',
+    about: 'Masters quad; calves, stairs at work',
+    breathPeriodMs: 9000,
+    motions: [
+      { motionId: 'knee-to-wall', base: [7, 7.5] },
+      { motionId: 'ankle-dorsiflexion', base: [8, 9] },
+    ],
+    visitDaysAgo: [],
+    treats: null,
+    response: { gain: 2, keeps: 0.4 },
+    setBack: null,
+    complaint: '',
   },
 ];
 
@@ -216,7 +463,13 @@ export const SQUADS: readonly { readonly name: string; readonly members: readonl
 ];
 
 /** The demo's accounts; their passwords stand on the sign-in page. */
-export const ACCOUNTS: readonly { readonly name: string; readonly login: string; readonly role: Role; readonly password: string; readonly squads: readonly string[] }[] = [
+export const ACCOUNTS: readonly {
+  readonly name: string;
+  readonly login: string;
+  readonly role: Role;
+  readonly password: string;
+  readonly squads: readonly string[];
+}[] = [
   { name: 'Marit Voss', login: 'marit', role: 'owner', password: 'quiet river owner', squads: [] },
   { name: 'Jonas Eklund', login: 'jonas', role: 'therapist', password: 'quiet river therapist', squads: [] },
   { name: 'Pia Rademaker', login: 'pia', role: 'assistant', password: 'quiet river assistant', squads: [] },
@@ -225,6 +478,9 @@ export const ACCOUNTS: readonly { readonly name: string; readonly login: string;
 
 /** What the demo practice may do: nothing to the joints, but gently to the ankle. */
 export const SCOPE: PracticeScope = {
-  mobilizationGrade: 0, byRegion: { ankle: 2 },
-  ruleText: 'Joint mobilization is outside the massage licence here. At the ankle grade I–II is delegated in writing by the club’s physiotherapist.', ruleLink: 'https://rules.example/massage-scope',
+  mobilizationGrade: 0,
+  byRegion: { ankle: 2 },
+  ruleText:
+    'Joint mobilization is outside the massage licence here. At the ankle grade I–II is delegated in writing by the club’s physiotherapist.',
+  ruleLink: 'https://rules.example/massage-scope',
 };

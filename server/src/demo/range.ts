@@ -18,7 +18,13 @@ export class DemoRange {
   private kept = 0;
   private day: number;
 
-  constructor(demo: DemoMotion, private readonly sideIndex: 0 | 1, private readonly person: DemoPerson, private readonly treated: boolean, startDay: number) {
+  constructor(
+    demo: DemoMotion,
+    private readonly sideIndex: 0 | 1,
+    private readonly person: DemoPerson,
+    private readonly treated: boolean,
+    startDay: number,
+  ) {
     this.motion = motionOf(demo.motionId);
     this.base = demo.base[sideIndex];
     this.day = startDay;

@@ -22,7 +22,11 @@ export function rehearse(line: Line, random: SeededRandom, soreRound: boolean): 
     const cue = line.cues[state.cueIndex]!;
     if (cue.kind === 'hold' && state.positionMs === cue.startMs && random.next() < 0.7) {
       const atMs = state.atMs + Math.round((cue.endMs - cue.startMs) * 0.6);
-      add({ kind: 'discomfort', atMs, score: sore && phaseKind(cue.kind).exposed ? cue.painCeiling + 1 : 1 + Math.floor(random.next() * cue.painCeiling) });
+      add({
+        kind: 'discomfort',
+        atMs,
+        score: sore && phaseKind(cue.kind).exposed ? cue.painCeiling + 1 : 1 + Math.floor(random.next() * cue.painCeiling),
+      });
       sore = sore && state.status !== 'eased';
       continue;
     }

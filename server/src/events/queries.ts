@@ -5,7 +5,11 @@ export const EVENT_COLUMNS = 'id, name, on_date AS onDate, importance, squad_id 
 
 /** Events from a day on, for everybody and for every squad. */
 export async function eventsFrom(db: Db, practiceId: string, fromDate: string): Promise<CalendarEvent[]> {
-  return rows<CalendarEvent>(db, `SELECT ${EVENT_COLUMNS} FROM calendar_event WHERE practice_id = ? AND on_date >= ? ORDER BY on_date, importance, name`, [practiceId, fromDate]);
+  return rows<CalendarEvent>(
+    db,
+    `SELECT ${EVENT_COLUMNS} FROM calendar_event WHERE practice_id = ? AND on_date >= ? ORDER BY on_date, importance, name`,
+    [practiceId, fromDate],
+  );
 }
 
 export async function allEvents(db: Db, practiceId: string): Promise<CalendarEvent[]> {
@@ -16,11 +20,19 @@ export async function allEvents(db: Db, practiceId: string): Promise<CalendarEve
 const OF_ATHLETE = 'practice_id = ? AND (squad_id IS NULL OR squad_id IN (SELECT m.squad_id FROM squad_member m WHERE m.athlete_id = ?))';
 
 export async function eventsOfAthlete(db: Db, practiceId: string, athleteId: string): Promise<CalendarEvent[]> {
-  return rows<CalendarEvent>(db, `SELECT ${EVENT_COLUMNS} FROM calendar_event WHERE ${OF_ATHLETE} ORDER BY on_date, importance, name`, [practiceId, athleteId]);
+  return rows<CalendarEvent>(db, `SELECT ${EVENT_COLUMNS} FROM calendar_event WHERE ${OF_ATHLETE} ORDER BY on_date, importance, name`, [
+    practiceId,
+    athleteId,
+  ]);
 }
 
 /** The athlete's next event from a day on, and their last one before it. */
-export async function eventsAround(db: Db, practiceId: string, athleteId: string, day: string): Promise<{ readonly next: CalendarEvent | null; readonly last: CalendarEvent | null }> {
+export async function eventsAround(
+  db: Db,
+  practiceId: string,
+  athleteId: string,
+  day: string,
+): Promise<{ readonly next: CalendarEvent | null; readonly last: CalendarEvent | null }> {
   const columns = `SELECT ${EVENT_COLUMNS} FROM calendar_event WHERE ${OF_ATHLETE}`;
   const [next, last] = await Promise.all([
     firstRow<CalendarEvent>(db, `${columns} AND on_date >= ? ORDER BY on_date, importance LIMIT 1`, [practiceId, athleteId, day]),

@@ -20,31 +20,42 @@ export type ImportRow = SquadRow & { readonly id: string };
 const SLICE = 200;
 
 const line = oneLine().allow('').max(LIMITS.lineLength).required();
-const rowSchema = (today: string) => Joi.object<Wire<ImportRow>, true>({
-  id: idSchema.required(),
-  name: oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Name'),
-  birthDate: Joi.string().required().label('Birth date').custom((value: string, helpers) => {
-    const message = checkBirthDate(value, today);
-    return message ? helpers.message({ custom: message }) : value;
-  }),
-  referenceSex: Joi.string().valid('female', 'male', 'none').required(),
-  rowing: Joi.string().valid('stroke', 'bow', 'sculls', 'cox', 'none').required(),
-  sport: line, role: line, coach: line,
-  about: Joi.string().allow('').max(LIMITS.aboutLength).required(),
-  squads: Joi.array().items(oneLine().trim(true).min(1).max(LIMITS.squadName)).max(20).required(),
-});
+const rowSchema = (today: string) =>
+  Joi.object<Wire<ImportRow>, true>({
+    id: idSchema.required(),
+    name: oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Name'),
+    birthDate: Joi.string()
+      .required()
+      .label('Birth date')
+      .custom((value: string, helpers) => {
+        const message = checkBirthDate(value, today);
+        return message ? helpers.message({ custom: message }) : value;
+      }),
+    referenceSex: Joi.string().valid('female', 'male', 'none').required(),
+    rowing: Joi.string().valid('stroke', 'bow', 'sculls', 'cox', 'none').required(),
+    sport: line,
+    role: line,
+    coach: line,
+    about: Joi.string().allow('').max(LIMITS.aboutLength).required(),
+    squads: Joi.array().items(oneLine().trim(true).min(1).max(LIMITS.squadName)).max(20).required(),
+  });
 
 /** Checks the rows that were sent, a slice at a time; throws a 422 with the first fifty problems, each at its row. */
 export async function rowsFrom(body: unknown, today: string): Promise<ImportRow[]> {
   const sent = (body as { rows?: unknown } | null)?.rows;
   if (!Array.isArray(sent) || sent.length === 0) throw invalid([{ path: 'rows', message: 'Rows are sent as a list with at least one.' }]);
-  if (sent.length > LIMITS.importRows) throw invalid([{ path: 'rows', message: `${LIMITS.importRows} rows at most are read in at once; ${sent.length} were sent.` }]);
+  if (sent.length > LIMITS.importRows)
+    throw invalid([{ path: 'rows', message: `${LIMITS.importRows} rows at most are read in at once; ${sent.length} were sent.` }]);
   const schema = rowSchema(today);
   const wrong: FieldError[] = [];
   for (let from = 0; from < sent.length; from += SLICE) {
     for (let i = from; i < Math.min(sent.length, from + SLICE); i++) {
       const { error } = schema.validate(sent[i], { abortEarly: false, convert: false, errors: { wrap: { label: false } } });
-      for (const detail of error?.details ?? []) wrong.push({ path: `rows.${i}${detail.path.length > 0 ? `.${detail.path.join('.')}` : ''}`.slice(0, 200), message: `${detail.message}.`.replace('..', '.').slice(0, 240) });
+      for (const detail of error?.details ?? [])
+        wrong.push({
+          path: `rows.${i}${detail.path.length > 0 ? `.${detail.path.join('.')}` : ''}`.slice(0, 200),
+          message: `${detail.message}.`.replace('..', '.').slice(0, 240),
+        });
       if (wrong.length > MOST_PROBLEMS) throw invalid(problems(wrong));
     }
     await breathe();
@@ -58,7 +69,11 @@ export async function rowsFrom(body: unknown, today: string): Promise<ImportRow[
  * spaces and accents, as the table was looked at in the browser.
  */
 async function alreadyHere(db: Db, practiceId: string, sent: readonly ImportRow[]): Promise<(string | null)[]> {
-  const people = await rows<{ id: string; name: string; birthDate: string }>(db, 'SELECT id, name, birth_date AS birthDate FROM athlete WHERE practice_id = ?', [practiceId]);
+  const people = await rows<{ id: string; name: string; birthDate: string }>(
+    db,
+    'SELECT id, name, birth_date AS birthDate FROM athlete WHERE practice_id = ?',
+    [practiceId],
+  );
   const keys = new Map(people.map((person) => [personKey(person.name, person.birthDate), person.id]));
   const found = sent.map((row) => keys.get(personKey(row.name, row.birthDate)) ?? null);
   for (let from = 0; from < sent.length; from += SLICE) {
@@ -69,7 +84,8 @@ async function alreadyHere(db: Db, practiceId: string, sent: readonly ImportRow[
       [...slice.flatMap((row) => [row.name, row.birthDate]), practiceId],
     );
     // Of several with this name the one with the row's own id counts: it is the same request again.
-    for (const { i, id } of here) if (found[from + Number(i)] === null || slice[Number(i)]!.id.toLowerCase() === id) found[from + Number(i)] = id;
+    for (const { i, id } of here)
+      if (found[from + Number(i)] === null || slice[Number(i)]!.id.toLowerCase() === id) found[from + Number(i)] = id;
   }
   return found;
 }
@@ -99,9 +115,17 @@ export async function importRows(db: Db, practiceId: string, sent: readonly Impo
     return true;
   });
   if (wrong.length > 0) throw invalid(problems(wrong));
-  await insertAthletes(db, practiceId, fresh.map(({ squads: _squads, ...row }) => ({ ...BLANK_FILE, ...row, breathPeriodMs: SLOW_BREATH.periodMs })));
+  await insertAthletes(
+    db,
+    practiceId,
+    fresh.map(({ squads: _squads, ...row }) => ({ ...BLANK_FILE, ...row, breathPeriodMs: SLOW_BREATH.periodMs })),
+  );
   const squads = new Map<string, string>();
   for (const name of new Set(fresh.flatMap((row) => row.squads))) squads.set(name, await squadNamed(db, practiceId, name));
-  await addMembers(db, practiceId, fresh.flatMap((row) => row.squads.map((name) => [squads.get(name)!, row.id] as const)));
+  await addMembers(
+    db,
+    practiceId,
+    fresh.flatMap((row) => row.squads.map((name) => [squads.get(name)!, row.id] as const)),
+  );
   return fresh.length;
 }

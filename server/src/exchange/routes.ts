@@ -17,25 +17,40 @@ export function exchangeRoutes(pool: Pool, now: () => Date): Router {
    * Reads a squad in: every row, or none. A row that cannot be, or a person who is already here or comes twice,
    * refuses the whole request with each row's own message. The same request again finds its own rows and adds none.
    */
-  router.post('/import/athletes', express.json({ limit: LIMITS.importBytes, verify: requireFewParts(IMPORT_PARTS) }), async (request, response) => {
-    const { practice } = caller(response);
-    requireSaneShape(request.body, IMPORT_PARTS);
-    const sent = await rowsFrom(request.body, dayIn(practice.timeZone, now()));
-    const added = await transaction(pool, (db) => importRows(db, practice.id, sent)).catch((error: unknown) => {
-      throw isDuplicate(error) ? invalid([{ path: 'rows', message: 'A row’s id is taken, or two rows have the same one.' }]) : error;
-    });
-    response.json({ added, already: sent.length - added });
-  });
+  router.post(
+    '/import/athletes',
+    express.json({ limit: LIMITS.importBytes, verify: requireFewParts(IMPORT_PARTS) }),
+    async (request, response) => {
+      const { practice } = caller(response);
+      requireSaneShape(request.body, IMPORT_PARTS);
+      const sent = await rowsFrom(request.body, dayIn(practice.timeZone, now()));
+      const added = await transaction(pool, (db) => importRows(db, practice.id, sent)).catch((error: unknown) => {
+        throw isDuplicate(error) ? invalid([{ path: 'rows', message: 'A row’s id is taken, or two rows have the same one.' }]) : error;
+      });
+      response.json({ added, already: sent.length - added });
+    },
+  );
 
   router.get('/export/athletes', async (_request, response) => {
     const { practice } = caller(response);
-    const squads = await rows<{ athleteId: string; name: string }>(pool, 'SELECT m.athlete_id AS athleteId, s.name FROM squad_member m JOIN squad s ON s.id = m.squad_id WHERE s.practice_id = ? ORDER BY s.name', [practice.id]);
+    const squads = await rows<{ athleteId: string; name: string }>(
+      pool,
+      'SELECT m.athlete_id AS athleteId, s.name FROM squad_member m JOIN squad s ON s.id = m.squad_id WHERE s.practice_id = ? ORDER BY s.name',
+      [practice.id],
+    );
     const names = new Map<string, string[]>();
     for (const { athleteId, name } of squads) names.set(athleteId, [...(names.get(athleteId) ?? []), name]);
     // Page by page, so that others have their turn.
     let text = `\uFEFF${writeSquad([])}`;
-    for (let page = await athletesAfter(pool, practice.id, null); page.length > 0; page = await athletesAfter(pool, practice.id, page.at(-1)!)) {
-      text += writeSquad(page.map((athlete) => ({ ...athlete, squads: names.get(athlete.id) ?? [] })), { heading: false });
+    for (
+      let page = await athletesAfter(pool, practice.id, null);
+      page.length > 0;
+      page = await athletesAfter(pool, practice.id, page.at(-1)!)
+    ) {
+      text += writeSquad(
+        page.map((athlete) => ({ ...athlete, squads: names.get(athlete.id) ?? [] })),
+        { heading: false },
+      );
       await breathe();
     }
     response.attachment('squad.csv').type('text/csv; charset=utf-8').send(text);

@@ -4,16 +4,26 @@ import { currentFindings } from '@pace-bend/core/finding';
 import { newVisit, openTestApp, request, requestAs, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
-beforeAll(async () => { test_ = await openTestApp(); });
+beforeAll(async () => {
+  test_ = await openTestApp();
+});
 afterAll(() => test_.close());
 const put = (visitId: string, id: string, body: object) => request(test_.app).put(`/api/visits/${visitId}/findings/${id}`).send(body);
 
-const END: FindingFields = { kind: 'end', subject: 'hip-flexion', side: 'left', moment: 'before', data: { endFeel: 'capsular', pain: 3, felt: 'joint', guarding: false }, supersedes: null };
+const END: FindingFields = {
+  kind: 'end',
+  subject: 'hip-flexion',
+  side: 'left',
+  moment: 'before',
+  data: { endFeel: 'capsular', pain: 3, felt: 'joint', guarding: false },
+  supersedes: null,
+};
 
 test('a finding is kept with who found it; sending it again changes nothing', async () => {
   const { visitId } = await newVisit(test_.app);
   const id = uuid();
-  for (let i = 0; i < 2; i++) expect((await put(visitId, id, END).expect(200)).body).toMatchObject({ ...END, id, visitId, foundBy: 'A owner' });
+  for (let i = 0; i < 2; i++)
+    expect((await put(visitId, id, END).expect(200)).body).toMatchObject({ ...END, id, visitId, foundBy: 'A owner' });
   expect((await visitFile(test_.app, visitId)).findings).toHaveLength(1);
 });
 
@@ -47,7 +57,20 @@ test.each<[string, object, string]>([
 
 test('where cautions forbid measuring nothing is found either', async () => {
   const { athleteId, visitId } = await newVisit(test_.app);
-  await request(test_.app).put(`/api/athletes/${athleteId}/conditions/${uuid()}`).send({ revision: 0, code: 'hip-replacement-back', region: null, side: 'left', onset: null, surgeryOn: '2026-11-01', words: '', clearance: null, resolvedOn: null }).expect(200);
+  await request(test_.app)
+    .put(`/api/athletes/${athleteId}/conditions/${uuid()}`)
+    .send({
+      revision: 0,
+      code: 'hip-replacement-back',
+      region: null,
+      side: 'left',
+      onset: null,
+      surgeryOn: '2026-11-01',
+      words: '',
+      clearance: null,
+      resolvedOn: null,
+    })
+    .expect(200);
   expect((await put(visitId, uuid(), { ...END, subject: 'hip-internal-rotation' }).expect(409)).body.title).toBe('Caution');
 });
 
@@ -63,7 +86,10 @@ test('the next visit sees what stood at the last one', async () => {
 
 test('a goal takes the place of the one before; erasing leaves neither goals nor findings', async () => {
   const { athleteId, visitId } = await newVisit(test_.app);
-  const goal = (value: number) => request(test_.app).put(`/api/athletes/${athleteId}/goals/${uuid()}`).send({ motionId: 'hip-flexion', side: 'left', value, byDate: '2026-12-20' });
+  const goal = (value: number) =>
+    request(test_.app)
+      .put(`/api/athletes/${athleteId}/goals/${uuid()}`)
+      .send({ motionId: 'hip-flexion', side: 'left', value, byDate: '2026-12-20' });
   await goal(120).expect(200);
   expect((await goal(125).expect(200)).body.goals.map((each: { value: number }) => each.value)).toEqual([125]);
   expect((await goal(400).expect(422)).body.detail).toContain('A goal lies between');
@@ -73,7 +99,10 @@ test('a goal takes the place of the one before; erasing leaves neither goals nor
   const record = (await request(test_.app).get(`/api/athletes/${athleteId}/record`).expect(200)).body;
   expect([record.findings.length, record.goals.length, record.findings[0].data.endFeel]).toEqual([1, 2, 'capsular']);
   await request(test_.app).delete(`/api/athletes/${athleteId}`).send({ confirm: 'Ann Example' }).expect(200);
-  const [left] = await test_.pool.query('SELECT (SELECT COUNT(*) FROM finding WHERE visit_id = ?) AS f, (SELECT COUNT(*) FROM athlete_goal WHERE athlete_id = ?) AS g', [visitId, athleteId]);
+  const [left] = await test_.pool.query(
+    'SELECT (SELECT COUNT(*) FROM finding WHERE visit_id = ?) AS f, (SELECT COUNT(*) FROM athlete_goal WHERE athlete_id = ?) AS g',
+    [visitId, athleteId],
+  );
   expect(left).toEqual([{ f: 0, g: 0 }]);
 });
 
@@ -81,7 +110,10 @@ test('before and after work are two findings; an assistant finds too; a coach do
   const { visitId } = await newVisit(test_.app);
   await put(visitId, uuid(), END).expect(200);
   await put(visitId, uuid(), { ...END, moment: 'after' }).expect(200);
-  const as = async (role: 'assistant' | 'coach') => requestAs(test_.app, await test_.cookieOf(role)).put(`/api/visits/${visitId}/findings/${uuid()}`).send({ kind: 'press', subject: 'hip-hike', side: 'left', moment: 'before', data: { answer: 'late' }, supersedes: null });
+  const as = async (role: 'assistant' | 'coach') =>
+    requestAs(test_.app, await test_.cookieOf(role))
+      .put(`/api/visits/${visitId}/findings/${uuid()}`)
+      .send({ kind: 'press', subject: 'hip-hike', side: 'left', moment: 'before', data: { answer: 'late' }, supersedes: null });
   expect((await as('assistant')).status).toBe(200);
   expect((await as('coach')).status).toBe(403);
   expect((await visitFile(test_.app, visitId)).findings).toHaveLength(3);
@@ -92,7 +124,10 @@ test('a finished visit takes no finding; once reopened it does', async () => {
   const { visit } = await visitFile(test_.app, visitId);
   await request(test_.app).post(`/api/visits/${visitId}/finish`).send({ revision: visit.revision }).expect(200);
   expect((await put(visitId, uuid(), END).expect(409)).body.title).toBe('Finished');
-  await request(test_.app).post(`/api/visits/${visitId}/reopen`).send({ revision: visit.revision + 1 }).expect(200);
+  await request(test_.app)
+    .post(`/api/visits/${visitId}/reopen`)
+    .send({ revision: visit.revision + 1 })
+    .expect(200);
   await put(visitId, uuid(), END).expect(200);
 });
 
@@ -102,6 +137,13 @@ test('while something says stop nothing is found; what stands can be withdrawn',
   await put(visitId, first, END).expect(200);
   const answers = Object.fromEntries(STOP_QUESTIONS.map(({ id }, i) => [id, i === 0 ? 'yes' : 'no']));
   await request(test_.app).put(`/api/visits/${visitId}/answers/${uuid()}`).send({ answers }).expect(200);
-  await put(visitId, uuid(), { kind: 'press', subject: 'hip-hike', side: 'left', moment: 'before', data: { answer: 'late' }, supersedes: null }).expect(409);
+  await put(visitId, uuid(), {
+    kind: 'press',
+    subject: 'hip-hike',
+    side: 'left',
+    moment: 'before',
+    data: { answer: 'late' },
+    supersedes: null,
+  }).expect(409);
   await put(visitId, uuid(), { ...END, data: null, supersedes: first }).expect(200);
 });

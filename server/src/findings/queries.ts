@@ -3,7 +3,8 @@ import { change, firstRow, fromJson, iso, rows, type Db } from '../db/pool.ts';
 
 type FindingRow = Omit<Finding, 'data' | 'foundAt'> & { readonly data: unknown; readonly foundAt: Date };
 
-const COLUMNS = 'f.id, f.visit_id AS visitId, f.kind, f.subject, f.side, f.moment, f.data, f.found_at AS foundAt, f.found_by AS foundBy, f.supersedes';
+const COLUMNS =
+  'f.id, f.visit_id AS visitId, f.kind, f.subject, f.side, f.moment, f.data, f.found_at AS foundAt, f.found_by AS foundBy, f.supersedes';
 
 function findingFrom(row: FindingRow): Finding {
   return { ...row, data: row.data === null ? null : fromJson(row.data), foundAt: iso(row.foundAt) } as Finding;
@@ -11,7 +12,9 @@ function findingFrom(row: FindingRow): Finding {
 
 /** Everything found at a visit, corrected ones too, in the order it was found. */
 export async function findingsOf(db: Db, visitId: string): Promise<Finding[]> {
-  return (await rows<FindingRow>(db, `SELECT ${COLUMNS} FROM finding f WHERE f.visit_id = ? ORDER BY f.found_at, f.id`, [visitId])).map(findingFrom);
+  return (await rows<FindingRow>(db, `SELECT ${COLUMNS} FROM finding f WHERE f.visit_id = ? ORDER BY f.found_at, f.id`, [visitId])).map(
+    findingFrom,
+  );
 }
 
 export async function findingById(db: Db, id: string): Promise<Finding | null> {
@@ -21,7 +24,11 @@ export async function findingById(db: Db, id: string): Promise<Finding | null> {
 
 /** What stood at the athlete's latest visit before an instant at which anything was found. */
 export async function findingsBefore(db: Db, athleteId: string, before: string): Promise<Finding[]> {
-  const last = await firstRow<{ id: string }>(db, 'SELECT v.id FROM visit v WHERE v.athlete_id = ? AND v.starts_at < ? AND EXISTS (SELECT 1 FROM finding f WHERE f.visit_id = v.id) ORDER BY v.starts_at DESC LIMIT 1', [athleteId, new Date(before)]);
+  const last = await firstRow<{ id: string }>(
+    db,
+    'SELECT v.id FROM visit v WHERE v.athlete_id = ? AND v.starts_at < ? AND EXISTS (SELECT 1 FROM finding f WHERE f.visit_id = v.id) ORDER BY v.starts_at DESC LIMIT 1',
+    [athleteId, new Date(before)],
+  );
   return last ? [...currentFindings(await findingsOf(db, last.id))] : [];
 }
 
@@ -29,6 +36,17 @@ export async function insertFinding(db: Db, id: string, visitId: string, finding
   await change(
     db,
     'INSERT INTO finding (id, visit_id, kind, subject, side, moment, data, found_at, found_by, supersedes) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-    [id, visitId, finding.kind, finding.subject, finding.side, finding.moment, finding.data === null ? null : JSON.stringify(finding.data), at, by, finding.supersedes],
+    [
+      id,
+      visitId,
+      finding.kind,
+      finding.subject,
+      finding.side,
+      finding.moment,
+      finding.data === null ? null : JSON.stringify(finding.data),
+      at,
+      by,
+      finding.supersedes,
+    ],
   );
 }

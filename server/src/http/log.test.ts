@@ -7,8 +7,13 @@ import { ANN, NOW, openTestApp, requestAs, uuid, type TestApp } from '../testing
 
 let test_: TestApp;
 const folder = mkdtempSync(join(tmpdir(), 'pace-bend-log-'));
-beforeAll(async () => { test_ = await openTestApp(); });
-afterAll(async () => { await test_.close(); rmSync(folder, { recursive: true, force: true }); });
+beforeAll(async () => {
+  test_ = await openTestApp();
+});
+afterAll(async () => {
+  await test_.close();
+  rmSync(folder, { recursive: true, force: true });
+});
 
 test('one line a request with its id, its row in the table, its status and its time; nothing of anybody in it', async () => {
   const path = join(folder, 'server.log');
@@ -16,18 +21,31 @@ test('one line a request with its id, its row in the table, its status and its t
   const app = createApp({ pool: test_.pool, now: () => NOW, log });
   const as = requestAs(app, await test_.cookieOf('owner'));
   const athleteId = uuid();
-  const made = await as.put(`/api/athletes/${athleteId}`).send({ ...ANN, name: 'Secretname Person', about: 'private words' }).expect(200);
+  const made = await as
+    .put(`/api/athletes/${athleteId}`)
+    .send({ ...ANN, name: 'Secretname Person', about: 'private words' })
+    .expect(200);
   await as.get(`/api/athletes/${athleteId}`).expect(200);
   await as.get('/api/athletes/not-an-id').expect(422);
   await as.get('/api/nothing/Secretname').expect(404);
   await requestAs(app, null).post('/api/sign-in').send({ login: 'secretlogin', password: 'secretpassword' }).expect(401);
-  await new Promise<void>((resolve) => { log.flush(() => resolve()); });
+  await new Promise<void>((resolve) => {
+    log.flush(() => resolve());
+  });
   const text = readFileSync(path, 'utf8');
-  const lines = text.trim().split('\n').map((line) => JSON.parse(line) as Record<string, unknown>);
+  const lines = text
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as Record<string, unknown>);
   expect(lines.map(({ method, route, status }) => [method, route, status])).toEqual([
-    ['PUT', '/athletes/:id', 200], ['GET', '/athletes/:id', 200], ['GET', '/athletes/:id', 422], ['GET', 'unknown', 404], ['POST', '/sign-in', 401],
+    ['PUT', '/athletes/:id', 200],
+    ['GET', '/athletes/:id', 200],
+    ['GET', '/athletes/:id', 422],
+    ['GET', 'unknown', 404],
+    ['POST', '/sign-in', 401],
   ]);
-  for (const { id, ms, time } of lines) expect([typeof id, Number(ms) >= 0, Number.isNaN(Date.parse(String(time)))]).toEqual(['string', true, false]);
+  for (const { id, ms, time } of lines)
+    expect([typeof id, Number(ms) >= 0, Number.isNaN(Date.parse(String(time)))]).toEqual(['string', true, false]);
   expect(lines[0]!.id).toBe(made.headers['x-request-id']);
   for (const word of ['Secretname', 'private', 'secretlogin', 'secretpassword', athleteId, '127.0.0.1']) expect(text).not.toContain(word);
 });
@@ -42,7 +60,9 @@ test('a log that has grown large is put aside at the next start', () => {
 test('a log that cannot be written costs its lines and nothing else', async () => {
   const told: string[] = [];
   const error = console.error;
-  console.error = (line: string) => { told.push(line); };
+  console.error = (line: string) => {
+    told.push(line);
+  };
   try {
     const app = createApp({ pool: test_.pool, now: () => NOW, log: openLog('/dev/null/nowhere/requests.log') });
     expect(told.join()).toContain('requests are not noted');

@@ -49,7 +49,13 @@ export function requestLog(log: Pick<Logger, 'info'>): RequestHandler {
     response.locals.requestId = id;
     response.set('X-Request-Id', id);
     response.once('close', () => {
-      const line: RequestLine = { id, method, route, status: response.writableFinished ? response.statusCode : 499, ms: Math.round((performance.now() - begun) * 10) / 10 };
+      const line: RequestLine = {
+        id,
+        method,
+        route,
+        status: response.writableFinished ? response.statusCode : 499,
+        ms: Math.round((performance.now() - begun) * 10) / 10,
+      };
       log.info(line, 'request');
     });
     next();

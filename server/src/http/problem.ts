@@ -27,14 +27,28 @@ export class Problem extends Error {
   }
 
   toJSON(): Record<string, unknown> {
-    return { type: problemReference(this.type), status: this.status, title: this.title, detail: this.message, ...(this.errors.length > 0 ? { errors: this.errors } : {}), ...this.more };
+    return {
+      type: problemReference(this.type),
+      status: this.status,
+      title: this.title,
+      detail: this.message,
+      ...(this.errors.length > 0 ? { errors: this.errors } : {}),
+      ...this.more,
+    };
   }
 }
 
 export const notFound = (what: string) => new Problem('not-found', `${what} does not exist.`);
 
 export const invalid = (errors: readonly FieldError[]) =>
-  new Problem('not-valid', errors.slice(0, 5).map((error) => error.message).join(' '), errors);
+  new Problem(
+    'not-valid',
+    errors
+      .slice(0, 5)
+      .map((error) => error.message)
+      .join(' '),
+    errors,
+  );
 
 /** The change was made on something that has changed since; what stands now is sent along, nothing was written. */
 export const stale = (what: string, current: unknown) =>

@@ -54,15 +54,21 @@ export function requireSaneShape(body: unknown, most: number = SHAPE.parts): voi
       continue;
     }
     if (value === null || typeof value !== 'object') continue;
-    if (depth > SHAPE.depth) throw new Problem('too-deep', `What was sent is nested deeper than ${SHAPE.depth} levels at ${shown(path)}. Nothing was written.`);
+    if (depth > SHAPE.depth)
+      throw new Problem('too-deep', `What was sent is nested deeper than ${SHAPE.depth} levels at ${shown(path)}. Nothing was written.`);
     const members = Array.isArray(value) ? null : Object.keys(value);
-    if (members && members.length > SHAPE.members) throw new Problem('too-much', `An object that was sent has more than ${SHAPE.members} members at ${shown(path)}. Nothing was written.`);
+    if (members && members.length > SHAPE.members)
+      throw new Problem(
+        'too-much',
+        `An object that was sent has more than ${SHAPE.members} members at ${shown(path)}. Nothing was written.`,
+      );
     const count = members ? members.length : (value as unknown[]).length;
     parts += count;
     if (parts > most) throw new Problem('too-much', `What was sent has more than ${most} parts. Nothing was written.`);
     for (let i = 0; i < count; i++) {
       const name = members ? members[i]! : String(i);
-      if (members && (name.length > SHAPE.keyLength || !name.isWellFormed())) throw new Problem('not-valid', `A member’s name is too long or broken at ${shown(path)}. Nothing was written.`);
+      if (members && (name.length > SHAPE.keyLength || !name.isWellFormed()))
+        throw new Problem('not-valid', `A member’s name is too long or broken at ${shown(path)}. Nothing was written.`);
       todo.push({ value: (value as Record<string, unknown>)[name], depth: depth + 1, path: path === '' ? name : `${path}.${name}` });
     }
   }

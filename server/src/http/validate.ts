@@ -34,12 +34,18 @@ function tooLong({ type, keys, items, rules, flags }: Described, value: unknown,
   if (found.length >= MOST_PROBLEMS) return;
   if (type === 'array' && Array.isArray(value)) {
     const most = rules?.find((rule) => rule.name === 'max')?.args?.limit;
-    if (value.length > (typeof most === 'number' ? most : LONGEST_LIST)) return void found.push({ path, message: `${flags?.label ?? path} may hold ${typeof most === 'number' ? most : LONGEST_LIST} at most; ${value.length} were sent.` });
+    if (value.length > (typeof most === 'number' ? most : LONGEST_LIST))
+      return void found.push({
+        path,
+        message: `${flags?.label ?? path} may hold ${typeof most === 'number' ? most : LONGEST_LIST} at most; ${value.length} were sent.`,
+      });
     const [item] = items ?? [];
-    if (item?.type === 'object' || item?.type === 'array') value.forEach((each, i) => tooLong(item, each, path === '' ? String(i) : `${path}.${i}`, found));
+    if (item?.type === 'object' || item?.type === 'array')
+      value.forEach((each, i) => tooLong(item, each, path === '' ? String(i) : `${path}.${i}`, found));
   } else if (type === 'object' && keys && value !== null && typeof value === 'object' && !Array.isArray(value)) {
     for (const [name, described] of Object.entries(keys)) {
-      if (described.type === 'object' || described.type === 'array') tooLong(described, (value as Record<string, unknown>)[name], path === '' ? name : `${path}.${name}`, found);
+      if (described.type === 'object' || described.type === 'array')
+        tooLong(described, (value as Record<string, unknown>)[name], path === '' ? name : `${path}.${name}`, found);
     }
   }
 }
@@ -57,7 +63,15 @@ export function validate<T>(schema: Joi.ObjectSchema<T>, value: unknown): T {
   if (long.length > 0) throw invalid(long);
   const result = schema.validate(value ?? {}, { abortEarly: false, convert: false, errors: { wrap: { label: false } } });
   if (!result.error) return result.value;
-  throw invalid(problems(result.error.details.map((detail) => ({ path: detail.path.join('.').slice(0, 200), message: shortened(`${detail.message}.`.replace('..', '.')) }))));
+  throw invalid(
+    problems(
+      result.error.details.map((detail) => ({
+        path: detail.path.join('.').slice(0, 200),
+        message: shortened(`${detail.message}.`.replace('..', '.')),
+      })),
+    ),
+  );
 }
 
-const shortened = (message: string) => (message.length > LONGEST_MESSAGE ? `${message.slice(0, LONGEST_MESSAGE - 1).toWellFormed()}…` : message);
+const shortened = (message: string) =>
+  message.length > LONGEST_MESSAGE ? `${message.slice(0, LONGEST_MESSAGE - 1).toWellFormed()}…` : message;

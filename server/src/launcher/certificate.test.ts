@@ -10,13 +10,22 @@ import { fileURLToPath } from 'node:url';
 const root = join(dirname(fileURLToPath(import.meta.url)), '../../..');
 const folder = mkdtempSync(join(tmpdir(), 'pace-bend-tls-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
-const make = (...names: string[]) => spawnSync(process.execPath, [join(root, 'bin/certificate.mjs'), ...names], { encoding: 'utf8', env: { ...process.env, PACE_BEND_DATA: folder, NODE_OPTIONS: '' } });
+const make = (...names: string[]) =>
+  spawnSync(process.execPath, [join(root, 'bin/certificate.mjs'), ...names], {
+    encoding: 'utf8',
+    env: { ...process.env, PACE_BEND_DATA: folder, NODE_OPTIONS: '' },
+  });
 const read = (name: string) => readFileSync(join(folder, 'tls', name), 'utf8');
 
 /** Asks over TLS as a tablet does that trusts the authority and nobody else. */
 function ask(port: number, servername: string): Promise<string> {
   return new Promise((resolve) => {
-    request({ host: '127.0.0.1', port, servername, ca: read('authority.crt') }, (answer) => { answer.resume(); resolve(`${answer.statusCode}`); }).once('error', (error) => resolve((error as NodeJS.ErrnoException).code ?? error.message)).end();
+    request({ host: '127.0.0.1', port, servername, ca: read('authority.crt') }, (answer) => {
+      answer.resume();
+      resolve(`${answer.statusCode}`);
+    })
+      .once('error', (error) => resolve((error as NodeJS.ErrnoException).code ?? error.message))
+      .end();
   });
 }
 
@@ -26,12 +35,19 @@ test('a local authority and a certificate that a tablet accepts for the names gi
   // Node's own reading of X.509 (OpenSSL) is the judge, not the library that wrote it.
   const [server, authority] = [new X509Certificate(read('server.crt')), new X509Certificate(read('authority.crt'))];
   expect([server.checkIssued(authority), server.verify(authority.publicKey), authority.ca, server.ca]).toEqual([true, true, true, false]);
-  expect([server.checkHost('pace.local'), server.checkIP('192.168.1.20'), server.checkHost('elsewhere.example')]).toEqual(['pace.local', '192.168.1.20', undefined]);
+  expect([server.checkHost('pace.local'), server.checkIP('192.168.1.20'), server.checkHost('elsewhere.example')]).toEqual([
+    'pace.local',
+    '192.168.1.20',
+    undefined,
+  ]);
   // Tablets refuse more than 398 days (common practice of browsers since 2020, recalled from memory).
   expect((Date.parse(server.validTo) - Date.parse(server.validFrom)) / 86_400_000).toBeLessThanOrEqual(398);
   for (const name of ['authority.key', 'server.key']) expect(statSync(join(folder, 'tls', name)).mode & 0o077).toBe(0);
 
-  const https = createServer({ cert: read('server.crt'), key: read('server.key') }, (_request, answer) => answer.end('ok')).listen(0, '127.0.0.1');
+  const https = createServer({ cert: read('server.crt'), key: read('server.key') }, (_request, answer) => answer.end('ok')).listen(
+    0,
+    '127.0.0.1',
+  );
   await new Promise((resolve) => https.once('listening', resolve));
   const { port } = https.address() as AddressInfo;
   expect(await ask(port, 'pace.local')).toBe('200');

@@ -8,8 +8,13 @@ export async function noteOf(db: Db, visitId: string): Promise<Note> {
 
 /** Writes the note if it still has the named revision; returns whether it had. */
 export async function writeNote(db: Db, visitId: string, revision: number, text: string): Promise<boolean> {
-  const touched = revision === 0
-    ? await change(db, 'INSERT IGNORE INTO note (visit_id, text, revision) VALUES (?, ?, 1)', [visitId, text])
-    : await change(db, 'UPDATE note SET text = ?, revision = revision + 1 WHERE visit_id = ? AND revision = ?', [text, visitId, revision]);
+  const touched =
+    revision === 0
+      ? await change(db, 'INSERT IGNORE INTO note (visit_id, text, revision) VALUES (?, ?, 1)', [visitId, text])
+      : await change(db, 'UPDATE note SET text = ?, revision = revision + 1 WHERE visit_id = ? AND revision = ?', [
+          text,
+          visitId,
+          revision,
+        ]);
   return touched === 1;
 }

@@ -20,12 +20,14 @@ export function noteRoutes(pool: Pool): Router {
   router.put('/visits/:id/note', async (request, response) => {
     const visitId = idFrom(request);
     const { revision, text } = validate(noteSchema, request.body);
-    response.json(await inOpenVisit(pool, caller(response).practice, visitId, async (db) => {
-      const written = await writeNote(db, visitId, revision, text);
-      const current = await noteOf(db, visitId);
-      if (!written && (current.revision !== revision + 1 || current.text !== text)) throw stale('The note', current);
-      return current;
-    }));
+    response.json(
+      await inOpenVisit(pool, caller(response).practice, visitId, async (db) => {
+        const written = await writeNote(db, visitId, revision, text);
+        const current = await noteOf(db, visitId);
+        if (!written && (current.revision !== revision + 1 || current.text !== text)) throw stale('The note', current);
+        return current;
+      }),
+    );
   });
 
   return router;

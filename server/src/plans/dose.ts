@@ -30,7 +30,10 @@ export function doseRoutes(pool: Pool): Router {
       // One's own hands: what others led that day is not in them.
       runsWhere(pool, 'r.account_id = ? AND v.id <> ? AND v.starts_at >= ? AND v.starts_at < ?', [accountId, visit.id, day.from, day.to]),
     ]);
-    response.json({ week: addDoses(week.map(({ line, secondsOf }) => doseByTarget(line, secondsOf, shelf))), today: addMinutes(today, shelf) } satisfies DoneSoFar);
+    response.json({
+      week: addDoses(week.map(({ line, secondsOf }) => doseByTarget(line, secondsOf, shelf))),
+      today: addMinutes(today, shelf),
+    } satisfies DoneSoFar);
   });
 
   return router;
@@ -39,7 +42,11 @@ export function doseRoutes(pool: Pool): Router {
 function addMinutes(runs: readonly DoneRun[], shelf: Shelf): ToolMinutes {
   const parts = runs.map(({ line, secondsOf }) => toolMinutes(line, secondsOf, shelf));
   const none = toolMinutes({ version: 1, cues: [], totalMs: 0, breath: { periodMs: 1, inShare: 0.5 }, blocks: [] });
-  return parts.reduce((sum, part) => Object.fromEntries(Object.entries(sum).map(([tool, minutes]) => [tool, minutes + part[tool as keyof ToolMinutes]])) as ToolMinutes, none);
+  return parts.reduce(
+    (sum, part) =>
+      Object.fromEntries(Object.entries(sum).map(([tool, minutes]) => [tool, minutes + part[tool as keyof ToolMinutes]])) as ToolMinutes,
+    none,
+  );
 }
 
 /** Treated runs, with the seconds each cue really had. */

@@ -46,6 +46,28 @@ export function planRoutes(pool: Pool): Router {
 }
 
 /** The members of a block in the order `planOf` gives them, so that the two can be compared as text. */
-function inStoredOrder<B extends { id: string; entryId: string; methodId: string; numbers: unknown; choices: unknown; sides: unknown; limits?: unknown; lists?: unknown; position?: unknown }>({ id, entryId, methodId, numbers, choices, sides, limits, lists, position }: B) {
-  return { id, entryId, methodId, numbers, choices, sides, ...(limits ? { limits } : {}), ...(lists ? { lists } : {}), ...(position ? { position } : {}) };
+function inStoredOrder<
+  B extends {
+    id: string;
+    entryId: string;
+    methodId: string;
+    numbers: unknown;
+    choices: unknown;
+    sides: unknown;
+    limits?: unknown;
+    lists?: unknown;
+    position?: unknown;
+  },
+>({ id, entryId, methodId, numbers, choices, sides, limits, lists, position }: B) {
+  return {
+    id,
+    entryId,
+    methodId,
+    numbers,
+    choices,
+    sides,
+    ...(limits ? { limits } : {}),
+    ...(lists ? { lists } : {}),
+    ...(position ? { position } : {}),
+  };
 }

@@ -30,7 +30,12 @@ const practiceSchema = Joi.object<Wire<SentPractice>, true>({
     mobilizationGrade: grade.required().label('Grade'),
     byRegion: Joi.object(Object.fromEntries(REGIONS.map((region) => [region.id, grade]))).required(),
     ruleText: Joi.string().allow('').max(LIMITS.textLength).required().label('Local rule'),
-    ruleLink: Joi.string().allow('').max(500).uri({ scheme: ['http', 'https'] }).required().label('Link to the rule'),
+    ruleLink: Joi.string()
+      .allow('')
+      .max(500)
+      .uri({ scheme: ['http', 'https'] })
+      .required()
+      .label('Link to the rule'),
   }).required(),
 });
 
@@ -39,7 +44,9 @@ export function practiceRoutes(pool: Pool, now: () => Date, devices: string | nu
   const router = Router();
 
   router.get('/practice', (_request, response) => {
-    const { practice: { name, timeZone, scope, revision } } = caller(response);
+    const {
+      practice: { name, timeZone, scope, revision },
+    } = caller(response);
     response.json({ name, timeZone, scope, revision, today: dayIn(timeZone, now()), devices } satisfies Practice);
   });
 
@@ -54,7 +61,14 @@ export function practiceRoutes(pool: Pool, now: () => Date, devices: string | nu
     // Read by itself: whoever asked may have been signed out meanwhile.
     const after = await practiceById(pool, practice.id);
     if (touched !== 1) throw stale('The practice', { ...after, today: dayIn(after.timeZone, now()), devices });
-    response.json({ name: after.name, timeZone: after.timeZone, scope: after.scope, revision: after.revision, today: dayIn(after.timeZone, now()), devices } satisfies Practice);
+    response.json({
+      name: after.name,
+      timeZone: after.timeZone,
+      scope: after.scope,
+      revision: after.revision,
+      today: dayIn(after.timeZone, now()),
+      devices,
+    } satisfies Practice);
   });
 
   return router;

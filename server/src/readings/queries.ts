@@ -4,7 +4,8 @@ import { change, firstRow, fromJson, iso, rows, type Bound, type Db } from '../d
 
 type ReadingRow = Omit<Reading, 'trials' | 'takenAt'> & { trials: unknown; takenAt: Date };
 
-const COLUMNS = 'r.id, r.visit_id AS visitId, r.motion_id AS motionId, r.side, r.moment, r.mode, r.instrument, r.trials, r.value, r.taken_at AS takenAt, r.supersedes, r.examiner_id AS examinerId';
+const COLUMNS =
+  'r.id, r.visit_id AS visitId, r.motion_id AS motionId, r.side, r.moment, r.mode, r.instrument, r.trials, r.value, r.taken_at AS takenAt, r.supersedes, r.examiner_id AS examinerId';
 
 function readingFrom(row: ReadingRow): Reading {
   return { ...row, trials: fromJson<number[]>(row.trials), takenAt: iso(row.takenAt) };
@@ -12,7 +13,9 @@ function readingFrom(row: ReadingRow): Reading {
 
 /** Every reading of a visit, corrected ones too, in the order they were taken. */
 export async function readingsOf(db: Db, visitId: string): Promise<Reading[]> {
-  return (await rows<ReadingRow>(db, `SELECT ${COLUMNS} FROM rom_reading r WHERE r.visit_id = ? ORDER BY r.taken_at, r.id`, [visitId])).map(readingFrom);
+  return (await rows<ReadingRow>(db, `SELECT ${COLUMNS} FROM rom_reading r WHERE r.visit_id = ? ORDER BY r.taken_at, r.id`, [visitId])).map(
+    readingFrom,
+  );
 }
 
 export async function readingById(db: Db, id: string): Promise<Reading | null> {
@@ -22,7 +25,11 @@ export async function readingById(db: Db, id: string): Promise<Reading | null> {
 
 /** The readings that stand of an athlete's visits, oldest first; only visits before an instant when one is given. */
 export async function pastReadings(db: Db, athleteId: string, before: string | null): Promise<PastReading[]> {
-  return standing(db, 'v.athlete_id = ? AND (? IS NULL OR v.starts_at < ?)', [athleteId, before, before === null ? null : new Date(before)]);
+  return standing(db, 'v.athlete_id = ? AND (? IS NULL OR v.starts_at < ?)', [
+    athleteId,
+    before,
+    before === null ? null : new Date(before),
+  ]);
 }
 
 /**
@@ -57,12 +64,32 @@ async function standing(db: Db, condition: string, params: readonly Bound[]): Pr
   return found.map((row) => ({ ...row, startsAt: iso(row.startsAt) }));
 }
 
-export async function insertReading(db: Db, id: string, visitId: string, reading: ReadingFields, takenAt: Date, examinerId: string | null): Promise<void> {
+export async function insertReading(
+  db: Db,
+  id: string,
+  visitId: string,
+  reading: ReadingFields,
+  takenAt: Date,
+  examinerId: string | null,
+): Promise<void> {
   const value = reading.trials.length > 0 ? summariseTrials(reading.trials).mean : null;
   await change(
     db,
     'INSERT INTO rom_reading (id, visit_id, motion_id, side, moment, mode, instrument, trials, value, taken_at, supersedes, examiner_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-    [id, visitId, reading.motionId, reading.side, reading.moment, reading.mode, reading.instrument, JSON.stringify(reading.trials), value, takenAt, reading.supersedes, examinerId],
+    [
+      id,
+      visitId,
+      reading.motionId,
+      reading.side,
+      reading.moment,
+      reading.mode,
+      reading.instrument,
+      JSON.stringify(reading.trials),
+      value,
+      takenAt,
+      reading.supersedes,
+      examinerId,
+    ],
   );
 }
 

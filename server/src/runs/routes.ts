@@ -27,26 +27,28 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
     requireSoundBlocks(fields.blocks, shelf);
     concerns(response, (await findVisit(pool, practice, fields.visitId)).athleteId);
     // A run that was begun already stands, whatever became of its visit since.
-    const run = await inVisit(pool, practice, fields.visitId, (db, visit) => putOnce({
-      what: 'This run',
-      find: async () => {
-        const there = await runById(db, id);
-        if (there && there.visitId !== visit.id) throw stale('This run', null);
-        return there;
-      },
-      same: (there) => standsAlready(there.input, fields),
-      insert: async () => {
-        requireOpen(visit);
-        const { context, overrides, open } = await cautionsOfVisit(db, practice, visit);
-        requireAsked(open);
-        requireAllowed(context, overrides, fields.blocks, shelf);
-        const line = lineOfRun(fields, shelf);
-        const text = JSON.stringify(line);
-        requireRoom(line, text);
-        await requireRoomInVisit(db, visit.id, text.length);
-        await insertRun(db, id, fields, text, now(), accountId);
-      },
-    }));
+    const run = await inVisit(pool, practice, fields.visitId, (db, visit) =>
+      putOnce({
+        what: 'This run',
+        find: async () => {
+          const there = await runById(db, id);
+          if (there && there.visitId !== visit.id) throw stale('This run', null);
+          return there;
+        },
+        same: (there) => standsAlready(there.input, fields),
+        insert: async () => {
+          requireOpen(visit);
+          const { context, overrides, open } = await cautionsOfVisit(db, practice, visit);
+          requireAsked(open);
+          requireAllowed(context, overrides, fields.blocks, shelf);
+          const line = lineOfRun(fields, shelf);
+          const text = JSON.stringify(line);
+          requireRoom(line, text);
+          await requireRoomInVisit(db, visit.id, text.length);
+          await insertRun(db, id, fields, text, now(), accountId);
+        },
+      }),
+    );
     response.json({ ...run, input: undefined });
   });
 
@@ -61,7 +63,9 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
     events.forEach((event, i) => {
       const before = events[i - 1];
       if (before && (event.seq !== before.seq + 1 || event.atMs < before.atMs)) {
-        throw invalid([{ path: `events.${i}.seq`, message: 'Events follow one another: numbers without a gap, times that do not go back.' }]);
+        throw invalid([
+          { path: `events.${i}.seq`, message: 'Events follow one another: numbers without a gap, times that do not go back.' },
+        ]);
       }
     });
 
@@ -69,7 +73,7 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
       const visit = await visitOfRunLocked(db, id);
       const before = await lastSeqLocked(db, id);
       let last = before;
-      const fresh: typeof events[number][] = [];
+      const fresh: (typeof events)[number][] = [];
       // The event before the first one sent says which time may not be gone back behind.
       const kept = new Map((await eventsOf(db, id, events[0]!.seq - 1)).map((stored) => [stored.seq, stored]));
       // What is there already is answered whatever became of the visit; nothing is added to one that is finished or cancelled.
@@ -78,12 +82,15 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
       for (const event of events) {
         const there = kept.get(event.seq);
         if (there) {
-          if (there.id !== event.id.toLowerCase()) throw new Problem('led-elsewhere', 'Another tab is leading this run. Nothing was overwritten.', [], { lastSeq: last });
+          if (there.id !== event.id.toLowerCase())
+            throw new Problem('led-elsewhere', 'Another tab is leading this run. Nothing was overwritten.', [], { lastSeq: last });
           continue;
         }
-        if (event.seq !== last + 1) throw new Problem('gap', `Event ${last + 1} is missing before event ${event.seq}.`, [], { lastSeq: last });
+        if (event.seq !== last + 1)
+          throw new Problem('gap', `Event ${last + 1} is missing before event ${event.seq}.`, [], { lastSeq: last });
         const previous = kept.get(last);
-        if (previous && event.atMs < previous.event.atMs) throw invalid([{ path: 'events.0.atMs', message: 'The time lies before an event that is already kept.' }]);
+        if (previous && event.atMs < previous.event.atMs)
+          throw invalid([{ path: 'events.0.atMs', message: 'The time lies before an event that is already kept.' }]);
         fresh.push(event);
         kept.set(event.seq, { id: event.id.toLowerCase(), seq: event.seq, event: event as never });
         last = event.seq;

@@ -3,7 +3,9 @@ import { LIMITS, type RunFields } from '@pace-bend/core/record';
 import { newAskedVisit, newVisit, openTestApp, request, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
-beforeAll(async () => { test_ = await openTestApp(); });
+beforeAll(async () => {
+  test_ = await openTestApp();
+});
 afterAll(() => test_.close());
 const api = () => request(test_.app);
 
@@ -12,7 +14,15 @@ const block = () => newBlock(uuid(), 'rectus-femoris-prone', 'cr-breath', ['left
 describe('plans', () => {
   test('are replaced as a whole, by revision', async () => {
     const { visitId } = await newVisit(test_.app);
-    const blocks = [block(), { ...block(), methodId: 'static-hold', numbers: newBlock('x', 'rectus-femoris-prone', 'static-hold', ['left']).numbers, choices: { timing: 'fixed' } }];
+    const blocks = [
+      block(),
+      {
+        ...block(),
+        methodId: 'static-hold',
+        numbers: newBlock('x', 'rectus-femoris-prone', 'static-hold', ['left']).numbers,
+        choices: { timing: 'fixed' },
+      },
+    ];
     const saved = await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks }).expect(200);
     expect(saved.body).toEqual({ revision: 1, blocks });
     // The same request again, its answer lost on the way.
@@ -31,8 +41,14 @@ describe('plans', () => {
   ])('%s: refused at its path, the old plan stands', async (_, patch, path, words) => {
     const { visitId } = await newVisit(test_.app);
     const good = block();
-    await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: [good] }).expect(200);
-    const answer = await api().put(`/api/visits/${visitId}/plan`).send({ revision: 1, blocks: [{ ...good, ...patch }] }).expect(422);
+    await api()
+      .put(`/api/visits/${visitId}/plan`)
+      .send({ revision: 0, blocks: [good] })
+      .expect(200);
+    const answer = await api()
+      .put(`/api/visits/${visitId}/plan`)
+      .send({ revision: 1, blocks: [{ ...good, ...patch }] })
+      .expect(422);
     expect(answer.body.errors[0]).toMatchObject({ path, message: expect.stringContaining(words) });
     expect((await visitFile(test_.app, visitId)).plan).toEqual({ revision: 1, blocks: [good] });
   });
@@ -41,7 +57,13 @@ describe('plans', () => {
 async function newRun() {
   const { visitId } = await newAskedVisit(test_.app);
   const id = uuid();
-  const fields: RunFields = { visitId, blocks: [block()], breath: SLOW_BREATH, edges: [{ motionId: 'hip-extension-knee-bent', side: 'left', value: 4 }], clockRate: 1 };
+  const fields: RunFields = {
+    visitId,
+    blocks: [block()],
+    breath: SLOW_BREATH,
+    edges: [{ motionId: 'hip-extension-knee-bent', side: 'left', value: 4 }],
+    clockRate: 1,
+  };
   return { id, visitId, fields, start: () => api().put(`/api/runs/${id}`).send(fields) };
 }
 
@@ -57,7 +79,10 @@ describe('runs', () => {
     const run = (await visitFile(test_.app, visitId)).runs[0];
     expect(run).toMatchObject({ id, clockRate: 1, events: [] });
     expect(run!.line).toEqual(answer.body.line);
-    await api().put(`/api/runs/${id}`).send({ ...fields, clockRate: 2 }).expect(409);
+    await api()
+      .put(`/api/runs/${id}`)
+      .send({ ...fields, clockRate: 2 })
+      .expect(409);
   });
 
   test('events are appended in order and come back; sending again is harmless', async () => {
@@ -69,14 +94,23 @@ describe('runs', () => {
     expect((await api().post(`/api/runs/${id}/events`).send({ events: again }).expect(200)).body).toEqual({ lastSeq: 4 });
     const stored = (await visitFile(test_.app, visitId)).runs[0]!.events;
     expect(stored.map(({ event: each }) => each)).toEqual([
-      { kind: 'start', atMs: 100 }, { kind: 'discomfort', atMs: 200, score: 3 }, { kind: 'edge', atMs: 300, value: 6.5 }, { kind: 'hold', atMs: 400 },
+      { kind: 'start', atMs: 100 },
+      { kind: 'discomfort', atMs: 200, score: 3 },
+      { kind: 'edge', atMs: 300, value: 6.5 },
+      { kind: 'hold', atMs: 400 },
     ]);
   });
 
   test('a second tab cannot write into a run that another one leads, not even at the same instant', async () => {
     const { id, visitId, start } = await newRun();
     await start().expect(200);
-    const answers = await Promise.all([1, 2, 3, 4].map(() => api().post(`/api/runs/${id}/events`).send({ events: [event(1, 'start'), event(2)] })));
+    const answers = await Promise.all(
+      [1, 2, 3, 4].map(() =>
+        api()
+          .post(`/api/runs/${id}/events`)
+          .send({ events: [event(1, 'start'), event(2)] }),
+      ),
+    );
     expect(answers.map((answer) => answer.status).sort()).toEqual([200, 409, 409, 409]);
     expect(answers.find((answer) => answer.status === 409)!.body).toMatchObject({ title: 'Led elsewhere', lastSeq: 2 });
     expect((await visitFile(test_.app, visitId)).runs[0]!.events).toHaveLength(2);
@@ -104,29 +138,56 @@ describe('runs', () => {
     await one.start().expect(200);
     await two.start().expect(200);
     const shared = event(1, 'start');
-    await api().post(`/api/runs/${one.id}/events`).send({ events: [shared] }).expect(200);
-    await api().post(`/api/runs/${two.id}/events`).send({ events: [shared] }).expect(422);
-    await api().post(`/api/runs/${uuid()}/events`).send({ events: [shared] }).expect(404);
+    await api()
+      .post(`/api/runs/${one.id}/events`)
+      .send({ events: [shared] })
+      .expect(200);
+    await api()
+      .post(`/api/runs/${two.id}/events`)
+      .send({ events: [shared] })
+      .expect(422);
+    await api()
+      .post(`/api/runs/${uuid()}/events`)
+      .send({ events: [shared] })
+      .expect(404);
   });
 });
 
 describe('a run has its room', () => {
   test('a plan that is too much is refused when it is planned and when it is run, in words; a full one stays small enough', async () => {
     const { visitId } = await newAskedVisit(test_.app);
-    const whole = (methodId: string, rounds: number) => ({ ...newBlock(uuid(), 'rectus-femoris-prone', methodId, ['left', 'right']), sides: Array.from({ length: 4 }, (_, i) => ({ side: i % 2 === 0 ? 'left' as const : 'right' as const, rounds })) });
+    const whole = (methodId: string, rounds: number) => ({
+      ...newBlock(uuid(), 'rectus-femoris-prone', methodId, ['left', 'right']),
+      sides: Array.from({ length: 4 }, (_, i) => ({ side: i % 2 === 0 ? ('left' as const) : ('right' as const), rounds })),
+    });
     const flood = Array.from({ length: LIMITS.blocksInPlan }, () => whole('cr-breath', 12));
-    for (const answer of [await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: flood }), await api().put(`/api/runs/${uuid()}`).send({ visitId, blocks: flood, breath: SLOW_BREATH, edges: [], clockRate: 1 })]) {
+    for (const answer of [
+      await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: flood }),
+      await api().put(`/api/runs/${uuid()}`).send({ visitId, blocks: flood, breath: SLOW_BREATH, edges: [], clockRate: 1 }),
+    ]) {
       expect([answer.status, answer.body.title]).toEqual([422, 'Too long']);
       expect(answer.body.detail).toMatch(/at most\. Take rounds or blocks out, or run it in two parts\./);
     }
     // A long but real session: ten blocks of four rounds on both sides.
-    const long = Array.from({ length: 10 }, () => ({ ...newBlock(uuid(), 'rectus-femoris-prone', 'cr-breath', ['left', 'right']), sides: [{ side: 'left' as const, rounds: 4 }, { side: 'right' as const, rounds: 4 }] }));
+    const long = Array.from({ length: 10 }, () => ({
+      ...newBlock(uuid(), 'rectus-femoris-prone', 'cr-breath', ['left', 'right']),
+      sides: [
+        { side: 'left' as const, rounds: 4 },
+        { side: 'right' as const, rounds: 4 },
+      ],
+    }));
     await api().put(`/api/visits/${visitId}/plan`).send({ revision: 0, blocks: long }).expect(200);
   });
 
   test('whatever is run, a visit’s file stays under 2 MB; what does not fit is refused and what was kept stays', async () => {
     const { visitId } = await newAskedVisit(test_.app);
-    const blocks = Array.from({ length: 14 }, () => ({ ...newBlock(uuid(), 'rectus-femoris-prone', 'cr-breath', ['left', 'right']), sides: [{ side: 'left' as const, rounds: 4 }, { side: 'right' as const, rounds: 4 }] }));
+    const blocks = Array.from({ length: 14 }, () => ({
+      ...newBlock(uuid(), 'rectus-femoris-prone', 'cr-breath', ['left', 'right']),
+      sides: [
+        { side: 'left' as const, rounds: 4 },
+        { side: 'right' as const, rounds: 4 },
+      ],
+    }));
     const runs: string[] = [];
     for (;;) {
       const id = uuid();
@@ -141,7 +202,9 @@ describe('a run has its room', () => {
     let kept = 0;
     for (const id of [runs[0]!, runs.at(-1)!]) {
       for (let from = 1; from <= LIMITS.eventsInRun; from += 500) {
-        const answer = await api().post(`/api/runs/${id}/events`).send({ events: Array.from({ length: 500 }, (_, i) => event(from + i)) });
+        const answer = await api()
+          .post(`/api/runs/${id}/events`)
+          .send({ events: Array.from({ length: 500 }, (_, i) => event(from + i)) });
         if (answer.status === 200) kept += 500;
         else expect([answer.status, answer.body.title]).toEqual([409, 'Full']);
       }

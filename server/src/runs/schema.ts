@@ -12,7 +12,16 @@ export const runSchema = Joi.object<Wire<RunFields>, true>({
     periodMs: Joi.number().integer().min(LIMITS.breathPeriodMs.min).max(LIMITS.breathPeriodMs.max).required(),
     inShare: Joi.number().min(0.1).max(0.9).required(),
   }).required(),
-  edges: Joi.array().items(Joi.object({ motionId: Joi.string().max(64).required(), side: Joi.string().valid('left', 'right', 'midline').required(), value: Joi.number().min(-200).max(400).required() })).max(200).required(),
+  edges: Joi.array()
+    .items(
+      Joi.object({
+        motionId: Joi.string().max(64).required(),
+        side: Joi.string().valid('left', 'right', 'midline').required(),
+        value: Joi.number().min(-200).max(400).required(),
+      }),
+    )
+    .max(200)
+    .required(),
   clockRate: Joi.number().min(LIMITS.clockRate.min).max(LIMITS.clockRate.max).required(),
 });
 
@@ -29,14 +38,25 @@ export interface SentEvent {
 }
 
 export const runEventsSchema = Joi.object<{ events: SentEvent[] }, true>({
-  events: Joi.array().min(1).max(LIMITS.eventsInOneRequest).required().items(
-    Joi.object<SentEvent, true>({
-      id: idSchema.required(),
-      seq: Joi.number().integer().min(1).max(LIMITS.eventsInRun).required().messages({ 'number.max': `A run keeps ${LIMITS.eventsInRun} events at most. Begin another run` }),
-      atMs: Joi.number().integer().min(0).max(LONGEST_MS).required(),
-      kind: Joi.string().valid(...RUN_EVENT_KINDS).required(),
-      score: Joi.number().integer().min(0).max(10).when('kind', { is: 'discomfort', then: Joi.required(), otherwise: Joi.forbidden() }),
-      value: Joi.number().min(-200).max(400).when('kind', { is: 'edge', then: Joi.required(), otherwise: Joi.forbidden() }),
-    }),
-  ),
+  events: Joi.array()
+    .min(1)
+    .max(LIMITS.eventsInOneRequest)
+    .required()
+    .items(
+      Joi.object<SentEvent, true>({
+        id: idSchema.required(),
+        seq: Joi.number()
+          .integer()
+          .min(1)
+          .max(LIMITS.eventsInRun)
+          .required()
+          .messages({ 'number.max': `A run keeps ${LIMITS.eventsInRun} events at most. Begin another run` }),
+        atMs: Joi.number().integer().min(0).max(LONGEST_MS).required(),
+        kind: Joi.string()
+          .valid(...RUN_EVENT_KINDS)
+          .required(),
+        score: Joi.number().integer().min(0).max(10).when('kind', { is: 'discomfort', then: Joi.required(), otherwise: Joi.forbidden() }),
+        value: Joi.number().min(-200).max(400).when('kind', { is: 'edge', then: Joi.required(), otherwise: Joi.forbidden() }),
+      }),
+    ),
 });

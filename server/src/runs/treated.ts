@@ -27,9 +27,23 @@ export async function treatedRuns(db: Db, condition: string, params: readonly (s
 }
 
 /** What treated runs did, block by block, oldest first. */
-export async function treatedBlocks(db: Db, condition: string, params: readonly (string | Date)[]): Promise<{ readonly visitId: string; readonly startsAt: Date; readonly done: readonly DoneBlock[] }[]> {
-  const found = await rows<{ id: string; visitId: string; startsAt: Date; done: unknown }>(db, `SELECT r.id, v.id AS visitId, v.starts_at AS startsAt, r.done ${FROM} AND ${condition} ORDER BY v.starts_at, r.started_at, r.id`, params);
-  return Promise.all(found.map(async ({ id, visitId, startsAt, done }) => ({ visitId, startsAt, done: done === null ? await doneOf(db, id) : fromJson<DoneBlock[]>(done) })));
+export async function treatedBlocks(
+  db: Db,
+  condition: string,
+  params: readonly (string | Date)[],
+): Promise<{ readonly visitId: string; readonly startsAt: Date; readonly done: readonly DoneBlock[] }[]> {
+  const found = await rows<{ id: string; visitId: string; startsAt: Date; done: unknown }>(
+    db,
+    `SELECT r.id, v.id AS visitId, v.starts_at AS startsAt, r.done ${FROM} AND ${condition} ORDER BY v.starts_at, r.started_at, r.id`,
+    params,
+  );
+  return Promise.all(
+    found.map(async ({ id, visitId, startsAt, done }) => ({
+      visitId,
+      startsAt,
+      done: done === null ? await doneOf(db, id) : fromJson<DoneBlock[]>(done),
+    })),
+  );
 }
 
 /** Keeps what a run did by now beside its line, in the transaction of the events that say so. Nobody asks a walk-through. */
@@ -46,5 +60,11 @@ async function doneOf(db: Db, runId: string): Promise<DoneBlock[]> {
 }
 
 async function asItHappened(db: Db, runId: string, line: Line): Promise<TreatedRun> {
-  return { line, state: foldRun(line, (await eventsOf(db, runId)).map(({ event }) => event)) };
+  return {
+    line,
+    state: foldRun(
+      line,
+      (await eventsOf(db, runId)).map(({ event }) => event),
+    ),
+  };
 }

@@ -13,7 +13,14 @@ interface OwnRow {
 const COLUMNS = 'id, data, supersedes, made_at AS madeAt, made_by AS madeBy, retired_at AS retiredAt';
 
 function itemFrom(row: OwnRow): OwnItem {
-  return { id: row.id, fields: fromJson(row.data), supersedes: row.supersedes, madeAt: iso(row.madeAt), madeBy: row.madeBy, retiredAt: row.retiredAt ? iso(row.retiredAt) : null };
+  return {
+    id: row.id,
+    fields: fromJson(row.data),
+    supersedes: row.supersedes,
+    madeAt: iso(row.madeAt),
+    madeBy: row.madeBy,
+    retiredAt: row.retiredAt ? iso(row.retiredAt) : null,
+  };
 }
 
 /** Every version of everything of the practice's own, oldest first. */
@@ -32,8 +39,23 @@ export async function shelfFor(db: Db, practiceId: string, blocks: readonly Bloc
   return shelfOf(await itemsOf(db, practiceId));
 }
 
-export async function insertItem(db: Db, practiceId: string, id: string, { fields, supersedes }: Pick<OwnItem, 'fields' | 'supersedes'>, at: Date, by: string): Promise<void> {
-  await change(db, 'INSERT INTO own_item (id, practice_id, kind, data, supersedes, made_at, made_by) VALUES (?, ?, ?, ?, ?, ?, ?)', [id, practiceId, fields.kind, JSON.stringify(fields), supersedes, at, by]);
+export async function insertItem(
+  db: Db,
+  practiceId: string,
+  id: string,
+  { fields, supersedes }: Pick<OwnItem, 'fields' | 'supersedes'>,
+  at: Date,
+  by: string,
+): Promise<void> {
+  await change(db, 'INSERT INTO own_item (id, practice_id, kind, data, supersedes, made_at, made_by) VALUES (?, ?, ?, ?, ?, ?, ?)', [
+    id,
+    practiceId,
+    fields.kind,
+    JSON.stringify(fields),
+    supersedes,
+    at,
+    by,
+  ]);
 }
 
 /** Takes an item off the shelf, or puts it back. */

@@ -25,13 +25,22 @@ export function shelfRoutes(pool: Pool, now: () => Date): Router {
     const problems = sent.fields.kind === 'way' ? checkOwnWay(sent.fields) : checkOwnEntry(sent.fields);
     if (problems.length > 0) throw invalid(problems.map(({ path, message }) => ({ path: `fields.${path}`, message })));
     const before = sent.supersedes === null ? null : await itemById(pool, practice.id, sent.supersedes);
-    if (sent.supersedes !== null && (!before || before.fields.kind !== sent.fields.kind)) throw invalid([{ path: 'supersedes', message: 'There is no such item to change.' }]);
-    response.json(await putOnce({
-      what: 'This item', find: () => itemById(pool, practice.id, id), same: (there) => standsAlready(there, sent), insert: () => insertItem(pool, practice.id, id, sent, now(), name),
-    }));
+    if (sent.supersedes !== null && (!before || before.fields.kind !== sent.fields.kind))
+      throw invalid([{ path: 'supersedes', message: 'There is no such item to change.' }]);
+    response.json(
+      await putOnce({
+        what: 'This item',
+        find: () => itemById(pool, practice.id, id),
+        same: (there) => standsAlready(there, sent),
+        insert: () => insertItem(pool, practice.id, id, sent, now(), name),
+      }),
+    );
   });
 
-  for (const [path, retired] of [['retire', true], ['restore', false]] as const) {
+  for (const [path, retired] of [
+    ['retire', true],
+    ['restore', false],
+  ] as const) {
     router.post(`/shelf/:id/${path}`, async (request, response) => {
       const id = idFrom(request);
       const { practice } = caller(response);

@@ -1,7 +1,16 @@
 import Joi from 'joi';
 import { MOTIONS, POSITIONS, REGIONS } from '@pace-bend/core/body';
 import { SECTIONS, STAGES, TOOLS } from '@pace-bend/core/catalogue';
-import { ADDED_KINDS, LONGEST_DETAIL, LONGEST_PLACE, LONGEST_TEXT, MOST_PHASES, type OwnEntryFields, type OwnItem, type OwnWayFields } from '@pace-bend/core/method';
+import {
+  ADDED_KINDS,
+  LONGEST_DETAIL,
+  LONGEST_PLACE,
+  LONGEST_TEXT,
+  MOST_PHASES,
+  type OwnEntryFields,
+  type OwnItem,
+  type OwnWayFields,
+} from '@pace-bend/core/method';
 import { LIMITS } from '@pace-bend/core/record';
 import { idSchema } from '../http/ids.ts';
 import type { Wire } from '../http/wire.ts';
@@ -12,25 +21,100 @@ const words = (most: number) => Joi.array().items(line.min(1)).max(most).require
 const lists = Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.string().max(LONGEST_PLACE)).max(12));
 const id = Joi.string().max(64);
 
-const instruction = { text: Joi.string().trim(true).allow('').max(LONGEST_TEXT), detail: Joi.string().trim(true).allow('').max(LONGEST_DETAIL) };
+const instruction = {
+  text: Joi.string().trim(true).allow('').max(LONGEST_TEXT),
+  detail: Joi.string().trim(true).allow('').max(LONGEST_DETAIL),
+};
 const phase = Joi.alternatives().conditional('.adds', {
   is: Joi.exist(),
-  then: Joi.object({ adds: Joi.string().valid(...ADDED_KINDS).required(), seconds: Joi.number().required().label('Seconds'), ...instruction }),
+  then: Joi.object({
+    adds: Joi.string()
+      .valid(...ADDED_KINDS)
+      .required(),
+    seconds: Joi.number().required().label('Seconds'),
+    ...instruction,
+  }),
   otherwise: Joi.object({ of: Joi.number().integer().min(0).required(), ...instruction }),
 });
 
 const waySchema = Joi.object<Wire<OwnWayFields>, true>({
-  kind: Joi.string().valid('way').required(), baseId: id.required(), name: line.min(2).required().label('Name'), purpose: text.required(), what: text.required(), synonyms: words(20), schoolsDiffer: text.required(),
-  rounds: Joi.number().required(), numbers: Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.number()).max(24)).required(), choices: Joi.object().pattern(Joi.string().max(32), Joi.string().max(32)).required(), lists: lists.required(), phases: Joi.array().items(phase).min(1).max(MOST_PHASES),
+  kind: Joi.string().valid('way').required(),
+  baseId: id.required(),
+  name: line.min(2).required().label('Name'),
+  purpose: text.required(),
+  what: text.required(),
+  synonyms: words(20),
+  schoolsDiffer: text.required(),
+  rounds: Joi.number().required(),
+  numbers: Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.number()).max(24)).required(),
+  choices: Joi.object().pattern(Joi.string().max(32), Joi.string().max(32)).required(),
+  lists: lists.required(),
+  phases: Joi.array().items(phase).min(1).max(MOST_PHASES),
 });
 
 const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
-  kind: Joi.string().valid('entry').required(), section: Joi.string().valid(...SECTIONS).required(), stage: Joi.string().valid(...STAGES).required(), name: line.min(2).required().label('Name'), synonyms: words(20), targets: words(8).min(1),
-  motionId: Joi.string().valid(...MOTIONS.map((motion) => motion.id)).required(), also: Joi.array().items(id).max(12).required(), measured: Joi.boolean().required(), regions: Joi.array().items(Joi.string().valid(...REGIONS.map((region) => region.id))).min(1).max(12), still: Joi.boolean().valid(true),
-  sides: Joi.array().items(Joi.string().valid('left', 'right', 'midline')).min(1).max(3).unique(), positions: Joi.array().items(Joi.string().valid(...POSITIONS)).min(1).max(POSITIONS.length).unique().required(), supports: text.required(), setUp: line.min(2).required().label('Set-up'), hands: line.min(2).required().label('Hands'),
-  mover: Joi.string().valid('therapist', 'athlete', 'both').required(), press: Joi.string().trim(true).min(2).max(LONGEST_TEXT).required().label('How they are told to press'), pressLine: line.min(2).required().label('Direction'), bringHome: line.min(2).required().label('Way home'), watch: line.min(2).required().label('What to watch'), cautions: text.required(),
-  tools: Joi.array().items(Joi.object({ tool: Joi.string().valid(...TOOLS).required(), share: Joi.number().min(0).max(1).required() })).min(1).max(TOOLS.length).unique('tool').required(), ways: Joi.array().items(id).min(1).max(30).unique().required(),
-  adds: Joi.array().items(Joi.string().valid('friction', 'nerve-line', 'press', 'pin', 'mobilize')).max(5), lists, afterOperation: Joi.boolean().valid(true), drawnAs: id, easier: Joi.array().items(id).max(8).required(), harder: Joi.array().items(id).max(8).required(),
+  kind: Joi.string().valid('entry').required(),
+  section: Joi.string()
+    .valid(...SECTIONS)
+    .required(),
+  stage: Joi.string()
+    .valid(...STAGES)
+    .required(),
+  name: line.min(2).required().label('Name'),
+  synonyms: words(20),
+  targets: words(8).min(1),
+  motionId: Joi.string()
+    .valid(...MOTIONS.map((motion) => motion.id))
+    .required(),
+  also: Joi.array().items(id).max(12).required(),
+  measured: Joi.boolean().required(),
+  regions: Joi.array()
+    .items(Joi.string().valid(...REGIONS.map((region) => region.id)))
+    .min(1)
+    .max(12),
+  still: Joi.boolean().valid(true),
+  sides: Joi.array()
+    .items(Joi.string().valid('left', 'right', 'midline'))
+    .min(1)
+    .max(3)
+    .unique(),
+  positions: Joi.array()
+    .items(Joi.string().valid(...POSITIONS))
+    .min(1)
+    .max(POSITIONS.length)
+    .unique()
+    .required(),
+  supports: text.required(),
+  setUp: line.min(2).required().label('Set-up'),
+  hands: line.min(2).required().label('Hands'),
+  mover: Joi.string().valid('therapist', 'athlete', 'both').required(),
+  press: Joi.string().trim(true).min(2).max(LONGEST_TEXT).required().label('How they are told to press'),
+  pressLine: line.min(2).required().label('Direction'),
+  bringHome: line.min(2).required().label('Way home'),
+  watch: line.min(2).required().label('What to watch'),
+  cautions: text.required(),
+  tools: Joi.array()
+    .items(
+      Joi.object({
+        tool: Joi.string()
+          .valid(...TOOLS)
+          .required(),
+        share: Joi.number().min(0).max(1).required(),
+      }),
+    )
+    .min(1)
+    .max(TOOLS.length)
+    .unique('tool')
+    .required(),
+  ways: Joi.array().items(id).min(1).max(30).unique().required(),
+  adds: Joi.array()
+    .items(Joi.string().valid('friction', 'nerve-line', 'press', 'pin', 'mobilize'))
+    .max(5),
+  lists,
+  afterOperation: Joi.boolean().valid(true),
+  drawnAs: id,
+  easier: Joi.array().items(id).max(8).required(),
+  harder: Joi.array().items(id).max(8).required(),
 });
 
 export type SentItem = Pick<OwnItem, 'fields' | 'supersedes'>;

@@ -19,7 +19,8 @@ const squadSchema = Joi.object<{ name: string; athleteIds: string[]; revision: n
 });
 
 const nameTaken = invalid([{ path: 'name', message: 'Another squad has this name.' }]);
-const sameMembers = (one: readonly string[], other: readonly string[]) => one.length === new Set(other).size && other.every((id) => one.includes(id));
+const sameMembers = (one: readonly string[], other: readonly string[]) =>
+  one.length === new Set(other).size && other.every((id) => one.includes(id));
 
 export function squadRoutes(pool: Pool): Router {
   const router = Router();
@@ -34,8 +35,17 @@ export function squadRoutes(pool: Pool): Router {
     const { practice } = caller(response);
     const squad = (await squadsOf(pool, practice.id)).find((each) => each.id === id);
     if (!squad) throw notFound('This squad');
-    const [members, readings, errors] = await Promise.all([membersOf(pool, id), stripReadings(pool, id), errorKnowledge(pool, practice.id)]);
-    response.json({ squadId: id, name: squad.name, errors, athletes: members.map((member) => ({ ...member, readings: readings.get(member.id) ?? [] })) } satisfies SquadStrip);
+    const [members, readings, errors] = await Promise.all([
+      membersOf(pool, id),
+      stripReadings(pool, id),
+      errorKnowledge(pool, practice.id),
+    ]);
+    response.json({
+      squadId: id,
+      name: squad.name,
+      errors,
+      athletes: members.map((member) => ({ ...member, readings: readings.get(member.id) ?? [] })),
+    } satisfies SquadStrip);
   });
 
   /** Makes a squad (revision 0) or changes the one with the named revision. Everybody named has to be of the practice. */
@@ -48,13 +58,21 @@ export function squadRoutes(pool: Pool): Router {
     if (owner !== null && owner !== practice.id) throw notFound('This squad');
     const find = async (): Promise<Squad | null> => (await squadsOf(pool, practice.id)).find((each) => each.id === id) ?? null;
     const same = (squad: Squad) => squad.name === sent.name && squad.revision === revision + 1 && sameMembers(squad.athleteIds, athleteIds);
-    const write = (work: (db: Db) => Promise<boolean>) => transaction(pool, async (db) => {
-      await requireMembers(db, practice.id, athleteIds);
-      // The database compares names without regard to case and accents; whose name this is in other letters keeps it.
-      if (await firstRow(db, 'SELECT id FROM squad WHERE practice_id = ? AND name = ? AND id <> ?', [practice.id, sent.name, id])) throw nameTaken;
-      return work(db);
-    });
-    if (revision === 0) await putOnce({ what: 'This squad', find, same, insert: () => write((db) => insertSquad(db, practice.id, id, sent.name, athleteIds)) });
+    const write = (work: (db: Db) => Promise<boolean>) =>
+      transaction(pool, async (db) => {
+        await requireMembers(db, practice.id, athleteIds);
+        // The database compares names without regard to case and accents; whose name this is in other letters keeps it.
+        if (await firstRow(db, 'SELECT id FROM squad WHERE practice_id = ? AND name = ? AND id <> ?', [practice.id, sent.name, id]))
+          throw nameTaken;
+        return work(db);
+      });
+    if (revision === 0)
+      await putOnce({
+        what: 'This squad',
+        find,
+        same,
+        insert: () => write((db) => insertSquad(db, practice.id, id, sent.name, athleteIds)),
+      });
     else {
       const changed = await write((db) => changeSquad(db, practice.id, id, revision, sent.name, athleteIds)).catch((error: unknown) => {
         throw isDuplicate(error) ? nameTaken : error;

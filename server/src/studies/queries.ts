@@ -14,18 +14,27 @@ interface StudyRow extends Omit<Study, 'instruments' | 'examinerIds' | 'subjects
   readonly used: number;
 }
 
-const COLUMNS = 'id, kind, motion_id AS motionId, instruments, examiner_ids AS examinerIds, spacing, trials, subjects, taken, used, started_at AS startedAt, started_by AS startedBy, finished_at AS finishedAt, revision';
+const COLUMNS =
+  'id, kind, motion_id AS motionId, instruments, examiner_ids AS examinerIds, spacing, trials, subjects, taken, used, started_at AS startedAt, started_by AS startedBy, finished_at AS finishedAt, revision';
 
 function studyFrom({ taken, ...row }: StudyRow): Study {
   return {
-    ...row, instruments: fromJson(row.instruments), examinerIds: fromJson(row.examinerIds), subjects: fromJson(row.subjects), values: fromJson(taken), used: row.used === 1,
-    startedAt: iso(row.startedAt), finishedAt: row.finishedAt ? iso(row.finishedAt) : null,
+    ...row,
+    instruments: fromJson(row.instruments),
+    examinerIds: fromJson(row.examinerIds),
+    subjects: fromJson(row.subjects),
+    values: fromJson(taken),
+    used: row.used === 1,
+    startedAt: iso(row.startedAt),
+    finishedAt: row.finishedAt ? iso(row.finishedAt) : null,
   };
 }
 
 /** The practice's studies, newest first. */
 export async function studiesOf(db: Db, practiceId: string): Promise<Study[]> {
-  return (await rows<StudyRow>(db, `SELECT ${COLUMNS} FROM error_study WHERE practice_id = ? ORDER BY started_at DESC, id`, [practiceId])).map(studyFrom);
+  return (
+    await rows<StudyRow>(db, `SELECT ${COLUMNS} FROM error_study WHERE practice_id = ? ORDER BY started_at DESC, id`, [practiceId])
+  ).map(studyFrom);
 }
 
 export async function studyById(db: Db, practiceId: string, id: string): Promise<Study | null> {
@@ -35,19 +44,42 @@ export async function studyById(db: Db, practiceId: string, id: string): Promise
 
 /** What the practice knows of its own measuring. */
 export async function errorKnowledge(db: Db, practiceId: string): Promise<ErrorKnowledge> {
-  return knowledgeOf((await rows<StudyRow>(db, `SELECT ${COLUMNS} FROM error_study WHERE practice_id = ? AND finished_at IS NOT NULL`, [practiceId])).map(studyFrom));
+  return knowledgeOf(
+    (await rows<StudyRow>(db, `SELECT ${COLUMNS} FROM error_study WHERE practice_id = ? AND finished_at IS NOT NULL`, [practiceId])).map(
+      studyFrom,
+    ),
+  );
 }
 
 export async function insertStudy(db: Db, practiceId: string, id: string, study: StudyFields, at: Date, by: string): Promise<void> {
   await change(
     db,
     'INSERT INTO error_study (id, practice_id, kind, motion_id, instruments, examiner_ids, spacing, trials, subjects, taken, started_at, started_by) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-    [id, practiceId, study.kind, study.motionId, JSON.stringify(study.instruments), JSON.stringify(study.examinerIds), study.spacing, study.trials, JSON.stringify(study.subjects), JSON.stringify(study.values), at, by],
+    [
+      id,
+      practiceId,
+      study.kind,
+      study.motionId,
+      JSON.stringify(study.instruments),
+      JSON.stringify(study.examinerIds),
+      study.spacing,
+      study.trials,
+      JSON.stringify(study.subjects),
+      JSON.stringify(study.values),
+      at,
+      by,
+    ],
   );
 }
 
 /** Changes a study that is not finished if it still has the revision; returns whether it had. What it is a study of stays. */
-export async function updateStudy(db: Db, practiceId: string, id: string, revision: number, { subjects, values, spacing }: StudyFields): Promise<boolean> {
+export async function updateStudy(
+  db: Db,
+  practiceId: string,
+  id: string,
+  revision: number,
+  { subjects, values, spacing }: StudyFields,
+): Promise<boolean> {
   const touched = await change(
     db,
     'UPDATE error_study SET subjects = ?, taken = ?, spacing = ?, revision = revision + 1 WHERE practice_id = ? AND id = ? AND revision = ? AND finished_at IS NULL',
@@ -58,11 +90,23 @@ export async function updateStudy(db: Db, practiceId: string, id: string, revisi
 
 /** A finished repeatability study is used at once; an agreement only when somebody says so. */
 export async function finishStudy(db: Db, practiceId: string, id: string, revision: number, at: Date): Promise<boolean> {
-  return (await change(db, "UPDATE error_study SET finished_at = ?, used = (kind = 'repeatability'), revision = revision + 1 WHERE practice_id = ? AND id = ? AND revision = ? AND finished_at IS NULL", [at, practiceId, id, revision])) === 1;
+  return (
+    (await change(
+      db,
+      "UPDATE error_study SET finished_at = ?, used = (kind = 'repeatability'), revision = revision + 1 WHERE practice_id = ? AND id = ? AND revision = ? AND finished_at IS NULL",
+      [at, practiceId, id, revision],
+    )) === 1
+  );
 }
 
 export async function useStudy(db: Db, practiceId: string, id: string, revision: number, used: boolean): Promise<boolean> {
-  return (await change(db, 'UPDATE error_study SET used = ?, revision = revision + 1 WHERE practice_id = ? AND id = ? AND revision = ? AND finished_at IS NOT NULL', [used, practiceId, id, revision])) === 1;
+  return (
+    (await change(
+      db,
+      'UPDATE error_study SET used = ?, revision = revision + 1 WHERE practice_id = ? AND id = ? AND revision = ? AND finished_at IS NOT NULL',
+      [used, practiceId, id, revision],
+    )) === 1
+  );
 }
 
 /** Drops a study that was never finished. */
@@ -72,16 +116,29 @@ export async function dropStudy(db: Db, practiceId: string, id: string): Promise
 
 /** Takes an athlete's name out of every study; the values stay, they are nobody's any more. */
 export async function forgetInStudies(db: Db, athleteId: string): Promise<void> {
-  const found = await rows<{ id: string; subjects: unknown }>(db, 'SELECT id, subjects FROM error_study WHERE JSON_SEARCH(subjects, \'one\', ?) IS NOT NULL', [athleteId]);
+  const found = await rows<{ id: string; subjects: unknown }>(
+    db,
+    "SELECT id, subjects FROM error_study WHERE JSON_SEARCH(subjects, 'one', ?) IS NOT NULL",
+    [athleteId],
+  );
   for (const row of found) {
-    const subjects = fromJson<StudyFields['subjects']>(row.subjects).map((subject, i) => (subject.athleteId === athleteId ? { ...subject, athleteId: null, label: `Erased ${i + 1}` } : subject));
+    const subjects = fromJson<StudyFields['subjects']>(row.subjects).map((subject, i) =>
+      subject.athleteId === athleteId ? { ...subject, athleteId: null, label: `Erased ${i + 1}` } : subject,
+    );
     await change(db, 'UPDATE error_study SET subjects = ?, revision = revision + 1 WHERE id = ?', [JSON.stringify(subjects), row.id]);
   }
 }
 
 /** Accounts that may measure, closed ones too: their studies stay. */
-export async function examinersOf(db: Db, practiceId: string): Promise<{ readonly id: string; readonly name: string; readonly active: boolean }[]> {
-  const found = await rows<{ id: string; name: string; active: number }>(db, "SELECT id, name, active FROM account WHERE practice_id = ? AND role <> 'coach' ORDER BY name", [practiceId]);
+export async function examinersOf(
+  db: Db,
+  practiceId: string,
+): Promise<{ readonly id: string; readonly name: string; readonly active: boolean }[]> {
+  const found = await rows<{ id: string; name: string; active: number }>(
+    db,
+    "SELECT id, name, active FROM account WHERE practice_id = ? AND role <> 'coach' ORDER BY name",
+    [practiceId],
+  );
   return found.map((row) => ({ ...row, active: row.active === 1 }));
 }
 

@@ -36,7 +36,12 @@ export function studyRoutes(pool: Pool, now: () => Date): Router {
     const before = await studyById(pool, practice.id, id);
     if (before?.finishedAt) throw new Problem('finished', 'This study is finished; its values stand.');
     if (revision === 0 && !before) {
-      await putOnce({ what: 'This study', find: () => studyById(pool, practice.id, id), same: (there) => standsAlready(there, fields), insert: () => insertStudy(pool, practice.id, id, fields, now(), name) });
+      await putOnce({
+        what: 'This study',
+        find: () => studyById(pool, practice.id, id),
+        same: (there) => standsAlready(there, fields),
+        insert: () => insertStudy(pool, practice.id, id, fields, now(), name),
+      });
     } else {
       if (!before) throw notFound('This study');
       requireSameDesign(before, fields);
@@ -56,7 +61,8 @@ export function studyRoutes(pool: Pool, now: () => Date): Router {
     if (study?.finishedAt) throw new Problem('finished', 'A finished study is not dropped. Stop using it instead.');
     if (!study) throw notFound('This study');
     // Whoever finished it at the same instant was first: then it stays.
-    if (!(await dropStudy(pool, practice.id, id)) && (await studyById(pool, practice.id, id))) throw new Problem('finished', 'A finished study is not dropped. Stop using it instead.');
+    if (!(await dropStudy(pool, practice.id, id)) && (await studyById(pool, practice.id, id)))
+      throw new Problem('finished', 'A finished study is not dropped. Stop using it instead.');
     response.json({ studies: await studiesOf(pool, practice.id) });
   });
 
@@ -102,13 +108,19 @@ async function findStudy(db: Db, practiceId: string, id: string): Promise<Study>
 /** Examiners and athletes named have to be the practice's own. */
 async function requireOurs(db: Db, practiceId: string, fields: Pick<Study, 'examinerIds' | 'subjects'>): Promise<void> {
   const examiners = new Set((await examinersOf(db, practiceId)).map((each) => each.id));
-  if (!fields.examinerIds.every((id) => examiners.has(id.toLowerCase()))) throw invalid([{ path: 'examinerIds', message: 'An examiner is not one of this practice.' }]);
+  if (!fields.examinerIds.every((id) => examiners.has(id.toLowerCase())))
+    throw invalid([{ path: 'examinerIds', message: 'An examiner is not one of this practice.' }]);
   for (const id of new Set(fields.subjects.flatMap((subject) => subject.athleteId ?? []))) {
-    if (!(await athleteById(db, practiceId, id.toLowerCase()))) throw invalid([{ path: 'subjects', message: 'An athlete is not one of this practice.' }]);
+    if (!(await athleteById(db, practiceId, id.toLowerCase())))
+      throw invalid([{ path: 'subjects', message: 'An athlete is not one of this practice.' }]);
   }
 }
 
-function requireSameDesign(before: Study, fields: Pick<Study, 'kind' | 'motionId' | 'instruments' | 'examinerIds' | 'trials' | 'subjects'>): void {
+function requireSameDesign(
+  before: Study,
+  fields: Pick<Study, 'kind' | 'motionId' | 'instruments' | 'examinerIds' | 'trials' | 'subjects'>,
+): void {
   const { kind, motionId, instruments, examinerIds, trials, subjects } = fields;
-  if (!standsAlready(before, { kind, motionId, instruments, examinerIds, trials, subjects })) throw invalid([{ path: 'kind', message: 'What a study is of stays as it began. Begin another one.' }]);
+  if (!standsAlready(before, { kind, motionId, instruments, examinerIds, trials, subjects }))
+    throw invalid([{ path: 'kind', message: 'What a study is of stays as it began. Begin another one.' }]);
 }

@@ -39,7 +39,9 @@ export function request(app: Express): ReturnType<typeof supertest.agent> {
 
 /** Requests as whoever a cookie belongs to, or nobody. */
 export function requestAs(app: Express, cookie: string | null): ReturnType<typeof supertest.agent> {
-  return (cookie === null ? supertest.agent(app) : supertest.agent(app).set('Cookie', cookie)) as unknown as ReturnType<typeof supertest.agent>;
+  return (cookie === null ? supertest.agent(app) : supertest.agent(app).set('Cookie', cookie)) as unknown as ReturnType<
+    typeof supertest.agent
+  >;
 }
 
 /** The whole server on a database of its own in the MariaDB that the test command started. */
@@ -67,11 +69,20 @@ export async function openTestApp({ demo = false } = {}): Promise<TestApp> {
   await renewOwner();
   return {
     renewOwner,
-    app, pool, practiceId, cookieOf,
-    setNow(now) { time = now; },
+    app,
+    pool,
+    practiceId,
+    cookieOf,
+    setNow(now) {
+      time = now;
+    },
     async anotherPractice() {
       const id = uuid();
-      await change(pool, "INSERT INTO practice (id, name, time_zone, created_at) VALUES (?, 'Another practice', 'Europe/Berlin', '2030-01-01')", [id]);
+      await change(
+        pool,
+        "INSERT INTO practice (id, name, time_zone, created_at) VALUES (?, 'Another practice', 'Europe/Berlin', '2030-01-01')",
+        [id],
+      );
       return id;
     },
     async close() {
@@ -83,13 +94,23 @@ export async function openTestApp({ demo = false } = {}): Promise<TestApp> {
 }
 
 /** No more than a new athlete needs. */
-export const ANN = { name: 'Ann Example', birthDate: '2001-05-06', referenceSex: 'female', rowing: 'stroke', about: '', breathPeriodMs: 10_000 } as const;
+export const ANN = {
+  name: 'Ann Example',
+  birthDate: '2001-05-06',
+  referenceSex: 'female',
+  rowing: 'stroke',
+  about: '',
+  breathPeriodMs: 10_000,
+} as const;
 
 /** An athlete with one visit; returns their ids. */
 export async function newVisit(app: Express): Promise<{ athleteId: string; visitId: string }> {
   const [athleteId, visitId] = [uuid(), uuid()];
   await request(app).put(`/api/athletes/${athleteId}`).send(ANN).expect(200);
-  await request(app).put(`/api/visits/${visitId}`).send({ athleteId, startsAt: '2026-11-25T09:30:00.000Z', minutes: 45, overlap: true }).expect(200);
+  await request(app)
+    .put(`/api/visits/${visitId}`)
+    .send({ athleteId, startsAt: '2026-11-25T09:30:00.000Z', minutes: 45, overlap: true })
+    .expect(200);
   return { athleteId, visitId };
 }
 

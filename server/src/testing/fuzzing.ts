@@ -11,7 +11,14 @@ export interface FuzzCount {
   requests: number;
   readonly byStatus: Map<number, number>;
   /** Answers of 5xx, each with what brought it about. */
-  readonly failures: { readonly number: number; readonly method: string; readonly path: string; readonly status: number; readonly body: string; readonly answer: string }[];
+  readonly failures: {
+    readonly number: number;
+    readonly method: string;
+    readonly path: string;
+    readonly status: number;
+    readonly body: string;
+    readonly answer: string;
+  }[];
   /** Of requests that were sound as sent or became so: how many were done. */
   done: number;
 }
@@ -26,8 +33,45 @@ interface Known {
 
 const LINE = { breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 1 };
 const ODD: readonly unknown[] = [
-  null, true, false, '', ' ', 'left', '__proto__', 'constructor', 'NaN', '💥', '\u0000', 'a\ud800', '＝1+1', "'; DROP TABLE athlete; --", '<b>', 'x'.repeat(300), 'x'.repeat(9000), -1, 0, 1, 1.5, -0, 1e308, -1e308, 2 ** 53, 1e-320,
-  [], {}, [[]], [null], { toString: 1 }, { length: 9 }, '2026-02-30', '0000-00-00', '9999-12-31T23:59:59.999Z', '{00000000-0000-7000-8000-000000000001}', '00000000-0000-7000-8000-000000000001', Array.from({ length: 400 }, (_, i) => i), Array.from({ length: 12 }, () => ({})),
+  null,
+  true,
+  false,
+  '',
+  ' ',
+  'left',
+  '__proto__',
+  'constructor',
+  'NaN',
+  '💥',
+  '\u0000',
+  'a\ud800',
+  '＝1+1',
+  "'; DROP TABLE athlete; --",
+  '<b>',
+  'x'.repeat(300),
+  'x'.repeat(9000),
+  -1,
+  0,
+  1,
+  1.5,
+  -0,
+  1e308,
+  -1e308,
+  2 ** 53,
+  1e-320,
+  [],
+  {},
+  [[]],
+  [null],
+  { toString: 1 },
+  { length: 9 },
+  '2026-02-30',
+  '0000-00-00',
+  '9999-12-31T23:59:59.999Z',
+  '{00000000-0000-7000-8000-000000000001}',
+  '00000000-0000-7000-8000-000000000001',
+  Array.from({ length: 400 }, (_, i) => i),
+  Array.from({ length: 12 }, () => ({})),
 ];
 
 /** A body that its route would take, for every route that takes one. */
@@ -36,33 +80,135 @@ function soundBody(route: RouteAccess, { athlete, visit, examiner }: Known, rand
   const revision = Math.floor(random.next() * 3);
   const block = newBlock(fuzzId(random), 'calf-supine', 'static-hold', ['left', 'right']);
   switch (`${route.method} ${route.path}`) {
-    case 'PUT /athletes/:id': return { name: words, birthDate: '2001-05-06', referenceSex: 'female', rowing: 'stroke', about: '', breathPeriodMs: 9000 };
-    case 'PATCH /athletes/:id': return { revision: revision + 1, about: words, contacts: [{ name: 'A', role: '', phone: '', email: '' }], beighton: Array.from({ length: 9 }, () => false) };
-    case 'PUT /athletes/:id/conditions/:conditionId': return { revision, code: 'knee-pain', region: null, side: 'left', onset: '2026-01-01', surgeryOn: null, words, clearance: { by: 'Dr', on: '2026-01-02', text: 'ok', limits: [{ kind: 'effort', pct: 20 }] }, resolvedOn: null };
-    case 'PUT /athletes/:id/no-touch/:areaId': return { region: 'belly', side: null, words };
-    case 'PUT /athletes/:id/goals/:goalId': return { motionId: 'hip-flexion', side: 'left', value: 120, byDate: '2026-12-24' };
-    case 'POST /import/athletes': return { rows: [{ id: fuzzId(random), name: words, birthDate: '2001-05-06', referenceSex: 'none', rowing: 'none', sport: '', role: '', coach: '', about: '', squads: ['Eight'] }] };
-    case 'PUT /squads/:id': return { revision, name: words, athleteIds: [athlete] };
-    case 'PUT /events/:id': return { revision, name: words, onDate: '2026-12-04', importance: 1, squadId: null };
-    case 'PUT /shelf/:id': return { supersedes: null, fields: { kind: 'way', baseId: 'cr-breath', name: words, purpose: '', what: '', synonyms: [], schoolsDiffer: '', rounds: 2, numbers: {}, choices: {}, lists: {} } };
-    case 'PUT /hands/me': return { knuckleCm: 72 };
-    case 'PUT /hands/limits': return { revision, limits: { palm: 100, forearm: 100, knuckles: 30, thumb: 15, fingers: 30, elbow: 20, 'body lean': 100 } };
-    case 'PUT /studies/:id': return { revision, kind: 'repeatability', motionId: 'hip-flexion', instruments: ['goniometer'], examinerIds: [examiner], spacing: 'one-day', trials: 2, subjects: ['a', 'b', 'c'].map((label) => ({ label, athleteId: null, side: 'left' })), values: [[[100, 102]], [[110, 113]], [[120, 121]]] };
-    case 'POST /studies/:id/use': return { revision: revision + 1, used: true };
-    case 'PUT /visits/:id': return { athleteId: athlete, startsAt: `2026-11-${10 + Math.floor(random.next() * 20)}T09:30:00.000Z`, minutes: 45, overlap: true };
-    case 'PATCH /visits/:id': return { revision: revision + 1, complaint: words, complaintScore: 3, consent: ['calf'], step: 'measure' };
-    case 'POST /visits/:id/booking': return { revision: revision + 1, startsAt: '2026-11-25T10:00:00.000Z', minutes: 30, overlap: true };
-    case 'PUT /visits/:id/answers/:answersId': return { answers: Object.fromEntries(STOP_QUESTIONS.map((question) => [question.id, 'no'])) };
-    case 'PUT /visits/:id/overrides/:overrideId': return { ruleId: 'shoulder-dislocation', motionId: 'hip-flexion', side: 'left', reason: `${words} ${words}` };
-    case 'PUT /visits/:id/referral': return { revision, to: 'Dr', seen: words };
-    case 'PUT /visits/:id/readings/:readingId': return { motionId: 'hip-flexion', side: 'left', moment: 'before', mode: 'passive', instrument: 'goniometer', trials: [100, 101, 102], supersedes: null };
-    case 'PUT /visits/:id/findings/:findingId': return { kind: 'end', subject: 'hip-flexion', side: 'left', moment: 'before', data: { endFeel: 'capsular', pain: 3, felt: 'joint', guarding: false }, supersedes: null };
-    case 'PUT /visits/:id/plan': return { revision, blocks: [block] };
-    case 'PUT /visits/:id/note': return { revision, text: words };
-    case 'PUT /runs/:id': return { visitId: visit, blocks: [block], ...LINE };
-    case 'POST /runs/:id/events': return { events: [1, 2].map((seq) => ({ id: fuzzId(random), seq, atMs: seq * 100, kind: 'beat' })) };
-    case 'PATCH /practice': return { revision: revision + 1, name: words, timeZone: 'Europe/Berlin', scope: { mobilizationGrade: 2, byRegion: {}, ruleText: '', ruleLink: '' } };
-    default: return { revision: revision + 1 };
+    case 'PUT /athletes/:id':
+      return { name: words, birthDate: '2001-05-06', referenceSex: 'female', rowing: 'stroke', about: '', breathPeriodMs: 9000 };
+    case 'PATCH /athletes/:id':
+      return {
+        revision: revision + 1,
+        about: words,
+        contacts: [{ name: 'A', role: '', phone: '', email: '' }],
+        beighton: Array.from({ length: 9 }, () => false),
+      };
+    case 'PUT /athletes/:id/conditions/:conditionId':
+      return {
+        revision,
+        code: 'knee-pain',
+        region: null,
+        side: 'left',
+        onset: '2026-01-01',
+        surgeryOn: null,
+        words,
+        clearance: { by: 'Dr', on: '2026-01-02', text: 'ok', limits: [{ kind: 'effort', pct: 20 }] },
+        resolvedOn: null,
+      };
+    case 'PUT /athletes/:id/no-touch/:areaId':
+      return { region: 'belly', side: null, words };
+    case 'PUT /athletes/:id/goals/:goalId':
+      return { motionId: 'hip-flexion', side: 'left', value: 120, byDate: '2026-12-24' };
+    case 'POST /import/athletes':
+      return {
+        rows: [
+          {
+            id: fuzzId(random),
+            name: words,
+            birthDate: '2001-05-06',
+            referenceSex: 'none',
+            rowing: 'none',
+            sport: '',
+            role: '',
+            coach: '',
+            about: '',
+            squads: ['Eight'],
+          },
+        ],
+      };
+    case 'PUT /squads/:id':
+      return { revision, name: words, athleteIds: [athlete] };
+    case 'PUT /events/:id':
+      return { revision, name: words, onDate: '2026-12-04', importance: 1, squadId: null };
+    case 'PUT /shelf/:id':
+      return {
+        supersedes: null,
+        fields: {
+          kind: 'way',
+          baseId: 'cr-breath',
+          name: words,
+          purpose: '',
+          what: '',
+          synonyms: [],
+          schoolsDiffer: '',
+          rounds: 2,
+          numbers: {},
+          choices: {},
+          lists: {},
+        },
+      };
+    case 'PUT /hands/me':
+      return { knuckleCm: 72 };
+    case 'PUT /hands/limits':
+      return { revision, limits: { palm: 100, forearm: 100, knuckles: 30, thumb: 15, fingers: 30, elbow: 20, 'body lean': 100 } };
+    case 'PUT /studies/:id':
+      return {
+        revision,
+        kind: 'repeatability',
+        motionId: 'hip-flexion',
+        instruments: ['goniometer'],
+        examinerIds: [examiner],
+        spacing: 'one-day',
+        trials: 2,
+        subjects: ['a', 'b', 'c'].map((label) => ({ label, athleteId: null, side: 'left' })),
+        values: [[[100, 102]], [[110, 113]], [[120, 121]]],
+      };
+    case 'POST /studies/:id/use':
+      return { revision: revision + 1, used: true };
+    case 'PUT /visits/:id':
+      return { athleteId: athlete, startsAt: `2026-11-${10 + Math.floor(random.next() * 20)}T09:30:00.000Z`, minutes: 45, overlap: true };
+    case 'PATCH /visits/:id':
+      return { revision: revision + 1, complaint: words, complaintScore: 3, consent: ['calf'], step: 'measure' };
+    case 'POST /visits/:id/booking':
+      return { revision: revision + 1, startsAt: '2026-11-25T10:00:00.000Z', minutes: 30, overlap: true };
+    case 'PUT /visits/:id/answers/:answersId':
+      return { answers: Object.fromEntries(STOP_QUESTIONS.map((question) => [question.id, 'no'])) };
+    case 'PUT /visits/:id/overrides/:overrideId':
+      return { ruleId: 'shoulder-dislocation', motionId: 'hip-flexion', side: 'left', reason: `${words} ${words}` };
+    case 'PUT /visits/:id/referral':
+      return { revision, to: 'Dr', seen: words };
+    case 'PUT /visits/:id/readings/:readingId':
+      return {
+        motionId: 'hip-flexion',
+        side: 'left',
+        moment: 'before',
+        mode: 'passive',
+        instrument: 'goniometer',
+        trials: [100, 101, 102],
+        supersedes: null,
+      };
+    case 'PUT /visits/:id/findings/:findingId':
+      return {
+        kind: 'end',
+        subject: 'hip-flexion',
+        side: 'left',
+        moment: 'before',
+        data: { endFeel: 'capsular', pain: 3, felt: 'joint', guarding: false },
+        supersedes: null,
+      };
+    case 'PUT /visits/:id/plan':
+      return { revision, blocks: [block] };
+    case 'PUT /visits/:id/note':
+      return { revision, text: words };
+    case 'PUT /runs/:id':
+      return { visitId: visit, blocks: [block], ...LINE };
+    case 'POST /runs/:id/events':
+      return { events: [1, 2].map((seq) => ({ id: fuzzId(random), seq, atMs: seq * 100, kind: 'beat' })) };
+    case 'PATCH /practice':
+      return {
+        revision: revision + 1,
+        name: words,
+        timeZone: 'Europe/Berlin',
+        scope: { mobilizationGrade: 2, byRegion: {}, ruleText: '', ruleLink: '' },
+      };
+    default:
+      return { revision: revision + 1 };
   }
 }
 
@@ -102,7 +248,11 @@ export class Fuzzer {
   private readonly cookies = new Map<string, string | null>();
   private known: Known | null = null;
 
-  constructor(private readonly test: TestApp, private readonly server: Server, seed: number) {
+  constructor(
+    private readonly test: TestApp,
+    private readonly server: Server,
+    seed: number,
+  ) {
     this.random = new SeededRandom(seed);
   }
 
@@ -115,12 +265,14 @@ export class Fuzzer {
 
   async run(requests: number): Promise<void> {
     const until = this.count.requests + requests;
-    await Promise.all(Array.from({ length: 8 }, async () => {
-      while (this.count.requests < until) {
-        this.count.requests += 1;
-        await this.one(this.count.requests);
-      }
-    }));
+    await Promise.all(
+      Array.from({ length: 8 }, async () => {
+        while (this.count.requests < until) {
+          this.count.requests += 1;
+          await this.one(this.count.requests);
+        }
+      }),
+    );
   }
 
   private pick<T>(list: readonly T[]): T {
@@ -145,15 +297,34 @@ export class Fuzzer {
       if (name === ':date') return this.pick(['2026-11-25', '2026-13-40', '1800-01-01', 'today']);
       return name === ':id' && own[first] && this.random.next() < 0.8 ? own[first] : fuzzId(this.random);
     };
-    const path = route.path.split('/').map((part) => (part.startsWith(':') ? place(part) : part)).join('/');
-    const query = this.random.next() < 0.1 ? `?${this.pick(['q=%25', 'offset=-1', 'offset=9999999', 'limit=0', 'squad=x', 'before=1e9', 'athlete[]=1', 'q[a]=b', `q=${encodeURIComponent('\u0000')}`])}` : '';
+    const path = route.path
+      .split('/')
+      .map((part) => (part.startsWith(':') ? place(part) : part))
+      .join('/');
+    const query =
+      this.random.next() < 0.1
+        ? `?${this.pick(['q=%25', 'offset=-1', 'offset=9999999', 'limit=0', 'squad=x', 'before=1e9', 'athlete[]=1', 'q[a]=b', `q=${encodeURIComponent('\u0000')}`])}`
+        : '';
     return `/api${path}${query}`;
   }
 
   private body(route: RouteAccess): string | undefined {
     if (route.method === 'GET') return undefined;
     const chance = this.random.next();
-    if (chance < 0.03) return this.pick(['', '{', 'null', '[]', '"x"', '[[[[[[[[[[[[[[[[', '{"a":1,"a":2}', '\u0000', `${'['.repeat(3000)}${']'.repeat(3000)}`, '{"__proto__":{"x":1}}', '1e999']);
+    if (chance < 0.03)
+      return this.pick([
+        '',
+        '{',
+        'null',
+        '[]',
+        '"x"',
+        '[[[[[[[[[[[[[[[[',
+        '{"a":1,"a":2}',
+        '\u0000',
+        `${'['.repeat(3000)}${']'.repeat(3000)}`,
+        '{"__proto__":{"x":1}}',
+        '1e999',
+      ]);
     if (chance < 0.08) return JSON.stringify(this.pick(ODD));
     let value = soundBody(route, this.known!, this.random);
     for (let times = chance < 0.3 ? 0 : 1 + Math.floor(this.random.next() * 3); times > 0; times--) value = mutated(value, this.random);
@@ -165,24 +336,59 @@ export class Fuzzer {
     const route = this.route();
     const role = this.pick([...ROLES, 'nobody', 'owner', 'owner', 'therapist']);
     const [path, body] = [this.address(route), this.body(route)];
-    const headers: Record<string, string> = { 'Content-Type': this.random.next() < 0.02 ? this.pick(['text/plain', 'application/json; charset=utf-7', 'multipart/form-data']) : 'application/json' };
+    const headers: Record<string, string> = {
+      'Content-Type':
+        this.random.next() < 0.02
+          ? this.pick(['text/plain', 'application/json; charset=utf-7', 'multipart/form-data'])
+          : 'application/json',
+    };
     const cookie = this.cookies.get(role);
     if (cookie) headers.Cookie = cookie;
     const { status, text } = await this.send(route.method, path, headers, body);
     this.count.byStatus.set(status, (this.count.byStatus.get(status) ?? 0) + 1);
     if (status < 300) this.count.done += 1;
-    if (status >= 500) this.count.failures.push({ number, method: route.method, path, status, body: (body ?? '').slice(0, 600), answer: text.slice(0, 300) });
+    if (status >= 500)
+      this.count.failures.push({
+        number,
+        method: route.method,
+        path,
+        status,
+        body: (body ?? '').slice(0, 600),
+        answer: text.slice(0, 300),
+      });
     if (status === 401 && role !== 'nobody') this.cookies.set(role, await this.test.cookieOf(role as (typeof ROLES)[number]));
   }
 
-  private send(method: string, path: string, headers: Record<string, string>, body: string | undefined): Promise<{ status: number; text: string }> {
+  private send(
+    method: string,
+    path: string,
+    headers: Record<string, string>,
+    body: string | undefined,
+  ): Promise<{ status: number; text: string }> {
     const { port } = this.server.address() as AddressInfo;
     return new Promise((resolve, reject) => {
-      const call = httpRequest({ agent: this.agent, host: '127.0.0.1', port, method, path, headers: { ...headers, ...(body === undefined ? {} : { 'Content-Length': Buffer.byteLength(body) }) } }, (answer) => {
-        let text = '';
-        answer.setEncoding('utf8').on('data', (chunk: string) => { text += chunk; }).on('end', () => resolve({ status: answer.statusCode!, text }));
-      });
-      call.once('error', (error) => ((error as NodeJS.ErrnoException).code === 'ECONNRESET' ? resolve({ status: 0, text: '' }) : reject(error)));
+      const call = httpRequest(
+        {
+          agent: this.agent,
+          host: '127.0.0.1',
+          port,
+          method,
+          path,
+          headers: { ...headers, ...(body === undefined ? {} : { 'Content-Length': Buffer.byteLength(body) }) },
+        },
+        (answer) => {
+          let text = '';
+          answer
+            .setEncoding('utf8')
+            .on('data', (chunk: string) => {
+              text += chunk;
+            })
+            .on('end', () => resolve({ status: answer.statusCode!, text }));
+        },
+      );
+      call.once('error', (error) =>
+        (error as NodeJS.ErrnoException).code === 'ECONNRESET' ? resolve({ status: 0, text: '' }) : reject(error),
+      );
       call.end(body);
     });
   }

@@ -10,7 +10,8 @@ export async function scratchSchema(): Promise<{ readonly pool: Pool; readonly u
   const url = base.replace(/\/[^/]*$/, `/${name}`);
   const pool = openPool(url);
   return {
-    pool, url,
+    pool,
+    url,
     async drop() {
       await pool.end();
       await admin.query(`DROP DATABASE ${name}`);

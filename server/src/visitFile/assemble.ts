@@ -30,7 +30,11 @@ export async function visitFile(db: Db, practice: PracticeRow, id: string, role:
   if (!athlete) throw notFound('This visit');
   const events = await eventsAround(db, practice.id, visit.athleteId, day);
   return {
-    visit, athlete, scope: practice.scope, nextEvent: events.next, lastEvent: events.last,
+    visit,
+    athlete,
+    scope: practice.scope,
+    nextEvent: events.next,
+    lastEvent: events.last,
     conditions: await conditionsOf(db, visit.athleteId),
     noTouch: await noTouchOf(db, visit.athleteId),
     lastArrival: await arrivalBefore(db, visit.athleteId, visit.startsAt),

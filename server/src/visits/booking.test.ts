@@ -10,8 +10,17 @@ beforeEach(async () => {
 afterEach(() => test_.close());
 const api = () => request(test_.app);
 const at = (time: string) => `2026-11-25T${time}:00.000Z`;
-const book = (id: string, time: string, minutes: number, overlap?: boolean) => api().put(`/api/visits/${id}`).send({ athleteId, startsAt: at(time), minutes, ...(overlap === undefined ? {} : { overlap }) });
-const day = async () => ((await api().get('/api/days/2026-11-25').expect(200)).body.visits as { id: string; startsAt: string; minutes: number; cancelledAt: string | null }[]);
+const book = (id: string, time: string, minutes: number, overlap?: boolean) =>
+  api()
+    .put(`/api/visits/${id}`)
+    .send({ athleteId, startsAt: at(time), minutes, ...(overlap === undefined ? {} : { overlap }) });
+const day = async () =>
+  (await api().get('/api/days/2026-11-25').expect(200)).body.visits as {
+    id: string;
+    startsAt: string;
+    minutes: number;
+    cancelledAt: string | null;
+  }[];
 
 test('time that is taken is refused with whose it is, unless it is meant; visits that touch are fine', async () => {
   const [a, b, c] = [uuid(), uuid(), uuid()];
@@ -28,7 +37,10 @@ test('moved, shortened, cancelled, put back: each with its revision, and nothing
   const [a, b] = [uuid(), uuid()];
   await book(a, '09:00', 45).expect(200);
   await book(b, '10:00', 45).expect(200);
-  const move = (revision: number, time: string, minutes: number, overlap = false) => api().post(`/api/visits/${a}/booking`).send({ revision, startsAt: at(time), minutes, overlap });
+  const move = (revision: number, time: string, minutes: number, overlap = false) =>
+    api()
+      .post(`/api/visits/${a}/booking`)
+      .send({ revision, startsAt: at(time), minutes, overlap });
   await move(1, '09:30', 45).expect(409);
   expect((await move(1, '09:15', 45).expect(200)).body).toMatchObject({ startsAt: at('09:15'), revision: 2 });
   // The same again, after its answer was lost.
@@ -39,10 +51,16 @@ test('moved, shortened, cancelled, put back: each with its revision, and nothing
   await api().post(`/api/visits/${a}/cancel`).send({ revision: 3 }).expect(200);
   await api().patch(`/api/visits/${a}`).send({ revision: 4, complaint: 'x' }).expect(409);
   // Its time is free again, and so cannot be taken back without a word.
-  await api().post(`/api/visits/${b}/booking`).send({ revision: 1, startsAt: at('09:20'), minutes: 45 }).expect(200);
+  await api()
+    .post(`/api/visits/${b}/booking`)
+    .send({ revision: 1, startsAt: at('09:20'), minutes: 45 })
+    .expect(200);
   await api().post(`/api/visits/${a}/restore`).send({ revision: 4 }).expect(409);
   await api().post(`/api/visits/${a}/restore`).send({ revision: 4, overlap: true }).expect(200);
-  expect((await day()).map((visit) => [visit.minutes, visit.cancelledAt])).toEqual([[30, null], [45, null]]);
+  expect((await day()).map((visit) => [visit.minutes, visit.cancelledAt])).toEqual([
+    [30, null],
+    [45, null],
+  ]);
   await api().post(`/api/visits/${a}/finish`).send({ revision: 5 }).expect(200);
   await api().post(`/api/visits/${a}/cancel`).send({ revision: 6 }).expect(409);
   await move(6, '12:00', 45).expect(409);
@@ -58,17 +76,45 @@ test('another practice’s day does not take this one’s time', async () => {
   const other = await test_.cookieOf('owner', await test_.anotherPractice());
   const theirs = uuid();
   await requestAs(test_.app, other).put(`/api/athletes/${theirs}`).send(ANN).expect(200);
-  await requestAs(test_.app, other).put(`/api/visits/${uuid()}`).send({ athleteId: theirs, startsAt: at('09:00'), minutes: 45 }).expect(200);
+  await requestAs(test_.app, other)
+    .put(`/api/visits/${uuid()}`)
+    .send({ athleteId: theirs, startsAt: at('09:00'), minutes: 45 })
+    .expect(200);
   await book(uuid(), '09:00', 45).expect(200);
 });
 
 test('what was answered on arriving is kept whole, and stands beside the next visit', async () => {
   const [a, b] = [uuid(), uuid()];
   await book(a, '09:00', 45).expect(200);
-  const arrival = { complaint: 'Stiff', complaintRegion: 'hip', complaintSide: 'left', complaintScore: 4, changed: 'New seat', trainingSince: 'Rows', trainingNext: 'Rest', minutesAvailable: 40, consent: ['hips', 'legs'], lookFirst: 'Left hip' };
-  expect((await api().patch(`/api/visits/${a}`).send({ revision: 1, ...arrival }).expect(200)).body).toMatchObject(arrival);
-  await api().patch(`/api/visits/${a}`).send({ revision: 1, ...arrival }).expect(200);
-  for (const wrong of [{ complaintScore: 11 }, { complaintRegion: 'moon' }, { consent: ['wings'] }, { minutesAvailable: 1 }]) await api().patch(`/api/visits/${a}`).send({ revision: 2, ...wrong }).expect(422);
+  const arrival = {
+    complaint: 'Stiff',
+    complaintRegion: 'hip',
+    complaintSide: 'left',
+    complaintScore: 4,
+    changed: 'New seat',
+    trainingSince: 'Rows',
+    trainingNext: 'Rest',
+    minutesAvailable: 40,
+    consent: ['hips', 'legs'],
+    lookFirst: 'Left hip',
+  };
+  expect(
+    (
+      await api()
+        .patch(`/api/visits/${a}`)
+        .send({ revision: 1, ...arrival })
+        .expect(200)
+    ).body,
+  ).toMatchObject(arrival);
+  await api()
+    .patch(`/api/visits/${a}`)
+    .send({ revision: 1, ...arrival })
+    .expect(200);
+  for (const wrong of [{ complaintScore: 11 }, { complaintRegion: 'moon' }, { consent: ['wings'] }, { minutesAvailable: 1 }])
+    await api()
+      .patch(`/api/visits/${a}`)
+      .send({ revision: 2, ...wrong })
+      .expect(422);
   await api().post(`/api/visits/${a}/finish`).send({ revision: 2 }).expect(200);
   await book(b, '12:00', 30).expect(200);
   const file = (await api().get(`/api/visits/${b}`).expect(200)).body;

@@ -29,7 +29,12 @@ export function requireOpen(visit: Pick<Visit, 'finishedAt' | 'cancelledAt'>): v
  * first, so that nothing that was checked can change before what was allowed by it is written: nobody finishes or cancels the visit, adds a
  * condition (its row points at the athlete's), or changes the scope in between.
  */
-export async function inOpenVisit<T>(pool: Pool, practice: PracticeRow, id: string, work: (db: Db, visit: Visit) => Promise<T>): Promise<T> {
+export async function inOpenVisit<T>(
+  pool: Pool,
+  practice: PracticeRow,
+  id: string,
+  work: (db: Db, visit: Visit) => Promise<T>,
+): Promise<T> {
   return inVisit(pool, practice, id, async (db) => work(db, await findOpenVisit(db, practice, id)));
 }
 
@@ -37,7 +42,10 @@ export async function inOpenVisit<T>(pool: Pool, practice: PracticeRow, id: stri
 export async function inVisit<T>(pool: Pool, practice: PracticeRow, id: string, work: (db: Db, visit: Visit) => Promise<T>): Promise<T> {
   return transaction(pool, async (db) => {
     await rows(db, 'SELECT id FROM practice WHERE id = ? LOCK IN SHARE MODE', [practice.id]);
-    await rows(db, 'SELECT v.id FROM visit v JOIN athlete a ON a.id = v.athlete_id WHERE v.id = ? AND a.practice_id = ? FOR UPDATE', [id, practice.id]);
+    await rows(db, 'SELECT v.id FROM visit v JOIN athlete a ON a.id = v.athlete_id WHERE v.id = ? AND a.practice_id = ? FOR UPDATE', [
+      id,
+      practice.id,
+    ]);
     return work(db, await findVisit(db, practice, id));
   });
 }

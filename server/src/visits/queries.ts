@@ -4,35 +4,65 @@ import type { NewVisit } from './schema.ts';
 
 /** Column of each thing asked at arrival. */
 const ARRIVAL_COLUMN: Record<keyof Arrival, string> = {
-  complaint: 'complaint', complaintRegion: 'complaint_region', complaintSide: 'complaint_side', complaintScore: 'complaint_score', changed: 'changed',
-  trainingSince: 'training_since', trainingNext: 'training_next', minutesAvailable: 'minutes_available', consent: 'consent', consentWord: 'consent_word', lookFirst: 'look_first',
+  complaint: 'complaint',
+  complaintRegion: 'complaint_region',
+  complaintSide: 'complaint_side',
+  complaintScore: 'complaint_score',
+  changed: 'changed',
+  trainingSince: 'training_since',
+  trainingNext: 'training_next',
+  minutesAvailable: 'minutes_available',
+  consent: 'consent',
+  consentWord: 'consent_word',
+  lookFirst: 'look_first',
 };
 const ARRIVAL = Object.keys(ARRIVAL_COLUMN) as (keyof Arrival)[];
 
 export const VISIT_COLUMNS = `v.id, v.athlete_id AS athleteId, v.starts_at AS startsAt, v.minutes, v.step, v.finished_at AS finishedAt, v.cancelled_at AS cancelledAt, v.revision,
   ${ARRIVAL.map((field) => `v.${ARRIVAL_COLUMN[field]} AS ${field}`).join(', ')}`;
 
-export type VisitRow = Omit<Visit, 'startsAt' | 'finishedAt' | 'cancelledAt' | 'consent'> & { readonly startsAt: Date; readonly finishedAt: Date | null; readonly cancelledAt: Date | null; readonly consent: unknown };
+export type VisitRow = Omit<Visit, 'startsAt' | 'finishedAt' | 'cancelledAt' | 'consent'> & {
+  readonly startsAt: Date;
+  readonly finishedAt: Date | null;
+  readonly cancelledAt: Date | null;
+  readonly consent: unknown;
+};
 
 /** The visit in a row, whatever else the row holds. */
 export function visitFrom(row: VisitRow): Visit {
   return {
-    id: row.id, athleteId: row.athleteId, minutes: row.minutes, step: row.step, revision: row.revision, ...arrivalFrom(row),
-    startsAt: iso(row.startsAt), finishedAt: row.finishedAt ? iso(row.finishedAt) : null, cancelledAt: row.cancelledAt ? iso(row.cancelledAt) : null,
+    id: row.id,
+    athleteId: row.athleteId,
+    minutes: row.minutes,
+    step: row.step,
+    revision: row.revision,
+    ...arrivalFrom(row),
+    startsAt: iso(row.startsAt),
+    finishedAt: row.finishedAt ? iso(row.finishedAt) : null,
+    cancelledAt: row.cancelledAt ? iso(row.cancelledAt) : null,
   };
 }
 
 function arrivalFrom(row: Omit<Arrival, 'consent'> & { readonly consent: unknown }): Arrival {
-  return { ...(Object.fromEntries(ARRIVAL.map((field) => [field, row[field]])) as unknown as Arrival), consent: row.consent === null ? null : fromJson(row.consent) };
+  return {
+    ...(Object.fromEntries(ARRIVAL.map((field) => [field, row[field]])) as unknown as Arrival),
+    consent: row.consent === null ? null : fromJson(row.consent),
+  };
 }
 
 export async function visitById(db: Db, practiceId: string, id: string): Promise<Visit | null> {
-  const row = await firstRow<VisitRow>(db, `SELECT ${VISIT_COLUMNS} FROM visit v JOIN athlete a ON a.id = v.athlete_id WHERE v.id = ? AND a.practice_id = ?`, [id, practiceId]);
+  const row = await firstRow<VisitRow>(
+    db,
+    `SELECT ${VISIT_COLUMNS} FROM visit v JOIN athlete a ON a.id = v.athlete_id WHERE v.id = ? AND a.practice_id = ?`,
+    [id, practiceId],
+  );
   return row ? visitFrom(row) : null;
 }
 
 export async function visitsOf(db: Db, athleteId: string): Promise<Visit[]> {
-  return (await rows<VisitRow>(db, `SELECT ${VISIT_COLUMNS} FROM visit v WHERE v.athlete_id = ? ORDER BY v.starts_at DESC`, [athleteId])).map(visitFrom);
+  return (
+    await rows<VisitRow>(db, `SELECT ${VISIT_COLUMNS} FROM visit v WHERE v.athlete_id = ? ORDER BY v.starts_at DESC`, [athleteId])
+  ).map(visitFrom);
 }
 
 /** How many visits an athlete had up to an instant, that one included; booked ones that never began do not count. */
@@ -46,30 +76,55 @@ export async function visitNumber(db: Db, visit: Visit): Promise<number> {
 }
 
 export async function insertVisit(db: Db, id: string, visit: NewVisit): Promise<void> {
-  await change(db, 'INSERT INTO visit (id, athlete_id, starts_at, minutes, minutes_available) VALUES (?, ?, ?, ?, ?)', [id, visit.athleteId, new Date(visit.startsAt), visit.minutes, visit.minutes]);
+  await change(db, 'INSERT INTO visit (id, athlete_id, starts_at, minutes, minutes_available) VALUES (?, ?, ?, ?, ?)', [
+    id,
+    visit.athleteId,
+    new Date(visit.startsAt),
+    visit.minutes,
+    visit.minutes,
+  ]);
 }
 
 /** Changes what is given in a visit if it still has the revision the change was made on; returns whether it had. */
 export async function updateVisit(db: Db, id: string, revision: number, patch: Partial<Arrival>): Promise<boolean> {
   const given = ARRIVAL.filter((field) => patch[field] !== undefined);
-  const bound = (field: keyof Arrival): Bound => (field === 'consent' && patch.consent ? JSON.stringify(patch.consent) : (patch[field] as Bound));
-  return (await change(db, `UPDATE visit SET ${given.map((field) => `${ARRIVAL_COLUMN[field]} = ?`).join(', ')}, revision = revision + 1 WHERE id = ? AND revision = ?`, [...given.map(bound), id, revision])) === 1;
+  const bound = (field: keyof Arrival): Bound =>
+    field === 'consent' && patch.consent ? JSON.stringify(patch.consent) : (patch[field] as Bound);
+  return (
+    (await change(
+      db,
+      `UPDATE visit SET ${given.map((field) => `${ARRIVAL_COLUMN[field]} = ?`).join(', ')}, revision = revision + 1 WHERE id = ? AND revision = ?`,
+      [...given.map(bound), id, revision],
+    )) === 1
+  );
 }
 
 /** What was answered at the athlete's last visit before an instant that was not cancelled, or null. */
 export async function arrivalBefore(db: Db, athleteId: string, before: string): Promise<VisitFile['lastArrival']> {
-  const row = await firstRow<VisitRow>(db, `SELECT ${VISIT_COLUMNS} FROM visit v WHERE v.athlete_id = ? AND v.starts_at < ? AND v.cancelled_at IS NULL AND (v.finished_at IS NOT NULL OR v.step <> 'arrive') ORDER BY v.starts_at DESC LIMIT 1`, [athleteId, new Date(before)]);
+  const row = await firstRow<VisitRow>(
+    db,
+    `SELECT ${VISIT_COLUMNS} FROM visit v WHERE v.athlete_id = ? AND v.starts_at < ? AND v.cancelled_at IS NULL AND (v.finished_at IS NOT NULL OR v.step <> 'arrive') ORDER BY v.starts_at DESC LIMIT 1`,
+    [athleteId, new Date(before)],
+  );
   return row && { ...arrivalFrom(row), startsAt: iso(row.startsAt) };
 }
 
 /** Moves a visit or changes its length; the minutes available follow a new length. */
 export async function rebook(db: Db, id: string, revision: number, startsAt: Date, minutes: number): Promise<boolean> {
-  return (await change(db, 'UPDATE visit SET starts_at = ?, minutes_available = IF(minutes = ?, minutes_available, ?), minutes = ?, revision = revision + 1 WHERE id = ? AND revision = ?', [startsAt, minutes, minutes, minutes, id, revision])) === 1;
+  return (
+    (await change(
+      db,
+      'UPDATE visit SET starts_at = ?, minutes_available = IF(minutes = ?, minutes_available, ?), minutes = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
+      [startsAt, minutes, minutes, minutes, id, revision],
+    )) === 1
+  );
 }
 
 /** Cancels a visit, or takes that back. */
 export async function setCancelled(db: Db, id: string, revision: number, at: Date | null): Promise<boolean> {
-  return (await change(db, 'UPDATE visit SET cancelled_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?', [at, id, revision])) === 1;
+  return (
+    (await change(db, 'UPDATE visit SET cancelled_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?', [at, id, revision])) === 1
+  );
 }
 
 /** Keeps everybody else from booking in this practice until the transaction ends. */
@@ -78,7 +133,13 @@ export async function lockBookings(db: Db, practiceId: string): Promise<void> {
 }
 
 /** Visits that share time with a span, with who they are for. The named one, cancelled ones and finished ones, which have left the table, do not count. */
-export async function visitsInSpan(db: Db, practiceId: string, from: Date, minutes: number, exceptId: string): Promise<{ readonly id: string; readonly athleteName: string; readonly startsAt: string; readonly minutes: number }[]> {
+export async function visitsInSpan(
+  db: Db,
+  practiceId: string,
+  from: Date,
+  minutes: number,
+  exceptId: string,
+): Promise<{ readonly id: string; readonly athleteName: string; readonly startsAt: string; readonly minutes: number }[]> {
   const found = await rows<{ id: string; athleteName: string; startsAt: Date; minutes: number }>(
     db,
     `SELECT v.id, a.name AS athleteName, v.starts_at AS startsAt, v.minutes FROM visit v JOIN athlete a ON a.id = v.athlete_id
@@ -95,5 +156,7 @@ export async function setStep(db: Db, id: string, step: Step): Promise<void> {
 
 /** Sets or clears the end of a visit. */
 export async function setFinished(db: Db, id: string, revision: number, at: Date | null): Promise<boolean> {
-  return (await change(db, 'UPDATE visit SET finished_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?', [at, id, revision])) === 1;
+  return (
+    (await change(db, 'UPDATE visit SET finished_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?', [at, id, revision])) === 1
+  );
 }

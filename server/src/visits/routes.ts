@@ -23,15 +23,21 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
     const { overlap = false, ...fields } = validate(newVisitSchema, request.body);
     if (!(await athleteById(pool, practice.id, fields.athleteId))) throw notFound('This athlete');
     concerns(response, fields.athleteId);
-    response.json(await putOnce({
-      what: 'This visit',
-      find: () => visitById(pool, practice.id, id),
-      same: (there) => there.athleteId === fields.athleteId.toLowerCase() && Date.parse(there.startsAt) === Date.parse(fields.startsAt) && there.minutes === fields.minutes,
-      insert: () => transaction(pool, async (db) => {
-        await requireFree(db, practice, new Date(fields.startsAt), fields.minutes, id, overlap);
-        await insertVisit(db, id, fields);
+    response.json(
+      await putOnce({
+        what: 'This visit',
+        find: () => visitById(pool, practice.id, id),
+        same: (there) =>
+          there.athleteId === fields.athleteId.toLowerCase() &&
+          Date.parse(there.startsAt) === Date.parse(fields.startsAt) &&
+          there.minutes === fields.minutes,
+        insert: () =>
+          transaction(pool, async (db) => {
+            await requireFree(db, practice, new Date(fields.startsAt), fields.minutes, id, overlap);
+            await insertVisit(db, id, fields);
+          }),
       }),
-    }));
+    );
   });
 
   router.patch('/visits/:id', async (request, response) => {
@@ -40,15 +46,17 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
     const { step, revision, ...patch } = validate(visitPatchSchema, request.body);
     const hasContent = Object.keys(patch).length > 0;
     // A finished visit can still be looked through: its step may change, its content may not.
-    response.json(await inVisit(pool, practice, id, async (db, visit) => {
-      if (hasContent) requireOpen(visit);
-      if (hasContent && !(await updateVisit(db, id, revision, patch))) {
-        const repeated = visit.revision === revision + 1 && standsAlready(visit, patch);
-        if (!repeated) throw stale('This visit', visit);
-      }
-      if (step) await setStep(db, id, step);
-      return findVisit(db, practice, id);
-    }));
+    response.json(
+      await inVisit(pool, practice, id, async (db, visit) => {
+        if (hasContent) requireOpen(visit);
+        if (hasContent && !(await updateVisit(db, id, revision, patch))) {
+          const repeated = visit.revision === revision + 1 && standsAlready(visit, patch);
+          if (!repeated) throw stale('This visit', visit);
+        }
+        if (step) await setStep(db, id, step);
+        return findVisit(db, practice, id);
+      }),
+    );
   });
 
   /** Moves a visit or changes its length. */
@@ -68,7 +76,10 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
     response.json(after);
   });
 
-  for (const [path, at] of [['cancel', () => now()], ['restore', () => null]] as const) {
+  for (const [path, at] of [
+    ['cancel', () => now()],
+    ['restore', () => null],
+  ] as const) {
     router.post(`/visits/:id/${path}`, async (request, response) => {
       const id = idFrom(request);
       const { practice } = caller(response);
@@ -86,19 +97,24 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
     });
   }
 
-  for (const [path, at] of [['finish', () => now()], ['reopen', () => null]] as const) {
+  for (const [path, at] of [
+    ['finish', () => now()],
+    ['reopen', () => null],
+  ] as const) {
     router.post(`/visits/:id/${path}`, async (request, response) => {
       const id = idFrom(request);
       const { practice } = caller(response);
       const { revision } = validate(revisionSchema, request.body);
-      response.json(await inVisit(pool, practice, id, async (db, visit) => {
-        // The same wish again, after its answer was lost: it is already so.
-        if ((visit.finishedAt !== null) === (path === 'finish')) return visit;
-        if (visit.cancelledAt) throw new Problem('cancelled', 'This visit is cancelled. Put it back on the day first.');
-        if (path === 'finish' && !(await referralOf(db, id))) requireNoStop((await cautionsOfVisit(db, practice, visit)).context);
-        if (!(await setFinished(db, id, revision, at()))) throw stale('This visit', visit);
-        return findVisit(db, practice, id);
-      }));
+      response.json(
+        await inVisit(pool, practice, id, async (db, visit) => {
+          // The same wish again, after its answer was lost: it is already so.
+          if ((visit.finishedAt !== null) === (path === 'finish')) return visit;
+          if (visit.cancelledAt) throw new Problem('cancelled', 'This visit is cancelled. Put it back on the day first.');
+          if (path === 'finish' && !(await referralOf(db, id))) requireNoStop((await cautionsOfVisit(db, practice, visit)).context);
+          if (!(await setFinished(db, id, revision, at()))) throw stale('This visit', visit);
+          return findVisit(db, practice, id);
+        }),
+      );
     });
   }
 
@@ -110,5 +126,8 @@ async function requireFree(db: Db, practice: PracticeRow, from: Date, minutes: n
   await lockBookings(db, practice.id);
   if (overlap) return;
   const taken = await visitsInSpan(db, practice.id, from, minutes, exceptId);
-  if (taken.length > 0) throw new Problem('overlaps', `This time is taken by ${taken.map((visit) => visit.athleteName).join(', ')}. Nothing was changed.`, [], { overlaps: taken });
+  if (taken.length > 0)
+    throw new Problem('overlaps', `This time is taken by ${taken.map((visit) => visit.athleteName).join(', ')}. Nothing was changed.`, [], {
+      overlaps: taken,
+    });
 }

@@ -21,9 +21,14 @@ export function safetyRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request, 'answersId');
     const { practice, name } = caller(response);
     const { answers, notAsked } = validate(answersSchema, request.body);
-    await inOpenVisit(pool, practice, visitId, (db) => putOnce({
-      what: 'These answers', find: async () => (await answersOf(db, visitId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, { answers, notAsked }), insert: () => insertAnswers(db, visitId, id, { answers, notAsked }, now(), name),
-    }));
+    await inOpenVisit(pool, practice, visitId, (db) =>
+      putOnce({
+        what: 'These answers',
+        find: async () => (await answersOf(db, visitId)).find((each) => each.id === id) ?? null,
+        same: (there) => standsAlready(there, { answers, notAsked }),
+        insert: () => insertAnswers(db, visitId, id, { answers, notAsked }, now(), name),
+      }),
+    );
     response.json({ answers: await answersOf(pool, visitId) });
   });
 
@@ -34,10 +39,15 @@ export function safetyRoutes(pool: Pool, now: () => Date): Router {
     const override = validate(overrideSchema, request.body);
     await inOpenVisit(pool, practice, visitId, async (db, visit) => {
       const { context } = await cautionsOfVisit(db, practice, visit);
-      const stop = blocking(cautionsFor(context, measuring(override.motionId, override.side)), new Set()).find((caution) => caution.level === 'stop');
+      const stop = blocking(cautionsFor(context, measuring(override.motionId, override.side)), new Set()).find(
+        (caution) => caution.level === 'stop',
+      );
       if (stop) throw new Problem('stopped', `${stop.because}: a stop cannot be set aside.`);
       await putOnce({
-        what: 'This reason', find: async () => (await overridesOf(db, visitId)).find((each) => each.id === id) ?? null, same: (there) => standsAlready(there, override), insert: () => insertOverride(db, visitId, id, override, now(), name),
+        what: 'This reason',
+        find: async () => (await overridesOf(db, visitId)).find((each) => each.id === id) ?? null,
+        same: (there) => standsAlready(there, override),
+        insert: () => insertOverride(db, visitId, id, override, now(), name),
       });
     });
     response.json({ overrides: await overridesOf(pool, visitId) });
@@ -50,7 +60,8 @@ export function safetyRoutes(pool: Pool, now: () => Date): Router {
     await inOpenVisit(pool, practice, visitId, async (db) => {
       if (await writeReferral(db, visitId, revision, referral, now(), name)) return;
       const current = await referralOf(db, visitId);
-      if (!current || current.revision !== revision + 1 || current.to !== referral.to || current.seen !== referral.seen) throw stale('The referral', current);
+      if (!current || current.revision !== revision + 1 || current.to !== referral.to || current.seen !== referral.seen)
+        throw stale('The referral', current);
     });
     response.json({ referral: await referralOf(pool, visitId), visit: await findVisit(pool, practice, visitId) });
   });

@@ -1,14 +1,20 @@
 import { ANN, newVisit, openTestApp, request, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
-beforeAll(async () => { test_ = await openTestApp(); });
+beforeAll(async () => {
+  test_ = await openTestApp();
+});
 afterAll(() => test_.close());
 const api = () => request(test_.app);
 
 describe('athletes', () => {
   test('are made once, found by any part of the name, and a retry is harmless', async () => {
     const id = uuid();
-    for (let i = 0; i < 2; i++) await api().put(`/api/athletes/${id}`).send({ ...ANN, name: 'Søren 100%_ Example' }).expect(200);
+    for (let i = 0; i < 2; i++)
+      await api()
+        .put(`/api/athletes/${id}`)
+        .send({ ...ANN, name: 'Søren 100%_ Example' })
+        .expect(200);
     expect((await api().get('/api/athletes').query({ q: '100%_' })).body.athletes).toHaveLength(1);
     expect((await api().get('/api/athletes').query({ q: '1000' })).body.athletes).toHaveLength(0);
     const other = await api().put(`/api/athletes/${id}`).send(ANN).expect(409);
@@ -25,7 +31,11 @@ describe('athletes', () => {
     ['with an unknown member', { shoeSize: 44 }, 'shoeSize', 'not allowed'],
   ])('%s is refused at its place, and nothing is written', async (_, patch, path, words) => {
     const id = uuid();
-    const answer = await api().put(`/api/athletes/${id}`).send({ ...ANN, ...patch }).expect(422).expect('Content-Type', /problem\+json/);
+    const answer = await api()
+      .put(`/api/athletes/${id}`)
+      .send({ ...ANN, ...patch })
+      .expect(422)
+      .expect('Content-Type', /problem\+json/);
     expect(answer.body.errors).toEqual([expect.objectContaining({ path, message: expect.stringContaining(words) })]);
     await api().get(`/api/athletes/${id}`).expect(404);
   });
@@ -37,7 +47,8 @@ describe('visits', () => {
     const late = uuid();
     // 23:30 UTC is half past midnight in the practice's zone, the day after.
     await api().put(`/api/visits/${late}`).send({ athleteId, startsAt: '2026-11-27T23:30:00.000Z', minutes: 30 }).expect(200);
-    const ids = async (date: string) => (await api().get(`/api/days/${date}`).expect(200)).body.visits.map((visit: { id: string }) => visit.id);
+    const ids = async (date: string) =>
+      (await api().get(`/api/days/${date}`).expect(200)).body.visits.map((visit: { id: string }) => visit.id);
     expect(await ids('2026-11-28')).toContain(late);
     expect(await ids('2026-11-27')).not.toContain(late);
   });
@@ -82,7 +93,10 @@ describe('visits', () => {
     ['no date', { startsAt: 'soon' }, 'startsAt'],
   ])('%s is refused', async (_, patch, path) => {
     const { athleteId } = await newVisit(test_.app);
-    const answer = await api().put(`/api/visits/${uuid()}`).send({ athleteId, startsAt: '2026-11-25T09:30:00.000Z', minutes: 45, ...patch }).expect(422);
+    const answer = await api()
+      .put(`/api/visits/${uuid()}`)
+      .send({ athleteId, startsAt: '2026-11-25T09:30:00.000Z', minutes: 45, ...patch })
+      .expect(422);
     expect(answer.body.errors[0].path).toBe(path);
   });
 
@@ -92,7 +106,10 @@ describe('visits', () => {
     await api().put(`/api/visits/${visitId}/note`).send({ revision: 0, text: 'one' }).expect(200);
     const refused = await api().put(`/api/visits/${visitId}/note`).send({ revision: 0, text: 'two' }).expect(409);
     expect(refused.body.current.text).toBe('one');
-    expect((await api().put(`/api/visits/${visitId}/note`).send({ revision: 1, text: 'three' }).expect(200)).body).toEqual({ text: 'three', revision: 2 });
+    expect((await api().put(`/api/visits/${visitId}/note`).send({ revision: 1, text: 'three' }).expect(200)).body).toEqual({
+      text: 'three',
+      revision: 2,
+    });
   });
 });
 
@@ -101,7 +118,10 @@ describe('what is not a request', () => {
     const id = uuid();
     const broken = await api().put(`/api/athletes/${id}`).set('Content-Type', 'application/json').send('{"name": ').expect(400);
     expect(broken.body).toMatchObject({ status: 400, title: 'Not JSON' });
-    const large = await api().put(`/api/athletes/${id}`).send({ ...ANN, about: 'x'.repeat(5 * 1024 * 1024) }).expect(413);
+    const large = await api()
+      .put(`/api/athletes/${id}`)
+      .send({ ...ANN, about: 'x'.repeat(5 * 1024 * 1024) })
+      .expect(413);
     expect(large.body.detail).toContain('512 kB');
     await api().get(`/api/visits/${id}`).expect(404);
     await api().get('/api/visits/17').expect(422);

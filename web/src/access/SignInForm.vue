@@ -33,11 +33,20 @@ async function fill(account: { readonly login: string; readonly password: string
   <form class="fields" novalidate @submit.prevent="signIn">
     <div class="field">
       <label for="sign-in-name">Sign-in name</label>
-      <input id="sign-in-name" ref="first" v-model="login" class="input" autocomplete="username" autocapitalize="none" spellcheck="false" maxlength="200">
+      <input
+        id="sign-in-name"
+        ref="first"
+        v-model="login"
+        class="input"
+        autocomplete="username"
+        autocapitalize="none"
+        spellcheck="false"
+        maxlength="200"
+      />
     </div>
     <div class="field">
       <label for="sign-in-password">Password</label>
-      <input id="sign-in-password" v-model="password" class="input" type="password" autocomplete="current-password" maxlength="1000">
+      <input id="sign-in-password" v-model="password" class="input" type="password" autocomplete="current-password" maxlength="1000" />
     </div>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <Button type="primary" size="large" html-type="submit" :loading="busy" block>Sign in</Button>
@@ -47,7 +56,9 @@ async function fill(account: { readonly login: string; readonly password: string
         <li v-for="account in session.welcome.demoAccounts" :key="account.login">
           <button type="button" :disabled="busy" @click="fill(account)">
             <b>{{ account.name }}</b><span class="soft">{{ ROLE_WORDS[account.role] }}</span>
-            <span class="small typed"><span class="soft">name</span> {{ account.login }} <span class="soft">password</span> {{ account.password }}</span>
+            <span class="small typed"
+              ><span class="soft">name</span> {{ account.login }} <span class="soft">password</span> {{ account.password }}</span
+            >
           </button>
         </li>
       </ul>

@@ -15,8 +15,25 @@ test('an answer comes back as its JSON; a body goes out as JSON', async () => {
 });
 
 test('a problem document keeps its words, its fields and what stands now', async () => {
-  const problem = await problemOf({ status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.', errors: [{ path: 'a', message: 'b' }], current: { revision: 3 } } });
-  expect(problem).toMatchObject({ status: 409, title: 'Changed meanwhile', message: 'Somewhere else.', errors: [{ path: 'a', message: 'b' }], current: { revision: 3 }, isStale: true, isOffline: false });
+  const problem = await problemOf({
+    status: 409,
+    body: {
+      type: '/problems/changed-meanwhile',
+      title: 'Changed meanwhile',
+      detail: 'Somewhere else.',
+      errors: [{ path: 'a', message: 'b' }],
+      current: { revision: 3 },
+    },
+  });
+  expect(problem).toMatchObject({
+    status: 409,
+    title: 'Changed meanwhile',
+    message: 'Somewhere else.',
+    errors: [{ path: 'a', message: 'b' }],
+    current: { revision: 3 },
+    isStale: true,
+    isOffline: false,
+  });
 });
 
 test('no answer is told apart from a refusal, and promises nothing of what was typed: that is the outbox’s to say', async () => {

@@ -27,7 +27,11 @@ export class ApiProblem extends Error {
   readonly cautions: readonly Caution[];
   readonly overlaps: readonly { readonly athleteName: string }[];
 
-  constructor(readonly type: AnyProblem, message: string, { status, errors = [], current, cautions = [], overlaps = [] }: ProblemMore = {}) {
+  constructor(
+    readonly type: AnyProblem,
+    message: string,
+    { status, errors = [], current, cautions = [], overlaps = [] }: ProblemMore = {},
+  ) {
     super(message);
     this.name = 'ApiProblem';
     const facts = problemFacts(type);
@@ -89,7 +93,10 @@ export async function api<T>(method: 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE'
     response = await fetch(`/api${path}`, {
       method,
       // Whose page this is: whoever is signed in by now sends nothing of somebody else's.
-      headers: { ...(accountOfPage() ? { 'Pace-Bend-Account': accountOfPage()! } : {}), ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
+      headers: {
+        ...(accountOfPage() ? { 'Pace-Bend-Account': accountOfPage()! } : {}),
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+      },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
   } catch {
@@ -102,13 +109,25 @@ export async function api<T>(method: 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE'
   try {
     json = JSON.parse(text);
   } catch {
-    throw new ApiProblem('not-readable', 'The program answered with something unreadable.', response.status >= 500 ? { status: response.status } : {});
+    throw new ApiProblem(
+      'not-readable',
+      'The program answered with something unreadable.',
+      response.status >= 500 ? { status: response.status } : {},
+    );
   }
   if (response.ok) return json as T;
   const problem = json as ProblemDocument;
   if (response.status === 401 && path !== '/sign-in') signedOut();
   const { detail = 'The program could not do this.', errors, current, cautions, overlaps } = problem;
-  throw new ApiProblem(problemType(problem.type) ?? (response.status === 401 ? 'not-signed-in' : response.status >= 500 ? 'unknown' : 'unknown-refusal'), detail, {
-    status: response.status, current, ...(errors ? { errors } : {}), ...(cautions ? { cautions } : {}), ...(overlaps ? { overlaps } : {}),
-  });
+  throw new ApiProblem(
+    problemType(problem.type) ?? (response.status === 401 ? 'not-signed-in' : response.status >= 500 ? 'unknown' : 'unknown-refusal'),
+    detail,
+    {
+      status: response.status,
+      current,
+      ...(errors ? { errors } : {}),
+      ...(cautions ? { cautions } : {}),
+      ...(overlaps ? { overlaps } : {}),
+    },
+  );
 }

@@ -3,7 +3,10 @@ import { api, ApiProblem } from './api.ts';
 import { installBrowser } from '../testing/browser.ts';
 import { dropDraft, keepChoice, keepDraft, readChoice, readDraft, unsentDrafts } from './drafts.ts';
 
-beforeEach(() => { installBrowser(() => ({ status: 200, body: {} })); setAccountOfPage('ann'); });
+beforeEach(() => {
+  installBrowser(() => ({ status: 200, body: {} }));
+  setAccountOfPage('ann');
+});
 afterEach(() => setAccountOfPage(null));
 
 test('what one account typed is nobody else’s to see or to drop', () => {
@@ -30,7 +33,11 @@ test('every request says whose page it comes from, and a refusal for that keeps 
   let headers: Record<string, string> = {};
   const answer = async (_path: string, init: { headers: Record<string, string> }) => {
     headers = init.headers;
-    return { ok: false, status: 401, text: async () => JSON.stringify({ title: 'Somebody else', detail: 'Somebody else has signed in here meanwhile.' }) };
+    return {
+      ok: false,
+      status: 401,
+      text: async () => JSON.stringify({ title: 'Somebody else', detail: 'Somebody else has signed in here meanwhile.' }),
+    };
   };
   Object.defineProperty(globalThis, 'fetch', { configurable: true, value: answer });
   const problem = await api('PUT', '/visits/v/note', {}).catch((error: unknown) => error);

@@ -40,13 +40,19 @@ export function dropDraft(key: string): void {
 }
 
 /** What a draft is, by the last part of its key. */
-const WORDS: Readonly<Record<string, string>> = { before: 'readings before work that are not whole yet', after: 'readings after work that are not whole yet', referral: 'a referral' };
+const WORDS: Readonly<Record<string, string>> = {
+  before: 'readings before work that are not whole yet',
+  after: 'readings after work that are not whole yet',
+  referral: 'a referral',
+};
 
 /** What the one signed in has typed here that the server has not acknowledged, in words. */
 export function unsentDrafts(): string[] {
   try {
     const prefix = draftPrefix();
-    const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)!).filter((key) => key.startsWith(prefix) && !['{}', '[]', 'null', '""'].includes(localStorage.getItem(key) ?? '{}'));
+    const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)!).filter(
+      (key) => key.startsWith(prefix) && !['{}', '[]', 'null', '""'].includes(localStorage.getItem(key) ?? '{}'),
+    );
     return [...new Set(keys.flatMap((key) => WORDS[key.split('.').at(-1)!] ?? []))];
   } catch {
     return [];

@@ -11,7 +11,9 @@ beforeEach(async () => {
   answer = { status: 200, body: { value: 1 } };
 });
 afterAll(() => setAccountOfPage(null));
-const offline = () => { answer = null; };
+const offline = () => {
+  answer = null;
+};
 
 test('without the line, what was read last is read again; what never was is said not to be', async () => {
   await read('/visits/v');

@@ -17,7 +17,14 @@ const KEPT_MS = 16 * 3_600_000;
 
 let opening: Promise<IDBPDatabase<Schema>> | null = null;
 function open(): Promise<IDBPDatabase<Schema>> {
-  opening ??= openDB<Schema>('pace-bend-kept', 1, { upgrade: (db) => { db.createObjectStore('answers', { keyPath: 'key' }); }, terminated: () => { opening = null; } }).catch((error: unknown) => {
+  opening ??= openDB<Schema>('pace-bend-kept', 1, {
+    upgrade: (db) => {
+      db.createObjectStore('answers', { keyPath: 'key' });
+    },
+    terminated: () => {
+      opening = null;
+    },
+  }).catch((error: unknown) => {
     opening = null;
     throw error;
   });
@@ -72,7 +79,8 @@ export async function amendKept(pathStart: string, change: (value: unknown) => u
 export async function forgetOthers(): Promise<void> {
   try {
     const db = await open();
-    for (const key of await db.getAllKeys('answers')) if (key !== WHO && !key.startsWith(`${accountOfPage() ?? 'nobody'} `)) await db.delete('answers', key);
+    for (const key of await db.getAllKeys('answers'))
+      if (key !== WHO && !key.startsWith(`${accountOfPage() ?? 'nobody'} `)) await db.delete('answers', key);
   } catch {
     // Nothing was kept either.
   }

@@ -12,7 +12,13 @@ test('a problem is known by its type, whatever its title says', async () => {
   for (const type of Object.keys(PROBLEMS) as ProblemType[]) {
     const { status, means } = PROBLEMS[type];
     const problem = await answered(status, { type: problemReference(type), title: 'Something else', detail: 'Words.' });
-    expect([type, problem.type, problem.status, problem.title, problem.message]).toEqual([type, type, status, PROBLEMS[type].title, 'Words.']);
+    expect([type, problem.type, problem.status, problem.title, problem.message]).toEqual([
+      type,
+      type,
+      status,
+      PROBLEMS[type].title,
+      'Words.',
+    ]);
     expect([type, problem.isStale, problem.mayPass]).toEqual([type, means === 'stale', means === 'later' || means === 'sign-in']);
   }
 });

@@ -28,12 +28,22 @@ const session = useSession();
 const outbox = useOutbox();
 const keysOpen = ref(false);
 const { failed } = useFailedPage();
-useGlobalKeys({ toggleKeys: () => { keysOpen.value = !keysOpen.value; } });
+useGlobalKeys({
+  toggleKeys: () => {
+    keysOpen.value = !keysOpen.value;
+  },
+});
 void session.load();
 
 /** A coach has one place; whoever has not the right to a place is shown their first. */
 const here = computed(() => !session.me || !route.meta.roles || (route.meta.roles as readonly string[]).includes(session.me.role));
-watch([here, () => session.state], () => { if (session.state === 'in' && !here.value) void router.replace(session.isCoach ? '/coach' : '/'); }, { immediate: true });
+watch(
+  [here, () => session.state],
+  () => {
+    if (session.state === 'in' && !here.value) void router.replace(session.isCoach ? '/coach' : '/');
+  },
+  { immediate: true },
+);
 </script>
 
 <template>
@@ -61,8 +71,14 @@ watch([here, () => session.state], () => { if (session.state === 'in' && !here.v
     <SheetDialog :open="session.unsent !== null" title="Not sent yet" :width="460" @update:open="session.stay()">
       <p>{{ (session.unsent ?? []).join(', ') }}: typed here and not on the server yet.</p>
       <p v-if="!outbox.isStored" class="again"><b>This browser keeps nothing on this device just now: if you sign out, it is lost.</b></p>
-      <p v-else class="soft again">If you sign out now it stays on this machine, locked to your account. It is sent when you sign in here again; nobody else sees it.</p>
-      <div class="choices"><Button type="primary" @click="session.leaveWhenSent()">Send it, then sign out</Button><Button @click="session.leaveNow()">{{ outbox.isStored ? 'Sign out and leave it here' : 'Sign out and lose it' }}</Button><Button @click="session.stay()">Stay</Button></div>
+      <p v-else class="soft again">
+        If you sign out now it stays on this machine, locked to your account. It is sent when you sign in here again; nobody else sees it.
+      </p>
+      <div class="choices">
+        <Button type="primary" @click="session.leaveWhenSent()">Send it, then sign out</Button
+        ><Button @click="session.leaveNow()">{{ outbox.isStored ? 'Sign out and leave it here' : 'Sign out and lose it' }}</Button
+        ><Button @click="session.stay()">Stay</Button>
+      </div>
     </SheetDialog>
   </ConfigProvider>
 </template>

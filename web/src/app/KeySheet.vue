@@ -12,7 +12,14 @@ const open = defineModel<boolean>('open', { required: true });
         <h3>{{ group.title }}</h3>
         <dl>
           <template v-for="{ keys, what } in group.rows" :key="keys.join()">
-            <dt><span v-for="key in keys.flatMap((each) => each.split(' ')).filter((each, i, all) => all.indexOf(each) === i)" :key="key" class="key">{{ key }}</span></dt>
+            <dt>
+              <span
+                v-for="key in keys.flatMap((each) => each.split(' ')).filter((each, i, all) => all.indexOf(each) === i)"
+                :key="key"
+                class="key"
+                >{{ key }}</span
+              >
+            </dt>
             <dd>{{ what }}</dd>
           </template>
         </dl>

@@ -8,7 +8,10 @@ const outbox = useOutbox();
 
 <template>
   <div role="status" class="foot">
-    <p v-if="line.lost" class="offline"><b>The program cannot be reached.</b> Visits opened here today go on: what you change is {{ outbox.isStored ? 'kept on this device' : 'kept while this page is open' }} and sent later. Booking and finishing wait.</p>
+    <p v-if="line.lost" class="offline">
+      <b>The program cannot be reached.</b> Visits opened here today go on: what you change is
+      {{ outbox.isStored ? 'kept on this device' : 'kept while this page is open' }} and sent later. Booking and finishing wait.
+    </p>
   </div>
 </template>
 

@@ -27,7 +27,13 @@ const heading = computed(() => {
 });
 
 // A step that was opened or a visit that was finished shows in the list. The day's own page loads the day itself.
-watch(() => route.fullPath, () => { if (!session.isCoach && route.name && route.name !== 'today' && route.name !== 'day') void day.load(day.page?.date); }, { immediate: true });
+watch(
+  () => route.fullPath,
+  () => {
+    if (!session.isCoach && route.name && route.name !== 'today' && route.name !== 'day') void day.load(day.page?.date);
+  },
+  { immediate: true },
+);
 </script>
 
 <template>
@@ -36,7 +42,12 @@ watch(() => route.fullPath, () => { if (!session.isCoach && route.name && route.
     <p class="heading">{{ heading }}</p>
     <ol v-if="!session.isCoach" class="visits">
       <li v-for="visit in visits" :key="visit.id">
-        <RouterLink :to="`/visit/${visit.id}`" class="visit" :class="{ on: visit.id === openVisit }" :aria-current="visit.id === openVisit ? 'page' : undefined">
+        <RouterLink
+          :to="`/visit/${visit.id}`"
+          class="visit"
+          :class="{ on: visit.id === openVisit }"
+          :aria-current="visit.id === openVisit ? 'page' : undefined"
+        >
           <span class="num time">{{ practice.timeOfDay(visit.startsAt) }}</span>
           <span class="who">
             <span class="name" :title="visit.athleteName">{{ visit.athleteName }}</span>
@@ -51,13 +62,17 @@ watch(() => route.fullPath, () => { if (!session.isCoach && route.name && route.
       <NewVersion />
       <template v-if="!session.isCoach">
         <RouterLink to="/" :class="{ on: route.name === 'today' || route.name === 'day' }">Day</RouterLink>
-        <RouterLink to="/squad" :class="{ on: ['squad', 'athlete', 'athlete-page', 'read-in', 'squad-range'].includes(String(route.name)) }">Squad</RouterLink>
+        <RouterLink to="/squad" :class="{ on: ['squad', 'athlete', 'athlete-page', 'read-in', 'squad-range'].includes(String(route.name)) }"
+          >Squad</RouterLink
+        >
         <RouterLink to="/shelf" :class="{ on: String(route.name).startsWith('shelf') }">Shelf</RouterLink>
       </template>
       <RouterLink v-if="session.isCoach" to="/coach" :class="{ on: route.name === 'coach' }">Squads</RouterLink>
       <RouterLink :to="session.isCoach ? '/practice/me' : '/practice'" :class="{ on: route.name === 'practice' }">Practice</RouterLink>
       <button type="button" @click="$emit('keys')">Keys <span class="key">?</span></button>
-      <p class="who-in small"><span :title="session.me?.name">{{ session.me?.name }}</span><button type="button" @click="session.signOut()">Sign out</button></p>
+      <p class="who-in small">
+        <span :title="session.me?.name">{{ session.me?.name }}</span><button type="button" @click="session.signOut()">Sign out</button>
+      </p>
     </div>
   </nav>
 </template>

@@ -21,7 +21,9 @@ export function catchFailures(application: App, router: Router): void {
     console.error(error);
     failed.value = { path: to.fullPath, reason: 'load' };
   });
-  router.beforeEach(() => { failed.value = null; });
+  router.beforeEach(() => {
+    failed.value = null;
+  });
   application.config.errorHandler = (error, _instance, info) => {
     console.error(error);
     const path = router.currentRoute.value.fullPath;

@@ -31,17 +31,30 @@ const file = computed(() => athlete.file);
 
 <template>
   <div class="page">
-    <ProblemNote v-if="athlete.problem" :problem="athlete.problem" :retry="() => athlete.load(id)"><RouterLink to="/squad">Back to the squad</RouterLink></ProblemNote>
+    <ProblemNote v-if="athlete.problem" :problem="athlete.problem" :retry="() => athlete.load(id)"
+      ><RouterLink to="/squad">Back to the squad</RouterLink></ProblemNote
+    >
     <p v-else-if="!file" class="soft">Opening the athlete …</p>
     <template v-else>
       <header>
         <div class="who">
           <h1>{{ file.athlete.name }}</h1>
-          <p class="soft">{{ boatWords(file.athlete.rowing) }} · {{ ageInYears(file.athlete.birthDate, practice.today) }}<template v-if="file.athlete.availability !== 'full'"> · {{ AVAILABILITY_WORDS[file.athlete.availability] }}</template><template v-if="file.athlete.about"> · {{ file.athlete.about }}</template></p>
+          <p class="soft">
+            {{ boatWords(file.athlete.rowing) }} · {{ ageInYears(file.athlete.birthDate, practice.today)
+            }}<template v-if="file.athlete.availability !== 'full'"> · {{ AVAILABILITY_WORDS[file.athlete.availability] }}</template
+            ><template v-if="file.athlete.about"> · {{ file.athlete.about }}</template>
+          </p>
         </div>
         <SavingState :state="athlete.saveState" />
         <nav class="page-tabs end" aria-label="Pages of this athlete">
-          <RouterLink v-for="(each, key) in PAGES" :key="key" :to="key === 'range' ? `/athlete/${id}` : `/athlete/${id}/${key}`" :class="{ on: key === page }" :aria-current="key === page ? 'page' : undefined">{{ each.label }}</RouterLink>
+          <RouterLink
+            v-for="(each, key) in PAGES"
+            :key="key"
+            :to="key === 'range' ? `/athlete/${id}` : `/athlete/${id}/${key}`"
+            :class="{ on: key === page }"
+            :aria-current="key === page ? 'page' : undefined"
+            >{{ each.label }}</RouterLink
+          >
         </nav>
       </header>
       <div v-if="athlete.cautionContext"><CautionChips :context="athlete.cautionContext" /></div>

@@ -17,29 +17,53 @@ const editing = ref(false);
 const value = ref('');
 const byDate = ref('');
 const wrong = ref<string | null>(null);
-watch(editing, () => { value.value = props.goal ? String(props.goal.value) : ''; byDate.value = props.goal?.byDate ?? ''; wrong.value = null; });
+watch(editing, () => {
+  value.value = props.goal ? String(props.goal.value) : '';
+  byDate.value = props.goal?.byDate ?? '';
+  wrong.value = null;
+});
 
 async function keep(): Promise<void> {
   const read = parseTrial(value.value, props.motion);
-  if (!read.ok) { wrong.value = read.message; return; }
-  if (byDate.value !== '' && !isDay(byDate.value)) { wrong.value = 'A day is written YYYY-MM-DD.'; return; }
-  if (await run(() => athlete.setGoal({ motionId: props.motion.id, side: props.side, value: read.value, byDate: byDate.value || null }))) editing.value = false;
+  if (!read.ok) {
+    wrong.value = read.message;
+    return;
+  }
+  if (byDate.value !== '' && !isDay(byDate.value)) {
+    wrong.value = 'A day is written YYYY-MM-DD.';
+    return;
+  }
+  if (await run(() => athlete.setGoal({ motionId: props.motion.id, side: props.side, value: read.value, byDate: byDate.value || null })))
+    editing.value = false;
 }
-const withdraw = () => run(async () => {
-  if (props.goal) await athlete.withdrawGoal(props.goal.id);
-  editing.value = false;
-});
+const withdraw = () =>
+  run(async () => {
+    if (props.goal) await athlete.withdrawGoal(props.goal.id);
+    editing.value = false;
+  });
 </script>
 
 <template>
   <div class="goal small">
     <template v-if="!editing">
-      <span v-if="goal">Goal, {{ SIDE_WORDS[side].toLowerCase() }}: <b class="num">{{ formatValue(goal.value, motion.unit) }}</b><template v-if="goal.byDate"> by {{ goal.byDate }}</template></span>
-      <button type="button" class="link" @click="editing = true">{{ goal ? 'Change it' : `Set a goal, ${SIDE_WORDS[side].toLowerCase()}` }}</button>
+      <span v-if="goal"
+        >Goal, {{ SIDE_WORDS[side].toLowerCase() }}: <b class="num">{{ formatValue(goal.value, motion.unit) }}</b><template
+          v-if="goal.byDate"
+        >
+          by {{ goal.byDate }}</template
+        ></span
+      >
+      <button type="button" class="link" @click="editing = true">
+        {{ goal ? 'Change it' : `Set a goal, ${SIDE_WORDS[side].toLowerCase()}` }}
+      </button>
     </template>
     <form v-else @submit.prevent="keep">
-      <label>Goal, {{ SIDE_WORDS[side].toLowerCase() }} <input v-model="value" class="num" inputmode="decimal" maxlength="8" :aria-invalid="wrong !== null"> {{ motion.unit === 'deg' ? '°' : 'cm' }}</label>
-      <label>by <input v-model="byDate" type="date"></label>
+      <label
+        >Goal, {{ SIDE_WORDS[side].toLowerCase() }}
+        <input v-model="value" class="num" inputmode="decimal" maxlength="8" :aria-invalid="wrong !== null" />
+        {{ motion.unit === 'deg' ? '°' : 'cm' }}</label
+      >
+      <label>by <input v-model="byDate" type="date" /></label>
       <Button size="small" html-type="submit" type="primary" :disabled="busy">Keep</Button>
       <Button v-if="goal" size="small" :disabled="busy" @click="withdraw">Take it back</Button>
       <Button size="small" @click="editing = false">Leave it</Button>

@@ -8,10 +8,20 @@ import { usePractice } from '../stores/practice.ts';
 const props = defineProps<{ file: AthleteFile }>();
 const practice = usePractice();
 
-const KIND_WORDS: Record<HistoryLine['kind'], string> = { visit: 'visit', referral: 'referral', condition: 'condition', resolved: 'over', operation: 'operation', clearance: 'clearance', 'no-touch': 'no-touch', event: 'event' };
+const KIND_WORDS: Record<HistoryLine['kind'], string> = {
+  visit: 'visit',
+  referral: 'referral',
+  condition: 'condition',
+  resolved: 'over',
+  operation: 'operation',
+  clearance: 'clearance',
+  'no-touch': 'no-touch',
+  event: 'event',
+};
 const years = computed(() => {
   const found = new Map<string, HistoryLine[]>();
-  for (const line of historyOf(props.file, practice.today, practice.dayOf)) found.set(line.on.slice(0, 4), [...(found.get(line.on.slice(0, 4)) ?? []), line]);
+  for (const line of historyOf(props.file, practice.today, practice.dayOf))
+    found.set(line.on.slice(0, 4), [...(found.get(line.on.slice(0, 4)) ?? []), line]);
   return [...found];
 });
 const dayWords = (day: string) => DateTime.fromISO(day).toFormat('d LLL');

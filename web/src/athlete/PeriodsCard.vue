@@ -18,21 +18,40 @@ const all = props.series.flatMap((side) => side.readings.map((reading) => readin
 const middle = ((all[0] ?? 0) + (all.at(-1) ?? 0)) / 2;
 const first = reactive({ from: dayOf(all[0] ?? 0), to: dayOf(middle) });
 const second = reactive({ from: dayOf(middle + 1), to: dayOf(all.at(-1) ?? 0) });
-const period = ({ from, to }: { from: string; to: string }) => ({ from: DateTime.fromISO(from, { zone: practice.zone }).toMillis() / DAY_MS, to: DateTime.fromISO(to, { zone: practice.zone }).endOf('day').toMillis() / DAY_MS });
+const period = ({ from, to }: { from: string; to: string }) => ({
+  from: DateTime.fromISO(from, { zone: practice.zone }).toMillis() / DAY_MS,
+  to: DateTime.fromISO(to, { zone: practice.zone }).endOf('day').toMillis() / DAY_MS,
+});
 const backward = computed(() => first.from > first.to || second.from > second.to);
-const compared = computed(() => (backward.value ? [] : props.series.map((side) => ({ side: side.side, result: comparePeriods(side.readings, period(first), period(second), props.motion) }))));
+const compared = computed(() =>
+  backward.value
+    ? []
+    : props.series.map((side) => ({ side: side.side, result: comparePeriods(side.readings, period(first), period(second), props.motion) })),
+);
 </script>
 
 <template>
   <details class="periods">
     <summary>Compare two periods</summary>
     <div class="dates small">
-      <label>First <input v-model="first.from" type="date" aria-label="First period from"> to <input v-model="first.to" type="date" aria-label="First period to"></label>
-      <label>Second <input v-model="second.from" type="date" aria-label="Second period from"> to <input v-model="second.to" type="date" aria-label="Second period to"></label>
+      <label
+        >First <input v-model="first.from" type="date" aria-label="First period from" /> to
+        <input v-model="first.to" type="date" aria-label="First period to"
+      /></label>
+      <label
+        >Second <input v-model="second.from" type="date" aria-label="Second period from" /> to
+        <input v-model="second.to" type="date" aria-label="Second period to"
+      /></label>
     </div>
     <p v-if="backward" class="wrong small" role="alert">A period ends on or after the day it begins.</p>
     <ul class="small">
-      <li v-for="{ side, result } in compared" :key="side"><b>{{ SIDE_WORDS[side] }}</b> {{ result.words }}<span v-if="result.first && result.second" class="soft"> ({{ formatValue(result.first.mean, motion.unit) }} from {{ result.first.n }}, then {{ formatValue(result.second.mean, motion.unit) }} from {{ result.second.n }} readings)</span></li>
+      <li v-for="{ side, result } in compared" :key="side">
+        <b>{{ SIDE_WORDS[side] }}</b> {{ result.words
+        }}<span v-if="result.first && result.second" class="soft">
+          ({{ formatValue(result.first.mean, motion.unit) }} from {{ result.first.n }}, then
+          {{ formatValue(result.second.mean, motion.unit) }} from {{ result.second.n }} readings)</span
+        >
+      </li>
     </ul>
   </details>
 </template>

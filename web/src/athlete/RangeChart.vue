@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { Chart, LinearScale, LineController, LineElement, PointElement, ScatterController, Tooltip, type ChartConfiguration, type Plugin } from 'chart.js';
+import {
+  Chart,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  ScatterController,
+  Tooltip,
+  type ChartConfiguration,
+  type Plugin,
+} from 'chart.js';
 import { DateTime } from 'luxon';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { formatValue } from '@pace-bend/core/measure';
@@ -10,7 +20,14 @@ import { useDark } from '../parts/useDark.ts';
 import type { SideSeries } from './series.ts';
 
 /** One side of one motion over the visits: before and after, the reference, and the band in which a change is only error. */
-const props = defineProps<{ motion: Motion; series: SideSeries; range: { from: number; to: number; low: number; high: number }; zone: string; events: readonly CalendarEvent[]; goal: number | null }>();
+const props = defineProps<{
+  motion: Motion;
+  series: SideSeries;
+  range: { from: number; to: number; low: number; high: number };
+  zone: string;
+  events: readonly CalendarEvent[];
+  goal: number | null;
+}>();
 const DAY_MS = 86_400_000;
 
 Chart.register(LinearScale, LineController, LineElement, PointElement, ScatterController, Tooltip);
@@ -105,16 +122,50 @@ function config(): ChartConfiguration {
   const { points } = props.series;
   const date = (at: number) => DateTime.fromMillis(at, { zone: props.zone }).toFormat('d LLL');
   const text = { color: colour('--soft'), font: { family: 'Atkinson Hyperlegible Next Variable', size: 12 } };
-  const series = (moment: 'before' | 'after') => points.flatMap((point) => (point[moment] === null ? [] : [{ x: point.at, y: point[moment]! }]));
+  const series = (moment: 'before' | 'after') =>
+    points.flatMap((point) => (point[moment] === null ? [] : [{ x: point.at, y: point[moment]! }]));
   return {
     type: 'line',
     plugins: [ground],
     data: {
       datasets: [
         // A thin stem joins before and after of one visit.
-        ...points.flatMap((point) => (point.before === null || point.after === null ? [] : [{ data: [{ x: point.at, y: point.before }, { x: point.at, y: point.after }], borderColor: colour('--spruce'), borderWidth: 1.4, pointRadius: 0, pointHitRadius: 0 }])),
-        { label: 'before', data: series('before'), showLine: false, borderColor: colour('--ink'), pointRadius: 5, pointBorderWidth: 2, pointBackgroundColor: colour('--paper'), pointBorderColor: colour('--ink') },
-        { label: 'after', data: series('after'), showLine: false, borderColor: colour('--spruce'), pointRadius: 5, pointStyle: 'rectRot', pointBackgroundColor: colour('--spruce'), pointBorderColor: colour('--spruce') },
+        ...points.flatMap((point) =>
+          point.before === null || point.after === null
+            ? []
+            : [
+                {
+                  data: [
+                    { x: point.at, y: point.before },
+                    { x: point.at, y: point.after },
+                  ],
+                  borderColor: colour('--spruce'),
+                  borderWidth: 1.4,
+                  pointRadius: 0,
+                  pointHitRadius: 0,
+                },
+              ],
+        ),
+        {
+          label: 'before',
+          data: series('before'),
+          showLine: false,
+          borderColor: colour('--ink'),
+          pointRadius: 5,
+          pointBorderWidth: 2,
+          pointBackgroundColor: colour('--paper'),
+          pointBorderColor: colour('--ink'),
+        },
+        {
+          label: 'after',
+          data: series('after'),
+          showLine: false,
+          borderColor: colour('--spruce'),
+          pointRadius: 5,
+          pointStyle: 'rectRot',
+          pointBackgroundColor: colour('--spruce'),
+          pointBorderColor: colour('--spruce'),
+        },
       ],
     },
     options: {
@@ -123,14 +174,31 @@ function config(): ChartConfiguration {
       maintainAspectRatio: false,
       interaction: { mode: 'nearest', intersect: true },
       scales: {
-        x: { type: 'linear', min: props.range.from, max: props.range.to, grid: { display: false }, border: { color: colour('--line') }, ticks: { ...text, maxTicksLimit: 7, maxRotation: 0, callback: (value) => date(Number(value)) } },
-        y: { min: props.range.low, max: props.range.high, reverse: props.motion.better === 'lower', grid: { color: colour('--line-faint') }, border: { display: false }, ticks: { ...text, maxTicksLimit: 7, callback: (value) => formatValue(Number(value), props.motion.unit, 0) } },
+        x: {
+          type: 'linear',
+          min: props.range.from,
+          max: props.range.to,
+          grid: { display: false },
+          border: { color: colour('--line') },
+          ticks: { ...text, maxTicksLimit: 7, maxRotation: 0, callback: (value) => date(Number(value)) },
+        },
+        y: {
+          min: props.range.low,
+          max: props.range.high,
+          reverse: props.motion.better === 'lower',
+          grid: { color: colour('--line-faint') },
+          border: { display: false },
+          ticks: { ...text, maxTicksLimit: 7, callback: (value) => formatValue(Number(value), props.motion.unit, 0) },
+        },
       },
       plugins: {
         tooltip: {
           displayColors: false,
           filter: (item) => item.dataset.label !== undefined,
-          callbacks: { title: (items) => (items[0] ? date(Number(items[0].parsed.x)) : ''), label: (item) => `${item.dataset.label}: ${formatValue(Number(item.parsed.y), props.motion.unit)}` },
+          callbacks: {
+            title: (items) => (items[0] ? date(Number(items[0].parsed.x)) : ''),
+            label: (item) => `${item.dataset.label}: ${formatValue(Number(item.parsed.y), props.motion.unit)}`,
+          },
         },
       },
     },
@@ -138,7 +206,10 @@ function config(): ChartConfiguration {
 }
 
 /** Losing more than was gained is nothing kept; more than all of it is all. */
-const keptWords = computed(() => { const share = props.series.kept.share ?? 0; return share <= 0.02 ? 'none of it' : share >= 1 ? 'all of it' : `${Math.round(share * 100)} % of it`; });
+const keptWords = computed(() => {
+  const share = props.series.kept.share ?? 0;
+  return share <= 0.02 ? 'none of it' : share >= 1 ? 'all of it' : `${Math.round(share * 100)} % of it`;
+});
 
 function draw(): void {
   chart?.destroy();
@@ -154,9 +225,19 @@ onBeforeUnmount(() => chart?.destroy());
     <figcaption>
       <b>{{ SIDE_WORDS[series.side] }}</b>
       <span>{{ series.verdict }}</span>
-      <span v-if="series.kept.meanGain !== null" class="soft">straight after work {{ formatValue(series.kept.meanGain, motion.unit) }} more on average<template v-if="series.kept.share !== null">, {{ keptWords }} kept until the next visit</template></span>
+      <span v-if="series.kept.meanGain !== null" class="soft"
+        >straight after work {{ formatValue(series.kept.meanGain, motion.unit) }} more on average<template v-if="series.kept.share !== null"
+          >, {{ keptWords }} kept until the next visit</template
+        ></span
+      >
     </figcaption>
-    <div class="canvas"><canvas ref="canvas" role="img" :aria-label="`${motion.name}, ${series.side}, over ${series.points.length} visits. ${series.verdict}`" /></div>
+    <div class="canvas">
+      <canvas
+        ref="canvas"
+        role="img"
+        :aria-label="`${motion.name}, ${series.side}, over ${series.points.length} visits. ${series.verdict}`"
+      />
+    </div>
   </figure>
 </template>
 

@@ -23,22 +23,48 @@ const motionId = ref(typeof route.query.motion === 'string' ? route.query.motion
 const goalOf = (side: Side) => props.file.goals.find((goal) => goal.motionId === shown.value?.motion.id && goal.side === side) ?? null;
 const DAY_MS = 86_400_000;
 
-const motions = computed(() => MOTIONS.filter((motion) => props.file.past.some((reading) => reading.motionId === motion.id && reading.moment === 'before')));
-const all = computed(() => motions.value.map((motion) => ({ motion, series: seriesOf(motion, props.file.past, props.file.athlete, practice.today, props.file.errors) })));
+const motions = computed(() =>
+  MOTIONS.filter((motion) => props.file.past.some((reading) => reading.motionId === motion.id && reading.moment === 'before')),
+);
+const all = computed(() =>
+  motions.value.map((motion) => ({
+    motion,
+    series: seriesOf(motion, props.file.past, props.file.athlete, practice.today, props.file.errors),
+  })),
+);
 const shown = computed(() => all.value.find((row) => row.motion.id === motionId.value) ?? all.value[0] ?? null);
 
 /** Both sides share their axes, so that left and right can be compared by eye. */
 const range = computed(() => {
   const series = shown.value?.series ?? [];
-  const values = series.flatMap((side) => [...side.points.flatMap((point) => [point.before, point.after]), side.baseline - side.mdc, side.baseline + side.mdc, ...side.bands.flatMap((band) => [band.low, band.high]), goalOf(side.side)?.value ?? null, ...side.level.points.flatMap((point) => [point.low, point.high])]).filter((value) => value !== null);
+  const values = series
+    .flatMap((side) => [
+      ...side.points.flatMap((point) => [point.before, point.after]),
+      side.baseline - side.mdc,
+      side.baseline + side.mdc,
+      ...side.bands.flatMap((band) => [band.low, band.high]),
+      goalOf(side.side)?.value ?? null,
+      ...side.level.points.flatMap((point) => [point.low, point.high]),
+    ])
+    .filter((value) => value !== null);
   const times = series.flatMap((side) => side.points.map((point) => point.at));
   const [low, high] = [Math.min(...values), Math.max(...values)];
   const pad = (high - low) * 0.06;
-  return { from: Math.min(...times) - 5 * DAY_MS, to: Math.max(...times) + 16 * DAY_MS, low: Math.floor(low - pad), high: Math.ceil(high + pad) };
+  return {
+    from: Math.min(...times) - 5 * DAY_MS,
+    to: Math.max(...times) + 16 * DAY_MS,
+    low: Math.floor(low - pad),
+    high: Math.ceil(high + pad),
+  };
 });
-const fans = (row: (typeof all.value)[number]) => row.series.map((side) => ({
-  side: side.side, now: side.points.findLast((point) => point.before !== null)?.before ?? null, earlier: null, baseline: side.baseline, low: false,
-}));
+const fans = (row: (typeof all.value)[number]) =>
+  row.series.map((side) => ({
+    side: side.side,
+    now: side.points.findLast((point) => point.before !== null)?.before ?? null,
+    earlier: null,
+    baseline: side.baseline,
+    low: false,
+  }));
 const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midline') => {
   const value = row.series.find((each) => each.side === side)?.points.findLast((point) => point.before !== null)?.before;
   return typeof value === 'number' ? formatNumber(value) : '–';
@@ -47,45 +73,101 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
 
 <template>
   <div class="range">
-      <div class="columns">
-        <section class="card motions" aria-label="Motions">
-          <p v-if="all.length === 0" class="soft empty">Nothing measured yet. Open a visit and measure; the first values become the baseline.</p>
-          <button v-for="row in all" :key="row.motion.id" type="button" :aria-pressed="row.motion.id === shown?.motion.id" @click="motionId = row.motion.id">
-            <PosedFigure :motion="row.motion" :size="44" :shape="1.25" decorative />
-            <span class="what"><b>{{ row.motion.name }}</b><span class="soft small">{{ row.motion.testPosition }}</span></span>
-            <span class="num">{{ latest(row, row.motion.sides[0]!) }}</span>
-            <BendPair :motion="row.motion" :fans="fans(row)" :bands="row.series[0]?.bands ?? []" :width="92" />
-            <span class="num">{{ row.motion.sides[1] ? latest(row, row.motion.sides[1]) : '' }}</span>
-          </button>
-        </section>
-
-        <section v-if="shown" class="card charts" aria-label="Range over the visits">
-          <h2>{{ shown.motion.name }}, {{ shown.motion.testPosition }}</h2>
-          <div class="pair" :class="{ single: shown.series.length === 1 }">
-            <RangeChart v-for="series in shown.series" :key="`${shown.motion.id}/${series.side}`" :motion="shown.motion" :series="series" :range="range" :zone="practice.zone" :events="file.events.filter((event) => Date.parse(event.onDate) <= range.to)" :goal="goalOf(series.side)?.value ?? null" />
-          </div>
-          <p class="legend small soft">
-            <span><svg width="14" height="14" aria-hidden="true"><circle cx="7" cy="7" r="4.6" class="dot" /></svg> before work</span>
-            <span><svg width="14" height="14" aria-hidden="true"><path d="M7 1L13 7L7 13L1 7Z" class="diamond" /></svg> after work</span>
-            <span><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="mdc" /><path d="M0 6H22" class="base" /></svg> baseline, and around it only measuring error (MDC95)</span>
-            <span><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="level" /><path d="M0 6H22" class="level-line" /></svg> level behind the readings, 95 %</span>
-            <span><svg width="22" height="12" aria-hidden="true"><path d="M1 2L21 10" class="fades" /></svg> what is kept until the next visit</span>
-            <span v-if="shown.series[0]?.bands.length"><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" class="band" /><path d="M0 6H22" class="middle" /></svg> reference with its middle, {{ shown.series[0]!.bands.map((band) => `${band.people} (${band.source.short})`).join(' and ') }}</span>
-          </p>
-          <div class="pair goals" :class="{ single: shown.series.length === 1 }"><GoalLine v-for="series in shown.series" :key="`${shown.motion.id}/${series.side}`" :motion="shown.motion" :side="series.side" :goal="goalOf(series.side)" /></div>
-          <PeriodsCard :key="shown.motion.id" :motion="shown.motion" :series="shown.series" />
-        </section>
-      </div>
-
-      <section class="card" aria-label="Visits">
-        <h2>Visits</h2>
-        <p v-if="file.visits.length === 0" class="soft">None yet.</p>
-        <ul class="visits">
-          <li v-for="visit in file.visits" :key="visit.id">
-            <RouterLink :to="`/visit/${visit.id}`"><VisitState :visit="visit" /> <span class="num">{{ practice.shortDate(visit.startsAt) }}</span></RouterLink>
-          </li>
-        </ul>
+    <div class="columns">
+      <section class="card motions" aria-label="Motions">
+        <p v-if="all.length === 0" class="soft empty">
+          Nothing measured yet. Open a visit and measure; the first values become the baseline.
+        </p>
+        <button
+          v-for="row in all"
+          :key="row.motion.id"
+          type="button"
+          :aria-pressed="row.motion.id === shown?.motion.id"
+          @click="motionId = row.motion.id"
+        >
+          <PosedFigure :motion="row.motion" :size="44" :shape="1.25" decorative />
+          <span class="what"
+            ><b>{{ row.motion.name }}</b
+            ><span class="soft small">{{ row.motion.testPosition }}</span></span
+          >
+          <span class="num">{{ latest(row, row.motion.sides[0]!) }}</span>
+          <BendPair :motion="row.motion" :fans="fans(row)" :bands="row.series[0]?.bands ?? []" :width="92" />
+          <span class="num">{{ row.motion.sides[1] ? latest(row, row.motion.sides[1]) : '' }}</span>
+        </button>
       </section>
+
+      <section v-if="shown" class="card charts" aria-label="Range over the visits">
+        <h2>{{ shown.motion.name }}, {{ shown.motion.testPosition }}</h2>
+        <div class="pair" :class="{ single: shown.series.length === 1 }">
+          <RangeChart
+            v-for="series in shown.series"
+            :key="`${shown.motion.id}/${series.side}`"
+            :motion="shown.motion"
+            :series="series"
+            :range="range"
+            :zone="practice.zone"
+            :events="file.events.filter((event) => Date.parse(event.onDate) <= range.to)"
+            :goal="goalOf(series.side)?.value ?? null"
+          />
+        </div>
+        <p class="legend small soft">
+          <span
+            ><svg width="14" height="14" aria-hidden="true"><circle cx="7" cy="7" r="4.6" class="dot" /></svg> before work</span
+          >
+          <span
+            ><svg width="14" height="14" aria-hidden="true"><path d="M7 1L13 7L7 13L1 7Z" class="diamond" /></svg> after work</span
+          >
+          <span
+            ><svg width="22" height="12" aria-hidden="true">
+              <rect width="22" height="12" class="mdc" />
+              <path d="M0 6H22" class="base" />
+            </svg>
+            baseline, and around it only measuring error (MDC95)</span
+          >
+          <span
+            ><svg width="22" height="12" aria-hidden="true">
+              <rect width="22" height="12" class="level" />
+              <path d="M0 6H22" class="level-line" />
+            </svg>
+            level behind the readings, 95 %</span
+          >
+          <span
+            ><svg width="22" height="12" aria-hidden="true"><path d="M1 2L21 10" class="fades" /></svg> what is kept until the next
+            visit</span
+          >
+          <span v-if="shown.series[0]?.bands.length"
+            ><svg width="22" height="12" aria-hidden="true">
+              <rect width="22" height="12" class="band" />
+              <path d="M0 6H22" class="middle" />
+            </svg>
+            reference with its middle,
+            {{ shown.series[0]!.bands.map((band) => `${band.people} (${band.source.short})`).join(' and ') }}</span
+          >
+        </p>
+        <div class="pair goals" :class="{ single: shown.series.length === 1 }">
+          <GoalLine
+            v-for="series in shown.series"
+            :key="`${shown.motion.id}/${series.side}`"
+            :motion="shown.motion"
+            :side="series.side"
+            :goal="goalOf(series.side)"
+          />
+        </div>
+        <PeriodsCard :key="shown.motion.id" :motion="shown.motion" :series="shown.series" />
+      </section>
+    </div>
+
+    <section class="card" aria-label="Visits">
+      <h2>Visits</h2>
+      <p v-if="file.visits.length === 0" class="soft">None yet.</p>
+      <ul class="visits">
+        <li v-for="visit in file.visits" :key="visit.id">
+          <RouterLink :to="`/visit/${visit.id}`"
+            ><VisitState :visit="visit" /> <span class="num">{{ practice.shortDate(visit.startsAt) }}</span></RouterLink
+          >
+        </li>
+      </ul>
+    </section>
   </div>
 </template>
 

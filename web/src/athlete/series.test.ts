@@ -3,14 +3,31 @@ import type { PastReading } from '@pace-bend/core/record';
 import { seriesOf } from './series.ts';
 
 const gap = motionOf('heel-to-buttock');
-const reading = (visit: number, moment: 'before' | 'after', value: number): PastReading =>
-  ({ visitId: `v${visit}`, startsAt: `2026-0${visit}-01T09:00:00.000Z`, motionId: gap.id, side: 'left', moment, instrument: 'tape', examinerId: null, value });
+const reading = (visit: number, moment: 'before' | 'after', value: number): PastReading => ({
+  visitId: `v${visit}`,
+  startsAt: `2026-0${visit}-01T09:00:00.000Z`,
+  motionId: gap.id,
+  side: 'left',
+  moment,
+  instrument: 'tape',
+  examinerId: null,
+  value,
+});
 const person = { birthDate: '2000-01-01', referenceSex: 'none' as const };
 
 test('a point for each visit with its values before and after, the first one before being the baseline', () => {
-  const [left, ...others] = seriesOf(gap, [reading(1, 'before', 16), reading(1, 'after', 12), reading(2, 'before', 14), reading(3, 'after', 10)], person, '2026-11-25');
+  const [left, ...others] = seriesOf(
+    gap,
+    [reading(1, 'before', 16), reading(1, 'after', 12), reading(2, 'before', 14), reading(3, 'after', 10)],
+    person,
+    '2026-11-25',
+  );
   expect(others).toEqual([]);
-  expect(left!.points.map(({ before, after }) => [before, after])).toEqual([[16, 12], [14, null], [null, 10]]);
+  expect(left!.points.map(({ before, after }) => [before, after])).toEqual([
+    [16, 12],
+    [14, null],
+    [null, 10],
+  ]);
   expect(left!.baseline).toBe(16);
   // A smaller gap is a gain.
   expect(left!.kept.meanGain).toBe(4);

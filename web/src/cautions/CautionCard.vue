@@ -8,7 +8,9 @@ withDefaults(defineProps<{ caution: Caution; unit?: '°' | ' cm'; because?: bool
 
 <template>
   <article class="caution" :class="caution.level">
-    <p class="head"><span class="level" :class="caution.level">{{ LEVEL_WORDS[caution.level] }}</span><b v-if="because">{{ caution.because }}</b></p>
+    <p class="head">
+      <span class="level" :class="caution.level">{{ LEVEL_WORDS[caution.level] }}</span><b v-if="because">{{ caution.because }}</b>
+    </p>
     <p>{{ caution.reason }}</p>
     <p v-if="limitWords(caution.limits, unit).length > 0" class="limits">{{ limitWords(caution.limits, unit).join(', ') }}</p>
     <p><span class="soft">Instead.</span> {{ caution.instead }}</p>

@@ -24,9 +24,18 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
 </script>
 
 <template>
-  <button type="button" class="chips" :title="overview.map((each) => `${LEVEL_WORDS[each.level]}: ${each.because}`).join('\n')" aria-haspopup="dialog" @click="open = true">
+  <button
+    type="button"
+    class="chips"
+    :title="overview.map((each) => `${LEVEL_WORDS[each.level]}: ${each.because}`).join('\n')"
+    aria-haspopup="dialog"
+    @click="open = true"
+  >
     <span class="sr-only">Cautions: </span>
-    <span v-for="each in shown" :key="each.because" class="chip" :class="each.level"><span class="level" :class="each.level">{{ LEVEL_WORDS[each.level] }}</span><span class="words">{{ each.because }}</span></span>
+    <span v-for="each in shown" :key="each.because" class="chip" :class="each.level"
+      ><span class="level" :class="each.level">{{ LEVEL_WORDS[each.level] }}</span
+      ><span class="words">{{ each.because }}</span></span
+    >
     <span v-if="overview.length > MOST" class="soft small">{{ overview.length - MOST }} more</span>
     <span v-if="!context.subject.historyTaken" class="chip untaken">History not taken: an empty file says nothing</span>
     <span v-else-if="overview.length === 0" class="soft small">No cautions on file</span>

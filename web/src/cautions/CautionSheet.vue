@@ -16,7 +16,10 @@ const overview = computed(() => cautionOverview(props.context));
 <template>
   <SheetDialog v-model:open="open" title="Cautions" :width="980" :top="28">
     <div class="sheet" tabindex="0">
-      <p class="plain-words">Reminders to a licensed person, from what is on file and common practice. They clear nobody; local rules and licensed judgement come first.</p>
+      <p class="plain-words">
+        Reminders to a licensed person, from what is on file and common practice. They clear nobody; local rules and licensed judgement come
+        first.
+      </p>
       <section aria-label="What is limited">
         <h2>What is limited</h2>
         <LimitsTable :context="context" />
@@ -24,8 +27,12 @@ const overview = computed(() => cautionOverview(props.context));
       <p v-if="overview.length === 0" class="soft">Nothing on file.</p>
       <template v-else>
         <section v-for="each in overview" :key="each.because" :aria-label="each.because">
-          <h2><span class="level" :class="each.level">{{ LEVEL_WORDS[each.level] }}</span> {{ each.because }}</h2>
-          <div class="cards"><CautionCard v-for="caution in each.cautions" :key="caution.ruleId + caution.reason" :caution="caution" :because="false" /></div>
+          <h2>
+            <span class="level" :class="each.level">{{ LEVEL_WORDS[each.level] }}</span> {{ each.because }}
+          </h2>
+          <div class="cards">
+            <CautionCard v-for="caution in each.cautions" :key="caution.ruleId + caution.reason" :caution="caution" :because="false" />
+          </div>
         </section>
       </template>
     </div>

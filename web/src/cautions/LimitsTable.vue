@@ -12,34 +12,55 @@ const all = ref(false);
 const openKey = ref('');
 const rows = computed(() => limitRows(props.context, all.value));
 const keyOf = (row: LimitRow) => `${row.motion.id}/${row.side}`;
-const unitOf = (row: LimitRow) => (row.motion.unit === 'deg' ? '°' as const : ' cm' as const);
+const unitOf = (row: LimitRow) => (row.motion.unit === 'deg' ? ('°' as const) : (' cm' as const));
 </script>
 
 <template>
   <div class="limits">
     <p v-if="rows.length === 0" class="soft">Nothing on file limits a motion or a way of working.</p>
     <table v-else>
-      <caption class="sr-only">Limits by motion and way of working</caption>
+      <caption class="sr-only">
+        Limits by motion and way of working
+      </caption>
       <thead>
-        <tr><th scope="col">Motion</th><th scope="col">Measuring</th><th v-for="method in LIMIT_WAYS" :key="method.id" scope="col">{{ method.name }}</th></tr>
+        <tr>
+          <th scope="col">Motion</th>
+          <th scope="col">Measuring</th>
+          <th v-for="method in LIMIT_WAYS" :key="method.id" scope="col">{{ method.name }}</th>
+        </tr>
       </thead>
       <tbody>
         <template v-for="row in rows" :key="keyOf(row)">
           <tr :class="{ open: openKey === keyOf(row) }">
             <th scope="row">
               <button type="button" :aria-expanded="openKey === keyOf(row)" @click="openKey = openKey === keyOf(row) ? '' : keyOf(row)">
-                <b>{{ row.motion.name }}<template v-if="row.side !== 'midline'">, {{ SIDE_WORDS[row.side].toLowerCase() }}</template></b><span class="soft small">{{ row.motion.testPosition }}</span>
+                <b
+                  >{{ row.motion.name }}<template v-if="row.side !== 'midline'">, {{ SIDE_WORDS[row.side].toLowerCase() }}</template></b
+                ><span class="soft small">{{ row.motion.testPosition }}</span>
               </button>
             </th>
             <td v-for="(cell, i) in [row.measure, ...row.ways]" :key="i" :class="cell.level">
-              <span v-if="cell.level === 'modify'" class="level modify"><span class="words">{{ limitWords(cell.result!.limits, unitOf(row)).join(', ') || 'with care' }}</span></span>
-              <span v-else-if="cell.level === 'avoid' || cell.level === 'stop'" class="level" :class="cell.level">{{ cell.result!.cautions[0]!.kind === 'scope' ? 'out of scope' : cell.level }}</span>
+              <span v-if="cell.level === 'modify'" class="level modify"
+                ><span class="words">{{ limitWords(cell.result!.limits, unitOf(row)).join(', ') || 'with care' }}</span></span
+              >
+              <span v-else-if="cell.level === 'avoid' || cell.level === 'stop'" class="level" :class="cell.level">{{
+                cell.result!.cautions[0]!.kind === 'scope' ? 'out of scope' : cell.level
+              }}</span>
               <span v-else-if="cell.level === 'free'" class="soft">free</span>
-              <span v-if="cell.out > 0" class="soft small out">{{ cell.out === 1 ? '1 entry is out' : `${cell.out} entries are out` }}</span>
+              <span v-if="cell.out > 0" class="soft small out">{{
+                cell.out === 1 ? '1 entry is out' : `${cell.out} entries are out`
+              }}</span>
             </td>
           </tr>
           <tr v-if="openKey === keyOf(row)" class="why">
-            <td :colspan="LIMIT_WAYS.length + 2"><CautionCard v-for="caution in row.cautions" :key="caution.ruleId + caution.because + caution.reason" :caution="caution" :unit="unitOf(row)" /></td>
+            <td :colspan="LIMIT_WAYS.length + 2">
+              <CautionCard
+                v-for="caution in row.cautions"
+                :key="caution.ruleId + caution.because + caution.reason"
+                :caution="caution"
+                :unit="unitOf(row)"
+              />
+            </td>
           </tr>
         </template>
       </tbody>

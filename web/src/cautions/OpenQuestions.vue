@@ -8,7 +8,9 @@ const WORDS: Record<OpenQuestion, string> = { questions: 'stop questions', conse
 </script>
 
 <template>
-  <RouterLink v-if="visit.toAsk.length > 0" class="ask" :to="`/visit/${visit.id}/arrive`"><b>Not asked yet</b> {{ visit.toAsk.map((each) => WORDS[each]).join(' and ') }}</RouterLink>
+  <RouterLink v-if="visit.toAsk.length > 0" class="ask" :to="`/visit/${visit.id}/arrive`"
+    ><b>Not asked yet</b> {{ visit.toAsk.map((each) => WORDS[each]).join(' and ') }}</RouterLink
+  >
 </template>
 
 <style scoped>

@@ -19,14 +19,18 @@ const reason = ref('');
 /** The reason says too little. */
 const short = ref(false);
 const { busy, problem, run } = useAction();
-const wrong = computed(() => (short.value ? `A reason of at least ${LIMITS.reasonLength.min} letters: who agreed, and why.` : problem.value?.message ?? ''));
+const wrong = computed(() =>
+  short.value ? `A reason of at least ${LIMITS.reasonLength.min} letters: who agreed, and why.` : (problem.value?.message ?? ''),
+);
 const mayOverride = computed(() => !visit.finished && session.may('PUT', '/visits/:id/overrides/:overrideId'));
 
 async function keep(caution: Caution): Promise<void> {
   const text = reason.value.trim();
   short.value = text.length < LIMITS.reasonLength.min;
   if (short.value) return;
-  const kept = await run(() => visit.override({ ruleId: caution.ruleId, ground: caution.ground, motionId: props.motionId, side: props.side, reason: text }));
+  const kept = await run(() =>
+    visit.override({ ruleId: caution.ruleId, ground: caution.ground, motionId: props.motionId, side: props.side, reason: text }),
+  );
   if (!kept) return;
   writing.value = '';
   reason.value = '';
@@ -37,16 +41,32 @@ async function keep(caution: Caution): Promise<void> {
   <div class="aside">
     <div v-for="caution in cautions" :key="overrideKey(caution)" class="one">
       <CautionCard :caution="caution" :unit="unit ?? '°'" />
-      <p v-if="caution.kind === 'scope'" class="soft small">Scope cannot be set aside. <RouterLink to="/practice/scope">The practice’s scope and the local rule</RouterLink></p>
+      <p v-if="caution.kind === 'scope'" class="soft small">
+        Scope cannot be set aside. <RouterLink to="/practice/scope">The practice’s scope and the local rule</RouterLink>
+      </p>
       <p v-else-if="!caution.canOverride" class="soft small">No reason sets this aside.</p>
       <p v-else-if="!mayOverride" class="soft small">A therapist can set this aside with a written reason.</p>
       <template v-else-if="writing === overrideKey(caution)">
         <label :for="`reason-${caution.ruleId}`" class="small">Why it is done anyway, kept in the record</label>
         <textarea :id="`reason-${caution.ruleId}`" v-model="reason" class="textbox" rows="2" :maxlength="LIMITS.reasonLength.max" />
         <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-        <div class="choices"><Button type="primary" :loading="busy" @click="keep(caution)">Keep the reason</Button><Button @click="writing = ''">Leave it</Button></div>
+        <div class="choices">
+          <Button type="primary" :loading="busy" @click="keep(caution)">Keep the reason</Button
+          ><Button @click="writing = ''">Leave it</Button>
+        </div>
       </template>
-      <button v-else type="button" class="link" @click="writing = overrideKey(caution); short = false; problem = null">Do it anyway, with a written reason</button>
+      <button
+        v-else
+        type="button"
+        class="link"
+        @click="
+          writing = overrideKey(caution);
+          short = false;
+          problem = null;
+        "
+      >
+        Do it anyway, with a written reason
+      </button>
     </div>
   </div>
 </template>

@@ -1,10 +1,20 @@
 import { MOTIONS, type Motion, type Side } from '@pace-bend/core/body';
 import { ENTRIES, workedSides } from '@pace-bend/core/catalogue';
-import { blockAction, blocking, cautionsFor, measuring, type Caution, type CautionContext, type CautionResult } from '@pace-bend/core/caution';
+import {
+  blockAction,
+  blocking,
+  cautionsFor,
+  measuring,
+  type Caution,
+  type CautionContext,
+  type CautionResult,
+} from '@pace-bend/core/caution';
 import { findMethod, newBlock, type Method } from '@pace-bend/core/method';
 
 /** One way of working for each kind of thing that cautions tell apart: lengthening, pressing against a hand, joint play, pressure, easy movement. */
-export const LIMIT_WAYS: readonly Method[] = ['static-hold', 'cr-breath', 'mobilize-oscillate', 'point-hold', 'continuous-motion'].map((id) => findMethod(id)!);
+export const LIMIT_WAYS: readonly Method[] = ['static-hold', 'cr-breath', 'mobilize-oscillate', 'point-hold', 'continuous-motion'].map(
+  (id) => findMethod(id)!,
+);
 
 /** What stands in a cell: nothing to do here, free, limited, or out altogether. */
 export type CellLevel = 'none' | 'free' | 'modify' | 'avoid' | 'stop';
@@ -54,13 +64,21 @@ function cellOf(results: readonly CautionResult[]): LimitCell {
 
 /** Every motion and side with what limits it; rows that nothing but scope limits are left out unless `all` is wished. */
 export function limitRows(context: CautionContext, all = false): LimitRow[] {
-  return MOTIONS.flatMap((motion) => motion.sides.map((side): LimitRow => {
-    const measure = cellOf([cautionsFor(context, measuring(motion.id, side))]);
-    const ways = LIMIT_WAYS.map((method) => cellOf(ENTRIES
-      .filter((entry) => entry.motionId === motion.id && entry.ways.includes(method.id))
-      .flatMap((entry) => workedSides(entry, motion.id, side).map((worked) => cautionsFor(context, blockAction(newBlock('x', entry.id, method.id, [worked]), worked))))));
-    const found = [measure, ...ways].flatMap((cell) => [...(cell.result?.cautions ?? []), ...cell.outBecause]);
-    const key = (caution: Caution) => `${caution.ruleId}/${caution.because}/${caution.reason}`;
-    return { motion, side, measure, ways, cautions: [...new Map(found.map((caution) => [key(caution), caution])).values()] };
-  })).filter((row) => all || row.cautions.some((caution) => caution.level !== 'note' && caution.kind !== 'scope'));
+  return MOTIONS.flatMap((motion) =>
+    motion.sides.map((side): LimitRow => {
+      const measure = cellOf([cautionsFor(context, measuring(motion.id, side))]);
+      const ways = LIMIT_WAYS.map((method) =>
+        cellOf(
+          ENTRIES.filter((entry) => entry.motionId === motion.id && entry.ways.includes(method.id)).flatMap((entry) =>
+            workedSides(entry, motion.id, side).map((worked) =>
+              cautionsFor(context, blockAction(newBlock('x', entry.id, method.id, [worked]), worked)),
+            ),
+          ),
+        ),
+      );
+      const found = [measure, ...ways].flatMap((cell) => [...(cell.result?.cautions ?? []), ...cell.outBecause]);
+      const key = (caution: Caution) => `${caution.ruleId}/${caution.because}/${caution.reason}`;
+      return { motion, side, measure, ways, cautions: [...new Map(found.map((caution) => [key(caution), caution])).values()] };
+    }),
+  ).filter((row) => all || row.cautions.some((caution) => caution.level !== 'note' && caution.kind !== 'scope'));
 }

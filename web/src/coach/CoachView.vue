@@ -17,10 +17,11 @@ const page = shallowRef<CoachPage | null>(null);
 const { problem, run } = useAction();
 const openId = ref('');
 
-const load = () => run(async () => {
-  await practice.load();
-  page.value = await api<CoachPage>('GET', '/coach');
-});
+const load = () =>
+  run(async () => {
+    await practice.load();
+    page.value = await api<CoachPage>('GET', '/coach');
+  });
 onMounted(load);
 
 /** Motions of an athlete with both sides beside each other. */
@@ -36,13 +37,27 @@ const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes
 
 <template>
   <div class="page">
-    <header><h1>Squads</h1><span class="soft">{{ practice.practice?.name }}</span></header>
+    <header>
+      <h1>Squads</h1>
+      <span class="soft">{{ practice.practice?.name }}</span>
+    </header>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
     <p v-else-if="!page" class="soft">Opening …</p>
-    <p v-else-if="page.squads.length === 0" class="card soft">No squad has been given to you yet. The owner of the practice does that under People.</p>
+    <p v-else-if="page.squads.length === 0" class="card soft">
+      No squad has been given to you yet. The owner of the practice does that under People.
+    </p>
     <p v-else-if="nobody" class="card soft">These squads have no members yet.</p>
     <template v-else>
-      <p class="legend small soft"><span v-for="shape in (['ready', 'ease', 'hold'] as const)" :key="shape"><ReadinessMark :shape="shape" aria-hidden="true" /> {{ shape }}</span><span>from the last visit of two weeks; a dash where there was none</span><span><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="left-line" /></svg> left</span><span><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="right-line" /></svg> right, more range is up</span></p>
+      <p class="legend small soft">
+        <span v-for="shape in ['ready', 'ease', 'hold'] as const" :key="shape"
+          ><ReadinessMark :shape="shape" aria-hidden="true" /> {{ shape }}</span
+        ><span>from the last visit of two weeks; a dash where there was none</span
+        ><span
+          ><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="left-line" /></svg> left</span
+        ><span
+          ><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="right-line" /></svg> right, more range is up</span
+        >
+      </p>
       <section v-for="squad in page.squads" :key="squad.id" class="card" :aria-label="squad.name">
         <h2>{{ squad.name }}</h2>
         <ul class="plain">
@@ -52,21 +67,55 @@ const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes
               <span v-else class="soft" title="not seen in two weeks">–</span>
               <b>{{ athlete.name }}</b>
               <span class="soft">{{ athlete.readiness ?? 'not known' }}</span>
-              <span>{{ AVAILABILITY_WORDS[athlete.availability] }}<template v-if="athlete.availableUntil"> until {{ athlete.availableUntil }}</template></span>
+              <span
+                >{{ AVAILABILITY_WORDS[athlete.availability]
+                }}<template v-if="athlete.availableUntil"> until {{ athlete.availableUntil }}</template></span
+              >
               <span class="trends">
-                <TrendLine v-for="each in motionsOf(athlete).slice(0, 3)" :key="each.motion.id" :sides="each.sides" :better="each.motion.better" :label="each.motion.name" />
+                <TrendLine
+                  v-for="each in motionsOf(athlete).slice(0, 3)"
+                  :key="each.motion.id"
+                  :sides="each.sides"
+                  :better="each.motion.better"
+                  :label="each.motion.name"
+                />
               </span>
-              <button v-if="athlete.trends.length > 0" type="button" class="link" :aria-expanded="openId === athlete.id" @click="openId = openId === athlete.id ? '' : athlete.id">range</button>
+              <button
+                v-if="athlete.trends.length > 0"
+                type="button"
+                class="link"
+                :aria-expanded="openId === athlete.id"
+                @click="openId = openId === athlete.id ? '' : athlete.id"
+              >
+                range
+              </button>
             </div>
             <table v-if="openId === athlete.id">
-              <caption class="sr-only">Range of {{ athlete.name }}</caption>
-              <thead><tr><th scope="col">Motion</th><th scope="col">Side</th><th scope="col">First</th><th scope="col">Latest</th><th scope="col">Change</th><th scope="col">Visits</th></tr></thead>
+              <caption class="sr-only">
+                Range of
+                {{
+                  athlete.name
+                }}
+              </caption>
+              <thead>
+                <tr>
+                  <th scope="col">Motion</th>
+                  <th scope="col">Side</th>
+                  <th scope="col">First</th>
+                  <th scope="col">Latest</th>
+                  <th scope="col">Change</th>
+                  <th scope="col">Visits</th>
+                </tr>
+              </thead>
               <tbody>
                 <template v-for="each in motionsOf(athlete)" :key="each.motion.id">
                   <tr v-for="side in each.sides" :key="side.side">
-                    <th scope="row">{{ each.motion.name }}, {{ each.motion.testPosition }}</th><td>{{ sideName(side.side) }}</td>
-                    <td class="num">{{ formatNumber(side.points[0]!.value) }}</td><td class="num">{{ formatNumber(side.points.at(-1)!.value) }}{{ each.motion.unit === 'deg' ? '°' : ' cm' }}</td>
-                    <td class="num">{{ change(side.points) > 0 ? '+' : '' }}{{ formatNumber(change(side.points)) }}</td><td class="num">{{ side.points.length }}</td>
+                    <th scope="row">{{ each.motion.name }}, {{ each.motion.testPosition }}</th>
+                    <td>{{ sideName(side.side) }}</td>
+                    <td class="num">{{ formatNumber(side.points[0]!.value) }}</td>
+                    <td class="num">{{ formatNumber(side.points.at(-1)!.value) }}{{ each.motion.unit === 'deg' ? '°' : ' cm' }}</td>
+                    <td class="num">{{ change(side.points) > 0 ? '+' : '' }}{{ formatNumber(change(side.points)) }}</td>
+                    <td class="num">{{ side.points.length }}</td>
                   </tr>
                 </template>
               </tbody>

@@ -28,10 +28,16 @@ const roomy = computed(() => height.value >= 56 && props.placed.columns === 1);
 const { dayGrid: GRID, visitMinutes } = LIMITS;
 
 function place(moved: number, grown: number): void {
-  const to = { startsAt: DateTime.fromISO(visit.value.startsAt).plus({ minutes: moved }).toUTC().toISO()!, minutes: Math.min(visitMinutes.max, Math.max(visitMinutes.min, visit.value.minutes + grown)) };
+  const to = {
+    startsAt: DateTime.fromISO(visit.value.startsAt).plus({ minutes: moved }).toUTC().toISO()!,
+    minutes: Math.min(visitMinutes.max, Math.max(visitMinutes.min, visit.value.minutes + grown)),
+  };
   // Stays on its day: another day is another booking.
   if (practice.dayOf(to.startsAt) !== practice.dayOf(visit.value.startsAt)) return;
-  const words = moved !== 0 ? `${visit.value.athleteName} moved to ${practice.timeOfDay(to.startsAt)}` : `${visit.value.athleteName} has ${to.minutes} minutes`;
+  const words =
+    moved !== 0
+      ? `${visit.value.athleteName} moved to ${practice.timeOfDay(to.startsAt)}`
+      : `${visit.value.athleteName} has ${to.minutes} minutes`;
   void props.booking.place(visit.value.id, to, words);
 }
 
@@ -58,25 +64,57 @@ onMounted(() => {
   let [dy, dh] = [0, 0];
   drag = interact(element.value!)
     // A finger on the visit scrolls the day; it moves the visit only by the grip, and its length by the lower edge. A mouse takes hold anywhere.
-    .actionChecker((pointer: { pointerType?: string }, _event: unknown, action: object | null, _interactable: unknown, _element: unknown, interaction: { downEvent?: { target?: EventTarget | null } | null }) => {
-      const isFinger = pointer.pointerType === 'touch' || pointer.pointerType === 'pen';
-      const on = interaction.downEvent?.target;
-      return !isFinger || (on instanceof Element && on.closest('.grip, .handle')) ? action : null;
-    })
+    .actionChecker(
+      (
+        pointer: { pointerType?: string },
+        _event: unknown,
+        action: object | null,
+        _interactable: unknown,
+        _element: unknown,
+        interaction: { downEvent?: { target?: EventTarget | null } | null },
+      ) => {
+        const isFinger = pointer.pointerType === 'touch' || pointer.pointerType === 'pen';
+        const on = interaction.downEvent?.target;
+        return !isFinger || (on instanceof Element && on.closest('.grip, .handle')) ? action : null;
+      },
+    )
     .draggable({
-      startAxis: 'y', lockAxis: 'y', enabled: !isOver.value,
+      startAxis: 'y',
+      lockAxis: 'y',
+      enabled: !isOver.value,
       listeners: {
-        start: () => { dy = 0; dragged = true; },
-        move: (event: { dy: number }) => { dy += event.dy; moving.value = snapped(dy); },
-        end: () => { const moved = moving.value; moving.value = 0; place(moved, 0); },
+        start: () => {
+          dy = 0;
+          dragged = true;
+        },
+        move: (event: { dy: number }) => {
+          dy += event.dy;
+          moving.value = snapped(dy);
+        },
+        end: () => {
+          const moved = moving.value;
+          moving.value = 0;
+          place(moved, 0);
+        },
       },
     })
     .resizable({
-      edges: { bottom: '.handle' }, enabled: !isOver.value,
+      edges: { bottom: '.handle' },
+      enabled: !isOver.value,
       listeners: {
-        start: () => { dh = 0; dragged = true; },
-        move: (event: { deltaRect?: { height: number } }) => { dh += event.deltaRect?.height ?? 0; growing.value = Math.max(visitMinutes.min - visit.value.minutes, snapped(dh)); },
-        end: () => { const grown = growing.value; growing.value = 0; place(0, grown); },
+        start: () => {
+          dh = 0;
+          dragged = true;
+        },
+        move: (event: { deltaRect?: { height: number } }) => {
+          dh += event.deltaRect?.height ?? 0;
+          growing.value = Math.max(visitMinutes.min - visit.value.minutes, snapped(dh));
+        },
+        end: () => {
+          const grown = growing.value;
+          growing.value = 0;
+          place(0, grown);
+        },
       },
     });
 });
@@ -98,19 +136,51 @@ const lateWords = computed(() => {
 
 <template>
   <li
-    ref="element" class="visit" :class="{ over: isOver, begun: visit.step !== 'arrive' && !isOver, busy: moving !== 0 || growing !== 0, shared: placed.columns > 1 }" data-testid="board-visit"
-    :style="{ top: `${top + moving * scale}px`, height: `${height}px`, left: `${(placed.column / placed.columns) * 100}%`, width: `calc(${100 / placed.columns}% - 6px)` }"
+    ref="element"
+    class="visit"
+    :class="{ over: isOver, begun: visit.step !== 'arrive' && !isOver, busy: moving !== 0 || growing !== 0, shared: placed.columns > 1 }"
+    data-testid="board-visit"
+    :style="{
+      top: `${top + moving * scale}px`,
+      height: `${height}px`,
+      left: `${(placed.column / placed.columns) * 100}%`,
+      width: `calc(${100 / placed.columns}% - 6px)`,
+    }"
   >
-    <a :href="`/visit/${visit.id}`" class="open" :class="{ roomy }" draggable="false" aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown Alt+ArrowLeft Alt+ArrowRight Delete" @click="open" @keydown="onKey">
-      <span class="when"><span class="num time">{{ practice.timeOfDay(startsAt) }}</span> <span class="soft small">{{ minutes }} min</span></span>
+    <a
+      :href="`/visit/${visit.id}`"
+      class="open"
+      :class="{ roomy }"
+      draggable="false"
+      aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown Alt+ArrowLeft Alt+ArrowRight Delete"
+      @click="open"
+      @keydown="onKey"
+    >
+      <span class="when"
+        ><span class="num time">{{ practice.timeOfDay(startsAt) }}</span> <span class="soft small">{{ minutes }} min</span></span
+      >
       <VisitState :visit="visit" />
-      <span class="who"><b>{{ visit.athleteName }}</b><span v-if="roomy" class="soft small">{{ ROWING_WORDS[visit.rowing] }}{{ visit.about ? ` · ${visit.about}` : '' }}</span>
-        <span v-if="lateWords" class="late small">{{ lateWords }}</span><span v-if="placed.columns > 1" class="late small">overlaps</span></span>
+      <span class="who"
+        ><b>{{ visit.athleteName }}</b
+        ><span v-if="roomy" class="soft small">{{ ROWING_WORDS[visit.rowing] }}{{ visit.about ? ` · ${visit.about}` : '' }}</span>
+        <span v-if="lateWords" class="late small">{{ lateWords }}</span><span v-if="placed.columns > 1" class="late small"
+          >overlaps</span
+        ></span
+      >
       <span v-if="roomy" class="complaint">{{ visit.complaint || '–' }}</span>
       <LastTime v-if="roomy" class="last" :visit="visit" />
     </a>
     <span v-if="!isOver" class="grip" data-testid="grip" aria-hidden="true" title="Drag to move"><i /></span>
-    <button v-if="!isOver" type="button" class="tool" :aria-label="`Cancel the visit of ${visit.athleteName}`" title="Cancel, Delete" @click="booking.cancel(visit.id)">×</button>
+    <button
+      v-if="!isOver"
+      type="button"
+      class="tool"
+      :aria-label="`Cancel the visit of ${visit.athleteName}`"
+      title="Cancel, Delete"
+      @click="booking.cancel(visit.id)"
+    >
+      ×
+    </button>
     <span v-if="!isOver" class="handle" aria-hidden="true" />
   </li>
 </template>

@@ -27,8 +27,14 @@ const choseNew = ref<boolean | null>(null);
 const loaded = ref(false);
 const isNew = computed(() => choseNew.value ?? (loaded.value && athletes.value.length === 0));
 const fields = reactive({
-  athleteId: undefined as string | undefined, minutes: '45', on: props.day, at: '',
-  name: '', birthDate: '', referenceSex: 'none' as AthleteFields['referenceSex'], rowing: 'none' as AthleteFields['rowing'],
+  athleteId: undefined as string | undefined,
+  minutes: '45',
+  on: props.day,
+  at: '',
+  name: '',
+  birthDate: '',
+  referenceSex: 'none' as AthleteFields['referenceSex'],
+  rowing: 'none' as AthleteFields['rowing'],
 });
 const tried = ref(false);
 const { busy, problem, run } = useAction();
@@ -57,14 +63,36 @@ const ifNew = (schema: Joi.Schema) => Joi.when('isNew', { is: true, then: schema
 const ifLater = (schema: Joi.Schema) => Joi.when('isLater', { is: true, then: schema, otherwise: Joi.any() });
 const schema = Joi.object({
   athleteId: Joi.any().when('isNew', { is: false, then: Joi.string().required().messages({ 'any.required': 'Choose who it is.' }) }),
-  name: ifNew(Joi.string().trim().min(1).max(LIMITS.nameLength).required().messages({ '*': `A name of 1 to ${LIMITS.nameLength} letters.` })),
-  birthDate: ifNew(Joi.any().custom((value: string, helpers) => {
-    const message = checkBirthDate(value, practice.today);
-    return message ? helpers.message({ custom: message }) : value;
-  })),
-  on: ifLater(Joi.any().custom((value: string, helpers) => (isDay(value) ? value : helpers.message({ custom: 'A day is written YYYY-MM-DD.' })))),
-  at: ifLater(Joi.any().custom((value: string, helpers) => (isDay(fields.on) && !practice.instantAt(fields.on, value) ? helpers.message({ custom: 'A time is written HH:MM, 00:00 to 23:59.' }) : value))),
-  minutes: Joi.number().integer().min(min).max(max).required().messages({ '*': `Whole minutes, ${min} to ${max}.` }),
+  name: ifNew(
+    Joi.string()
+      .trim()
+      .min(1)
+      .max(LIMITS.nameLength)
+      .required()
+      .messages({ '*': `A name of 1 to ${LIMITS.nameLength} letters.` }),
+  ),
+  birthDate: ifNew(
+    Joi.any().custom((value: string, helpers) => {
+      const message = checkBirthDate(value, practice.today);
+      return message ? helpers.message({ custom: message }) : value;
+    }),
+  ),
+  on: ifLater(
+    Joi.any().custom((value: string, helpers) => (isDay(value) ? value : helpers.message({ custom: 'A day is written YYYY-MM-DD.' }))),
+  ),
+  at: ifLater(
+    Joi.any().custom((value: string, helpers) =>
+      isDay(fields.on) && !practice.instantAt(fields.on, value)
+        ? helpers.message({ custom: 'A time is written HH:MM, 00:00 to 23:59.' })
+        : value,
+    ),
+  ),
+  minutes: Joi.number()
+    .integer()
+    .min(min)
+    .max(max)
+    .required()
+    .messages({ '*': `Whole minutes, ${min} to ${max}.` }),
 }).unknown();
 
 const wrong = computed<Record<string, string>>(() => {
@@ -79,8 +107,21 @@ async function book(overlap = false): Promise<void> {
   const startsAt = props.when === 'now' ? startedAt : practice.instantAt(fields.on, fields.at)!;
   const { name, birthDate, referenceSex, rowing } = fields;
   await run(async () => {
-    if (isNew.value) await api('PUT', `/athletes/${ids.athlete}`, { name: name.trim(), birthDate, referenceSex, rowing, about: '', breathPeriodMs: SLOW_BREATH.periodMs });
-    await api('PUT', `/visits/${ids.visit}`, { athleteId: isNew.value ? ids.athlete : fields.athleteId, startsAt, minutes: Number(fields.minutes), overlap });
+    if (isNew.value)
+      await api('PUT', `/athletes/${ids.athlete}`, {
+        name: name.trim(),
+        birthDate,
+        referenceSex,
+        rowing,
+        about: '',
+        breathPeriodMs: SLOW_BREATH.periodMs,
+      });
+    await api('PUT', `/visits/${ids.visit}`, {
+      athleteId: isNew.value ? ids.athlete : fields.athleteId,
+      startsAt,
+      minutes: Number(fields.minutes),
+      overlap,
+    });
     open.value = false;
     // The rail shows the day that the visit is on.
     await dayStore.load(props.when === 'now' ? undefined : fields.on);
@@ -99,28 +140,86 @@ async function book(overlap = false): Promise<void> {
 
       <div v-if="!isNew" class="field">
         <label for="book-athlete">Who</label>
-        <PickOne input-id="book-athlete" label="Who" search :value="fields.athleteId" :options="athletes.map((athlete) => ({ value: athlete.id, label: athlete.name }))" placeholder="Type a name" @search="find" @change="(id) => { fields.athleteId = id; }" />
+        <PickOne
+          input-id="book-athlete"
+          label="Who"
+          search
+          :value="fields.athleteId"
+          :options="athletes.map((athlete) => ({ value: athlete.id, label: athlete.name }))"
+          placeholder="Type a name"
+          @search="find"
+          @change="
+            (id) => {
+              fields.athleteId = id;
+            }
+          "
+        />
         <p v-if="wrong.athleteId" class="wrong" role="alert">{{ wrong.athleteId }}</p>
       </div>
       <template v-else>
         <div class="field">
           <label for="book-name">Name</label>
-          <input id="book-name" v-model="fields.name" class="input" autocomplete="off" :maxlength="LIMITS.nameLength + 20" :aria-invalid="wrong.name ? 'true' : undefined">
+          <input
+            id="book-name"
+            v-model="fields.name"
+            class="input"
+            autocomplete="off"
+            :maxlength="LIMITS.nameLength + 20"
+            :aria-invalid="wrong.name ? 'true' : undefined"
+          />
           <p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p>
         </div>
         <div class="field">
           <label for="book-birth">Birth date</label>
-          <input id="book-birth" v-model="fields.birthDate" class="input" placeholder="YYYY-MM-DD" inputmode="numeric" maxlength="10" :aria-invalid="wrong.birthDate ? 'true' : undefined">
+          <input
+            id="book-birth"
+            v-model="fields.birthDate"
+            class="input"
+            placeholder="YYYY-MM-DD"
+            inputmode="numeric"
+            maxlength="10"
+            :aria-invalid="wrong.birthDate ? 'true' : undefined"
+          />
           <p v-if="wrong.birthDate" class="wrong" role="alert">{{ wrong.birthDate }}</p>
         </div>
         <div class="pair">
           <div class="field">
             <label for="book-sex">Reference table</label>
-            <PickOne input-id="book-sex" label="Reference table" :value="fields.referenceSex" :options="[{ value: 'female', label: 'women' }, { value: 'male', label: 'men' }, { value: 'none', label: 'both' }]" @change="(value) => { fields.referenceSex = value; }" />
+            <PickOne
+              input-id="book-sex"
+              label="Reference table"
+              :value="fields.referenceSex"
+              :options="[
+                { value: 'female', label: 'women' },
+                { value: 'male', label: 'men' },
+                { value: 'none', label: 'both' },
+              ]"
+              @change="
+                (value) => {
+                  fields.referenceSex = value;
+                }
+              "
+            />
           </div>
           <div class="field">
             <label for="book-boat">Boat</label>
-            <PickOne input-id="book-boat" label="Boat" :value="fields.rowing" :options="[{ value: 'none', label: 'none' }, { value: 'stroke', label: 'stroke side' }, { value: 'bow', label: 'bow side' }, { value: 'sculls', label: 'sculls' }, { value: 'cox', label: 'cox' }]" @change="(value) => { fields.rowing = value; }" />
+            <PickOne
+              input-id="book-boat"
+              label="Boat"
+              :value="fields.rowing"
+              :options="[
+                { value: 'none', label: 'none' },
+                { value: 'stroke', label: 'stroke side' },
+                { value: 'bow', label: 'bow side' },
+                { value: 'sculls', label: 'sculls' },
+                { value: 'cox', label: 'cox' },
+              ]"
+              @change="
+                (value) => {
+                  fields.rowing = value;
+                }
+              "
+            />
           </div>
         </div>
       </template>
@@ -129,18 +228,41 @@ async function book(overlap = false): Promise<void> {
         <template v-if="when === 'later'">
           <div class="field">
             <label for="book-day">Day</label>
-            <input id="book-day" v-model="fields.on" class="input" placeholder="YYYY-MM-DD" inputmode="numeric" maxlength="10" :aria-invalid="wrong.on ? 'true' : undefined">
+            <input
+              id="book-day"
+              v-model="fields.on"
+              class="input"
+              placeholder="YYYY-MM-DD"
+              inputmode="numeric"
+              maxlength="10"
+              :aria-invalid="wrong.on ? 'true' : undefined"
+            />
             <p v-if="wrong.on" class="wrong" role="alert">{{ wrong.on }}</p>
           </div>
           <div class="field">
             <label for="book-time">Time</label>
-            <input id="book-time" v-model="fields.at" class="input num short" placeholder="HH:MM" inputmode="numeric" maxlength="5" :aria-invalid="wrong.at ? 'true' : undefined">
+            <input
+              id="book-time"
+              v-model="fields.at"
+              class="input num short"
+              placeholder="HH:MM"
+              inputmode="numeric"
+              maxlength="5"
+              :aria-invalid="wrong.at ? 'true' : undefined"
+            />
             <p v-if="wrong.at" class="wrong" role="alert">{{ wrong.at }}</p>
           </div>
         </template>
         <div class="field">
           <label for="book-minutes">Minutes</label>
-          <input id="book-minutes" v-model="fields.minutes" class="input num short" inputmode="numeric" maxlength="4" :aria-invalid="wrong.minutes ? 'true' : undefined">
+          <input
+            id="book-minutes"
+            v-model="fields.minutes"
+            class="input num short"
+            inputmode="numeric"
+            maxlength="4"
+            :aria-invalid="wrong.minutes ? 'true' : undefined"
+          />
           <p v-if="wrong.minutes" class="wrong" role="alert">{{ wrong.minutes }}</p>
         </div>
       </div>

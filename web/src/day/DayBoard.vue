@@ -27,11 +27,26 @@ const hourName = (hour: number) => `${String(hour).padStart(2, '0')}:00`;
 
 <template>
   <div class="board" :style="{ height: `${yOf(hours.last * 60) + 14}px` }">
-    <div v-for="hour in ticks" :key="hour" class="hour" :style="{ top: `${yOf(hour * 60)}px` }"><span class="num">{{ hourName(hour) }}</span></div>
-    <div v-if="nowMinute !== null && nowMinute >= hours.first * 60 && nowMinute <= hours.last * 60" class="now" :style="{ top: `${yOf(nowMinute)}px` }" aria-hidden="true" />
+    <div v-for="hour in ticks" :key="hour" class="hour" :style="{ top: `${yOf(hour * 60)}px` }">
+      <span class="num">{{ hourName(hour) }}</span>
+    </div>
+    <div
+      v-if="nowMinute !== null && nowMinute >= hours.first * 60 && nowMinute <= hours.last * 60"
+      class="now"
+      :style="{ top: `${yOf(nowMinute)}px` }"
+      aria-hidden="true"
+    />
     <div class="across">
       <ol class="plain visits" :style="{ minWidth: columns > 1 ? `${columns * NARROWEST_PX}px` : undefined }">
-        <BoardVisit v-for="each in placed" :key="each.visit.id" :placed="each" :scale="SCALE" :top="yOf(each.from)" :booking="props.booking" :projected="projected.get(each.visit.id) ?? null" />
+        <BoardVisit
+          v-for="each in placed"
+          :key="each.visit.id"
+          :placed="each"
+          :scale="SCALE"
+          :top="yOf(each.from)"
+          :booking="props.booking"
+          :projected="projected.get(each.visit.id) ?? null"
+        />
       </ol>
     </div>
   </div>

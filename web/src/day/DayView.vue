@@ -41,9 +41,13 @@ const cancelled = computed(() => (day.page?.visits ?? []).filter((visit) => visi
 
 /** The clock, as often as lateness can change. */
 const nowMs = ref(Date.now());
-const tick = setInterval(() => { nowMs.value = Date.now(); }, 20_000);
+const tick = setInterval(() => {
+  nowMs.value = Date.now();
+}, 20_000);
 const nowMinute = computed(() => (isToday.value ? practice.minuteOfDay(new Date(nowMs.value).toISOString()) : null));
-const projected = computed<ReadonlyMap<string, ProjectedVisit>>(() => new Map(day.page && isToday.value ? projectDay(day.page.visits, nowMs.value).map((each) => [each.id, each]) : []));
+const projected = computed<ReadonlyMap<string, ProjectedVisit>>(
+  () => new Map(day.page && isToday.value ? projectDay(day.page.visits, nowMs.value).map((each) => [each.id, each]) : []),
+);
 /** Somebody is on the table past their time: who waits for it, and how long. */
 const late = computed(() => {
   const over = day.page?.visits.find((visit) => (projected.value.get(visit.id)?.overMin ?? 0) > 0);
@@ -103,7 +107,9 @@ const { problem, question, done, said } = booking;
 
     <div v-if="day.page" class="columns">
       <section class="card list" aria-label="Visits">
-        <p v-if="day.page.visits.length === cancelled.length" class="empty soft">No visits on this day. Book one, or a walk-in puts somebody on the table now.</p>
+        <p v-if="day.page.visits.length === cancelled.length" class="empty soft">
+          No visits on this day. Book one, or a walk-in puts somebody on the table now.
+        </p>
         <DayBoard v-else :booking="booking" :projected="projected" :now-minute="nowMinute" />
       </section>
 
@@ -113,33 +119,64 @@ const { problem, question, done, said } = booking;
           <p class="soft small">Neither finished nor cancelled.</p>
           <ul class="plain">
             <li v-for="visit in day.page.unfinished" :key="visit.id" class="left">
-              <RouterLink :to="`/visit/${visit.id}`">{{ visit.athleteName }}</RouterLink> <span class="soft small">{{ practice.shortDate(visit.startsAt) }}, {{ visit.step === 'arrive' ? 'not begun' : `at ${visit.step}` }}</span>
-              <span class="choices"><button v-if="isToday" type="button" class="link small" @click="bringHere(visit.id, visit.athleteName, visit.minutes)">take up today</button><button type="button" class="link small" @click="booking.cancel(visit.id)">cancel</button></span>
+              <RouterLink :to="`/visit/${visit.id}`">{{ visit.athleteName }}</RouterLink>
+              <span class="soft small"
+                >{{ practice.shortDate(visit.startsAt) }}, {{ visit.step === 'arrive' ? 'not begun' : `at ${visit.step}` }}</span
+              >
+              <span class="choices"
+                ><button v-if="isToday" type="button" class="link small" @click="bringHere(visit.id, visit.athleteName, visit.minutes)">
+                  take up today</button
+                ><button type="button" class="link small" @click="booking.cancel(visit.id)">cancel</button></span
+              >
             </li>
           </ul>
         </section>
         <section v-if="cancelled.length > 0" class="card" aria-label="Cancelled">
           <h2>Cancelled</h2>
           <ul class="plain">
-            <li v-for="visit in cancelled" :key="visit.id" class="left"><s>{{ visit.athleteName }}</s> <span class="soft small">{{ practice.timeOfDay(visit.startsAt) }}</span> <button type="button" class="link small" :aria-label="`Put ${visit.athleteName} back`" @click="booking.restore(visit.id)">put back</button></li>
-          </ul>
-        </section>
-        <section class="card">
-          <h2 class="ahead">Ahead <button v-if="mayEvent" type="button" class="link small no-print" @click="writing = 'new'">Add an event</button></h2>
-          <p v-if="day.page.events.length === 0" class="soft">No events in the calendar. A race or a match ahead changes what is proposed and what is cautioned.</p>
-          <ul class="plain events">
-            <li v-for="event in day.page.events" :key="event.id">
-              <span class="num days">{{ practice.daysUntil(event.onDate) }}<small> d</small></span>
-              <span><button v-if="mayEvent" type="button" class="link name" :aria-label="`Change ${event.name}`" @click="writing = event"><b>{{ event.name }}</b></button><b v-else>{{ event.name }}</b><span class="soft small">{{ practice.shortDate(event.onDate) }} · {{ IMPORTANCE_WORDS[event.importance] }}</span></span>
+            <li v-for="visit in cancelled" :key="visit.id" class="left">
+              <s>{{ visit.athleteName }}</s> <span class="soft small">{{ practice.timeOfDay(visit.startsAt) }}</span>
+              <button type="button" class="link small" :aria-label="`Put ${visit.athleteName} back`" @click="booking.restore(visit.id)">
+                put back
+              </button>
             </li>
           </ul>
         </section>
-        <p v-if="day.page.visits.length > cancelled.length" class="soft small no-print">Drag a visit to move it (with a finger by its grip), its lower edge to shorten it. <span class="key">Alt ↑ ↓</span> moves, <span class="key">Alt ← →</span> shortens, <span class="key">Del</span> cancels.</p>
+        <section class="card">
+          <h2 class="ahead">
+            Ahead <button v-if="mayEvent" type="button" class="link small no-print" @click="writing = 'new'">Add an event</button>
+          </h2>
+          <p v-if="day.page.events.length === 0" class="soft">
+            No events in the calendar. A race or a match ahead changes what is proposed and what is cautioned.
+          </p>
+          <ul class="plain events">
+            <li v-for="event in day.page.events" :key="event.id">
+              <span class="num days">{{ practice.daysUntil(event.onDate) }}<small> d</small></span>
+              <span
+                ><button v-if="mayEvent" type="button" class="link name" :aria-label="`Change ${event.name}`" @click="writing = event">
+                  <b>{{ event.name }}</b></button
+                ><b v-else>{{ event.name }}</b
+                ><span class="soft small">{{ practice.shortDate(event.onDate) }} · {{ IMPORTANCE_WORDS[event.importance] }}</span></span
+              >
+            </li>
+          </ul>
+        </section>
+        <p v-if="day.page.visits.length > cancelled.length" class="soft small no-print">
+          Drag a visit to move it (with a finger by its grip), its lower edge to shorten it. <span class="key">Alt ↑ ↓</span> moves,
+          <span class="key">Alt ← →</span> shortens, <span class="key">Del</span> cancels.
+        </p>
       </aside>
     </div>
     <p v-else-if="day.loading" class="soft">Opening the day …</p>
 
-    <EventDialog v-if="writing" :open="true" :event="writing === 'new' ? null : writing" :day="day.page?.date ?? practice.today" @update:open="writing = null" @saved="day.load(date)" />
+    <EventDialog
+      v-if="writing"
+      :open="true"
+      :event="writing === 'new' ? null : writing"
+      :day="day.page?.date ?? practice.today"
+      @update:open="writing = null"
+      @saved="day.load(date)"
+    />
     <BookVisit v-if="asking" :open="true" :when="asking" :day="day.page?.date ?? practice.today" @update:open="asking = null" />
   </div>
 </template>
@@ -219,7 +256,6 @@ const { problem, question, done, said } = booking;
   justify-content: space-between;
   gap: 2px 10px;
 }
-
 
 .ahead .link {
   font: 400 14px var(--words);

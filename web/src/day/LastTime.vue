@@ -12,19 +12,37 @@ const day = useDay();
 
 const stiffest = computed(() => {
   const { birthDate, referenceSex, rowing, lastReadings, startsAt } = props.visit;
-  const first = stiffestFirst({ person: { birthDate, referenceSex, rowing }, onDay: practice.dayOf(startsAt), today: lastReadings, past: [], ...(day.page ? { errors: day.page.errors } : {}) })[0];
+  const first = stiffestFirst({
+    person: { birthDate, referenceSex, rowing },
+    onDay: practice.dayOf(startsAt),
+    today: lastReadings,
+    past: [],
+    ...(day.page ? { errors: day.page.errors } : {}),
+  })[0];
   return first && first.stiffness.score > 0 ? first : null;
 });
 /** Only the finding; what it means stands on the measuring screen. */
 const reason = computed(() => stiffest.value?.stiffness.reasons.at(-1)?.split(':')[0]);
-const fans = computed<FanValues[]>(() => (stiffest.value?.comparison.sides ?? []).map((side) => ({ side: side.side, now: side.now?.value ?? null, earlier: null, baseline: null, low: side.short })));
+const fans = computed<FanValues[]>(() =>
+  (stiffest.value?.comparison.sides ?? []).map((side) => ({
+    side: side.side,
+    now: side.now?.value ?? null,
+    earlier: null,
+    baseline: null,
+    low: side.short,
+  })),
+);
 </script>
 
 <template>
   <span class="last">
     <template v-if="stiffest">
       <BendPair :motion="stiffest.comparison.motion" :fans="fans" :bands="stiffest.comparison.bands" :width="76" />
-      <span class="small words"><b>{{ stiffest.comparison.motion.name }}</b><span class="soft">{{ stiffest.comparison.motion.testPosition }}</span><span>{{ reason }}</span></span>
+      <span class="small words"
+        ><b>{{ stiffest.comparison.motion.name }}</b
+        ><span class="soft">{{ stiffest.comparison.motion.testPosition }}</span
+        ><span>{{ reason }}</span></span
+      >
     </template>
     <span v-else class="soft small">{{ visit.lastReadings.length > 0 ? 'Nothing short last time' : 'First visit' }}</span>
   </span>

@@ -6,9 +6,21 @@ const visit = (id: string, from: number, minutes: number) => ({ id, startsAt: St
 const places = (...visits: DayVisit[]) => layOutDay(visits, minuteOf).map((each) => [each.visit.id, each.column, each.columns]);
 
 test('visits that touch stand under each other; those that overlap side by side, in as few columns as it takes', () => {
-  expect(places(visit('a', 540, 45), visit('b', 585, 30))).toEqual([['a', 0, 1], ['b', 0, 1]]);
-  expect(places(visit('b', 560, 30), visit('a', 540, 45), visit('c', 588, 30), visit('d', 700, 30))).toEqual([['a', 0, 2], ['b', 1, 2], ['c', 0, 2], ['d', 0, 1]]);
-  expect(places(visit('a', 540, 60), visit('b', 545, 60), visit('c', 550, 60))).toEqual([['a', 0, 3], ['b', 1, 3], ['c', 2, 3]]);
+  expect(places(visit('a', 540, 45), visit('b', 585, 30))).toEqual([
+    ['a', 0, 1],
+    ['b', 0, 1],
+  ]);
+  expect(places(visit('b', 560, 30), visit('a', 540, 45), visit('c', 588, 30), visit('d', 700, 30))).toEqual([
+    ['a', 0, 2],
+    ['b', 1, 2],
+    ['c', 0, 2],
+    ['d', 0, 1],
+  ]);
+  expect(places(visit('a', 540, 60), visit('b', 545, 60), visit('c', 550, 60))).toEqual([
+    ['a', 0, 3],
+    ['b', 1, 3],
+    ['c', 2, 3],
+  ]);
   expect(places()).toEqual([]);
   // One that was cancelled takes nobody's room.
   expect(places(visit('a', 540, 60), { ...visit('gone', 545, 60), cancelledAt: 'x' })).toEqual([['a', 0, 1]]);

@@ -21,7 +21,10 @@ export function layOutDay(visits: readonly DayVisit[], minuteOf: (instant: strin
     placed.push(...group.map(({ visit, from, column }) => ({ visit, from, column, columns })));
     group = [];
   };
-  const sorted = visits.filter((visit) => !visit.cancelledAt).map((visit) => ({ visit, from: minuteOf(visit.startsAt), to: minuteOf(visit.startsAt) + visit.minutes })).sort((a, b) => a.from - b.from || a.visit.id.localeCompare(b.visit.id));
+  const sorted = visits
+    .filter((visit) => !visit.cancelledAt)
+    .map((visit) => ({ visit, from: minuteOf(visit.startsAt), to: minuteOf(visit.startsAt) + visit.minutes }))
+    .sort((a, b) => a.from - b.from || a.visit.id.localeCompare(b.visit.id));
   for (const each of sorted) {
     if (group.length > 0 && group.every((other) => other.to <= each.from)) close();
     const taken = new Set(group.filter((other) => other.to > each.from).map((other) => other.column));

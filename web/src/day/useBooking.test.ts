@@ -3,20 +3,30 @@ import { installBrowser, type Answer, type Sent } from '../testing/browser.ts';
 import { useDay } from '../stores/day.ts';
 import { useBooking } from './useBooking.ts';
 
-interface Held { id: string; athleteName: string; startsAt: string; minutes: number; revision: number; cancelledAt: string | null }
+interface Held {
+  id: string;
+  athleteName: string;
+  startsAt: string;
+  minutes: number;
+  revision: number;
+  cancelledAt: string | null;
+}
 const AT = (hour: number) => `2026-11-25T${String(hour).padStart(2, '0')}:00:00.000Z`;
 
 /** A server that keeps one day's visits and refuses time that is taken. */
 function server(visits: Held[]) {
   const respond = ({ method, path, body }: Sent): Answer => {
     if (path.endsWith('/practice')) return { status: 200, body: { name: 'P', timeZone: 'utc', today: '2026-11-25' } };
-    if (method === 'GET') return { status: 200, body: { date: '2026-11-25', visits: visits.filter((each) => !each.cancelledAt), events: [], unfinished: [] } };
+    if (method === 'GET')
+      return { status: 200, body: { date: '2026-11-25', visits: visits.filter((each) => !each.cancelledAt), events: [], unfinished: [] } };
     const [, , , id, what] = path.split('/');
     const visit = visits.find((each) => each.id === id)!;
     const sent = body as { revision: number; startsAt?: string; minutes?: number; overlap?: boolean };
-    if (sent.revision !== visit.revision) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.' } };
+    if (sent.revision !== visit.revision)
+      return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.' } };
     const taken = visits.filter((each) => each !== visit && !each.cancelledAt && each.startsAt === (sent.startsAt ?? visit.startsAt));
-    if (what !== 'cancel' && taken.length > 0 && !sent.overlap) return { status: 409, body: { type: '/problems/overlaps', title: 'Overlaps', detail: 'Taken.', overlaps: taken } };
+    if (what !== 'cancel' && taken.length > 0 && !sent.overlap)
+      return { status: 409, body: { type: '/problems/overlaps', title: 'Overlaps', detail: 'Taken.', overlaps: taken } };
     if (what === 'booking') Object.assign(visit, { startsAt: sent.startsAt, minutes: sent.minutes });
     else visit.cancelledAt = what === 'cancel' ? AT(1) : null;
     visit.revision += 1;

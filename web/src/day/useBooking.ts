@@ -31,7 +31,8 @@ export function useBooking() {
 
   /** Latest revision of each visit that was changed here: one that was cancelled may no longer be on any list. */
   const revisions = new Map<string, number>();
-  const visitNow = (id: string): DayVisit | undefined => day.page?.visits.find((visit) => visit.id === id) ?? day.page?.unfinished.find((visit) => visit.id === id);
+  const visitNow = (id: string): DayVisit | undefined =>
+    day.page?.visits.find((visit) => visit.id === id) ?? day.page?.unfinished.find((visit) => visit.id === id);
 
   async function send(id: string, path: string, body: object): Promise<void> {
     const revision = Math.max(visitNow(id)?.revision ?? 1, revisions.get(id) ?? 1);
@@ -53,7 +54,11 @@ export function useBooking() {
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       if (error.overlaps.length === 0) problem.value = error;
-      else question.value = { words: `This overlaps with ${error.overlaps.map((visit) => visit.athleteName).join(' and ')}.`, anyway: () => act(words, go, back, true) };
+      else
+        question.value = {
+          words: `This overlaps with ${error.overlaps.map((visit) => visit.athleteName).join(' and ')}.`,
+          anyway: () => act(words, go, back, true),
+        };
     }
   }
 
@@ -61,11 +66,25 @@ export function useBooking() {
   function place(id: string, to: Place, words: string): Promise<void> {
     const { startsAt, minutes } = visitNow(id)!;
     if (startsAt === to.startsAt && minutes === to.minutes) return Promise.resolve();
-    return act(words, (overlap) => send(id, 'booking', { ...to, overlap }), () => send(id, 'booking', { startsAt, minutes, overlap: true }));
+    return act(
+      words,
+      (overlap) => send(id, 'booking', { ...to, overlap }),
+      () => send(id, 'booking', { startsAt, minutes, overlap: true }),
+    );
   }
 
-  const cancel = (id: string) => act(`${visitNow(id)?.athleteName} is cancelled`, () => send(id, 'cancel', {}), () => send(id, 'restore', { overlap: true }));
-  const restore = (id: string) => act(`${visitNow(id)?.athleteName} is back on the day`, (overlap) => send(id, 'restore', { overlap }), () => send(id, 'cancel', {}));
+  const cancel = (id: string) =>
+    act(
+      `${visitNow(id)?.athleteName} is cancelled`,
+      () => send(id, 'cancel', {}),
+      () => send(id, 'restore', { overlap: true }),
+    );
+  const restore = (id: string) =>
+    act(
+      `${visitNow(id)?.athleteName} is back on the day`,
+      (overlap) => send(id, 'restore', { overlap }),
+      () => send(id, 'cancel', {}),
+    );
 
   async function undo(): Promise<void> {
     const last = done.value.at(-1);

@@ -29,7 +29,9 @@ export function useConnection(url: () => string | null, listen: (message: Device
     if (address === null || wanted) return;
     wanted = true;
     attempt = 0;
-    watchdog = setInterval(() => { if (state.value === 'on' && performance.now() - lastHeard > SILENT_MS) socket?.close(); }, 500);
+    watchdog = setInterval(() => {
+      if (state.value === 'on' && performance.now() - lastHeard > SILENT_MS) socket?.close();
+    }, 500);
     open(address);
   }
 
@@ -54,7 +56,12 @@ export function useConnection(url: () => string | null, listen: (message: Device
       socket = null;
       if (!wanted) return;
       state.value = 'lost';
-      timer = setTimeout(() => { if (wanted) open(address); }, RETRY_MS[Math.min(attempt++, RETRY_MS.length - 1)]);
+      timer = setTimeout(
+        () => {
+          if (wanted) open(address);
+        },
+        RETRY_MS[Math.min(attempt++, RETRY_MS.length - 1)],
+      );
     };
   }
 
@@ -78,4 +85,9 @@ export function useConnection(url: () => string | null, listen: (message: Device
   return { state, name, battery, refused, connect, disconnect, play };
 }
 
-export const STATE_WORDS: Record<ConnectionState, string> = { off: 'not connected', connecting: 'looking for it', on: 'connected', lost: 'lost, looking for it' };
+export const STATE_WORDS: Record<ConnectionState, string> = {
+  off: 'not connected',
+  connecting: 'looking for it',
+  on: 'connected',
+  lost: 'lost, looking for it',
+};

@@ -14,7 +14,9 @@ async function open() {
   const socket = FakeSocket.made.at(-1)!;
   socket.say({ type: 'hello', protocol: 1, device: 'force-gauge', name: 'Gauge, stand-in', rate: 50 });
   let [t, seq] = [0, 0];
-  const press = (n: number, seconds: number) => { for (let i = 0; i < seconds * 50; i++) socket.say({ type: 'force', t: (t += 20), seq: (seq += 1), n, battery: 1, button: false }); };
+  const press = (n: number, seconds: number) => {
+    for (let i = 0; i < seconds * 50; i++) socket.say({ type: 'force', t: (t += 20), seq: (seq += 1), n, battery: 1, button: false });
+  };
   return { gauge, socket, press };
 }
 

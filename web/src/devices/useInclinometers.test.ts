@@ -17,17 +17,48 @@ async function open() {
   const device = useInclinometers();
   const taken: number[] = [];
   let pressed = 0;
-  device.assign(slr, (value) => taken.push(value), () => { pressed += 1; });
+  device.assign(
+    slr,
+    (value) => taken.push(value),
+    () => {
+      pressed += 1;
+    },
+  );
   device.connect();
   const socket = () => FakeSocket.made.at(-1)!;
   socket().say({ type: 'hello', protocol: 1, device: 'inclinometers', name: 'Pair', rate: 50 });
   let [t, seq] = [0, 0];
   const sample = (deg: number, off: Partial<Record<Axis, number>> = {}, button = false) => {
-    const outside = Object.entries(off).reduce((turned, [axis, by]) => multiply(turned, about(AXES[axis as Axis], by)), { w: 1, x: 0, y: 0, z: 0 });
-    socket().say({ type: 'orientation', t: (t += 20), seq: (seq += 1), a: [1, 0, 0, 0], b: tuple(multiply(outside, about(AXES.y, deg))), battery: 0.5, button });
+    const outside = Object.entries(off).reduce((turned, [axis, by]) => multiply(turned, about(AXES[axis as Axis], by)), {
+      w: 1,
+      x: 0,
+      y: 0,
+      z: 0,
+    });
+    socket().say({
+      type: 'orientation',
+      t: (t += 20),
+      seq: (seq += 1),
+      a: [1, 0, 0, 0],
+      b: tuple(multiply(outside, about(AXES.y, deg))),
+      battery: 0.5,
+      button,
+    });
   };
-  const hold = (deg: number, seconds: number, off?: Partial<Record<Axis, number>>) => { for (let i = 0; i < seconds * 50; i++) sample(deg, off); };
-  return { device, socket, sample, hold, taken, pressed: () => pressed, skip: (samples: number) => { seq += samples; } };
+  const hold = (deg: number, seconds: number, off?: Partial<Record<Axis, number>>) => {
+    for (let i = 0; i < seconds * 50; i++) sample(deg, off);
+  };
+  return {
+    device,
+    socket,
+    sample,
+    hold,
+    taken,
+    pressed: () => pressed,
+    skip: (samples: number) => {
+      seq += samples;
+    },
+  };
 }
 
 test('zeroed, moved and held: one value; back at rest none', async () => {
@@ -79,7 +110,11 @@ test('a line that breaks is made again by itself; the zero is kept; another moti
   socket().say({ type: 'hello', protocol: 1, device: 'inclinometers', name: 'Pair', rate: 50 });
   hold(30, 0.1);
   expect([device.state, Math.round(device.value!)]).toEqual(['on', 30]);
-  device.assign(motionOf('hip-abduction'), () => {}, () => {});
+  device.assign(
+    motionOf('hip-abduction'),
+    () => {},
+    () => {},
+  );
   expect(device.value).toBeNull();
   device.disconnect();
   socket().onmessage?.({ data: 'nonsense' });

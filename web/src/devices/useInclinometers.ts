@@ -1,6 +1,19 @@
 import { computed, ref, shallowRef } from 'vue';
 import { defineStore } from 'pinia';
-import { decompose, motionAxis, NOT_STEADY, offPlaneWords, relative, startAt, takeSample, type DeviceMessage, type PlaneAngle, type QuaternionTuple, type SensorPair, type SteadyState } from '@pace-bend/core/device';
+import {
+  decompose,
+  motionAxis,
+  NOT_STEADY,
+  offPlaneWords,
+  relative,
+  startAt,
+  takeSample,
+  type DeviceMessage,
+  type PlaneAngle,
+  type QuaternionTuple,
+  type SensorPair,
+  type SteadyState,
+} from '@pace-bend/core/device';
 import type { Motion } from '@pace-bend/core/body';
 import { usePractice } from '../stores/practice.ts';
 import { useConnection } from './connection.ts';

@@ -20,7 +20,11 @@ const lines: Plugin = {
   beforeDatasetsDraw({ ctx, chartArea: { left, right }, scales }) {
     const y = (value: number) => scales.y!.getPixelForValue(value);
     ctx.save();
-    for (const [estimate, fill, dash, words] of [[props.result.bias, '--band', [], 'mean'], [props.result.upper, '--sun-soft', [6, 4], 'upper limit'], [props.result.lower, '--sun-soft', [6, 4], 'lower limit']] as const) {
+    for (const [estimate, fill, dash, words] of [
+      [props.result.bias, '--band', [], 'mean'],
+      [props.result.upper, '--sun-soft', [6, 4], 'upper limit'],
+      [props.result.lower, '--sun-soft', [6, 4], 'lower limit'],
+    ] as const) {
       ctx.fillStyle = colour(fill);
       ctx.globalAlpha = 0.7;
       ctx.fillRect(left, y(estimate.high), right - left, y(estimate.low) - y(estimate.high));
@@ -53,15 +57,49 @@ function config(): ChartConfiguration {
   const all = [upper.high, lower.low, 0, ...points.map((point) => point.difference)];
   const margin = (Math.max(...all) - Math.min(...all)) * 0.08 || 1;
   return {
-    type: 'scatter', plugins: [lines],
-    data: { datasets: [{ label: 'sides', data: points.map((point) => ({ x: point.mean, y: point.difference })), pointRadius: 5, pointBorderWidth: 2, pointBackgroundColor: colour('--paper'), pointBorderColor: colour('--spruce') }] },
+    type: 'scatter',
+    plugins: [lines],
+    data: {
+      datasets: [
+        {
+          label: 'sides',
+          data: points.map((point) => ({ x: point.mean, y: point.difference })),
+          pointRadius: 5,
+          pointBorderWidth: 2,
+          pointBackgroundColor: colour('--paper'),
+          pointBorderColor: colour('--spruce'),
+        },
+      ],
+    },
     options: {
-      animation: false, responsive: true, maintainAspectRatio: false,
+      animation: false,
+      responsive: true,
+      maintainAspectRatio: false,
       scales: {
-        x: { grace: '6%', title: { display: true, text: 'Mean of both', ...text }, grid: { display: false }, border: { color: colour('--line') }, ticks: { ...text, maxTicksLimit: 8, callback: (value) => formatValue(Number(value), props.unit, 0) } },
-        y: { title: { display: true, text: `${props.names[0].replace('the ', '')} − ${props.names[1].replace('the ', '')}`, ...text }, min: Math.min(...all) - margin, max: Math.max(...all) + margin, grid: { color: colour('--line-faint') }, border: { display: false }, ticks: { ...text, maxTicksLimit: 8, callback: (value) => formatSigned(Number(value), props.unit, 0) } },
+        x: {
+          grace: '6%',
+          title: { display: true, text: 'Mean of both', ...text },
+          grid: { display: false },
+          border: { color: colour('--line') },
+          ticks: { ...text, maxTicksLimit: 8, callback: (value) => formatValue(Number(value), props.unit, 0) },
+        },
+        y: {
+          title: { display: true, text: `${props.names[0].replace('the ', '')} − ${props.names[1].replace('the ', '')}`, ...text },
+          min: Math.min(...all) - margin,
+          max: Math.max(...all) + margin,
+          grid: { color: colour('--line-faint') },
+          border: { display: false },
+          ticks: { ...text, maxTicksLimit: 8, callback: (value) => formatSigned(Number(value), props.unit, 0) },
+        },
       },
-      plugins: { tooltip: { displayColors: false, callbacks: { label: (item) => `${formatSigned(Number(item.parsed.y), props.unit)} at ${formatValue(Number(item.parsed.x), props.unit)}` } } },
+      plugins: {
+        tooltip: {
+          displayColors: false,
+          callbacks: {
+            label: (item) => `${formatSigned(Number(item.parsed.y), props.unit)} at ${formatValue(Number(item.parsed.x), props.unit)}`,
+          },
+        },
+      },
     },
   };
 }
@@ -76,7 +114,9 @@ onBeforeUnmount(() => chart?.destroy());
 </script>
 
 <template>
-  <div class="plot"><canvas ref="canvas" role="img" :aria-label="`Differences of ${result.n} sides against their means. ${result.words}`" /></div>
+  <div class="plot">
+    <canvas ref="canvas" role="img" :aria-label="`Differences of ${result.n} sides against their means. ${result.words}`" />
+  </div>
 </template>
 
 <style scoped>

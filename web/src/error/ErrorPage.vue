@@ -34,17 +34,34 @@ const known = computed(() => knowledgeOf(studies.studies.value));
 /** Own studies and what repeats within visits say, one row for each motion and instrument that either knows. */
 const mine = computed(() => {
   const me = session.me!.id;
-  const keys = new Set([...known.value.own.filter((own) => own.examinerId === me), ...studies.within.value].map((each) => `${each.motionId}/${each.instrument}`));
+  const keys = new Set(
+    [...known.value.own.filter((own) => own.examinerId === me), ...studies.within.value].map(
+      (each) => `${each.motionId}/${each.instrument}`,
+    ),
+  );
   return [...keys].sort().map((key) => {
     const [motionId, instrument] = key.split('/') as [string, Instrument];
     const motion = motionOf(motionId);
     const used = errorOf(motion, { instrument, examinerId: me }, known.value, 'within');
     const own = known.value.own.some((each) => each.examinerId === me && each.motionId === motionId && each.instrument === instrument);
-    return { key, motion, instrument, used, own, within: studies.within.value.find((row) => row.motionId === motionId && row.instrument === instrument) ?? null };
+    return {
+      key,
+      motion,
+      instrument,
+      used,
+      own,
+      within: studies.within.value.find((row) => row.motionId === motionId && row.instrument === instrument) ?? null,
+    };
   });
 });
-const state = (study: Study) => (study.finishedAt ? `finished ${practice.shortDate(study.finishedAt)}${study.used ? ', in use' : ', not in use'}` : nextStep(study) ? 'being read' : 'read, not finished');
-const title = (study: Study) => `${motionOf(study.motionId).name}, ${study.instruments.map((each) => INSTRUMENT_WORDS[each].toLowerCase()).join(' against ')}`;
+const state = (study: Study) =>
+  study.finishedAt
+    ? `finished ${practice.shortDate(study.finishedAt)}${study.used ? ', in use' : ', not in use'}`
+    : nextStep(study)
+      ? 'being read'
+      : 'read, not finished';
+const title = (study: Study) =>
+  `${motionOf(study.motionId).name}, ${study.instruments.map((each) => INSTRUMENT_WORDS[each].toLowerCase()).join(' against ')}`;
 </script>
 
 <template>
@@ -55,19 +72,53 @@ const title = (study: Study) => `${motionOf(study.motionId).name}, ${study.instr
     <StudyResult v-if="open.finishedAt" :key="open.id" :study="open" :studies="studies" />
     <StudyRead v-else :key="open.id" :study="open" :studies="studies" @gone="show(null)" />
   </template>
-  <StudyForm v-else-if="beginning" :kind="beginning" :studies="studies" @begun="(study) => { beginning = null; show(study); }" @leave="beginning = null" />
+  <StudyForm
+    v-else-if="beginning"
+    :kind="beginning"
+    :studies="studies"
+    @begun="
+      (study) => {
+        beginning = null;
+        show(study);
+      }
+    "
+    @leave="beginning = null"
+  />
   <div v-else class="columns">
     <section class="card" aria-label="Your error">
       <h2>Your error</h2>
-      <p class="soft small">One reading of yours lies this far off, give or take. Between days athlete, position and hands are set up anew; within a day they stay, so the figure within a day is the smaller one as a rule, and says nothing about a change from visit to visit. “Default” means there is no study of your own yet.</p>
+      <p class="soft small">
+        One reading of yours lies this far off, give or take. Between days athlete, position and hands are set up anew; within a day they
+        stay, so the figure within a day is the smaller one as a rule, and says nothing about a change from visit to visit. “Default” means
+        there is no study of your own yet.
+      </p>
       <table v-if="mine.length > 0">
-        <thead><tr><td /><th scope="col">In use (SEM)</th><th scope="col">A change counts from</th><th scope="col">Within a day, last year</th></tr></thead>
+        <thead>
+          <tr>
+            <td />
+            <th scope="col">In use (SEM)</th>
+            <th scope="col">A change counts from</th>
+            <th scope="col">Within a day, last year</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="row in mine" :key="row.key">
-            <th scope="row"><b>{{ row.motion.name }}</b><span class="soft small">{{ row.motion.testPosition }} · {{ INSTRUMENT_WORDS[row.instrument].toLowerCase() }}</span></th>
-            <td><b class="num">±{{ formatValue(row.used.sem, row.motion.unit) }}</b><span class="soft small">{{ row.own ? row.used.source : 'default' }}</span></td>
+            <th scope="row">
+              <b>{{ row.motion.name }}</b><span class="soft small"
+                >{{ row.motion.testPosition }} · {{ INSTRUMENT_WORDS[row.instrument].toLowerCase() }}</span
+              >
+            </th>
+            <td>
+              <b class="num">±{{ formatValue(row.used.sem, row.motion.unit) }}</b
+              ><span class="soft small">{{ row.own ? row.used.source : 'default' }}</span>
+            </td>
             <td class="num">{{ formatValue(mdc95(row.used.sem), row.motion.unit) }}</td>
-            <td><template v-if="row.within"><span class="num">±{{ formatValue(row.within.sd, row.motion.unit) }}</span><span class="soft small">{{ row.within.sets }} {{ row.within.sets === 1 ? 'reading' : 'readings' }}</span></template><span v-else class="soft">–</span></td>
+            <td>
+              <template v-if="row.within"
+                ><span class="num">±{{ formatValue(row.within.sd, row.motion.unit) }}</span
+                ><span class="soft small">{{ row.within.sets }} {{ row.within.sets === 1 ? 'reading' : 'readings' }}</span></template
+              ><span v-else class="soft">–</span>
+            </td>
           </tr>
         </tbody>
       </table>
@@ -75,13 +126,30 @@ const title = (study: Study) => `${motionOf(study.motionId).name}, ${study.instr
     </section>
     <section class="card" aria-label="Studies">
       <h2>Studies</h2>
-      <div class="choices"><Button type="primary" @click="beginning = 'repeatability'">Study how well you repeat</Button><Button @click="beginning = 'agreement'">Compare two instruments</Button></div>
-      <p v-if="studies.studies.value.length === 0" class="soft">None yet. Twelve sides read three times take half an hour, and from then on the program knows your own error.</p>
+      <div class="choices">
+        <Button type="primary" @click="beginning = 'repeatability'">Study how well you repeat</Button
+        ><Button @click="beginning = 'agreement'">Compare two instruments</Button>
+      </div>
+      <p v-if="studies.studies.value.length === 0" class="soft">
+        None yet. Twelve sides read three times take half an hour, and from then on the program knows your own error.
+      </p>
       <ul v-else class="plain">
         <li v-for="study in studies.studies.value" :key="study.id">
           <button type="button" class="study" @click="show(study)">
             <PosedFigure :motion="motionOf(study.motionId)" :size="48" decorative />
-            <span><b>{{ title(study) }}</b><span class="soft small">{{ study.kind === 'agreement' ? 'two instruments' : study.examinerIds.length === 1 ? 'one examiner' : `${study.examinerIds.length} examiners` }} · {{ study.subjects.length }} sides × {{ study.trials }} · {{ state(study) }}</span></span>
+            <span
+              ><b>{{ title(study) }}</b
+              ><span class="soft small"
+                >{{
+                  study.kind === 'agreement'
+                    ? 'two instruments'
+                    : study.examinerIds.length === 1
+                      ? 'one examiner'
+                      : `${study.examinerIds.length} examiners`
+                }}
+                · {{ study.subjects.length }} sides × {{ study.trials }} · {{ state(study) }}</span
+              ></span
+            >
           </button>
         </li>
       </ul>

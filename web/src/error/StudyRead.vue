@@ -23,7 +23,16 @@ const order = computed(() => studyOrder(props.study));
 const values = shallowRef(props.study.values);
 const step = computed(() => nextStep({ ...props.study, values: values.value }));
 const done = computed(() => order.value.filter(({ subject, part, trial }) => values.value[subject]![part]![trial] !== null).length);
-const last = computed(() => (step.value ? order.value[order.value.findIndex((each) => each.subject === step.value!.subject && each.part === step.value!.part && each.trial === step.value!.trial) - 1] : order.value.at(-1)) ?? null);
+const last = computed(
+  () =>
+    (step.value
+      ? order.value[
+          order.value.findIndex(
+            (each) => each.subject === step.value!.subject && each.part === step.value!.part && each.trial === step.value!.trial,
+          ) - 1
+        ]
+      : order.value.at(-1)) ?? null,
+);
 const who = computed(() => (step.value ? props.study.subjects[step.value.subject]! : null));
 const part = computed(() => {
   if (!step.value) return '';
@@ -36,7 +45,10 @@ const wrong = ref<string | null>(null);
 const input = ref<HTMLInputElement | null>(null);
 onMounted(() => input.value?.focus());
 
-const withValue = (at: { subject: number; part: number; trial: number }, value: number | null) => values.value.map((row, s) => (s !== at.subject ? row : row.map((trials, p) => (p !== at.part ? trials : trials.map((each, t) => (t === at.trial ? value : each))))));
+const withValue = (at: { subject: number; part: number; trial: number }, value: number | null) =>
+  values.value.map((row, s) =>
+    s !== at.subject ? row : row.map((trials, p) => (p !== at.part ? trials : trials.map((each, t) => (t === at.trial ? value : each)))),
+  );
 
 const waiting = computed(() => props.studies.waiting(props.study));
 const refused = computed(() => waiting.value.find((change) => change.refusal !== null) ?? null);
@@ -45,7 +57,10 @@ const save = () => props.studies.write(props.study, values.value);
 function keep(): void {
   if (!step.value) return;
   const trial = parseTrial(typed.value, motion.value);
-  if (!trial.ok) { wrong.value = trial.message; return; }
+  if (!trial.ok) {
+    wrong.value = trial.message;
+    return;
+  }
   wrong.value = null;
   values.value = withValue(step.value, trial.value);
   typed.value = '';
@@ -60,16 +75,19 @@ function takeBack(): void {
 }
 const blocked = computed(() => unfinishedBecause({ ...props.study, values: values.value }));
 /** Finishes it once every value is on the server. */
-const finish = () => run(async () => {
-  await props.studies.flush(props.study);
-  if (refused.value) return;
-  if (waiting.value.length > 0) throw new ApiProblem('not-sent-yet', 'The last values are not on the server yet. The study is finished once they are.');
-  await props.studies.finish(props.study);
-});
-const drop = () => run(async () => {
-  await props.studies.drop(props.study);
-  emit('gone');
-});
+const finish = () =>
+  run(async () => {
+    await props.studies.flush(props.study);
+    if (refused.value) return;
+    if (waiting.value.length > 0)
+      throw new ApiProblem('not-sent-yet', 'The last values are not on the server yet. The study is finished once they are.');
+    await props.studies.finish(props.study);
+  });
+const drop = () =>
+  run(async () => {
+    await props.studies.drop(props.study);
+    emit('gone');
+  });
 </script>
 
 <template>
@@ -79,7 +97,9 @@ const drop = () => run(async () => {
         <h2>{{ motion.name }}</h2>
         <p class="soft">{{ motion.testPosition }} · {{ motion.landmarks }}</p>
       </div>
-      <p class="progress" role="status"><b class="num">{{ done }}</b> of <span class="num">{{ order.length }}</span> read</p>
+      <p class="progress" role="status">
+        <b class="num">{{ done }}</b> of <span class="num">{{ order.length }}</span> read
+      </p>
     </header>
     <progress :value="done" :max="order.length" aria-label="Readings done" />
     <ProblemNote v-if="problem" :problem="problem" />
@@ -87,16 +107,33 @@ const drop = () => run(async () => {
     <div v-if="step && who" class="now">
       <PosedFigure :motion="motion" :size="220" :shape="1.6" />
       <div>
-        <p class="who">{{ who.label }}<span v-if="who.side !== 'midline'">, {{ SIDE_WORDS[who.side].toLowerCase() }}</span></p>
+        <p class="who">
+          {{ who.label }}<span v-if="who.side !== 'midline'">, {{ SIDE_WORDS[who.side].toLowerCase() }}</span>
+        </p>
         <p class="soft">Trial {{ step.trial + 1 }} of {{ study.trials }}, {{ part }}. Set the position up afresh.</p>
-        <label><span class="sr-only">Value</span><input ref="input" v-model="typed" class="num value" inputmode="decimal" autocomplete="off" maxlength="8" :aria-invalid="wrong !== null" aria-describedby="study-wrong" @keydown.enter.prevent="keep"><span class="unit">{{ motion.unit === 'deg' ? '°' : 'cm' }}</span></label>
+        <label
+          ><span class="sr-only">Value</span
+          ><input
+            ref="input"
+            v-model="typed"
+            class="num value"
+            inputmode="decimal"
+            autocomplete="off"
+            maxlength="8"
+            :aria-invalid="wrong !== null"
+            aria-describedby="study-wrong"
+            @keydown.enter.prevent="keep"
+          /><span class="unit">{{ motion.unit === 'deg' ? '°' : 'cm' }}</span></label
+        >
         <p id="study-wrong" class="wrong" role="alert">{{ wrong ?? '' }}</p>
         <p class="soft small">Earlier values stay hidden until all is read. Enter keeps the value and goes on.</p>
       </div>
     </div>
     <p v-else>All is read.</p>
     <div class="choices">
-      <Button type="primary" :disabled="blocked !== null || busy" @click="finish">{{ step ? 'Finish early' : 'Show what came out' }}</Button>
+      <Button type="primary" :disabled="blocked !== null || busy" @click="finish">{{
+        step ? 'Finish early' : 'Show what came out'
+      }}</Button>
       <Button :disabled="last === null" @click="takeBack">Take the last one back</Button>
       <Button :disabled="busy" @click="drop">Drop the study</Button>
       <span v-if="blocked" class="soft small">{{ blocked }}</span>

@@ -24,8 +24,11 @@ const nameOf = (id: string) => props.studies.examiners.value.find((each) => each
 const tables = computed(() => {
   if (props.study.kind !== 'repeatability') return [];
   const own = props.study.examinerIds.map((id, part) => ({ title: nameOf(id), table: tableOf(props.study, part) }));
-  const between = props.study.examinerIds.length > 1 ? [{ title: 'Between examiners, means of the trials', table: partMeans(props.study) }] : [];
-  return [...own, ...between].filter(({ table }) => table.length >= 2).map(({ title, table }) => ({ title, result: repeatability(table, unit.value) }));
+  const between =
+    props.study.examinerIds.length > 1 ? [{ title: 'Between examiners, means of the trials', table: partMeans(props.study) }] : [];
+  return [...own, ...between]
+    .filter(({ table }) => table.length >= 2)
+    .map(({ title, table }) => ({ title, result: repeatability(table, unit.value) }));
 });
 const names = computed(() => props.study.instruments.map((each) => `the ${INSTRUMENT_WORDS[each].toLowerCase()}`) as [string, string]);
 const agreed = computed(() => {
@@ -33,7 +36,10 @@ const agreed = computed(() => {
   const pairs = partMeans(props.study).map(([first, second]) => ({ first: first!, second: second! }));
   return pairs.length >= 3 ? agreement(pairs, unit.value, names.value) : null;
 });
-const icc = ({ value, low, high }: Icc) => (value === null ? 'cannot be said' : `${formatNumber(value, 2)}${low === null || high === null ? '' : ` (${formatNumber(low, 2)} to ${formatNumber(high, 2)})`}`);
+const icc = ({ value, low, high }: Icc) =>
+  value === null
+    ? 'cannot be said'
+    : `${formatNumber(value, 2)}${low === null || high === null ? '' : ` (${formatNumber(low, 2)} to ${formatNumber(high, 2)})`}`;
 const square = (value: number) => formatNumber(value, 2);
 const canUse = computed(() => session.may('POST', '/studies/:id/use'));
 const use = () => run(() => props.studies.use(props.study, !props.study.used));
@@ -43,35 +49,83 @@ const use = () => run(() => props.studies.use(props.study, !props.study.used));
   <div class="result">
     <section class="card" aria-label="What came out">
       <h2>{{ motion.name }}, {{ motion.testPosition }}</h2>
-      <p class="soft">{{ study.kind === 'agreement' ? `${names[0]} against ${names[1]}` : INSTRUMENT_WORDS[study.instruments[0]!].toLowerCase() }} · {{ study.subjects.length }} sides × {{ study.trials }} trials, {{ study.spacing === 'one-day' ? 'all on one day' : 'each on a day of its own' }}</p>
+      <p class="soft">
+        {{ study.kind === 'agreement' ? `${names[0]} against ${names[1]}` : INSTRUMENT_WORDS[study.instruments[0]!].toLowerCase() }} ·
+        {{ study.subjects.length }} sides × {{ study.trials }} trials,
+        {{ study.spacing === 'one-day' ? 'all on one day' : 'each on a day of its own' }}
+      </p>
       <ProblemNote v-if="problem" :problem="problem" />
-      <p class="use"><b>{{ study.kind === 'agreement' ? (study.used ? 'The difference is taken into account when values of both are compared.' : 'A change of instrument is flagged; the difference is not taken into account.') : (study.used ? 'These errors are used for these examiners everywhere.' : 'Not in use: the defaults hold.') }}</b>
-        <Button v-if="canUse" size="small" :disabled="busy" @click="use">{{ study.used ? 'Stop using it' : study.kind === 'agreement' ? 'Take it into account' : 'Use it' }}</Button></p>
+      <p class="use">
+        <b>{{
+          study.kind === 'agreement'
+            ? study.used
+              ? 'The difference is taken into account when values of both are compared.'
+              : 'A change of instrument is flagged; the difference is not taken into account.'
+            : study.used
+              ? 'These errors are used for these examiners everywhere.'
+              : 'Not in use: the defaults hold.'
+        }}</b>
+        <Button v-if="canUse" size="small" :disabled="busy" @click="use">{{
+          study.used ? 'Stop using it' : study.kind === 'agreement' ? 'Take it into account' : 'Use it'
+        }}</Button>
+      </p>
     </section>
     <section v-for="each in tables" :key="each.title" class="card" :aria-label="each.title">
       <h2>{{ each.title }}</h2>
       <p class="sentence">{{ each.result.words }}</p>
       <div class="figures">
         <dl>
-          <dt>SEM</dt><dd><b class="num">{{ formatValue(each.result.sem, unit) }}</b> <span class="soft">{{ formatValue(each.result.semLow, unit) }} to {{ formatValue(each.result.semHigh, unit) }}</span></dd>
-          <dt>MDC95</dt><dd><b class="num">{{ formatValue(each.result.mdc, unit) }}</b></dd>
-          <dt>First to last trial</dt><dd class="num">{{ formatSigned(each.result.shift, unit) }}</dd>
+          <dt>SEM</dt>
+          <dd>
+            <b class="num">{{ formatValue(each.result.sem, unit) }}</b>
+            <span class="soft">{{ formatValue(each.result.semLow, unit) }} to {{ formatValue(each.result.semHigh, unit) }}</span>
+          </dd>
+          <dt>MDC95</dt>
+          <dd>
+            <b class="num">{{ formatValue(each.result.mdc, unit) }}</b>
+          </dd>
+          <dt>First to last trial</dt>
+          <dd class="num">{{ formatSigned(each.result.shift, unit) }}</dd>
         </dl>
         <table class="num">
-          <caption>Mean squares</caption>
+          <caption>
+            Mean squares
+          </caption>
           <tbody>
-            <tr><th scope="row">between sides</th><td>{{ square(each.result.squares.betweenRows) }}</td></tr>
-            <tr><th scope="row">within sides</th><td>{{ square(each.result.squares.withinRows) }}</td></tr>
-            <tr><th scope="row">between trials</th><td>{{ square(each.result.squares.betweenColumns) }}</td></tr>
-            <tr><th scope="row">error</th><td>{{ square(each.result.squares.error) }}</td></tr>
+            <tr>
+              <th scope="row">between sides</th>
+              <td>{{ square(each.result.squares.betweenRows) }}</td>
+            </tr>
+            <tr>
+              <th scope="row">within sides</th>
+              <td>{{ square(each.result.squares.withinRows) }}</td>
+            </tr>
+            <tr>
+              <th scope="row">between trials</th>
+              <td>{{ square(each.result.squares.betweenColumns) }}</td>
+            </tr>
+            <tr>
+              <th scope="row">error</th>
+              <td>{{ square(each.result.squares.error) }}</td>
+            </tr>
           </tbody>
         </table>
         <table>
-          <caption>Intraclass correlations, with 95 % limits</caption>
-          <tbody><tr v-for="one in each.result.iccs" :key="one.form"><th scope="row">ICC({{ one.form }})</th><td class="num">{{ icc(one) }}</td><td class="soft small">{{ ICC_WORDS[one.form] }}</td></tr></tbody>
+          <caption>
+            Intraclass correlations, with 95 % limits
+          </caption>
+          <tbody>
+            <tr v-for="one in each.result.iccs" :key="one.form">
+              <th scope="row">ICC({{ one.form }})</th>
+              <td class="num">{{ icc(one) }}</td>
+              <td class="soft small">{{ ICC_WORDS[one.form] }}</td>
+            </tr>
+          </tbody>
         </table>
       </div>
-      <p class="soft small">SEM = √ of the error's mean square, MDC95 = SEM · 1.96 · √2 (Weir 2005); forms and limits after Shrout and Fleiss 1979.</p>
+      <p class="soft small">
+        SEM = √ of the error's mean square, MDC95 = SEM · 1.96 · √2 (Weir 2005); forms and limits after Shrout and Fleiss 1979.
+      </p>
     </section>
     <section v-if="agreed" class="card" aria-label="Agreement">
       <h2>Agreement</h2>
@@ -79,11 +133,25 @@ const use = () => run(() => props.studies.use(props.study, !props.study.used));
       <div class="figures plot">
         <AgreementPlot :result="agreed" :unit="unit" :names="names" />
         <dl>
-          <dt>Mean difference</dt><dd><b class="num">{{ formatSigned(agreed.bias.value, unit) }}</b> <span class="soft">{{ formatSigned(agreed.bias.low, unit) }} to {{ formatSigned(agreed.bias.high, unit) }}</span></dd>
-          <dt>SD of differences</dt><dd class="num">{{ formatValue(agreed.sd, unit) }}</dd>
-          <dt>Upper limit</dt><dd><b class="num">{{ formatSigned(agreed.upper.value, unit) }}</b> <span class="soft">{{ formatSigned(agreed.upper.low, unit) }} to {{ formatSigned(agreed.upper.high, unit) }}</span></dd>
-          <dt>Lower limit</dt><dd><b class="num">{{ formatSigned(agreed.lower.value, unit) }}</b> <span class="soft">{{ formatSigned(agreed.lower.low, unit) }} to {{ formatSigned(agreed.lower.high, unit) }}</span></dd>
-          <dt>Sides</dt><dd class="num">{{ agreed.n }}</dd>
+          <dt>Mean difference</dt>
+          <dd>
+            <b class="num">{{ formatSigned(agreed.bias.value, unit) }}</b>
+            <span class="soft">{{ formatSigned(agreed.bias.low, unit) }} to {{ formatSigned(agreed.bias.high, unit) }}</span>
+          </dd>
+          <dt>SD of differences</dt>
+          <dd class="num">{{ formatValue(agreed.sd, unit) }}</dd>
+          <dt>Upper limit</dt>
+          <dd>
+            <b class="num">{{ formatSigned(agreed.upper.value, unit) }}</b>
+            <span class="soft">{{ formatSigned(agreed.upper.low, unit) }} to {{ formatSigned(agreed.upper.high, unit) }}</span>
+          </dd>
+          <dt>Lower limit</dt>
+          <dd>
+            <b class="num">{{ formatSigned(agreed.lower.value, unit) }}</b>
+            <span class="soft">{{ formatSigned(agreed.lower.low, unit) }} to {{ formatSigned(agreed.lower.high, unit) }}</span>
+          </dd>
+          <dt>Sides</dt>
+          <dd class="num">{{ agreed.n }}</dd>
         </dl>
       </div>
       <p class="soft small">Limits of agreement, mean ± 1.96 SD, each with its 95 % confidence (Bland and Altman 1986).</p>

@@ -40,7 +40,10 @@ const wedge = (i: number) => {
   };
   return `M${point(-0.47, 26)}L${point(-0.47, RADIUS)}A${RADIUS} ${RADIUS} 0 0 1 ${point(0.47, RADIUS)}L${point(0.47, 26)}A26 26 0 0 0 ${point(-0.47, 26)}Z`;
 };
-const place = (i: number, radius: number) => ({ x: radius * Math.sin(i * 30 * (Math.PI / 180)), y: -radius * Math.cos(i * 30 * (Math.PI / 180)) });
+const place = (i: number, radius: number) => ({
+  x: radius * Math.sin(i * 30 * (Math.PI / 180)),
+  y: -radius * Math.cos(i * 30 * (Math.PI / 180)),
+});
 const order = (): readonly Hour[] => (props.data ? workOrder(props.data) : []);
 </script>
 
@@ -48,19 +51,40 @@ const order = (): readonly Hour[] => (props.data ? workOrder(props.data) : []);
   <div class="dial">
     <svg viewBox="-84 -84 168 168" width="190" height="190" role="group" :aria-label="label">
       <defs>
-        <pattern id="clock-tight" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="5" height="5" class="under" /><path d="M0 0V5" class="hatch" /></pattern>
-        <pattern id="clock-painful" width="6" height="6" patternUnits="userSpaceOnUse"><rect width="6" height="6" class="under painful" /><path d="M0 0L6 6M6 0L0 6" class="cross" /></pattern>
+        <pattern id="clock-tight" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="5" height="5" class="under" />
+          <path d="M0 0V5" class="hatch" />
+        </pattern>
+        <pattern id="clock-painful" width="6" height="6" patternUnits="userSpaceOnUse">
+          <rect width="6" height="6" class="under painful" />
+          <path d="M0 0L6 6M6 0L0 6" class="cross" />
+        </pattern>
       </defs>
       <g
-        v-for="(hour, i) in HOURS" :key="hour" ref="buttons" role="button" :tabindex="focused === i ? 0 : -1" class="hour" :class="stateOf(i)" :aria-label="`${hour} o’clock, ${stateOf(i)}`" :aria-disabled="disabled || undefined"
-        @click="set(i, NEXT[stateOf(i)]); focused = i" @keydown="onKey($event, i)" @focus="focused = i"
+        v-for="(hour, i) in HOURS"
+        :key="hour"
+        ref="buttons"
+        role="button"
+        :tabindex="focused === i ? 0 : -1"
+        class="hour"
+        :class="stateOf(i)"
+        :aria-label="`${hour} o’clock, ${stateOf(i)}`"
+        :aria-disabled="disabled || undefined"
+        @click="
+          set(i, NEXT[stateOf(i)]);
+          focused = i;
+        "
+        @keydown="onKey($event, i)"
+        @focus="focused = i"
       >
         <path :d="wedge(i)" :fill="stateOf(i) === 'free' ? undefined : `url(#clock-${stateOf(i)})`" />
         <text :x="place(i, 73).x" :y="place(i, 73).y" text-anchor="middle" dominant-baseline="central">{{ hour }}</text>
       </g>
       <text class="nothing" text-anchor="middle" dominant-baseline="central">{{ data ? '' : 'not done' }}</text>
     </svg>
-    <p class="small soft">12: {{ twelve }}<template v-if="order().length > 0">. Work {{ order().join(', then ') }}</template></p>
+    <p class="small soft">
+      12: {{ twelve }}<template v-if="order().length > 0">. Work {{ order().join(', then ') }}</template>
+    </p>
     <p class="small">
       <button v-if="!data && !disabled" type="button" class="link" @click="emit('change', FREE)">Free all round</button>
       <button v-if="data && !disabled" type="button" class="link" @click="emit('change', null)">Take it back</button>

@@ -24,7 +24,10 @@ function set(side: Side, patch: Partial<EndData>): void {
 const feels = END_FEELS.map(({ id, name, says }) => ({ value: id, label: name, hint: says }));
 const felts = FELT.map(({ id, name }) => ({ value: id, label: name }));
 const pains = Array.from({ length: 11 }, (_, value) => ({ value, label: String(value) }));
-const yesNo = [{ value: true, label: 'guards' }, { value: false, label: 'lets go' }];
+const yesNo = [
+  { value: true, label: 'guards' },
+  { value: false, label: 'lets go' },
+];
 </script>
 
 <template>
@@ -35,13 +38,38 @@ const yesNo = [{ value: true, label: 'guards' }, { value: false, label: 'lets go
       <p v-if="closed(side)" class="soft small">Not to be taken to its end today.</p>
       <template v-else>
         <p class="what">Under the hand</p>
-        <ChoiceRow :options="feels" :value="dataOf(side).endFeel" :label="`End feel, ${side}`" :disabled="visit.finished" @change="(endFeel) => set(side, { endFeel })" />
+        <ChoiceRow
+          :options="feels"
+          :value="dataOf(side).endFeel"
+          :label="`End feel, ${side}`"
+          :disabled="visit.finished"
+          @change="(endFeel) => set(side, { endFeel })"
+        />
         <p class="what">Felt</p>
-        <ChoiceRow :options="felts" :value="dataOf(side).felt" :label="`Where it is felt, ${side}`" :disabled="visit.finished" @change="(felt) => set(side, { felt })" />
+        <ChoiceRow
+          :options="felts"
+          :value="dataOf(side).felt"
+          :label="`Where it is felt, ${side}`"
+          :disabled="visit.finished"
+          @change="(felt) => set(side, { felt })"
+        />
         <p class="what">Pain</p>
-        <ChoiceRow tight :options="pains" :value="dataOf(side).pain" :label="`Pain at the end, ${side}`" :disabled="visit.finished" @change="(pain) => set(side, { pain })" />
+        <ChoiceRow
+          tight
+          :options="pains"
+          :value="dataOf(side).pain"
+          :label="`Pain at the end, ${side}`"
+          :disabled="visit.finished"
+          @change="(pain) => set(side, { pain })"
+        />
         <p class="what">The athlete</p>
-        <ChoiceRow :options="yesNo" :value="dataOf(side).guarding" :label="`Guarding, ${side}`" :disabled="visit.finished" @change="(guarding) => set(side, { guarding })" />
+        <ChoiceRow
+          :options="yesNo"
+          :value="dataOf(side).guarding"
+          :label="`Guarding, ${side}`"
+          :disabled="visit.finished"
+          @change="(guarding) => set(side, { guarding })"
+        />
         <p v-if="findings.problemOf(placeOf(side))" class="wrong small" role="alert">{{ findings.problemOf(placeOf(side)) }}</p>
       </template>
     </section>

@@ -17,7 +17,11 @@ defineProps<{ findings: Findings }>();
 const visit = useVisit();
 
 const KINDS = [
-  { value: 'clock', label: 'Clock' }, { value: 'glide', label: 'Glides' }, { value: 'leg-length', label: 'Leg length' }, { value: 'press', label: 'Press tests' }, { value: 'force', label: 'Force' },
+  { value: 'clock', label: 'Clock' },
+  { value: 'glide', label: 'Glides' },
+  { value: 'leg-length', label: 'Leg length' },
+  { value: 'press', label: 'Press tests' },
+  { value: 'force', label: 'Force' },
 ] as const;
 const open = ref<Exclude<FindingKind, 'end'> | null>(null);
 const clock = ref<ClockId>('hip');
@@ -28,7 +32,8 @@ const SIDES = ['left', 'right'] as const;
 const told = computed(() => visit.findings.filter((each) => each.kind !== 'end'));
 const last = computed(() => currentFindings(visit.file!.lastFindings).filter((each) => each.kind !== 'end'));
 const shown = computed(() => (told.value.length > 0 ? told.value : last.value));
-const line = (each: (typeof told.value)[number]) => `${subjectWords(each)}${each.side === 'midline' ? '' : `, ${SIDE_WORDS[each.side].toLowerCase()}`}`;
+const line = (each: (typeof told.value)[number]) =>
+  `${subjectWords(each)}${each.side === 'midline' ? '' : `, ${SIDE_WORDS[each.side].toLowerCase()}`}`;
 </script>
 
 <template>
@@ -40,13 +45,31 @@ const line = (each: (typeof told.value)[number]) => `${subjectWords(each)}${each
     </header>
 
     <div v-if="open === 'clock'" class="body">
-      <ChoiceRow :options="clocks" :value="clock" label="Joint" @change="(id) => { if (id) clock = id; }" />
+      <ChoiceRow
+        :options="clocks"
+        :value="clock"
+        label="Joint"
+        @change="
+          (id) => {
+            if (id) clock = id;
+          }
+        "
+      />
       <div class="pair">
         <div v-for="side in SIDES" :key="side">
           <h3>{{ SIDE_WORDS[side] }}</h3>
-          <ClockDial :data="findings.read<'clock'>({ kind: 'clock', subject: clock, side })" :label="`Clock, ${side}`" :twelve="twelve" :disabled="visit.finished" @change="(data) => findings.write({ kind: 'clock', subject: clock, side, data })" />
+          <ClockDial
+            :data="findings.read<'clock'>({ kind: 'clock', subject: clock, side })"
+            :label="`Clock, ${side}`"
+            :twelve="twelve"
+            :disabled="visit.finished"
+            @change="(data) => findings.write({ kind: 'clock', subject: clock, side, data })"
+          />
         </div>
-        <p class="soft small keys">Press an hour: tight, painful, free. With keys: arrows go round, <span class="key">T</span> tight, <span class="key">P</span> painful, <span class="key">F</span> free. Three o’clock is outward on both sides.</p>
+        <p class="soft small keys">
+          Press an hour: tight, painful, free. With keys: arrows go round, <span class="key">T</span> tight,
+          <span class="key">P</span> painful, <span class="key">F</span> free. Three o’clock is outward on both sides.
+        </p>
       </div>
     </div>
     <div v-else-if="open === 'glide'" class="body">
@@ -55,20 +78,35 @@ const line = (each: (typeof told.value)[number]) => `${subjectWords(each)}${each
         <div class="pair">
           <div v-for="side in SIDES" :key="side">
             <p class="soft small">{{ SIDE_WORDS[side] }}</p>
-            <GlideCross :data="findings.read<'glide'>({ kind: 'glide', subject: glide.id, side })" :label="`${glide.name}, ${side}`" :disabled="visit.finished" @change="(data) => findings.write({ kind: 'glide', subject: glide.id, side, data })" />
+            <GlideCross
+              :data="findings.read<'glide'>({ kind: 'glide', subject: glide.id, side })"
+              :label="`${glide.name}, ${side}`"
+              :disabled="visit.finished"
+              @change="(data) => findings.write({ kind: 'glide', subject: glide.id, side, data })"
+            />
           </div>
         </div>
       </div>
     </div>
-    <div v-else-if="open === 'leg-length'" class="body"><LegLength :data="findings.read<'leg-length'>({ kind: 'leg-length', subject: 'legs', side: 'midline' })" :disabled="visit.finished" @change="(data) => findings.write({ kind: 'leg-length', subject: 'legs', side: 'midline', data })" /></div>
+    <div v-else-if="open === 'leg-length'" class="body">
+      <LegLength
+        :data="findings.read<'leg-length'>({ kind: 'leg-length', subject: 'legs', side: 'midline' })"
+        :disabled="visit.finished"
+        @change="(data) => findings.write({ kind: 'leg-length', subject: 'legs', side: 'midline', data })"
+      />
+    </div>
     <div v-else-if="open === 'press'" class="body"><PressTests :findings="findings" :disabled="visit.finished" /></div>
     <div v-else-if="open === 'force'" class="body"><ForceTests :findings="findings" :disabled="visit.finished" /></div>
 
     <ul v-if="shown.length > 0" class="told small" aria-label="What was found">
       <li v-if="told.length === 0" class="soft">Last time:</li>
-      <li v-for="each in shown" :key="each.id"><b>{{ line(each) }}</b> {{ findingWords(each) }}</li>
+      <li v-for="each in shown" :key="each.id">
+        <b>{{ line(each) }}</b> {{ findingWords(each) }}
+      </li>
     </ul>
-    <p v-else-if="open === null" class="soft small">Nothing besides angles yet: tight hours of a joint, glides, leg length, presses, force.</p>
+    <p v-else-if="open === null" class="soft small">
+      Nothing besides angles yet: tight hours of a joint, glides, leg length, presses, force.
+    </p>
   </section>
 </template>
 

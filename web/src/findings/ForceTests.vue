@@ -22,14 +22,23 @@ const wrong = reactive<Record<string, string>>({});
 const keyOf = (subject: ForceId, side: string) => `${subject}/${side}`;
 
 const trials = (subject: ForceId, side: 'left' | 'right') => props.findings.read<'force'>(placeOf(subject, side))?.trialsN ?? [];
-const text = (subject: ForceId, side: 'left' | 'right') => typed[keyOf(subject, side)] ?? trials(subject, side).map((each) => Math.round(each)).join(' ');
-const best = (subject: ForceId, side: 'left' | 'right') => (trials(subject, side).length > 0 ? `${Math.round(Math.max(...trials(subject, side)))} N` : '');
+const text = (subject: ForceId, side: 'left' | 'right') =>
+  typed[keyOf(subject, side)] ??
+  trials(subject, side)
+    .map((each) => Math.round(each))
+    .join(' ');
+const best = (subject: ForceId, side: 'left' | 'right') =>
+  trials(subject, side).length > 0 ? `${Math.round(Math.max(...trials(subject, side)))} N` : '';
 
 function enter(subject: ForceId, side: 'left' | 'right'): void {
   const key = keyOf(subject, side);
   const words = typed[key];
   if (words === undefined) return;
-  const parts = words.trim().split(/[\s;/]+/).filter(Boolean).map((part) => Number(part.replace(',', '.')));
+  const parts = words
+    .trim()
+    .split(/[\s;/]+/)
+    .filter(Boolean)
+    .map((part) => Number(part.replace(',', '.')));
   delete wrong[key];
   if (parts.some((part) => !(part > 0 && part <= FORCE_MOST_N)) || parts.length > FORCE_TRIALS_MOST) {
     wrong[key] = `Up to ${FORCE_TRIALS_MOST} presses of 1 to ${FORCE_MOST_N} N, with a space between.`;
@@ -42,7 +51,10 @@ function enter(subject: ForceId, side: 'left' | 'right'): void {
 function aim(subject: ForceId, side: 'left' | 'right'): void {
   if (target.value?.subject === subject && target.value.side === side) return;
   target.value = { subject, side };
-  gauge.assign((presses) => { if (!props.disabled) props.findings.write({ ...placeOf(subject, side), data: { trialsN: presses.slice(-3).map((each) => Math.round(each)) } }); });
+  gauge.assign((presses) => {
+    if (!props.disabled)
+      props.findings.write({ ...placeOf(subject, side), data: { trialsN: presses.slice(-3).map((each) => Math.round(each)) } });
+  });
 }
 const isStandIn = computed(() => gauge.name.includes('stand-in'));
 const balance = computed(() => balances(visit.findings));
@@ -59,20 +71,57 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
       <template v-if="gauge.state === 'on'">
         <b class="num live" data-testid="live-force">{{ Math.round(gauge.now) }} N</b>
         <span v-if="gauge.pct !== null" class="num">{{ Math.round(gauge.pct) }} % of {{ Math.round(gauge.maximum!) }} N</span>
-        <span>{{ target ? `presses go to ${groupName(target.subject).toLowerCase()}, ${target.side}` : 'choose the field the presses go to' }}</span>
-        <button v-if="isStandIn && target" type="button" class="link" @click="gauge.play([{ do: 'press', pct: 92, seconds: 2 }, { do: 'hold', seconds: 1.2 }, { do: 'press', pct: 100, seconds: 2 }, { do: 'hold', seconds: 1.2 }, { do: 'press', pct: 96, seconds: 2 }, { do: 'hold', seconds: 1 }])">Let the stand-in press three times</button>
+        <span>{{
+          target ? `presses go to ${groupName(target.subject).toLowerCase()}, ${target.side}` : 'choose the field the presses go to'
+        }}</span>
+        <button
+          v-if="isStandIn && target"
+          type="button"
+          class="link"
+          @click="
+            gauge.play([
+              { do: 'press', pct: 92, seconds: 2 },
+              { do: 'hold', seconds: 1.2 },
+              { do: 'press', pct: 100, seconds: 2 },
+              { do: 'hold', seconds: 1.2 },
+              { do: 'press', pct: 96, seconds: 2 },
+              { do: 'hold', seconds: 1 },
+            ])
+          "
+        >
+          Let the stand-in press three times
+        </button>
       </template>
     </div>
     <table>
-      <thead><tr><td /><th scope="col">Left, N</th><th scope="col">Right, N</th></tr></thead>
+      <thead>
+        <tr>
+          <td />
+          <th scope="col">Left, N</th>
+          <th scope="col">Right, N</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="group in FORCES" :key="group.id">
-          <th scope="row"><b>{{ group.name }}</b><span class="soft small">{{ group.how }}</span></th>
+          <th scope="row">
+            <b>{{ group.name }}</b><span class="soft small">{{ group.how }}</span>
+          </th>
           <td v-for="side in SIDES" :key="side">
             <input
-              class="num" inputmode="decimal" autocomplete="off" maxlength="40" placeholder="best of three" :aria-label="`${group.name}, ${side}, newtons`" :value="text(group.id, side)" :readonly="disabled"
-              :aria-invalid="wrong[keyOf(group.id, side)] ? 'true' : undefined" @input="typed[keyOf(group.id, side)] = ($event.target as HTMLInputElement).value" @focus="aim(group.id, side)" @keydown.enter="enter(group.id, side)" @blur="enter(group.id, side)"
-            >
+              class="num"
+              inputmode="decimal"
+              autocomplete="off"
+              maxlength="40"
+              placeholder="best of three"
+              :aria-label="`${group.name}, ${side}, newtons`"
+              :value="text(group.id, side)"
+              :readonly="disabled"
+              :aria-invalid="wrong[keyOf(group.id, side)] ? 'true' : undefined"
+              @input="typed[keyOf(group.id, side)] = ($event.target as HTMLInputElement).value"
+              @focus="aim(group.id, side)"
+              @keydown.enter="enter(group.id, side)"
+              @blur="enter(group.id, side)"
+            />
             <b class="num best">{{ best(group.id, side) }}</b>
             <span v-if="wrong[keyOf(group.id, side)]" class="wrong small" role="alert">{{ wrong[keyOf(group.id, side)] }}</span>
           </td>
@@ -80,10 +129,14 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
       </tbody>
     </table>
     <ul v-if="balance.length > 0" class="small" aria-label="Balance of agonist and antagonist">
-      <li v-for="each in balance" :key="each.pair.agonist + each.side" :class="{ low: each.kind !== 'usual' }"><b>{{ groupName(each.pair.agonist) }} to {{ groupName(each.pair.antagonist).toLowerCase() }}, {{ each.side }}</b> {{ each.words }}</li>
+      <li v-for="each in balance" :key="each.pair.agonist + each.side" :class="{ low: each.kind !== 'usual' }">
+        <b>{{ groupName(each.pair.agonist) }} to {{ groupName(each.pair.antagonist).toLowerCase() }}, {{ each.side }}</b> {{ each.words }}
+      </li>
     </ul>
     <ul v-if="weaker.length > 0" class="small" aria-label="Weaker sides">
-      <li v-for="each in weaker" :key="each.group" class="low"><b>{{ groupName(each.group) }}</b> press {{ Math.round(100 * each.share) }} % of the other side on the {{ each.side }}</li>
+      <li v-for="each in weaker" :key="each.group" class="low">
+        <b>{{ groupName(each.group) }}</b> press {{ Math.round(100 * each.share) }} % of the other side on the {{ each.side }}
+      </li>
     </ul>
     <p v-if="balance.length > 0" class="soft small">Usual ranges are recalled from memory, an order of magnitude.</p>
   </div>

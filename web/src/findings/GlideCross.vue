@@ -20,9 +20,19 @@ const stateOf = (direction: Direction) => props.data?.[direction] ?? null;
 <template>
   <div class="cross" role="group" :aria-label="label">
     <button
-      v-for="direction in DIRECTIONS" :key="direction" type="button" :class="[direction, stateOf(direction)]" :disabled="disabled" :aria-label="`${direction}: ${stateOf(direction) ?? 'not tried'}`" @click="press(direction)"
-    ><b>{{ direction }}</b><span>{{ stateOf(direction) ? `${MARKS[stateOf(direction)!]} ${stateOf(direction)}` : '–' }}</span></button>
-    <svg viewBox="-20 -20 40 40" aria-hidden="true"><path d="M0 -16C9 -16 13 -6 11 3C9 12 4 16 0 16C-4 16 -9 12 -11 3C-13 -6 -9 -16 0 -16Z" /></svg>
+      v-for="direction in DIRECTIONS"
+      :key="direction"
+      type="button"
+      :class="[direction, stateOf(direction)]"
+      :disabled="disabled"
+      :aria-label="`${direction}: ${stateOf(direction) ?? 'not tried'}`"
+      @click="press(direction)"
+    >
+      <b>{{ direction }}</b><span>{{ stateOf(direction) ? `${MARKS[stateOf(direction)!]} ${stateOf(direction)}` : '–' }}</span>
+    </button>
+    <svg viewBox="-20 -20 40 40" aria-hidden="true">
+      <path d="M0 -16C9 -16 13 -6 11 3C9 12 4 16 0 16C-4 16 -9 12 -11 3C-13 -6 -9 -16 0 -16Z" />
+    </svg>
   </div>
 </template>
 
@@ -46,14 +56,32 @@ button {
   cursor: pointer;
 }
 
-.up { grid-area: up; margin: 0 -18px; }
-.down { grid-area: down; margin: 0 -18px; }
-.in { grid-area: in; }
-.out { grid-area: out; }
+.up {
+  grid-area: up;
+  margin: 0 -18px;
+}
+.down {
+  grid-area: down;
+  margin: 0 -18px;
+}
+.in {
+  grid-area: in;
+}
+.out {
+  grid-area: out;
+}
 
-.free { background: var(--spruce-soft); }
-.stiff { border-color: var(--sun-text); background: var(--sun-soft); }
-.painful { border-color: var(--clay); background: var(--clay-soft); }
+.free {
+  background: var(--spruce-soft);
+}
+.stiff {
+  border-color: var(--sun-text);
+  background: var(--sun-soft);
+}
+.painful {
+  border-color: var(--clay);
+  background: var(--clay-soft);
+}
 
 svg {
   grid-area: bone;

@@ -7,7 +7,11 @@ import ChoiceRow from '../parts/ChoiceRow.vue';
 const props = defineProps<{ data: LegLengthData | null; disabled: boolean }>();
 const emit = defineEmits<{ change: [data: LegLengthData | null] }>();
 
-const SHORTER = [{ value: 'left', label: 'left looks shorter' }, { value: 'even', label: 'even' }, { value: 'right', label: 'right looks shorter' }] as const;
+const SHORTER = [
+  { value: 'left', label: 'left looks shorter' },
+  { value: 'even', label: 'even' },
+  { value: 'right', label: 'right looks shorter' },
+] as const;
 
 function set(patch: Partial<LegLengthData>): void {
   const next = { shorter: 'even', byCm: null, afterPull: null, ...props.data, ...patch } as LegLengthData;
@@ -18,11 +22,35 @@ function set(patch: Partial<LegLengthData>): void {
 <template>
   <div class="legs">
     <p class="what">Ankle bones, lying on the back</p>
-    <ChoiceRow :options="SHORTER" :value="data?.shorter ?? null" label="Which leg looks shorter" :disabled="disabled" @change="(shorter) => (shorter === null ? emit('change', null) : set({ shorter }))" />
+    <ChoiceRow
+      :options="SHORTER"
+      :value="data?.shorter ?? null"
+      label="Which leg looks shorter"
+      :disabled="disabled"
+      @change="(shorter) => (shorter === null ? emit('change', null) : set({ shorter }))"
+    />
     <template v-if="data">
-      <label v-if="data.shorter !== 'even'" class="by">By about <InputNumber :value="data.byCm ?? undefined" :min="0" :max="8" :step="0.5" :disabled="disabled" aria-label="Centimetres shorter" @change="(value) => set({ byCm: typeof value === 'number' ? value : null })" /> cm</label>
+      <label v-if="data.shorter !== 'even'" class="by"
+        >By about
+        <InputNumber
+          :value="data.byCm ?? undefined"
+          :min="0"
+          :max="8"
+          :step="0.5"
+          :disabled="disabled"
+          aria-label="Centimetres shorter"
+          @change="(value) => set({ byCm: typeof value === 'number' ? value : null })"
+        />
+        cm</label
+      >
       <p class="what">After a gentle pull along the leg, 30 s</p>
-      <ChoiceRow :options="SHORTER" :value="data.afterPull" label="After the pull" :disabled="disabled" @change="(afterPull) => set({ afterPull })" />
+      <ChoiceRow
+        :options="SHORTER"
+        :value="data.afterPull"
+        label="After the pull"
+        :disabled="disabled"
+        @change="(afterPull) => set({ afterPull })"
+      />
       <p class="small">{{ findingWords({ kind: 'leg-length', data }) }}</p>
     </template>
   </div>

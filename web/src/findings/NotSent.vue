@@ -3,4 +3,6 @@
 defineProps<{ count: number }>();
 </script>
 
-<template><span v-if="count > 0" class="not-sent" role="status">{{ count }} not sent</span></template>
+<template>
+  <span v-if="count > 0" class="not-sent" role="status">{{ count }} not sent</span>
+</template>

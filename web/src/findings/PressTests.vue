@@ -12,12 +12,26 @@ const placeOf = (subject: PressId, side: 'left' | 'right') => ({ kind: 'press', 
 
 <template>
   <table class="presses">
-    <thead><tr><td /><th scope="col">Left</th><th scope="col">Right</th></tr></thead>
+    <thead>
+      <tr>
+        <td />
+        <th scope="col">Left</th>
+        <th scope="col">Right</th>
+      </tr>
+    </thead>
     <tbody>
       <tr v-for="press in PRESSES" :key="press.id">
-        <th scope="row"><b>{{ press.name }}</b><span class="soft small">{{ press.how }}</span></th>
+        <th scope="row">
+          <b>{{ press.name }}</b><span class="soft small">{{ press.how }}</span>
+        </th>
         <td v-for="side in SIDES" :key="side">
-          <ChoiceRow :options="answers" :value="findings.read<'press'>(placeOf(press.id, side))?.answer ?? null" :label="`${press.name}, ${side}`" :disabled="disabled" @change="(answer) => props.findings.write({ ...placeOf(press.id, side), data: answer === null ? null : { answer } })" />
+          <ChoiceRow
+            :options="answers"
+            :value="findings.read<'press'>(placeOf(press.id, side))?.answer ?? null"
+            :label="`${press.name}, ${side}`"
+            :disabled="disabled"
+            @change="(answer) => props.findings.write({ ...placeOf(press.id, side), data: answer === null ? null : { answer } })"
+          />
         </td>
       </tr>
     </tbody>

@@ -12,14 +12,26 @@ const visit = useVisit();
 const practice = usePractice();
 const open = ref(false);
 
-const rows = computed(() => visit.file!.readings.filter((each) => each.motionId === props.motion.id && each.side === props.side && each.moment === props.moment).slice(0, -1).reverse());
-const print = (trials: readonly number[]) => (trials.length === 0 ? 'withdrawn' : trials.map((trial) => formatValue(trial, props.motion.unit, Number.isInteger(trial) ? 0 : 1)).join(', '));
+const rows = computed(() =>
+  visit
+    .file!.readings.filter((each) => each.motionId === props.motion.id && each.side === props.side && each.moment === props.moment)
+    .slice(0, -1)
+    .reverse(),
+);
+const print = (trials: readonly number[]) =>
+  trials.length === 0
+    ? 'withdrawn'
+    : trials.map((trial) => formatValue(trial, props.motion.unit, Number.isInteger(trial) ? 0 : 1)).join(', ');
 </script>
 
 <template>
   <p v-if="rows.length > 0" class="small">
-    <button type="button" class="link" :aria-expanded="open" @click="open = !open">{{ rows.length === 1 ? 'Corrected once' : `Corrected ${rows.length} times` }}</button>
-    <span v-if="open"><span v-for="row in rows" :key="row.id" class="soft">{{ practice.timeOfDay(row.takenAt) }} {{ print(row.trials) }}</span></span>
+    <button type="button" class="link" :aria-expanded="open" @click="open = !open">
+      {{ rows.length === 1 ? 'Corrected once' : `Corrected ${rows.length} times` }}
+    </button>
+    <span v-if="open"
+      ><span v-for="row in rows" :key="row.id" class="soft">{{ practice.timeOfDay(row.takenAt) }} {{ print(row.trials) }}</span></span
+    >
   </p>
 </template>
 

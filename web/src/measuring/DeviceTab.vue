@@ -48,15 +48,25 @@ function onButton(): void {
 
 onMounted(() => device.assign(props.motion, (value) => void take(value), onButton));
 // Another side, another strap: the zero is the other limb's.
-watch(side, () => { device.zero = null; });
+watch(side, () => {
+  device.zero = null;
+});
 
 const isStandIn = computed(() => device.name.includes('stand-in'));
 /** Lets the simulated athlete be taken to the edge, held, and brought back. */
 function toTheEdge(): void {
   const { better, fan } = props.motion;
-  const known = visit.file!.past.findLast((reading) => reading.motionId === props.motion.id && reading.side === side.value)?.value ?? fan.min + 0.6 * (fan.max - fan.min);
+  const known =
+    visit.file!.past.findLast((reading) => reading.motionId === props.motion.id && reading.side === side.value)?.value ??
+    fan.min + 0.6 * (fan.max - fan.min);
   const edge = Math.max(8, (better === 'higher' ? 1 : -1) * (known - device.zeroValue));
-  device.play([{ do: 'plane', axis: motionAxis(props.motion)! }, { do: 'edge', deg: edge }, { do: 'move', to: edge + 15 }, { do: 'hold', seconds: 2.4 }, { do: 'move', to: 0 }]);
+  device.play([
+    { do: 'plane', axis: motionAxis(props.motion)! },
+    { do: 'edge', deg: edge },
+    { do: 'move', to: edge + 15 },
+    { do: 'hold', seconds: 2.4 },
+    { do: 'move', to: 0 },
+  ]);
 }
 </script>
 
@@ -65,26 +75,59 @@ function toTheEdge(): void {
     <p v-if="!practice.practice?.devices" class="soft small">No measuring device is set up on this machine. Trials are typed.</p>
     <template v-else>
       <div class="line">
-        <span class="state" :class="device.state" role="status">{{ device.state === 'on' ? device.name : `Inclinometers ${STATE_WORDS[device.state]}` }}</span>
-        <span v-if="device.state === 'on' && device.battery !== null" class="soft small">battery {{ Math.round(device.battery * 100) }} %</span>
+        <span class="state" :class="device.state" role="status">{{
+          device.state === 'on' ? device.name : `Inclinometers ${STATE_WORDS[device.state]}`
+        }}</span>
+        <span v-if="device.state === 'on' && device.battery !== null" class="soft small"
+          >battery {{ Math.round(device.battery * 100) }} %</span
+        >
         <Button v-if="device.state === 'off'" size="small" @click="device.connect()">Connect</Button>
         <Button v-else size="small" @click="device.disconnect()">Disconnect</Button>
       </div>
       <template v-if="device.state !== 'off'">
-        <ChoiceRow v-if="motion.sides.length > 1" :options="sides" :value="side" label="Side the sensors are on" @change="(chosen) => { if (chosen) side = chosen; }" />
-        <p class="live num" :class="{ off: device.warning !== null }" data-testid="live-angle">{{ device.value === null ? '–' : `${formatNumber(device.value, 1)}°` }}</p>
+        <ChoiceRow
+          v-if="motion.sides.length > 1"
+          :options="sides"
+          :value="side"
+          label="Side the sensors are on"
+          @change="
+            (chosen) => {
+              if (chosen) side = chosen;
+            }
+          "
+        />
+        <p class="live num" :class="{ off: device.warning !== null }" data-testid="live-angle">
+          {{ device.value === null ? '–' : `${formatNumber(device.value, 1)}°` }}
+        </p>
         <p v-if="device.state === 'lost'" class="care small" role="alert">The line is gone. What was read is kept, and so is the zero.</p>
         <p v-else-if="device.zero === null" class="small">Limb at rest, then zero.</p>
         <p v-else-if="device.warning" class="care small" role="alert">{{ device.warning }}: not counted</p>
         <p v-else class="small soft">Hold still at the edge: the value is taken by itself.</p>
         <div class="line">
-          <Button type="primary" :disabled="device.state !== 'on'" @click="device.setZero()">{{ device.zero === null ? 'Zero here' : 'Zero anew' }}</Button>
-          <label class="small">reads <InputNumber v-model:value="device.zeroValue" size="small" class="at-zero" :min="motion.possible.min" :max="motion.possible.max" :disabled="device.zero !== null" aria-label="Value at zero" />° here</label>
-          <label class="small"><input v-model="device.flipped" type="checkbox"> strapped the other way round</label>
+          <Button type="primary" :disabled="device.state !== 'on'" @click="device.setZero()">{{
+            device.zero === null ? 'Zero here' : 'Zero anew'
+          }}</Button>
+          <label class="small"
+            >reads
+            <InputNumber
+              v-model:value="device.zeroValue"
+              size="small"
+              class="at-zero"
+              :min="motion.possible.min"
+              :max="motion.possible.max"
+              :disabled="device.zero !== null"
+              aria-label="Value at zero"
+            />° here</label
+          >
+          <label class="small"><input v-model="device.flipped" type="checkbox" /> strapped the other way round</label>
         </div>
         <p v-if="lastTaken" class="small taken" aria-live="polite">Taken. {{ lastTaken }}</p>
         <p v-if="device.dropped > 0" class="soft small">{{ device.dropped }} samples were missed in between.</p>
-        <p v-if="isStandIn" class="small stand-in"><button type="button" class="link" :disabled="device.zero === null" @click="toTheEdge">Take the stand-in’s limb to the edge</button></p>
+        <p v-if="isStandIn" class="small stand-in">
+          <button type="button" class="link" :disabled="device.zero === null" @click="toTheEdge">
+            Take the stand-in’s limb to the edge
+          </button>
+        </p>
       </template>
     </template>
   </div>

@@ -14,12 +14,19 @@ const open = defineModel<boolean>('open', { required: true });
   <SheetDialog v-model:open="open" :title="`${row.motion.name}, ${row.motion.testPosition}`" :width="900" :top="20">
     <PosedFigure :motion="row.motion" :values="values" :short="short" :bands="row.bands" :size="480" :shape="1.75" />
     <dl>
-      <dt>Landmarks</dt><dd>{{ row.motion.landmarks }}</dd>
-      <dt>Block</dt><dd>{{ row.motion.block }}</dd>
-      <dt>Lengthens</dt><dd>{{ row.motion.lengthens.join(', ') }}</dd>
-      <dt>Read with</dt><dd>{{ row.motion.instruments.map((each) => INSTRUMENT_WORDS[each].toLowerCase()).join(' or ') }}, {{ row.motion.mode }}</dd>
+      <dt>Landmarks</dt>
+      <dd>{{ row.motion.landmarks }}</dd>
+      <dt>Block</dt>
+      <dd>{{ row.motion.block }}</dd>
+      <dt>Lengthens</dt>
+      <dd>{{ row.motion.lengthens.join(', ') }}</dd>
+      <dt>Read with</dt>
+      <dd>{{ row.motion.instruments.map((each) => INSTRUMENT_WORDS[each].toLowerCase()).join(' or ') }}, {{ row.motion.mode }}</dd>
     </dl>
-    <p class="small soft">Filled hand moves, open hand holds; the ring is the axis; the dotted line is what is read along. Left has a full outline, right a broken one; the wedge is the reference.</p>
+    <p class="small soft">
+      Filled hand moves, open hand holds; the ring is the axis; the dotted line is what is read along. Left has a full outline, right a
+      broken one; the wedge is the reference.
+    </p>
   </SheetDialog>
 </template>
 

@@ -21,28 +21,48 @@ const shown = computed(() => props.judged.map(({ side, judgement }) => ({ side, 
   <div class="limits">
     <p v-if="judged.length === 0" class="soft small">No side of this motion is short. There is nothing to explain.</p>
     <section v-for="{ side, judgement, causes } in shown" :key="side" :aria-label="`What may hold it, ${side}`">
-      <h3>{{ SIDE_WORDS[side] }}: <span :class="{ unsure: judgement.kind === 'not-enough' }">{{ judgement.words }}</span></h3>
+      <h3>
+        {{ SIDE_WORDS[side] }}: <span :class="{ unsure: judgement.kind === 'not-enough' }">{{ judgement.words }}</span>
+      </h3>
       <ol>
         <li v-for="cause in causes" :key="cause.id">
-          <button type="button" :aria-expanded="opened === keyOf(side, cause.id)" @click="opened = opened === keyOf(side, cause.id) ? null : keyOf(side, cause.id)">
+          <button
+            type="button"
+            :aria-expanded="opened === keyOf(side, cause.id)"
+            @click="opened = opened === keyOf(side, cause.id) ? null : keyOf(side, cause.id)"
+          >
             <span>{{ cause.name }}</span>
             <span class="bar" aria-hidden="true"><i :style="{ width: `${Math.round(cause.probability * 100)}%` }" /></span>
             <span class="soft small share">{{ cause.say }}</span>
           </button>
           <ul v-if="opened === keyOf(side, cause.id)" class="pushes small">
-            <li v-for="push in cause.pushes" :key="push.words"><span>{{ push.words }}</span><span class="push" aria-hidden="true"><i :class="push.steps > 0 ? 'for' : 'against'" :style="{ width: width(push.steps) }" /></span><span class="num">{{ sign(push.steps) }}</span></li>
+            <li v-for="push in cause.pushes" :key="push.words">
+              <span>{{ push.words }}</span><span class="push" aria-hidden="true"
+                ><i :class="push.steps > 0 ? 'for' : 'against'" :style="{ width: width(push.steps) }" /></span
+              ><span class="num">{{ sign(push.steps) }}</span>
+            </li>
             <li v-if="cause.pushes.length === 0" class="soft">Nothing found speaks for or against it.</li>
           </ul>
         </li>
       </ol>
       <p v-if="judgement.decide" class="decide small">
         <b>Would decide:</b>
-        <button v-if="judgement.decide.question.motionId && judgement.decide.question.motionId !== motion.id" type="button" class="link" @click="emit('measure', judgement.decide!.question.motionId!)">{{ judgement.decide.question.words }}</button>
+        <button
+          v-if="judgement.decide.question.motionId && judgement.decide.question.motionId !== motion.id"
+          type="button"
+          class="link"
+          @click="emit('measure', judgement.decide!.question.motionId!)"
+        >
+          {{ judgement.decide.question.words }}
+        </button>
         <template v-else>{{ judgement.decide.question.words }}</template>
         <span v-for="says in judgement.decide.says.slice(0, 4)" :key="says" class="soft">{{ says }}</span>
       </p>
     </section>
-    <p class="soft small foot">Each step doubles or halves the odds. The steps are common practice put into numbers, from memory; two causes may hold at once. A help for looking, not a diagnosis.</p>
+    <p class="soft small foot">
+      Each step doubles or halves the odds. The steps are common practice put into numbers, from memory; two causes may hold at once. A help
+      for looking, not a diagnosis.
+    </p>
   </div>
 </template>
 
@@ -121,7 +141,13 @@ ol button {
 .push {
   position: relative;
   height: 8px;
-  background: linear-gradient(to right, transparent calc(50% - 0.5px), var(--tick) calc(50% - 0.5px), var(--tick) calc(50% + 0.5px), transparent calc(50% + 0.5px));
+  background: linear-gradient(
+    to right,
+    transparent calc(50% - 0.5px),
+    var(--tick) calc(50% - 0.5px),
+    var(--tick) calc(50% + 0.5px),
+    transparent calc(50% + 0.5px)
+  );
 }
 
 .push i {

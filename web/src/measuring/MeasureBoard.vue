@@ -26,8 +26,12 @@ const { judged } = useEvidence(() => comparisons.value);
 /** Whether the list walks once round the table, position by position, or keeps the catalogue's order. */
 const inRound = ref(readChoice<boolean>('measure.round') ?? false);
 const round = computed(() => planRound(motions.value));
-const sequence = computed(() => (inRound.value ? round.value.items : motions.value.flatMap((motion) => motion.sides.map((side) => ({ motion, side })))));
-const rows = computed<MotionComparison[]>(() => [...new Set(sequence.value.map((item) => item.motion.id))].map((id) => comparisons.value.find((row) => row.motion.id === id)!));
+const sequence = computed(() =>
+  inRound.value ? round.value.items : motions.value.flatMap((motion) => motion.sides.map((side) => ({ motion, side }))),
+);
+const rows = computed<MotionComparison[]>(() =>
+  [...new Set(sequence.value.map((item) => item.motion.id))].map((id) => comparisons.value.find((row) => row.motion.id === id)!),
+);
 /** Where the athlete lies from this row on, said where it changes. */
 const turnAt = computed(() => {
   const words = new Map<string, string>();
@@ -44,7 +48,9 @@ const activeId = ref(rows.value[0]?.motion.id ?? '');
 const active = computed(() => rows.value.find((row) => row.motion.id === activeId.value) ?? rows.value[0] ?? null);
 const panel = ref<InstanceType<typeof ReadingPanel> | null>(null);
 const proposing = ref(false);
-watch(motions, (now) => { if (!now.some((motion) => motion.id === activeId.value)) activeId.value = rows.value[0]?.motion.id ?? ''; });
+watch(motions, (now) => {
+  if (!now.some((motion) => motion.id === activeId.value)) activeId.value = rows.value[0]?.motion.id ?? '';
+});
 
 function go(motion: Motion, focusSide?: Side): void {
   activeId.value = motion.id;
@@ -87,7 +93,13 @@ function lastSet(): void {
 /** Commands that must work from inside a field: with Alt. */
 function onKey(event: KeyboardEvent): void {
   if (!event.altKey || event.ctrlKey || event.metaKey || visit.finished || props.moment !== 'before') return;
-  const command = { KeyR: () => setRound(!inRound.value), KeyL: lastSet, KeyP: () => { proposing.value = true; } }[event.code];
+  const command = {
+    KeyR: () => setRound(!inRound.value),
+    KeyL: lastSet,
+    KeyP: () => {
+      proposing.value = true;
+    },
+  }[event.code];
   if (!command) return;
   event.preventDefault();
   command();
@@ -96,56 +108,94 @@ onMounted(() => window.addEventListener('keydown', onKey));
 onUnmounted(() => window.removeEventListener('keydown', onKey));
 
 /** The strongest caution on measuring each motion, either side; notes are left to the sheet. Typing does not ask again. */
-const care = computed(() => new Map(motions.value.map((motion) => {
-  const levels = motion.sides.map((side) => cautionsFor(visit.cautionContext!, measuringAction(motion.id, side)).level);
-  return [motion.id, (['stop', 'avoid', 'modify'] as const).find((level) => levels.includes(level)) ?? null] as const;
-})));
+const care = computed(
+  () =>
+    new Map(
+      motions.value.map((motion) => {
+        const levels = motion.sides.map((side) => cautionsFor(visit.cautionContext!, measuringAction(motion.id, side)).level);
+        return [motion.id, (['stop', 'avoid', 'modify'] as const).find((level) => levels.includes(level)) ?? null] as const;
+      }),
+    ),
+);
 
 const bandWords = computed(() => active.value?.bands.map((band) => `${band.people} (${band.source.short})`).join(' and ') ?? '');
 </script>
 
 <template>
   <div class="width">
-  <div class="board">
-    <div class="main">
-    <section class="card list" aria-label="Motions">
-      <header v-if="!visit.finished && moment === 'before'" class="tools">
-        <PickMotion :motions="MOTIONS" :taken="motions" @change="(id) => add([id])" />
-        <button type="button" class="choice" title="Alt P" @click="proposing = true">What to measure</button>
-        <button v-if="measuring.lastSet.value.length > 0" type="button" class="choice" title="Alt L" @click="lastSet">Last set</button>
-        <button type="button" class="choice" title="Alt R" :aria-pressed="inRound" @click="setRound(!inRound)">One round</button>
-        <span v-if="inRound && round.positions.length > 0" class="small soft">{{ round.positions.length === 1 ? 'no turn' : round.turns === 1 ? 'one turn' : `${round.turns} turns` }}</span>
-      </header>
-      <p v-if="rows.length === 0" class="empty">Choose the first motion to measure: start with the one the complaint points at.</p>
-      <ul v-else class="plain">
-        <li v-for="row in rows" :key="row.motion.id" :class="{ on: row.motion.id === active?.motion.id }">
-          <p v-if="turnAt.has(row.motion.id)" class="turn small">{{ turnAt.get(row.motion.id) }}</p>
-          <MotionRow :row="row" :moment="moment" :active="row.motion.id === active?.motion.id" :care="care.get(row.motion.id) ?? null" :unsent="row.motion.sides.filter((side) => measuring.isUnsent(row.motion.id, side))" @choose="go(row.motion)" />
-          <button v-if="!measuring.isMeasured(row.motion) && !visit.finished && moment === 'before'" type="button" class="drop" :aria-label="`Leave out ${row.motion.name}, ${row.motion.testPosition}`" title="Leave out" @click="measuring.drop(row.motion.id)">×</button>
-        </li>
-      </ul>
-      <footer>
-        <span class="legend small soft">
-          <span>Left <i aria-hidden="true">◂ ▸</i> Right</span>
-          <span v-if="bandWords"><svg width="22" height="9" aria-hidden="true"><rect width="22" height="9" class="band" /></svg> {{ bandWords }}</span>
-          <span><svg width="8" height="14" aria-hidden="true"><path d="M4 0V14" class="tick" /></svg> baseline</span>
-          <span v-if="moment === 'after'"><svg width="16" height="10" aria-hidden="true"><path d="M0 9L14 1" class="thin" /></svg> before</span>
-        </span>
-        <span class="keys small soft">digits enter · Enter next · ↑ ↓ motion · = same as left</span>
-      </footer>
-    </section>
-    <slot name="below" :findings="findings" />
-    </div>
+    <div class="board">
+      <div class="main">
+        <section class="card list" aria-label="Motions">
+          <header v-if="!visit.finished && moment === 'before'" class="tools">
+            <PickMotion :motions="MOTIONS" :taken="motions" @change="(id) => add([id])" />
+            <button type="button" class="choice" title="Alt P" @click="proposing = true">What to measure</button>
+            <button v-if="measuring.lastSet.value.length > 0" type="button" class="choice" title="Alt L" @click="lastSet">Last set</button>
+            <button type="button" class="choice" title="Alt R" :aria-pressed="inRound" @click="setRound(!inRound)">One round</button>
+            <span v-if="inRound && round.positions.length > 0" class="small soft">{{
+              round.positions.length === 1 ? 'no turn' : round.turns === 1 ? 'one turn' : `${round.turns} turns`
+            }}</span>
+          </header>
+          <p v-if="rows.length === 0" class="empty">Choose the first motion to measure: start with the one the complaint points at.</p>
+          <ul v-else class="plain">
+            <li v-for="row in rows" :key="row.motion.id" :class="{ on: row.motion.id === active?.motion.id }">
+              <p v-if="turnAt.has(row.motion.id)" class="turn small">{{ turnAt.get(row.motion.id) }}</p>
+              <MotionRow
+                :row="row"
+                :moment="moment"
+                :active="row.motion.id === active?.motion.id"
+                :care="care.get(row.motion.id) ?? null"
+                :unsent="row.motion.sides.filter((side) => measuring.isUnsent(row.motion.id, side))"
+                @choose="go(row.motion)"
+              />
+              <button
+                v-if="!measuring.isMeasured(row.motion) && !visit.finished && moment === 'before'"
+                type="button"
+                class="drop"
+                :aria-label="`Leave out ${row.motion.name}, ${row.motion.testPosition}`"
+                title="Leave out"
+                @click="measuring.drop(row.motion.id)"
+              >
+                ×
+              </button>
+            </li>
+          </ul>
+          <footer>
+            <span class="legend small soft">
+              <span>Left <i aria-hidden="true">◂ ▸</i> Right</span>
+              <span v-if="bandWords"
+                ><svg width="22" height="9" aria-hidden="true"><rect width="22" height="9" class="band" /></svg> {{ bandWords }}</span
+              >
+              <span
+                ><svg width="8" height="14" aria-hidden="true"><path d="M4 0V14" class="tick" /></svg> baseline</span
+              >
+              <span v-if="moment === 'after'"
+                ><svg width="16" height="10" aria-hidden="true"><path d="M0 9L14 1" class="thin" /></svg> before</span
+              >
+            </span>
+            <span class="keys small soft">digits enter · Enter next · ↑ ↓ motion · = same as left</span>
+          </footer>
+        </section>
+        <slot name="below" :findings="findings" />
+      </div>
 
-    <aside class="side">
-      <ReadingPanel
-        v-if="active" ref="panel" :key="active.motion.id" :row="active" :measuring="measuring" :moment="moment" :findings="findings" :judged="(side) => judged(active!.motion, side)"
-        @advance="advance" @step="step" @measure="(id) => add([id])"
-      />
-      <slot name="beside" :comparisons="comparisons" />
-    </aside>
-    <ProposalDialog v-if="proposing" v-model:open="proposing" @take="add" />
-  </div>
+      <aside class="side">
+        <ReadingPanel
+          v-if="active"
+          ref="panel"
+          :key="active.motion.id"
+          :row="active"
+          :measuring="measuring"
+          :moment="moment"
+          :findings="findings"
+          :judged="(side) => judged(active!.motion, side)"
+          @advance="advance"
+          @step="step"
+          @measure="(id) => add([id])"
+        />
+        <slot name="beside" :comparisons="comparisons" />
+      </aside>
+      <ProposalDialog v-if="proposing" v-model:open="proposing" @take="add" />
+    </div>
   </div>
 </template>
 

@@ -15,46 +15,68 @@ defineEmits<{ choose: [] }>();
 
 const sideOf = (side: Side): SideComparison | undefined => props.row.sides.find((each) => each.side === side);
 const ends = computed(() => (props.row.sides.length === 2 ? [sideOf('left'), sideOf('right')] : [props.row.sides[0]]));
-const fans = computed<FanValues[]>(() => props.row.sides.map((each) => ({
-  side: each.side, now: each.now?.value ?? null, earlier: props.moment === 'after' ? each.before?.value ?? null : null, baseline: each.baseline?.value ?? null, low: each.short,
-})));
+const fans = computed<FanValues[]>(() =>
+  props.row.sides.map((each) => ({
+    side: each.side,
+    now: each.now?.value ?? null,
+    earlier: props.moment === 'after' ? (each.before?.value ?? null) : null,
+    baseline: each.baseline?.value ?? null,
+    low: each.short,
+  })),
+);
 const values = computed(() => Object.fromEntries(props.row.sides.map((each) => [each.side, each.now?.value ?? null])));
 const short = computed(() => props.row.sides.filter((each) => each.short).map((each) => each.side));
 const outbox = useOutbox();
 const isUnsent = (each: SideComparison | undefined) => each !== undefined && props.unsent.includes(each.side);
 const figure = (each: SideComparison | undefined) => (each?.now ? formatNumber(each.now.value) : '–');
 /** After work, the value before stands beneath. */
-const was = (each: SideComparison | undefined) => (props.moment === 'after' && each?.before ? `was ${formatNumber(each.before.value)}` : '');
+const was = (each: SideComparison | undefined) =>
+  props.moment === 'after' && each?.before ? `was ${formatNumber(each.before.value)}` : '';
 
 /** What a row says: one sentence, after work one for each side. */
 const words = computed(() => {
   const { row } = props;
   if (props.moment === 'after') {
-    const gains = row.sides.filter((each) => each.gained).map((each) => {
-      const side = each.side === 'midline' ? '' : `${each.side === 'left' ? 'Left' : 'Right'} `;
-      return `${side}${formatSigned(each.gained!.gain, row.motion.unit)}, ${changeWords(each.gained!.kind)}`;
-    });
+    const gains = row.sides
+      .filter((each) => each.gained)
+      .map((each) => {
+        const side = each.side === 'midline' ? '' : `${each.side === 'left' ? 'Left' : 'Right'} `;
+        return `${side}${formatSigned(each.gained!.gain, row.motion.unit)}, ${changeWords(each.gained!.kind)}`;
+      });
     return gains.length > 0 ? gains.join('\n') : 'Measure again, same position';
   }
   if (row.sideVerdict && row.sideVerdict.kind !== 'even') return row.sideVerdict.words;
   const below = row.sides.find((each) => each.reference?.kind === 'below');
   if (row.sideVerdict) return below ? `Even; ${below.reference!.words}` : 'Even';
   const single = row.sides.find((each) => each.now);
-  return single ? single.reference?.words ?? 'No reference for this position' : 'Not measured today';
+  return single ? (single.reference?.words ?? 'No reference for this position') : 'Not measured today';
 });
 </script>
 
 <template>
   <button type="button" class="row" :aria-pressed="active" @click="$emit('choose')">
     <PosedFigure class="posed" :motion="row.motion" :values="values" :short="short" :size="52" :shape="1.2" decorative />
-    <span class="what"><b>{{ row.motion.name }}</b><span class="soft small">{{ row.motion.testPosition }}</span><span v-if="care" class="level small" :class="care">{{ LEVEL_WORDS[care] }}</span></span>
+    <span class="what"
+      ><b>{{ row.motion.name }}</b
+      ><span class="soft small">{{ row.motion.testPosition }}</span
+      ><span v-if="care" class="level small" :class="care">{{ LEVEL_WORDS[care] }}</span></span
+    >
     <template v-if="ends.length === 2">
-      <span class="num figure left" :class="{ low: ends[0]?.short, unsent: isUnsent(ends[0]) }"><span class="sr-only">Left </span>{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small><small v-if="isUnsent(ends[0]) && outbox.isStuck" class="not-sent">not sent</small></span>
+      <span class="num figure left" :class="{ low: ends[0]?.short, unsent: isUnsent(ends[0]) }"
+        ><span class="sr-only">Left </span>{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small
+        ><small v-if="isUnsent(ends[0]) && outbox.isStuck" class="not-sent">not sent</small></span
+      >
       <BendPair class="pair" :motion="row.motion" :fans="fans" :bands="row.bands" :width="196" />
-      <span class="num figure right" :class="{ low: ends[1]?.short, unsent: isUnsent(ends[1]) }"><span class="sr-only">Right </span>{{ figure(ends[1]) }}<small v-if="was(ends[1])" class="was">{{ was(ends[1]) }}</small><small v-if="isUnsent(ends[1]) && outbox.isStuck" class="not-sent">not sent</small></span>
+      <span class="num figure right" :class="{ low: ends[1]?.short, unsent: isUnsent(ends[1]) }"
+        ><span class="sr-only">Right </span>{{ figure(ends[1]) }}<small v-if="was(ends[1])" class="was">{{ was(ends[1]) }}</small
+        ><small v-if="isUnsent(ends[1]) && outbox.isStuck" class="not-sent">not sent</small></span
+      >
     </template>
     <template v-else>
-      <span class="num figure left" :class="{ low: ends[0]?.short, unsent: isUnsent(ends[0]) }">{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small><small v-if="isUnsent(ends[0]) && outbox.isStuck" class="not-sent">not sent</small></span>
+      <span class="num figure left" :class="{ low: ends[0]?.short, unsent: isUnsent(ends[0]) }"
+        >{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small
+        ><small v-if="isUnsent(ends[0]) && outbox.isStuck" class="not-sent">not sent</small></span
+      >
       <BendPair class="pair" :motion="row.motion" :fans="fans" :bands="row.bands" :width="196" />
       <span class="soft small unit">{{ row.motion.unit === 'cm' ? 'cm' : '°' }}</span>
     </template>
@@ -127,7 +149,9 @@ const words = computed(() => {
 /* Narrower, the verdict goes under its motion; on a phone the fans do too. Nothing is left out and nothing is laid over another. */
 @container motion-list (max-width: 640px) {
   .row {
-    grid-template: 'posed what left pair right' auto 'posed verdict verdict verdict verdict' auto / 54px minmax(88px, 1fr) 48px minmax(128px, 190px) 48px;
+    grid-template:
+      'posed what left pair right' auto 'posed verdict verdict verdict verdict' auto / 54px minmax(88px, 1fr) 48px minmax(128px, 190px)
+      48px;
     row-gap: 2px;
     padding: 6px 12px;
   }
@@ -163,7 +187,9 @@ const words = computed(() => {
 
 @container motion-list (max-width: 425px) {
   .row {
-    grid-template: 'posed what left right' auto 'pair pair pair pair' auto 'verdict verdict verdict verdict' auto / 54px minmax(0, 1fr) 58px 58px;
+    grid-template:
+      'posed what left right' auto 'pair pair pair pair' auto 'verdict verdict verdict verdict' auto / 54px minmax(0, 1fr)
+      58px 58px;
     padding-inline: 10px 16px;
   }
 

@@ -11,20 +11,48 @@ defineEmits<{ change: [motionId: string] }>();
 
 const typed = ref('');
 const index = computed(() => motionIndex(props.motions));
-const optionOf = (motion: Motion) => ({ value: motion.id, label: `${motion.name}, ${motion.testPosition}`, disabled: props.taken.some((each) => each.id === motion.id) });
-const byJoint = computed(() => [...new Set(props.motions.map((motion) => motion.joint))].map((joint) => ({
-  label: joint[0]!.toUpperCase() + joint.slice(1),
-  options: props.motions.filter((motion) => motion.joint === joint).map(optionOf),
-})));
+const optionOf = (motion: Motion) => ({
+  value: motion.id,
+  label: `${motion.name}, ${motion.testPosition}`,
+  disabled: props.taken.some((each) => each.id === motion.id),
+});
+const byJoint = computed(() =>
+  [...new Set(props.motions.map((motion) => motion.joint))].map((joint) => ({
+    label: joint[0]!.toUpperCase() + joint.slice(1),
+    options: props.motions.filter((motion) => motion.joint === joint).map(optionOf),
+  })),
+);
 /** Grouped by joint until something is typed, then the likeliest first. */
 const options = computed(() => findMotions(index.value, typed.value)?.map((id) => optionOf(motionById.value.get(id)!)) ?? byJoint.value);
 const motionById = computed(() => new Map(props.motions.map((motion) => [motion.id, motion])));
 </script>
 
 <template>
-  <PickOne class="picker" search found :value="null" :options="options" placeholder="Add a motion" label="Add a motion" nothing="No motion is called that. Try the joint, the muscle or the test." @search="(text) => { typed = text; }" @change="(id) => { typed = ''; $emit('change', id); }">
+  <PickOne
+    class="picker"
+    search
+    found
+    :value="null"
+    :options="options"
+    placeholder="Add a motion"
+    label="Add a motion"
+    nothing="No motion is called that. Try the joint, the muscle or the test."
+    @search="
+      (text) => {
+        typed = text;
+      }
+    "
+    @change="
+      (id) => {
+        typed = '';
+        $emit('change', id);
+      }
+    "
+  >
     <template #option="{ value, label }">
-      <span v-if="motionById.get(value)" class="option"><PosedFigure :motion="motionById.get(value)!" :size="44" decorative /><span>{{ label }}</span></span>
+      <span v-if="motionById.get(value)" class="option"
+        ><PosedFigure :motion="motionById.get(value)!" :size="44" decorative /><span>{{ label }}</span></span
+      >
       <span v-else>{{ label }}</span>
     </template>
   </PickOne>

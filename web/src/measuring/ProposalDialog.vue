@@ -18,14 +18,42 @@ const practice = usePractice();
 
 /** Measuring is a part of the visit; a fifth of it is usual. */
 const minutes = ref(Math.max(4, Math.round((visit.file?.visit.minutesAvailable ?? 40) / 5)));
-const forbidden = (motion: Motion) => motion.sides.every((side) => ['stop', 'avoid'].includes(cautionsFor(visit.cautionContext!, measuringAction(motion.id, side)).level ?? ''));
+const forbidden = (motion: Motion) =>
+  motion.sides.every((side) =>
+    ['stop', 'avoid'].includes(cautionsFor(visit.cautionContext!, measuringAction(motion.id, side)).level ?? ''),
+  );
 
 const proposals = computed(() => {
-  const { athlete, visit: { complaintRegion: region, complaintSide: side, startsAt }, goals, past, errors } = visit.file!;
-  return proposeMeasuring({ person: athlete, sport: athlete.sport || (athlete.rowing === 'none' ? '' : 'Rowing'), complaint: { region, side }, goals, past, errors, today: practice.dayOf(startsAt), dayOf: practice.dayOf, forbidden }, minutes.value);
+  const {
+    athlete,
+    visit: { complaintRegion: region, complaintSide: side, startsAt },
+    goals,
+    past,
+    errors,
+  } = visit.file!;
+  return proposeMeasuring(
+    {
+      person: athlete,
+      sport: athlete.sport || (athlete.rowing === 'none' ? '' : 'Rowing'),
+      complaint: { region, side },
+      goals,
+      past,
+      errors,
+      today: practice.dayOf(startsAt),
+      dayOf: practice.dayOf,
+      forbidden,
+    },
+    minutes.value,
+  );
 });
 const chosen = ref<Set<string>>(new Set());
-watch([proposals, open], () => { chosen.value = new Set(proposals.value.filter((each) => each.fits).map((each) => each.motion.id)); }, { immediate: true });
+watch(
+  [proposals, open],
+  () => {
+    chosen.value = new Set(proposals.value.filter((each) => each.fits).map((each) => each.motion.id));
+  },
+  { immediate: true },
+);
 const seconds = computed(() => roundSeconds(proposals.value.filter((each) => chosen.value.has(each.motion.id)).map((each) => each.motion)));
 
 function toggle(id: string): void {
@@ -41,18 +69,48 @@ function take(): void {
 
 <template>
   <SheetDialog v-model:open="open" title="What to measure today" :width="720">
-    <p class="minutes"><label>Within <InputNumber :value="minutes" :min="2" :max="60" aria-label="Minutes for measuring" @change="(value) => { if (typeof value === 'number') minutes = value; }" /> minutes</label> <span class="soft">what is chosen takes about <b class="num">{{ formatDuration(seconds * 1000) }}</b>, turns included</span></p>
-    <p v-if="proposals.length === 0" class="soft">Nothing speaks for any motion yet: no earlier values, no complaint, no goal, no sport. Add motions by name.</p>
+    <p class="minutes">
+      <label
+        >Within
+        <InputNumber
+          :value="minutes"
+          :min="2"
+          :max="60"
+          aria-label="Minutes for measuring"
+          @change="
+            (value) => {
+              if (typeof value === 'number') minutes = value;
+            }
+          "
+        />
+        minutes</label
+      >
+      <span class="soft"
+        >what is chosen takes about <b class="num">{{ formatDuration(seconds * 1000) }}</b>, turns included</span
+      >
+    </p>
+    <p v-if="proposals.length === 0" class="soft">
+      Nothing speaks for any motion yet: no earlier values, no complaint, no goal, no sport. Add motions by name.
+    </p>
     <ul>
       <li v-for="each in proposals" :key="each.motion.id">
         <label :class="{ out: !chosen.has(each.motion.id) }">
-          <input type="checkbox" :checked="chosen.has(each.motion.id)" @change="toggle(each.motion.id)">
+          <input type="checkbox" :checked="chosen.has(each.motion.id)" @change="toggle(each.motion.id)" />
           <PosedFigure :motion="each.motion" :size="48" decorative />
-          <span><b>{{ each.motion.name }}</b> <span class="soft small">{{ each.motion.testPosition }}</span><span class="small why">{{ each.reasons.map((reason) => reason.words).join(' · ') }}<template v-if="!each.fits"> · more minutes would bring it in</template></span></span>
+          <span
+            ><b>{{ each.motion.name }}</b> <span class="soft small">{{ each.motion.testPosition }}</span><span class="small why"
+              >{{ each.reasons.map((reason) => reason.words).join(' · ')
+              }}<template v-if="!each.fits"> · more minutes would bring it in</template></span
+            ></span
+          >
         </label>
       </li>
     </ul>
-    <div class="foot"><Button type="primary" :disabled="chosen.size === 0" @click="take">Measure {{ chosen.size === 1 ? 'this one' : `these ${chosen.size}` }}</Button><Button @click="open = false">Leave it</Button></div>
+    <div class="foot">
+      <Button type="primary" :disabled="chosen.size === 0" @click="take"
+        >Measure {{ chosen.size === 1 ? 'this one' : `these ${chosen.size}` }}</Button
+      ><Button @click="open = false">Leave it</Button>
+    </div>
   </SheetDialog>
 </template>
 

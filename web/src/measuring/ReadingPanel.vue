@@ -15,13 +15,25 @@ import TrialsTab from './TrialsTab.vue';
 import type { Measuring } from './useMeasuring.ts';
 
 /** One motion: its figure, and behind four tabs the trials, the end of the motion, what may hold it, and the device. */
-const props = defineProps<{ row: MotionComparison; measuring: Measuring; moment: Moment; findings: Findings; judged: (side: Side) => Judgement }>();
+const props = defineProps<{
+  row: MotionComparison;
+  measuring: Measuring;
+  moment: Moment;
+  findings: Findings;
+  judged: (side: Side) => Judgement;
+}>();
 const emit = defineEmits<{ advance: [side: Side, index: number]; step: [by: 1 | -1]; measure: [motionId: string] }>();
 
 const visit = useVisit();
 const motion = computed(() => props.row.motion);
 const TABS = computed(() => [
-  { id: 'read', label: 'Read' }, ...(props.moment === 'before' ? [{ id: 'end', label: 'End' }, { id: 'holds', label: 'What holds it' }] : []),
+  { id: 'read', label: 'Read' },
+  ...(props.moment === 'before'
+    ? [
+        { id: 'end', label: 'End' },
+        { id: 'holds', label: 'What holds it' },
+      ]
+    : []),
   ...(motion.value.unit === 'deg' ? [{ id: 'device', label: 'Device' }] : []),
 ]);
 const tab = ref('read');
@@ -39,7 +51,11 @@ const values = computed(() => Object.fromEntries(props.row.sides.map((each) => [
 const short = computed(() => props.row.sides.filter((each) => each.short).map((each) => each.side));
 const judgedSides = computed(() => (tab.value === 'holds' ? short.value.map((side) => ({ side, judgement: props.judged(side) })) : []));
 /** Whether the motion may not be taken to its end on a side. */
-const closed = (side: Side) => blocking(cautionsFor(visit.cautionContext!, measuringAction(motion.value.id, side)), overriddenFor(visit.file!.overrides, motion.value.id, side)).length > 0;
+const closed = (side: Side) =>
+  blocking(
+    cautionsFor(visit.cautionContext!, measuringAction(motion.value.id, side)),
+    overriddenFor(visit.file!.overrides, motion.value.id, side),
+  ).length > 0;
 
 function onTabKey(event: KeyboardEvent): void {
   const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
@@ -57,16 +73,38 @@ function onTabKey(event: KeyboardEvent): void {
       <h2>{{ motion.name }}</h2>
       <span class="soft small">{{ motion.testPosition }} · {{ motion.mode }}</span>
     </header>
-    <button type="button" class="posed" :aria-label="`Show ${motion.name} large`" @click="large = true"><PosedFigure :motion="motion" :values="values" :short="short" :bands="row.bands" :size="150" :shape="1.95" /></button>
+    <button type="button" class="posed" :aria-label="`Show ${motion.name} large`" @click="large = true">
+      <PosedFigure :motion="motion" :values="values" :short="short" :bands="row.bands" :size="150" :shape="1.95" />
+    </button>
     <FigureDialog v-if="large" v-model:open="large" :row="row" :values="values" :short="short" />
     <div class="tabs" role="tablist" aria-label="What of this motion" @keydown="onTabKey">
-      <button v-for="each in TABS" :id="`tab-${each.id}`" :key="each.id" type="button" role="tab" :aria-selected="tab === each.id" :tabindex="tab === each.id ? 0 : -1" @click="tab = each.id">{{ each.label }}</button>
+      <button
+        v-for="each in TABS"
+        :id="`tab-${each.id}`"
+        :key="each.id"
+        type="button"
+        role="tab"
+        :aria-selected="tab === each.id"
+        :tabindex="tab === each.id ? 0 : -1"
+        @click="tab = each.id"
+      >
+        {{ each.label }}
+      </button>
     </div>
     <div role="tabpanel" :aria-labelledby="`tab-${tab}`">
       <DeviceTab v-if="tab === 'device'" :motion="motion" :measuring="measuring" :moment="moment" />
       <EndOfMotion v-else-if="tab === 'end'" :motion="motion" :findings="findings" :closed="closed" />
       <LimiterCard v-else-if="tab === 'holds'" :motion="motion" :judged="judgedSides" @measure="(id) => emit('measure', id)" />
-      <TrialsTab v-show="tab === 'read' || tab === 'device'" ref="trials" :class="{ under: tab === 'device' }" :row="row" :measuring="measuring" :moment="moment" @advance="(side, index) => emit('advance', side, index)" @step="(by) => emit('step', by)" />
+      <TrialsTab
+        v-show="tab === 'read' || tab === 'device'"
+        ref="trials"
+        :class="{ under: tab === 'device' }"
+        :row="row"
+        :measuring="measuring"
+        :moment="moment"
+        @advance="(side, index) => emit('advance', side, index)"
+        @step="(by) => emit('step', by)"
+      />
     </div>
   </section>
 </template>

@@ -1,7 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Side } from '@pace-bend/core/body';
-import { detectable, formatNumber, formatSigned, formatValue, gainToAngleDeg, noReferenceBecause, shinTilt, summariseTrials, TRIALS_USUAL } from '@pace-bend/core/measure';
+import {
+  detectable,
+  formatNumber,
+  formatSigned,
+  formatValue,
+  gainToAngleDeg,
+  noReferenceBecause,
+  shinTilt,
+  summariseTrials,
+  TRIALS_USUAL,
+} from '@pace-bend/core/measure';
 import type { Moment, MotionComparison, SideComparison } from '@pace-bend/core/record';
 import { blocking, cautionsFor, limitWords, measuring as measuringAction, overriddenFor } from '@pace-bend/core/caution';
 import SetAside from '../cautions/SetAside.vue';
@@ -23,14 +33,26 @@ const motion = computed(() => props.row.motion);
 const instrument = computed(() => props.measuring.instrumentFor(motion.value));
 const instruments = computed(() => motion.value.instruments.map((value) => ({ value, label: INSTRUMENT_WORDS[value] })));
 const unit = computed(() => (motion.value.unit === 'deg' ? '°' : 'cm'));
-const unitWords = computed(() => (motion.value.unit === 'deg' ? '°' as const : ' cm' as const));
+const unitWords = computed(() => (motion.value.unit === 'deg' ? ('°' as const) : (' cm' as const)));
 const root = ref<HTMLElement | null>(null);
 
 /** What cautions say of reading this motion, by side. */
-const cautions = computed(() => new Map(motion.value.sides.map((side) => {
-  const result = cautionsFor(visit.cautionContext!, measuringAction(motion.value.id, side));
-  return [side, { result, blocking: blocking(result, overriddenFor(visit.file!.overrides, motion.value.id, side)), limiting: result.cautions.filter((caution) => caution.level === 'modify') }] as const;
-})));
+const cautions = computed(
+  () =>
+    new Map(
+      motion.value.sides.map((side) => {
+        const result = cautionsFor(visit.cautionContext!, measuringAction(motion.value.id, side));
+        return [
+          side,
+          {
+            result,
+            blocking: blocking(result, overriddenFor(visit.file!.overrides, motion.value.id, side)),
+            limiting: result.cautions.filter((caution) => caution.level === 'modify'),
+          },
+        ] as const;
+      }),
+    ),
+);
 const cautionsOf = (side: Side) => cautions.value.get(side)!;
 
 /** The written limit that today's value is past, or null. */
@@ -75,7 +97,12 @@ function onKey(event: KeyboardEvent, side: Side, index: number): void {
 }
 
 /** The left side's trials can stand for the right while nothing was read there. */
-const canCopyLeft = computed(() => !visit.finished && props.measuring.trialsOf(motion.value.id, 'left').some((text) => text !== '') && props.measuring.trialsOf(motion.value.id, 'right').every((text) => text === ''));
+const canCopyLeft = computed(
+  () =>
+    !visit.finished &&
+    props.measuring.trialsOf(motion.value.id, 'left').some((text) => text !== '') &&
+    props.measuring.trialsOf(motion.value.id, 'right').every((text) => text === ''),
+);
 function sameAsLeft(): void {
   if (!canCopyLeft.value) return;
   for (const [i, text] of props.measuring.trialsOf(motion.value.id, 'left').entries()) props.measuring.type(motion.value, 'right', i, text);
@@ -90,7 +117,11 @@ function onLeave(event: FocusEvent, side: Side): void {
 }
 
 function message(side: Side): string | null {
-  return props.measuring.problemOf(motion.value.id, side) ?? props.measuring.checked(motion.value, side).messages.find((each) => each !== null) ?? null;
+  return (
+    props.measuring.problemOf(motion.value.id, side) ??
+    props.measuring.checked(motion.value, side).messages.find((each) => each !== null) ??
+    null
+  );
 }
 
 function spread(side: Side): string {
@@ -107,8 +138,19 @@ function asAngle(each: SideComparison): { what: string; says: string }[] {
   if (leverCm === null || !change || Math.abs(change.gain) > 2 * leverCm) return [];
   const now = each.now!.value;
   // Leaning to the wall the shin turns about the ankle: its own tilt then and now, not a chord.
-  if (motion.value.leverAs === 'tilt' && now < leverCm / 2 && now - change.delta > -leverCm / 2) return [{ what: 'As an angle', says: `shin ${formatValue(shinTilt(now, leverCm), 'deg')} from upright, ${formatSigned(shinTilt(now, leverCm) - shinTilt(now - change.delta, leverCm), 'deg')} ${each.gained ? 'since before' : each.sinceLast ? 'since last visit' : 'since the baseline'}, with a shin of ${formatNumber(leverCm)} cm` }];
-  return [{ what: 'As an angle', says: `${formatSigned(gainToAngleDeg(change.gain, leverCm), 'deg')} ${each.gained ? 'since before' : each.sinceLast ? 'since last visit' : 'since the baseline'}, on a lever of ${formatNumber(leverCm)} cm` }];
+  if (motion.value.leverAs === 'tilt' && now < leverCm / 2 && now - change.delta > -leverCm / 2)
+    return [
+      {
+        what: 'As an angle',
+        says: `shin ${formatValue(shinTilt(now, leverCm), 'deg')} from upright, ${formatSigned(shinTilt(now, leverCm) - shinTilt(now - change.delta, leverCm), 'deg')} ${each.gained ? 'since before' : each.sinceLast ? 'since last visit' : 'since the baseline'}, with a shin of ${formatNumber(leverCm)} cm`,
+      },
+    ];
+  return [
+    {
+      what: 'As an angle',
+      says: `${formatSigned(gainToAngleDeg(change.gain, leverCm), 'deg')} ${each.gained ? 'since before' : each.sinceLast ? 'since last visit' : 'since the baseline'}, on a lever of ${formatNumber(leverCm)} cm`,
+    },
+  ];
 }
 
 /** Another instrument than the value compared with: said, with what the practice knows of the two. */
@@ -117,9 +159,12 @@ function instrumentLines({ otherInstrument: { last, baseline, before } }: SideCo
   if (!swap) return [];
   const [from, to] = [INSTRUMENT_WORDS[swap.from].toLowerCase(), INSTRUMENT_WORDS[swap.to].toLowerCase()];
   const than = before ? 'before work' : last ? 'last visit' : 'at the baseline';
-  const says = swap.correction === null ? `${to} now, ${from} ${than}: part of the difference may be the instruments`
-    : swap.used ? `${to} now, ${from} ${than}: ${formatSigned(swap.correction, motion.value.unit)} taken into account`
-      : `${to} now, ${from} ${than}: they differ by ${formatSigned(-swap.correction, motion.value.unit)}, not taken into account`;
+  const says =
+    swap.correction === null
+      ? `${to} now, ${from} ${than}: part of the difference may be the instruments`
+      : swap.used
+        ? `${to} now, ${from} ${than}: ${formatSigned(swap.correction, motion.value.unit)} taken into account`
+        : `${to} now, ${from} ${than}: they differ by ${formatSigned(-swap.correction, motion.value.unit)}, not taken into account`;
   return [{ what: 'Instrument', says }];
 }
 
@@ -141,12 +186,19 @@ const overDays = computed(() => props.row.sides.find((each) => each.errorOverDay
 /** A reference as it is printed in its source: whole where it is whole. */
 const printed = (value: number) => formatValue(value, motion.value.unit, motion.value.unit === 'cm' ? 1 : 0);
 const unreferenced = computed(() => noReferenceBecause(motion.value.id, visit.file!.athlete, practice.dayOf(visit.file!.visit.startsAt)));
-const references = computed(() => props.row.bands.map((band) => ({
-  key: band.people + band.source.short,
-  text: `${band.people}: 95 of 100 healthy lie from ${printed(band.low)} to ${printed(band.high)}, the middle is ${printed(band.middle)}`,
-  kind: band.source.kind === 'mean-ci' ? 'spread worked out from the published interval of the mean and a recalled number of people' : band.source.kind === 'clinical' ? 'a clinical value with a stated spread' : 'a working value with a stated spread',
-  citation: band.source.citation,
-})));
+const references = computed(() =>
+  props.row.bands.map((band) => ({
+    key: band.people + band.source.short,
+    text: `${band.people}: 95 of 100 healthy lie from ${printed(band.low)} to ${printed(band.high)}, the middle is ${printed(band.middle)}`,
+    kind:
+      band.source.kind === 'mean-ci'
+        ? 'spread worked out from the published interval of the mean and a recalled number of people'
+        : band.source.kind === 'clinical'
+          ? 'a clinical value with a stated spread'
+          : 'a working value with a stated spread',
+    citation: band.source.citation,
+  })),
+);
 const outbox = useOutbox();
 const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
 </script>
@@ -156,39 +208,104 @@ const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
     <div v-for="each in row.sides" :key="each.side" class="one" @focusout="onLeave($event, each.side)">
       <div class="head">
         <span class="side-name">{{ SIDE_WORDS[each.side] }}</span>
-        <span class="num value" :class="{ low: each.short, unsent: unsent(each.side) }" :data-testid="`value-${each.side}`">{{ each.now ? formatNumber(each.now.value) : '–' }}<span class="unit">{{ unit }}</span></span>
+        <span class="num value" :class="{ low: each.short, unsent: unsent(each.side) }" :data-testid="`value-${each.side}`"
+          >{{ each.now ? formatNumber(each.now.value) : '–' }}<span class="unit">{{ unit }}</span></span
+        >
         <span class="soft small">{{ spread(each.side) }}<b v-if="unsent(each.side) && outbox.isStuck" class="not-sent"> not sent</b></span>
-        <button v-if="each.side === 'right' && canCopyLeft" type="button" class="link small same" title="= in a trial field" @click="sameAsLeft">same as left</button>
+        <button
+          v-if="each.side === 'right' && canCopyLeft"
+          type="button"
+          class="link small same"
+          title="= in a trial field"
+          @click="sameAsLeft"
+        >
+          same as left
+        </button>
       </div>
-      <SetAside v-if="cautionsOf(each.side).blocking.length > 0 && !visit.finished" :cautions="cautionsOf(each.side).blocking" :motion-id="motion.id" :side="each.side" :unit="unitWords" />
+      <SetAside
+        v-if="cautionsOf(each.side).blocking.length > 0 && !visit.finished"
+        :cautions="cautionsOf(each.side).blocking"
+        :motion-id="motion.id"
+        :side="each.side"
+        :unit="unitWords"
+      />
       <template v-else>
-      <p v-for="caution in cautionsOf(each.side).limiting" :key="caution.ruleId + caution.because" class="limit small"><span class="level modify">{{ limitWords(caution.limits, unitWords).filter((words) => !words.startsWith('effort')).join(', ') || 'With care' }}</span> {{ caution.because }}: {{ caution.reason }}</p>
-      <p v-if="pastCap(each) !== null" class="wrong-words" role="alert">Past the written limit of {{ pastCap(each) }}{{ unit }}: not to be repeated.</p>
-      <div class="trials" role="group" :aria-label="`Trials, ${each.side}`">
-        <input
-          v-for="n in fieldCount(measuring.trialsOf(motion.id, each.side))" :key="n" class="num trial" inputmode="decimal" autocomplete="off" maxlength="8"
-          :class="{ wrong: measuring.checked(motion, each.side).messages[n - 1], extra: n > 3 }"
-          :data-field="field(each.side, n - 1)" :aria-label="`${SIDE_WORDS[each.side]}, trial ${n}`" :aria-invalid="measuring.checked(motion, each.side).messages[n - 1] ? 'true' : undefined"
-          :aria-describedby="message(each.side) ? `wrong-${each.side}` : undefined" :value="measuring.trialsOf(motion.id, each.side)[n - 1] ?? ''" :readonly="visit.finished"
-          @input="measuring.type(motion, each.side, n - 1, ($event.target as HTMLInputElement).value)" @keydown="onKey($event, each.side, n - 1)" @focus="($event.target as HTMLInputElement).select()"
-        />
-      </div>
+        <p v-for="caution in cautionsOf(each.side).limiting" :key="caution.ruleId + caution.because" class="limit small">
+          <span class="level modify">{{
+            limitWords(caution.limits, unitWords)
+              .filter((words) => !words.startsWith('effort'))
+              .join(', ') || 'With care'
+          }}</span>
+          {{ caution.because }}: {{ caution.reason }}
+        </p>
+        <p v-if="pastCap(each) !== null" class="wrong-words" role="alert">
+          Past the written limit of {{ pastCap(each) }}{{ unit }}: not to be repeated.
+        </p>
+        <div class="trials" role="group" :aria-label="`Trials, ${each.side}`">
+          <input
+            v-for="n in fieldCount(measuring.trialsOf(motion.id, each.side))"
+            :key="n"
+            class="num trial"
+            inputmode="decimal"
+            autocomplete="off"
+            maxlength="8"
+            :class="{ wrong: measuring.checked(motion, each.side).messages[n - 1], extra: n > 3 }"
+            :data-field="field(each.side, n - 1)"
+            :aria-label="`${SIDE_WORDS[each.side]}, trial ${n}`"
+            :aria-invalid="measuring.checked(motion, each.side).messages[n - 1] ? 'true' : undefined"
+            :aria-describedby="message(each.side) ? `wrong-${each.side}` : undefined"
+            :value="measuring.trialsOf(motion.id, each.side)[n - 1] ?? ''"
+            :readonly="visit.finished"
+            @input="measuring.type(motion, each.side, n - 1, ($event.target as HTMLInputElement).value)"
+            @keydown="onKey($event, each.side, n - 1)"
+            @focus="($event.target as HTMLInputElement).select()"
+          />
+        </div>
       </template>
       <Corrections :motion="motion" :side="each.side" :moment="moment" />
       <p v-if="message(each.side)" :id="`wrong-${each.side}`" class="wrong-words" role="alert">{{ message(each.side) }}</p>
       <dl v-if="lines(each).length > 0" class="small">
-        <template v-for="line in lines(each)" :key="line.what"><dt class="soft">{{ line.what }}</dt><dd>{{ line.says }}</dd></template>
+        <template v-for="line in lines(each)" :key="line.what"
+          ><dt class="soft">{{ line.what }}</dt>
+          <dd>{{ line.says }}</dd></template
+        >
       </dl>
     </div>
 
     <div class="facts small">
-      <div class="instrument"><span class="soft">With</span>
+      <div class="instrument">
+        <span class="soft">With</span>
         <b v-if="visit.finished || instruments.length === 1">{{ INSTRUMENT_WORDS[instrument] }}</b>
-        <PickOne v-else size="small" :value="instrument" :options="instruments" label="Instrument" @change="(value) => measuring.setInstrument(motion, value)" />
+        <PickOne
+          v-else
+          size="small"
+          :value="instrument"
+          :options="instruments"
+          label="Instrument"
+          @change="(value) => measuring.setInstrument(motion, value)"
+        />
       </div>
-      <p v-if="error && overDays">{{ error.own ? 'Your error' : 'The default error' }} here is ±{{ formatValue(error.sem, motion.unit) }} within one visit, ±{{ formatValue(overDays.sem, motion.unit) }} from visit to visit (SEM; {{ overDays.source }}). A change counts from <b class="num">{{ formatValue(detectable(error, error), motion.unit) }}</b> within the visit and from <b class="num">{{ formatValue(detectable(overDays, overDays), motion.unit) }}</b> between visits (MDC95<template v-if="error.own && error.df < FEW">, widened because your study was small</template>).</p>
-      <p v-for="reference in references" :key="reference.key" :title="reference.citation">Reference, {{ reference.text }}: {{ reference.kind }}.</p>
-      <p v-if="unreferenced" class="soft">{{ unreferenced === 'age' ? 'No reference fits this age: compare the sides, and with last time.' : 'No reference for this position: compare the sides, and with last time.' }}</p>
+      <p v-if="error && overDays">
+        {{ error.own ? 'Your error' : 'The default error' }} here is ±{{ formatValue(error.sem, motion.unit) }} within one visit, ±{{
+          formatValue(overDays.sem, motion.unit)
+        }}
+        from visit to visit (SEM; {{ overDays.source }}). A change counts from
+        <b class="num">{{ formatValue(detectable(error, error), motion.unit) }}</b> within the visit and from
+        <b class="num">{{ formatValue(detectable(overDays, overDays), motion.unit) }}</b> between visits (MDC95<template
+          v-if="error.own && error.df < FEW"
+          >, widened because your study was small</template
+        >).
+      </p>
+      <p v-for="reference in references" :key="reference.key" :title="reference.citation">
+        Reference, {{ reference.text }}: {{ reference.kind }}.
+      </p>
+      <p v-if="unreferenced" class="soft">
+        {{
+          unreferenced === 'age'
+            ? 'No reference fits this age: compare the sides, and with last time.'
+            : 'No reference for this position: compare the sides, and with last time.'
+        }}
+      </p>
       <p><span class="soft">Landmarks.</span> {{ motion.landmarks }}.</p>
       <p><span class="soft">Block.</span> {{ motion.block }}.</p>
     </div>

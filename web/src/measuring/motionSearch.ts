@@ -9,13 +9,30 @@ export function motionIndex(motions: readonly Motion[]): MiniSearch {
   const index = new MiniSearch({
     fields: ['name', 'trade', 'muscles', 'where'],
     processTerm: (term) => plain(term) || null,
-    searchOptions: { boost: { name: 4, trade: 4, muscles: 3 }, prefix: true, fuzzy: (term) => (term.length > 7 ? 2 : term.length > 3 ? 1 : false), combineWith: 'AND', processTerm: (term) => plain(term) || null },
+    searchOptions: {
+      boost: { name: 4, trade: 4, muscles: 3 },
+      prefix: true,
+      fuzzy: (term) => (term.length > 7 ? 2 : term.length > 3 ? 1 : false),
+      combineWith: 'AND',
+      processTerm: (term) => plain(term) || null,
+    },
   });
-  index.addAll(motions.map((motion) => ({ id: motion.id, name: motion.name, trade: tradeNames(motion).join(' '), muscles: motion.lengthens.join(' '), where: `${motion.joint} ${motion.testPosition} ${motion.mode}` })));
+  index.addAll(
+    motions.map((motion) => ({
+      id: motion.id,
+      name: motion.name,
+      trade: tradeNames(motion).join(' '),
+      muscles: motion.lengthens.join(' '),
+      where: `${motion.joint} ${motion.testPosition} ${motion.mode}`,
+    })),
+  );
   return index;
 }
 
-const words = (text: string) => plain(text).replace(/[^\p{L}\p{N}]+/gu, ' ').trim();
+const words = (text: string) =>
+  plain(text)
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
 
 /** How literally a motion's own words are what is typed: they begin with it, hold it, or only mean it. */
 function literally(id: string, typed: string): number {
@@ -28,5 +45,8 @@ function literally(id: string, typed: string): number {
 export function findMotions(index: MiniSearch, typed: string): readonly string[] | null {
   const wanted = words(typed);
   if (wanted === '') return null;
-  return index.search(typed).map((hit) => String(hit.id)).sort((a, b) => literally(b, wanted) - literally(a, wanted));
+  return index
+    .search(typed)
+    .map((hit) => String(hit.id))
+    .sort((a, b) => literally(b, wanted) - literally(a, wanted));
 }

@@ -19,12 +19,26 @@ export function useEvidence(before: () => readonly MotionComparison[]) {
     const after = [...new Set(today.filter((value) => value.moment === 'after').map((value) => value.motionId))];
     return {
       comparisons: new Map(before().map((row) => [row.motion.id, row])),
-      after: new Map(after.map((id) => [id, compareMotion(motionOf(id), 'after', { person: file.athlete, onDay, today, past: [], errors: file.errors })])),
-      findings: visit.findings, conditions: file.conditions, complaint: { region, side, score }, onDay,
-      worked: file.runs.flatMap((run) => run.line.cues.map((cue) => ({ motionId: run.line.blocks[cue.blockIndex]!.motionId, side: motionSideIn(run.line.blocks[cue.blockIndex]!, cue.side) }))),
+      after: new Map(
+        after.map((id) => [
+          id,
+          compareMotion(motionOf(id), 'after', { person: file.athlete, onDay, today, past: [], errors: file.errors }),
+        ]),
+      ),
+      findings: visit.findings,
+      conditions: file.conditions,
+      complaint: { region, side, score },
+      onDay,
+      worked: file.runs.flatMap((run) =>
+        run.line.cues.map((cue) => ({
+          motionId: run.line.blocks[cue.blockIndex]!.motionId,
+          side: motionSideIn(run.line.blocks[cue.blockIndex]!, cue.side),
+        })),
+      ),
     };
   });
 
-  const judged = (motion: Motion, side: Side): Judgement => judge(motion, gather(motion, side, evidence.value), openQuestions(motion, side, evidence.value));
+  const judged = (motion: Motion, side: Side): Judgement =>
+    judge(motion, gather(motion, side, evidence.value), openQuestions(motion, side, evidence.value));
   return { judged };
 }

@@ -13,8 +13,26 @@ import { useMeasuring } from './useMeasuring.ts';
 
 const hip = motionOf('hip-extension-knee-bent');
 const past: PastReading[] = [
-  { visitId: 'old', startsAt: '2026-11-01T09:00:00.000Z', motionId: 'hip-flexion', side: 'left', moment: 'before', instrument: 'goniometer', examinerId: null, value: 120 },
-  { visitId: 'last', startsAt: '2026-11-11T09:00:00.000Z', motionId: hip.id, side: 'left', moment: 'before', instrument: 'goniometer', examinerId: null, value: 6 },
+  {
+    visitId: 'old',
+    startsAt: '2026-11-01T09:00:00.000Z',
+    motionId: 'hip-flexion',
+    side: 'left',
+    moment: 'before',
+    instrument: 'goniometer',
+    examinerId: null,
+    value: 120,
+  },
+  {
+    visitId: 'last',
+    startsAt: '2026-11-11T09:00:00.000Z',
+    motionId: hip.id,
+    side: 'left',
+    moment: 'before',
+    instrument: 'goniometer',
+    examinerId: null,
+    value: 6,
+  },
 ];
 
 /** A server that takes each first reading and each correction once. */
@@ -28,12 +46,33 @@ async function open(file: VisitFile = visitFile({ past })) {
     if (path.endsWith('/practice')) return { status: 200, body: { name: 'P', timeZone: 'utc', today: '2026-11-25' } };
     if (method === 'GET') return readable ? { status: 200, body: { ...file, readings: kept } } : null;
     const fields = body as ReadingFields;
-    if (kept.some((each) => each.supersedes === fields.supersedes && each.motionId === fields.motionId && each.side === fields.side)) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.', current: kept } };
-    const saved: Reading = { ...fields, id: path.split('/').at(-1)!, visitId: 'v', examinerId: null, takenAt: '2026-11-25T09:30:00.000Z', value: fields.trials.length > 0 ? fields.trials.reduce((sum, each) => sum + each, 0) / fields.trials.length : null };
+    if (kept.some((each) => each.supersedes === fields.supersedes && each.motionId === fields.motionId && each.side === fields.side))
+      return {
+        status: 409,
+        body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.', current: kept },
+      };
+    const saved: Reading = {
+      ...fields,
+      id: path.split('/').at(-1)!,
+      visitId: 'v',
+      examinerId: null,
+      takenAt: '2026-11-25T09:30:00.000Z',
+      value: fields.trials.length > 0 ? fields.trials.reduce((sum, each) => sum + each, 0) / fields.trials.length : null,
+    };
     kept.push(saved);
     return { status: 200, body: saved };
   });
-  return { kept, sent, storage, setUp: (isUp: boolean) => { up = isUp; }, setReadable: (is: boolean) => { readable = is; } };
+  return {
+    kept,
+    sent,
+    storage,
+    setUp: (isUp: boolean) => {
+      up = isUp;
+    },
+    setReadable: (is: boolean) => {
+      readable = is;
+    },
+  };
 }
 
 /** Lets everything arrive that can, and what follows from it. */
@@ -107,7 +146,10 @@ test('another instrument corrects what was read with the wrong one, and its erro
   await settleOutbox();
   measuring.setInstrument(hip, 'inclinometer');
   await settleOutbox();
-  expect(kept.map((each) => [each.instrument, each.supersedes])).toEqual([['goniometer', null], ['inclinometer', kept[0]!.id]]);
+  expect(kept.map((each) => [each.instrument, each.supersedes])).toEqual([
+    ['goniometer', null],
+    ['inclinometer', kept[0]!.id],
+  ]);
   expect(row().sides[0]!.error?.sem).toBe(2);
   setUp(false);
   measuring.setInstrument(hip, 'goniometer');
@@ -194,7 +236,20 @@ test('leaving the screen saves what is sound, and so does coming back after a cl
 test('a reading taken elsewhere meanwhile: told, both kept, mine only when asked for again', async () => {
   const { kept } = await open();
   const { measuring } = await board();
-  kept.push({ id: 'theirs', visitId: 'v', motionId: hip.id, side: 'left', moment: 'before', mode: 'passive', instrument: 'goniometer', trials: [9], supersedes: null, examinerId: null, takenAt: '2026-11-25T09:31:00.000Z', value: 9 });
+  kept.push({
+    id: 'theirs',
+    visitId: 'v',
+    motionId: hip.id,
+    side: 'left',
+    moment: 'before',
+    mode: 'passive',
+    instrument: 'goniometer',
+    trials: [9],
+    supersedes: null,
+    examinerId: null,
+    takenAt: '2026-11-25T09:31:00.000Z',
+    value: 9,
+  });
   measuring.type(hip, 'left', 0, '4');
   measuring.commit(hip, 'left');
   await settleOutbox();
@@ -202,20 +257,39 @@ test('a reading taken elsewhere meanwhile: told, both kept, mine only when asked
   expect(measuring.trialsOf(hip.id, 'left')).toEqual(['4']);
   measuring.commit(hip, 'left');
   await settleOutbox();
-  expect(kept.map((each) => [each.trials, each.supersedes])).toEqual([[[9], null], [[4], 'theirs']]);
+  expect(kept.map((each) => [each.trials, each.supersedes])).toEqual([
+    [[9], null],
+    [[4], 'theirs'],
+  ]);
 });
 
 test('typed again before the file was read anew: what the refusal said stands is what is corrected', async () => {
   const { kept, setReadable } = await open();
   const { measuring } = await board();
-  kept.push({ id: 'theirs', visitId: 'v', motionId: hip.id, side: 'left', moment: 'before', mode: 'passive', instrument: 'goniometer', trials: [9], supersedes: null, examinerId: null, takenAt: '2026-11-25T09:31:00.000Z', value: 9 });
+  kept.push({
+    id: 'theirs',
+    visitId: 'v',
+    motionId: hip.id,
+    side: 'left',
+    moment: 'before',
+    mode: 'passive',
+    instrument: 'goniometer',
+    trials: [9],
+    supersedes: null,
+    examinerId: null,
+    takenAt: '2026-11-25T09:31:00.000Z',
+    value: 9,
+  });
   setReadable(false);
   measuring.type(hip, 'left', 0, '4');
   measuring.commit(hip, 'left');
   await settleOutbox();
   measuring.commit(hip, 'left');
   await settleOutbox();
-  expect(kept.map((each) => [each.trials, each.supersedes])).toEqual([[[9], null], [[4], 'theirs']]);
+  expect(kept.map((each) => [each.trials, each.supersedes])).toEqual([
+    [[9], null],
+    [[4], 'theirs'],
+  ]);
 });
 
 test('a set is put in place of what was chosen; what was measured stays', async () => {
@@ -231,7 +305,26 @@ test('a set is put in place of what was chosen; what was measured stays', async 
 });
 
 test('the practice’s own error and another instrument than last time reach the comparison', async () => {
-  await open(visitFile({ past, errors: { own: [], shifts: [{ motionId: hip.id, first: 'goniometer', second: 'inclinometer', bias: 2, biasError: 0.4, used: true, pairs: 12, on: '2026-10-01' }] } }));
+  await open(
+    visitFile({
+      past,
+      errors: {
+        own: [],
+        shifts: [
+          {
+            motionId: hip.id,
+            first: 'goniometer',
+            second: 'inclinometer',
+            bias: 2,
+            biasError: 0.4,
+            used: true,
+            pairs: 12,
+            on: '2026-10-01',
+          },
+        ],
+      },
+    }),
+  );
   const { measuring, row } = await board();
   measuring.setInstrument(hip, 'inclinometer');
   await settleOutbox();

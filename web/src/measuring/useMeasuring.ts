@@ -34,7 +34,13 @@ export function useMeasuring(moment: Moment) {
 
   /** Those chosen, or else last visit's set, and all that was measured today. In the catalogue's order. */
   const motions = computed<Motion[]>(() => {
-    const ids = new Set([...visit.readings.map((reading) => reading.motionId), ...(picked.value ?? lastSet.value), ...Object.entries(typed).filter(([, trials]) => trials.some((text) => text !== '')).map(([key]) => key.split('/')[0]!)]);
+    const ids = new Set([
+      ...visit.readings.map((reading) => reading.motionId),
+      ...(picked.value ?? lastSet.value),
+      ...Object.entries(typed)
+        .filter(([, trials]) => trials.some((text) => text !== ''))
+        .map(([key]) => key.split('/')[0]!),
+    ]);
     return MOTIONS.filter((motion) => ids.has(motion.id));
   });
 
@@ -43,11 +49,13 @@ export function useMeasuring(moment: Moment) {
   }
 
   function instrumentFor(motion: Motion): Instrument {
-    return instruments[motion.id]
-      ?? motion.sides.map((side) => standing(motion.id, side)?.instrument).find(Boolean)
-      ?? visit.readings.find((reading) => reading.motionId === motion.id)?.instrument
-      ?? visit.file?.past.findLast((reading) => reading.motionId === motion.id)?.instrument
-      ?? motion.instruments[0];
+    return (
+      instruments[motion.id] ??
+      motion.sides.map((side) => standing(motion.id, side)?.instrument).find(Boolean) ??
+      visit.readings.find((reading) => reading.motionId === motion.id)?.instrument ??
+      visit.file?.past.findLast((reading) => reading.motionId === motion.id)?.instrument ??
+      motion.instruments[0]
+    );
   }
 
   const spotOf = (motionId: string, side: Side) => readingSpot({ motionId, side, moment });
@@ -55,12 +63,18 @@ export function useMeasuring(moment: Moment) {
   const refused = (motionId: string, side: Side) => outbox.refusedAt(visit.record, spotOf(motionId, side));
   const isUnsent = (motionId: string, side: Side) => outbox.at(visit.record, spotOf(motionId, side)) !== null;
 
-  const trialsOf = (motionId: string, side: Side): TypedTrials => typed[keyOf(motionId, side)] ?? (refused(motionId, side)?.body.trials as number[] | undefined)?.map(String) ?? standing(motionId, side)?.trials.map(String) ?? [];
+  const trialsOf = (motionId: string, side: Side): TypedTrials =>
+    typed[keyOf(motionId, side)] ??
+    (refused(motionId, side)?.body.trials as number[] | undefined)?.map(String) ??
+    standing(motionId, side)?.trials.map(String) ??
+    [];
   /** What is wrong with what was sent of one side, or null. */
   function problemOf(motionId: string, side: Side): string | null {
     const refusal = typed[keyOf(motionId, side)] ? null : refused(motionId, side)?.refusal;
     if (!refusal) return null;
-    return refusal.isStale ? `${refusal.message} What stands now is shown when you press Esc; Enter puts yours in its place.` : refusal.message;
+    return refusal.isStale
+      ? `${refusal.message} What stands now is shown when you press Esc; Enter puts yours in its place.`
+      : refusal.message;
   }
   const checked = (motion: Motion, side: Side): CheckedTrials => checkTrials(trialsOf(motion.id, side), motion);
 
@@ -68,19 +82,42 @@ export function useMeasuring(moment: Moment) {
   const valuesToday = computed<ValueToday[]>(() => {
     const values: ValueToday[] = visit.readings
       .filter((reading) => !(reading.moment === moment && typed[keyOf(reading.motionId, reading.side)]))
-      .map(({ motionId, side, moment: at, instrument, examinerId, value }) => ({ motionId, side, moment: at, instrument, examinerId, value: value! }));
+      .map(({ motionId, side, moment: at, instrument, examinerId, value }) => ({
+        motionId,
+        side,
+        moment: at,
+        instrument,
+        examinerId,
+        value: value!,
+      }));
     for (const key of Object.keys(typed)) {
       const [motionId, side] = key.split('/') as [string, Side];
       const motion = motionOf(motionId);
       const { values: trials } = checked(motion, side);
-      if (trials.length > 0) values.push({ motionId, side, moment, instrument: instrumentFor(motion), examinerId: session.me?.id ?? null, value: summariseTrials(trials).mean });
+      if (trials.length > 0)
+        values.push({
+          motionId,
+          side,
+          moment,
+          instrument: instrumentFor(motion),
+          examinerId: session.me?.id ?? null,
+          value: summariseTrials(trials).mean,
+        });
     }
     return values;
   });
 
-  const comparisons = computed<MotionComparison[]>(() => motions.value.map((motion) => compareMotion(motion, moment, {
-    person: visit.file!.athlete, onDay: onDay.value, today: valuesToday.value, past: visit.file!.past, errors: visit.file!.errors,
-  })));
+  const comparisons = computed<MotionComparison[]>(() =>
+    motions.value.map((motion) =>
+      compareMotion(motion, moment, {
+        person: visit.file!.athlete,
+        onDay: onDay.value,
+        today: valuesToday.value,
+        past: visit.file!.past,
+        errors: visit.file!.errors,
+      }),
+    ),
+  );
 
   function type(motion: Motion, side: Side, index: number, text: string): void {
     const key = keyOf(motion.id, side);
@@ -114,7 +151,8 @@ export function useMeasuring(moment: Moment) {
     forget(key);
   }
 
-  const put = (motion: Motion, side: Side, trials: readonly number[]) => visit.saveReading({ motionId: motion.id, side, moment, mode: motion.mode, instrument: instrumentFor(motion), trials });
+  const put = (motion: Motion, side: Side, trials: readonly number[]) =>
+    visit.saveReading({ motionId: motion.id, side, moment, mode: motion.mode, instrument: instrumentFor(motion), trials });
 
   /** Saves whatever is sound: what an earlier page left behind, and what is being left behind now. */
   function commitAll(): void {
@@ -155,7 +193,25 @@ export function useMeasuring(moment: Moment) {
 
   const isMeasured = (motion: Motion) => visit.readings.some((reading) => reading.motionId === motion.id);
 
-  return { motions, comparisons, lastSet, choose, problemOf, isUnsent, trialsOf, checked, instrumentFor, setInstrument, type, takeBack, commit, pick, drop, isMeasured, standing };
+  return {
+    motions,
+    comparisons,
+    lastSet,
+    choose,
+    problemOf,
+    isUnsent,
+    trialsOf,
+    checked,
+    instrumentFor,
+    setInstrument,
+    type,
+    takeBack,
+    commit,
+    pick,
+    drop,
+    isMeasured,
+    standing,
+  };
 }
 
 export type Measuring = ReturnType<typeof useMeasuring>;

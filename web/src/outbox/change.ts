@@ -74,7 +74,12 @@ export function refusalOf({ type, status, title, message, current, cautions, isS
 }
 
 /** A refusal as the problem it was. */
-export const problemOf = (refusal: Refusal): ApiProblem => new ApiProblem(refusal.type ?? 'unknown-refusal', refusal.message, { status: refusal.status, current: refusal.current ?? undefined, cautions: refusal.cautions });
+export const problemOf = (refusal: Refusal): ApiProblem =>
+  new ApiProblem(refusal.type ?? 'unknown-refusal', refusal.message, {
+    status: refusal.status,
+    current: refusal.current ?? undefined,
+    cautions: refusal.cautions,
+  });
 
 /**
  * The waiting change with a later one at its spot in it; null when both must be sent. What may have arrived is never
@@ -90,12 +95,14 @@ export function joined(waiting: Change, later: ChangeDraft): Change | null {
       const { supersedes } = waiting.body;
       return { ...waiting, body: 'supersedes' in waiting.body ? { ...later.body, supersedes } : later.body };
     }
-    case 'fields': return { ...waiting, refusal: null, body: { ...waiting.body, ...later.body }, before: { ...later.before, ...waiting.before } };
+    case 'fields':
+      return { ...waiting, refusal: null, body: { ...waiting.body, ...later.body }, before: { ...later.before, ...waiting.before } };
     case 'events': {
       const events = [...(waiting.body.events as unknown[]), ...(later.body.events as unknown[])];
       return events.length > EVENTS_MOST ? null : { ...waiting, body: { ...waiting.body, events } };
     }
-    case 'none': return null;
+    case 'none':
+      return null;
   }
 }
 
@@ -105,7 +112,8 @@ export function joined(waiting: Change, later: ChangeDraft): Change | null {
  */
 export function rebased(change: Change, refusal: Refusal): Change | null {
   const current = refusal.current as Record<string, unknown> | null;
-  if (!refusal.isStale || change.revision === null || typeof current?.revision !== 'number' || current.revision === change.revision.base) return null;
+  if (!refusal.isStale || change.revision === null || typeof current?.revision !== 'number' || current.revision === change.revision.base)
+    return null;
   const ours = [change.before ?? {}, change.body, ...change.tried];
   const agrees = Object.keys(change.body).every((field) => ours.some((values) => field in values && same(values[field], current[field])));
   return agrees ? { ...change, revision: { ...change.revision, base: current.revision } } : null;

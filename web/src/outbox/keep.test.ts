@@ -14,7 +14,22 @@ beforeEach(async () => {
 });
 afterAll(() => setAccountOfPage(null));
 
-const change = (record: string, spot: string, over: Partial<Change> = {}): Change => ({ id: spot, record, spot, words: '', method: 'PUT', path: `/x/${spot}`, body: {}, join: 'none', revision: null, order: 1, madeAt: '2026-11-25T09:30:00.000Z', tried: [], refusal: null, ...over });
+const change = (record: string, spot: string, over: Partial<Change> = {}): Change => ({
+  id: spot,
+  record,
+  spot,
+  words: '',
+  method: 'PUT',
+  path: `/x/${spot}`,
+  body: {},
+  join: 'none',
+  revision: null,
+  order: 1,
+  madeAt: '2026-11-25T09:30:00.000Z',
+  tried: [],
+  refusal: null,
+  ...over,
+});
 
 async function kept(path: string, body: unknown) {
   answer = { status: 200, body };

@@ -18,9 +18,18 @@ export const withItem = (items: readonly OwnItem[], item: OwnItem): OwnItem[] =>
 export async function keepAcknowledged(change: Change, answer: unknown): Promise<void> {
   const [kind, id] = change.record.split('/');
   switch (kind) {
-    case 'visit': return amendKept(`/visits/${id}`, (file) => withVisitsAnswer(file as VisitFile, change, answer));
-    case 'athlete': return amendKept('/visits/', (file) => ((file as VisitFile).athlete.id === id ? withAthletesAnswer(file as VisitFile, change, answer) : file));
-    case SHELF_RECORD: return amendKept('/shelf', (shelf) => ({ ...(shelf as object), items: withItem((shelf as { items: OwnItem[] }).items, answer as OwnItem) }));
-    default: return undefined;
+    case 'visit':
+      return amendKept(`/visits/${id}`, (file) => withVisitsAnswer(file as VisitFile, change, answer));
+    case 'athlete':
+      return amendKept('/visits/', (file) =>
+        (file as VisitFile).athlete.id === id ? withAthletesAnswer(file as VisitFile, change, answer) : file,
+      );
+    case SHELF_RECORD:
+      return amendKept('/shelf', (shelf) => ({
+        ...(shelf as object),
+        items: withItem((shelf as { items: OwnItem[] }).items, answer as OwnItem),
+      }));
+    default:
+      return undefined;
   }
 }

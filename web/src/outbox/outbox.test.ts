@@ -3,17 +3,40 @@ import type { Change, ChangeDraft } from './change.ts';
 import { Outbox } from './outbox.ts';
 import type { ChangeStorage, OpenPages, StoredChange } from './storage.ts';
 
-const draft = (id: string, over: Partial<ChangeDraft> = {}): ChangeDraft => ({ id, record: 'visit/v', spot: `reading/${id}`, words: 'readings', method: 'PUT', path: `/readings/${id}`, body: { value: id }, join: 'none', revision: null, ...over });
-const rest = () => new Promise((resolve) => { setTimeout(resolve, 5); });
+const draft = (id: string, over: Partial<ChangeDraft> = {}): ChangeDraft => ({
+  id,
+  record: 'visit/v',
+  spot: `reading/${id}`,
+  words: 'readings',
+  method: 'PUT',
+  path: `/readings/${id}`,
+  body: { value: id },
+  join: 'none',
+  revision: null,
+  ...over,
+});
+const rest = () =>
+  new Promise((resolve) => {
+    setTimeout(resolve, 5);
+  });
 
 /** A browser's storage shared by pages, which can be forbidden; and a server that can be away, answers late, and refuses. */
 function world() {
   const rows = new Map<string, StoredChange>();
   const storage = { allowed: true };
   const store: ChangeStorage = {
-    of: async (account) => { if (!storage.allowed) throw new Error('forbidden'); return [...rows.values()].filter((row) => row.account === account); },
-    put: async (row) => { if (!storage.allowed) throw new Error('full'); rows.set(row.id, structuredClone(row)); },
-    remove: async (id) => { if (!storage.allowed) throw new Error('full'); rows.delete(id); },
+    of: async (account) => {
+      if (!storage.allowed) throw new Error('forbidden');
+      return [...rows.values()].filter((row) => row.account === account);
+    },
+    put: async (row) => {
+      if (!storage.allowed) throw new Error('full');
+      rows.set(row.id, structuredClone(row));
+    },
+    remove: async (id) => {
+      if (!storage.allowed) throw new Error('full');
+      rows.delete(id);
+    },
   };
   const living = new Set<string>();
   const server = {
@@ -33,7 +56,8 @@ function world() {
     let answer: unknown = { id: change.id };
     if (change.revision) {
       const mine = Object.entries(change.body);
-      if (change.revision.base !== server.revision) throw new ApiProblem('changed-meanwhile', 'Later.', { current: { ...server.fields, revision: server.revision } });
+      if (change.revision.base !== server.revision)
+        throw new ApiProblem('changed-meanwhile', 'Later.', { current: { ...server.fields, revision: server.revision } });
       Object.assign(server.fields, Object.fromEntries(mine));
       server.revision += 1;
       answer = { ...server.fields, revision: server.revision };
@@ -41,7 +65,8 @@ function world() {
       for (const event of change.body.events as { seq: number }[]) server.written.set(`event ${event.seq}`, event);
     } else {
       const before = server.written.get(change.id);
-      if (before !== undefined && JSON.stringify(before) !== JSON.stringify(change.body)) throw new ApiProblem('changed-meanwhile', 'Other content.');
+      if (before !== undefined && JSON.stringify(before) !== JSON.stringify(change.body))
+        throw new ApiProblem('changed-meanwhile', 'Other content.');
       server.written.set(change.id, change.body);
     }
     if (server.loseAnswers > 0) {
@@ -55,9 +80,33 @@ function world() {
     const answered: string[] = [];
     const refused: string[] = [];
     const kept: string[] = [];
-    const pages: OpenPages = { mine: name, canTell, living: async () => (canTell ? new Set(living) : new Set([name])), alone: (work) => work() };
-    const outbox: Outbox = new Outbox({ send, storage: store, pages, onUpdate: () => undefined, onAnswer: (change) => answered.push(change.id), keep: async (change) => { kept.push(`${change.id} ${rows.has(change.id) ? 'still' : 'no longer'} stored`); }, onRefusal: (change) => refused.push(change.id) });
-    return { outbox, answered, refused, kept, die: () => { living.delete(name); outbox.close(); } };
+    const pages: OpenPages = {
+      mine: name,
+      canTell,
+      living: async () => (canTell ? new Set(living) : new Set([name])),
+      alone: (work) => work(),
+    };
+    const outbox: Outbox = new Outbox({
+      send,
+      storage: store,
+      pages,
+      onUpdate: () => undefined,
+      onAnswer: (change) => answered.push(change.id),
+      keep: async (change) => {
+        kept.push(`${change.id} ${rows.has(change.id) ? 'still' : 'no longer'} stored`);
+      },
+      onRefusal: (change) => refused.push(change.id),
+    });
+    return {
+      outbox,
+      answered,
+      refused,
+      kept,
+      die: () => {
+        living.delete(name);
+        outbox.close();
+      },
+    };
   }
   return { rows, storage, server, page };
 }
@@ -98,7 +147,10 @@ describe('one record', () => {
     // A correction of what may have arrived is a change of its own, and points at it.
     void outbox.put(draft('2', { spot: 'reading/hip', join: 'replace', body: { value: 4, supersedes: '1' } }));
     await outbox.flush();
-    expect([...server.written]).toEqual([['1', { value: 3, supersedes: null }], ['2', { value: 4, supersedes: '1' }]]);
+    expect([...server.written]).toEqual([
+      ['1', { value: 3, supersedes: null }],
+      ['2', { value: 4, supersedes: '1' }],
+    ]);
     expect(waitingOf(outbox)).toEqual([]);
   });
 
@@ -115,7 +167,8 @@ describe('one record', () => {
 });
 
 describe('fields with a counter', () => {
-  const field = (id: string, body: Record<string, unknown>, before: Record<string, unknown>, base = 1) => draft(id, { spot: 'arrival', method: 'PATCH', path: '/visits/v', join: 'fields', body, before, revision: { of: 'visit/v', base } });
+  const field = (id: string, body: Record<string, unknown>, before: Record<string, unknown>, base = 1) =>
+    draft(id, { spot: 'arrival', method: 'PATCH', path: '/visits/v', join: 'fields', body, before, revision: { of: 'visit/v', base } });
 
   test('what is typed meanwhile goes on top of the answer', async () => {
     const { server, page } = world();
@@ -168,7 +221,8 @@ test('fields that were refused go along with those typed since: correcting one i
   const { server, page } = world();
   const { outbox } = page('a');
   await outbox.open('ann');
-  const field = (id: string, body: Record<string, unknown>) => draft(id, { spot: 'arrival', path: '/visits/v', join: 'fields', body, revision: { of: 'visit/v', base: 1 } });
+  const field = (id: string, body: Record<string, unknown>) =>
+    draft(id, { spot: 'arrival', path: '/visits/v', join: 'fields', body, revision: { of: 'visit/v', base: 1 } });
   server.refuse.set('arrival', new ApiProblem('not-valid', 'Minutes: at most 180.'));
   await expect(outbox.put(field('1', { minutes: 999, complaint: 'hip' }))).rejects.toMatchObject({ type: 'not-valid' });
   server.refuse.clear();
@@ -216,7 +270,10 @@ describe('lines, pages and accounts', () => {
     void second.outbox.put(draft('2', { spot: 'reading/hip', join: 'replace', body: { value: 4, supersedes: '1' } }));
     server.up = true;
     await second.outbox.flush();
-    expect([...server.written]).toEqual([['1', { value: 3, supersedes: null }], ['2', { value: 4, supersedes: '1' }]]);
+    expect([...server.written]).toEqual([
+      ['1', { value: 3, supersedes: null }],
+      ['2', { value: 4, supersedes: '1' }],
+    ]);
     expect(waitingOf(second.outbox)).toEqual([]);
   });
 
@@ -281,7 +338,9 @@ describe('lines, pages and accounts', () => {
     server.refuse.set('reading/1', new ApiProblem('not-signed-in', 'Sign in.'));
     expect(await outbox.put(draft('1'))).toBeNull();
     server.refuse.clear();
-    await new Promise((resolve) => { setTimeout(resolve, 700); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 700);
+    });
     expect(server.log).toEqual([]);
     await outbox.open('ann');
     expect(server.log).toEqual(['1']);
@@ -291,7 +350,10 @@ describe('lines, pages and accounts', () => {
 test('a thousand disturbed days: nothing acknowledged is lost, nothing is written twice, order is kept within a record', async () => {
   // A small generator with a fixed seed; the days differ in when lines, answers, storage and pages go.
   let state = 12_345;
-  const random = () => { state = (state * 1_103_515_245 + 12_345) % 2_147_483_648; return state / 2_147_483_648; };
+  const random = () => {
+    state = (state * 1_103_515_245 + 12_345) % 2_147_483_648;
+    return state / 2_147_483_648;
+  };
   for (let day = 0; day < 1000; day++) {
     const { server, storage, page } = world();
     let current = page(`p${day}`);
@@ -302,20 +364,29 @@ test('a thousand disturbed days: nothing acknowledged is lost, nothing is writte
       if (what < 0.5) {
         const id = `${day}/${step}`;
         made.push(id);
-        void current.outbox.put(draft(id, { spot: 'reading/hip', join: 'replace', body: { value: step, supersedes: made.at(-2) ?? null } }));
+        void current.outbox.put(
+          draft(id, { spot: 'reading/hip', join: 'replace', body: { value: step, supersedes: made.at(-2) ?? null } }),
+        );
       } else if (what < 0.6) server.up = !server.up;
       else if (what < 0.7) server.loseAnswers = 1;
       else if (what < 0.75) storage.allowed = !storage.allowed;
       else if (what < 0.85 && storage.allowed && current.outbox.isStored) {
-        await new Promise((resolve) => { setImmediate(resolve); });
+        await new Promise((resolve) => {
+          setImmediate(resolve);
+        });
         if (current.outbox.isStored) {
           // Everything it holds has been mirrored by now: the page is gone, the next one takes it up.
-          await new Promise((resolve) => { setImmediate(resolve); });
+          await new Promise((resolve) => {
+            setImmediate(resolve);
+          });
           current.die();
           current = page(`p${day}/${step}`);
           await current.outbox.open('ann');
         }
-      } else await new Promise((resolve) => { setImmediate(resolve); });
+      } else
+        await new Promise((resolve) => {
+          setImmediate(resolve);
+        });
     }
     server.up = true;
     server.loseAnswers = 0;

@@ -58,18 +58,27 @@ export class Outbox {
   private problem: ApiProblem | null = null;
   private mirrored = true;
   /** What the storage does not say yet: the change as it is now, or null for one that is gone, and whose it is. */
-  private readonly unmirrored = new Map<string, { readonly account: string; readonly change: Change | null; readonly first?: (() => Promise<void>) | undefined }>();
+  private readonly unmirrored = new Map<
+    string,
+    { readonly account: string; readonly change: Change | null; readonly first?: (() => Promise<void>) | undefined }
+  >();
   private mirroring: Promise<void> = Promise.resolve();
   private adoptTimer: ReturnType<typeof setInterval> | undefined;
   private readonly answered = new Map<string, number>();
 
   constructor(private readonly deps: OutboxDeps) {}
 
-  get changes(): readonly Change[] { return this.list; }
+  get changes(): readonly Change[] {
+    return this.list;
+  }
   /** Why the last try failed; null when it did not. */
-  get lastProblem(): ApiProblem | null { return this.problem; }
+  get lastProblem(): ApiProblem | null {
+    return this.problem;
+  }
   /** Whether what is not sent would outlive this page. */
-  get isStored(): boolean { return this.mirrored; }
+  get isStored(): boolean {
+    return this.mirrored;
+  }
   /** How many changes of a record were answered since the page was opened: whoever loads it sees whether it moved meanwhile. */
   answersOf = (record: string): number => this.answered.get(record) ?? 0;
 
@@ -105,7 +114,9 @@ export class Outbox {
   put(draft: ChangeDraft, pauseMs = 0): Promise<unknown> {
     // What was refused is given up for what is put in its place. Fields that were refused go along with those typed since, and events
     // that were refused are still what happened.
-    if (draft.join === 'replace' || draft.join === 'none') for (const refused of this.list.filter((each) => each.record === draft.record && each.spot === draft.spot && each.refusal)) this.remove(refused.id);
+    if (draft.join === 'replace' || draft.join === 'none')
+      for (const refused of this.list.filter((each) => each.record === draft.record && each.spot === draft.spot && each.refusal))
+        this.remove(refused.id);
     const last = this.list.findLast((each) => each.record === draft.record && each.spot === draft.spot);
     const whole = last && !this.sending.has(last.id) ? joined(last, draft) : null;
     const id = whole?.id ?? draft.id;
@@ -116,7 +127,9 @@ export class Outbox {
       this.list = [...this.list, { ...draft, order: this.order, madeAt: new Date().toISOString(), tried: [], refusal: null }];
       this.store(draft.id);
     }
-    const settled = new Promise<unknown>((resolve, reject) => { this.waiters.set(id, [...(this.waiters.get(id) ?? []), { resolve, reject }]); });
+    const settled = new Promise<unknown>((resolve, reject) => {
+      this.waiters.set(id, [...(this.waiters.get(id) ?? []), { resolve, reject }]);
+    });
     settled.catch(() => undefined);
     this.deps.onUpdate();
     const lane = this.laneOf(draft.record);
@@ -146,7 +159,11 @@ export class Outbox {
     const change = this.list.find((each) => each.id === id);
     if (!change?.refusal) return Promise.resolve();
     const current = change.refusal.current as { revision?: unknown } | null;
-    this.replace({ ...change, refusal: null, revision: change.revision && typeof current?.revision === 'number' ? { ...change.revision, base: current.revision } : change.revision });
+    this.replace({
+      ...change,
+      refusal: null,
+      revision: change.revision && typeof current?.revision === 'number' ? { ...change.revision, base: current.revision } : change.revision,
+    });
     this.deps.onUpdate();
     return this.flush(change.record);
   }
@@ -154,13 +171,15 @@ export class Outbox {
   /** Sends now what waits, of one record or of all; resolves when nothing does, or nothing more can be sent for now. */
   async flush(record?: string): Promise<void> {
     const records = record === undefined ? [...new Set(this.list.map((each) => each.record))] : [record];
-    await Promise.all(records.map((each) => {
-      const lane = this.laneOf(each);
-      clearTimeout(lane.timer);
-      if (lane.isWorking) lane.askedAgain = true;
-      else lane.working = this.work(each, lane);
-      return lane.working;
-    }));
+    await Promise.all(
+      records.map((each) => {
+        const lane = this.laneOf(each);
+        clearTimeout(lane.timer);
+        if (lane.isWorking) lane.askedAgain = true;
+        else lane.working = this.work(each, lane);
+        return lane.working;
+      }),
+    );
   }
 
   /** Once everything up to now is stored on the device, as far as it lets itself be stored. */
@@ -218,7 +237,8 @@ export class Outbox {
       this.problem = error;
       for (const change of this.list.filter((each) => each.record === sent.record)) this.settle(change.id, null);
       // Whoever is signed out is waited for: they wake it.
-      if (error.status !== 401) lane.timer = setTimeout(() => void this.flush(sent.record), RETRY_MS[Math.min(lane.tries++, RETRY_MS.length - 1)]!);
+      if (error.status !== 401)
+        lane.timer = setTimeout(() => void this.flush(sent.record), RETRY_MS[Math.min(lane.tries++, RETRY_MS.length - 1)]!);
       return false;
     } finally {
       if (this.owner === owner) {
@@ -235,7 +255,8 @@ export class Outbox {
     this.remove(sent.id, () => this.deps.keep(sent, answer));
     // What waits behind it was made on top of it.
     if (sent.revision && typeof revision === 'number') {
-      for (const later of this.list.filter((each) => each.revision?.of === sent.revision!.of)) this.replace({ ...later, revision: { ...later.revision!, base: revision } });
+      for (const later of this.list.filter((each) => each.revision?.of === sent.revision!.of))
+        this.replace({ ...later, revision: { ...later.revision!, base: revision } });
     }
     this.deps.onAnswer(sent, answer);
     this.settle(sent.id, answer);
@@ -280,7 +301,9 @@ export class Outbox {
     try {
       await this.deps.pages.alone(async () => {
         const living = await this.deps.pages.living();
-        const found = (await this.deps.storage.of(owner)).filter(({ id, page }) => !living.has(page) && !this.list.some((each) => each.id === id));
+        const found = (await this.deps.storage.of(owner)).filter(
+          ({ id, page }) => !living.has(page) && !this.list.some((each) => each.id === id),
+        );
         if (this.owner !== owner || found.length === 0) return;
         // It may have been on its way when its page went: from here on nothing is rewritten under its id.
         this.list = [...this.list, ...found.map(({ change }) => asTried(change))].toSorted((a, b) => a.order - b.order);
@@ -305,7 +328,8 @@ export class Outbox {
           // What was answered leaves the storage only once what is kept of its record has it: a page that goes in between, and comes
           // back without a line, finds it in one of the two.
           await wanted.first?.();
-          if (wanted.change) await this.deps.storage.put({ id: each, account: wanted.account, page: this.deps.pages.mine, change: wanted.change });
+          if (wanted.change)
+            await this.deps.storage.put({ id: each, account: wanted.account, page: this.deps.pages.mine, change: wanted.change });
           else await this.deps.storage.remove(each);
         } catch {
           this.mirrored = false;

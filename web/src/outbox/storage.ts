@@ -25,8 +25,12 @@ export function browserStorage(name = 'pace-bend'): ChangeStorage {
   let opening: Promise<IDBPDatabase<Schema>> | null = null;
   function open(): Promise<IDBPDatabase<Schema>> {
     opening ??= openDB<Schema>(name, 1, {
-      upgrade: (db) => { db.createObjectStore('changes', { keyPath: 'id' }).createIndex('account', 'account'); },
-      terminated: () => { opening = null; },
+      upgrade: (db) => {
+        db.createObjectStore('changes', { keyPath: 'id' }).createIndex('account', 'account');
+      },
+      terminated: () => {
+        opening = null;
+      },
     }).catch((error: unknown) => {
       opening = null;
       throw error;
@@ -35,8 +39,12 @@ export function browserStorage(name = 'pace-bend'): ChangeStorage {
   }
   return {
     of: async (account) => (await open()).getAllFromIndex('changes', 'account', account),
-    put: async (stored) => { await (await open()).put('changes', stored); },
-    remove: async (id) => { await (await open()).delete('changes', id); },
+    put: async (stored) => {
+      await (await open()).put('changes', stored);
+    },
+    remove: async (id) => {
+      await (await open()).delete('changes', id);
+    },
   };
 }
 
@@ -53,12 +61,18 @@ export interface OpenPages {
 
 const LOCK = 'pace-bend.page.';
 
-export function openPages(mine: string, locks = typeof navigator === 'undefined' ? undefined : (navigator.locks as LockManager | undefined)): OpenPages {
+export function openPages(
+  mine: string,
+  locks = typeof navigator === 'undefined' ? undefined : (navigator.locks as LockManager | undefined),
+): OpenPages {
   if (!locks) return { mine, canTell: false, living: async () => new Set([mine]), alone: (work) => work() };
-  const held = new Promise<void>((holds) => void locks.request(LOCK + mine, () => {
-    holds();
-    return new Promise(() => undefined);
-  }));
+  const held = new Promise<void>(
+    (holds) =>
+      void locks.request(LOCK + mine, () => {
+        holds();
+        return new Promise(() => undefined);
+      }),
+  );
   return {
     mine,
     canTell: true,

@@ -8,15 +8,42 @@ export const countWords = (count: number) => `${count} not sent yet`;
 
 /** Field names of a record as somebody would say them. */
 const FIELDS: Readonly<Record<string, string>> = {
-  complaint: 'What brings them', complaintScore: 'How much', complaintRegion: 'Place', complaintSide: 'Side', changed: 'What changed', trainingSince: 'Training since', trainingNext: 'Training next',
-  minutesAvailable: 'Minutes', consent: 'May be touched', consentWord: 'Consent', lookFirst: 'Look at first', text: 'Note', blocks: 'Plan', to: 'To', seen: 'What was seen', birthDate: 'Birth date', breathPeriodMs: 'Breath',
+  complaint: 'What brings them',
+  complaintScore: 'How much',
+  complaintRegion: 'Place',
+  complaintSide: 'Side',
+  changed: 'What changed',
+  trainingSince: 'Training since',
+  trainingNext: 'Training next',
+  minutesAvailable: 'Minutes',
+  consent: 'May be touched',
+  consentWord: 'Consent',
+  lookFirst: 'Look at first',
+  text: 'Note',
+  blocks: 'Plan',
+  to: 'To',
+  seen: 'What was seen',
+  birthDate: 'Birth date',
+  breathPeriodMs: 'Breath',
 };
 
-const spaced = (name: string) => name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`).replace(/^./, (letter) => letter.toUpperCase());
+const spaced = (name: string) =>
+  name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`).replace(/^./, (letter) => letter.toUpperCase());
 
 function valueWords(value: unknown, nameOf: (block: { readonly entryId: string }) => string): string {
   if (value === null || value === undefined || value === '') return 'nothing';
-  if (Array.isArray(value)) return value.length === 0 ? 'nothing' : value.map((each) => (typeof each === 'object' && each !== null && 'entryId' in each ? nameOf(each as { entryId: string }) : typeof each === 'object' ? JSON.stringify(each) : String(each))).join(', ');
+  if (Array.isArray(value))
+    return value.length === 0
+      ? 'nothing'
+      : value
+          .map((each) =>
+            typeof each === 'object' && each !== null && 'entryId' in each
+              ? nameOf(each as { entryId: string })
+              : typeof each === 'object'
+                ? JSON.stringify(each)
+                : String(each),
+          )
+          .join(', ');
   return typeof value === 'object' ? JSON.stringify(value) : String(value);
 }
 
@@ -31,6 +58,10 @@ export function differences(change: Change, nameOf: (block: { readonly entryId: 
   const current = change.refusal?.current as Record<string, unknown> | null;
   if (!change.refusal?.isStale || !current) return [];
   return Object.entries(change.body)
-    .map(([name, value]) => ({ field: FIELDS[name] ?? spaced(name), theirs: valueWords(current[name], nameOf), mine: valueWords(value, nameOf) }))
+    .map(([name, value]) => ({
+      field: FIELDS[name] ?? spaced(name),
+      theirs: valueWords(current[name], nameOf),
+      mine: valueWords(value, nameOf),
+    }))
     .filter(({ theirs, mine }) => theirs !== mine);
 }

@@ -16,50 +16,65 @@ export interface FanValues {
   readonly low: boolean;
 }
 
-const props = withDefaults(defineProps<{ motion: Motion; fans: readonly FanValues[]; bands: readonly ReferenceBand[]; width?: number }>(), { width: 236 });
+const props = withDefaults(defineProps<{ motion: Motion; fans: readonly FanValues[]; bands: readonly ReferenceBand[]; width?: number }>(), {
+  width: 236,
+});
 
 const height = computed(() => Math.round(props.width * 0.335));
-const drawn = computed(() => props.fans.map((values) => {
-  const opens: -1 | 1 = values.side === 'left' ? -1 : 1;
-  const scale = props.width / 250;
-  const middle = values.side === 'midline' ? props.width / 2 - 31 * scale : props.width / 2 + opens * 10 * scale;
-  const fan: FanGeometry = { x: middle, y: height.value - 6 * scale, radius: 64 * scale, opens };
-  const at = (value: number) => shareOfFan(value, props.motion);
-  const bands = props.bands.map((band) => {
-    const [a, b] = [at(band.low), at(band.high)].sort((p, q) => p - q) as [number, number];
-    // A single round value still has to be seen: it is drawn two hundredths of the sweep wide.
-    return arcPath(fan, Math.max(0, Math.min(a, b - 0.02)), Math.max(b, a + 0.02));
-  });
-  const across = (value: number, half: number) => {
-    const [[x0, y0], [x1, y1]] = [pointAt(fan, at(value), fan.radius - half), pointAt(fan, at(value), fan.radius + half)];
-    return `M${x0} ${y0}L${x1} ${y1}`;
-  };
-  const needle = (value: number, length: number) => {
-    const [x, y] = pointAt(fan, at(value), length);
-    return `M${fan.x} ${fan.y}L${x} ${y}`;
-  };
-  const tick = values.baseline === null ? null : across(values.baseline, 10 * scale);
-  return {
-    ...values,
-    fan,
-    rim: arcPath(fan, 0, 1),
-    bands,
-    middles: props.bands.map((band) => across(band.middle, 6 * scale)),
-    tick,
-    now: values.now === null ? null : needle(values.now, fan.radius + 7 * scale),
-    earlier: values.earlier === null ? null : needle(values.earlier, fan.radius + 7 * scale),
-    stroke: 12 * scale,
-  };
-}));
+const drawn = computed(() =>
+  props.fans.map((values) => {
+    const opens: -1 | 1 = values.side === 'left' ? -1 : 1;
+    const scale = props.width / 250;
+    const middle = values.side === 'midline' ? props.width / 2 - 31 * scale : props.width / 2 + opens * 10 * scale;
+    const fan: FanGeometry = { x: middle, y: height.value - 6 * scale, radius: 64 * scale, opens };
+    const at = (value: number) => shareOfFan(value, props.motion);
+    const bands = props.bands.map((band) => {
+      const [a, b] = [at(band.low), at(band.high)].sort((p, q) => p - q) as [number, number];
+      // A single round value still has to be seen: it is drawn two hundredths of the sweep wide.
+      return arcPath(fan, Math.max(0, Math.min(a, b - 0.02)), Math.max(b, a + 0.02));
+    });
+    const across = (value: number, half: number) => {
+      const [[x0, y0], [x1, y1]] = [pointAt(fan, at(value), fan.radius - half), pointAt(fan, at(value), fan.radius + half)];
+      return `M${x0} ${y0}L${x1} ${y1}`;
+    };
+    const needle = (value: number, length: number) => {
+      const [x, y] = pointAt(fan, at(value), length);
+      return `M${fan.x} ${fan.y}L${x} ${y}`;
+    };
+    const tick = values.baseline === null ? null : across(values.baseline, 10 * scale);
+    return {
+      ...values,
+      fan,
+      rim: arcPath(fan, 0, 1),
+      bands,
+      middles: props.bands.map((band) => across(band.middle, 6 * scale)),
+      tick,
+      now: values.now === null ? null : needle(values.now, fan.radius + 7 * scale),
+      earlier: values.earlier === null ? null : needle(values.earlier, fan.radius + 7 * scale),
+      stroke: 12 * scale,
+    };
+  }),
+);
 
-const label = computed(() => props.fans.map((fan) => {
-  const now = fan.now === null ? 'not measured' : formatValue(fan.now, props.motion.unit);
-  return `${fan.side} ${now}${fan.low ? ', short' : ''}${fan.baseline === null ? '' : `, baseline ${formatValue(fan.baseline, props.motion.unit)}`}`;
-}).join('; '));
+const label = computed(() =>
+  props.fans
+    .map((fan) => {
+      const now = fan.now === null ? 'not measured' : formatValue(fan.now, props.motion.unit);
+      return `${fan.side} ${now}${fan.low ? ', short' : ''}${fan.baseline === null ? '' : `, baseline ${formatValue(fan.baseline, props.motion.unit)}`}`;
+    })
+    .join('; '),
+);
 </script>
 
 <template>
-  <svg class="pair" :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="`${motion.name}, ${motion.testPosition}: ${label}`">
+  <svg
+    class="pair"
+    :width="width"
+    :height="height"
+    :viewBox="`0 0 ${width} ${height}`"
+    role="img"
+    :aria-label="`${motion.name}, ${motion.testPosition}: ${label}`"
+  >
     <g v-for="side in drawn" :key="side.side">
       <path :d="side.rim" class="rim" :stroke-width="side.stroke" />
       <path v-for="(band, i) in side.bands" :key="i" :d="band" class="band" :stroke-width="side.stroke" />

@@ -1,6 +1,15 @@
 <script setup lang="ts" generic="V extends string | number | boolean">
 /** A row of answers of which one or none holds; the one that holds is taken back by pressing it again. */
-const props = withDefaults(defineProps<{ options: readonly { readonly value: V; readonly label: string; readonly hint?: string }[]; value: V | null; label: string; disabled?: boolean; tight?: boolean }>(), { disabled: false, tight: false });
+const props = withDefaults(
+  defineProps<{
+    options: readonly { readonly value: V; readonly label: string; readonly hint?: string }[];
+    value: V | null;
+    label: string;
+    disabled?: boolean;
+    tight?: boolean;
+  }>(),
+  { disabled: false, tight: false },
+);
 const emit = defineEmits<{ change: [value: V | null] }>();
 
 function onKey(event: KeyboardEvent): void {
@@ -16,9 +25,16 @@ function onKey(event: KeyboardEvent): void {
 <template>
   <div class="row" :class="{ tight: props.tight }" role="group" :aria-label="label" @keydown="onKey">
     <button
-      v-for="option in options" :key="String(option.value)" type="button" :disabled="disabled" :aria-pressed="option.value === value" :title="option.hint"
+      v-for="option in options"
+      :key="String(option.value)"
+      type="button"
+      :disabled="disabled"
+      :aria-pressed="option.value === value"
+      :title="option.hint"
       @click="emit('change', option.value === value ? null : option.value)"
-    >{{ option.label }}</button>
+    >
+      {{ option.label }}
+    </button>
   </div>
 </template>
 

@@ -6,7 +6,12 @@ const props = defineProps<{ value: number; label: string; unit: string; step: nu
 const emit = defineEmits<{ change: [value: number] }>();
 
 const text = ref(print(props.value));
-watch(() => props.value, (value) => { if (parse(text.value) !== value && !(Number.isNaN(value) && Number.isNaN(parse(text.value)))) text.value = print(value); });
+watch(
+  () => props.value,
+  (value) => {
+    if (parse(text.value) !== value && !(Number.isNaN(value) && Number.isNaN(parse(text.value)))) text.value = print(value);
+  },
+);
 
 function print(value: number): string {
   return Number.isNaN(value) ? '' : String(value);
@@ -34,7 +39,19 @@ const width = computed(() => `${Math.max(2, text.value.length) + 2}ch`);
 
 <template>
   <span class="field" :class="{ wrong }">
-    <input class="num" inputmode="decimal" maxlength="6" :style="{ width }" :value="text" :aria-label="label" :aria-invalid="wrong ? 'true' : undefined" :disabled="disabled" @input="type(($event.target as HTMLInputElement).value)" @keydown="onKey" @focus="($event.target as HTMLInputElement).select()" />
+    <input
+      class="num"
+      inputmode="decimal"
+      maxlength="6"
+      :style="{ width }"
+      :value="text"
+      :aria-label="label"
+      :aria-invalid="wrong ? 'true' : undefined"
+      :disabled="disabled"
+      @input="type(($event.target as HTMLInputElement).value)"
+      @keydown="onKey"
+      @focus="($event.target as HTMLInputElement).select()"
+    />
     <span v-if="unit" class="unit">{{ unit }}</span>
   </span>
 </template>

@@ -4,13 +4,16 @@ import { ref } from 'vue';
 import { labelMatches, useListField } from './listField.ts';
 
 /** Several choices from a list, in the order they were made; any words of a label find it. */
-const props = withDefaults(defineProps<{
-  values: readonly V[];
-  options: readonly { readonly value: V; readonly label: string }[];
-  label: string;
-  placeholder?: string;
-  most?: number;
-}>(), { placeholder: '', most: 12 });
+const props = withDefaults(
+  defineProps<{
+    values: readonly V[];
+    options: readonly { readonly value: V; readonly label: string }[];
+    label: string;
+    placeholder?: string;
+    most?: number;
+  }>(),
+  { placeholder: '', most: 12 },
+);
 const emit = defineEmits<{ change: [values: V[]] }>();
 
 const root = ref<HTMLElement | null>(null);
@@ -19,7 +22,15 @@ useListField(root, () => props.label);
 
 <template>
   <span ref="root" class="pick">
-    <Select mode="multiple" :value="([...values] as never)" :options="(options as never)" :placeholder="placeholder" :filter-option="(labelMatches as never)" :list-height="320" @change="(chosen) => emit('change', (chosen as V[]).slice(0, most))" />
+    <Select
+      mode="multiple"
+      :value="[...values] as never"
+      :options="options as never"
+      :placeholder="placeholder"
+      :filter-option="labelMatches as never"
+      :list-height="320"
+      @change="(chosen) => emit('change', (chosen as V[]).slice(0, most))"
+    />
   </span>
 </template>
 

@@ -9,39 +9,66 @@ import { capsulePath, faceMark, fanPath, figureBox, figureMarks, type Mark } fro
  * A figure in the test position of a motion, posed from joint angles: the limb at today's angle on each side, the reference
  * as a fan about the joint, and, where there is room, the axis, the landmark it is read along and where the hands go.
  */
-const props = withDefaults(defineProps<{
-  motion: Pick<Motion, 'figure' | 'rest' | 'sides' | 'unit' | 'fan'> & Partial<Pick<Motion, 'name' | 'testPosition'>>;
-  /** Values to draw; a side that is left out is not drawn where both limbs share a place. */
-  values?: Partial<Record<Side, number | null>>;
-  short?: readonly Side[];
-  bands?: readonly ReferenceBand[];
-  /** Height in pixels; below 90 only the outline is drawn. */
-  size?: number;
-  /** Width to height. */
-  shape?: number;
-  /** Left out when the words beside the figure say the same. */
-  decorative?: boolean;
-  /** Where a hand presses; then no axis and no reading line are drawn. */
-  press?: Press | null;
-  /** The hand that presses is still on its way. */
-  coming?: boolean;
-  /** Only the part that is pressed is marked as worked on. */
-  still?: boolean;
-  /** Another value that must fit into the same picture, so that two pictures have one scale. */
-  beside?: number | null;
-  /** Whether the hands that move and hold are drawn. */
-  hands?: boolean;
-  /** Said instead of the motion and its test position. */
-  words?: string;
-}>(), { values: () => ({}), short: () => [], bands: () => [], size: 48, shape: 1.35, decorative: false, press: null, coming: false, still: false, beside: null, hands: true, words: '' });
+const props = withDefaults(
+  defineProps<{
+    motion: Pick<Motion, 'figure' | 'rest' | 'sides' | 'unit' | 'fan'> & Partial<Pick<Motion, 'name' | 'testPosition'>>;
+    /** Values to draw; a side that is left out is not drawn where both limbs share a place. */
+    values?: Partial<Record<Side, number | null>>;
+    short?: readonly Side[];
+    bands?: readonly ReferenceBand[];
+    /** Height in pixels; below 90 only the outline is drawn. */
+    size?: number;
+    /** Width to height. */
+    shape?: number;
+    /** Left out when the words beside the figure say the same. */
+    decorative?: boolean;
+    /** Where a hand presses; then no axis and no reading line are drawn. */
+    press?: Press | null;
+    /** The hand that presses is still on its way. */
+    coming?: boolean;
+    /** Only the part that is pressed is marked as worked on. */
+    still?: boolean;
+    /** Another value that must fit into the same picture, so that two pictures have one scale. */
+    beside?: number | null;
+    /** Whether the hands that move and hold are drawn. */
+    hands?: boolean;
+    /** Said instead of the motion and its test position. */
+    words?: string;
+  }>(),
+  {
+    values: () => ({}),
+    short: () => [],
+    bands: () => [],
+    size: 48,
+    shape: 1.35,
+    decorative: false,
+    press: null,
+    coming: false,
+    still: false,
+    beside: null,
+    hands: true,
+    words: '',
+  },
+);
 
-const VIEW_WORDS: Record<View, string> = { side: 'the side', front: 'the front', behind: 'behind', above: 'above', feet: 'the feet', detail: 'close by' };
+const VIEW_WORDS: Record<View, string> = {
+  side: 'the side',
+  front: 'the front',
+  behind: 'behind',
+  above: 'above',
+  feet: 'the feet',
+  detail: 'close by',
+};
 const detailed = computed(() => props.size >= 90);
 const drawnValues = computed(() => {
   const given = Object.entries(props.values).filter((entry): entry is [Side, number] => typeof entry[1] === 'number');
   return given.length > 0 ? Object.fromEntries(given) : { [props.motion.sides[0]!]: (props.motion.fan.min + 2 * props.motion.fan.max) / 3 };
 });
-const band = computed(() => (props.bands.length > 0 ? { low: Math.min(...props.bands.map((each) => each.low)), high: Math.max(...props.bands.map((each) => each.high)) } : null));
+const band = computed(() =>
+  props.bands.length > 0
+    ? { low: Math.min(...props.bands.map((each) => each.low)), high: Math.max(...props.bands.map((each) => each.high)) }
+    : null,
+);
 const pose = computed(() => poseMotion(props.motion, { values: drawnValues.value, band: band.value }));
 const box = computed(() => {
   if (props.beside === null) return figureBox(pose.value, props.shape);
@@ -54,20 +81,32 @@ const line = computed(() => px.value * (detailed.value ? 1.6 : 1.25));
 
 const isWorked = (segment: PosedSegment) => (props.still && props.press ? segment.id === props.press.on : segment.moving);
 const order = (segment: PosedSegment) => (segment.far ? 0 : isWorked(segment) ? 2 : 1);
-const segments = computed(() => [...pose.value.segments].sort((a, b) => order(a) - order(b)).map((segment, i) => ({
-  key: `${segment.id}/${segment.side ?? ''}/${i}`, path: capsulePath(segment), segment,
-  kind: segment.far ? 'far' : !isWorked(segment) ? 'body' : segment.side === 'right' ? 'right' : 'left',
-  low: segment.moving && props.short.includes(segment.side ?? 'midline'),
-})));
+const segments = computed(() =>
+  [...pose.value.segments]
+    .sort((a, b) => order(a) - order(b))
+    .map((segment, i) => ({
+      key: `${segment.id}/${segment.side ?? ''}/${i}`,
+      path: capsulePath(segment),
+      segment,
+      kind: segment.far ? 'far' : !isWorked(segment) ? 'body' : segment.side === 'right' ? 'right' : 'left',
+      low: segment.moving && props.short.includes(segment.side ?? 'midline'),
+    })),
+);
 const fans = computed(() => pose.value.fans.map(fanPath));
 /** Hands and rings grow with the figure, but less than it does. */
 const markUnit = computed(() => px.value * Math.min(2.4, Math.max(1, Math.sqrt(props.size / 110))));
-const marks = computed<Mark[]>(() => (detailed.value ? figureMarks(pose.value, markUnit.value, props.press, props.coming).filter((mark) => props.hands || mark.kind !== 'hand') : []));
+const marks = computed<Mark[]>(() =>
+  detailed.value
+    ? figureMarks(pose.value, markUnit.value, props.press, props.coming).filter((mark) => props.hands || mark.kind !== 'hand')
+    : [],
+);
 // A picture of an entry has no sides: it is done on either.
 const tags = computed(() => (props.words ? [] : marks.value).flatMap((mark) => (mark.kind === 'tag' ? [mark] : [])));
 const face = computed(() => faceMark(pose.value, px.value));
 const label = computed(() => {
-  const said = Object.entries(drawnValues.value).map(([side, value]) => `${side} ${Math.round(value)}${props.motion.unit === 'deg' ? '°' : ' cm'}`).join(', ');
+  const said = Object.entries(drawnValues.value)
+    .map(([side, value]) => `${side} ${Math.round(value)}${props.motion.unit === 'deg' ? '°' : ' cm'}`)
+    .join(', ');
   if (props.words) return `${props.words}, seen from ${VIEW_WORDS[pose.value.view]}`;
   return `${props.motion.name}, ${props.motion.testPosition}, seen from ${VIEW_WORDS[pose.value.view]}${Object.keys(props.values).length > 0 ? `: ${said}` : ''}`;
 });
@@ -75,8 +114,14 @@ const label = computed(() => {
 
 <template>
   <svg
-    class="figure" :width="Math.round(size * shape)" :height="size" :viewBox="`${box.x} ${-box.y - box.height} ${box.width} ${box.height}`"
-    :role="decorative ? undefined : 'img'" :aria-label="decorative ? undefined : label" :aria-hidden="decorative ? 'true' : undefined" :style="{ '--line-width': line }"
+    class="figure"
+    :width="Math.round(size * shape)"
+    :height="size"
+    :viewBox="`${box.x} ${-box.y - box.height} ${box.width} ${box.height}`"
+    :role="decorative ? undefined : 'img'"
+    :aria-label="decorative ? undefined : label"
+    :aria-hidden="decorative ? 'true' : undefined"
+    :style="{ '--line-width': line }"
   >
     <g transform="scale(1 -1)">
       <path v-if="pose.ground" class="ground" :d="`M${pose.ground.from} ${pose.ground.y}H${pose.ground.to}`" />
@@ -90,7 +135,18 @@ const label = computed(() => {
         <path v-else-if="mark.kind === 'hand'" class="hand" :class="{ still: mark.still }" :d="mark.path" />
       </template>
     </g>
-    <text v-for="tag in tags" :key="tag.text" class="tag" :x="tag.x" :y="-tag.y" :font-size="markUnit * 13" text-anchor="middle" dominant-baseline="central">{{ tag.text }}</text>
+    <text
+      v-for="tag in tags"
+      :key="tag.text"
+      class="tag"
+      :x="tag.x"
+      :y="-tag.y"
+      :font-size="markUnit * 13"
+      text-anchor="middle"
+      dominant-baseline="central"
+    >
+      {{ tag.text }}
+    </text>
   </svg>
 </template>
 

@@ -8,7 +8,10 @@ withDefaults(defineProps<{ shape: ReadinessShape; size?: number }>(), { size: 14
 <template>
   <svg :width="size" :height="size" viewBox="0 0 14 14" role="img" :aria-label="shape">
     <circle v-if="shape === 'ready'" cx="7" cy="7" r="5.5" class="ready" />
-    <template v-else-if="shape === 'ease'"><circle cx="7" cy="7" r="5.2" class="ring" /><path d="M7 1.8a5.2 5.2 0 0 0 0 10.4z" class="half" /></template>
+    <template v-else-if="shape === 'ease'">
+      <circle cx="7" cy="7" r="5.2" class="ring" />
+      <path d="M7 1.8a5.2 5.2 0 0 0 0 10.4z" class="half" />
+    </template>
     <rect v-else x="2" y="2" width="10" height="10" class="hold" />
   </svg>
 </template>

@@ -11,16 +11,23 @@ import { nextTick, onBeforeUnmount, ref, watch } from 'vue';
  * The kit's dialog, with the focus led by hand: it goes in when the dialog opens, Tab stays inside, Escape closes, and the focus
  * comes back to where it was. The kit does these at the end of its transitions, and here there are none.
  */
-const props = withDefaults(defineProps<{ title: string; width?: number; top?: number; /** Whether it can be left without an answer. */ closable?: boolean }>(), { width: 520, top: undefined, closable: true });
+const props = withDefaults(
+  defineProps<{ title: string; width?: number; top?: number; /** Whether it can be left without an answer. */ closable?: boolean }>(),
+  { width: 520, top: undefined, closable: true },
+);
 const open = defineModel<boolean>('open', { required: true });
 
 const inside = ref<HTMLElement | null>(null);
 const me = Symbol('dialog');
 let opener: Element | null = null;
 
-const FOCUSABLE = 'a[href], button:not([disabled]), input:not([disabled]), select:not([disabled]), textarea:not([disabled]), [tabindex]:not([tabindex="-1"])';
+const FOCUSABLE =
+  'a[href], button:not([disabled]), input:not([disabled]), select:not([disabled]), textarea:not([disabled]), [tabindex]:not([tabindex="-1"])';
 const frame = () => inside.value?.closest<HTMLElement>('.ant-modal') ?? null;
-const stops = (within: HTMLElement | null) => [...(within?.querySelectorAll<HTMLElement>(FOCUSABLE) ?? [])].filter((element) => element.getAttribute('aria-hidden') !== 'true' && element.getClientRects().length > 0);
+const stops = (within: HTMLElement | null) =>
+  [...(within?.querySelectorAll<HTMLElement>(FOCUSABLE) ?? [])].filter(
+    (element) => element.getAttribute('aria-hidden') !== 'true' && element.getClientRects().length > 0,
+  );
 
 async function enter(): Promise<void> {
   opener = document.activeElement;
@@ -43,7 +50,9 @@ function leave(): void {
 }
 
 /** A list or a calendar that hangs open over the dialog takes its Escape first. */
-const hangsOpen = () => frame()?.querySelector('.ant-select-open') !== null || document.querySelector('.ant-picker-dropdown:not(.ant-picker-dropdown-hidden)') !== null;
+const hangsOpen = () =>
+  frame()?.querySelector('.ant-select-open') !== null ||
+  document.querySelector('.ant-picker-dropdown:not(.ant-picker-dropdown-hidden)') !== null;
 
 function onKey(event: KeyboardEvent): void {
   if (stack.at(-1) !== me) return;
@@ -64,17 +73,34 @@ function onKey(event: KeyboardEvent): void {
   }
 }
 
-watch(open, (now, before) => {
-  if (now) void enter();
-  else if (before) leave();
-}, { immediate: true });
+watch(
+  open,
+  (now, before) => {
+    if (now) void enter();
+    else if (before) leave();
+  },
+  { immediate: true },
+);
 onBeforeUnmount(leave);
 </script>
 
 <template>
   <Modal
-    :open="open" transition-name="" mask-transition-name="" :title="title" :footer="null" :width="width" :style="top === undefined ? undefined : { top: `${top}px` }" :closable="closable" :mask-closable="closable" :keyboard="false"
-    @update:open="(now: boolean) => { open = now; }"
+    :open="open"
+    transition-name=""
+    mask-transition-name=""
+    :title="title"
+    :footer="null"
+    :width="width"
+    :style="top === undefined ? undefined : { top: `${top}px` }"
+    :closable="closable"
+    :mask-closable="closable"
+    :keyboard="false"
+    @update:open="
+      (now: boolean) => {
+        open = now;
+      }
+    "
   >
     <div ref="inside"><slot /></div>
   </Modal>

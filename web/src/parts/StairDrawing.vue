@@ -8,20 +8,23 @@ import { layOutStair, type StairLayout } from './stair.ts';
 import StairPlayhead from './StairPlayhead.vue';
 
 /** The stair: treads are holds, hatched columns contractions, risers advances. The same drawing carries the playhead at the table. */
-const props = withDefaults(defineProps<{
-  cues: readonly Cue[];
-  better: 'higher' | 'lower';
-  unit: AxisUnit;
-  label: string;
-  height: number;
-  bands?: readonly ReferenceBand[];
-  /** Reads the moment of the whole line; asked by the playhead alone, so that a frame moves it and redraws nothing else. */
-  playhead?: (() => number) | undefined;
-  /** Edges read at the table. */
-  readEdges?: readonly { readonly atLineMs: number; readonly value: number }[];
-  /** Where the edge is expected after each round, and the band around it. */
-  predicted?: readonly PredictedEdge[];
-}>(), { bands: () => [], playhead: undefined, readEdges: () => [], predicted: () => [] });
+const props = withDefaults(
+  defineProps<{
+    cues: readonly Cue[];
+    better: 'higher' | 'lower';
+    unit: AxisUnit;
+    label: string;
+    height: number;
+    bands?: readonly ReferenceBand[];
+    /** Reads the moment of the whole line; asked by the playhead alone, so that a frame moves it and redraws nothing else. */
+    playhead?: (() => number) | undefined;
+    /** Edges read at the table. */
+    readEdges?: readonly { readonly atLineMs: number; readonly value: number }[];
+    /** Where the edge is expected after each round, and the band around it. */
+    predicted?: readonly PredictedEdge[];
+  }>(),
+  { bands: () => [], playhead: undefined, readEdges: () => [], predicted: () => [] },
+);
 defineSlots<{ default?: (props: { stair: StairLayout }) => unknown }>();
 
 const frame = ref<HTMLElement | null>(null);
@@ -29,12 +32,19 @@ const width = ref(640);
 const hatch = useId();
 let observer: ResizeObserver | null = null;
 onMounted(() => {
-  observer = new ResizeObserver(([entry]) => { width.value = Math.max(240, Math.round(entry!.contentRect.width)); });
+  observer = new ResizeObserver(([entry]) => {
+    width.value = Math.max(240, Math.round(entry!.contentRect.width));
+  });
   observer.observe(frame.value!);
 });
 onBeforeUnmount(() => observer?.disconnect());
 
-const stair = computed(() => layOutStair(props.cues, props.better, { width: width.value, height: props.height, ...(props.unit === 'of10' ? { base: 0 } : {}) }, [...props.readEdges.map((edge) => edge.value), ...props.predicted.flatMap((edge) => [edge.reading.low, edge.reading.high])]));
+const stair = computed(() =>
+  layOutStair(props.cues, props.better, { width: width.value, height: props.height, ...(props.unit === 'of10' ? { base: 0 } : {}) }, [
+    ...props.readEdges.map((edge) => edge.value),
+    ...props.predicted.flatMap((edge) => [edge.reading.low, edge.reading.high]),
+  ]),
+);
 /** The prediction along the ends of the rounds: a dashed line, and where nine readings in ten would be. */
 const forecast = computed(() => {
   const points = props.predicted.flatMap((edge) => {
@@ -47,13 +57,24 @@ const forecast = computed(() => {
   const { yAt, left } = stair.value;
   const start = `${left} ${yAt(first.edge)}`;
   const line = (of: (point: (typeof points)[number]) => number) => points.map((point) => `${point.x} ${yAt(of(point))}`);
-  return { path: `M${start}L${line((point) => point.expected).join('L')}`, band: `M${start}L${line((point) => point.reading.high).join('L')}L${line((point) => point.reading.low).reverse().join('L')}Z` };
+  return {
+    path: `M${start}L${line((point) => point.expected).join('L')}`,
+    band: `M${start}L${line((point) => point.reading.high).join('L')}L${line((point) => point.reading.low)
+      .reverse()
+      .join('L')}Z`,
+  };
 });
-const shades = computed(() => props.bands.filter((band) => stair.value.shows(band.low) || stair.value.shows(band.high)).map((band) => {
-  const [a, b] = [stair.value.yAt(band.low), stair.value.yAt(band.high)].sort((p, q) => p - q) as [number, number];
-  return { y: a, height: Math.max(2, b - a) };
-}));
-const marks = computed(() => props.readEdges.map((edge) => ({ x: stair.value.xAt(edge.atLineMs), y: stair.value.yAt(edge.value), value: edge.value })));
+const shades = computed(() =>
+  props.bands
+    .filter((band) => stair.value.shows(band.low) || stair.value.shows(band.high))
+    .map((band) => {
+      const [a, b] = [stair.value.yAt(band.low), stair.value.yAt(band.high)].sort((p, q) => p - q) as [number, number];
+      return { y: a, height: Math.max(2, b - a) };
+    }),
+);
+const marks = computed(() =>
+  props.readEdges.map((edge) => ({ x: stair.value.xAt(edge.atLineMs), y: stair.value.yAt(edge.value), value: edge.value })),
+);
 /** Where cautions end the way; a line kept before there were limits has none. */
 const furthest = computed(() => props.cues.find((cue) => typeof cue.furthest === 'number')?.furthest ?? null);
 const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
@@ -66,10 +87,20 @@ const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
       <g class="grid">
         <template v-for="tick in stair.yTicks" :key="tick.value">
           <path :d="`M${stair.left} ${tick.y}H${stair.right}`" />
-          <text :x="stair.left - 7" :y="tick.y + 4" text-anchor="end">{{ formatNumber(tick.value, Number.isInteger(tick.value) ? 0 : 1) }}{{ unitSign }}</text>
+          <text :x="stair.left - 7" :y="tick.y + 4" text-anchor="end">
+            {{ formatNumber(tick.value, Number.isInteger(tick.value) ? 0 : 1) }}{{ unitSign }}
+          </text>
         </template>
       </g>
-      <rect v-for="(shade, i) in shades" :key="i" :x="stair.left" :y="shade.y" :width="stair.right - stair.left" :height="shade.height" class="band" />
+      <rect
+        v-for="(shade, i) in shades"
+        :key="i"
+        :x="stair.left"
+        :y="shade.y"
+        :width="stair.right - stair.left"
+        :height="shade.height"
+        class="band"
+      />
       <path v-if="forecast" :d="forecast.band" class="forecast-band" />
       <template v-for="column in stair.columns" :key="column.index">
         <path :d="column.shape" :fill="`var(--phase-${column.family})`" />
@@ -77,11 +108,15 @@ const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
       </template>
       <template v-if="furthest !== null && stair.shows(furthest)">
         <path :d="`M${stair.left} ${stair.yAt(furthest)}H${stair.right}`" class="furthest" />
-        <text :x="stair.right - 4" :y="stair.yAt(furthest) - 6" text-anchor="end" class="furthest-words">no further than {{ formatNumber(furthest, Number.isInteger(furthest) ? 0 : 1) }}{{ unitSign }}</text>
+        <text :x="stair.right - 4" :y="stair.yAt(furthest) - 6" text-anchor="end" class="furthest-words">
+          no further than {{ formatNumber(furthest, Number.isInteger(furthest) ? 0 : 1) }}{{ unitSign }}
+        </text>
       </template>
       <path :d="stair.path" class="limb" />
       <path v-if="forecast" :d="forecast.path" class="forecast" />
-      <g class="axis"><text v-for="tick in stair.xTicks" :key="tick.label" :x="tick.x" :y="height - 10" text-anchor="middle">{{ tick.label }}</text></g>
+      <g class="axis">
+        <text v-for="tick in stair.xTicks" :key="tick.label" :x="tick.x" :y="height - 10" text-anchor="middle">{{ tick.label }}</text>
+      </g>
       <template v-for="(mark, i) in marks" :key="i">
         <path v-if="mark.x !== null" :d="`M${mark.x - 7} ${mark.y}h14`" class="read" />
       </template>

@@ -8,12 +8,14 @@ const props = defineProps<{ visitId: string; step: Step }>();
 const WIDTH = 84;
 const Y = [38, 33.5, 29, 24.5, 20];
 const current = computed(() => STEPS.indexOf(props.step));
-const parts = computed(() => STEPS.map((step, i) => ({
-  step,
-  name: step[0]!.toUpperCase() + step.slice(1),
-  path: `M${i * WIDTH + 3} ${Y[i]}H${i * WIDTH + WIDTH - 10}${i < STEPS.length - 1 ? `L${i * WIDTH + WIDTH} ${Y[i + 1]}` : ''}`,
-  reached: i <= current.value,
-})));
+const parts = computed(() =>
+  STEPS.map((step, i) => ({
+    step,
+    name: step[0]!.toUpperCase() + step.slice(1),
+    path: `M${i * WIDTH + 3} ${Y[i]}H${i * WIDTH + WIDTH - 10}${i < STEPS.length - 1 ? `L${i * WIDTH + WIDTH} ${Y[i + 1]}` : ''}`,
+    reached: i <= current.value,
+  })),
+);
 </script>
 
 <template>
@@ -22,9 +24,14 @@ const parts = computed(() => STEPS.map((step, i) => ({
       <path v-for="(part, i) in parts" :key="part.step" :d="part.path" :class="{ reached: part.reached, on: i === current }" />
     </svg>
     <RouterLink
-      v-for="(part, i) in parts" :key="part.step" :to="`/visit/${visitId}/${part.step}`" :style="{ left: `${(i / STEPS.length) * 100}%`, width: `${100 / STEPS.length}%`, bottom: `${46 - Y[i]! + 1}px` }"
-      :class="{ on: i === current }" :aria-current="i === current ? 'step' : undefined"
-    >{{ part.name }}</RouterLink>
+      v-for="(part, i) in parts"
+      :key="part.step"
+      :to="`/visit/${visitId}/${part.step}`"
+      :style="{ left: `${(i / STEPS.length) * 100}%`, width: `${100 / STEPS.length}%`, bottom: `${46 - Y[i]! + 1}px` }"
+      :class="{ on: i === current }"
+      :aria-current="i === current ? 'step' : undefined"
+      >{{ part.name }}</RouterLink
+    >
   </nav>
 </template>
 

@@ -5,7 +5,9 @@ import type { Visit } from '@pace-bend/core/record';
 const props = defineProps<{ visit: Visit }>();
 
 /** Its own shape for each state; colour only repeats it. */
-const state = computed(() => (props.visit.cancelledAt ? 'cancelled' : props.visit.finishedAt ? 'finished' : props.visit.step === 'arrive' ? 'to come' : 'under way'));
+const state = computed(() =>
+  props.visit.cancelledAt ? 'cancelled' : props.visit.finishedAt ? 'finished' : props.visit.step === 'arrive' ? 'to come' : 'under way',
+);
 </script>
 
 <template>

@@ -29,7 +29,7 @@ export function pointAt({ x, y, opens }: FanGeometry, share: number, distance: n
 export function arcPath(fan: FanGeometry, fromShare: number, toShare: number): string {
   const [x0, y0] = pointAt(fan, fromShare, fan.radius);
   const [x1, y1] = pointAt(fan, toShare, fan.radius);
-  const sweep = (toShare > fromShare) === (fan.opens === 1) ? 1 : 0;
+  const sweep = toShare > fromShare === (fan.opens === 1) ? 1 : 0;
   return `M${x0} ${y0}A${fan.radius} ${fan.radius} 0 0 ${sweep} ${x1} ${y1}`;
 }
 

@@ -17,7 +17,11 @@ export function capsulePath({ from, to, width, taper, id }: PosedSegment): strin
     const [cx, cy] = [from.x + (to.x - from.x) * 0.62, from.y + (to.y - from.y) * 0.62];
     const [rx, ry] = [length * 0.38, a];
     const tilt = Math.atan2(to.y - from.y, to.x - from.x) / RAD;
-    const at = (angle: number) => [cx + rx * Math.cos(angle * RAD) * Math.cos(tilt * RAD) - ry * Math.sin(angle * RAD) * Math.sin(tilt * RAD), cy + rx * Math.cos(angle * RAD) * Math.sin(tilt * RAD) + ry * Math.sin(angle * RAD) * Math.cos(tilt * RAD)].map(round);
+    const at = (angle: number) =>
+      [
+        cx + rx * Math.cos(angle * RAD) * Math.cos(tilt * RAD) - ry * Math.sin(angle * RAD) * Math.sin(tilt * RAD),
+        cy + rx * Math.cos(angle * RAD) * Math.sin(tilt * RAD) + ry * Math.sin(angle * RAD) * Math.cos(tilt * RAD),
+      ].map(round);
     return `M${at(0).join(' ')}A${round(rx)} ${round(ry)} ${round(tilt)} 0 1 ${at(180).join(' ')}A${round(rx)} ${round(ry)} ${round(tilt)} 0 1 ${at(0).join(' ')}Z`;
   }
   if (length < 1e-6) return '';
@@ -47,13 +51,19 @@ export interface Box {
 /** What has to be in the picture, with a margin, brought to a shape (width to height). */
 export function figureBox(pose: Pose, shape: number): Box {
   const MARGIN = 3;
-  const reach = (x: number, y: number, by: number) => [[x - by, y - by], [x + by, y + by]] as const;
+  const reach = (x: number, y: number, by: number) =>
+    [
+      [x - by, y - by],
+      [x + by, y + by],
+    ] as const;
   const points = [
     ...pose.segments.flatMap(({ from, to, width, taper }) => [...reach(from.x, from.y, width / 2), ...reach(to.x, to.y, taper / 2)]),
-    ...pose.fans.flatMap(({ at, radius, fromDeg, toDeg }) => [0, 0.5, 1].map((share) => {
-      const deg = fromDeg + share * (toDeg - fromDeg);
-      return [at.x + radius * Math.cos(deg * RAD), at.y + radius * Math.sin(deg * RAD)] as const;
-    })),
+    ...pose.fans.flatMap(({ at, radius, fromDeg, toDeg }) =>
+      [0, 0.5, 1].map((share) => {
+        const deg = fromDeg + share * (toDeg - fromDeg);
+        return [at.x + radius * Math.cos(deg * RAD), at.y + radius * Math.sin(deg * RAD)] as const;
+      }),
+    ),
   ];
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
   const [left, right] = [Math.min(...xs) - MARGIN, Math.max(...xs) + MARGIN];
@@ -98,11 +108,15 @@ export function figureMarks(pose: Pose, px: number, press: Press | null = null, 
     if (!seen.has(place)) marks.push({ kind: 'axis', x: round(first.from.x), y: round(first.from.y) });
     const share = 0.82;
     const [hx, hy] = [last.from.x + share * (last.to.x - last.from.x), last.from.y + share * (last.to.y - last.from.y)];
-    if (seen.size === 0 || !seen.has(place)) marks.push({ kind: 'hand', still: false, path: mitten(hx, hy - last.width / 2 - 3 * px, last.deg + 90, px) });
+    if (seen.size === 0 || !seen.has(place))
+      marks.push({ kind: 'hand', still: false, path: mitten(hx, hy - last.width / 2 - 3 * px, last.deg + 90, px) });
     if (!seen.has(place)) {
       // The holding hand lies on the part the limb hangs on, a little off the joint.
-      const base = pose.segments.find((each) => !each.moving && !each.far && Math.hypot(each.to.x - first.from.x, each.to.y - first.from.y) < 1 && each.id !== 'head')
-        ?? pose.segments.find((each) => !each.moving && !each.far && Math.hypot(each.from.x - first.from.x, each.from.y - first.from.y) < 1);
+      const base =
+        pose.segments.find(
+          (each) => !each.moving && !each.far && Math.hypot(each.to.x - first.from.x, each.to.y - first.from.y) < 1 && each.id !== 'head',
+        ) ??
+        pose.segments.find((each) => !each.moving && !each.far && Math.hypot(each.from.x - first.from.x, each.from.y - first.from.y) < 1);
       if (base) {
         const near = Math.hypot(base.from.x - first.from.x, base.from.y - first.from.y) < 1 ? base.to : base.from;
         const [bx, by] = [first.from.x + 0.3 * (near.x - first.from.x), first.from.y + 0.3 * (near.y - first.from.y)];
@@ -112,7 +126,12 @@ export function figureMarks(pose: Pose, px: number, press: Press | null = null, 
     seen.add(place);
     if (side) {
       const [ex, ey] = [last.to.x, last.to.y];
-      marks.push({ kind: 'tag', x: round(ex + (last.taper / 2 + 7 * px) * Math.cos(last.deg * RAD)), y: round(ey + (last.taper / 2 + 7 * px) * Math.sin(last.deg * RAD) + (side === 'right' ? -5 * px : 5 * px)), text: side === 'left' ? 'L' : 'R' });
+      marks.push({
+        kind: 'tag',
+        x: round(ex + (last.taper / 2 + 7 * px) * Math.cos(last.deg * RAD)),
+        y: round(ey + (last.taper / 2 + 7 * px) * Math.sin(last.deg * RAD) + (side === 'right' ? -5 * px : 5 * px)),
+        text: side === 'left' ? 'L' : 'R',
+      });
     }
   }
   return marks;
@@ -140,13 +159,20 @@ function pressMarks(pose: Pose, px: number, { on, at, from, pulls }: Press, comi
   const up = along.x > 1e-6 || (Math.abs(along.x) <= 1e-6 && along.y < 0) ? 1 : -1;
   const way = (from === 'above' ? 1 : -1) * up;
   const normal = { x: -along.y * way, y: along.x * way };
-  const point = (out: number, beside = 0) => `${round(x + normal.x * out + along.x * beside)} ${round(y + normal.y * out + along.y * beside)}`;
+  const point = (out: number, beside = 0) =>
+    `${round(x + normal.x * out + along.x * beside)} ${round(y + normal.y * out + along.y * beside)}`;
   const [tip, end] = [half + 9 * px, half + 24 * px];
   const hand = (out: number): Mark => ({ kind: 'hand', still: false, path: mitten(x + normal.x * out, y + normal.y * out, part.deg, px) });
   if (coming) return [hand(half + 17 * px)];
   if (pulls) {
     const [line, tail, head] = [half + 15 * px, -8 * px, 10 * px];
-    return [hand(half + 4 * px), { kind: 'push', path: `M${point(line, tail)}L${point(line, head)}M${point(line + 4 * px, head - 5 * px)}L${point(line, head)}L${point(line - 4 * px, head - 5 * px)}` }];
+    return [
+      hand(half + 4 * px),
+      {
+        kind: 'push',
+        path: `M${point(line, tail)}L${point(line, head)}M${point(line + 4 * px, head - 5 * px)}L${point(line, head)}L${point(line - 4 * px, head - 5 * px)}`,
+      },
+    ];
   }
   return [
     hand(half + 4 * px),

@@ -32,23 +32,50 @@ export const TABLE_KEYS: readonly TableKey[] = [
 ];
 
 export const KEY_GROUPS: readonly { readonly title: string; readonly rows: readonly KeyRow[] }[] = [
-  { title: 'Anywhere', rows: [{ keys: ['/'], what: 'find an athlete' }, { keys: ['?'], what: 'this sheet' }, { keys: ['C'], what: 'cautions of the open visit or athlete, in full' }] },
+  {
+    title: 'Anywhere',
+    rows: [
+      { keys: ['/'], what: 'find an athlete' },
+      { keys: ['?'], what: 'this sheet' },
+      { keys: ['C'], what: 'cautions of the open visit or athlete, in full' },
+    ],
+  },
   {
     title: 'The day',
-    rows: [{ keys: ['Alt ↑', 'Alt ↓'], what: 'move the visit by five minutes; with Shift fifteen' }, { keys: ['Alt ←', 'Alt →'], what: 'shorten, lengthen' }, { keys: ['Del'], what: 'cancel the visit' }, { keys: ['Ctrl Z'], what: 'undo' }],
+    rows: [
+      { keys: ['Alt ↑', 'Alt ↓'], what: 'move the visit by five minutes; with Shift fifteen' },
+      { keys: ['Alt ←', 'Alt →'], what: 'shorten, lengthen' },
+      { keys: ['Del'], what: 'cancel the visit' },
+      { keys: ['Ctrl Z'], what: 'undo' },
+    ],
   },
-  { title: 'Arriving', rows: [{ keys: ['A'], what: 'none of the stop questions' }, { keys: ['S'], what: 'may be touched: same as last time' }] },
+  {
+    title: 'Arriving',
+    rows: [
+      { keys: ['A'], what: 'none of the stop questions' },
+      { keys: ['S'], what: 'may be touched: same as last time' },
+    ],
+  },
   {
     title: 'Measuring',
     rows: [
-      { keys: ['0–9'], what: 'into the focused trial' }, { keys: ['Enter'], what: 'next trial, then the other side, then the next motion' }, { keys: ['↑', '↓'], what: 'another motion' }, { keys: ['='], what: 'right side: same as left' },
-      { keys: ['Alt P'], what: 'what to measure today' }, { keys: ['Alt L'], what: 'the set of the last visit' }, { keys: ['Alt R'], what: 'one round, position by position' }, { keys: ['Esc'], what: 'take back what was typed in this trial' },
+      { keys: ['0–9'], what: 'into the focused trial' },
+      { keys: ['Enter'], what: 'next trial, then the other side, then the next motion' },
+      { keys: ['↑', '↓'], what: 'another motion' },
+      { keys: ['='], what: 'right side: same as left' },
+      { keys: ['Alt P'], what: 'what to measure today' },
+      { keys: ['Alt L'], what: 'the set of the last visit' },
+      { keys: ['Alt R'], what: 'one round, position by position' },
+      { keys: ['Esc'], what: 'take back what was typed in this trial' },
     ],
   },
   {
     title: 'Planning',
     rows: [
-      { keys: ['Ctrl Z'], what: 'undo' }, { keys: ['Ctrl Shift Z'], what: 'redo' }, { keys: ['Alt ←', 'Alt →'], what: 'move a block' }, { keys: ['Del'], what: 'take a block out' },
+      { keys: ['Ctrl Z'], what: 'undo' },
+      { keys: ['Ctrl Shift Z'], what: 'redo' },
+      { keys: ['Alt ←', 'Alt →'], what: 'move a block' },
+      { keys: ['Del'], what: 'take a block out' },
       { keys: ['Tab', '↑', '↓'], what: 'a handle of the stair: seconds, angle, effort; with Shift five steps, Home and End to the bounds' },
     ],
   },
@@ -63,6 +90,8 @@ export const keyOf = (act: TableAct): string => TABLE_KEYS.find((each) => each.a
 
 /** The table of keys in the README. */
 export function keysAsMarkdown(): string {
-  const rows = KEY_GROUPS.flatMap(({ title, rows: own }) => own.map(({ keys, what }, i) => `| ${i === 0 ? title.toLowerCase() : ''} | ${keys.map((key) => `\`${key}\``).join(' ')} | ${what} |`));
+  const rows = KEY_GROUPS.flatMap(({ title, rows: own }) =>
+    own.map(({ keys, what }, i) => `| ${i === 0 ? title.toLowerCase() : ''} | ${keys.map((key) => `\`${key}\``).join(' ')} | ${what} |`),
+  );
   return ['| where | key | |', '|---|---|---|', ...rows].join('\n');
 }

@@ -9,14 +9,17 @@ export function useListField(root: Ref<HTMLElement | null>, label: () => string)
 
   function mend(input: HTMLInputElement): void {
     const open = root.value!.querySelector('.ant-select-open') !== null;
-    const set = (name: string, value: string) => { if (input.getAttribute(name) !== value) input.setAttribute(name, value); };
+    const set = (name: string, value: string) => {
+      if (input.getAttribute(name) !== value) input.setAttribute(name, value);
+    };
     set('aria-label', label());
     set('aria-expanded', String(open));
     for (const name of ['aria-controls', 'aria-owns', 'aria-activedescendant']) {
       const id = input.getAttribute(name);
       if (id !== null && !document.getElementById(id)) input.removeAttribute(name);
     }
-    if (open && !input.hasAttribute('aria-controls') && document.getElementById(`${input.id}_list`)) input.setAttribute('aria-controls', `${input.id}_list`);
+    if (open && !input.hasAttribute('aria-controls') && document.getElementById(`${input.id}_list`))
+      input.setAttribute('aria-controls', `${input.id}_list`);
   }
 
   onMounted(() => {
@@ -31,5 +34,8 @@ export function useListField(root: Ref<HTMLElement | null>, label: () => string)
 
 /** Any words of the label find it, in any order. */
 export function labelMatches(typed: string, option: { label?: string }): boolean {
-  return typed.toLowerCase().split(/\s+/).every((word) => option.label?.toLowerCase().includes(word));
+  return typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => option.label?.toLowerCase().includes(word));
 }

@@ -15,7 +15,13 @@ export interface PatternTile {
 /** Every pattern of phases, for the stair, its legend, a round of one's own and the table alike. */
 export const PHASE_PATTERNS: Readonly<Record<NonNullable<PhaseFamilyFacts['pattern']>, PatternTile>> = {
   zigzag: { width: 9, height: 10, path: 'M0 9L4.5 3L9 9', stroke: 2 },
-  dots: { width: 8, height: 8, path: 'M.7 2a1.3 1.3 0 1 0 2.6 0a1.3 1.3 0 1 0-2.6 0M4.7 6a1.3 1.3 0 1 0 2.6 0a1.3 1.3 0 1 0-2.6 0', stroke: 0, filled: true },
+  dots: {
+    width: 8,
+    height: 8,
+    path: 'M.7 2a1.3 1.3 0 1 0 2.6 0a1.3 1.3 0 1 0-2.6 0M4.7 6a1.3 1.3 0 1 0 2.6 0a1.3 1.3 0 1 0-2.6 0',
+    stroke: 0,
+    filled: true,
+  },
   lines: { width: 8, height: 6, path: 'M0 3H8', stroke: 1, faint: true },
   waves: { width: 12, height: 10, path: 'M0 5Q3 0 6 5T12 5', stroke: 1.5 },
   bars: { width: 6, height: 8, path: 'M3 0V8', stroke: 2 },

@@ -4,14 +4,25 @@ import type { Level } from '@pace-bend/core/caution';
 import type { AvailabilityLevel } from '@pace-bend/core/record';
 
 /** How the data's names are said. */
-export const ROWING_WORDS: Record<RowingSide, string> = { stroke: 'stroke side', bow: 'bow side', sculls: 'sculls', cox: 'cox', none: 'no boat' };
+export const ROWING_WORDS: Record<RowingSide, string> = {
+  stroke: 'stroke side',
+  bow: 'bow side',
+  sculls: 'sculls',
+  cox: 'cox',
+  none: 'no boat',
+};
 /** Who this is in the boat; somebody without one is not called a rower. */
 export function boatWords(rowing: RowingSide): string {
   return rowing === 'none' ? 'Athlete' : `Rower, ${ROWING_WORDS[rowing]}`;
 }
 
 export const SIDE_WORDS: Record<Side, string> = { left: 'Left', right: 'Right', midline: 'Middle' };
-export const INSTRUMENT_WORDS: Record<Instrument, string> = { goniometer: 'Goniometer', inclinometer: 'Inclinometer', tape: 'Tape', 'paired sensors': 'Paired sensors' };
+export const INSTRUMENT_WORDS: Record<Instrument, string> = {
+  goniometer: 'Goniometer',
+  inclinometer: 'Inclinometer',
+  tape: 'Tape',
+  'paired sensors': 'Paired sensors',
+};
 
 /** "today", "tomorrow", "in 9 days", "3 days ago". */
 export function inDays(days: number): string {
@@ -26,7 +37,12 @@ export const LEVEL_WORDS: Record<Level, string> = { stop: 'Stop', avoid: 'Avoid'
 export const AVAILABILITY_WORDS: Record<AvailabilityLevel, string> = { full: 'fully available', limited: 'limited', out: 'not available' };
 
 /** "left knee" for a list; the side is left out where there is none. */
-export const BODY_SIDES = [{ value: 'left', label: 'left' }, { value: 'right', label: 'right' }, { value: 'both', label: 'both' }, { value: 'none', label: 'not said' }] as const;
+export const BODY_SIDES = [
+  { value: 'left', label: 'left' },
+  { value: 'right', label: 'right' },
+  { value: 'both', label: 'both' },
+  { value: 'none', label: 'not said' },
+] as const;
 /** Regions as a list to choose from. */
 export const REGION_CHOICES = REGIONS.map((region) => ({ value: region.id, label: region.name }));
 

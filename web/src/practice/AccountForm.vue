@@ -13,45 +13,128 @@ const props = defineProps<{ account: Account | null; squads: readonly Squad[] }>
 const emit = defineEmits<{ kept: [accounts: Account[]]; leave: [] }>();
 
 const id = props.account?.id ?? uuid();
-const fields = reactive({ name: props.account?.name ?? '', login: props.account?.login ?? '', role: (props.account?.role ?? 'therapist') as Role, active: props.account?.active ?? true, squadIds: [...(props.account?.squadIds ?? [])], password: '' });
+const fields = reactive({
+  name: props.account?.name ?? '',
+  login: props.account?.login ?? '',
+  role: (props.account?.role ?? 'therapist') as Role,
+  active: props.account?.active ?? true,
+  squadIds: [...(props.account?.squadIds ?? [])],
+  password: '',
+});
 const tried = ref(false);
 const { busy, problem, run } = useAction();
 const refused = computed(() => problem.value?.fieldMessages('all') ?? {});
-const wrong = computed<Record<string, string | null>>(() => (!tried.value ? ({} as Record<string, null>) : {
-  name: fields.name.trim() === '' ? 'A name is needed.' : null, login: checkLogin(fields.login),
-  password: fields.password === '' ? (props.account ? null : 'A new account needs a password.') : checkPassword(fields.password, fields.login),
-}));
+const wrong = computed<Record<string, string | null>>(() =>
+  !tried.value
+    ? ({} as Record<string, null>)
+    : {
+        name: fields.name.trim() === '' ? 'A name is needed.' : null,
+        login: checkLogin(fields.login),
+        password:
+          fields.password === ''
+            ? props.account
+              ? null
+              : 'A new account needs a password.'
+            : checkPassword(fields.password, fields.login),
+      },
+);
 
 async function keep(): Promise<void> {
   tried.value = true;
   if (Object.values(wrong.value).some(Boolean)) return;
   const body = { ...fields, name: fields.name.trim(), password: fields.password || null, revision: props.account?.revision ?? 0 };
-  await run(async () => emit('kept', (await api<{ accounts: Account[] }>(props.account ? 'PATCH' : 'PUT', `/accounts/${id}`, body)).accounts));
+  await run(async () =>
+    emit('kept', (await api<{ accounts: Account[] }>(props.account ? 'PATCH' : 'PUT', `/accounts/${id}`, body)).accounts),
+  );
 }
 const says = (field: string) => wrong.value[field] ?? refused.value[field] ?? null;
-const toggle = (squadId: string) => { fields.squadIds = fields.squadIds.includes(squadId) ? fields.squadIds.filter((each) => each !== squadId) : [...fields.squadIds, squadId]; };
+const toggle = (squadId: string) => {
+  fields.squadIds = fields.squadIds.includes(squadId) ? fields.squadIds.filter((each) => each !== squadId) : [...fields.squadIds, squadId];
+};
 </script>
 
 <template>
   <form class="fields form" novalidate @submit.prevent="keep">
     <div class="pair">
-      <div class="field"><label for="account-name">Name</label><input id="account-name" v-model="fields.name" class="input" :maxlength="LIMITS.nameLength" autocomplete="off" :aria-invalid="says('name') ? 'true' : undefined"><p v-if="says('name')" class="wrong" role="alert">{{ says('name') }}</p></div>
-      <div class="field"><label for="account-login">Sign-in name</label><input id="account-login" v-model="fields.login" class="input" maxlength="40" autocomplete="off" autocapitalize="none" :aria-invalid="says('login') ? 'true' : undefined"><p v-if="says('login')" class="wrong" role="alert">{{ says('login') }}</p></div>
-      <div class="field"><label for="account-password">{{ account ? 'New password, or empty' : 'Password' }}</label><input id="account-password" v-model="fields.password" class="input" type="password" maxlength="200" autocomplete="new-password" :aria-invalid="says('password') ? 'true' : undefined"><p v-if="says('password')" class="wrong" role="alert">{{ says('password') }}</p></div>
+      <div class="field">
+        <label for="account-name">Name</label
+        ><input
+          id="account-name"
+          v-model="fields.name"
+          class="input"
+          :maxlength="LIMITS.nameLength"
+          autocomplete="off"
+          :aria-invalid="says('name') ? 'true' : undefined"
+        />
+        <p v-if="says('name')" class="wrong" role="alert">{{ says('name') }}</p>
+      </div>
+      <div class="field">
+        <label for="account-login">Sign-in name</label
+        ><input
+          id="account-login"
+          v-model="fields.login"
+          class="input"
+          maxlength="40"
+          autocomplete="off"
+          autocapitalize="none"
+          :aria-invalid="says('login') ? 'true' : undefined"
+        />
+        <p v-if="says('login')" class="wrong" role="alert">{{ says('login') }}</p>
+      </div>
+      <div class="field">
+        <label for="account-password">{{ account ? 'New password, or empty' : 'Password' }}</label><input
+          id="account-password"
+          v-model="fields.password"
+          class="input"
+          type="password"
+          maxlength="200"
+          autocomplete="new-password"
+          :aria-invalid="says('password') ? 'true' : undefined"
+        />
+        <p v-if="says('password')" class="wrong" role="alert">{{ says('password') }}</p>
+      </div>
     </div>
     <div class="field">
       <span id="role-label" class="label">Role</span>
-      <div class="choices" role="group" aria-labelledby="role-label"><button v-for="role in ROLES" :key="role" type="button" class="choice" :aria-pressed="fields.role === role" @click="fields.role = role">{{ ROLE_WORDS[role] }}</button></div>
+      <div class="choices" role="group" aria-labelledby="role-label">
+        <button
+          v-for="role in ROLES"
+          :key="role"
+          type="button"
+          class="choice"
+          :aria-pressed="fields.role === role"
+          @click="fields.role = role"
+        >
+          {{ ROLE_WORDS[role] }}
+        </button>
+      </div>
       <p v-if="says('role')" class="wrong" role="alert">{{ says('role') }}</p>
     </div>
     <div v-if="fields.role === 'coach'" class="field">
       <span id="squads-label" class="label">Squads they look after</span>
-      <div class="choices" role="group" aria-labelledby="squads-label"><button v-for="squad in squads" :key="squad.id" type="button" class="choice" :aria-pressed="fields.squadIds.includes(squad.id)" @click="toggle(squad.id)">{{ squad.name }}</button></div>
+      <div class="choices" role="group" aria-labelledby="squads-label">
+        <button
+          v-for="squad in squads"
+          :key="squad.id"
+          type="button"
+          class="choice"
+          :aria-pressed="fields.squadIds.includes(squad.id)"
+          @click="toggle(squad.id)"
+        >
+          {{ squad.name }}
+        </button>
+      </div>
       <p v-if="squads.length === 0" class="soft">No squads yet: make them on the squad’s page.</p>
     </div>
-    <div v-if="account" class="choices"><button type="button" class="choice care" :aria-pressed="!fields.active" @click="fields.active = !fields.active">{{ fields.active ? 'Close this account' : 'Closed: press to open it again' }}</button></div>
+    <div v-if="account" class="choices">
+      <button type="button" class="choice care" :aria-pressed="!fields.active" @click="fields.active = !fields.active">
+        {{ fields.active ? 'Close this account' : 'Closed: press to open it again' }}
+      </button>
+    </div>
     <p v-if="refused.all" class="wrong" role="alert">{{ refused.all }}</p>
-    <div class="choices"><Button type="primary" html-type="submit" :loading="busy">Keep</Button><Button @click="emit('leave')">Leave it</Button></div>
+    <div class="choices">
+      <Button type="primary" html-type="submit" :loading="busy">Keep</Button><Button @click="emit('leave')">Leave it</Button>
+    </div>
   </form>
 </template>
 

@@ -17,27 +17,51 @@ const more = ref(false);
 const { problem, run } = useAction();
 const athlete = typeof route.query.athlete === 'string' ? route.query.athlete : '';
 
-const load = () => run(async () => {
-  const query = new URLSearchParams({ ...(lines.value.length > 0 ? { before: String(lines.value.at(-1)!.id) } : {}), ...(athlete ? { athlete } : {}) });
-  const found = await api<{ lines: AuditLine[]; more: boolean }>('GET', `/audit?${query}`);
-  lines.value = [...lines.value, ...found.lines];
-  more.value = found.more;
-});
+const load = () =>
+  run(async () => {
+    const query = new URLSearchParams({
+      ...(lines.value.length > 0 ? { before: String(lines.value.at(-1)!.id) } : {}),
+      ...(athlete ? { athlete } : {}),
+    });
+    const found = await api<{ lines: AuditLine[]; more: boolean }>('GET', `/audit?${query}`);
+    lines.value = [...lines.value, ...found.lines];
+    more.value = found.more;
+  });
 onMounted(load);
 const at = (instant: string) => DateTime.fromISO(instant, { zone: practice.zone }).toFormat('d LLL yyyy, HH:mm:ss');
 </script>
 
 <template>
   <section class="card" aria-label="Audit">
-    <p class="soft">Who read or changed whose file, newest first. Lines are only added; the database refuses to change one. Reading or typing on within five minutes is one line.</p>
+    <p class="soft">
+      Who read or changed whose file, newest first. Lines are only added; the database refuses to change one. Reading or typing on within
+      five minutes is one line.
+    </p>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
     <table class="rows">
-      <caption class="sr-only">Audit</caption>
-      <thead><tr><th scope="col">When</th><th scope="col">Who</th><th scope="col">What</th><th scope="col">Whose file</th></tr></thead>
+      <caption class="sr-only">
+        Audit
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">When</th>
+          <th scope="col">Who</th>
+          <th scope="col">What</th>
+          <th scope="col">Whose file</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="line in lines" :key="line.id">
-          <td class="num">{{ at(line.at) }}</td><td>{{ line.account }}</td><td>{{ line.what }}</td>
-          <td><RouterLink v-if="line.athleteName" :to="`/athlete/${line.athleteId}`">{{ line.athleteName }}</RouterLink><span v-else-if="line.athleteId" class="soft">erased ({{ line.athleteId.slice(-8) }})</span></td>
+          <td class="num">{{ at(line.at) }}</td>
+          <td>{{ line.account }}</td>
+          <td>{{ line.what }}</td>
+          <td>
+            <RouterLink v-if="line.athleteName" :to="`/athlete/${line.athleteId}`">{{ line.athleteName }}</RouterLink><span
+              v-else-if="line.athleteId"
+              class="soft"
+              >erased ({{ line.athleteId.slice(-8) }})</span
+            >
+          </td>
         </tr>
       </tbody>
     </table>

@@ -15,10 +15,16 @@ const knuckles = ref('');
 const limits = reactive<Record<Tool, string>>(Object.fromEntries(TOOLS.map((tool) => [tool, ''])) as Record<Tool, string>);
 const done = ref('');
 const maySet = computed(() => session.may('PUT', '/hands/limits'));
-onMounted(() => void shelf.load().catch(() => undefined).then(() => {
-  knuckles.value = shelf.hands.knuckleCm === null ? '' : String(shelf.hands.knuckleCm);
-  for (const tool of TOOLS) limits[tool] = String(shelf.hands.limits[tool]);
-}));
+onMounted(
+  () =>
+    void shelf
+      .load()
+      .catch(() => undefined)
+      .then(() => {
+        knuckles.value = shelf.hands.knuckleCm === null ? '' : String(shelf.hands.knuckleCm);
+        for (const tool of TOOLS) limits[tool] = String(shelf.hands.limits[tool]);
+      }),
+);
 const height = computed(() => Number(knuckles.value.replace(',', '.')));
 const heightWrong = computed(() => (knuckles.value.trim() === '' || (height.value >= 45 && height.value <= 110) ? null : '45 to 110 cm.'));
 const limitWrong = (tool: Tool) => !/^\d{1,3}$/.test(limits[tool].trim()) || Number(limits[tool]) > 600;
@@ -26,7 +32,9 @@ const limitWrong = (tool: Tool) => !/^\d{1,3}$/.test(limits[tool].trim()) || Num
 async function keep(): Promise<void> {
   done.value = '';
   const knuckleCm = knuckles.value.trim() === '' ? null : height.value;
-  const all = maySet.value ? { limits: Object.fromEntries(TOOLS.map((tool) => [tool, Number(limits[tool])])) as unknown as ToolMinutes } : {};
+  const all = maySet.value
+    ? { limits: Object.fromEntries(TOOLS.map((tool) => [tool, Number(limits[tool])])) as unknown as ToolMinutes }
+    : {};
   if (await run(() => shelf.saveHands({ knuckleCm, ...all }))) done.value = 'Kept.';
 }
 </script>
@@ -34,12 +42,48 @@ async function keep(): Promise<void> {
 <template>
   <form class="card fields" novalidate aria-label="Your hands" @submit.prevent="keep">
     <h2>Your hands</h2>
-    <div class="field"><label for="knuckles">Knuckles of a loose fist, standing, in cm from the floor</label><input id="knuckles" v-model="knuckles" class="input num" inputmode="decimal" maxlength="5" :aria-invalid="heightWrong ? 'true' : undefined"><p v-if="heightWrong" class="wrong" role="alert">{{ heightWrong }}</p>
-      <p v-else-if="knuckles" class="soft small">Table to begin with: {{ tableHeight(height).map((row) => `${row.work} ${row.cm} cm`).join(' · ') }}</p></div>
-    <p class="small soft">Minutes a day, {{ maySet ? 'set for the practice' : 'set by the owner' }}. Past them another tool or entry is proposed.</p>
-    <div class="tools"><label v-for="tool in TOOLS" :key="tool">{{ tool }}<input v-model="limits[tool]" class="input num" inputmode="numeric" maxlength="3" :aria-label="`Minutes a day, ${tool}`" :readonly="!maySet" :aria-invalid="limitWrong(tool) ? 'true' : undefined"></label></div>
+    <div class="field">
+      <label for="knuckles">Knuckles of a loose fist, standing, in cm from the floor</label
+      ><input
+        id="knuckles"
+        v-model="knuckles"
+        class="input num"
+        inputmode="decimal"
+        maxlength="5"
+        :aria-invalid="heightWrong ? 'true' : undefined"
+      />
+      <p v-if="heightWrong" class="wrong" role="alert">{{ heightWrong }}</p>
+      <p v-else-if="knuckles" class="soft small">
+        Table to begin with:
+        {{
+          tableHeight(height)
+            .map((row) => `${row.work} ${row.cm} cm`)
+            .join(' · ')
+        }}
+      </p>
+    </div>
+    <p class="small soft">
+      Minutes a day, {{ maySet ? 'set for the practice' : 'set by the owner' }}. Past them another tool or entry is proposed.
+    </p>
+    <div class="tools">
+      <label v-for="tool in TOOLS" :key="tool"
+        >{{ tool
+        }}<input
+          v-model="limits[tool]"
+          class="input num"
+          inputmode="numeric"
+          maxlength="3"
+          :aria-label="`Minutes a day, ${tool}`"
+          :readonly="!maySet"
+          :aria-invalid="limitWrong(tool) ? 'true' : undefined"
+      /></label>
+    </div>
     <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
-    <div class="choices"><Button type="primary" html-type="submit" :loading="busy" :disabled="heightWrong !== null || (maySet && TOOLS.some(limitWrong))">Keep</Button><span v-if="done" role="status" class="soft">{{ done }}</span></div>
+    <div class="choices">
+      <Button type="primary" html-type="submit" :loading="busy" :disabled="heightWrong !== null || (maySet && TOOLS.some(limitWrong))"
+        >Keep</Button
+      ><span v-if="done" role="status" class="soft">{{ done }}</span>
+    </div>
   </form>
 </template>
 

@@ -27,15 +27,48 @@ async function change(): Promise<void> {
     <section class="card fields" aria-label="Signed in">
       <h2>{{ session.me!.name }}</h2>
       <p class="soft">{{ ROLE_WORDS[session.me!.role] }}</p>
-      <div class="choices"><Button @click="session.signOut()">Sign out</Button><Button @click="session.signOutEverywhere()">Sign out everywhere</Button></div>
-      <p class="soft small">Signed out by itself when nothing was done for {{ SIGNED_IN_HOURS.idle }} hours, and after {{ SIGNED_IN_HOURS.longest }} in any case.</p>
+      <div class="choices">
+        <Button @click="session.signOut()">Sign out</Button><Button @click="session.signOutEverywhere()">Sign out everywhere</Button>
+      </div>
+      <p class="soft small">
+        Signed out by itself when nothing was done for {{ SIGNED_IN_HOURS.idle }} hours, and after {{ SIGNED_IN_HOURS.longest }} in any
+        case.
+      </p>
     </section>
     <HandsCard v-if="!session.isCoach" />
     <form class="card fields" novalidate aria-label="Password" @submit.prevent="change">
       <h2>Another password</h2>
-      <div class="field"><label for="me-current">Password so far</label><input id="me-current" v-model="fields.current" class="input" type="password" autocomplete="current-password" maxlength="200" :aria-invalid="wrong.current ? 'true' : undefined"><p v-if="wrong.current" class="wrong" role="alert">{{ wrong.current }}</p></div>
-      <div class="field"><label for="me-new">New password</label><input id="me-new" v-model="fields.password" class="input" type="password" autocomplete="new-password" maxlength="200" :aria-invalid="wrong.password ? 'true' : undefined"><p v-if="wrong.password" class="wrong" role="alert">{{ wrong.password }}</p><p v-else class="soft small">12 letters or more. Every other browser is signed out.</p></div>
-      <div class="choices"><Button type="primary" html-type="submit" :loading="busy">Change it</Button><span v-if="done" role="status" class="soft">Changed.</span></div>
+      <div class="field">
+        <label for="me-current">Password so far</label
+        ><input
+          id="me-current"
+          v-model="fields.current"
+          class="input"
+          type="password"
+          autocomplete="current-password"
+          maxlength="200"
+          :aria-invalid="wrong.current ? 'true' : undefined"
+        />
+        <p v-if="wrong.current" class="wrong" role="alert">{{ wrong.current }}</p>
+      </div>
+      <div class="field">
+        <label for="me-new">New password</label
+        ><input
+          id="me-new"
+          v-model="fields.password"
+          class="input"
+          type="password"
+          autocomplete="new-password"
+          maxlength="200"
+          :aria-invalid="wrong.password ? 'true' : undefined"
+        />
+        <p v-if="wrong.password" class="wrong" role="alert">{{ wrong.password }}</p>
+        <p v-else class="soft small">12 letters or more. Every other browser is signed out.</p>
+      </div>
+      <div class="choices">
+        <Button type="primary" html-type="submit" :loading="busy">Change it</Button
+        ><span v-if="done" role="status" class="soft">Changed.</span>
+      </div>
     </form>
   </div>
 </template>

@@ -17,20 +17,32 @@ const squads = ref<readonly Squad[]>([]);
 const { problem, run } = useAction();
 const writing = ref('');
 
-const load = () => run(async () => {
-  [accounts.value, squads.value] = await Promise.all([api<{ accounts: Account[] }>('GET', '/accounts').then((found) => found.accounts), api<{ squads: Squad[] }>('GET', '/squads').then((found) => found.squads)]);
-});
+const load = () =>
+  run(async () => {
+    [accounts.value, squads.value] = await Promise.all([
+      api<{ accounts: Account[] }>('GET', '/accounts').then((found) => found.accounts),
+      api<{ squads: Squad[] }>('GET', '/squads').then((found) => found.squads),
+    ]);
+  });
 onMounted(load);
 function take(next: readonly Account[]): void {
   accounts.value = next;
   writing.value = '';
 }
-const ROLES_SAY = { owner: 'everything, and who may come in', therapist: 'athletes, visits, notes, cautions', assistant: 'works the day, measures and runs; no notes', coach: 'readiness, availability and range of the squads given to them' } as const;
+const ROLES_SAY = {
+  owner: 'everything, and who may come in',
+  therapist: 'athletes, visits, notes, cautions',
+  assistant: 'works the day, measures and runs; no notes',
+  coach: 'readiness, availability and range of the squads given to them',
+} as const;
 </script>
 
 <template>
   <section class="card" aria-label="People">
-    <header><h2>People</h2><Button v-if="writing === ''" type="primary" @click="writing = 'new'">Let somebody in</Button></header>
+    <header>
+      <h2>People</h2>
+      <Button v-if="writing === ''" type="primary" @click="writing = 'new'">Let somebody in</Button>
+    </header>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
     <AccountForm v-if="writing === 'new'" :account="null" :squads="squads" @kept="take" @leave="writing = ''" />
     <ul class="plain">
@@ -40,7 +52,14 @@ const ROLES_SAY = { owner: 'everything, and who may come in', therapist: 'athlet
           <b>{{ account.name }}<span v-if="account.id === session.me?.id" class="soft"> (you)</span></b>
           <span class="soft">{{ account.login }}</span>
           <span>{{ ROLE_WORDS[account.role] }}<span v-if="!account.active" class="care"> · closed</span></span>
-          <span class="soft small">{{ account.role === 'coach' ? account.squadIds.map((id) => squads.find((squad) => squad.id === id)?.name).filter(Boolean).join(', ') || 'no squad yet' : ROLES_SAY[account.role] }}</span>
+          <span class="soft small">{{
+            account.role === 'coach'
+              ? account.squadIds
+                  .map((id) => squads.find((squad) => squad.id === id)?.name)
+                  .filter(Boolean)
+                  .join(', ') || 'no squad yet'
+              : ROLES_SAY[account.role]
+          }}</span>
           <button type="button" class="link" :aria-label="`Change ${account.name}`" @click="writing = account.id">change</button>
         </template>
       </li>

@@ -13,8 +13,18 @@ const route = useRoute();
 const { problem, run } = useAction();
 const ALL = [
   { id: 'scope', label: 'Scope', may: () => !session.isCoach, view: defineAsyncComponent(() => import('./ScopePage.vue')) },
-  { id: 'error', label: 'Measuring error', may: () => session.may('GET', '/studies'), view: defineAsyncComponent(() => import('../error/ErrorPage.vue')) },
-  { id: 'people', label: 'People', may: () => session.may('GET', '/accounts'), view: defineAsyncComponent(() => import('./PeoplePage.vue')) },
+  {
+    id: 'error',
+    label: 'Measuring error',
+    may: () => session.may('GET', '/studies'),
+    view: defineAsyncComponent(() => import('../error/ErrorPage.vue')),
+  },
+  {
+    id: 'people',
+    label: 'People',
+    may: () => session.may('GET', '/accounts'),
+    view: defineAsyncComponent(() => import('./PeoplePage.vue')),
+  },
   { id: 'audit', label: 'Audit', may: () => session.may('GET', '/audit'), view: defineAsyncComponent(() => import('./AuditPage.vue')) },
   { id: 'me', label: 'My account', may: () => true, view: defineAsyncComponent(() => import('./MePage.vue')) },
 ] as const;
@@ -29,11 +39,19 @@ onMounted(load);
   <div class="page">
     <header>
       <h1>{{ practice.practice?.name ?? 'Practice' }}</h1>
-      <nav class="page-tabs end" aria-label="Pages of the practice"><RouterLink v-for="each in pages" :key="each.id" :to="`/practice/${each.id}`" :class="{ on: each.id === page.id }" :aria-current="each.id === page.id ? 'page' : undefined">{{ each.label }}</RouterLink></nav>
+      <nav class="page-tabs end" aria-label="Pages of the practice">
+        <RouterLink
+          v-for="each in pages"
+          :key="each.id"
+          :to="`/practice/${each.id}`"
+          :class="{ on: each.id === page.id }"
+          :aria-current="each.id === page.id ? 'page' : undefined"
+          >{{ each.label }}</RouterLink
+        >
+      </nav>
     </header>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
     <component :is="page.view" v-else-if="practice.practice" />
     <p v-else class="soft">Opening the practice …</p>
   </div>
 </template>
-

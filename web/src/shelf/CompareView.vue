@@ -22,7 +22,13 @@ const methodAt = (name: string, other: string) => shelf.shelf.methods.get(asked(
 const a = computed(() => methodAt('a', 'cr-breath'));
 const b = computed(() => methodAt('b', a.value.id === 'static-hold' ? 'cr-breath' : 'static-hold'));
 /** An entry that both fit if there is one; each its own otherwise. */
-const shared = computed(() => shelf.shelf.entries.get(asked('entry')) ?? shelf.entries.find((entry) => entry.stage === 'specific' && fits(entry, a.value) && fits(entry, b.value)) ?? shelf.entries.find((entry) => fits(entry, a.value) && fits(entry, b.value)) ?? null);
+const shared = computed(
+  () =>
+    shelf.shelf.entries.get(asked('entry')) ??
+    shelf.entries.find((entry) => entry.stage === 'specific' && fits(entry, a.value) && fits(entry, b.value)) ??
+    shelf.entries.find((entry) => fits(entry, a.value) && fits(entry, b.value)) ??
+    null,
+);
 
 interface Side extends WayLine {
   readonly method: Method;
@@ -33,17 +39,28 @@ function sideOf(method: Method): Side {
   const entry = shared.value && fits(shared.value, method) ? shared.value : shelf.entries.find((each) => fits(each, method))!;
   const line = wayLine(method, entry, shelf.shelf);
   const { dose } = line;
-  const numberOf = (id: string) => { const spec = method.numbers.find((each) => each.id === id); return spec && Array.isArray(spec.default) ? spec.default.join(' → ') : null; };
+  const numberOf = (id: string) => {
+    const spec = method.numbers.find((each) => each.id === id);
+    return spec && Array.isArray(spec.default) ? spec.default.join(' → ') : null;
+  };
   const efforts = numberOf('effort');
   /** Seconds of every press there is, by the numbers they come from: a practice’s own round may have several. */
-  const presses = [...new Set(line.cues.flatMap((cue) => (cue.kind === 'contract' && cue.madeOf?.seconds ? [cue.madeOf.seconds] : [])))].map(numberOf).join(' and ');
+  const presses = [...new Set(line.cues.flatMap((cue) => (cue.kind === 'contract' && cue.madeOf?.seconds ? [cue.madeOf.seconds] : [])))]
+    .map(numberOf)
+    .join(' and ');
   return {
-    method, ...line,
+    method,
+    ...line,
     rows: [
-      { label: 'For', value: method.purpose }, { label: 'Breath', value: method.breathWords }, { label: 'Rounds', value: String(method.rounds.default) },
+      { label: 'For', value: method.purpose },
+      { label: 'Breath', value: method.breathWords },
+      { label: 'Rounds', value: String(method.rounds.default) },
       { label: 'Contraction', value: presses === '' ? 'none' : `${presses} s at ${efforts} %` },
-      { label: 'At end range', value: `${Math.round(dose.endRangeMs / 1000)} s a side` }, { label: 'Contracting', value: `${Math.round(dose.contractMs / 1000)} s a side` }, { label: 'In all', value: `${formatDuration(dose.totalMs)} a side` },
-      { label: 'Stop above', value: `${numberOf('painCeiling')} of 10` }, { label: 'Schools differ', value: method.schoolsDiffer },
+      { label: 'At end range', value: `${Math.round(dose.endRangeMs / 1000)} s a side` },
+      { label: 'Contracting', value: `${Math.round(dose.contractMs / 1000)} s a side` },
+      { label: 'In all', value: `${formatDuration(dose.totalMs)} a side` },
+      { label: 'Stop above', value: `${numberOf('painCeiling')} of 10` },
+      { label: 'Schools differ', value: method.schoolsDiffer },
     ],
   };
 }
@@ -52,30 +69,81 @@ const sides = computed(() => [sideOf(a.value), sideOf(b.value)] as const);
 const sameAxis = computed(() => sides.value[0].unit === sides.value[1].unit && sides.value[0].entryName === sides.value[1].entryName);
 const longestMs = computed(() => Math.max(...sides.value.map((side) => timed(side.cues))));
 const timed = (cues: readonly Cue[]) => cues.reduce((sum, cue) => sum + (cue.open ? 0 : cue.endMs - cue.startMs), 0);
-const edges = computed(() => (sameAxis.value ? sides.value.flatMap((side) => side.cues.flatMap((cue) => (phaseFamily(phaseKind(cue.kind).family).outside || phaseKind(cue.kind).family === 'move' ? [cue.edge] : [cue.edge, cue.to]))) : []));
-const spread = computed(() => (edges.value.length > 0 ? [Math.min(...edges.value), Math.max(...edges.value)].map((value) => ({ atLineMs: -1, value })) : []));
+const edges = computed(() =>
+  sameAxis.value
+    ? sides.value.flatMap((side) =>
+        side.cues.flatMap((cue) =>
+          phaseFamily(phaseKind(cue.kind).family).outside || phaseKind(cue.kind).family === 'move' ? [cue.edge] : [cue.edge, cue.to],
+        ),
+      )
+    : [],
+);
+const spread = computed(() =>
+  edges.value.length > 0 ? [Math.min(...edges.value), Math.max(...edges.value)].map((value) => ({ atLineMs: -1, value })) : [],
+);
 const choose = (name: 'a' | 'b', id: string) => router.replace({ query: { ...route.query, a: a.value.id, b: b.value.id, [name]: id } });
 const options = computed(() => shelf.methods.map((method) => ({ value: method.id, label: method.name })));
 </script>
 
 <template>
   <div class="page">
-    <header><h1>Side by side</h1><ShelfTabs here="compare" /></header>
-    <p class="soft small">{{ sameAxis ? `Both on ${sides[0].entryName}, one side, the same axes.` : `They do not fit one entry: ${sides[0].entryName}, and ${sides[1].entryName}.` }}</p>
+    <header>
+      <h1>Side by side</h1>
+      <ShelfTabs here="compare" />
+    </header>
+    <p class="soft small">
+      {{
+        sameAxis
+          ? `Both on ${sides[0].entryName}, one side, the same axes.`
+          : `They do not fit one entry: ${sides[0].entryName}, and ${sides[1].entryName}.`
+      }}
+    </p>
     <div class="pair">
       <section v-for="(side, i) in sides" :key="i" class="card" :aria-label="`${i === 0 ? 'First' : 'Second'} way of working`">
-        <PickOne class="pick" :value="side.method.id" :label="i === 0 ? 'First way of working' : 'Second way of working'" search :options="options" @change="(id) => choose(i === 0 ? 'a' : 'b', id)" />
+        <PickOne
+          class="pick"
+          :value="side.method.id"
+          :label="i === 0 ? 'First way of working' : 'Second way of working'"
+          search
+          :options="options"
+          @change="(id) => choose(i === 0 ? 'a' : 'b', id)"
+        />
         <p class="small what">{{ side.method.what }}</p>
-        <div :style="{ width: `${Math.max(30, (100 * timed(side.cues)) / longestMs)}%` }"><StairDrawing :cues="side.cues" :better="side.better" :unit="side.unit" :height="220" :read-edges="spread" :label="`Stair of ${side.method.name}: ${side.cues.length} phases`" /></div>
+        <div :style="{ width: `${Math.max(30, (100 * timed(side.cues)) / longestMs)}%` }">
+          <StairDrawing
+            :cues="side.cues"
+            :better="side.better"
+            :unit="side.unit"
+            :height="220"
+            :read-edges="spread"
+            :label="`Stair of ${side.method.name}: ${side.cues.length} phases`"
+          />
+        </div>
         <StairLegend :cues="side.cues" />
       </section>
     </div>
     <section class="card table" aria-label="Compared">
       <table>
-        <thead><tr><td /><th v-for="side in sides" :key="side.method.id" scope="col">{{ side.method.name }}</th></tr></thead>
+        <thead>
+          <tr>
+            <td />
+            <th v-for="side in sides" :key="side.method.id" scope="col">{{ side.method.name }}</th>
+          </tr>
+        </thead>
         <tbody>
-          <tr v-for="(row, i) in sides[0].rows" :key="row.label" :class="{ differs: row.value !== sides[1].rows[i]!.value }"><th scope="row">{{ row.label }}</th><td>{{ row.value }}</td><td>{{ sides[1].rows[i]!.value }}</td></tr>
-          <tr><th scope="row">Claims</th><td v-for="side in sides" :key="side.method.id"><p v-for="claim in side.method.claims" :key="claim.text" class="small">{{ claim.text }} <b>{{ sureWords(claim.sure) }}</b> <span class="soft">{{ claim.source }}</span></p></td></tr>
+          <tr v-for="(row, i) in sides[0].rows" :key="row.label" :class="{ differs: row.value !== sides[1].rows[i]!.value }">
+            <th scope="row">{{ row.label }}</th>
+            <td>{{ row.value }}</td>
+            <td>{{ sides[1].rows[i]!.value }}</td>
+          </tr>
+          <tr>
+            <th scope="row">Claims</th>
+            <td v-for="side in sides" :key="side.method.id">
+              <p v-for="claim in side.method.claims" :key="claim.text" class="small">
+                {{ claim.text }} <b>{{ sureWords(claim.sure) }}</b> <span class="soft">{{ claim.source }}</span>
+              </p>
+            </td>
+          </tr>
         </tbody>
       </table>
     </section>

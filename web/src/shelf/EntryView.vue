@@ -20,9 +20,14 @@ const router = useRouter();
 onMounted(() => void shelf.load().catch(() => undefined));
 const entry = computed(() => shelf.shelf.entries.get(String(route.params.id)) ?? null);
 const item = computed(() => (entry.value ? shelf.itemOf(entry.value.id) : null));
-const rankOf = (id: string) => { const at = entry.value!.ways.indexOf(id); return at < 0 ? entry.value!.ways.length : at; };
+const rankOf = (id: string) => {
+  const at = entry.value!.ways.indexOf(id);
+  return at < 0 ? entry.value!.ways.length : at;
+};
 /** The usual one first. */
-const ways = computed(() => shelf.methods.filter((method) => fits(entry.value!, method)).sort((a, b) => rankOf(a.madeFrom ?? a.id) - rankOf(b.madeFrom ?? b.id)));
+const ways = computed(() =>
+  shelf.methods.filter((method) => fits(entry.value!, method)).sort((a, b) => rankOf(a.madeFrom ?? a.id) - rankOf(b.madeFrom ?? b.id)),
+);
 /** Variants as they stand now; one that is unknown here is left out. */
 const variants = (ids: readonly string[]) => ids.map(shelf.newestOf).filter((id) => shelf.shelf.entries.has(id));
 const { busy, problem, run } = useAction();
@@ -39,49 +44,133 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
 
 <template>
   <div class="page">
-    <header><h1>{{ entry?.name ?? 'Not on the shelf' }}</h1><ShelfTabs here="entries" /></header>
+    <header>
+      <h1>{{ entry?.name ?? 'Not on the shelf' }}</h1>
+      <ShelfTabs here="entries" />
+    </header>
     <p v-if="!entry" class="soft">There is no such entry. <RouterLink to="/shelf">To the shelf</RouterLink></p>
     <template v-else>
-      <p class="soft">{{ entry.section }}<template v-if="entry.synonyms.length"> · also {{ entry.synonyms.join(', ') }}</template><template v-if="item?.retiredAt"> · <b>taken off the shelf</b></template></p>
+      <p class="soft">
+        {{ entry.section }}<template v-if="entry.synonyms.length"> · also {{ entry.synonyms.join(', ') }}</template
+        ><template v-if="item?.retiredAt"> · <b>taken off the shelf</b></template>
+      </p>
       <ProblemNote v-if="problem" :problem="problem" />
       <div class="grid">
         <section class="card figures" aria-label="Pictures">
-          <figure><EntryPicture :entry="entry" moment="set-up" :size="170" /><figcaption class="small">Set-up: {{ entry.setUp }}</figcaption></figure>
-          <figure><EntryPicture :entry="entry" moment="end" :size="170" /><figcaption class="small">{{ endWords }}</figcaption></figure>
-          <p v-if="!showsEntry(entryFigure(entry).motion.figure, entry)" class="small soft">Drawn as its motion is measured; it is done {{ entry.positions.join(' or ') }}.</p>
+          <figure>
+            <EntryPicture :entry="entry" moment="set-up" :size="170" />
+            <figcaption class="small">Set-up: {{ entry.setUp }}</figcaption>
+          </figure>
+          <figure>
+            <EntryPicture :entry="entry" moment="end" :size="170" />
+            <figcaption class="small">{{ endWords }}</figcaption>
+          </figure>
+          <p v-if="!showsEntry(entryFigure(entry).motion.figure, entry)" class="small soft">
+            Drawn as its motion is measured; it is done {{ entry.positions.join(' or ') }}.
+          </p>
         </section>
         <section class="card" aria-label="At the table">
           <dl>
-            <div><dt>They are told</dt><dd class="press">“{{ entry.press }}”</dd></div>
-            <div><dt>Direction</dt><dd>{{ entry.pressLine }}</dd></div>
-            <div><dt>Hands</dt><dd>{{ entry.hands }}</dd></div>
-            <div><dt>Supports</dt><dd>{{ entry.supports }}</dd></div>
-            <div><dt>Who moves</dt><dd>{{ MOVERS[entry.mover] }}</dd></div>
-            <div><dt>Way home</dt><dd>{{ entry.bringHome }}</dd></div>
-            <div class="watch"><dt>Watch</dt><dd>{{ entry.watch }}</dd></div>
-            <div class="watch"><dt>Cautions</dt><dd>{{ entry.cautions }}</dd></div>
+            <div>
+              <dt>They are told</dt>
+              <dd class="press">“{{ entry.press }}”</dd>
+            </div>
+            <div>
+              <dt>Direction</dt>
+              <dd>{{ entry.pressLine }}</dd>
+            </div>
+            <div>
+              <dt>Hands</dt>
+              <dd>{{ entry.hands }}</dd>
+            </div>
+            <div>
+              <dt>Supports</dt>
+              <dd>{{ entry.supports }}</dd>
+            </div>
+            <div>
+              <dt>Who moves</dt>
+              <dd>{{ MOVERS[entry.mover] }}</dd>
+            </div>
+            <div>
+              <dt>Way home</dt>
+              <dd>{{ entry.bringHome }}</dd>
+            </div>
+            <div class="watch">
+              <dt>Watch</dt>
+              <dd>{{ entry.watch }}</dd>
+            </div>
+            <div class="watch">
+              <dt>Cautions</dt>
+              <dd>{{ entry.cautions }}</dd>
+            </div>
           </dl>
         </section>
         <section class="card" aria-label="What it is for">
           <dl>
-            <div><dt>Works on</dt><dd>{{ entry.targets.join(', ') }}</dd></div>
-            <div><dt>Shows in</dt><dd>{{ entry.measured ? `${motionOf(entry.motionId).name}, ${motionOf(entry.motionId).testPosition}` : 'nothing that is measured' }}<template v-for="id in entry.also" :key="id"><br>{{ motionOf(id).name }}, {{ motionOf(id).testPosition }}</template></dd></div>
-            <div><dt>Positions</dt><dd>{{ entry.positions.map((each) => (each.startsWith('side') ? 'side-lying' : each)).join(', ') }}</dd></div>
-            <div><dt>Your load</dt><dd>{{ entry.tools.map((load) => `${load.tool} ${Math.round(load.share * 100)} %`).join(', ') }}</dd></div>
-            <div v-for="(places, name) in entry.lists ?? {}" :key="name"><dt>{{ name }}</dt><dd>{{ places.join(', ') }}</dd></div>
-            <div v-if="entry.easier.length"><dt>Easier</dt><dd><RouterLink v-for="id in variants(entry.easier)" :key="id" class="step" :to="`/shelf/entry/${id}`">{{ shelf.entryOf(id).name }}</RouterLink></dd></div>
-            <div v-if="entry.harder.length"><dt>Harder</dt><dd><RouterLink v-for="id in variants(entry.harder)" :key="id" class="step" :to="`/shelf/entry/${id}`">{{ shelf.entryOf(id).name }}</RouterLink></dd></div>
+            <div>
+              <dt>Works on</dt>
+              <dd>{{ entry.targets.join(', ') }}</dd>
+            </div>
+            <div>
+              <dt>Shows in</dt>
+              <dd>
+                {{
+                  entry.measured
+                    ? `${motionOf(entry.motionId).name}, ${motionOf(entry.motionId).testPosition}`
+                    : 'nothing that is measured'
+                }}<template v-for="id in entry.also" :key="id"><br />{{ motionOf(id).name }}, {{ motionOf(id).testPosition }}</template>
+              </dd>
+            </div>
+            <div>
+              <dt>Positions</dt>
+              <dd>{{ entry.positions.map((each) => (each.startsWith('side') ? 'side-lying' : each)).join(', ') }}</dd>
+            </div>
+            <div>
+              <dt>Your load</dt>
+              <dd>{{ entry.tools.map((load) => `${load.tool} ${Math.round(load.share * 100)} %`).join(', ') }}</dd>
+            </div>
+            <div v-for="(places, name) in entry.lists ?? {}" :key="name">
+              <dt>{{ name }}</dt>
+              <dd>{{ places.join(', ') }}</dd>
+            </div>
+            <div v-if="entry.easier.length">
+              <dt>Easier</dt>
+              <dd>
+                <RouterLink v-for="id in variants(entry.easier)" :key="id" class="step" :to="`/shelf/entry/${id}`">{{
+                  shelf.entryOf(id).name
+                }}</RouterLink>
+              </dd>
+            </div>
+            <div v-if="entry.harder.length">
+              <dt>Harder</dt>
+              <dd>
+                <RouterLink v-for="id in variants(entry.harder)" :key="id" class="step" :to="`/shelf/entry/${id}`">{{
+                  shelf.entryOf(id).name
+                }}</RouterLink>
+              </dd>
+            </div>
           </dl>
         </section>
         <section class="card" aria-label="Ways of working that fit">
           <h2>Ways of working that fit</h2>
-          <ul class="ways"><li v-for="(method, i) in ways" :key="method.id"><RouterLink :to="`/shelf/compare?a=${method.id}&entry=${entry.id}`">{{ method.name }}</RouterLink><span v-if="i === 0" class="soft small"> usual</span></li></ul>
+          <ul class="ways">
+            <li v-for="(method, i) in ways" :key="method.id">
+              <RouterLink :to="`/shelf/compare?a=${method.id}&entry=${entry.id}`">{{ method.name }}</RouterLink><span
+                v-if="i === 0"
+                class="soft small"
+              >
+                usual</span
+              >
+            </li>
+          </ul>
           <p v-if="mayWrite" class="acts">
             <Button @click="router.push(`/shelf/new?from=${entry.id}`)">{{ item ? 'Change it' : 'Copy as your own' }}</Button>
             <Button v-if="item && !item.retiredAt" :loading="busy" @click="retire(true)">Take off the shelf</Button>
             <Button v-if="item?.retiredAt" :loading="busy" @click="retire(false)">Put back</Button>
           </p>
-          <p v-if="item" class="small soft">Made by {{ item.madeBy }}. A change is a new version; plans keep the one they were made with.</p>
+          <p v-if="item" class="small soft">
+            Made by {{ item.madeBy }}. A change is a new version; plans keep the one they were made with.
+          </p>
         </section>
       </div>
     </template>

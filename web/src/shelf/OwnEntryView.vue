@@ -21,16 +21,32 @@ import { joinWords } from './wordList.ts';
 const router = useRouter();
 const { busy, problem, run } = useAction();
 const form = reactive<EntryForm>(structuredClone(BLANK));
-const { shelf, ready, from, item } = useOwnSource((all, id) => all.entries.get(id), (entry, own) => { Object.assign(form, formOf(entry), own ? {} : { name: `${entry.name}, ours` }); });
+const { shelf, ready, from, item } = useOwnSource(
+  (all, id) => all.entries.get(id),
+  (entry, own) => {
+    Object.assign(form, formOf(entry), own ? {} : { name: `${entry.name}, ours` });
+  },
+);
 
 /** Lists that the chosen ways of working take, each once. */
-const lists = computed(() => [...new Map(METHODS.filter((method) => form.ways.includes(method.id)).flatMap((method) => method.lists.map((list) => [list.id, list] as const))).values()]);
+const lists = computed(() => [
+  ...new Map(
+    METHODS.filter((method) => form.ways.includes(method.id)).flatMap((method) => method.lists.map((list) => [list.id, list] as const)),
+  ).values(),
+]);
 const motions = MOTIONS.map((motion) => ({ value: motion.id, label: `${motion.name}, ${motion.testPosition}` }));
-const variants = computed(() => shelf.entries.filter((entry) => entry.id !== item.value?.id).map((entry) => ({ value: entry.id, label: `${entry.name}, ${entry.section.toLowerCase()}` })));
+const variants = computed(() =>
+  shelf.entries
+    .filter((entry) => entry.id !== item.value?.id)
+    .map((entry) => ({ value: entry.id, label: `${entry.name}, ${entry.section.toLowerCase()}` })),
+);
 
 /** A list that no chosen way takes is not sent: it would be refused and could not be seen. */
 const sent = computed(() => sentOf({ ...form, lists: Object.fromEntries(lists.value.map(({ id }) => [id, form.lists[id] ?? ''])) }));
-const wrong = computed<Record<string, string>>(() => ({ ...Object.fromEntries(checkOwnEntry(sent.value).map(({ path, message }) => [path, message])), ...missingIn(form) }));
+const wrong = computed<Record<string, string>>(() => ({
+  ...Object.fromEntries(checkOwnEntry(sent.value).map(({ path, message }) => [path, message])),
+  ...missingIn(form),
+}));
 const tried = ref(false);
 const shown = (id: string) => (tried.value ? wrong.value[id] : undefined);
 
@@ -38,72 +54,228 @@ async function save(): Promise<void> {
   tried.value = true;
   if (Object.keys(wrong.value).length > 0) return;
   let id = '';
-  if (await run(async () => { id = await shelf.save(sent.value, item.value?.id ?? null); })) await router.push(`/shelf/entry/${id}`);
+  if (
+    await run(async () => {
+      id = await shelf.save(sent.value, item.value?.id ?? null);
+    })
+  )
+    await router.push(`/shelf/entry/${id}`);
 }
-const toggle = <V extends string>(values: V[], value: V) => (values.includes(value) ? values.filter((each) => each !== value) : [...values, value]);
+const toggle = <V extends string>(values: V[], value: V) =>
+  values.includes(value) ? values.filter((each) => each !== value) : [...values, value];
 const toolOf = (tool: Tool) => form.tools.find((each) => each.tool === tool);
 function toggleTool(tool: Tool): void {
   form.tools = toolOf(tool) ? form.tools.filter((each) => each.tool !== tool) : [...form.tools, { tool, pct: 50 }];
 }
-const NAMES = [{ id: 'name', label: 'Name' }, { id: 'synonyms', label: 'Also called, with semicolons' }, { id: 'targets', label: 'Works on, the main one first, with semicolons' }] as const;
+const NAMES = [
+  { id: 'name', label: 'Name' },
+  { id: 'synonyms', label: 'Also called, with semicolons' },
+  { id: 'targets', label: 'Works on, the main one first, with semicolons' },
+] as const;
 const WORDS = [
-  { id: 'setUp', label: 'Set-up, one spoken sentence' }, { id: 'supports', label: 'Supports' }, { id: 'hands', label: 'What each hand does' }, { id: 'press', label: 'They are told' }, { id: 'pressLine', label: 'Direction of the press, or of the hand' },
-  { id: 'bringHome', label: 'Way home' }, { id: 'watch', label: 'Watch' }, { id: 'cautions', label: 'Cautions' },
+  { id: 'setUp', label: 'Set-up, one spoken sentence' },
+  { id: 'supports', label: 'Supports' },
+  { id: 'hands', label: 'What each hand does' },
+  { id: 'press', label: 'They are told' },
+  { id: 'pressLine', label: 'Direction of the press, or of the hand' },
+  { id: 'bringHome', label: 'Way home' },
+  { id: 'watch', label: 'Watch' },
+  { id: 'cautions', label: 'Cautions' },
 ] as const;
 </script>
 
 <template>
   <div class="page">
-    <header><h1>{{ item ? 'Change your entry' : 'An entry of your own' }}</h1><ShelfTabs here="new" /></header>
+    <header>
+      <h1>{{ item ? 'Change your entry' : 'An entry of your own' }}</h1>
+      <ShelfTabs here="new" />
+    </header>
     <p v-if="!ready" class="soft">Opening the shelf …</p>
     <form v-else class="form" novalidate @submit.prevent="save">
       <p v-if="from" class="soft">From {{ from.name }}. Plans made before keep what they used.</p>
       <section class="card block" aria-label="What it is">
         <h2>What it is</h2>
-        <div v-for="line in NAMES" :key="line.id" class="line"><label :for="`entry-${line.id}`">{{ line.label }}</label><input :id="`entry-${line.id}`" v-model="form[line.id]" class="input" maxlength="300" :aria-invalid="shown(line.id) ? 'true' : undefined"><p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p></div>
+        <div v-for="line in NAMES" :key="line.id" class="line">
+          <label :for="`entry-${line.id}`">{{ line.label }}</label><input
+            :id="`entry-${line.id}`"
+            v-model="form[line.id]"
+            class="input"
+            maxlength="300"
+            :aria-invalid="shown(line.id) ? 'true' : undefined"
+          />
+          <p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p>
+        </div>
         <div class="row">
-          <label class="line">Part of the body<PickOne :value="form.section" label="Part of the body" :options="SECTIONS.map((value) => ({ value, label: value }))" @change="(value) => form.section = value" /></label>
-          <label class="line">Where in a visit<PickOne :value="form.stage" label="Where in a visit" :options="STAGES.map((value) => ({ value, label: value }))" @change="(value) => form.stage = value" /></label>
-          <label class="line">Who moves<PickOne :value="form.mover" label="Who moves" :options="[{ value: 'therapist', label: 'you' }, { value: 'athlete', label: 'the athlete' }, { value: 'both', label: 'both' }]" @change="(value) => form.mover = value" /></label>
+          <label class="line"
+            >Part of the body<PickOne
+              :value="form.section"
+              label="Part of the body"
+              :options="SECTIONS.map((value) => ({ value, label: value }))"
+              @change="(value) => (form.section = value)"
+          /></label>
+          <label class="line"
+            >Where in a visit<PickOne
+              :value="form.stage"
+              label="Where in a visit"
+              :options="STAGES.map((value) => ({ value, label: value }))"
+              @change="(value) => (form.stage = value)"
+          /></label>
+          <label class="line"
+            >Who moves<PickOne
+              :value="form.mover"
+              label="Who moves"
+              :options="[
+                { value: 'therapist', label: 'you' },
+                { value: 'athlete', label: 'the athlete' },
+                { value: 'both', label: 'both' },
+              ]"
+              @change="(value) => (form.mover = value)"
+          /></label>
         </div>
         <div class="row wide">
-          <label class="line">The motion that shows whether it worked<PickOne :value="form.motionId" search label="The motion that shows whether it worked" :options="motions" @change="(value) => form.motionId = value" /></label>
-          <label class="line">Other motions it lengthens<PickMany :values="form.also" label="Other motions it lengthens" :options="motions" @change="(values) => form.also = values" /></label>
+          <label class="line"
+            >The motion that shows whether it worked<PickOne
+              :value="form.motionId"
+              search
+              label="The motion that shows whether it worked"
+              :options="motions"
+              @change="(value) => (form.motionId = value)"
+          /></label>
+          <label class="line"
+            >Other motions it lengthens<PickMany
+              :values="form.also"
+              label="Other motions it lengthens"
+              :options="motions"
+              @change="(values) => (form.also = values)"
+          /></label>
         </div>
         <p class="switches">
-          <label><Switch v-model:checked="form.measured" size="small" aria-label="A motion is expected to change" /> a motion is expected to change</label>
-          <label><Switch v-model:checked="form.still" size="small" aria-label="The joint stays where it is" /> the joint stays where it is</label>
-          <label><Switch v-model:checked="form.afterOperation" size="small" aria-label="Only after an operation, with the go-ahead" /> only after an operation, with the go-ahead</label>
+          <label
+            ><Switch v-model:checked="form.measured" size="small" aria-label="A motion is expected to change" /> a motion is expected to
+            change</label
+          >
+          <label
+            ><Switch v-model:checked="form.still" size="small" aria-label="The joint stays where it is" /> the joint stays where it
+            is</label
+          >
+          <label
+            ><Switch v-model:checked="form.afterOperation" size="small" aria-label="Only after an operation, with the go-ahead" /> only
+            after an operation, with the go-ahead</label
+          >
         </p>
       </section>
 
       <section class="card block" aria-label="At the table">
         <h2>At the table</h2>
-        <fieldset><legend>Positions, the usual one first</legend><label v-for="position in POSITIONS.filter((each) => each !== 'side-lying right')" :key="position" class="tick"><input type="checkbox" :checked="form.positions.includes(position)" @change="form.positions = toggle(form.positions, position)"> {{ position.replace(' left', '') }}<span v-if="form.positions[0] === position && form.positions.length > 1" class="soft small"> first</span></label><p v-if="shown('positions')" class="wrong" role="alert">{{ shown('positions') }}</p></fieldset>
-        <div v-for="line in WORDS" :key="line.id" class="line"><label :for="`entry-${line.id}`">{{ line.label }}</label><input :id="`entry-${line.id}`" v-model="form[line.id]" class="input" maxlength="300" :aria-invalid="shown(line.id) ? 'true' : undefined"><p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p></div>
-        <fieldset><legend>Your tools, the main one first, with their share of the working time</legend>
-          <span v-for="tool in TOOLS" :key="tool" class="tool"><label class="tick"><input type="checkbox" :checked="toolOf(tool) !== undefined" @change="toggleTool(tool)"> {{ tool }}<span v-if="form.tools[0]?.tool === tool && form.tools.length > 1" class="soft small"> main</span></label><NumberField v-if="toolOf(tool)" :value="toolOf(tool)!.pct" :label="`Share, ${tool}`" unit="%" :step="5" :wrong="!(toolOf(tool)!.pct >= 0 && toolOf(tool)!.pct <= 100)" @change="(pct) => toolOf(tool)!.pct = pct" /></span>
+        <fieldset>
+          <legend>Positions, the usual one first</legend>
+          <label v-for="position in POSITIONS.filter((each) => each !== 'side-lying right')" :key="position" class="tick"
+            ><input
+              type="checkbox"
+              :checked="form.positions.includes(position)"
+              @change="form.positions = toggle(form.positions, position)"
+            />
+            {{ position.replace(' left', '')
+            }}<span v-if="form.positions[0] === position && form.positions.length > 1" class="soft small"> first</span></label
+          >
+          <p v-if="shown('positions')" class="wrong" role="alert">{{ shown('positions') }}</p>
+        </fieldset>
+        <div v-for="line in WORDS" :key="line.id" class="line">
+          <label :for="`entry-${line.id}`">{{ line.label }}</label><input
+            :id="`entry-${line.id}`"
+            v-model="form[line.id]"
+            class="input"
+            maxlength="300"
+            :aria-invalid="shown(line.id) ? 'true' : undefined"
+          />
+          <p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p>
+        </div>
+        <fieldset>
+          <legend>Your tools, the main one first, with their share of the working time</legend>
+          <span v-for="tool in TOOLS" :key="tool" class="tool"
+            ><label class="tick"
+              ><input type="checkbox" :checked="toolOf(tool) !== undefined" @change="toggleTool(tool)" /> {{ tool
+              }}<span v-if="form.tools[0]?.tool === tool && form.tools.length > 1" class="soft small"> main</span></label
+            ><NumberField
+              v-if="toolOf(tool)"
+              :value="toolOf(tool)!.pct"
+              :label="`Share, ${tool}`"
+              unit="%"
+              :step="5"
+              :wrong="!(toolOf(tool)!.pct >= 0 && toolOf(tool)!.pct <= 100)"
+              @change="(pct) => (toolOf(tool)!.pct = pct)"
+          /></span>
           <p v-if="shown('tools')" class="wrong" role="alert">{{ shown('tools') }}</p>
         </fieldset>
         <div class="row wide">
-          <fieldset class="narrow"><legend>Sides, where they are not the motion’s</legend><label v-for="side in (['left', 'right', 'midline'] as const)" :key="side" class="tick"><input type="checkbox" :checked="form.sides.includes(side)" @change="form.sides = toggle(form.sides, side)"> {{ SIDE_WORDS[side].toLowerCase() }}</label></fieldset>
-          <label class="line">Hands on, where it is not the motion’s part of the body<PickMany :values="form.regions" label="Hands on" :options="REGIONS.map((region) => ({ value: region.id, label: region.name }))" @change="(values) => form.regions = values" /></label>
+          <fieldset class="narrow">
+            <legend>Sides, where they are not the motion’s</legend>
+            <label v-for="side in ['left', 'right', 'midline'] as const" :key="side" class="tick"
+              ><input type="checkbox" :checked="form.sides.includes(side)" @change="form.sides = toggle(form.sides, side)" />
+              {{ SIDE_WORDS[side].toLowerCase() }}</label
+            >
+          </fieldset>
+          <label class="line"
+            >Hands on, where it is not the motion’s part of the body<PickMany
+              :values="form.regions"
+              label="Hands on"
+              :options="REGIONS.map((region) => ({ value: region.id, label: region.name }))"
+              @change="(values) => (form.regions = values)"
+          /></label>
         </div>
       </section>
 
       <section class="card block" aria-label="How it is worked">
         <h2>How it is worked</h2>
-        <fieldset><legend>Ways of working that fit, the usual one first</legend><label v-for="method in METHODS" :key="method.id" class="tick"><input type="checkbox" :checked="form.ways.includes(method.id)" @change="form.ways = toggle(form.ways, method.id)"> {{ method.name }}<span v-if="form.ways[0] === method.id && form.ways.length > 1" class="soft small"> usual</span></label><p v-if="shown('ways')" class="wrong" role="alert">{{ shown('ways') }}</p></fieldset>
-        <div v-for="list in lists" :key="list.id" class="line"><label :for="`entry-list-${list.id}`">{{ list.label }}, with semicolons</label><input :id="`entry-list-${list.id}`" v-model="form.lists[list.id]" class="input" maxlength="400" :placeholder="joinWords(list.default)" :aria-invalid="shown(`lists.${list.id}`) ? 'true' : undefined"><p v-if="shown(`lists.${list.id}`)" class="wrong" role="alert">{{ shown(`lists.${list.id}`) }}</p></div>
+        <fieldset>
+          <legend>Ways of working that fit, the usual one first</legend>
+          <label v-for="method in METHODS" :key="method.id" class="tick"
+            ><input type="checkbox" :checked="form.ways.includes(method.id)" @change="form.ways = toggle(form.ways, method.id)" />
+            {{ method.name }}<span v-if="form.ways[0] === method.id && form.ways.length > 1" class="soft small"> usual</span></label
+          >
+          <p v-if="shown('ways')" class="wrong" role="alert">{{ shown('ways') }}</p>
+        </fieldset>
+        <div v-for="list in lists" :key="list.id" class="line">
+          <label :for="`entry-list-${list.id}`">{{ list.label }}, with semicolons</label
+          ><input
+            :id="`entry-list-${list.id}`"
+            v-model="form.lists[list.id]"
+            class="input"
+            maxlength="400"
+            :placeholder="joinWords(list.default)"
+            :aria-invalid="shown(`lists.${list.id}`) ? 'true' : undefined"
+          />
+          <p v-if="shown(`lists.${list.id}`)" class="wrong" role="alert">{{ shown(`lists.${list.id}`) }}</p>
+        </div>
         <div class="row">
-          <label class="line">The hands add<PickMany :values="form.adds" label="The hands add" :options="ADDS" @change="(values) => form.adds = values" /></label>
-          <label class="line">Easier<PickMany :values="form.easier" label="Easier" :options="variants" :most="8" @change="(values) => form.easier = values" /></label>
-          <label class="line">Harder<PickMany :values="form.harder" label="Harder" :options="variants" :most="8" @change="(values) => form.harder = values" /></label>
+          <label class="line"
+            >The hands add<PickMany :values="form.adds" label="The hands add" :options="ADDS" @change="(values) => (form.adds = values)"
+          /></label>
+          <label class="line"
+            >Easier<PickMany
+              :values="form.easier"
+              label="Easier"
+              :options="variants"
+              :most="8"
+              @change="(values) => (form.easier = values)"
+          /></label>
+          <label class="line"
+            >Harder<PickMany
+              :values="form.harder"
+              label="Harder"
+              :options="variants"
+              :most="8"
+              @change="(values) => (form.harder = values)"
+          /></label>
         </div>
       </section>
       <ProblemNote v-if="problem" :problem="problem" />
-      <p v-if="tried && Object.keys(wrong).length > 0" class="wrong" role="status">{{ Object.keys(wrong).length === 1 ? 'One thing is' : `${Object.keys(wrong).length} things are` }} missing or wrong; each is marked.</p>
-      <p><Button type="primary" html-type="submit" :loading="busy">{{ item ? 'Keep as the new version' : 'Put it on the shelf' }}</Button></p>
+      <p v-if="tried && Object.keys(wrong).length > 0" class="wrong" role="status">
+        {{ Object.keys(wrong).length === 1 ? 'One thing is' : `${Object.keys(wrong).length} things are` }} missing or wrong; each is marked.
+      </p>
+      <p>
+        <Button type="primary" html-type="submit" :loading="busy">{{ item ? 'Keep as the new version' : 'Put it on the shelf' }}</Button>
+      </p>
     </form>
   </div>
 </template>

@@ -2,14 +2,32 @@
 import Button from 'ant-design-vue/es/button';
 import Sortable from 'sortablejs';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
-import { ADDED, addable, basePhases, isBase, LONGEST_DETAIL, LONGEST_TEXT, MOST_PHASES, phaseKind, type AddedKind, type Method, type PhaseNode, type PhaseSpec } from '@pace-bend/core/method';
+import {
+  ADDED,
+  addable,
+  basePhases,
+  isBase,
+  LONGEST_DETAIL,
+  LONGEST_TEXT,
+  MOST_PHASES,
+  phaseKind,
+  type AddedKind,
+  type Method,
+  type PhaseNode,
+  type PhaseSpec,
+} from '@pace-bend/core/method';
 import PickOne from '../parts/PickOne.vue';
 import PhaseSwatch from '../parts/PhaseSwatch.vue';
 import NumberField from '../parts/NumberField.vue';
 import { moved, phasesOf, rowsOf, withAdded, type PhaseRow } from './ownWayForm.ts';
 
 /** One round, phase by phase: moved by drag or key, taken out, added, each with words of its own. */
-const props = defineProps<{ base: Method; rows: readonly PhaseRow[]; numbers: Readonly<Record<string, readonly number[]>>; wrong: Readonly<Record<string, string>> }>();
+const props = defineProps<{
+  base: Method;
+  rows: readonly PhaseRow[];
+  numbers: Readonly<Record<string, readonly number[]>>;
+  wrong: Readonly<Record<string, string>>;
+}>();
 const emit = defineEmits<{ change: [rows: readonly PhaseRow[]] }>();
 
 const list = ref<HTMLElement | null>(null);
@@ -37,24 +55,49 @@ function undo(): void {
   typing = '';
   emit('change', before);
 }
-const type = (key: number, change: Partial<Pick<PhaseRow, 'seconds' | 'text' | 'detail'>>) => put(props.rows.map((row) => (row.key === key ? { ...row, ...change } : row)), `${key}/${Object.keys(change).join()}`);
+const type = (key: number, change: Partial<Pick<PhaseRow, 'seconds' | 'text' | 'detail'>>) =>
+  put(
+    props.rows.map((row) => (row.key === key ? { ...row, ...change } : row)),
+    `${key}/${Object.keys(change).join()}`,
+  );
 
-const specOf = (row: PhaseRow): PhaseNode => (row.adds === undefined ? props.base.round[row.of!]! : { kind: row.adds, duration: { seconds: '' }, ...ADDED[row.adds] });
+const specOf = (row: PhaseRow): PhaseNode =>
+  row.adds === undefined ? props.base.round[row.of!]! : { kind: row.adds, duration: { seconds: '' }, ...ADDED[row.adds] };
 const inner = (node: PhaseNode): PhaseSpec[] => ('each' in node ? node.phases.flatMap(inner) : [node]);
-const FILLED: Record<string, string> = { press: 'their press', pressLine: 'which way they press', place: 'the place', setUp: 'the set-up', bringHome: 'the way home', side: 'the side', turn: '1', turns: 'n' };
+const FILLED: Record<string, string> = {
+  press: 'their press',
+  pressLine: 'which way they press',
+  place: 'the place',
+  setUp: 'the set-up',
+  bringHome: 'the way home',
+  side: 'the side',
+  turn: '1',
+  turns: 'n',
+};
 const readable = (text: string) => text.replace(/\{(\w+)\}/g, (_, name: string) => FILLED[name] ?? `the ${name}`);
 const label = (row: PhaseRow): string => {
   const node = specOf(row);
   if (!('each' in node)) return row.adds ? ADDED[row.adds].label : readable(node.text).replace(/^their/, 'Their');
   const { each } = node;
-  const times = 'times' in each ? props.base.numbers.find((spec) => spec.id === each.times)!.label : props.base.lists.find((spec) => spec.id === each.list)!.label;
-  return `${times}: ${inner(node).map((phase) => readable(phase.text).toLowerCase()).join(', ')}`;
+  const times =
+    'times' in each
+      ? props.base.numbers.find((spec) => spec.id === each.times)!.label
+      : props.base.lists.find((spec) => spec.id === each.list)!.label;
+  return `${times}: ${inner(node)
+    .map((phase) => readable(phase.text).toLowerCase())
+    .join(', ')}`;
 };
 /** When a phase is not in every round. */
 const onlyWhen = (row: PhaseRow): string => {
   const [condition] = specOf(row).when ?? [];
   if (!condition) return '';
-  if ('round' in condition) return { first: 'first round only', 'not-first': 'from the second round', last: 'last round only', 'not-last': 'not in the last round' }[condition.round];
+  if ('round' in condition)
+    return {
+      first: 'first round only',
+      'not-first': 'from the second round',
+      last: 'last round only',
+      'not-last': 'not in the last round',
+    }[condition.round];
   if (!('choice' in condition)) return '';
   const choice = props.base.choices.find((each) => each.id === condition.choice)!;
   return `only with ${choice.label.toLowerCase()}: ${choice.options.find((option) => option.id === condition.is)!.label}`;
@@ -84,7 +127,10 @@ function onKey(event: KeyboardEvent, at: number): void {
   event.preventDefault();
 }
 function remove(at: number): void {
-  arrange(props.rows.filter((_, i) => i !== at), `${label(props.rows[at]!)} is out.`);
+  arrange(
+    props.rows.filter((_, i) => i !== at),
+    `${label(props.rows[at]!)} is out.`,
+  );
   void nextTick(() => list.value?.querySelectorAll<HTMLElement>('.grip')[Math.min(at, props.rows.length - 1)]?.focus());
 }
 const add = (kind: AddedKind) => arrange(withAdded(props.rows, kind), `${ADDED[kind].label} added at the end.`);
@@ -93,7 +139,10 @@ const reset = () => arrange(rowsOf(basePhases(props.base)), `The round is ${prop
 let sortable: Sortable | null = null;
 onMounted(() => {
   sortable = Sortable.create(list.value!, {
-    handle: '.grip', animation: 120, forceFallback: true, fallbackTolerance: 4,
+    handle: '.grip',
+    animation: 120,
+    forceFallback: true,
+    fallbackTolerance: 4,
     onEnd: ({ item, from, oldIndex, newIndex }) => {
       if (oldIndex === undefined || newIndex === undefined || oldIndex === newIndex) return;
       // The list is drawn from the rows, so what was moved by hand goes back first.
@@ -107,24 +156,77 @@ onBeforeUnmount(() => sortable?.destroy());
 
 <template>
   <section class="round" aria-label="The round, phase by phase">
-    <header><h2>The round</h2><span class="acts"><Button size="small" :disabled="past.length === 0" @click="undo">Undo</Button><Button size="small" :disabled="asBase" @click="reset">As in {{ base.name.toLowerCase() }}</Button></span></header>
+    <header>
+      <h2>The round</h2>
+      <span class="acts"
+        ><Button size="small" :disabled="past.length === 0" @click="undo">Undo</Button
+        ><Button size="small" :disabled="asBase" @click="reset">As in {{ base.name.toLowerCase() }}</Button></span
+      >
+    </header>
     <ol ref="list" aria-label="Phases of a round">
       <li v-for="(row, i) in rows" :key="row.key" :data-key="row.key" :class="{ bad: wrong[`phase.${row.key}`] }">
-        <button type="button" class="grip" :aria-label="`Phase ${i + 1}, ${label(row)}. Arrow keys move it, Delete takes it out`" @keydown="onKey($event, i)"><span aria-hidden="true">⠿</span></button>
+        <button
+          type="button"
+          class="grip"
+          :aria-label="`Phase ${i + 1}, ${label(row)}. Arrow keys move it, Delete takes it out`"
+          @keydown="onKey($event, i)"
+        >
+          <span aria-hidden="true">⠿</span>
+        </button>
         <PhaseSwatch :family="family(row)" :width="12" :height="22" />
         <span v-if="'each' in specOf(row)" class="own">{{ label(row) }}</span>
         <span v-else class="own">
-          <input class="input" :value="row.text" :maxlength="LONGEST_TEXT" :placeholder="readable((specOf(row) as PhaseSpec).text)" :aria-label="`Instruction, phase ${i + 1}`" @input="type(row.key, { text: ($event.target as HTMLInputElement).value })">
-          <input class="input" :value="row.detail" :maxlength="LONGEST_DETAIL" :placeholder="readable((specOf(row) as PhaseSpec).detail)" :aria-label="`How, phase ${i + 1}`" @input="type(row.key, { detail: ($event.target as HTMLInputElement).value })">
+          <input
+            class="input"
+            :value="row.text"
+            :maxlength="LONGEST_TEXT"
+            :placeholder="readable((specOf(row) as PhaseSpec).text)"
+            :aria-label="`Instruction, phase ${i + 1}`"
+            @input="type(row.key, { text: ($event.target as HTMLInputElement).value })"
+          />
+          <input
+            class="input"
+            :value="row.detail"
+            :maxlength="LONGEST_DETAIL"
+            :placeholder="readable((specOf(row) as PhaseSpec).detail)"
+            :aria-label="`How, phase ${i + 1}`"
+            @input="type(row.key, { detail: ($event.target as HTMLInputElement).value })"
+          />
         </span>
-        <span class="takes"><NumberField v-if="row.adds" :value="row.seconds" :label="`Seconds, phase ${i + 1}`" unit="s" :step="1" :wrong="wrong[`phase.${row.key}`] !== undefined" @change="(seconds) => type(row.key, { seconds })" /><span v-else class="soft small">{{ takes(row) }}</span></span>
-        <button type="button" class="out" :aria-label="`Take out phase ${i + 1}, ${label(row)}`" :disabled="rows.length === 1" @click="remove(i)"><span aria-hidden="true">×</span></button>
+        <span class="takes"
+          ><NumberField
+            v-if="row.adds"
+            :value="row.seconds"
+            :label="`Seconds, phase ${i + 1}`"
+            unit="s"
+            :step="1"
+            :wrong="wrong[`phase.${row.key}`] !== undefined"
+            @change="(seconds) => type(row.key, { seconds })"
+          /><span v-else class="soft small">{{ takes(row) }}</span></span
+        >
+        <button
+          type="button"
+          class="out"
+          :aria-label="`Take out phase ${i + 1}, ${label(row)}`"
+          :disabled="rows.length === 1"
+          @click="remove(i)"
+        >
+          <span aria-hidden="true">×</span>
+        </button>
         <p v-if="onlyWhen(row)" class="when soft small">{{ onlyWhen(row) }}</p>
         <p v-if="wrong[`phase.${row.key}`]" class="wrong" role="alert">{{ wrong[`phase.${row.key}`] }}</p>
       </li>
     </ol>
     <p v-if="wrong.phases" class="wrong" role="alert">{{ wrong.phases }}</p>
-    <PickOne class="add" :value="null" label="Add a phase" placeholder="Add a phase" :disabled="rows.length >= MOST_PHASES" :options="addable(base).map((kind) => ({ value: kind, label: ADDED[kind].label }))" @change="add" />
+    <PickOne
+      class="add"
+      :value="null"
+      label="Add a phase"
+      placeholder="Add a phase"
+      :disabled="rows.length >= MOST_PHASES"
+      :options="addable(base).map((kind) => ({ value: kind, label: ADDED[kind].label }))"
+      @change="add"
+    />
     <p class="sr-only" role="status">{{ said }}</p>
   </section>
 </template>

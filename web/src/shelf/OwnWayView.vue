@@ -20,16 +20,27 @@ import { wayLine, type WayLine } from './wayLine.ts';
 const router = useRouter();
 const { busy, problem, run } = useAction();
 const form = ref<WayForm | null>(null);
-const { shelf, ready, from, item } = useOwnSource((all, id) => all.methods.get(id), (way, own) => {
-  form.value = wayForm(way, baseOf(way), own?.fields.kind === 'way' ? own.fields.phases : undefined, own ? way.name : `${way.name}, ours`);
-});
+const { shelf, ready, from, item } = useOwnSource(
+  (all, id) => all.methods.get(id),
+  (way, own) => {
+    form.value = wayForm(
+      way,
+      baseOf(way),
+      own?.fields.kind === 'way' ? own.fields.phases : undefined,
+      own ? way.name : `${way.name}, ours`,
+    );
+  },
+);
 const baseOf = (way: Method) => findMethod(way.madeFrom ?? way.id)!;
 const base = computed(() => (from.value ? baseOf(from.value) : null));
 
 const way = computed(() => (form.value && base.value ? arranged(form.value, base.value) : null));
 const taken = computed(() => shelf.methods.filter((method) => method.id !== item.value?.id).map((method) => method.name));
 const wrong = computed(() => (form.value && base.value ? wrongIn(form.value, base.value, taken.value) : {}));
-const unitOf = (unit: string) => ({ s: 's', pct: '%', share: '%', score: 'of 10', grade: 'of 4', breaths: 'breaths', times: '×', 'per-s': '/ s', 'per-min': '/ min' })[unit] ?? '';
+const unitOf = (unit: string) =>
+  ({ s: 's', pct: '%', share: '%', score: 'of 10', grade: 'of 4', breaths: 'breaths', times: '×', 'per-s': '/ s', 'per-min': '/ min' })[
+    unit
+  ] ?? '';
 function setNumber(id: string, values: readonly number[], i: number, typed: number): void {
   form.value!.numbers[id] = values.map((value, at) => (at === i ? typed : value));
 }
@@ -38,12 +49,17 @@ function setNumber(id: string, values: readonly number[], i: number, typed: numb
 const line = shallowRef<WayLine | null>(null);
 /** A missing name changes nothing of what is drawn. */
 const stands = computed(() => Object.keys(wrong.value).some((id) => id !== 'name'));
-watch([form, wrong], () => {
-  if (!form.value || !base.value || stands.value) return;
-  const made = ownWay('typed', wayFields(form.value, base.value));
-  const entry = shelf.entries.find((each) => each.stage === 'specific' && fits(each, made)) ?? shelf.entries.find((each) => fits(each, made))!;
-  line.value = wayLine(made, entry, shelfWith({ entries: [entry], methods: [made] }));
-}, { immediate: true, deep: true });
+watch(
+  [form, wrong],
+  () => {
+    if (!form.value || !base.value || stands.value) return;
+    const made = ownWay('typed', wayFields(form.value, base.value));
+    const entry =
+      shelf.entries.find((each) => each.stage === 'specific' && fits(each, made)) ?? shelf.entries.find((each) => fits(each, made))!;
+    line.value = wayLine(made, entry, shelfWith({ entries: [entry], methods: [made] }));
+  },
+  { immediate: true, deep: true },
+);
 
 async function save(): Promise<void> {
   if (await run(() => shelf.save(wayFields(form.value!, base.value!), item.value?.id ?? null))) await router.push('/shelf/ways');
@@ -55,39 +71,123 @@ async function retire(): Promise<void> {
 
 <template>
   <div class="page">
-    <header><h1>{{ item ? 'Change your way of working' : 'A way of working of your own' }}</h1><ShelfTabs here="ways" /></header>
+    <header>
+      <h1>{{ item ? 'Change your way of working' : 'A way of working of your own' }}</h1>
+      <ShelfTabs here="ways" />
+    </header>
     <p v-if="!ready" class="soft">Opening the shelf …</p>
-    <p v-else-if="!form || !base || !way" class="soft">Choose one to copy first. <RouterLink to="/shelf/ways">Ways of working</RouterLink></p>
+    <p v-else-if="!form || !base || !way" class="soft">
+      Choose one to copy first. <RouterLink to="/shelf/ways">Ways of working</RouterLink>
+    </p>
     <div v-else class="sides">
       <form class="card form" novalidate @submit.prevent="save">
-        <p class="soft">From {{ base.name.toLowerCase() }}: its round, numbers and words are yours to change. Plans made before keep what they used.</p>
-        <div class="field"><label for="way-name">Name</label><input id="way-name" v-model="form.name" class="input" maxlength="120" :aria-invalid="wrong.name ? 'true' : undefined"><p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p></div>
-        <OwnRound :base="base" :rows="form.phases" :numbers="form.numbers" :wrong="wrong" @change="(rows) => form!.phases = rows" />
-        <div class="line"><span>Rounds</span><NumberField :value="form.rounds" label="Rounds" unit="" :step="1" :wrong="wrong.rounds !== undefined" @change="(value) => form!.rounds = value" /><p v-if="wrong.rounds" class="wrong" role="alert">{{ wrong.rounds }}</p></div>
+        <p class="soft">
+          From {{ base.name.toLowerCase() }}: its round, numbers and words are yours to change. Plans made before keep what they used.
+        </p>
+        <div class="field">
+          <label for="way-name">Name</label
+          ><input id="way-name" v-model="form.name" class="input" maxlength="120" :aria-invalid="wrong.name ? 'true' : undefined" />
+          <p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p>
+        </div>
+        <OwnRound :base="base" :rows="form.phases" :numbers="form.numbers" :wrong="wrong" @change="(rows) => (form!.phases = rows)" />
+        <div class="line">
+          <span>Rounds</span
+          ><NumberField
+            :value="form.rounds"
+            label="Rounds"
+            unit=""
+            :step="1"
+            :wrong="wrong.rounds !== undefined"
+            @change="(value) => (form!.rounds = value)"
+          />
+          <p v-if="wrong.rounds" class="wrong" role="alert">{{ wrong.rounds }}</p>
+        </div>
         <div v-for="spec in typedNumbers(way)" :key="spec.id" class="line">
           <span>{{ spec.label }}</span>
-          <span class="values"><NumberField v-for="(value, i) in valuesOf(form, spec)" :key="i" :value="value" :label="valuesOf(form, spec).length > 1 ? `${spec.label}, round ${i + 1}` : spec.label" :unit="unitOf(spec.unit)" :step="spec.step" :wrong="checkNumber(value, spec) !== null" @change="(typed) => setNumber(spec.id, valuesOf(form!, spec), i, typed)" /></span>
+          <span class="values"
+            ><NumberField
+              v-for="(value, i) in valuesOf(form, spec)"
+              :key="i"
+              :value="value"
+              :label="valuesOf(form, spec).length > 1 ? `${spec.label}, round ${i + 1}` : spec.label"
+              :unit="unitOf(spec.unit)"
+              :step="spec.step"
+              :wrong="checkNumber(value, spec) !== null"
+              @change="(typed) => setNumber(spec.id, valuesOf(form!, spec), i, typed)"
+          /></span>
           <p v-if="wrong[spec.id]" class="wrong" role="alert">{{ wrong[spec.id] }}</p>
         </div>
-        <div v-for="choice in way.choices" :key="choice.id" class="line"><span>{{ choice.label }}</span><PickOne :value="form.choices[choice.id]" :label="choice.label" :options="choice.options.map((option) => ({ value: option.id, label: option.label }))" @change="(value) => form!.choices[choice.id] = value" /></div>
-        <div v-for="list in way.lists" :key="list.id" class="field"><label :for="`way-list-${list.id}`">{{ list.label }}, with semicolons</label><input :id="`way-list-${list.id}`" v-model="form.lists[list.id]" class="input" maxlength="400" :aria-invalid="wrong[list.id] ? 'true' : undefined"><p v-if="wrong[list.id]" class="wrong" role="alert">{{ wrong[list.id] }}</p></div>
-        <div class="field"><label for="way-purpose">What it is for</label><textarea id="way-purpose" v-model="form.purpose" class="textbox" rows="2" maxlength="1000" /></div>
-        <div class="field"><label for="way-what">What is done</label><textarea id="way-what" v-model="form.what" class="textbox" rows="2" maxlength="1000" /></div>
-        <div class="field"><label for="way-synonyms">Also called, with semicolons</label><input id="way-synonyms" v-model="form.synonyms" class="input" maxlength="400"></div>
-        <div class="field"><label for="way-schools">What other schools do differently</label><textarea id="way-schools" v-model="form.schoolsDiffer" class="textbox" rows="2" maxlength="1000" /></div>
+        <div v-for="choice in way.choices" :key="choice.id" class="line">
+          <span>{{ choice.label }}</span><PickOne
+            :value="form.choices[choice.id]"
+            :label="choice.label"
+            :options="choice.options.map((option) => ({ value: option.id, label: option.label }))"
+            @change="(value) => (form!.choices[choice.id] = value)"
+          />
+        </div>
+        <div v-for="list in way.lists" :key="list.id" class="field">
+          <label :for="`way-list-${list.id}`">{{ list.label }}, with semicolons</label
+          ><input
+            :id="`way-list-${list.id}`"
+            v-model="form.lists[list.id]"
+            class="input"
+            maxlength="400"
+            :aria-invalid="wrong[list.id] ? 'true' : undefined"
+          />
+          <p v-if="wrong[list.id]" class="wrong" role="alert">{{ wrong[list.id] }}</p>
+        </div>
+        <div class="field">
+          <label for="way-purpose">What it is for</label
+          ><textarea id="way-purpose" v-model="form.purpose" class="textbox" rows="2" maxlength="1000" />
+        </div>
+        <div class="field">
+          <label for="way-what">What is done</label><textarea id="way-what" v-model="form.what" class="textbox" rows="2" maxlength="1000" />
+        </div>
+        <div class="field">
+          <label for="way-synonyms">Also called, with semicolons</label
+          ><input id="way-synonyms" v-model="form.synonyms" class="input" maxlength="400" />
+        </div>
+        <div class="field">
+          <label for="way-schools">What other schools do differently</label
+          ><textarea id="way-schools" v-model="form.schoolsDiffer" class="textbox" rows="2" maxlength="1000" />
+        </div>
         <ProblemNote v-if="problem" :problem="problem" />
-        <p class="acts"><Button type="primary" html-type="submit" :loading="busy" :disabled="Object.keys(wrong).length > 0">{{ item ? 'Keep as the new version' : 'Put it on the shelf' }}</Button><Button v-if="item && !item.retiredAt" :loading="busy" @click="retire">Take it off the shelf</Button></p>
+        <p class="acts">
+          <Button type="primary" html-type="submit" :loading="busy" :disabled="Object.keys(wrong).length > 0">{{
+            item ? 'Keep as the new version' : 'Put it on the shelf'
+          }}</Button><Button v-if="item && !item.retiredAt" :loading="busy" @click="retire">Take it off the shelf</Button>
+        </p>
       </form>
       <section v-if="line" class="card comes-to" aria-label="What it comes to">
         <h2>What it comes to</h2>
-        <p class="soft small">On {{ line.entryName }}, one side, a slow breath.<template v-if="stands"> As it was before what is marked.</template></p>
-        <StairDrawing :cues="line.cues" :better="line.better" :unit="line.unit" :height="220" :label="`Stair of ${form.name}: ${line.cues.length} phases`" />
+        <p class="soft small">
+          On {{ line.entryName }}, one side, a slow breath.<template v-if="stands"> As it was before what is marked.</template>
+        </p>
+        <StairDrawing
+          :cues="line.cues"
+          :better="line.better"
+          :unit="line.unit"
+          :height="220"
+          :label="`Stair of ${form.name}: ${line.cues.length} phases`"
+        />
         <StairLegend :cues="line.cues" />
         <dl>
-          <div><dt>In all</dt><dd class="num">{{ formatDuration(line.dose.totalMs) }} a side</dd></div>
-          <div><dt>At end range</dt><dd class="num">{{ Math.round(line.dose.endRangeMs / 1000) }} s</dd></div>
-          <div><dt>Contracting</dt><dd class="num">{{ Math.round(line.dose.contractMs / 1000) }} s</dd></div>
-          <div><dt>Breath</dt><dd>{{ way.breathWords }}</dd></div>
+          <div>
+            <dt>In all</dt>
+            <dd class="num">{{ formatDuration(line.dose.totalMs) }} a side</dd>
+          </div>
+          <div>
+            <dt>At end range</dt>
+            <dd class="num">{{ Math.round(line.dose.endRangeMs / 1000) }} s</dd>
+          </div>
+          <div>
+            <dt>Contracting</dt>
+            <dd class="num">{{ Math.round(line.dose.contractMs / 1000) }} s</dd>
+          </div>
+          <div>
+            <dt>Breath</dt>
+            <dd>{{ way.breathWords }}</dd>
+          </div>
         </dl>
         <p v-for="claim in way.claims" :key="claim.text" class="soft small">{{ claim.text }}</p>
       </section>

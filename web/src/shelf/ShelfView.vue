@@ -24,9 +24,26 @@ onMounted(() => void shelf.load().catch(() => undefined));
 watch(text, (typed) => void router.replace({ query: typed ? { q: typed } : {} }));
 
 const index = computed(() => shelfIndex(shelf.entries, shelf.methods));
-const found = computed(() => findOnShelf(index.value, shelf.entries, shelf.methods, { text: text.value, section: section.value, position: position.value, tool: tool.value, methodId: methodId.value }));
-const groups = computed(() => (text.value.trim() === '' ? SECTIONS.map((name) => ({ name, entries: found.value.filter((entry) => entry.section === name) })).filter((group) => group.entries.length > 0) : [{ name: `${found.value.length} found`, entries: found.value }]));
-const any = <V extends string>(label: string, values: readonly V[]) => [{ value: '' as V, label }, ...values.map((value) => ({ value, label: value }))];
+const found = computed(() =>
+  findOnShelf(index.value, shelf.entries, shelf.methods, {
+    text: text.value,
+    section: section.value,
+    position: position.value,
+    tool: tool.value,
+    methodId: methodId.value,
+  }),
+);
+const groups = computed(() =>
+  text.value.trim() === ''
+    ? SECTIONS.map((name) => ({ name, entries: found.value.filter((entry) => entry.section === name) })).filter(
+        (group) => group.entries.length > 0,
+      )
+    : [{ name: `${found.value.length} found`, entries: found.value }],
+);
+const any = <V extends string>(label: string, values: readonly V[]) => [
+  { value: '' as V, label },
+  ...values.map((value) => ({ value, label: value })),
+];
 const filtered = computed(() => section.value !== null || position.value !== null || tool.value !== null || methodId.value !== null);
 function clear(): void {
   text.value = '';
@@ -39,22 +56,69 @@ function clear(): void {
 
 <template>
   <div class="page">
-    <header><h1>Shelf</h1><ShelfTabs here="entries" /></header>
+    <header>
+      <h1>Shelf</h1>
+      <ShelfTabs here="entries" />
+    </header>
     <div class="find">
-      <input v-model="text" class="input" type="search" aria-label="Find on the shelf" placeholder="A muscle, a motion, a name it goes by" maxlength="80" autofocus>
-      <PickOne :value="section ?? ''" label="Part of the body" :options="any('any part', SECTIONS)" @change="(value) => section = value === '' ? null : value" />
-      <PickOne :value="(position ?? '') as Position" label="Position" :options="any<Position>('any position', POSITIONS.filter((each) => each !== 'side-lying right'))" @change="(value) => position = (value || null) as Position | null" />
-      <PickOne :value="(tool ?? '') as Tool" label="Your tool" :options="any<Tool>('any tool', TOOLS)" @change="(value) => tool = (value || null) as Tool | null" />
-      <PickOne :value="methodId ?? ''" label="Way of working" :options="[{ value: '', label: 'any way' }, ...shelf.methods.map((method) => ({ value: method.id, label: method.name }))]" @change="(value) => methodId = value === '' ? null : value" />
+      <input
+        v-model="text"
+        class="input"
+        type="search"
+        aria-label="Find on the shelf"
+        placeholder="A muscle, a motion, a name it goes by"
+        maxlength="80"
+        autofocus
+      />
+      <PickOne
+        :value="section ?? ''"
+        label="Part of the body"
+        :options="any('any part', SECTIONS)"
+        @change="(value) => (section = value === '' ? null : value)"
+      />
+      <PickOne
+        :value="(position ?? '') as Position"
+        label="Position"
+        :options="
+          any<Position>(
+            'any position',
+            POSITIONS.filter((each) => each !== 'side-lying right'),
+          )
+        "
+        @change="(value) => (position = (value || null) as Position | null)"
+      />
+      <PickOne
+        :value="(tool ?? '') as Tool"
+        label="Your tool"
+        :options="any<Tool>('any tool', TOOLS)"
+        @change="(value) => (tool = (value || null) as Tool | null)"
+      />
+      <PickOne
+        :value="methodId ?? ''"
+        label="Way of working"
+        :options="[{ value: '', label: 'any way' }, ...shelf.methods.map((method) => ({ value: method.id, label: method.name }))]"
+        @change="(value) => (methodId = value === '' ? null : value)"
+      />
     </div>
-    <p v-if="found.length === 0" class="soft none" role="status">Nothing on the shelf is called that<template v-if="filtered"> with these filters</template>. <button type="button" class="link" @click="clear">Show everything</button><template v-if="session.may('PUT', '/shelf/:id')"> or <RouterLink to="/shelf/new">add your own</RouterLink></template>.</p>
+    <p v-if="found.length === 0" class="soft none" role="status">
+      Nothing on the shelf is called that<template v-if="filtered"> with these filters</template>.
+      <button type="button" class="link" @click="clear">Show everything</button
+      ><template v-if="session.may('PUT', '/shelf/:id')"> or <RouterLink to="/shelf/new">add your own</RouterLink></template
+      >.
+    </p>
     <section v-for="group in groups" :key="group.name" :aria-label="group.name">
       <h2>{{ group.name }}</h2>
       <ul class="entries">
         <li v-for="entry in group.entries" :key="entry.id">
           <RouterLink :to="`/shelf/entry/${entry.id}`">
             <EntryPicture :entry="entry" moment="end" :size="52" decorative />
-            <span><b>{{ entry.name }}</b><small class="soft">{{ entry.targets[0] }} · {{ entry.positions[0].replace(/ (left|right)$/, '') }} · {{ shelf.methodOf(entry.ways[0])?.name.toLowerCase() }}</small></span>
+            <span
+              ><b>{{ entry.name }}</b
+              ><small class="soft"
+                >{{ entry.targets[0] }} · {{ entry.positions[0].replace(/ (left|right)$/, '') }} ·
+                {{ shelf.methodOf(entry.ways[0])?.name.toLowerCase() }}</small
+              ></span
+            >
           </RouterLink>
         </li>
       </ul>

@@ -14,18 +14,46 @@ const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
 
 <template>
   <div class="page">
-    <header><h1>Ways of working</h1><ShelfTabs here="ways" /></header>
+    <header>
+      <h1>Ways of working</h1>
+      <ShelfTabs here="ways" />
+    </header>
     <article v-for="method in shelf.methods" :key="method.id" class="card way" :aria-label="method.name">
-      <h2>{{ method.name }} <span v-if="method.madeFrom" class="own small">your own, from {{ shelf.methodOf(method.madeFrom).name.toLowerCase() }}</span></h2>
+      <h2>
+        {{ method.name }}
+        <span v-if="method.madeFrom" class="own small">your own, from {{ shelf.methodOf(method.madeFrom).name.toLowerCase() }}</span>
+      </h2>
       <p class="soft small">Also {{ method.synonyms.join(', ') }}</p>
       <p>{{ method.what }}</p>
       <dl>
-        <div><dt>For</dt><dd>{{ method.purpose }}</dd></div>
-        <div><dt>Breath</dt><dd>{{ method.breathWords }}</dd></div>
-        <div><dt>Schools differ</dt><dd>{{ method.schoolsDiffer }}</dd></div>
-        <div><dt>Claims</dt><dd><p v-for="claim in method.claims" :key="claim.text">{{ claim.text }} <span class="sure small" :class="claim.sure">{{ sureWords(claim.sure) }}</span> <span class="soft small">{{ claim.source }}</span></p></dd></div>
+        <div>
+          <dt>For</dt>
+          <dd>{{ method.purpose }}</dd>
+        </div>
+        <div>
+          <dt>Breath</dt>
+          <dd>{{ method.breathWords }}</dd>
+        </div>
+        <div>
+          <dt>Schools differ</dt>
+          <dd>{{ method.schoolsDiffer }}</dd>
+        </div>
+        <div>
+          <dt>Claims</dt>
+          <dd>
+            <p v-for="claim in method.claims" :key="claim.text">
+              {{ claim.text }} <span class="sure small" :class="claim.sure">{{ sureWords(claim.sure) }}</span>
+              <span class="soft small">{{ claim.source }}</span>
+            </p>
+          </dd>
+        </div>
       </dl>
-      <p class="acts small"><RouterLink :to="`/shelf/compare?a=${method.id}`">Put beside another</RouterLink><RouterLink v-if="mayWrite" :to="`/shelf/way?from=${method.id}`">{{ method.madeFrom ? 'Change it' : 'Copy as your own' }}</RouterLink></p>
+      <p class="acts small">
+        <RouterLink :to="`/shelf/compare?a=${method.id}`">Put beside another</RouterLink
+        ><RouterLink v-if="mayWrite" :to="`/shelf/way?from=${method.id}`">{{
+          method.madeFrom ? 'Change it' : 'Copy as your own'
+        }}</RouterLink>
+      </p>
     </article>
   </div>
 </template>

@@ -11,12 +11,23 @@ test('every entry of the catalogue goes through the form and comes out as it wen
 });
 
 test('no entry of the catalogue is refused by the form or by the check', () => {
-  for (const entry of ENTRIES) expect([entry.id, missingIn(formOf(entry)), checkOwnEntry(sentOf(formOf(entry)))]).toEqual([entry.id, {}, []]);
+  for (const entry of ENTRIES)
+    expect([entry.id, missingIn(formOf(entry)), checkOwnEntry(sentOf(formOf(entry)))]).toEqual([entry.id, {}, []]);
 });
 
 test('an empty form names what is missing; blank lists and the motion itself are left out', () => {
   expect(Object.keys(missingIn(BLANK)).sort()).toEqual(['bringHome', 'hands', 'name', 'press', 'pressLine', 'setUp', 'targets', 'watch']);
-  const sent = sentOf({ ...BLANK, synonyms: ' a ;; b, c ', lists: { stations: ' ; ', directions: 'up; down' }, also: ['hip-flexion', 'straight-leg-raise'] });
-  expect(sent).toMatchObject({ synonyms: ['a', 'b, c'], lists: { directions: ['up', 'down'] }, also: ['straight-leg-raise'], cautions: 'None of its own.' });
+  const sent = sentOf({
+    ...BLANK,
+    synonyms: ' a ;; b, c ',
+    lists: { stations: ' ; ', directions: 'up; down' },
+    also: ['hip-flexion', 'straight-leg-raise'],
+  });
+  expect(sent).toMatchObject({
+    synonyms: ['a', 'b, c'],
+    lists: { directions: ['up', 'down'] },
+    also: ['straight-leg-raise'],
+    cautions: 'None of its own.',
+  });
   expect(missingIn({ ...BLANK, tools: [{ tool: 'palm', pct: Number.NaN }] })).toHaveProperty('tools');
 });

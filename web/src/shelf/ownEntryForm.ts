@@ -5,7 +5,11 @@ import { joinWords, splitWords } from './wordList.ts';
 
 /** What an entry adds with the hands, in the words of the form. */
 export const ADDS: readonly { readonly value: NonNullable<Entry['adds']>[number]; readonly label: string }[] = [
-  { value: 'friction', label: 'friction' }, { value: 'nerve-line', label: 'along a nerve' }, { value: 'press', label: 'pressing' }, { value: 'pin', label: 'pinning' }, { value: 'mobilize', label: 'moving the joint' },
+  { value: 'friction', label: 'friction' },
+  { value: 'nerve-line', label: 'along a nerve' },
+  { value: 'press', label: 'pressing' },
+  { value: 'pin', label: 'pinning' },
+  { value: 'mobilize', label: 'moving the joint' },
 ];
 
 /** An entry as it is typed: lists of words in one line, shares in percent. */
@@ -45,8 +49,35 @@ export interface EntryForm {
 }
 
 export const BLANK: EntryForm = {
-  section: 'Hip', stage: 'specific', name: '', synonyms: '', targets: '', motionId: 'hip-flexion', also: [], measured: true, regions: [], still: false, sides: [], positions: ['supine'], supports: '', setUp: '', hands: '', mover: 'therapist',
-  press: '', pressLine: '', bringHome: '', watch: '', cautions: '', tools: [{ tool: 'palm', pct: 60 }], ways: ['static-hold'], adds: [], lists: {}, afterOperation: false, drawnAs: '', easier: [], harder: [],
+  section: 'Hip',
+  stage: 'specific',
+  name: '',
+  synonyms: '',
+  targets: '',
+  motionId: 'hip-flexion',
+  also: [],
+  measured: true,
+  regions: [],
+  still: false,
+  sides: [],
+  positions: ['supine'],
+  supports: '',
+  setUp: '',
+  hands: '',
+  mover: 'therapist',
+  press: '',
+  pressLine: '',
+  bringHome: '',
+  watch: '',
+  cautions: '',
+  tools: [{ tool: 'palm', pct: 60 }],
+  ways: ['static-hold'],
+  adds: [],
+  lists: {},
+  afterOperation: false,
+  drawnAs: '',
+  easier: [],
+  harder: [],
 };
 
 const NO_CAUTIONS = 'None of its own.';
@@ -54,10 +85,35 @@ const NO_CAUTIONS = 'None of its own.';
 /** The form filled with an entry. */
 export function formOf(entry: Entry): EntryForm {
   return {
-    section: entry.section, stage: entry.stage, name: entry.name, synonyms: joinWords(entry.synonyms), targets: joinWords(entry.targets), motionId: entry.motionId, also: [...entry.also], measured: entry.measured, regions: [...entry.regions ?? []], still: entry.still === true,
-    sides: [...entry.sides ?? []], positions: [...entry.positions], supports: entry.supports, setUp: entry.setUp, hands: entry.hands, mover: entry.mover, press: entry.press, pressLine: entry.pressLine, bringHome: entry.bringHome, watch: entry.watch, cautions: entry.cautions,
-    tools: entry.tools.map(({ tool, share }) => ({ tool, pct: Math.round(share * 100) })), ways: [...entry.ways], adds: [...entry.adds ?? []], lists: Object.fromEntries(Object.entries(entry.lists ?? {}).map(([id, places]) => [id, joinWords(places)])),
-    afterOperation: entry.afterOperation === true, drawnAs: entry.drawnAs ?? (findEntry(entry.id) ? entry.id : ''), easier: [...entry.easier], harder: [...entry.harder],
+    section: entry.section,
+    stage: entry.stage,
+    name: entry.name,
+    synonyms: joinWords(entry.synonyms),
+    targets: joinWords(entry.targets),
+    motionId: entry.motionId,
+    also: [...entry.also],
+    measured: entry.measured,
+    regions: [...(entry.regions ?? [])],
+    still: entry.still === true,
+    sides: [...(entry.sides ?? [])],
+    positions: [...entry.positions],
+    supports: entry.supports,
+    setUp: entry.setUp,
+    hands: entry.hands,
+    mover: entry.mover,
+    press: entry.press,
+    pressLine: entry.pressLine,
+    bringHome: entry.bringHome,
+    watch: entry.watch,
+    cautions: entry.cautions,
+    tools: entry.tools.map(({ tool, share }) => ({ tool, pct: Math.round(share * 100) })),
+    ways: [...entry.ways],
+    adds: [...(entry.adds ?? [])],
+    lists: Object.fromEntries(Object.entries(entry.lists ?? {}).map(([id, places]) => [id, joinWords(places)])),
+    afterOperation: entry.afterOperation === true,
+    drawnAs: entry.drawnAs ?? (findEntry(entry.id) ? entry.id : ''),
+    easier: [...entry.easier],
+    harder: [...entry.harder],
   };
 }
 
@@ -67,17 +123,53 @@ export function formOf(entry: Entry): EntryForm {
  * the entry again, with the pictures it has.
  */
 export function sentOf(form: EntryForm): OwnEntryFields {
-  const lists = Object.entries(form.lists).map(([id, text]) => [id, splitWords(text)] as const).filter(([, places]) => places.length > 0);
+  const lists = Object.entries(form.lists)
+    .map(([id, text]) => [id, splitWords(text)] as const)
+    .filter(([, places]) => places.length > 0);
   return {
-    kind: 'entry', section: form.section, stage: form.stage, name: form.name.trim(), synonyms: splitWords(form.synonyms), targets: splitWords(form.targets) as unknown as Entry['targets'], motionId: form.motionId, also: form.also.filter((id) => id !== form.motionId), measured: form.measured,
-    ...(form.regions.length > 0 ? { regions: [...form.regions] } : {}), ...(form.still ? { still: true as const } : {}), ...(form.sides.length > 0 ? { sides: [...form.sides] } : {}), positions: [...form.positions] as unknown as Entry['positions'],
-    supports: form.supports.trim(), setUp: form.setUp.trim(), hands: form.hands.trim(), mover: form.mover, press: form.press.trim(), pressLine: form.pressLine.trim(), bringHome: form.bringHome.trim(), watch: form.watch.trim(), cautions: form.cautions.trim() || NO_CAUTIONS,
-    tools: form.tools.map(({ tool, pct }) => ({ tool, share: pct / 100 })) as unknown as Entry['tools'], ways: [...form.ways] as unknown as Entry['ways'], ...(form.adds.length > 0 ? { adds: [...form.adds] } : {}), ...(lists.length > 0 ? { lists: Object.fromEntries(lists) } : {}),
-    ...(form.afterOperation ? { afterOperation: true as const } : {}), ...(form.drawnAs ? { drawnAs: form.drawnAs } : {}), easier: [...form.easier], harder: [...form.harder],
+    kind: 'entry',
+    section: form.section,
+    stage: form.stage,
+    name: form.name.trim(),
+    synonyms: splitWords(form.synonyms),
+    targets: splitWords(form.targets) as unknown as Entry['targets'],
+    motionId: form.motionId,
+    also: form.also.filter((id) => id !== form.motionId),
+    measured: form.measured,
+    ...(form.regions.length > 0 ? { regions: [...form.regions] } : {}),
+    ...(form.still ? { still: true as const } : {}),
+    ...(form.sides.length > 0 ? { sides: [...form.sides] } : {}),
+    positions: [...form.positions] as unknown as Entry['positions'],
+    supports: form.supports.trim(),
+    setUp: form.setUp.trim(),
+    hands: form.hands.trim(),
+    mover: form.mover,
+    press: form.press.trim(),
+    pressLine: form.pressLine.trim(),
+    bringHome: form.bringHome.trim(),
+    watch: form.watch.trim(),
+    cautions: form.cautions.trim() || NO_CAUTIONS,
+    tools: form.tools.map(({ tool, pct }) => ({ tool, share: pct / 100 })) as unknown as Entry['tools'],
+    ways: [...form.ways] as unknown as Entry['ways'],
+    ...(form.adds.length > 0 ? { adds: [...form.adds] } : {}),
+    ...(lists.length > 0 ? { lists: Object.fromEntries(lists) } : {}),
+    ...(form.afterOperation ? { afterOperation: true as const } : {}),
+    ...(form.drawnAs ? { drawnAs: form.drawnAs } : {}),
+    easier: [...form.easier],
+    harder: [...form.harder],
   };
 }
 
-const NEEDED = [['name', 'a name'], ['targets', 'what it works on'], ['setUp', 'a set-up'], ['hands', 'what each hand does'], ['press', 'how they are told to press'], ['pressLine', 'the direction'], ['bringHome', 'the way home'], ['watch', 'what to watch']] as const;
+const NEEDED = [
+  ['name', 'a name'],
+  ['targets', 'what it works on'],
+  ['setUp', 'a set-up'],
+  ['hands', 'what each hand does'],
+  ['press', 'how they are told to press'],
+  ['pressLine', 'the direction'],
+  ['bringHome', 'the way home'],
+  ['watch', 'what to watch'],
+] as const;
 
 /** What is missing or too long in the typed words, by field. */
 export function missingIn(form: EntryForm): Record<string, string> {

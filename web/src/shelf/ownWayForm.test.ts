@@ -3,7 +3,13 @@ import { arranged, moved, phasesOf, rowsOf, typedNumbers, valuesOf, wayFields, w
 
 const LIGHT = METHODS.find((method) => method.id === 'cr-light')!;
 const HOLD = METHODS.find((method) => method.id === 'static-hold')!;
-const PHASES: readonly OwnPhase[] = [{ of: 3, text: 'Stay a while' }, { of: 0 }, { of: 1 }, { adds: 'rest', seconds: 8, detail: 'a sip of water' }, { of: 2 }];
+const PHASES: readonly OwnPhase[] = [
+  { of: 3, text: 'Stay a while' },
+  { of: 0 },
+  { of: 1 },
+  { adds: 'rest', seconds: 8, detail: 'a sip of water' },
+  { of: 2 },
+];
 
 test('every way of working goes through the form and comes out as itself, its round left to the one it is made from', () => {
   for (const method of METHODS) {
@@ -12,7 +18,12 @@ test('every way of working goes through the form and comes out as itself, its ro
     const fields = wayFields(form, method);
     expect(fields.phases).toBeUndefined();
     expect(checkOwnWay(fields)).toEqual([]);
-    expect(ownWay('x', fields)).toMatchObject({ numbers: method.numbers, choices: method.choices, lists: method.lists, round: method.round });
+    expect(ownWay('x', fields)).toMatchObject({
+      numbers: method.numbers,
+      choices: method.choices,
+      lists: method.lists,
+      round: method.round,
+    });
   }
 });
 
@@ -36,7 +47,12 @@ test('a row keeps its key wherever it goes; a new one has its own, with the usua
 });
 
 test('numbers a new phase asks for are offered with their usual values, kept when typed, and left out once nothing asks', () => {
-  const form = wayForm(HOLD, HOLD, [...basePhases(HOLD).slice(0, 3), { adds: 'contract', seconds: 6 }, { adds: 'relax', seconds: 3 }, ...basePhases(HOLD).slice(3)], 'Ours');
+  const form = wayForm(
+    HOLD,
+    HOLD,
+    [...basePhases(HOLD).slice(0, 3), { adds: 'contract', seconds: 6 }, { adds: 'relax', seconds: 3 }, ...basePhases(HOLD).slice(3)],
+    'Ours',
+  );
   const effort = typedNumbers(arranged(form, HOLD)).find((spec) => spec.id === 'effort')!;
   expect(valuesOf(form, effort)).toEqual([20]);
   form.numbers.effort = [35];
@@ -53,7 +69,10 @@ test('what is wrong is told at its phase by its key, so that it stays there when
   const form = wayForm(LIGHT, LIGHT, [{ of: 0 }, { of: 2 }, { of: 1 }], 'Ours');
   expect(Object.keys(wrongIn(form, LIGHT, []))).toEqual(['phase.0']);
   expect(Object.keys(wrongIn({ ...form, phases: moved(form.phases, 1, 0) }, LIGHT, []))).toEqual([]);
-  const unread = { ...form, phases: withAdded(rowsOf(basePhases(LIGHT)), 'rest').map((row) => (row.adds ? { ...row, seconds: NaN } : row)) };
+  const unread = {
+    ...form,
+    phases: withAdded(rowsOf(basePhases(LIGHT)), 'rest').map((row) => (row.adds ? { ...row, seconds: NaN } : row)),
+  };
   expect(wrongIn(unread, LIGHT, [])).toEqual({ 'phase.4': expect.stringContaining('1 to 60 s') });
   expect(arranged(unread, LIGHT).numbers.find((spec) => spec.id === 'own5')!.default).toEqual([5]);
   expect(wrongIn({ ...form, phases: [] }, LIGHT, [])).toHaveProperty('phases');
@@ -64,5 +83,8 @@ test('a name is needed and is not taken, rounds are whole, numbers inside their 
   expect(wrongIn(form, LIGHT, [])).toEqual({ name: 'It needs a name.' });
   form.name = ' OURS ';
   expect(wrongIn(form, LIGHT, ['Ours'])).toEqual({ name: 'A way of working is called that already.' });
-  expect(wrongIn({ ...form, rounds: 1.5, numbers: { ...form.numbers, contract: [99] } }, LIGHT, [])).toEqual({ rounds: 'Rounds are whole, 1 to 12.', contract: 'Contract is 2 to 20 s.' });
+  expect(wrongIn({ ...form, rounds: 1.5, numbers: { ...form.numbers, contract: [99] } }, LIGHT, [])).toEqual({
+    rounds: 'Rounds are whole, 1 to 12.',
+    contract: 'Contract is 2 to 20 s.',
+  });
 });

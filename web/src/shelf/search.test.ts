@@ -7,7 +7,14 @@ const NOTHING: ShelfFilter = { text: '', section: null, position: null, tool: nu
 const found = (change: Partial<ShelfFilter>) => findOnShelf(index, ENTRIES, METHODS, { ...NOTHING, ...change }).map((entry) => entry.id);
 
 test.each([
-  ['quad stretch', 'rectus-femoris-prone'], ['hamstrng', 'hamstring-heel-on-shoulder'], ['piriformes', 'outward-rotators-prone'], ['gastrocnemius', 'calf-supine'], ['knee cap', 'patella-glides'], ['lats', 'latissimus-supine'], ['suboccipital', 'skull-base-melt'], ['plantar', 'sole-pin'],
+  ['quad stretch', 'rectus-femoris-prone'],
+  ['hamstrng', 'hamstring-heel-on-shoulder'],
+  ['piriformes', 'outward-rotators-prone'],
+  ['gastrocnemius', 'calf-supine'],
+  ['knee cap', 'patella-glides'],
+  ['lats', 'latissimus-supine'],
+  ['suboccipital', 'skull-base-melt'],
+  ['plantar', 'sole-pin'],
 ])('"%s" finds %s', (text, id) => {
   expect(found({ text }).slice(0, 6)).toContain(id);
 });

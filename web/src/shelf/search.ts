@@ -16,9 +16,17 @@ function documentOf(entry: Entry, methods: readonly Method[]) {
   const motions = [entry.motionId, ...entry.also].map(motionOf);
   const regions = entry.regions ?? MOTION_FACETS[entry.motionId]?.regions ?? [];
   return {
-    id: entry.id, name: entry.name, synonyms: entry.synonyms.join(' '), targets: entry.targets.join(' '), motions: motions.map((motion) => `${motion.name} ${motion.testPosition}`).join(' '),
-    where: [entry.section, ...regions.map((region) => REGIONS.find((each) => each.id === region)!.name), ...entry.positions].join(' '), tools: entry.tools.map((load) => load.tool).join(' '),
-    ways: methods.filter((method) => fits(entry, method)).map((method) => `${method.name} ${method.synonyms.join(' ')}`).join(' '),
+    id: entry.id,
+    name: entry.name,
+    synonyms: entry.synonyms.join(' '),
+    targets: entry.targets.join(' '),
+    motions: motions.map((motion) => `${motion.name} ${motion.testPosition}`).join(' '),
+    where: [entry.section, ...regions.map((region) => REGIONS.find((each) => each.id === region)!.name), ...entry.positions].join(' '),
+    tools: entry.tools.map((load) => load.tool).join(' '),
+    ways: methods
+      .filter((method) => fits(entry, method))
+      .map((method) => `${method.name} ${method.synonyms.join(' ')}`)
+      .join(' '),
   };
 }
 
@@ -26,7 +34,12 @@ function documentOf(entry: Entry, methods: readonly Method[]) {
 export function shelfIndex(entries: readonly Entry[], methods: readonly Method[]): MiniSearch {
   const index = new MiniSearch({
     fields: ['name', 'synonyms', 'targets', 'motions', 'where', 'tools', 'ways'],
-    searchOptions: { boost: { name: 4, synonyms: 3, targets: 3, motions: 1.5, ways: 0.6 }, prefix: true, fuzzy: (term) => (term.length > 7 ? 2 : term.length > 3 ? 1 : false), combineWith: 'AND' },
+    searchOptions: {
+      boost: { name: 4, synonyms: 3, targets: 3, motions: 1.5, ways: 0.6 },
+      prefix: true,
+      fuzzy: (term) => (term.length > 7 ? 2 : term.length > 3 ? 1 : false),
+      combineWith: 'AND',
+    },
   });
   index.addAll(entries.map((entry) => documentOf(entry, methods)));
   return index;
@@ -37,6 +50,12 @@ export function findOnShelf(index: MiniSearch, entries: readonly Entry[], method
   const method = filter.methodId === null ? null : methods.find((each) => each.id === filter.methodId);
   const typed = filter.text.trim();
   const ranked = typed === '' ? entries : index.search(typed).flatMap((hit) => entries.find((entry) => entry.id === hit.id) ?? []);
-  return ranked.filter((entry) => (filter.section === null || entry.section === filter.section) && (filter.position === null || entry.positions.some((each) => each === filter.position || (each.startsWith('side') && filter.position!.startsWith('side'))))
-    && (filter.tool === null || entry.tools.some((load) => load.tool === filter.tool)) && (!method || fits(entry, method)));
+  return ranked.filter(
+    (entry) =>
+      (filter.section === null || entry.section === filter.section) &&
+      (filter.position === null ||
+        entry.positions.some((each) => each === filter.position || (each.startsWith('side') && filter.position!.startsWith('side')))) &&
+      (filter.tool === null || entry.tools.some((load) => load.tool === filter.tool)) &&
+      (!method || fits(entry, method)),
+  );
 }

@@ -1,6 +1,18 @@
 import { motionOf } from '@pace-bend/core/body';
 import type { Entry } from '@pace-bend/core/catalogue';
-import { axisOf, compile, doseOf, newBlock, sidesOf, SLOW_BREATH, type AxisUnit, type Cue, type Method, type Shelf, type SideDose } from '@pace-bend/core/method';
+import {
+  axisOf,
+  compile,
+  doseOf,
+  newBlock,
+  sidesOf,
+  SLOW_BREATH,
+  type AxisUnit,
+  type Cue,
+  type Method,
+  type Shelf,
+  type SideDose,
+} from '@pace-bend/core/method';
 
 /** What a way of working does on one side of an entry, with its own defaults and a slow breath. */
 export interface WayLine {

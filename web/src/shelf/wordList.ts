@@ -5,5 +5,8 @@ export function joinWords(words: readonly string[]): string {
 
 /** The names in a line, trimmed; blank ones are left out. */
 export function splitWords(line: string): string[] {
-  return line.split(';').map((each) => each.trim()).filter(Boolean);
+  return line
+    .split(';')
+    .map((each) => each.trim())
+    .filter(Boolean);
 }

@@ -32,7 +32,11 @@ async function load(more = false): Promise<void> {
   const turn = ++asked;
   try {
     await practice.load();
-    const query = new URLSearchParams({ q: typed.value, offset: String(more ? athletes.value.length : 0), ...(squadId.value === 'all' ? {} : { squad: squadId.value }) });
+    const query = new URLSearchParams({
+      q: typed.value,
+      offset: String(more ? athletes.value.length : 0),
+      ...(squadId.value === 'all' ? {} : { squad: squadId.value }),
+    });
     const found = await api<AthleteList>('GET', `/athletes?${query}`);
     if (turn !== asked) return;
     list.value = more ? { ...found, athletes: [...athletes.value, ...found.athletes], offset: 0 } : found;
@@ -44,13 +48,21 @@ async function load(more = false): Promise<void> {
   }
 }
 async function loadSquads(): Promise<void> {
-  squads.value = await api<{ squads: Squad[] }>('GET', '/squads').then((found) => found.squads, () => []);
+  squads.value = await api<{ squads: Squad[] }>('GET', '/squads').then(
+    (found) => found.squads,
+    () => [],
+  );
 }
 onMounted(async () => {
   await Promise.all([load(), loadSquads()]);
   if (route.query.find !== undefined) input.value?.focus();
 });
-watch(() => route.query.find, (find) => { if (find !== undefined) input.value?.focus(); });
+watch(
+  () => route.query.find,
+  (find) => {
+    if (find !== undefined) input.value?.focus();
+  },
+);
 
 let pause: ReturnType<typeof setTimeout> | undefined;
 watch(typed, () => {
@@ -81,10 +93,22 @@ async function openChosen(): Promise<void> {
   <div class="page">
     <header>
       <h1>Squad</h1>
-      <label class="find"><span class="sr-only">Find an athlete</span>
-        <input ref="input" v-model="typed" class="input" type="search" placeholder="Find by name, seat or story" @keydown="onKey">
+      <label class="find"
+        ><span class="sr-only">Find an athlete</span>
+        <input ref="input" v-model="typed" class="input" type="search" placeholder="Find by name, seat or story" @keydown="onKey" />
       </label>
-      <PickOne v-if="squads.length > 0" class="which" label="Squad shown" :value="squadId" :options="[{ value: 'all', label: 'everybody' }, ...squads.map((squad) => ({ value: squad.id, label: squad.name }))]" @change="(id) => { squadId = id; }" />
+      <PickOne
+        v-if="squads.length > 0"
+        class="which"
+        label="Squad shown"
+        :value="squadId"
+        :options="[{ value: 'all', label: 'everybody' }, ...squads.map((squad) => ({ value: squad.id, label: squad.name }))]"
+        @change="
+          (id) => {
+            squadId = id;
+          }
+        "
+      />
       <span class="soft small" role="status">{{ list ? `${athletes.length} of ${list.total}` : '' }}</span>
       <span class="end choices">
         <Button @click="router.push('/squad/range')">Range</Button>
@@ -93,10 +117,21 @@ async function openChosen(): Promise<void> {
         <a v-if="session.may('GET', '/export/athletes')" class="choice out" href="/api/export/athletes" download="squad.csv">Take out</a>
       </span>
     </header>
-    <SquadsCard v-if="editing" :squads="squads" @change="(next) => { squads = next; void load(); }" />
+    <SquadsCard
+      v-if="editing"
+      :squads="squads"
+      @change="
+        (next) => {
+          squads = next;
+          void load();
+        }
+      "
+    />
     <ProblemNote v-if="problem" :problem="problem" :retry="() => load()" />
     <section v-else-if="list" class="card list" aria-label="Athletes">
-      <p v-if="list.total === 0 && typed === '' && squadId === 'all'" class="empty soft">Nobody here yet. A walk-in on the day’s page adds the first athlete; a whole squad is read in from a table.</p>
+      <p v-if="list.total === 0 && typed === '' && squadId === 'all'" class="empty soft">
+        Nobody here yet. A walk-in on the day’s page adds the first athlete; a whole squad is read in from a table.
+      </p>
       <p v-else-if="list.total === 0" class="empty soft">Nobody fits{{ typed ? ` “${typed}”` : '' }}.</p>
       <ul v-else class="plain">
         <li v-for="(athlete, i) in athletes" :key="athlete.id">
@@ -105,8 +140,15 @@ async function openChosen(): Promise<void> {
             <span class="num age">{{ ageInYears(athlete.birthDate, practice.today) }}</span>
             <span class="soft">{{ ROWING_WORDS[athlete.rowing] }}</span>
             <span class="about">{{ athlete.about }}</span>
-            <span class="flags small"><span v-if="athlete.open > 0" class="level modify">{{ athlete.open }} on file</span><span v-if="athlete.availability !== 'full'" class="soft">{{ AVAILABILITY_WORDS[athlete.availability] }}</span></span>
-            <span class="soft small last">{{ athlete.lastVisitAt ? `${athlete.visits} ${athlete.visits === 1 ? 'visit' : 'visits'}, last ${practice.shortDate(athlete.lastVisitAt)}` : 'no visit yet' }}</span>
+            <span class="flags small"
+              ><span v-if="athlete.open > 0" class="level modify">{{ athlete.open }} on file</span
+              ><span v-if="athlete.availability !== 'full'" class="soft">{{ AVAILABILITY_WORDS[athlete.availability] }}</span></span
+            >
+            <span class="soft small last">{{
+              athlete.lastVisitAt
+                ? `${athlete.visits} ${athlete.visits === 1 ? 'visit' : 'visits'}, last ${practice.shortDate(athlete.lastVisitAt)}`
+                : 'no visit yet'
+            }}</span>
           </RouterLink>
         </li>
       </ul>

@@ -15,18 +15,25 @@ const openId = ref(props.squads[0]?.id ?? 'new');
 const name = ref('');
 const nameless = ref(false);
 const { problem, run } = useAction();
-const wrong = computed(() => (nameless.value ? 'A squad needs a name.' : problem.value?.message ?? ''));
+const wrong = computed(() => (nameless.value ? 'A squad needs a name.' : (problem.value?.message ?? '')));
 const known = ref<readonly AthleteRow[]>([]);
 const squad = computed(() => props.squads.find((each) => each.id === openId.value) ?? null);
-watch(squad, (now, before) => {
-  name.value = now?.name ?? '';
-  nameless.value = false;
-  // The same squad as it stands now, after a refusal: what was refused is still said.
-  if (now?.id !== before?.id) problem.value = null;
-}, { immediate: true });
+watch(
+  squad,
+  (now, before) => {
+    name.value = now?.name ?? '';
+    nameless.value = false;
+    // The same squad as it stands now, after a refusal: what was refused is still said.
+    if (now?.id !== before?.id) problem.value = null;
+  },
+  { immediate: true },
+);
 
 async function find(typed: string): Promise<void> {
-  const found = await api<AthleteList>('GET', `/athletes?q=${encodeURIComponent(typed)}`).then((list) => list.athletes, () => []);
+  const found = await api<AthleteList>('GET', `/athletes?q=${encodeURIComponent(typed)}`).then(
+    (list) => list.athletes,
+    () => [],
+  );
   known.value = [...known.value, ...found.filter((athlete) => !known.value.some((each) => each.id === athlete.id))];
 }
 onMounted(() => void find(''));
@@ -39,29 +46,72 @@ async function keep(athleteIds: readonly string[]): Promise<void> {
   if (nameless.value) return;
   const id = squad.value?.id ?? uuid();
   await run(async () => {
-    emit('change', (await api<{ squads: Squad[] }>('PUT', `/squads/${id}`, { name: wanted, athleteIds, revision: squad.value?.revision ?? 0 })).squads);
+    emit(
+      'change',
+      (await api<{ squads: Squad[] }>('PUT', `/squads/${id}`, { name: wanted, athleteIds, revision: squad.value?.revision ?? 0 })).squads,
+    );
     openId.value = id;
   });
   // Somebody else was quicker: what stands now is shown beside what was refused.
-  if (problem.value?.isStale) emit('change', await api<{ squads: Squad[] }>('GET', '/squads').then((found) => found.squads, () => [...props.squads]));
+  if (problem.value?.isStale)
+    emit(
+      'change',
+      await api<{ squads: Squad[] }>('GET', '/squads').then(
+        (found) => found.squads,
+        () => [...props.squads],
+      ),
+    );
 }
 </script>
 
 <template>
   <section class="card fields" aria-label="Squads">
     <div class="choices" role="group" aria-label="Which squad">
-      <button v-for="each in squads" :key="each.id" type="button" class="choice" :aria-pressed="each.id === openId" @click="openId = each.id">{{ each.name }} <span class="small">{{ each.athleteIds.length }}</span></button>
+      <button
+        v-for="each in squads"
+        :key="each.id"
+        type="button"
+        class="choice"
+        :aria-pressed="each.id === openId"
+        @click="openId = each.id"
+      >
+        {{ each.name }} <span class="small">{{ each.athleteIds.length }}</span>
+      </button>
       <button type="button" class="choice" :aria-pressed="!squad" @click="openId = 'new'">New squad</button>
     </div>
     <form class="line" @submit.prevent="keep(squad?.athleteIds ?? [])">
-      <input v-model="name" class="input" aria-label="Name of the squad" placeholder="Name" :maxlength="LIMITS.squadName">
+      <input v-model="name" class="input" aria-label="Name of the squad" placeholder="Name" :maxlength="LIMITS.squadName" />
       <Button html-type="submit">{{ squad ? 'Rename' : 'Make the squad' }}</Button>
-      <PickOne v-if="squad" class="add" label="Add a member" search :value="null" placeholder="Add a member" :options="known.filter((athlete) => !squad!.athleteIds.includes(athlete.id)).map((athlete) => ({ value: athlete.id, label: athlete.name }))" @search="find" @change="(id) => keep([...squad!.athleteIds, id])" />
+      <PickOne
+        v-if="squad"
+        class="add"
+        label="Add a member"
+        search
+        :value="null"
+        placeholder="Add a member"
+        :options="
+          known.filter((athlete) => !squad!.athleteIds.includes(athlete.id)).map((athlete) => ({ value: athlete.id, label: athlete.name }))
+        "
+        @search="find"
+        @change="(id) => keep([...squad!.athleteIds, id])"
+      />
     </form>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <ul v-if="squad" class="plain choices">
-      <li v-for="member in members" :key="member.id" class="member">{{ member.name }} <button type="button" class="link" :aria-label="`Take ${member.name} out of ${squad.name}`" @click="keep(squad!.athleteIds.filter((id) => id !== member.id))">×</button></li>
-      <li v-if="squad.athleteIds.length > members.length" class="soft small member">and {{ squad.athleteIds.length - members.length }} more</li>
+      <li v-for="member in members" :key="member.id" class="member">
+        {{ member.name }}
+        <button
+          type="button"
+          class="link"
+          :aria-label="`Take ${member.name} out of ${squad.name}`"
+          @click="keep(squad!.athleteIds.filter((id) => id !== member.id))"
+        >
+          ×
+        </button>
+      </li>
+      <li v-if="squad.athleteIds.length > members.length" class="soft small member">
+        and {{ squad.athleteIds.length - members.length }} more
+      </li>
       <li v-if="squad.athleteIds.length === 0" class="soft">Nobody yet.</li>
     </ul>
   </section>

@@ -13,7 +13,11 @@ async function open(id: string): Promise<void> {
   await visit.load(id);
   if (visit.file?.visit.id === id) await router.replace(`/visit/${id}/${visit.file.visit.step}`);
 }
-watch(() => String(route.params.id), (id) => void open(id), { immediate: true });
+watch(
+  () => String(route.params.id),
+  (id) => void open(id),
+  { immediate: true },
+);
 </script>
 
 <template>

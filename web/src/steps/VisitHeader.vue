@@ -23,17 +23,26 @@ const event = computed(() => visit.file!.nextEvent);
 <template>
   <header class="top">
     <div class="who">
-      <h1><RouterLink :to="`/athlete/${athlete.id}`" :title="`${athlete.name}: range over the visits`">{{ athlete.name }}</RouterLink></h1>
-      <p class="soft small">{{ boatWords(athlete.rowing) }} · {{ age }} · visit {{ visit.file!.visitNumber }}<template v-if="visit.finished"> · finished</template></p>
+      <h1>
+        <RouterLink :to="`/athlete/${athlete.id}`" :title="`${athlete.name}: range over the visits`">{{ athlete.name }}</RouterLink>
+      </h1>
+      <p class="soft small">
+        {{ boatWords(athlete.rowing) }} · {{ age }} · visit {{ visit.file!.visitNumber
+        }}<template v-if="visit.finished"> · finished</template>
+      </p>
     </div>
-    <span v-if="event" class="chip" :title="`${event.name} ${inDays(practice.daysUntil(event.onDate))}`"><span class="event">{{ event.name }}</span> {{ inDays(practice.daysUntil(event.onDate)) }}</span>
+    <span v-if="event" class="chip" :title="`${event.name} ${inDays(practice.daysUntil(event.onDate))}`"
+      ><span class="event">{{ event.name }}</span> {{ inDays(practice.daysUntil(event.onDate)) }}</span
+    >
     <SavingState class="end" :state="visit.saveState" />
     <StepsLine :visit-id="visit.id" :step="step" />
   </header>
   <div v-if="visit.cautionContext" class="cautions">
     <OpenQuestions />
     <CautionChips :context="visit.cautionContext" />
-    <RouterLink v-if="!visit.finished" class="refer small" :to="`/visit/${visit.id}/letter`">Refer <span class="key" aria-hidden="true">R</span></RouterLink>
+    <RouterLink v-if="!visit.finished" class="refer small" :to="`/visit/${visit.id}/letter`"
+      >Refer <span class="key" aria-hidden="true">R</span></RouterLink
+    >
   </div>
   <RefusedChanges class="refused" :changes="visit.refused" @theirs="visit.takeTheirs()" @mine="visit.keepMine()" />
 </template>

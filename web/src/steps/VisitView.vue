@@ -22,7 +22,9 @@ const practice = usePractice();
 const store = useShelf();
 const id = computed(() => String(route.params.id));
 const step = computed(() => String(route.params.step) as Step);
-const view = computed(() => ({ arrive: ArriveStep, measure: MeasureStep, plan: PlanStep, close: CloseStep, table: ArriveStep })[step.value]);
+const view = computed(
+  () => ({ arrive: ArriveStep, measure: MeasureStep, plan: PlanStep, close: CloseStep, table: ArriveStep })[step.value],
+);
 
 /** Only arriving and looking back are left when something says stop. */
 const isStopped = computed(() => visit.stops.length > 0 && !visit.finished && step.value !== 'arrive');
@@ -53,7 +55,9 @@ onBeforeUnmount(() => {
   <div v-if="visit.file && visit.id === id" class="visit">
     <VisitHeader :step="step" />
     <div class="content">
-      <p v-if="visit.file.visit.cancelledAt" class="cancelled" role="status">This visit is cancelled. It can be put back on the day’s page.</p>
+      <p v-if="visit.file.visit.cancelledAt" class="cancelled" role="status">
+        This visit is cancelled. It can be put back on the day’s page.
+      </p>
       <StopNotice v-if="isStopped" />
       <component :is="view" v-else :key="`${id}/${step}/${visit.generation}`" />
     </div>

@@ -36,7 +36,9 @@ export const useAthlete = defineStore('athlete', () => {
     problem.value = null;
     try {
       await practice.load();
-      await outbox.whileStill(athleteRecord(athleteId), async () => { served.value = await api<AthleteFile>('GET', `/athletes/${encodeURIComponent(athleteId)}`); });
+      await outbox.whileStill(athleteRecord(athleteId), async () => {
+        served.value = await api<AthleteFile>('GET', `/athletes/${encodeURIComponent(athleteId)}`);
+      });
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       problem.value = error;
@@ -50,7 +52,20 @@ export const useAthlete = defineStore('athlete', () => {
   function set(fields: Partial<AthleteFields>): void {
     const { athlete } = file.value!;
     const before = Object.fromEntries(Object.keys(fields).map((name) => [name, athlete[name as keyof AthleteFields]]));
-    outbox.put({ record: record.value, spot: 'fields', words: 'an athlete’s file', method: 'PATCH', path: `/athletes/${id.value}`, body: fields, join: 'fields', revision: { of: record.value, base: served.value!.athlete.revision }, before }, PAUSE_MS);
+    outbox.put(
+      {
+        record: record.value,
+        spot: 'fields',
+        words: 'an athlete’s file',
+        method: 'PATCH',
+        path: `/athletes/${id.value}`,
+        body: fields,
+        join: 'fields',
+        revision: { of: record.value, base: served.value!.athlete.revision },
+        before,
+      },
+      PAUSE_MS,
+    );
   }
 
   /** Drops what was refused and takes what stands. */
@@ -68,40 +83,118 @@ export const useAthlete = defineStore('athlete', () => {
   /** Adds a condition, or changes one that has an id. Throws ApiProblem. */
   function putCondition(fields: ConditionFields, existing: Condition | null) {
     const conditionId = existing?.id ?? uuid();
-    return ask({ spot: `condition/${conditionId}`, words: 'a condition', method: 'PUT', path: `/athletes/${id.value}/conditions/${conditionId}`, body: { ...fields }, join: 'fields', revision: { of: `condition/${conditionId}`, base: existing?.revision ?? 0 } });
+    return ask({
+      spot: `condition/${conditionId}`,
+      words: 'a condition',
+      method: 'PUT',
+      path: `/athletes/${id.value}/conditions/${conditionId}`,
+      body: { ...fields },
+      join: 'fields',
+      revision: { of: `condition/${conditionId}`, base: existing?.revision ?? 0 },
+    });
   }
 
   const withdrawCondition = (condition: Condition) =>
-    ask({ spot: `condition/${condition.id}`, words: 'a condition', method: 'DELETE', path: `/athletes/${id.value}/conditions/${condition.id}`, body: {}, join: 'none', revision: null });
+    ask({
+      spot: `condition/${condition.id}`,
+      words: 'a condition',
+      method: 'DELETE',
+      path: `/athletes/${id.value}/conditions/${condition.id}`,
+      body: {},
+      join: 'none',
+      revision: null,
+    });
 
   function addNoTouch(area: NoTouchFields) {
     const areaId = uuid();
-    return ask({ spot: `no-touch/${areaId}`, words: 'an area not to be touched', method: 'PUT', path: `/athletes/${id.value}/no-touch/${areaId}`, body: { ...area }, join: 'none', revision: null });
+    return ask({
+      spot: `no-touch/${areaId}`,
+      words: 'an area not to be touched',
+      method: 'PUT',
+      path: `/athletes/${id.value}/no-touch/${areaId}`,
+      body: { ...area },
+      join: 'none',
+      revision: null,
+    });
   }
 
   const liftNoTouch = (area: NoTouchArea) =>
-    ask({ spot: `no-touch/${area.id}`, words: 'an area not to be touched', method: 'DELETE', path: `/athletes/${id.value}/no-touch/${area.id}`, body: {}, join: 'none', revision: null });
+    ask({
+      spot: `no-touch/${area.id}`,
+      words: 'an area not to be touched',
+      method: 'DELETE',
+      path: `/athletes/${id.value}/no-touch/${area.id}`,
+      body: {},
+      join: 'none',
+      revision: null,
+    });
 
   /** Sets a goal in place of the one that stood for the motion and side. Throws ApiProblem. */
   function setGoal(goal: GoalFields) {
     const goalId = uuid();
-    return ask({ spot: `goal/${goalId}`, words: 'a goal', method: 'PUT', path: `/athletes/${id.value}/goals/${goalId}`, body: { ...goal }, join: 'none', revision: null });
+    return ask({
+      spot: `goal/${goalId}`,
+      words: 'a goal',
+      method: 'PUT',
+      path: `/athletes/${id.value}/goals/${goalId}`,
+      body: { ...goal },
+      join: 'none',
+      revision: null,
+    });
   }
 
   const withdrawGoal = (goalId: string) =>
-    ask({ spot: `goal/${goalId}`, words: 'a goal', method: 'DELETE', path: `/athletes/${id.value}/goals/${goalId}`, body: {}, join: 'none', revision: null });
+    ask({
+      spot: `goal/${goalId}`,
+      words: 'a goal',
+      method: 'DELETE',
+      path: `/athletes/${id.value}/goals/${goalId}`,
+      body: {},
+      join: 'none',
+      revision: null,
+    });
 
   /** What cautions say today, outside any visit: nothing was asked, the next event counts. */
   const cautionContext = computed<CautionContext | null>(() => {
     if (!file.value || !practice.practice) return null;
-    const { athlete: { birthDate, medications, beighton, historyOn }, conditions, noTouch, events } = file.value;
+    const {
+      athlete: { birthDate, medications, beighton, historyOn },
+      conditions,
+      noTouch,
+      events,
+    } = file.value;
     const next = events.find((event) => event.onDate >= practice.today);
     const last = events.findLast((event) => event.onDate < practice.today);
     return {
-      subject: { birthDate, medications, beighton, conditions, noTouch, historyTaken: historyOn !== null }, onDay: practice.today, scope: practice.practice.scope, raised: [], questions: 'open', consent: null,
-      daysToEvent: next ? daysBetween(practice.today, next.onDate) : null, daysSinceEvent: last ? daysBetween(last.onDate, practice.today) : null,
+      subject: { birthDate, medications, beighton, conditions, noTouch, historyTaken: historyOn !== null },
+      onDay: practice.today,
+      scope: practice.practice.scope,
+      raised: [],
+      questions: 'open',
+      consent: null,
+      daysToEvent: next ? daysBetween(practice.today, next.onDate) : null,
+      daysSinceEvent: last ? daysBetween(last.onDate, practice.today) : null,
     };
   });
 
-  return { file, problem, id, record, saveState, refused, cautionContext, load, set, takeTheirs, keepMine, flush: () => outbox.flush(record.value), putCondition, withdrawCondition, addNoTouch, liftNoTouch, setGoal, withdrawGoal };
+  return {
+    file,
+    problem,
+    id,
+    record,
+    saveState,
+    refused,
+    cautionContext,
+    load,
+    set,
+    takeTheirs,
+    keepMine,
+    flush: () => outbox.flush(record.value),
+    putCondition,
+    withdrawCondition,
+    addNoTouch,
+    liftNoTouch,
+    setGoal,
+    withdrawGoal,
+  };
 });

@@ -10,11 +10,16 @@ function slowServer(pauses: Record<string, number>, refuse: string[] = []) {
   Object.defineProperty(globalThis, 'fetch', {
     configurable: true,
     value: async (path: string) => {
-      if (path.endsWith('/practice')) return { ok: true, status: 200, text: async () => JSON.stringify({ name: 'P', timeZone: 'utc', today: '2026-11-25' }) };
+      if (path.endsWith('/practice'))
+        return { ok: true, status: 200, text: async () => JSON.stringify({ name: 'P', timeZone: 'utc', today: '2026-11-25' }) };
       const date = path.split('/').at(-1)!;
       await settle(pauses[date] ?? 0);
       const ok = !refuse.includes(date);
-      return { ok, status: ok ? 200 : 422, text: async () => JSON.stringify(ok ? page(date) : { title: 'Not valid', detail: 'No such day.' }) };
+      return {
+        ok,
+        status: ok ? 200 : 422,
+        text: async () => JSON.stringify(ok ? page(date) : { title: 'Not valid', detail: 'No such day.' }),
+      };
     },
   });
   setActivePinia(createPinia());

@@ -39,22 +39,29 @@ export const useOutbox = defineStore('outbox', () => {
       problem.value = outbox.lastProblem;
       isStored.value = outbox.isStored;
     },
-    onAnswer: (change, answer) => { for (const hear of answers) hear(change, answer); },
+    onAnswer: (change, answer) => {
+      for (const hear of answers) hear(change, answer);
+    },
     keep: keepAcknowledged,
-    onRefusal: (change) => { for (const hear of refusals) hear(change); },
+    onRefusal: (change) => {
+      for (const hear of refusals) hear(change);
+    },
   });
 
   if (typeof window !== 'undefined') {
     window.addEventListener('online', () => void outbox.wake());
     window.addEventListener('focus', () => void outbox.wake());
     // Leaving while nothing else keeps it would lose it: the browser asks.
-    window.addEventListener('beforeunload', (event) => { if (!outbox.isStored && outbox.changes.length > 0) event.preventDefault(); });
+    window.addEventListener('beforeunload', (event) => {
+      if (!outbox.isStored && outbox.changes.length > 0) event.preventDefault();
+    });
   }
 
   /** What waits of one record, in order, what was refused included. */
   const of = (record: string) => changes.value.filter((change) => change.record === record);
   const at = (record: string, spot: string) => changes.value.findLast((change) => change.record === record && change.spot === spot) ?? null;
-  const refusedAt = (record: string, spot: string) => changes.value.find((change) => change.record === record && change.spot === spot && change.refusal !== null) ?? null;
+  const refusedAt = (record: string, spot: string) =>
+    changes.value.find((change) => change.record === record && change.spot === spot && change.refusal !== null) ?? null;
 
   const waiting = computed(() => changes.value.filter((change) => change.refusal === null));
   const refused = computed(() => changes.value.filter((change) => change.refusal !== null));
@@ -96,8 +103,21 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   return {
-    changes, waiting, refused, problem, isStored, isStuck, words, listOpen,
-    of, at, refusedAt, put, ask, whileStill, dropRecord,
+    changes,
+    waiting,
+    refused,
+    problem,
+    isStored,
+    isStuck,
+    words,
+    listOpen,
+    of,
+    at,
+    refusedAt,
+    put,
+    ask,
+    whileStill,
+    dropRecord,
     open: (account: string) => outbox.open(account),
     close: () => outbox.close(),
     drop: (id: string) => outbox.drop(id),
@@ -109,8 +129,12 @@ export const useOutbox = defineStore('outbox', () => {
     /** Tells of every answer; returns how to stop hearing. */
     hearAnswers(hear: Listener) {
       answers.add(hear);
-      return () => { answers.delete(hear); };
+      return () => {
+        answers.delete(hear);
+      };
     },
-    hearRefusals: (hear: (change: Change) => void) => { refusals.add(hear); },
+    hearRefusals: (hear: (change: Change) => void) => {
+      refusals.add(hear);
+    },
   };
 });

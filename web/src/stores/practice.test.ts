@@ -24,7 +24,11 @@ test('on the days the clock changes a time of day is still one instant and back'
   expect(practice.instantAt('2026-03-29', '01:59')).toBe('2026-03-29T00:59:00.000Z');
   expect(practice.instantAt('2026-03-29', '03:00')).toBe('2026-03-29T01:00:00.000Z');
   expect(practice.instantAt('2026-10-25', '12:00')).toBe('2026-10-25T11:00:00.000Z');
-  for (const [day, time] of [['2026-03-29', '09:20'], ['2026-10-25', '00:10'], ['2026-10-25', '23:50']] as const) {
+  for (const [day, time] of [
+    ['2026-03-29', '09:20'],
+    ['2026-10-25', '00:10'],
+    ['2026-10-25', '23:50'],
+  ] as const) {
     const instant = practice.instantAt(day, time)!;
     expect([practice.dayOf(instant), practice.timeOfDay(instant)]).toEqual([day, time]);
   }
@@ -33,12 +37,20 @@ test('on the days the clock changes a time of day is still one instant and back'
 
 test('days ahead and behind are whole, over the change of the clock and the turn of the year', async () => {
   const practice = await open('Europe/Berlin', '2026-10-20');
-  expect([practice.daysUntil('2026-10-20'), practice.daysUntil('2026-10-26'), practice.daysUntil('2026-10-19'), practice.daysUntil('2027-01-01')]).toEqual([0, 6, -1, 73]);
+  expect([
+    practice.daysUntil('2026-10-20'),
+    practice.daysUntil('2026-10-26'),
+    practice.daysUntil('2026-10-19'),
+    practice.daysUntil('2027-01-01'),
+  ]).toEqual([0, 6, -1, 73]);
 });
 
 test('a date of another year says so', async () => {
   const practice = await open('utc', '2026-11-26');
-  expect([practice.shortDate('2026-02-03T10:00:00.000Z'), practice.shortDate('2025-12-31T10:00:00.000Z')]).toEqual(['3 Feb', '31 Dec 2025']);
+  expect([practice.shortDate('2026-02-03T10:00:00.000Z'), practice.shortDate('2025-12-31T10:00:00.000Z')]).toEqual([
+    '3 Feb',
+    '31 Dec 2025',
+  ]);
 });
 
 test.each(['', '9:20', '24:30', '12:60', 'noon', '12:00:00'])('“%s” is no time of day', async (typed) => {

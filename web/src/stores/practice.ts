@@ -13,8 +13,13 @@ export const usePractice = defineStore('practice', () => {
   function load(again = false): Promise<void> {
     if (again) loading = null;
     loading ??= read<Practice>('/practice').then(
-      (found) => { practice.value = found; },
-      (error: unknown) => { loading = null; throw error; },
+      (found) => {
+        practice.value = found;
+      },
+      (error: unknown) => {
+        loading = null;
+        throw error;
+      },
     );
     return loading;
   }

@@ -20,7 +20,9 @@ export const useSession = defineStore('session', () => {
   const welcome = ref<Welcome | null>(null);
   const problem = ref<ApiProblem | null>(null);
 
-  onSignedOut(() => { if (state.value === 'in') state.value = 'expired'; });
+  onSignedOut(() => {
+    if (state.value === 'in') state.value = 'expired';
+  });
 
   /** What is not sent yet, when somebody wants to leave and something is; null otherwise. */
   const unsent = ref<readonly string[] | null>(null);
@@ -85,14 +87,21 @@ export const useSession = defineStore('session', () => {
   }
 
   return {
-    state, me, welcome, problem, load,
+    state,
+    me,
+    welcome,
+    problem,
+    load,
     isCoach: computed(() => me.value?.role === 'coach'),
     /** Whether the one signed in may call a route of the table. */
     may: (method: HttpMethod, path: string) => me.value !== null && mayCall(me.value.role, method, path),
     signIn: (login: string, password: string) => come('/sign-in', { login, password }),
-    makeOwner: (fields: { practiceName: string; name: string; login: string; password: string; timeZone: string }) => come('/first-owner', fields),
+    makeOwner: (fields: { practiceName: string; name: string; login: string; password: string; timeZone: string }) =>
+      come('/first-owner', fields),
     unsent,
-    stay: () => { unsent.value = null; },
+    stay: () => {
+      unsent.value = null;
+    },
     leaveNow,
     leaveWhenSent: () => leave(leavingBy),
     signOut: () => leave('/sign-out'),

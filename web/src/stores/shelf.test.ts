@@ -7,7 +7,19 @@ import { formOf, sentOf } from '../shelf/ownEntryForm.ts';
 import { installBrowser, type Sent } from '../testing/browser.ts';
 import { useShelf } from './shelf.ts';
 
-const WAY: OwnWayFields = { kind: 'way', baseId: 'cr-breath', name: 'Crew breath work', purpose: '', what: '', synonyms: [], schoolsDiffer: '', rounds: 2, numbers: { contract: [9] }, choices: {}, lists: {} };
+const WAY: OwnWayFields = {
+  kind: 'way',
+  baseId: 'cr-breath',
+  name: 'Crew breath work',
+  purpose: '',
+  what: '',
+  synonyms: [],
+  schoolsDiffer: '',
+  rounds: 2,
+  numbers: { contract: [9] },
+  choices: {},
+  lists: {},
+};
 const calf = () => ({ ...sentOf(formOf(findEntry('calf-supine')!)), name: 'Calf over the bolster' });
 const LIMITS = { palm: 100, forearm: 100, knuckles: 30, thumb: 15, fingers: 30, elbow: 20, 'body lean': 100 };
 
@@ -17,15 +29,34 @@ async function open() {
   const server = { up: true, refuses: false };
   const { sent } = installBrowser(({ method, path, body }: Sent) => {
     if (!server.up) return null;
-    if (server.refuses) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somebody else changed it first.' } };
-    if (method === 'GET') return { status: 200, body: path.endsWith('/shelf') ? { items } : { limits: LIMITS, revision: 0, knuckleCm: 72 } };
+    if (server.refuses)
+      return {
+        status: 409,
+        body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somebody else changed it first.' },
+      };
+    if (method === 'GET')
+      return { status: 200, body: path.endsWith('/shelf') ? { items } : { limits: LIMITS, revision: 0, knuckleCm: 72 } };
     const id = path.split('/')[3]!;
     if (method === 'PUT' && path.includes('/shelf/')) {
-      const made = { id, ...(body as Pick<OwnItem, 'fields' | 'supersedes'>), madeAt: '2026-11-25T10:00:00.000Z', madeBy: 'Marit Voss', retiredAt: null };
+      const made = {
+        id,
+        ...(body as Pick<OwnItem, 'fields' | 'supersedes'>),
+        madeAt: '2026-11-25T10:00:00.000Z',
+        madeBy: 'Marit Voss',
+        retiredAt: null,
+      };
       items.push(made);
       return { status: 200, body: made };
     }
-    if (method === 'PUT') return { status: 200, body: { limits: path.endsWith('/limits') ? (body as { limits: typeof LIMITS }).limits : LIMITS, revision: 1, knuckleCm: path.endsWith('/me') ? (body as { knuckleCm: number }).knuckleCm : 72 } };
+    if (method === 'PUT')
+      return {
+        status: 200,
+        body: {
+          limits: path.endsWith('/limits') ? (body as { limits: typeof LIMITS }).limits : LIMITS,
+          revision: 1,
+          knuckleCm: path.endsWith('/me') ? (body as { knuckleCm: number }).knuckleCm : 72,
+        },
+      };
     const at = items.findIndex((item) => item.id === id);
     items[at] = { ...items[at]!, retiredAt: path.endsWith('/retire') ? '2026-11-25T11:00:00.000Z' : null };
     return { status: 200, body: items[at] };

@@ -18,11 +18,17 @@ interface Hands {
 }
 
 function withWaiting(served: readonly OwnItem[], changes: readonly Change[], by: string): readonly OwnItem[] {
-  return changes.filter((change) => change.refusal === null).reduce<readonly OwnItem[]>((items, change) => {
-    const [kind, id] = change.spot.split('/') as [string, string];
-    if (kind === 'item') return [...items.filter((item) => item.id !== id), { id, ...change.body, madeAt: change.madeAt, madeBy: by, retiredAt: null } as OwnItem];
-    return items.map((item) => (item.id === id ? { ...item, retiredAt: change.path.endsWith('/retire') ? change.madeAt : null } : item));
-  }, served);
+  return changes
+    .filter((change) => change.refusal === null)
+    .reduce<readonly OwnItem[]>((items, change) => {
+      const [kind, id] = change.spot.split('/') as [string, string];
+      if (kind === 'item')
+        return [
+          ...items.filter((item) => item.id !== id),
+          { id, ...change.body, madeAt: change.madeAt, madeBy: by, retiredAt: null } as OwnItem,
+        ];
+      return items.map((item) => (item.id === id ? { ...item, retiredAt: change.path.endsWith('/retire') ? change.madeAt : null } : item));
+    }, served);
 }
 
 /** Everything that can be planned: what ships, and what the practice made; and the hands that do it. */
@@ -50,24 +56,50 @@ export const useShelf = defineStore('shelf', () => {
   function load(again = false): Promise<void> {
     if (again) loading = null;
     loading ??= Promise.all([read<{ items: OwnItem[] }>('/shelf'), read<Hands>('/hands')]).then(
-      ([found, mine]) => { served.value = found.items; hands.value = mine; },
-      (error: unknown) => { loading = null; throw error; },
+      ([found, mine]) => {
+        served.value = found.items;
+        hands.value = mine;
+      },
+      (error: unknown) => {
+        loading = null;
+        throw error;
+      },
     );
     return loading;
   }
 
-  outbox.hearAnswers((change, answer) => { if (change.record === SHELF_RECORD) served.value = withItem(served.value, answer as OwnItem); });
+  outbox.hearAnswers((change, answer) => {
+    if (change.record === SHELF_RECORD) served.value = withItem(served.value, answer as OwnItem);
+  });
 
   /** Adds an item, or a new version of one; returns its id. Throws ApiProblem. */
   async function save(fields: OwnItem['fields'], supersedes: string | null): Promise<string> {
     const id = uuid();
-    await outbox.ask({ record: SHELF_RECORD, spot: `item/${id}`, words: 'something of your own on the shelf', method: 'PUT', path: `/shelf/${id}`, body: { supersedes, fields }, join: 'none', revision: null });
+    await outbox.ask({
+      record: SHELF_RECORD,
+      spot: `item/${id}`,
+      words: 'something of your own on the shelf',
+      method: 'PUT',
+      path: `/shelf/${id}`,
+      body: { supersedes, fields },
+      join: 'none',
+      revision: null,
+    });
     return id;
   }
 
   /** Takes an item off the shelf, or puts it back. Throws ApiProblem. */
   const setRetired = (id: string, retired: boolean) =>
-    outbox.ask({ record: SHELF_RECORD, spot: `retired/${id}`, words: 'something of your own on the shelf', method: 'POST', path: `/shelf/${id}/${retired ? 'retire' : 'restore'}`, body: {}, join: 'none', revision: null });
+    outbox.ask({
+      record: SHELF_RECORD,
+      spot: `retired/${id}`,
+      words: 'something of your own on the shelf',
+      method: 'POST',
+      path: `/shelf/${id}/${retired ? 'retire' : 'restore'}`,
+      body: {},
+      join: 'none',
+      revision: null,
+    });
 
   async function saveHands(fields: { readonly limits?: ToolMinutes; readonly knuckleCm?: number | null }): Promise<void> {
     if (fields.limits) hands.value = await api<Hands>('PUT', '/hands/limits', { revision: hands.value.revision, limits: fields.limits });

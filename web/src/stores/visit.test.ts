@@ -16,20 +16,42 @@ async function server(start: VisitFile = visitFile()) {
     if (method === 'GET') return { status: 200, body: file };
     if (method === 'PATCH') {
       const { revision, ...fields } = sent;
-      if (revision !== file.visit.revision) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.', current: file.visit } };
+      if (revision !== file.visit.revision)
+        return {
+          status: 409,
+          body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', detail: 'Somewhere else.', current: file.visit },
+        };
       file = { ...file, visit: { ...file.visit, ...fields, revision: file.visit.revision + 1 } };
       return { status: 200, body: file.visit };
     }
     if (path.includes('/answers/')) {
-      file = { ...file, answers: [...file.answers, { id: path.split('/').at(-1)!, at: '2026-11-25T09:30:00.000Z', by: 'Ann', answers: sent.answers as VisitFile['answers'][number]['answers'], notAsked: (sent.notAsked as string | undefined) ?? null }] };
+      file = {
+        ...file,
+        answers: [
+          ...file.answers,
+          {
+            id: path.split('/').at(-1)!,
+            at: '2026-11-25T09:30:00.000Z',
+            by: 'Ann',
+            answers: sent.answers as VisitFile['answers'][number]['answers'],
+            notAsked: (sent.notAsked as string | undefined) ?? null,
+          },
+        ],
+      };
       return { status: 200, body: { answers: file.answers } };
     }
     if (path.includes('/overrides/')) {
-      file = { ...file, overrides: [...file.overrides, { ...(sent as unknown as VisitFile['overrides'][number]), id: 'o', at: '', by: 'Ann' }] };
+      file = {
+        ...file,
+        overrides: [...file.overrides, { ...(sent as unknown as VisitFile['overrides'][number]), id: 'o', at: '', by: 'Ann' }],
+      };
       return { status: 200, body: { overrides: file.overrides } };
     }
     if (path.endsWith('/referral')) {
-      file = { ...file, referral: { to: String(sent.to), seen: String(sent.seen), at: '', by: 'Ann', revision: Number(sent.revision) + 1 } };
+      file = {
+        ...file,
+        referral: { to: String(sent.to), seen: String(sent.seen), at: '', by: 'Ann', revision: Number(sent.revision) + 1 },
+      };
       return { status: 200, body: { referral: file.referral } };
     }
     return { status: 404, body: { type: '/problems/not-found', title: 'Not found', detail: path } };
@@ -37,7 +59,16 @@ async function server(start: VisitFile = visitFile()) {
   const { sent } = installBrowser(respond);
   setActivePinia(createPinia());
   await useOutbox().open('ann');
-  return { sent, now: () => file, refuse: (answer: Answer | null) => { refuse = answer; }, change: (next: VisitFile) => { file = next; } };
+  return {
+    sent,
+    now: () => file,
+    refuse: (answer: Answer | null) => {
+      refuse = answer;
+    },
+    change: (next: VisitFile) => {
+      file = next;
+    },
+  };
 }
 
 async function open(start?: VisitFile) {
@@ -121,7 +152,13 @@ test('all is well in one request: every question answered with no; a raised one 
 
 test('a reason set aside and a referral are kept with the visit', async () => {
   const { visit } = await open();
-  await visit.override({ ruleId: 'knee-torque', ground: 'g', motionId: 'hip-internal-rotation', side: 'left', reason: 'Held above the knee' });
+  await visit.override({
+    ruleId: 'knee-torque',
+    ground: 'g',
+    motionId: 'hip-internal-rotation',
+    side: 'left',
+    reason: 'Held above the knee',
+  });
   expect(visit.file!.overrides).toHaveLength(1);
   await visit.refer({ to: 'Dr Example', seen: 'Swollen' });
   await visit.refer({ to: 'Dr Example', seen: 'Swollen and warm' });
@@ -159,7 +196,10 @@ test('what was refused keeps a visit from being finished, with words that do not
   visit.setArrive({ complaint: 'too late' });
   await visit.flush();
   refuse(null);
-  await expect(visit.finish()).rejects.toMatchObject({ title: 'Refused', message: 'answers at arrival: refused by the server. Send it again or discard it first.' });
+  await expect(visit.finish()).rejects.toMatchObject({
+    title: 'Refused',
+    message: 'answers at arrival: refused by the server. Send it again or discard it first.',
+  });
   await visit.reopen().catch(() => undefined);
   expect(sent.filter((each) => each.method === 'POST').map((each) => each.path)).toEqual(['/api/visits/v/reopen']);
 });
@@ -168,7 +208,10 @@ test('finishing names what is not on the server, and does not finish', async () 
   const { visit, refuse, sent } = await open();
   refuse({ status: 503, body: { type: '/problems/error', title: 'Error', detail: 'Down.' } });
   visit.setArrive({ complaint: 'waits' });
-  await expect(visit.finish()).rejects.toMatchObject({ title: 'Not sent yet', message: 'answers at arrival: not on the server yet. The visit can be finished once everything is.' });
+  await expect(visit.finish()).rejects.toMatchObject({
+    title: 'Not sent yet',
+    message: 'answers at arrival: not on the server yet. The visit can be finished once everything is.',
+  });
   expect(sent.filter((each) => each.method === 'POST')).toEqual([]);
 });
 
@@ -204,7 +247,14 @@ test('a reading is added, then corrected in its place, by motion, side and momen
   installBrowser(({ method, path, body }: Sent) => {
     if (method === 'GET') return { status: 200, body: visitFile() };
     const fields = body as { trials: number[] };
-    const saved = { ...fields, id: path.split('/').at(-1)!, visitId: 'v', examinerId: 'a', takenAt: '2026-11-25T09:30:00.000Z', value: fields.trials.length > 0 ? fields.trials.reduce((sum, trial) => sum + trial, 0) / fields.trials.length : null };
+    const saved = {
+      ...fields,
+      id: path.split('/').at(-1)!,
+      visitId: 'v',
+      examinerId: 'a',
+      takenAt: '2026-11-25T09:30:00.000Z',
+      value: fields.trials.length > 0 ? fields.trials.reduce((sum, trial) => sum + trial, 0) / fields.trials.length : null,
+    };
     kept.push(saved);
     return { status: 200, body: saved };
   });
@@ -271,7 +321,16 @@ test('a condition typed into the athlete’s file counts in the visit at once, b
   const { visit, now, refuse } = await open();
   refuse({ status: 503, body: { type: '/problems/busy', title: 'Busy', detail: 'Later.' } });
   const condition = { kind: 'acute-fracture', regions: ['hip'], side: 'left', since: '2026-11-20', until: null, operation: null, note: '' };
-  useOutbox().put({ record: `athlete/${now().athlete.id}`, spot: 'condition/c', words: 'a condition', method: 'PUT', path: `/athletes/${now().athlete.id}/conditions/c`, body: condition, join: 'fields', revision: { of: 'condition/c', base: 0 } });
+  useOutbox().put({
+    record: `athlete/${now().athlete.id}`,
+    spot: 'condition/c',
+    words: 'a condition',
+    method: 'PUT',
+    path: `/athletes/${now().athlete.id}/conditions/c`,
+    body: condition,
+    join: 'fields',
+    revision: { of: 'condition/c', base: 0 },
+  });
   expect(visit.file!.conditions).toEqual([expect.objectContaining({ id: 'c', kind: 'acute-fracture' })]);
   expect(visit.cautionContext!.subject.conditions).toHaveLength(1);
 });

@@ -4,7 +4,20 @@ import { v7 as uuid } from 'uuid';
 import { currentFindings, type Finding, type FindingContent, type StandingFinding } from '@pace-bend/core/finding';
 import type { BlockPlan } from '@pace-bend/core/method';
 import { STOP_QUESTIONS, visitCautions, type Caution, type CautionContext, type QuestionId } from '@pace-bend/core/caution';
-import { cautionContextOf, currentReadings, openQuestions, type Arrival, type Override, type Reading, type ReadingFields, type Referral, type Step, type StopAnswers, type Visit, type VisitFile } from '@pace-bend/core/record';
+import {
+  cautionContextOf,
+  currentReadings,
+  openQuestions,
+  type Arrival,
+  type Override,
+  type Reading,
+  type ReadingFields,
+  type Referral,
+  type Step,
+  type StopAnswers,
+  type Visit,
+  type VisitFile,
+} from '@pace-bend/core/record';
 import { api, ApiProblem } from '../api/api.ts';
 import { keepAnswer, read } from '../api/kept.ts';
 import { athleteRecord, withAnswer as withAthletesAnswer, withWaiting as withAthletesWaiting } from '../outbox/athleteChanges.ts';
@@ -42,25 +55,46 @@ export const useVisit = defineStore('visit', () => {
   const author = computed(() => ({ id: session.me?.id ?? '', name: session.me?.name ?? '' }));
   /** The same list as long as nothing in it is new, so that nothing is worked out again. */
   const steady = (last: readonly Change[] | undefined, now: readonly Change[]) =>
-    (last?.length === now.length && now.every((change, i) => change.id === last[i]!.id && change.body === last[i]!.body && change.refusal === last[i]!.refusal) ? last : now);
+    last?.length === now.length &&
+    now.every((change, i) => change.id === last[i]!.id && change.body === last[i]!.body && change.refusal === last[i]!.refusal)
+      ? last
+      : now;
   /** What is laid over what the server said. */
-  const laidOver = computed<readonly Change[]>((last) => steady(last, waiting.value.filter((change) => !/^(run|events)/.test(change.spot))));
+  const laidOver = computed<readonly Change[]>((last) =>
+    steady(
+      last,
+      waiting.value.filter((change) => !/^(run|events)/.test(change.spot)),
+    ),
+  );
   /** What was changed in the athlete's own file and is not sent: a condition counts from when it was typed. */
-  const ofAthlete = computed<readonly Change[]>((last) => steady(last, served.value ? outbox.of(athleteRecord(served.value.athlete.id)) : []));
+  const ofAthlete = computed<readonly Change[]>((last) =>
+    steady(last, served.value ? outbox.of(athleteRecord(served.value.athlete.id)) : []),
+  );
   /** The visit as it is shown. */
-  const file = computed<VisitFile | null>(() => (served.value ? withWaiting(withAthletesWaiting(served.value, ofAthlete.value), laidOver.value, author.value) : null));
+  const file = computed<VisitFile | null>(() =>
+    served.value ? withWaiting(withAthletesWaiting(served.value, ofAthlete.value), laidOver.value, author.value) : null,
+  );
   const finished = computed(() => typeof file.value?.visit.finishedAt === 'string' || typeof file.value?.visit.cancelledAt === 'string');
   /** The readings that stand, before and after. */
   const readings = computed<Reading[]>(() => (file.value ? currentReadings(file.value.readings) : []));
   const findings = computed<StandingFinding[]>(() => (file.value ? currentFindings(file.value.findings) : []));
   /** What cautions need to know, on the visit's own day. */
-  const cautionContext = computed<CautionContext | null>(() => (file.value ? cautionContextOf(file.value, practice.dayOf(file.value.visit.startsAt)) : null));
+  const cautionContext = computed<CautionContext | null>(() =>
+    file.value ? cautionContextOf(file.value, practice.dayOf(file.value.visit.startsAt)) : null,
+  );
   /** Why nothing may be done today; empty when hands may go on. */
-  const stops = computed<readonly Caution[]>(() => (cautionContext.value ? visitCautions(cautionContext.value).cautions.filter((caution) => caution.level === 'stop') : []));
+  const stops = computed<readonly Caution[]>(() =>
+    cautionContext.value ? visitCautions(cautionContext.value).cautions.filter((caution) => caution.level === 'stop') : [],
+  );
   /** What nobody has asked yet today and has not said why not. */
   const toAsk = computed(() => (file.value && !finished.value ? openQuestions(file.value) : []));
   const refused = computed(() => waiting.value.filter((change) => change.refusal !== null && !SAID_AT_ITS_PLACE.test(change.spot)));
-  const saveState = computed(() => savingOf(waiting.value.filter((change) => change.refusal === null || refused.value.includes(change)), outbox.problem));
+  const saveState = computed(() =>
+    savingOf(
+      waiting.value.filter((change) => change.refusal === null || refused.value.includes(change)),
+      outbox.problem,
+    ),
+  );
 
   outbox.hearAnswers((change, answer) => {
     if (!served.value) return;
@@ -81,7 +115,9 @@ export const useVisit = defineStore('visit', () => {
       planUndone.value = [];
     }
     try {
-      await outbox.whileStill(visitRecord(visitId), async () => { served.value = await read<VisitFile>(`/visits/${visitId}`); });
+      await outbox.whileStill(visitRecord(visitId), async () => {
+        served.value = await read<VisitFile>(`/visits/${visitId}`);
+      });
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       problem.value = error;
@@ -96,16 +132,52 @@ export const useVisit = defineStore('visit', () => {
   function setArrive(fields: Partial<Arrival>): void {
     const { visit } = file.value!;
     const before = Object.fromEntries(Object.keys(fields).map((name) => [name, visit[name as keyof Arrival]]));
-    put({ spot: 'arrival', words: 'answers at arrival', method: 'PATCH', path: `/visits/${id.value}`, body: fields, join: 'fields', revision: { of: `visit/${id.value}`, base: served.value!.visit.revision }, before }, PAUSE_MS);
+    put(
+      {
+        spot: 'arrival',
+        words: 'answers at arrival',
+        method: 'PATCH',
+        path: `/visits/${id.value}`,
+        body: fields,
+        join: 'fields',
+        revision: { of: `visit/${id.value}`, base: served.value!.visit.revision },
+        before,
+      },
+      PAUSE_MS,
+    );
   }
 
   function setBlocks(blocks: readonly BlockPlan[]): void {
     if (JSON.stringify(blocks) === JSON.stringify(file.value!.plan.blocks)) return;
-    put({ spot: 'plan', words: 'the plan', method: 'PUT', path: `/visits/${id.value}/plan`, body: { blocks }, join: 'fields', revision: { of: `plan/${id.value}`, base: served.value!.plan.revision }, before: { blocks: file.value!.plan.blocks } }, PAUSE_MS);
+    put(
+      {
+        spot: 'plan',
+        words: 'the plan',
+        method: 'PUT',
+        path: `/visits/${id.value}/plan`,
+        body: { blocks },
+        join: 'fields',
+        revision: { of: `plan/${id.value}`, base: served.value!.plan.revision },
+        before: { blocks: file.value!.plan.blocks },
+      },
+      PAUSE_MS,
+    );
   }
 
   function setNote(text: string): void {
-    put({ spot: 'note', words: 'the note', method: 'PUT', path: `/visits/${id.value}/note`, body: { text }, join: 'fields', revision: { of: `note/${id.value}`, base: served.value!.note?.revision ?? 0 }, before: { text: file.value!.note?.text ?? '' } }, PAUSE_MS);
+    put(
+      {
+        spot: 'note',
+        words: 'the note',
+        method: 'PUT',
+        path: `/visits/${id.value}/note`,
+        body: { text },
+        join: 'fields',
+        revision: { of: `note/${id.value}`, base: served.value!.note?.revision ?? 0 },
+        before: { text: file.value!.note?.text ?? '' },
+      },
+      PAUSE_MS,
+    );
   }
 
   /** Sends what waits of this visit. */
@@ -141,28 +213,59 @@ export const useVisit = defineStore('visit', () => {
     const spot = readingSpot(fields);
     // What a refusal said stands now is known before the file has been read again: typed once more, it is that which is corrected.
     const told = waiting.value.find((change) => change.spot === spot && change.refusal?.isStale)?.refusal?.current;
-    const standing = (Array.isArray(told) ? currentReadings(told as Reading[]) : []).find((each) => readingSpot(each) === spot)
-      ?? readings.value.find((each) => readingSpot(each) === spot) ?? file.value!.readings.findLast((each) => readingSpot(each) === spot);
+    const standing =
+      (Array.isArray(told) ? currentReadings(told as Reading[]) : []).find((each) => readingSpot(each) === spot) ??
+      readings.value.find((each) => readingSpot(each) === spot) ??
+      file.value!.readings.findLast((each) => readingSpot(each) === spot);
     if (fields.trials.length === 0 && outbox.takeBack(record.value, spot)) return;
-    put({ spot, words: 'readings', method: 'PUT', path: `/visits/${id.value}/readings/${uuid()}`, body: { ...fields, supersedes: standing?.id ?? null }, join: 'replace', revision: null });
+    put({
+      spot,
+      words: 'readings',
+      method: 'PUT',
+      path: `/visits/${id.value}/readings/${uuid()}`,
+      body: { ...fields, supersedes: standing?.id ?? null },
+      join: 'replace',
+      revision: null,
+    });
   }
 
   /** Adds what was found, corrects it, or with no data withdraws it. `pauseMs`: more taps may follow within that time. */
   function saveFinding(content: FindingContent, moment: Finding['moment'] = 'before', pauseMs = 0): void {
     const spot = findingSpot({ ...content, moment });
-    const standing = findings.value.find((each) => findingSpot(each) === spot) ?? file.value!.findings.findLast((each) => findingSpot(each) === spot);
+    const standing =
+      findings.value.find((each) => findingSpot(each) === spot) ?? file.value!.findings.findLast((each) => findingSpot(each) === spot);
     if (content.data === null && (!standing || standing.data === null)) return;
     if (content.data === null && outbox.takeBack(record.value, spot)) return;
-    put({ spot, words: 'findings', method: 'PUT', path: `/visits/${id.value}/findings/${uuid()}`, body: { ...content, moment, supersedes: standing?.id ?? null }, join: 'replace', revision: null }, pauseMs);
+    put(
+      {
+        spot,
+        words: 'findings',
+        method: 'PUT',
+        path: `/visits/${id.value}/findings/${uuid()}`,
+        body: { ...content, moment, supersedes: standing?.id ?? null },
+        join: 'replace',
+        revision: null,
+      },
+      pauseMs,
+    );
   }
 
   function keepAnswers(body: { readonly answers: StopAnswers['answers']; readonly notAsked?: string }) {
     const answersId = uuid();
-    return ask({ spot: `answers/${answersId}`, words: 'answers to the stop questions', method: 'PUT', path: `/visits/${id.value}/answers/${answersId}`, body, join: 'none', revision: null });
+    return ask({
+      spot: `answers/${answersId}`,
+      words: 'answers to the stop questions',
+      method: 'PUT',
+      path: `/visits/${id.value}/answers/${answersId}`,
+      body,
+      join: 'none',
+      revision: null,
+    });
   }
 
   /** Keeps a set of answers to the stop questions: no to all but those given. Throws ApiProblem. */
-  const answer = (given: Partial<Record<QuestionId, 'yes' | 'unsure'>>) => keepAnswers({ answers: Object.fromEntries(STOP_QUESTIONS.map(({ id: question }) => [question, given[question] ?? 'no'])) });
+  const answer = (given: Partial<Record<QuestionId, 'yes' | 'unsure'>>) =>
+    keepAnswers({ answers: Object.fromEntries(STOP_QUESTIONS.map(({ id: question }) => [question, given[question] ?? 'no'])) });
 
   /** Keeps why the stop questions are not asked today. Throws ApiProblem. */
   const setQuestionsAside = (word: string) => keepAnswers({ answers: {}, notAsked: word });
@@ -170,16 +273,38 @@ export const useVisit = defineStore('visit', () => {
   /** Sets an "avoid" aside for one motion and side, with the reason. Throws ApiProblem. */
   function override(fields: Pick<Override, 'ruleId' | 'ground' | 'motionId' | 'side' | 'reason'>) {
     const overrideId = uuid();
-    return ask({ spot: `override/${overrideId}`, words: 'a reason', method: 'PUT', path: `/visits/${id.value}/overrides/${overrideId}`, body: fields, join: 'none', revision: null });
+    return ask({
+      spot: `override/${overrideId}`,
+      words: 'a reason',
+      method: 'PUT',
+      path: `/visits/${id.value}/overrides/${overrideId}`,
+      body: fields,
+      join: 'none',
+      revision: null,
+    });
   }
 
   /** Writes the referral. Throws ApiProblem. */
   const refer = (fields: Pick<Referral, 'to' | 'seen'>) =>
-    ask({ spot: 'referral', words: 'the referral', method: 'PUT', path: `/visits/${id.value}/referral`, body: fields, join: 'fields', revision: { of: `referral/${id.value}`, base: served.value!.referral?.revision ?? 0 }, before: { to: file.value!.referral?.to ?? null, seen: file.value!.referral?.seen ?? null } });
+    ask({
+      spot: 'referral',
+      words: 'the referral',
+      method: 'PUT',
+      path: `/visits/${id.value}/referral`,
+      body: fields,
+      join: 'fields',
+      revision: { of: `referral/${id.value}`, base: served.value!.referral?.revision ?? 0 },
+      before: { to: file.value!.referral?.to ?? null, seen: file.value!.referral?.seen ?? null },
+    });
 
   /** Finishes it once everything is on the server, or reopens it. Throws ApiProblem, and says what is not there and what never will be. */
   async function end(path: 'finish' | 'reopen'): Promise<void> {
-    await Promise.race([flush(), new Promise((resolve) => { setTimeout(resolve, FINISH_MS); })]);
+    await Promise.race([
+      flush(),
+      new Promise((resolve) => {
+        setTimeout(resolve, FINISH_MS);
+      }),
+    ]);
     // What was refused because the visit is over goes when it is open again.
     if (path === 'finish') requireAllSent();
     const visit = await api<Visit>('POST', `/visits/${id.value}/${path}`, { revision: served.value!.visit.revision });
@@ -192,13 +317,44 @@ export const useVisit = defineStore('visit', () => {
     const wordsOf = (changes: readonly Change[]) => [...new Set(changes.map((change) => change.words))].join(', ');
     const no = waiting.value.filter((change) => change.refusal !== null);
     if (no.length > 0) throw new ApiProblem('refused-before', `${wordsOf(no)}: refused by the server. Send it again or discard it first.`);
-    if (waiting.value.length > 0) throw new ApiProblem('not-sent-yet', `${wordsOf(waiting.value)}: not on the server yet. The visit can be finished once everything is.`);
+    if (waiting.value.length > 0)
+      throw new ApiProblem(
+        'not-sent-yet',
+        `${wordsOf(waiting.value)}: not on the server yet. The visit can be finished once everything is.`,
+      );
   }
 
   return {
-    planDone, planUndone, file, problem, id, generation, finished, readings, findings, cautionContext, stops, toAsk, saveState, refused, record, waiting,
-    answer, setQuestionsAside, override, refer,
-    load, setArrive, setBlocks, setNote, flush, takeTheirs, keepMine, rememberStep, saveReading, saveFinding,
+    planDone,
+    planUndone,
+    file,
+    problem,
+    id,
+    generation,
+    finished,
+    readings,
+    findings,
+    cautionContext,
+    stops,
+    toAsk,
+    saveState,
+    refused,
+    record,
+    waiting,
+    answer,
+    setQuestionsAside,
+    override,
+    refer,
+    load,
+    setArrive,
+    setBlocks,
+    setNote,
+    flush,
+    takeTheirs,
+    keepMine,
+    rememberStep,
+    saveReading,
+    saveFinding,
     finish: () => end('finish'),
     reopen: () => end('reopen'),
   };

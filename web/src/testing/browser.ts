@@ -40,11 +40,15 @@ export function installBrowser(answer: (sent: Sent) => Answer | null): { storage
   Object.defineProperty(globalThis, 'fetch', {
     configurable: true,
     value: async (path: string, init: { method: string; body?: string }) => {
-      const request = { method: init.method, path, body: init.body === undefined ? undefined : JSON.parse(init.body) as unknown };
+      const request = { method: init.method, path, body: init.body === undefined ? undefined : (JSON.parse(init.body) as unknown) };
       sent.push(request);
       const given = answer(request);
       if (!given) throw new TypeError('Failed to fetch');
-      return { ok: given.status < 400, status: given.status, text: async () => (typeof given.body === 'string' ? given.body : JSON.stringify(given.body)) };
+      return {
+        ok: given.status < 400,
+        status: given.status,
+        text: async () => (typeof given.body === 'string' ? given.body : JSON.stringify(given.body)),
+      };
     },
   });
   return { storage, sent };
@@ -52,5 +56,7 @@ export function installBrowser(answer: (sent: Sent) => Answer | null): { storage
 
 /** Lets everything that is under way come to rest, timers of up to `ms` included. */
 export function settle(ms = 0): Promise<void> {
-  return new Promise((resolve) => { setTimeout(resolve, ms); });
+  return new Promise((resolve) => {
+    setTimeout(resolve, ms);
+  });
 }

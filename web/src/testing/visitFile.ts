@@ -1,7 +1,19 @@
 import { BLANK_FILE, type Arrival, type Reading, type VisitFile } from '@pace-bend/core/record';
 
 /** Somebody of whom nothing was asked yet. */
-const BLANK_ARRIVAL: Arrival = { complaint: '', complaintRegion: null, complaintSide: null, complaintScore: null, changed: '', trainingSince: '', trainingNext: '', minutesAvailable: 40, consent: null, consentWord: '', lookFirst: '' };
+const BLANK_ARRIVAL: Arrival = {
+  complaint: '',
+  complaintRegion: null,
+  complaintSide: null,
+  complaintScore: null,
+  changed: '',
+  trainingSince: '',
+  trainingNext: '',
+  minutesAvailable: 40,
+  consent: null,
+  consentWord: '',
+  lookFirst: '',
+};
 
 let serial = 0;
 
@@ -10,7 +22,15 @@ export function reading(patch: Partial<Reading> & Pick<Reading, 'motionId' | 'tr
   serial += 1;
   const trials = patch.trials;
   return {
-    id: `reading-${serial}`, visitId: 'v', side: 'left', moment: 'before', mode: 'passive', instrument: 'inclinometer', supersedes: null, examinerId: null, takenAt: '2026-11-25T09:30:00.000Z',
+    id: `reading-${serial}`,
+    visitId: 'v',
+    side: 'left',
+    moment: 'before',
+    mode: 'passive',
+    instrument: 'inclinometer',
+    supersedes: null,
+    examinerId: null,
+    takenAt: '2026-11-25T09:30:00.000Z',
     value: trials.length > 0 ? trials.reduce((sum, trial) => sum + trial, 0) / trials.length : null,
     ...patch,
   };
@@ -19,10 +39,48 @@ export function reading(patch: Partial<Reading> & Pick<Reading, 'motionId' | 'tr
 /** A visit as the server sends it, for an invented athlete. */
 export function visitFile(patch: Partial<VisitFile> = {}): VisitFile {
   return {
-    visit: { id: 'v', athleteId: 'a', startsAt: '2026-11-25T09:20:00.000Z', minutes: 40, step: 'measure', finishedAt: null, cancelledAt: null, revision: 1, ...BLANK_ARRIVAL },
-    athlete: { ...BLANK_FILE, id: 'a', revision: 1, name: 'Ann Example', birthDate: '2002-02-21', referenceSex: 'male', rowing: 'stroke', about: '', breathPeriodMs: 10_000 },
-    conditions: [], noTouch: [], scope: { mobilizationGrade: 0, byRegion: {}, ruleText: '', ruleLink: '' }, lastEvent: null, lastArrival: null, answers: [], overrides: [], referral: null,
-    nextEvent: null, visitNumber: 2, readings: [], past: [], pastBlocks: [], errors: { own: [], shifts: [] }, findings: [], lastFindings: [], goals: [], plan: { revision: 0, blocks: [] }, runs: [], note: { text: '', revision: 0 },
+    visit: {
+      id: 'v',
+      athleteId: 'a',
+      startsAt: '2026-11-25T09:20:00.000Z',
+      minutes: 40,
+      step: 'measure',
+      finishedAt: null,
+      cancelledAt: null,
+      revision: 1,
+      ...BLANK_ARRIVAL,
+    },
+    athlete: {
+      ...BLANK_FILE,
+      id: 'a',
+      revision: 1,
+      name: 'Ann Example',
+      birthDate: '2002-02-21',
+      referenceSex: 'male',
+      rowing: 'stroke',
+      about: '',
+      breathPeriodMs: 10_000,
+    },
+    conditions: [],
+    noTouch: [],
+    scope: { mobilizationGrade: 0, byRegion: {}, ruleText: '', ruleLink: '' },
+    lastEvent: null,
+    lastArrival: null,
+    answers: [],
+    overrides: [],
+    referral: null,
+    nextEvent: null,
+    visitNumber: 2,
+    readings: [],
+    past: [],
+    pastBlocks: [],
+    errors: { own: [], shifts: [] },
+    findings: [],
+    lastFindings: [],
+    goals: [],
+    plan: { revision: 0, blocks: [] },
+    runs: [],
+    note: { text: '', revision: 0 },
     ...patch,
   };
 }

@@ -32,14 +32,31 @@ const at = (time: string) => DateTime.fromISO(time).toFormat('HH:mm:ss');
 <template>
   <SheetDialog v-model:open="outbox.listOpen" title="Not sent yet" :width="560">
     <p v-if="outbox.changes.length === 0">Everything is on the server.</p>
-    <p v-if="!outbox.isStored" class="warn">This browser does not let anything be kept on this device just now: it is full, or keeping is forbidden. What is not sent is lost when this page is closed.</p>
-    <p v-else-if="outbox.waiting.length > 0" class="soft">Kept on this device, for your account only, and sent in this order as soon as the server answers: after a reload and after the browser was closed as well.</p>
-    <p v-if="outbox.problem && outbox.waiting.length > 0"><b>{{ outbox.problem.title }}.</b> {{ outbox.problem.message }}</p>
+    <p v-if="!outbox.isStored" class="warn">
+      This browser does not let anything be kept on this device just now: it is full, or keeping is forbidden. What is not sent is lost when
+      this page is closed.
+    </p>
+    <p v-else-if="outbox.waiting.length > 0" class="soft">
+      Kept on this device, for your account only, and sent in this order as soon as the server answers: after a reload and after the browser
+      was closed as well.
+    </p>
+    <p v-if="outbox.problem && outbox.waiting.length > 0">
+      <b>{{ outbox.problem.title }}.</b> {{ outbox.problem.message }}
+    </p>
     <ul class="plain">
       <li v-for="change in outbox.changes" :key="change.id">
         <span class="num soft">{{ at(change.madeAt) }}</span>
-        <span class="what"><b>{{ change.words }}</b><template v-if="change.refusal"> <span class="no">refused</span><br>{{ change.refusal.message }}</template></span>
-        <Button size="small" :danger="dropping === change.id" :aria-label="`${dropping === change.id ? 'Really discard' : 'Discard'} ${change.words} of ${at(change.madeAt)}`" @click="discard(change.id)">{{ dropping === change.id ? 'Really discard' : 'Discard' }}</Button>
+        <span class="what"
+          ><b>{{ change.words }}</b
+          ><template v-if="change.refusal"> <span class="no">refused</span><br />{{ change.refusal.message }}</template></span
+        >
+        <Button
+          size="small"
+          :danger="dropping === change.id"
+          :aria-label="`${dropping === change.id ? 'Really discard' : 'Discard'} ${change.words} of ${at(change.madeAt)}`"
+          @click="discard(change.id)"
+          >{{ dropping === change.id ? 'Really discard' : 'Discard' }}</Button
+        >
       </li>
     </ul>
     <Button v-if="outbox.waiting.length > 0" type="primary" size="large" block :loading="trying" @click="sendNow">Send now</Button>

@@ -14,7 +14,9 @@ const words = computed(() => {
 
 <template>
   <div role="status">
-    <button v-if="shown" type="button" class="unsent" :class="{ refused: outbox.refused.length > 0 }" @click="outbox.listOpen = true">{{ words }}</button>
+    <button v-if="shown" type="button" class="unsent" :class="{ refused: outbox.refused.length > 0 }" @click="outbox.listOpen = true">
+      {{ words }}
+    </button>
   </div>
 </template>
 

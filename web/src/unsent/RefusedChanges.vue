@@ -13,15 +13,32 @@ defineEmits<{ theirs: []; mine: [] }>();
 const shelf = useShelf();
 const refusal = computed(() => props.changes[0]?.refusal ?? null);
 const isStale = computed(() => props.changes.some((change) => change.refusal!.isStale));
-const found = computed(() => props.changes.flatMap((change) => differences(change, ({ entryId }) => shelf.shelf.entries.get(entryId)?.name ?? 'an entry')));
+const found = computed(() =>
+  props.changes.flatMap((change) => differences(change, ({ entryId }) => shelf.shelf.entries.get(entryId)?.name ?? 'an entry')),
+);
 </script>
 
 <template>
   <div v-if="refusal" class="refused" role="alert">
-    <p><b>{{ refusal.title }}.</b> {{ refusal.message }} <span v-if="refusal.type && WHAT_NOW[refusal.type]" class="soft">{{ WHAT_NOW[refusal.type] }}</span></p>
+    <p>
+      <b>{{ refusal.title }}.</b> {{ refusal.message }}
+      <span v-if="refusal.type && WHAT_NOW[refusal.type]" class="soft">{{ WHAT_NOW[refusal.type] }}</span>
+    </p>
     <table v-if="found.length > 0" class="small">
-      <thead><tr><th scope="col"><span class="sr-only">Field</span></th><th scope="col">Stands now</th><th scope="col">Typed here</th></tr></thead>
-      <tbody><tr v-for="each in found" :key="each.field"><th scope="row">{{ each.field }}</th><td>{{ each.theirs }}</td><td>{{ each.mine }}</td></tr></tbody>
+      <thead>
+        <tr>
+          <th scope="col"><span class="sr-only">Field</span></th>
+          <th scope="col">Stands now</th>
+          <th scope="col">Typed here</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="each in found" :key="each.field">
+          <th scope="row">{{ each.field }}</th>
+          <td>{{ each.theirs }}</td>
+          <td>{{ each.mine }}</td>
+        </tr>
+      </tbody>
     </table>
     <div class="choices">
       <Button size="small" @click="$emit('theirs')">{{ found.length > 0 ? 'Take what stands' : 'Show what stands now' }}</Button>

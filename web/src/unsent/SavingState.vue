@@ -7,10 +7,14 @@ import { keptWords } from '../outbox/words.ts';
 /** Whether what is on this page is on the server: quiet when it is. */
 const props = defineProps<{ state: SaveState }>();
 const outbox = useOutbox();
-const words = computed(() => ({ saved: '', saving: 'Saving …', offline: `Not sent yet: ${keptWords(outbox.isStored)}, trying again`, refused: '' })[props.state]);
+const words = computed(
+  () => ({ saved: '', saving: 'Saving …', offline: `Not sent yet: ${keptWords(outbox.isStored)}, trying again`, refused: '' })[props.state],
+);
 </script>
 
-<template><span class="saving small" :class="state" role="status">{{ words }}</span></template>
+<template>
+  <span class="saving small" :class="state" role="status">{{ words }}</span>
+</template>
 
 <style scoped>
 .saving {

@@ -7,16 +7,26 @@ interface Scope {
 
 const rung: { token: number; late: number }[] = [];
 const now = () => performance.timeOrigin + performance.now();
-const scope: Scope = { onmessage: null, postMessage: ({ token, atMs }) => { rung.push({ token, late: now() - atMs }); } };
+const scope: Scope = {
+  onmessage: null,
+  postMessage: ({ token, atMs }) => {
+    rung.push({ token, late: now() - atMs });
+  },
+};
 
 beforeAll(async () => {
   Object.assign(globalThis, { self: scope });
   await import('./clock.worker.ts');
 });
-beforeEach(() => { rung.length = 0; });
+beforeEach(() => {
+  rung.length = 0;
+});
 
 const ask = (data: AlarmRequest) => scope.onmessage!({ data });
-const wait = (ms: number) => new Promise((resolve) => { setTimeout(resolve, ms); });
+const wait = (ms: number) =>
+  new Promise((resolve) => {
+    setTimeout(resolve, ms);
+  });
 
 test('rings at the moment named, not before it by more than half a millisecond', async () => {
   for (let token = 1; token <= 5; token++) {

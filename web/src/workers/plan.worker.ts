@@ -1,5 +1,14 @@
 import { v7 as uuid } from 'uuid';
-import { minutesMore, otherSessions, proposeSession, type Alternative, type LeftOut, type Proposal, type ProposeControl, type SessionFacts } from '@pace-bend/core/session';
+import {
+  minutesMore,
+  otherSessions,
+  proposeSession,
+  type Alternative,
+  type LeftOut,
+  type Proposal,
+  type ProposeControl,
+  type SessionFacts,
+} from '@pace-bend/core/session';
 import { shelfOf, type OwnItem } from '@pace-bend/core/method';
 
 /** Solves away from the screen. A question that comes while another is being answered waits; the page ends a worker it no longer needs. */

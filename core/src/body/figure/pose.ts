@@ -70,14 +70,24 @@ export function poseMotion(motion: Pick<Motion, 'figure' | 'rest' | 'sides'>, { 
   const poseOnce = (value: number, side: 'left' | 'right' | null, mirror: boolean, way: 1 | -1): Map<SegmentId, PosedSegment> => {
     const posed = new Map<SegmentId, PosedSegment>();
     for (const each of template.segments) {
-      const parent = each.on === 'root' ? null : posed.get(each.on) ?? null;
-      const own = each.id === figure.moves ? turned(value, way) : figure.set?.[each.id] ?? each.deg;
+      const parent = each.on === 'root' ? null : (posed.get(each.on) ?? null);
+      const own = each.id === figure.moves ? turned(value, way) : (figure.set?.[each.id] ?? each.deg);
       const parentDeg = parent && !each.fixed ? (mirror ? 180 - parent.deg : parent.deg) : 0;
       const unmirrored = parentDeg + own;
       const deg = mirror && !each.central ? 180 - unmirrored : unmirrored;
       const from = parent?.to ?? { x: 0, y: 0 };
       const to = { x: from.x + each.length * Math.cos(deg * RAD), y: from.y + each.length * Math.sin(deg * RAD) };
-      posed.set(each.id, { id: each.id, side: each.central ? null : side, from, to, deg, width: each.width, taper: each.taper ?? each.width, far: each.far === true, moving: each.id === figure.moves || parent?.moving === true });
+      posed.set(each.id, {
+        id: each.id,
+        side: each.central ? null : side,
+        from,
+        to,
+        deg,
+        width: each.width,
+        taper: each.taper ?? each.width,
+        far: each.far === true,
+        moving: each.id === figure.moves || parent?.moving === true,
+      });
     }
     return posed;
   };
@@ -93,12 +103,20 @@ export function poseMotion(motion: Pick<Motion, 'figure' | 'rest' | 'sides'>, { 
       const unmirrored = turned(value, way) + (carried === null ? 0 : mirror ? 180 - carried : carried);
       return mirror ? 180 - unmirrored : unmirrored;
     };
-    const reach = Math.max(base.width, ...template.segments.filter((each) => posed.get(each.id)!.moving).map((each) => Math.hypot(posed.get(each.id)!.to.x - base.from.x, posed.get(each.id)!.to.y - base.from.y)));
+    const reach = Math.max(
+      base.width,
+      ...template.segments
+        .filter((each) => posed.get(each.id)!.moving)
+        .map((each) => Math.hypot(posed.get(each.id)!.to.x - base.from.x, posed.get(each.id)!.to.y - base.from.y)),
+    );
     fans.push({ side, at: base.from, radius: reach, fromDeg: onPage(band.low), toDeg: onPage(band.high) });
   };
 
   if (template.mirrored && !moved.central) {
-    for (const [side, mirror] of [['left', false], ['right', true]] as const) {
+    for (const [side, mirror] of [
+      ['left', false],
+      ['right', true],
+    ] as const) {
       const posed = poseOnce(values[side] ?? motion.rest, side, mirror, 1);
       segments.push(...visible(posed, (each) => side === 'left' || !each.central));
       addFan(posed, side, mirror, 1);
@@ -113,7 +131,9 @@ export function poseMotion(motion: Pick<Motion, 'figure' | 'rest' | 'sides'>, { 
     const way = opposed && side === 'right' ? -1 : 1;
     const named = side === 'midline' ? null : side;
     const posed = poseOnce(value, named, false, way);
-    segments.push(...visible(posed, (_each, made) => i === 0 || made.moving).map((each) => ({ ...each, side: each.moving ? named : null })));
+    segments.push(
+      ...visible(posed, (_each, made) => i === 0 || made.moving).map((each) => ({ ...each, side: each.moving ? named : null })),
+    );
     if (template.mirrored) {
       const mirrored = poseMirrored(posed, way);
       segments.push(...mirrored.filter((each) => i === 0 || each.moving).map((each) => ({ ...each, side: each.moving ? named : null })));
@@ -132,10 +152,15 @@ export function poseMotion(motion: Pick<Motion, 'figure' | 'rest' | 'sides'>, { 
         continue;
       }
       const parent = each.on === 'root' ? null : other.get(each.on)!;
-      const own = each.id === figure.moves ? turned(values.left ?? motion.rest, way) : figure.set?.[each.id] ?? each.deg;
+      const own = each.id === figure.moves ? turned(values.left ?? motion.rest, way) : (figure.set?.[each.id] ?? each.deg);
       const deg = each.fixed || parent === null ? 180 - own : parent.deg - own;
       const from = parent?.to ?? { x: 0, y: 0 };
-      const made: PosedSegment = { ...posed.get(each.id)!, from, deg, to: { x: from.x + each.length * Math.cos(deg * RAD), y: from.y + each.length * Math.sin(deg * RAD) } };
+      const made: PosedSegment = {
+        ...posed.get(each.id)!,
+        from,
+        deg,
+        to: { x: from.x + each.length * Math.cos(deg * RAD), y: from.y + each.length * Math.sin(deg * RAD) },
+      };
       other.set(each.id, made);
       if (!each.hidden) out.push(made);
     }

@@ -4,15 +4,59 @@ import type { Position } from '../types.ts';
 export type View = 'side' | 'front' | 'behind' | 'above' | 'feet' | 'detail';
 
 export type TemplateId =
-  | 'supine' | 'supine-arm-out' | 'prone' | 'table-end' | 'sitting' | 'long-sitting' | 'standing' | 'lunge' | 'side-lying'
-  | 'supine-head-over' | 'side-lying-arm' | 'side-lying-above' | 'side-lying-forearm' | 'sitting-behind' | 'ninety-from-above' | 'wall-sit'
-  | 'standing-behind' | 'lying-from-above' | 'sitting-from-above' | 'head-from-above' | 'feet-from-above'
-  | 'shins-up' | 'shins-down' | 'knees-from-feet' | 'arms-from-feet' | 'arms-reaching'
-  | 'hand' | 'palm' | 'fist' | 'foot-side' | 'heel' | 'forefoot';
+  | 'supine'
+  | 'supine-arm-out'
+  | 'prone'
+  | 'table-end'
+  | 'sitting'
+  | 'long-sitting'
+  | 'standing'
+  | 'lunge'
+  | 'side-lying'
+  | 'supine-head-over'
+  | 'side-lying-arm'
+  | 'side-lying-above'
+  | 'side-lying-forearm'
+  | 'sitting-behind'
+  | 'ninety-from-above'
+  | 'wall-sit'
+  | 'standing-behind'
+  | 'lying-from-above'
+  | 'sitting-from-above'
+  | 'head-from-above'
+  | 'feet-from-above'
+  | 'shins-up'
+  | 'shins-down'
+  | 'knees-from-feet'
+  | 'arms-from-feet'
+  | 'arms-reaching'
+  | 'hand'
+  | 'palm'
+  | 'fist'
+  | 'foot-side'
+  | 'heel'
+  | 'forefoot';
 
 export type SegmentId =
-  | 'trunk' | 'head' | 'nose' | 'chest' | 'pelvis' | 'girdle' | 'hip' | 'upperArm' | 'forearm' | 'hand' | 'fingers' | 'thumb'
-  | 'thigh' | 'shank' | 'foot' | 'toe' | 'farThigh' | 'farShank' | 'farFoot';
+  | 'trunk'
+  | 'head'
+  | 'nose'
+  | 'chest'
+  | 'pelvis'
+  | 'girdle'
+  | 'hip'
+  | 'upperArm'
+  | 'forearm'
+  | 'hand'
+  | 'fingers'
+  | 'thumb'
+  | 'thigh'
+  | 'shank'
+  | 'foot'
+  | 'toe'
+  | 'farThigh'
+  | 'farShank'
+  | 'farFoot';
 
 /**
  * One straight part of the drawn body. Angles are in degrees, counted counter-clockwise from "to the right", relative to

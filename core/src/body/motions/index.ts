@@ -15,7 +15,19 @@ import { TRUNK } from './trunk.ts';
  * Every motion that can be measured, from the hip outward. Test positions, landmarks and compensations are common
  * practice, in our own words; published reference values stand in `measure/references.ts`.
  */
-export const MOTIONS: readonly Motion[] = [...HIP, ...KNEE, ...ANKLE, ...FOOT, ...TRUNK, ...NECK, ...GIRDLE, ...SHOULDER, ...ARM, ...HAND, ...NERVE];
+export const MOTIONS: readonly Motion[] = [
+  ...HIP,
+  ...KNEE,
+  ...ANKLE,
+  ...FOOT,
+  ...TRUNK,
+  ...NECK,
+  ...GIRDLE,
+  ...SHOULDER,
+  ...ARM,
+  ...HAND,
+  ...NERVE,
+];
 const byId = new Map(MOTIONS.map((motion) => [motion.id, motion]));
 
 /**

@@ -12,7 +12,16 @@ import type { Doing } from './types.ts';
 
 export { PRESS_KINDS, type Doing, type Goes, type PressKind, type Squeezed } from './types.ts';
 
-const ALL: Readonly<Record<string, Doing>> = { ...NECK_DOING, ...SHOULDER_DOING, ...ARM_DOING, ...TRUNK_DOING, ...HIP_DOING, ...THIGH_DOING, ...FOOT_DOING, ...CLOSING_DOING };
+const ALL: Readonly<Record<string, Doing>> = {
+  ...NECK_DOING,
+  ...SHOULDER_DOING,
+  ...ARM_DOING,
+  ...TRUNK_DOING,
+  ...HIP_DOING,
+  ...THIGH_DOING,
+  ...FOOT_DOING,
+  ...CLOSING_DOING,
+};
 
 /**
  * What an entry does to the body. A practice's own entry does what the one it was made from does, along the motions it names;

@@ -10,7 +10,18 @@ export function entry(fields: Omit<Entry, Defaulted> & Partial<Pick<Entry, Defau
 export const uses = (tool: Tool, share: number): ToolLoad => ({ tool, share });
 
 /** Ways of working that go together. */
-export const LENGTHENING = ['cr-breath', 'static-hold', 'cr-light', 'cr-firm', 'cr-backoff', 'crac', 'brief-hold', 'agonist-contract', 'pulsed', 'continuous-motion'] as const;
+export const LENGTHENING = [
+  'cr-breath',
+  'static-hold',
+  'cr-light',
+  'cr-firm',
+  'cr-backoff',
+  'crac',
+  'brief-hold',
+  'agonist-contract',
+  'pulsed',
+  'continuous-motion',
+] as const;
 export const GENTLE = ['cr-light', 'brief-hold', 'static-hold', 'position-of-comfort', 'agonist-contract', 'continuous-motion'] as const;
 export const MOBILIZING = ['mobilize-oscillate', 'mobilize-sustained', 'mobilize-movement'] as const;
 export const RHYTHM = ['continuous-motion'] as const;

@@ -12,4 +12,16 @@ import { STOP_RULES } from './stop.ts';
 import { VESSEL_RULES } from './vessels.ts';
 
 /** Every caution rule. Most are common practice; each names its source. They remind a licensed person and clear nobody. */
-export const RULES: readonly Rule[] = [...STOP_RULES, ...OPERATION_RULES, ...NECK_RULES, ...SPINE_RULES, ...BONE_RULES, ...ARM_RULES, ...LEG_RULES, ...MUSCLE_RULES, ...VESSEL_RULES, ...GENERAL_RULES, ...EVENT_RULES];
+export const RULES: readonly Rule[] = [
+  ...STOP_RULES,
+  ...OPERATION_RULES,
+  ...NECK_RULES,
+  ...SPINE_RULES,
+  ...BONE_RULES,
+  ...ARM_RULES,
+  ...LEG_RULES,
+  ...MUSCLE_RULES,
+  ...VESSEL_RULES,
+  ...GENERAL_RULES,
+  ...EVENT_RULES,
+];

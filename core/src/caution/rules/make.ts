@@ -4,9 +4,17 @@ export const COMMON = 'common practice';
 export const SURGEON = `${COMMON}; the surgeon’s own limits come first`;
 
 type More = Pick<Rule, 'limits' | 'refer'> & { readonly source?: string };
-type Who = Premise | readonly (Extract<Premise, { readonly conditions: unknown }>['conditions'][number])[];
+type Who = Premise | readonly Extract<Premise, { readonly conditions: unknown }>['conditions'][number][];
 
-function rule(level: Level, id: string, who: Who, touches: Touch, reason: string, instead: string, { source = COMMON, ...more }: More = {}): Rule {
+function rule(
+  level: Level,
+  id: string,
+  who: Who,
+  touches: Touch,
+  reason: string,
+  instead: string,
+  { source = COMMON, ...more }: More = {},
+): Rule {
   return { id, premise: Array.isArray(who) ? { conditions: who } : (who as Premise), touches, level, reason, instead, source, ...more };
 }
 
@@ -17,6 +25,17 @@ export const note = (...given: Parameters<typeof rule> extends [Level, ...infer 
 export const stop = (...given: Parameters<typeof rule> extends [Level, ...infer Rest] ? Rest : never): Rule => rule('stop', ...given);
 
 /** Work that reaches a place: stretching, pressing, pulling, mobilizing, moving it, and holding it short. */
-export const ANY_WORK = ['lengthen', 'contract', 'active', 'mobilize', 'traction', 'press', 'friction', 'pin', 'continuous', 'comfort'] as const;
+export const ANY_WORK = [
+  'lengthen',
+  'contract',
+  'active',
+  'mobilize',
+  'traction',
+  'press',
+  'friction',
+  'pin',
+  'continuous',
+  'comfort',
+] as const;
 export const TRUNK_MOVES = ['trunk flexion', 'trunk extension', 'trunk rotation', 'trunk side-bend'] as const;
 export const NECK_MOVES = ['neck rotation', 'neck side-bend', 'neck flexion', 'neck extension'] as const;

@@ -2,7 +2,16 @@ import { readFileSync } from 'node:fs';
 import type { Position, Region, Side } from '../../body/index.ts';
 import { REGIONS } from '../../body/index.ts';
 import { newBlock } from '../../method/index.ts';
-import { blockAction, CONDITIONS, cautionsFor, measuring, NO_LIMITS, type CautionContext, type ConditionFields, type MedicationId } from '../index.ts';
+import {
+  blockAction,
+  CONDITIONS,
+  cautionsFor,
+  measuring,
+  NO_LIMITS,
+  type CautionContext,
+  type ConditionFields,
+  type MedicationId,
+} from '../index.ts';
 import { CONTEXT, condition, ON } from '../testing.ts';
 
 const DAY_MS = 86_400_000;
@@ -20,10 +29,16 @@ function conditionFrom(words: readonly string[]): ConditionFields {
     else if (REGIONS.some((each) => each.id === word)) more = { ...more, region: word as Region };
     else if (word.startsWith('muscle=')) more = { ...more, muscle: word.slice(7) as NonNullable<ConditionFields['muscle']> };
     else if (word.startsWith('grade=')) more = { ...more, grade: Number(word.slice(6)) as 1 };
-    else if (word === 'since') { more = { ...more, onset: ago(inDays(rest, i + 1)) }; i += 2; }
-    else if (word === 'operated') { more = { ...more, surgeryOn: ago(inDays(rest, i + 1)) }; i += 2; }
-    else if (word === 'over') { more = { ...more, resolvedOn: ago(inDays(rest, i + 1)) }; i += 2; }
-    else if (word === 'cleared') more = { ...more, clearance: { by: 'Dr Example', on: ago(1), text: '', limits: [] } };
+    else if (word === 'since') {
+      more = { ...more, onset: ago(inDays(rest, i + 1)) };
+      i += 2;
+    } else if (word === 'operated') {
+      more = { ...more, surgeryOn: ago(inDays(rest, i + 1)) };
+      i += 2;
+    } else if (word === 'over') {
+      more = { ...more, resolvedOn: ago(inDays(rest, i + 1)) };
+      i += 2;
+    } else if (word === 'cleared') more = { ...more, clearance: { by: 'Dr Example', on: ago(1), text: '', limits: [] } };
     else if (word === 'cleared-before') more = { ...more, clearance: { by: 'Dr Example', on: ago(700), text: '', limits: [] } };
     else throw new Error(`What does "${word}" mean?`);
   }
@@ -36,9 +51,11 @@ function contextFrom(file: string): CautionContext {
     const words = part.trim().split(' ');
     const subject = context.subject;
     if (words[0] === 'nothing') continue;
-    if (words[0] === 'taking') context = { ...context, subject: { ...subject, medications: [...subject.medications, words[1] as MedicationId] } };
+    if (words[0] === 'taking')
+      context = { ...context, subject: { ...subject, medications: [...subject.medications, words[1] as MedicationId] } };
     else if (words[0] === 'age') context = { ...context, subject: { ...subject, birthDate: ago(Number(words[1]) * 365.25 + 30) } };
-    else if (words[0] === 'beighton') context = { ...context, subject: { ...subject, beighton: Array.from({ length: 9 }, (_, i) => i < Number(words[1])) } };
+    else if (words[0] === 'beighton')
+      context = { ...context, subject: { ...subject, beighton: Array.from({ length: 9 }, (_, i) => i < Number(words[1])) } };
     else if (words[0] === 'start') context = { ...context, daysToEvent: Number(words[2]) };
     else context = { ...context, subject: { ...subject, conditions: [...subject.conditions, conditionFrom(words)] } };
   }
@@ -56,7 +73,9 @@ function actionFrom(plan: string) {
 }
 
 const LIMIT_NAMES = { effort: 'effortPct', share: 'edgeShare', pain: 'painCeiling', grade: 'grade', hold: 'holdS', cap: 'cap' } as const;
-const lines = readFileSync(new URL('./scenarios.txt', import.meta.url), 'utf8').split('\n').filter((line) => line.trim() !== '' && !line.startsWith('#'));
+const lines = readFileSync(new URL('./scenarios.txt', import.meta.url), 'utf8')
+  .split('\n')
+  .filter((line) => line.trim() !== '' && !line.startsWith('#'));
 
 test('a clinician wrote at least a hundred and fifty', () => expect(lines.length).toBeGreaterThanOrEqual(150));
 
@@ -64,7 +83,9 @@ test.each(lines)('%s', (line) => {
   const [file, plan, must] = line.split(' ; ').map((part) => part.trim());
   const result = cautionsFor(contextFrom(file!), actionFrom(plan!));
   const [level, ...limits] = must!.split(' ');
-  const said = result.cautions.filter((caution) => caution.level !== 'note' && caution.kind === 'rule').map((caution) => `${caution.level} ${caution.ruleId}`);
+  const said = result.cautions
+    .filter((caution) => caution.level !== 'note' && caution.kind === 'rule')
+    .map((caution) => `${caution.level} ${caution.ruleId}`);
   if (level === 'free') {
     expect(said).toEqual([]);
     expect(result.limits).toEqual(NO_LIMITS);

@@ -39,7 +39,9 @@ export function componentsOf(problem: SessionProblem, classes: Classes): Compone
 function groupsOf({ candidates, together, exclude, oneOf = [] }: SessionProblem): number[][] {
   const root = candidates.map((_, i) => i);
   const find = (i: number): number => (root[i] === i ? i : (root[i] = find(root[i]!)));
-  const join = (a: number, b: number) => { root[find(a)] = find(b); };
+  const join = (a: number, b: number) => {
+    root[find(a)] = find(b);
+  };
   for (const [a, b] of [...together, ...exclude]) join(a, b);
   for (const list of oneOf) for (const i of list) join(list[0]!, i);
   const firstOf = new Map<number, number>();
@@ -88,22 +90,33 @@ function componentFrom(members: readonly number[], problem: SessionProblem, clas
     }
     let combined: { steps: number; value: number; picks: readonly Chosen[] }[] = [{ steps: base, value: 0, picks: [] }];
     for (const candidate of set) {
-      combined = undominated(combined.flatMap((so) => candidates[candidate]!.levels.map((each, level) => ({ steps: so.steps + steps(each.seconds), value: so.value + each.value, picks: [...so.picks, { candidate, level }] }))));
+      combined = undominated(
+        combined.flatMap((so) =>
+          candidates[candidate]!.levels.map((each, level) => ({
+            steps: so.steps + steps(each.seconds),
+            value: so.value + each.value,
+            picks: [...so.picks, { candidate, level }],
+          })),
+        ),
+      );
     }
     options.push(...combined.map((so) => ({ ...so, needs, warm })));
   };
   visit(0, []);
   const kept = withoutWorse(options);
   return {
-    options: kept, required: needed.length > 0 || members.some((i) => candidates[i]!.required === true),
-    warm: kept.reduce((bits, option) => bits | option.warm, 0), needs: kept.reduce<Bits>((bits, option) => union(bits, option.needs), noBits(classes.words)),
+    options: kept,
+    required: needed.length > 0 || members.some((i) => candidates[i]!.required === true),
+    warm: kept.reduce((bits, option) => bits | option.warm, 0),
+    needs: kept.reduce<Bits>((bits, option) => union(bits, option.needs), noBits(classes.words)),
   };
 }
 
 /** Fastest first; each later one worth strictly more. */
 export function undominated<T extends { readonly steps: number; readonly value: number }>(all: readonly T[]): T[] {
   const kept: T[] = [];
-  for (const each of [...all].sort((a, b) => a.steps - b.steps || b.value - a.value)) if (kept.length === 0 || each.value > kept.at(-1)!.value) kept.push(each);
+  for (const each of [...all].sort((a, b) => a.steps - b.steps || b.value - a.value))
+    if (kept.length === 0 || each.value > kept.at(-1)!.value) kept.push(each);
   return kept;
 }
 

@@ -11,18 +11,21 @@ const middle = anySession({ candidates: 9, places: 4, seconds: [300, 1500], stay
 test('two hundred middling sessions: the same value as an exact general solver', async () => {
   const highs = await loadHighs();
   const found = { planned: 0, impossible: 0 };
-  fc.assert(fc.property(middle, (problem) => {
-    const own = solveSession(problem);
-    const general = highs.solve(sessionModel(problem), { mip_rel_gap: 0, mip_abs_gap: 1e-7, output_flag: false });
-    if (general.Status === 'Infeasible') {
-      found.impossible += 1;
-      expect(own.status).toBe('impossible');
-    } else {
-      if (own.value > 0) found.planned += 1;
-      expect(general.Status).toBe('Optimal');
-      expect(own.status).toBe('optimal');
-      expect(own.value).toBeCloseTo(general.ObjectiveValue, 5);
-    }
-  }), { numRuns: 200, endOnFailure: true });
+  fc.assert(
+    fc.property(middle, (problem) => {
+      const own = solveSession(problem);
+      const general = highs.solve(sessionModel(problem), { mip_rel_gap: 0, mip_abs_gap: 1e-7, output_flag: false });
+      if (general.Status === 'Infeasible') {
+        found.impossible += 1;
+        expect(own.status).toBe('impossible');
+      } else {
+        if (own.value > 0) found.planned += 1;
+        expect(general.Status).toBe('Optimal');
+        expect(own.status).toBe('optimal');
+        expect(own.value).toBeCloseTo(general.ObjectiveValue, 5);
+      }
+    }),
+    { numRuns: 200, endOnFailure: true },
+  );
   expect(found.planned).toBeGreaterThan(120);
 }, 300_000);

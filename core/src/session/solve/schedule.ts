@@ -21,7 +21,8 @@ export function scheduleOf(problem: SessionProblem, classes: Classes, walk: read
   }
   for (const [measuring, stay] of before) tasks[stay]!.push({ kind: 'measure-before', measuring });
   for (const [warmUp, stay] of warm) tasks[stay]!.push({ kind: 'warm-up', warmUp });
-  for (const { candidate, level } of inOrder(problem, chosen)) tasks[earliest[classes.blockOf[candidate]!]!]!.push({ kind: 'block', candidate, level });
+  for (const { candidate, level } of inOrder(problem, chosen))
+    tasks[earliest[classes.blockOf[candidate]!]!]!.push({ kind: 'block', candidate, level });
   for (const [measuring, stay] of after) tasks[stay]!.push({ kind: 'measure-after', measuring });
   return walk.map((place, i) => ({ place, tasks: tasks[i]! })).filter((stay) => stay.tasks.length > 0);
 }
@@ -31,7 +32,9 @@ function inOrder(problem: SessionProblem, chosen: readonly Chosen[]): Chosen[] {
   const left = [...chosen];
   const sorted: Chosen[] = [];
   while (left.length > 0) {
-    const free = left.findIndex(({ candidate }) => !problem.precede.some(([a, b]) => b === candidate && left.some((other) => other.candidate === a)));
+    const free = left.findIndex(
+      ({ candidate }) => !problem.precede.some(([a, b]) => b === candidate && left.some((other) => other.candidate === a)),
+    );
     sorted.push(...left.splice(Math.max(0, free), 1));
   }
   return sorted;
@@ -42,7 +45,9 @@ function stayOfClass(classes: Classes, walk: readonly number[]): number[] {
   let had = noBits(classes.words);
   walk.forEach((place, stay) => {
     had = reach(classes, place, had);
-    classes.all.forEach((_, i) => { if (earliest[i] === -1 && has(had, i)) earliest[i] = stay; });
+    classes.all.forEach((_, i) => {
+      if (earliest[i] === -1 && has(had, i)) earliest[i] = stay;
+    });
   });
   return earliest;
 }

@@ -6,7 +6,10 @@ const small = anySession({ candidates: 4, places: 3, seconds: [60, 900], stays: 
 const middle = anySession({ candidates: 12, places: 5, seconds: [300, 2400], stays: 7, warmUps: 3, measurings: 5 });
 
 /** A task with everything that has to come before it, by its place in the list. */
-interface Task { readonly places: readonly number[]; readonly after: readonly number[] }
+interface Task {
+  readonly places: readonly number[];
+  readonly after: readonly number[];
+}
 
 /** Every task that a choice of candidates brings with it. */
 function tasksOf(problem: SessionProblem, set: readonly number[]): Task[] {
@@ -18,11 +21,21 @@ function tasksOf(problem: SessionProblem, set: readonly number[]): Task[] {
   for (const i of set) {
     const { warmUp, measuring } = problem.candidates[i]!;
     if (warmUp !== null && !warm.has(warmUp)) warm.set(warmUp, add({ places: problem.warmUps[warmUp]!.places, after: [] }));
-    if (measuring !== null && problem.measurings[measuring]!.beforeS > 0 && !before.has(measuring)) before.set(measuring, add({ places: problem.measurings[measuring]!.places, after: [] }));
+    if (measuring !== null && problem.measurings[measuring]!.beforeS > 0 && !before.has(measuring))
+      before.set(measuring, add({ places: problem.measurings[measuring]!.places, after: [] }));
   }
   for (const i of set) {
     const { places, warmUp, measuring } = problem.candidates[i]!;
-    blocks.set(i, add({ places, after: [...(warmUp === null ? [] : [warm.get(warmUp)!]), ...(measuring !== null && before.has(measuring) ? [before.get(measuring)!] : [])] }));
+    blocks.set(
+      i,
+      add({
+        places,
+        after: [
+          ...(warmUp === null ? [] : [warm.get(warmUp)!]),
+          ...(measuring !== null && before.has(measuring) ? [before.get(measuring)!] : []),
+        ],
+      }),
+    );
   }
   for (const [a, b] of problem.precede) {
     const at = blocks.get(b)!;
@@ -59,7 +72,11 @@ function byBruteForce(problem: SessionProblem): number | null {
     problem.arriveS.forEach((arrive, next) => {
       const from = places.at(-1);
       if (from === next) return;
-      walks.push({ places: [...places, next], seconds: seconds + (from === undefined ? arrive : problem.moveS[from]![next]!), cost: cost + (from === undefined ? 0 : problem.moveCost[from]![next]!) });
+      walks.push({
+        places: [...places, next],
+        seconds: seconds + (from === undefined ? arrive : problem.moveS[from]![next]!),
+        cost: cost + (from === undefined ? 0 : problem.moveCost[from]![next]!),
+      });
     });
   }
   for (const walk of walks) {
@@ -72,17 +89,30 @@ function byBruteForce(problem: SessionProblem): number | null {
   const visit = (i: number, set: readonly { i: number; seconds: number; value: number }[]): void => {
     if (i < problem.candidates.length) {
       if (problem.candidates[i]!.required !== true) visit(i + 1, set);
-      if (problem.candidates[i]!.banned !== true) for (const level of problem.candidates[i]!.levels) visit(i + 1, [...set, { i, ...level }]);
+      if (problem.candidates[i]!.banned !== true)
+        for (const level of problem.candidates[i]!.levels) visit(i + 1, [...set, { i, ...level }]);
       return;
     }
     const has = (j: number) => set.some((each) => each.i === j);
-    if (problem.together.some(([a, b]) => has(a) !== has(b)) || problem.exclude.some(([a, b]) => has(a) && has(b)) || problem.oneOf?.some((list) => !list.some(has))) return;
+    if (
+      problem.together.some(([a, b]) => has(a) !== has(b)) ||
+      problem.exclude.some(([a, b]) => has(a) && has(b)) ||
+      problem.oneOf?.some((list) => !list.some(has))
+    )
+      return;
     const warm = new Set(set.flatMap((each) => problem.candidates[each.i]!.warmUp ?? []));
     const measured = new Set(set.flatMap((each) => problem.candidates[each.i]!.measuring ?? []));
-    const seconds = set.reduce((sum, each) => sum + each.seconds, 0) + [...warm].reduce((sum, w) => sum + problem.warmUps[w]!.seconds, 0)
-      + [...measured].reduce((sum, m) => sum + problem.measurings[m]!.beforeS + problem.measurings[m]!.afterS, 0) + problem.openingS + problem.closingS;
+    const seconds =
+      set.reduce((sum, each) => sum + each.seconds, 0) +
+      [...warm].reduce((sum, w) => sum + problem.warmUps[w]!.seconds, 0) +
+      [...measured].reduce((sum, m) => sum + problem.measurings[m]!.beforeS + problem.measurings[m]!.afterS, 0) +
+      problem.openingS +
+      problem.closingS;
     const value = set.reduce((sum, each) => sum + each.value, 0);
-    const tasks = tasksOf(problem, set.map((each) => each.i));
+    const tasks = tasksOf(
+      problem,
+      set.map((each) => each.i),
+    );
     for (const walk of walks) {
       if (seconds + walk.seconds > problem.seconds) continue;
       if (best !== null && value - walk.cost <= best) continue;
@@ -98,7 +128,8 @@ function byBruteForce(problem: SessionProblem): number | null {
 function requireSound(problem: SessionProblem, solution: Solution): void {
   if (solution.status === 'impossible') return;
   const flat = solution.stays.flatMap((stay, at) => stay.tasks.map((task) => ({ ...task, at, place: stay.place })));
-  const find = (kind: string, key: string, id: number) => flat.findIndex((task) => task.kind === kind && (task as unknown as Record<string, unknown>)[key] === id);
+  const find = (kind: string, key: string, id: number) =>
+    flat.findIndex((task) => task.kind === kind && (task as unknown as Record<string, unknown>)[key] === id);
   for (const { candidate, level } of solution.chosen) {
     const { places, warmUp, measuring } = problem.candidates[candidate]!;
     const at = find('block', 'candidate', candidate);
@@ -110,7 +141,8 @@ function requireSound(problem: SessionProblem, solution: Solution): void {
       expect(first).toBeLessThan(at);
       expect(problem.warmUps[warmUp]!.places).toContain(flat[first]!.place);
     }
-    if (measuring !== null && problem.measurings[measuring]!.beforeS > 0) expect(find('measure-before', 'measuring', measuring)).toBeLessThan(at);
+    if (measuring !== null && problem.measurings[measuring]!.beforeS > 0)
+      expect(find('measure-before', 'measuring', measuring)).toBeLessThan(at);
     if (measuring !== null && problem.measurings[measuring]!.afterS > 0) {
       const last = find('measure-after', 'measuring', measuring);
       expect(last).toBeGreaterThan(at);
@@ -121,83 +153,162 @@ function requireSound(problem: SessionProblem, solution: Solution): void {
   expect(flat.filter((task) => task.kind === 'block')).toHaveLength(solution.chosen.length);
   const moves = solution.stays.slice(1).reduce((sum, stay, i) => sum + problem.moveCost[solution.stays[i]!.place]![stay.place]!, 0);
   const leave = solution.stays.length > 0 ? (problem.leaveCost?.[solution.stays.at(-1)!.place] ?? 0) : 0;
-  expect(solution.chosen.reduce((sum, { candidate, level }) => sum + problem.candidates[candidate]!.levels[level]!.value, 0) - moves - leave).toBeCloseTo(solution.value, 9);
+  expect(
+    solution.chosen.reduce((sum, { candidate, level }) => sum + problem.candidates[candidate]!.levels[level]!.value, 0) - moves - leave,
+  ).toBeCloseTo(solution.value, 9);
 }
 
 // Independent of the method: no states, no tables, no bounds.
 test('five hundred small sessions: the same value as going through everything', () => {
   const found = { planned: 0, impossible: 0 };
-  fc.assert(fc.property(small, (problem) => {
-    const solution = solveSession(problem);
-    const truth = byBruteForce(problem);
-    if (truth === null) found.impossible += 1;
-    else if (truth > 0) found.planned += 1;
-    expect(solution.status === 'impossible' ? null : solution.value).toBe(truth);
-    requireSound(problem, solution);
-  }), { numRuns: 500 });
+  fc.assert(
+    fc.property(small, (problem) => {
+      const solution = solveSession(problem);
+      const truth = byBruteForce(problem);
+      if (truth === null) found.impossible += 1;
+      else if (truth > 0) found.planned += 1;
+      expect(solution.status === 'impossible' ? null : solution.value).toBe(truth);
+      requireSound(problem, solution);
+    }),
+    { numRuns: 500 },
+  );
   expect(found.planned).toBeGreaterThan(250);
   expect(found.impossible).toBeGreaterThan(5);
 }, 120_000);
 
 describe('properties', () => {
   test('a plan keeps every rule and never takes longer than there is', () => {
-    fc.assert(fc.property(middle, (problem) => requireSound(problem, solveSession(problem))), { numRuns: 150 });
+    fc.assert(
+      fc.property(middle, (problem) => requireSound(problem, solveSession(problem))),
+      { numRuns: 150 },
+    );
   }, 60_000);
 
   test('more time never gives less value', () => {
-    fc.assert(fc.property(middle, fc.integer({ min: 0, max: 900 }), (problem, more) => {
-      const [less, longer] = [solveSession(problem), solveSession({ ...problem, seconds: problem.seconds + more })];
-      if (less.status === 'optimal') expect(longer.value).toBeGreaterThanOrEqual(less.value - 1e-9);
-    }), { numRuns: 100 });
+    fc.assert(
+      fc.property(middle, fc.integer({ min: 0, max: 900 }), (problem, more) => {
+        const [less, longer] = [solveSession(problem), solveSession({ ...problem, seconds: problem.seconds + more })];
+        if (less.status === 'optimal') expect(longer.value).toBeGreaterThanOrEqual(less.value - 1e-9);
+      }),
+      { numRuns: 100 },
+    );
   }, 60_000);
 
   test('one candidate more never gives less, and one left out never appears', () => {
-    fc.assert(fc.property(middle, fc.integer({ min: 0, max: 11 }), (problem, banned) => {
-      const free = { ...problem, candidates: problem.candidates.map((candidate) => ({ ...candidate, required: false })), precede: [], together: [], oneOf: [] };
-      const without = solveSession({ ...free, candidates: free.candidates.map((candidate, i) => ({ ...candidate, banned: candidate.banned === true || i === banned })) });
-      expect(without.chosen.some(({ candidate }) => candidate === banned)).toBe(false);
-      expect(solveSession(free).value).toBeGreaterThanOrEqual(without.value - 1e-9);
-    }), { numRuns: 100 });
+    fc.assert(
+      fc.property(middle, fc.integer({ min: 0, max: 11 }), (problem, banned) => {
+        const free = {
+          ...problem,
+          candidates: problem.candidates.map((candidate) => ({ ...candidate, required: false })),
+          precede: [],
+          together: [],
+          oneOf: [],
+        };
+        const without = solveSession({
+          ...free,
+          candidates: free.candidates.map((candidate, i) => ({ ...candidate, banned: candidate.banned === true || i === banned })),
+        });
+        expect(without.chosen.some(({ candidate }) => candidate === banned)).toBe(false);
+        expect(solveSession(free).value).toBeGreaterThanOrEqual(without.value - 1e-9);
+      }),
+      { numRuns: 100 },
+    );
   }, 60_000);
 
   test('stopped early it says how much better a plan could be, and is never wrong about it', () => {
-    fc.assert(fc.property(middle, fc.integer({ min: 0, max: 3 }), (problem, asked) => {
-      let left = asked;
-      const early = solveSession(problem, { stop: () => left-- <= 0 });
-      const full = solveSession(problem);
-      if (early.status === 'stopped') expect(early.value + early.gap).toBeGreaterThanOrEqual(full.value - 1e-9);
-      requireSound(problem, early);
-    }), { numRuns: 100 });
+    fc.assert(
+      fc.property(middle, fc.integer({ min: 0, max: 3 }), (problem, asked) => {
+        let left = asked;
+        const early = solveSession(problem, { stop: () => left-- <= 0 });
+        const full = solveSession(problem);
+        if (early.status === 'stopped') expect(early.value + early.gap).toBeGreaterThanOrEqual(full.value - 1e-9);
+        requireSound(problem, early);
+      }),
+      { numRuns: 100 },
+    );
   }, 60_000);
 
   test('what there is on the way is a sound plan, gets no worse, and its gap is never too small', () => {
-    fc.assert(fc.property(middle, (problem) => {
-      const ways: Solution[] = [];
-      const bounds: number[] = [];
-      const full = solveSession(problem, { progress: (_best, bound, soFar) => { bounds.push(bound); ways.push(soFar()); } });
-      expect(bounds).toEqual([...bounds].sort((a, b) => b - a));
-      ways.forEach((way, i) => {
-        requireSound(problem, way);
-        // While nothing was found there is no plan whose value could be undercut: one that must be may cost more than it is worth.
-        if (i > 0 && ways[i - 1]!.status !== 'impossible') expect(way.value).toBeGreaterThanOrEqual(ways[i - 1]!.value - 1e-9);
-        if (way.status === 'stopped') expect(way.value + way.gap).toBeGreaterThanOrEqual(full.value - 1e-9);
-      });
-    }), { numRuns: 100 });
+    fc.assert(
+      fc.property(middle, (problem) => {
+        const ways: Solution[] = [];
+        const bounds: number[] = [];
+        const full = solveSession(problem, {
+          progress: (_best, bound, soFar) => {
+            bounds.push(bound);
+            ways.push(soFar());
+          },
+        });
+        expect(bounds).toEqual([...bounds].sort((a, b) => b - a));
+        ways.forEach((way, i) => {
+          requireSound(problem, way);
+          // While nothing was found there is no plan whose value could be undercut: one that must be may cost more than it is worth.
+          if (i > 0 && ways[i - 1]!.status !== 'impossible') expect(way.value).toBeGreaterThanOrEqual(ways[i - 1]!.value - 1e-9);
+          if (way.status === 'stopped') expect(way.value + way.gap).toBeGreaterThanOrEqual(full.value - 1e-9);
+        });
+      }),
+      { numRuns: 100 },
+    );
   }, 60_000);
 });
 
 test('a problem that contradicts itself is refused in words', () => {
   const base: SessionProblem = {
-    seconds: 600, openingS: 0, closingS: 0, stepS: 5, arriveS: [0, 0], moveS: [[0, 40], [40, 0]], moveCost: [[0, 1], [1, 0]], mostStays: 4, warmUps: [], measurings: [], together: [], exclude: [], precede: [],
-    candidates: [{ places: [0], levels: [{ seconds: 60, value: 1 }], warmUp: null, measuring: null, required: true }, { places: [1], levels: [{ seconds: 60, value: 5 }], warmUp: null, measuring: null }],
+    seconds: 600,
+    openingS: 0,
+    closingS: 0,
+    stepS: 5,
+    arriveS: [0, 0],
+    moveS: [
+      [0, 40],
+      [40, 0],
+    ],
+    moveCost: [
+      [0, 1],
+      [1, 0],
+    ],
+    mostStays: 4,
+    warmUps: [],
+    measurings: [],
+    together: [],
+    exclude: [],
+    precede: [],
+    candidates: [
+      { places: [0], levels: [{ seconds: 60, value: 1 }], warmUp: null, measuring: null, required: true },
+      { places: [1], levels: [{ seconds: 60, value: 5 }], warmUp: null, measuring: null },
+    ],
   };
   expect(solveSession(base)).toMatchObject({ status: 'optimal', value: 5, seconds: 160 });
   expect(solveSession({ ...base, seconds: 50 }).status).toBe('impossible');
   expect(() => solveSession({ ...base, precede: [[0, 1]] })).toThrow('required');
   expect(() => solveSession({ ...base, candidates: [{ ...base.candidates[0]!, places: [7] }] })).toThrow('place');
   expect(() => solveSession({ ...base, moveS: [[0, 40]] })).toThrow('row');
-  expect(() => solveSession({ ...base, arriveS: [0, 0, 0], moveS: [[0, 10, 90], [10, 0, 10], [90, 10, 0]], moveCost: [[0, 0, 0], [0, 0, 0], [0, 0, 0]] })).toThrow('shorter than straight');
+  expect(() =>
+    solveSession({
+      ...base,
+      arriveS: [0, 0, 0],
+      moveS: [
+        [0, 10, 90],
+        [10, 0, 10],
+        [90, 10, 0],
+      ],
+      moveCost: [
+        [0, 0, 0],
+        [0, 0, 0],
+        [0, 0, 0],
+      ],
+    }),
+  ).toThrow('shorter than straight');
   const both = base.candidates.map((candidate) => ({ ...candidate, required: true }));
-  expect(() => solveSession({ ...base, candidates: both, precede: [[0, 1], [1, 0]] })).toThrow('circle');
+  expect(() =>
+    solveSession({
+      ...base,
+      candidates: both,
+      precede: [
+        [0, 1],
+        [1, 0],
+      ],
+    }),
+  ).toThrow('circle');
   expect(solveSession({ ...base, candidates: both, precede: [[1, 0]] }).stays.map((stay) => stay.place)).toEqual([1, 0]);
 });

@@ -100,19 +100,34 @@ class Search {
   private best = Number.NEGATIVE_INFINITY;
   private found: Pick<Solution, 'chosen' | 'stays'> | null = null;
 
-  constructor(private readonly problem: SessionProblem, private readonly steps: (seconds: number) => number, private readonly total: number) {
+  constructor(
+    private readonly problem: SessionProblem,
+    private readonly steps: (seconds: number) => number,
+    private readonly total: number,
+  ) {
     this.classes = classesOf(problem);
     this.sets = new ReachedSets(this.classes);
     const components = componentsOf(problem, this.classes);
     this.canBeEmpty = !components.some((component) => component.required);
-    this.worth = new Worth(this.sets, components, clustersOf(components, problem.warmUps.map((each) => steps(each.seconds))), Math.max(0, total));
+    this.worth = new Worth(
+      this.sets,
+      components,
+      clustersOf(
+        components,
+        problem.warmUps.map((each) => steps(each.seconds)),
+      ),
+      Math.max(0, total),
+    );
     const moves = problem.moveS.map((row) => row.map(steps));
     this.leaveSteps = problem.arriveS.map((_, place) => steps(problem.leaveS?.[place] ?? 0));
     this.leaveCost = problem.arriveS.map((_, place) => problem.leaveCost?.[place] ?? 0);
     this.stepTours = leastTours(moves);
     this.costTours = leastTours(problem.moveCost);
     const real = (table: readonly (readonly number[])[]) => table.flatMap((row, a) => row.filter((_, b) => a !== b));
-    this.leastMove = { steps: Math.min(...real(moves), Number.MAX_SAFE_INTEGER), cost: Math.min(...real(problem.moveCost), Number.MAX_SAFE_INTEGER) };
+    this.leastMove = {
+      steps: Math.min(...real(moves), Number.MAX_SAFE_INTEGER),
+      cost: Math.min(...real(problem.moveCost), Number.MAX_SAFE_INTEGER),
+    };
   }
 
   run({ stop, progress, above }: SolveControl): Solution {
@@ -122,10 +137,15 @@ class Search {
     let told = this.best;
     for (let n = 0; ; n++) {
       const open = this.heap.pop();
-      if (!open || open.bound <= this.best + EPSILON) return this.result(this.best === Number.NEGATIVE_INFINITY || (above !== undefined && !this.found) ? 'impossible' : 'optimal', 0);
+      if (!open || open.bound <= this.best + EPSILON)
+        return this.result(this.best === Number.NEGATIVE_INFINITY || (above !== undefined && !this.found) ? 'impossible' : 'optimal', 0);
       if (n % ASK_EVERY === 0 || this.best > told) {
         told = this.best;
-        const soFar = () => this.result(this.best === Number.NEGATIVE_INFINITY || (above !== undefined && !this.found) ? 'impossible' : 'stopped', open.bound - Math.max(this.best, 0));
+        const soFar = () =>
+          this.result(
+            this.best === Number.NEGATIVE_INFINITY || (above !== undefined && !this.found) ? 'impossible' : 'stopped',
+            open.bound - Math.max(this.best, 0),
+          );
         progress?.(Math.max(0, this.best), open.bound, soFar);
         if (stop?.()) return soFar();
       }
@@ -144,7 +164,15 @@ class Search {
       this.openSet(open.set, open.returns + 1, open.bound);
       if (open.returns === 0) this.judge(this.shortestTour(open.set));
       this.problem.arriveS.forEach((seconds, place) => {
-        if ((open.set >> place) & 1) this.openWalk({ ...open, left: open.set & ~(1 << place), walk: { place, before: null }, reached: this.sets.after(open.reached, place), steps: this.steps(seconds), cost: 0 });
+        if ((open.set >> place) & 1)
+          this.openWalk({
+            ...open,
+            left: open.set & ~(1 << place),
+            walk: { place, before: null },
+            reached: this.sets.after(open.reached, place),
+            steps: this.steps(seconds),
+            cost: 0,
+          });
       });
       return;
     }
@@ -157,8 +185,13 @@ class Search {
       const reached = this.sets.after(open.reached, place);
       if (returning && reached === open.reached) return;
       this.openWalk({
-        ...open, left: open.left & ~(1 << place), returns: open.returns - Number(returning), walk: { place, before: open.walk }, reached,
-        steps: open.steps + this.steps(seconds), cost: open.cost + this.problem.moveCost[from]![place]!,
+        ...open,
+        left: open.left & ~(1 << place),
+        returns: open.returns - Number(returning),
+        walk: { place, before: open.walk },
+        reached,
+        steps: open.steps + this.steps(seconds),
+        cost: open.cost + this.problem.moveCost[from]![place]!,
       });
     });
   }
@@ -216,12 +249,15 @@ class Search {
     else others.push({ steps, cost });
     const moves = countOf(left) + returns;
     const leave = this.leastLeave(returns > 0 ? set : left === 0 ? 1 << at : left);
-    this.push({
-      ...begun,
-      hoped: this.sets.afterAll(reached, returns > 0 ? set : left),
-      leastSteps: Math.max(this.stepTours[left]![at]!, moves === 0 ? 0 : moves * this.leastMove.steps) + leave.steps,
-      leastCost: Math.max(this.costTours[left]![at]!, moves === 0 ? 0 : moves * this.leastMove.cost) + leave.cost,
-    }, bound);
+    this.push(
+      {
+        ...begun,
+        hoped: this.sets.afterAll(reached, returns > 0 ? set : left),
+        leastSteps: Math.max(this.stepTours[left]![at]!, moves === 0 ? 0 : moves * this.leastMove.steps) + leave.steps,
+        leastCost: Math.max(this.costTours[left]![at]!, moves === 0 ? 0 : moves * this.leastMove.cost) + leave.cost,
+      },
+      bound,
+    );
   }
 
   /** The least that leaving takes for a walk that ends at one of these places. */
@@ -275,8 +311,14 @@ class Search {
     const measured = new Set(chosen.flatMap(({ candidate }) => problem.candidates[candidate]!.measuring ?? []));
     const work = chosen.reduce((sum, { candidate, level }) => sum + steps(problem.candidates[candidate]!.levels[level]!.seconds), 0);
     const warming = [...warm].reduce((sum, i) => sum + steps(problem.warmUps[i]!.seconds), 0);
-    const measuring = [...measured].reduce((sum, i) => sum + steps(problem.measurings[i]!.beforeS) + steps(problem.measurings[i]!.afterS), 0);
-    const moves = stays.reduce((sum, stay, i) => sum + steps(i === 0 ? problem.arriveS[stay.place]! : problem.moveS[stays[i - 1]!.place]![stay.place]!), 0);
+    const measuring = [...measured].reduce(
+      (sum, i) => sum + steps(problem.measurings[i]!.beforeS) + steps(problem.measurings[i]!.afterS),
+      0,
+    );
+    const moves = stays.reduce(
+      (sum, stay, i) => sum + steps(i === 0 ? problem.arriveS[stay.place]! : problem.moveS[stays[i - 1]!.place]![stay.place]!),
+      0,
+    );
     const leave = stays.length > 0 ? this.leaveSteps[stays.at(-1)!.place]! : 0;
     return (steps(problem.openingS) + steps(problem.closingS) + leave + moves + work + warming + measuring) * problem.stepS;
   }

@@ -25,7 +25,10 @@ export function clustersOf(components: readonly Component[], warmUpSteps: readon
     const members = [left.shift()!];
     let warm = members[0]!.warm;
     for (let i = 0; i < left.length;) {
-      if ((left[i]!.warm & warm) === 0) { i += 1; continue; }
+      if ((left[i]!.warm & warm) === 0) {
+        i += 1;
+        continue;
+      }
       warm |= left[i]!.warm;
       members.push(...left.splice(i, 1));
       i = 0;
@@ -52,7 +55,14 @@ export function openOptions(component: Component, reached: Bits): Option[] {
 }
 
 /** How a table was filled, so that what was chosen can be read back. */
-type Trace = { readonly cluster: Cluster; readonly which: Int8Array; readonly ways: readonly { readonly shift: number; readonly picks: readonly { readonly options: readonly Option[]; readonly choice: Int16Array }[] }[] };
+type Trace = {
+  readonly cluster: Cluster;
+  readonly which: Int8Array;
+  readonly ways: readonly {
+    readonly shift: number;
+    readonly picks: readonly { readonly options: readonly Option[]; readonly choice: Int16Array }[];
+  }[];
+};
 
 export interface Filled {
   /** By steps at most: the greatest value, or minus infinity where what is required does not fit. */
@@ -65,7 +75,12 @@ export interface Filled {
  * one option, and of each cluster one set of warm-ups. A set of warm-ups is paid first; then only options that need no
  * other are taken. Going through every set and every option, it is exact for whole steps.
  */
-export function fill(clusters: readonly Cluster[], open: ReadonlyMap<Component, readonly Option[]>, steps: number, traced: boolean): Filled {
+export function fill(
+  clusters: readonly Cluster[],
+  open: ReadonlyMap<Component, readonly Option[]>,
+  steps: number,
+  traced: boolean,
+): Filled {
   let best = new Float64Array(steps + 1);
   const traces: Trace[] = [];
   for (const cluster of clusters) {

@@ -18,7 +18,12 @@ export class Worth {
   private readonly entries: (Entry | undefined)[] = [];
   private readonly openBy = new Map<Component, Map<string, { readonly options: readonly Option[]; readonly slopes: readonly Slope[] }>>();
 
-  constructor(private readonly sets: ReachedSets, private readonly components: readonly Component[], private readonly clusters: readonly Cluster[], private readonly total: number) {}
+  constructor(
+    private readonly sets: ReachedSets,
+    private readonly components: readonly Component[],
+    private readonly clusters: readonly Cluster[],
+    private readonly total: number,
+  ) {}
 
   /** No choice within so many steps is worth more: parts of options may be taken, and warm-ups are free. */
   atMost(reached: number, steps: number): number {

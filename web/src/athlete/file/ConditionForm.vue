@@ -3,7 +3,14 @@ import Button from 'ant-design-vue/es/button';
 import Joi from 'joi';
 import { computed, reactive, ref } from 'vue';
 import { bellyIn, endIn, MOVEMENTS, MUSCLES, type Movement, type Muscle, type Region } from '@pace-bend/core/body';
-import { CONDITIONS, conditionFacts, stillProtected, type ConditionCode, type ConditionFields, type WrittenLimit } from '@pace-bend/core/caution';
+import {
+  CONDITIONS,
+  conditionFacts,
+  stillProtected,
+  type ConditionCode,
+  type ConditionFields,
+  type WrittenLimit,
+} from '@pace-bend/core/caution';
 import { isDay, LIMITS, type Condition } from '@pace-bend/core/record';
 import PickOne from '../../parts/PickOne.vue';
 import { useAction } from '../../parts/useAction.ts';
@@ -19,43 +26,115 @@ const practice = usePractice();
 
 const was = props.condition;
 const fields = reactive({
-  code: was?.code as ConditionCode | undefined, region: (was?.region ?? undefined) as Region | undefined, side: (was?.side ?? 'none') as 'left' | 'right' | 'both' | 'none', onset: was?.onset ?? '', surgeryOn: was?.surgeryOn ?? '', muscle: (was?.muscle ?? 'none') as Muscle | 'none', grade: String(was?.grade ?? 0) as '0' | '1' | '2' | '3',
-  words: was?.words ?? '', resolvedOn: was?.resolvedOn ?? '', cleared: Boolean(was?.clearance), by: was?.clearance?.by ?? '', on: was?.clearance?.on ?? practice.today, text: was?.clearance?.text ?? '',
+  code: was?.code as ConditionCode | undefined,
+  region: (was?.region ?? undefined) as Region | undefined,
+  side: (was?.side ?? 'none') as 'left' | 'right' | 'both' | 'none',
+  onset: was?.onset ?? '',
+  surgeryOn: was?.surgeryOn ?? '',
+  muscle: (was?.muscle ?? 'none') as Muscle | 'none',
+  grade: String(was?.grade ?? 0) as '0' | '1' | '2' | '3',
+  words: was?.words ?? '',
+  resolvedOn: was?.resolvedOn ?? '',
+  cleared: Boolean(was?.clearance),
+  by: was?.clearance?.by ?? '',
+  on: was?.clearance?.on ?? practice.today,
+  text: was?.clearance?.text ?? '',
 });
-const limits = ref<{ kind: WrittenLimit['kind']; movement: Movement; number: string }[]>((was?.clearance?.limits ?? []).map((limit) => ({
-  kind: limit.kind, movement: limit.kind === 'bend' ? limit.movement : 'knee flexion', number: String(limit.kind === 'bend' ? limit.deg : limit.kind === 'effort' ? limit.pct : limit.score),
-})));
+const limits = ref<{ kind: WrittenLimit['kind']; movement: Movement; number: string }[]>(
+  (was?.clearance?.limits ?? []).map((limit) => ({
+    kind: limit.kind,
+    movement: limit.kind === 'bend' ? limit.movement : 'knee flexion',
+    number: String(limit.kind === 'bend' ? limit.deg : limit.kind === 'effort' ? limit.pct : limit.score),
+  })),
+);
 const tried = ref(false);
 const { busy, problem, run } = useAction();
 
 const facts = computed(() => (fields.code ? conditionFacts(fields.code) : null));
-const GROUPS = [...new Set(CONDITIONS.map((each) => each.group))].map((group) => ({ label: group[0]!.toUpperCase() + group.slice(1), options: CONDITIONS.filter((each) => each.group === group).map((each) => ({ value: each.code, label: `${each.name} (${each.synonyms.join(', ')})` })) }));
-const KINDS = [{ value: 'bend', label: 'movement to' }, { value: 'effort', label: 'effort to' }, { value: 'ceiling', label: 'discomfort to' }] as const;
+const GROUPS = [...new Set(CONDITIONS.map((each) => each.group))].map((group) => ({
+  label: group[0]!.toUpperCase() + group.slice(1),
+  options: CONDITIONS.filter((each) => each.group === group).map((each) => ({
+    value: each.code,
+    label: `${each.name} (${each.synonyms.join(', ')})`,
+  })),
+}));
+const KINDS = [
+  { value: 'bend', label: 'movement to' },
+  { value: 'effort', label: 'effort to' },
+  { value: 'ceiling', label: 'discomfort to' },
+] as const;
 /** Muscles that lie or end in the region chosen come first. */
 const muscleChoices = computed(() => {
   const here = fields.region ? [...bellyIn(fields.region), ...endIn(fields.region)] : [];
   const sorted = [...MUSCLES].sort((a, b) => Number(here.includes(b.id)) - Number(here.includes(a.id)));
-  return [{ value: 'none' as const, label: 'not known: all that lie there' }, ...sorted.map((each) => ({ value: each.id, label: each.name }))];
+  return [
+    { value: 'none' as const, label: 'not known: all that lie there' },
+    ...sorted.map((each) => ({ value: each.id, label: each.name })),
+  ];
 });
-const GRADES = [{ value: '0', label: 'not graded' }, { value: '1', label: '1: mild' }, { value: '2', label: '2: partial tear' }, { value: '3', label: '3: complete tear' }] as const;
+const GRADES = [
+  { value: '0', label: 'not graded' },
+  { value: '1', label: '1: mild' },
+  { value: '2', label: '2: partial tear' },
+  { value: '3', label: '3: complete tear' },
+] as const;
 const MOVES = MOVEMENTS.map((movement) => ({ value: movement, label: movement }));
 const UNIT = { bend: '°', effort: '%', ceiling: 'of 10' } as const;
 const MOST = { bend: 200, effort: 100, ceiling: 10 } as const;
 
-const day = (value: string, helpers: Joi.CustomHelpers) => (value === '' ? value : !isDay(value) ? helpers.message({ custom: 'A day is written YYYY-MM-DD.' }) : value > practice.today ? helpers.message({ custom: 'This day lies in the future.' }) : value);
+const day = (value: string, helpers: Joi.CustomHelpers) =>
+  value === ''
+    ? value
+    : !isDay(value)
+      ? helpers.message({ custom: 'A day is written YYYY-MM-DD.' })
+      : value > practice.today
+        ? helpers.message({ custom: 'This day lies in the future.' })
+        : value;
 const anyDay = Joi.string().allow('').custom(day);
 const schema = Joi.object({
   code: Joi.string().required().messages({ '*': 'Choose the condition.' }),
-  region: Joi.when('needsRegion', { is: true, then: Joi.string().required().messages({ '*': 'Choose where it is.' }), otherwise: Joi.any() }),
-  onset: anyDay, surgeryOn: anyDay,
-  resolvedOn: anyDay.custom((value: string, helpers) => (value !== '' && fields.code && stillProtected(sent(), practice.today) ? helpers.message({ custom: 'Within a year of an operation “over” needs the go-ahead in writing.' }) : value)),
-  by: Joi.when('cleared', { is: true, then: Joi.string().trim().min(1).required().messages({ '*': 'Who cleared it.' }), otherwise: Joi.any() }),
-  on: Joi.when('cleared', { is: true, then: Joi.string().required().custom(day).messages({ 'string.empty': 'The day it was written.' }), otherwise: Joi.any() }),
-}).unknown().custom((value: typeof fields, helpers) => (value.cleared && value.surgeryOn !== '' && value.on < value.surgeryOn ? helpers.error('any.custom') : value)).messages({ 'any.custom': 'A go-ahead is given after the operation.' });
-const wrong = computed<Record<string, string>>(() => (tried.value ? Object.fromEntries((schema.validate({ ...fields, needsRegion: facts.value?.chooseRegion === true }, { abortEarly: false }).error?.details ?? []).map((detail) => [String(detail.path[0] ?? 'on'), detail.message])) : {}));
+  region: Joi.when('needsRegion', {
+    is: true,
+    then: Joi.string().required().messages({ '*': 'Choose where it is.' }),
+    otherwise: Joi.any(),
+  }),
+  onset: anyDay,
+  surgeryOn: anyDay,
+  resolvedOn: anyDay.custom((value: string, helpers) =>
+    value !== '' && fields.code && stillProtected(sent(), practice.today)
+      ? helpers.message({ custom: 'Within a year of an operation “over” needs the go-ahead in writing.' })
+      : value,
+  ),
+  by: Joi.when('cleared', {
+    is: true,
+    then: Joi.string().trim().min(1).required().messages({ '*': 'Who cleared it.' }),
+    otherwise: Joi.any(),
+  }),
+  on: Joi.when('cleared', {
+    is: true,
+    then: Joi.string().required().custom(day).messages({ 'string.empty': 'The day it was written.' }),
+    otherwise: Joi.any(),
+  }),
+})
+  .unknown()
+  .custom((value: typeof fields, helpers) =>
+    value.cleared && value.surgeryOn !== '' && value.on < value.surgeryOn ? helpers.error('any.custom') : value,
+  )
+  .messages({ 'any.custom': 'A go-ahead is given after the operation.' });
+const wrong = computed<Record<string, string>>(() =>
+  tried.value
+    ? Object.fromEntries(
+        (schema.validate({ ...fields, needsRegion: facts.value?.chooseRegion === true }, { abortEarly: false }).error?.details ?? []).map(
+          (detail) => [String(detail.path[0] ?? 'on'), detail.message],
+        ),
+      )
+    : {},
+);
 const limitWrong = (limit: { kind: WrittenLimit['kind']; number: string }) => {
   const value = Number(limit.number.replace(',', '.'));
-  return limit.number.trim() !== '' && value >= 0 && value <= MOST[limit.kind] && (limit.kind !== 'ceiling' || Number.isInteger(value)) ? null : `0 to ${MOST[limit.kind]}.`;
+  return limit.number.trim() !== '' && value >= 0 && value <= MOST[limit.kind] && (limit.kind !== 'ceiling' || Number.isInteger(value))
+    ? null
+    : `0 to ${MOST[limit.kind]}.`;
 };
 
 function written(): WrittenLimit[] {
@@ -69,9 +148,15 @@ function written(): WrittenLimit[] {
 function sent(): ConditionFields {
   const coded = facts.value!;
   return {
-    code: fields.code!, region: coded.chooseRegion ? fields.region ?? null : null, side: coded.sided && fields.side !== 'none' ? fields.side : null, onset: fields.onset || null,
-    surgeryOn: coded.surgery ? fields.surgeryOn || null : null, muscle: coded.ofMuscle && fields.muscle !== 'none' ? fields.muscle : null, grade: coded.ofMuscle && fields.grade !== '0' ? (Number(fields.grade) as 1 | 2 | 3) : null,
-    words: fields.words.trim(), resolvedOn: fields.resolvedOn || null,
+    code: fields.code!,
+    region: coded.chooseRegion ? (fields.region ?? null) : null,
+    side: coded.sided && fields.side !== 'none' ? fields.side : null,
+    onset: fields.onset || null,
+    surgeryOn: coded.surgery ? fields.surgeryOn || null : null,
+    muscle: coded.ofMuscle && fields.muscle !== 'none' ? fields.muscle : null,
+    grade: coded.ofMuscle && fields.grade !== '0' ? (Number(fields.grade) as 1 | 2 | 3) : null,
+    words: fields.words.trim(),
+    resolvedOn: fields.resolvedOn || null,
     clearance: fields.cleared ? { by: fields.by.trim(), on: fields.on, text: fields.text.trim(), limits: written() } : null,
   };
 }
@@ -88,71 +173,212 @@ async function keep(): Promise<void> {
   <form class="fields form" novalidate @submit.prevent="keep">
     <div class="field">
       <label for="condition-code">Condition</label>
-      <PickOne input-id="condition-code" label="Condition" search :value="fields.code" :options="GROUPS" placeholder="Type a word: knee, torn, dizzy, rash …" @change="(code) => { fields.code = code; }" />
+      <PickOne
+        input-id="condition-code"
+        label="Condition"
+        search
+        :value="fields.code"
+        :options="GROUPS"
+        placeholder="Type a word: knee, torn, dizzy, rash …"
+        @change="
+          (code) => {
+            fields.code = code;
+          }
+        "
+      />
       <p v-if="wrong.code" class="wrong" role="alert">{{ wrong.code }}</p>
     </div>
     <div v-if="facts" class="pair">
       <div v-if="facts.chooseRegion" class="field">
         <label for="condition-region">Where</label>
-        <PickOne input-id="condition-region" label="Where" search :value="fields.region" :options="REGION_CHOICES" placeholder="Region" @change="(region) => { fields.region = region; }" />
+        <PickOne
+          input-id="condition-region"
+          label="Where"
+          search
+          :value="fields.region"
+          :options="REGION_CHOICES"
+          placeholder="Region"
+          @change="
+            (region) => {
+              fields.region = region;
+            }
+          "
+        />
         <p v-if="wrong.region" class="wrong" role="alert">{{ wrong.region }}</p>
       </div>
       <div v-if="facts.sided" class="field">
         <label for="condition-side">Side</label>
-        <PickOne input-id="condition-side" label="Side" :value="fields.side" :options="BODY_SIDES" @change="(side) => { fields.side = side; }" />
+        <PickOne
+          input-id="condition-side"
+          label="Side"
+          :value="fields.side"
+          :options="BODY_SIDES"
+          @change="
+            (side) => {
+              fields.side = side;
+            }
+          "
+        />
       </div>
       <div v-if="facts.surgery" class="field">
         <label for="condition-surgery">Operated on</label>
-        <input id="condition-surgery" v-model="fields.surgeryOn" class="input" placeholder="YYYY-MM-DD" maxlength="10" :aria-invalid="wrong.surgeryOn ? 'true' : undefined">
+        <input
+          id="condition-surgery"
+          v-model="fields.surgeryOn"
+          class="input"
+          placeholder="YYYY-MM-DD"
+          maxlength="10"
+          :aria-invalid="wrong.surgeryOn ? 'true' : undefined"
+        />
         <p v-if="wrong.surgeryOn" class="wrong" role="alert">{{ wrong.surgeryOn }}</p>
       </div>
       <template v-if="facts.ofMuscle">
         <div class="field">
           <label for="condition-muscle">Muscle</label>
-          <PickOne input-id="condition-muscle" label="Muscle" search :value="fields.muscle" :options="muscleChoices" @change="(muscle) => { fields.muscle = muscle; }" />
+          <PickOne
+            input-id="condition-muscle"
+            label="Muscle"
+            search
+            :value="fields.muscle"
+            :options="muscleChoices"
+            @change="
+              (muscle) => {
+                fields.muscle = muscle;
+              }
+            "
+          />
         </div>
         <div class="field">
           <label for="condition-grade">Grade</label>
-          <PickOne input-id="condition-grade" label="Grade" :value="fields.grade" :options="GRADES" @change="(grade) => { fields.grade = grade; }" />
+          <PickOne
+            input-id="condition-grade"
+            label="Grade"
+            :value="fields.grade"
+            :options="GRADES"
+            @change="
+              (grade) => {
+                fields.grade = grade;
+              }
+            "
+          />
         </div>
       </template>
       <div class="field">
         <label for="condition-onset">{{ facts.onsetMeans ? `Since: ${facts.onsetMeans}` : 'Since' }}</label>
-        <input id="condition-onset" v-model="fields.onset" class="input" placeholder="YYYY-MM-DD" maxlength="10" :aria-invalid="wrong.onset ? 'true' : undefined">
+        <input
+          id="condition-onset"
+          v-model="fields.onset"
+          class="input"
+          placeholder="YYYY-MM-DD"
+          maxlength="10"
+          :aria-invalid="wrong.onset ? 'true' : undefined"
+        />
         <p v-if="wrong.onset" class="wrong" role="alert">{{ wrong.onset }}</p>
       </div>
       <div class="field">
         <label for="condition-over">Over since</label>
-        <input id="condition-over" v-model="fields.resolvedOn" class="input" placeholder="still there" maxlength="10" :aria-invalid="wrong.resolvedOn ? 'true' : undefined">
+        <input
+          id="condition-over"
+          v-model="fields.resolvedOn"
+          class="input"
+          placeholder="still there"
+          maxlength="10"
+          :aria-invalid="wrong.resolvedOn ? 'true' : undefined"
+        />
         <p v-if="wrong.resolvedOn" class="wrong" role="alert">{{ wrong.resolvedOn }}</p>
       </div>
     </div>
     <div class="field">
       <label for="condition-words">In words</label>
-      <input id="condition-words" v-model="fields.words" class="input" :maxlength="LIMITS.textLength">
+      <input id="condition-words" v-model="fields.words" class="input" :maxlength="LIMITS.textLength" />
     </div>
-    <label class="check"><input v-model="fields.cleared" type="checkbox"> Cleared in writing by a surgeon, physician or physiotherapist</label>
+    <label class="check"
+      ><input v-model="fields.cleared" type="checkbox" /> Cleared in writing by a surgeon, physician or physiotherapist</label
+    >
     <template v-if="fields.cleared">
       <div class="pair">
-        <div class="field"><label for="clear-by">By</label><input id="clear-by" v-model="fields.by" class="input" :maxlength="LIMITS.lineLength" :aria-invalid="wrong.by ? 'true' : undefined"><p v-if="wrong.by" class="wrong" role="alert">{{ wrong.by }}</p></div>
-        <div class="field"><label for="clear-on">On</label><input id="clear-on" v-model="fields.on" class="input" placeholder="YYYY-MM-DD" maxlength="10" :aria-invalid="wrong.on ? 'true' : undefined"><p v-if="wrong.on" class="wrong" role="alert">{{ wrong.on }}</p></div>
+        <div class="field">
+          <label for="clear-by">By</label
+          ><input
+            id="clear-by"
+            v-model="fields.by"
+            class="input"
+            :maxlength="LIMITS.lineLength"
+            :aria-invalid="wrong.by ? 'true' : undefined"
+          />
+          <p v-if="wrong.by" class="wrong" role="alert">{{ wrong.by }}</p>
+        </div>
+        <div class="field">
+          <label for="clear-on">On</label
+          ><input
+            id="clear-on"
+            v-model="fields.on"
+            class="input"
+            placeholder="YYYY-MM-DD"
+            maxlength="10"
+            :aria-invalid="wrong.on ? 'true' : undefined"
+          />
+          <p v-if="wrong.on" class="wrong" role="alert">{{ wrong.on }}</p>
+        </div>
       </div>
-      <div class="field"><label for="clear-text">As written</label><input id="clear-text" v-model="fields.text" class="input" :maxlength="LIMITS.textLength" placeholder="knee bend to 110°"></div>
+      <div class="field">
+        <label for="clear-text">As written</label
+        ><input id="clear-text" v-model="fields.text" class="input" :maxlength="LIMITS.textLength" placeholder="knee bend to 110°" />
+      </div>
       <div class="field">
         <span class="label">Limits the table keeps</span>
         <div v-for="(limit, i) in limits" :key="i" class="limit">
-          <PickOne :label="`Kind of limit ${i + 1}`" :value="limit.kind" :options="KINDS" @change="(kind) => { limit.kind = kind; }" />
-          <PickOne v-if="limit.kind === 'bend'" :label="`Movement ${i + 1}`" search :value="limit.movement" :options="MOVES" @change="(movement) => { limit.movement = movement; }" />
+          <PickOne
+            :label="`Kind of limit ${i + 1}`"
+            :value="limit.kind"
+            :options="KINDS"
+            @change="
+              (kind) => {
+                limit.kind = kind;
+              }
+            "
+          />
+          <PickOne
+            v-if="limit.kind === 'bend'"
+            :label="`Movement ${i + 1}`"
+            search
+            :value="limit.movement"
+            :options="MOVES"
+            @change="
+              (movement) => {
+                limit.movement = movement;
+              }
+            "
+          />
           <span v-else />
-          <span class="number"><input v-model="limit.number" class="input num" inputmode="decimal" maxlength="5" :aria-label="`Limit ${i + 1}`" :aria-invalid="tried && limitWrong(limit) ? 'true' : undefined"> {{ UNIT[limit.kind] }}</span>
+          <span class="number"
+            ><input
+              v-model="limit.number"
+              class="input num"
+              inputmode="decimal"
+              maxlength="5"
+              :aria-label="`Limit ${i + 1}`"
+              :aria-invalid="tried && limitWrong(limit) ? 'true' : undefined"
+            />
+            {{ UNIT[limit.kind] }}</span
+          >
           <button type="button" class="link small" :aria-label="`Take out limit ${i + 1}`" @click="limits.splice(i, 1)">take out</button>
           <p v-if="tried && limitWrong(limit)" class="wrong" role="alert">{{ limitWrong(limit) }}</p>
         </div>
-        <button v-if="limits.length < 12" type="button" class="link" @click="limits.push({ kind: 'bend', movement: 'knee flexion', number: '' })">Add a limit</button>
+        <button
+          v-if="limits.length < 12"
+          type="button"
+          class="link"
+          @click="limits.push({ kind: 'bend', movement: 'knee flexion', number: '' })"
+        >
+          Add a limit
+        </button>
       </div>
     </template>
     <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
-    <div class="choices"><Button type="primary" html-type="submit" :loading="busy">Keep</Button><Button @click="emit('done')">Leave it</Button></div>
+    <div class="choices">
+      <Button type="primary" html-type="submit" :loading="busy">Keep</Button><Button @click="emit('done')">Leave it</Button>
+    </div>
   </form>
 </template>
 

@@ -25,11 +25,22 @@ const sorted = computed(() => [...props.file.conditions].sort((a, b) => Number(a
       <Button v-if="!readOnly && writing === null" type="primary" @click="writing = 'new'">Add a condition</Button>
     </header>
     <p class="history small">
-      <span v-if="file.athlete.historyOn"><span class="soft">History taken</span> {{ practice.shortDate(`${file.athlete.historyOn}T12:00:00Z`) }}</span>
+      <span v-if="file.athlete.historyOn"
+        ><span class="soft">History taken</span> {{ practice.shortDate(`${file.athlete.historyOn}T12:00:00Z`) }}</span
+      >
       <span v-else class="care">History not taken yet: an empty file says nothing</span>
-      <button v-if="!readOnly && file.athlete.historyOn !== practice.today" type="button" class="link small" @click="store.set({ historyOn: practice.today })">taken today</button>
+      <button
+        v-if="!readOnly && file.athlete.historyOn !== practice.today"
+        type="button"
+        class="link small"
+        @click="store.set({ historyOn: practice.today })"
+      >
+        taken today
+      </button>
     </p>
-    <p v-if="sorted.length === 0 && writing === null" class="soft">Nothing on file. Operations, injuries, joints, spine, nerves, skin: what is written here limits what the plan may do.</p>
+    <p v-if="sorted.length === 0 && writing === null" class="soft">
+      Nothing on file. Operations, injuries, joints, spine, nerves, skin: what is written here limits what the plan may do.
+    </p>
     <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
     <ConditionForm v-if="writing === 'new'" :condition="null" @done="writing = null" />
     <ul class="plain">
@@ -37,12 +48,44 @@ const sorted = computed(() => [...props.file.conditions].sort((a, b) => Number(a
         <ConditionForm v-if="typeof writing === 'object' && writing?.id === condition.id" :condition="condition" @done="writing = null" />
         <template v-else>
           <div>
-            <p><b>{{ conditionWords(condition, practice.today) }}</b></p>
-            <p class="soft small">{{ conditionFacts(condition.code).surgery ? (condition.surgeryOn ? `operated ${condition.surgeryOn}` : 'date not known') : condition.onset ? `since ${condition.onset}` : 'onset not known' }}<template v-if="condition.resolvedOn"> · over since {{ condition.resolvedOn }}</template><template v-if="condition.words"> · {{ condition.words }}</template></p>
-            <p v-if="condition.clearance" class="small"><span class="soft">Cleared by</span> {{ condition.clearance.by }}, {{ condition.clearance.on }}<template v-if="condition.clearance.text">: “{{ condition.clearance.text }}”</template></p>
+            <p>
+              <b>{{ conditionWords(condition, practice.today) }}</b>
+            </p>
+            <p class="soft small">
+              {{
+                conditionFacts(condition.code).surgery
+                  ? condition.surgeryOn
+                    ? `operated ${condition.surgeryOn}`
+                    : 'date not known'
+                  : condition.onset
+                    ? `since ${condition.onset}`
+                    : 'onset not known'
+              }}<template v-if="condition.resolvedOn"> · over since {{ condition.resolvedOn }}</template
+              ><template v-if="condition.words"> · {{ condition.words }}</template>
+            </p>
+            <p v-if="condition.clearance" class="small">
+              <span class="soft">Cleared by</span> {{ condition.clearance.by }}, {{ condition.clearance.on
+              }}<template v-if="condition.clearance.text">: “{{ condition.clearance.text }}”</template>
+            </p>
             <p v-else-if="conditionFacts(condition.code).surgery" class="small care">No clearance on file</p>
           </div>
-          <span v-if="!readOnly" class="choices"><button type="button" class="link small" :aria-label="`Change ${conditionWords(condition, practice.today)}`" @click="writing = condition">change</button><button type="button" class="link small" :aria-label="`Entered by mistake: ${conditionWords(condition, practice.today)}`" @click="run(() => store.withdrawCondition(condition))">entered by mistake</button></span>
+          <span v-if="!readOnly" class="choices"
+            ><button
+              type="button"
+              class="link small"
+              :aria-label="`Change ${conditionWords(condition, practice.today)}`"
+              @click="writing = condition"
+            >
+              change</button
+            ><button
+              type="button"
+              class="link small"
+              :aria-label="`Entered by mistake: ${conditionWords(condition, practice.today)}`"
+              @click="run(() => store.withdrawCondition(condition))"
+            >
+              entered by mistake
+            </button></span
+          >
         </template>
       </li>
     </ul>

@@ -2,12 +2,31 @@
 import { ref, watch } from 'vue';
 
 /** One line of the file: shown as typed, sent up only when it is sound; what is wrong stands beneath. */
-const props = withDefaults(defineProps<{ id: string; label: string; value: string; most: number; check?: (text: string) => string | null; readOnly?: boolean; rows?: number; placeholder?: string; help?: string; unit?: string }>(), { check: () => null, rows: 1, placeholder: '', help: '', unit: '' });
+const props = withDefaults(
+  defineProps<{
+    id: string;
+    label: string;
+    value: string;
+    most: number;
+    check?: (text: string) => string | null;
+    readOnly?: boolean;
+    rows?: number;
+    placeholder?: string;
+    help?: string;
+    unit?: string;
+  }>(),
+  { check: () => null, rows: 1, placeholder: '', help: '', unit: '' },
+);
 const emit = defineEmits<{ change: [value: string] }>();
 
 const text = ref(props.value);
 const wrong = ref<string | null>(null);
-watch(() => props.value, (value) => { if (!wrong.value) text.value = value; });
+watch(
+  () => props.value,
+  (value) => {
+    if (!wrong.value) text.value = value;
+  },
+);
 
 function type(typed: string): void {
   text.value = typed;
@@ -19,9 +38,32 @@ function type(typed: string): void {
 <template>
   <div class="field">
     <label :for="id">{{ label }}</label>
-    <textarea v-if="rows > 1" :id="id" class="textbox" :rows="rows" :value="text" :maxlength="most" :readonly="readOnly" :placeholder="placeholder" @input="type(($event.target as HTMLTextAreaElement).value)" />
+    <textarea
+      v-if="rows > 1"
+      :id="id"
+      class="textbox"
+      :rows="rows"
+      :value="text"
+      :maxlength="most"
+      :readonly="readOnly"
+      :placeholder="placeholder"
+      @input="type(($event.target as HTMLTextAreaElement).value)"
+    />
     <span v-else class="line">
-      <input :id="id" class="input" :class="{ num: unit }" :value="text" :maxlength="most" :readonly="readOnly" :placeholder="placeholder" :inputmode="unit ? 'decimal' : undefined" autocomplete="off" :aria-invalid="wrong ? 'true' : undefined" :aria-describedby="wrong ? `${id}-wrong` : undefined" @input="type(($event.target as HTMLInputElement).value)">
+      <input
+        :id="id"
+        class="input"
+        :class="{ num: unit }"
+        :value="text"
+        :maxlength="most"
+        :readonly="readOnly"
+        :placeholder="placeholder"
+        :inputmode="unit ? 'decimal' : undefined"
+        autocomplete="off"
+        :aria-invalid="wrong ? 'true' : undefined"
+        :aria-describedby="wrong ? `${id}-wrong` : undefined"
+        @input="type(($event.target as HTMLInputElement).value)"
+      />
       <span v-if="unit" class="soft">{{ unit }}</span>
     </span>
     <p v-if="wrong" :id="`${id}-wrong`" class="wrong" role="alert">{{ wrong }}</p>

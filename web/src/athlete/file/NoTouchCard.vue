@@ -35,12 +35,37 @@ async function add(): Promise<void> {
     <h2>Not to be touched</h2>
     <p v-if="file.noTouch.length === 0" class="soft">Nothing named. Ask; the list may grow at any visit.</p>
     <ul class="plain">
-      <li v-for="area in file.noTouch" :key="area.id"><span><b>{{ placeWords(area.region, area.side) }}</b> <span class="soft small">{{ area.words }} · since {{ practice.shortDate(area.since) }}</span></span><button type="button" class="link small" @click="run(() => store.liftNoTouch(area))">lift</button></li>
+      <li v-for="area in file.noTouch" :key="area.id">
+        <span
+          ><b>{{ placeWords(area.region, area.side) }}</b>
+          <span class="soft small">{{ area.words }} · since {{ practice.shortDate(area.since) }}</span></span
+        ><button type="button" class="link small" @click="run(() => store.liftNoTouch(area))">lift</button>
+      </li>
     </ul>
     <form class="add" @submit.prevent="add">
-      <PickOne label="Area not to be touched" :value="region" :options="REGION_CHOICES" search placeholder="Area" @change="(value) => { region = value; }" />
-      <PickOne label="Side of the area" :value="side" :options="BODY_SIDES" @change="(value) => { side = value; }" />
-      <input v-model="words" class="input" aria-label="In their words" placeholder="In their words" :maxlength="LIMITS.aboutLength">
+      <PickOne
+        label="Area not to be touched"
+        :value="region"
+        :options="REGION_CHOICES"
+        search
+        placeholder="Area"
+        @change="
+          (value) => {
+            region = value;
+          }
+        "
+      />
+      <PickOne
+        label="Side of the area"
+        :value="side"
+        :options="BODY_SIDES"
+        @change="
+          (value) => {
+            side = value;
+          }
+        "
+      />
+      <input v-model="words" class="input" aria-label="In their words" placeholder="In their words" :maxlength="LIMITS.aboutLength" />
       <Button html-type="submit">Add</Button>
     </form>
     <p v-if="missing || problem" class="wrong" role="alert">{{ missing ? 'Choose the area first.' : problem!.message }}</p>

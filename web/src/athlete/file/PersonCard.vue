@@ -11,47 +11,149 @@ defineProps<{ athlete: Athlete; squads: readonly string[]; readOnly: boolean }>(
 const store = useAthlete();
 const practice = usePractice();
 
-const SEX = [{ value: 'female', label: 'women' }, { value: 'male', label: 'men' }, { value: 'none', label: 'both bands' }] as const;
-const BOAT = [{ value: 'none', label: 'none' }, { value: 'stroke', label: 'stroke side' }, { value: 'bow', label: 'bow side' }, { value: 'sculls', label: 'sculls' }, { value: 'cox', label: 'cox' }] as const;
-const HANDED = [{ value: 'unknown', label: 'not known' }, { value: 'right', label: 'right' }, { value: 'left', label: 'left' }, { value: 'both', label: 'both' }] as const;
+const SEX = [
+  { value: 'female', label: 'women' },
+  { value: 'male', label: 'men' },
+  { value: 'none', label: 'both bands' },
+] as const;
+const BOAT = [
+  { value: 'none', label: 'none' },
+  { value: 'stroke', label: 'stroke side' },
+  { value: 'bow', label: 'bow side' },
+  { value: 'sculls', label: 'sculls' },
+  { value: 'cox', label: 'cox' },
+] as const;
+const HANDED = [
+  { value: 'unknown', label: 'not known' },
+  { value: 'right', label: 'right' },
+  { value: 'left', label: 'left' },
+  { value: 'both', label: 'both' },
+] as const;
 const AVAILABILITY = (['full', 'limited', 'out'] as const).map((value) => ({ value, label: AVAILABILITY_WORDS[value] }));
 const PICKS = [
-  { id: 'referenceSex', label: 'Reference table', options: SEX }, { id: 'rowing', label: 'Boat and side', options: BOAT },
-  { id: 'hand', label: 'Hand', options: HANDED }, { id: 'foot', label: 'Foot', options: HANDED },
+  { id: 'referenceSex', label: 'Reference table', options: SEX },
+  { id: 'rowing', label: 'Boat and side', options: BOAT },
+  { id: 'hand', label: 'Hand', options: HANDED },
+  { id: 'foot', label: 'Foot', options: HANDED },
 ] as const;
-const nameWrong = (text: string) => (text.trim() === '' ? 'A name is needed.' : text !== text.trim() ? 'No space before or after the name.' : null);
+const nameWrong = (text: string) =>
+  text.trim() === '' ? 'A name is needed.' : text !== text.trim() ? 'No space before or after the name.' : null;
 const set = (fields: Partial<AthleteFields>) => store.set(fields);
 </script>
 
 <template>
   <section class="card fields" aria-label="Person">
-    <h2>Person <span v-if="squads.length > 0" class="soft squads">{{ squads.join(', ') }}</span></h2>
+    <h2>
+      Person <span v-if="squads.length > 0" class="soft squads">{{ squads.join(', ') }}</span>
+    </h2>
     <div class="pair">
-      <FileField id="file-name" label="Name" :value="athlete.name" :most="LIMITS.nameLength" :check="nameWrong" :read-only="readOnly" @change="(name) => set({ name })" />
-      <FileField id="file-birth" label="Birth date" :value="athlete.birthDate" :most="10" :check="(text) => checkBirthDate(text, practice.today)" :read-only="readOnly" placeholder="YYYY-MM-DD" @change="(birthDate) => set({ birthDate })" />
+      <FileField
+        id="file-name"
+        label="Name"
+        :value="athlete.name"
+        :most="LIMITS.nameLength"
+        :check="nameWrong"
+        :read-only="readOnly"
+        @change="(name) => set({ name })"
+      />
+      <FileField
+        id="file-birth"
+        label="Birth date"
+        :value="athlete.birthDate"
+        :most="10"
+        :check="(text) => checkBirthDate(text, practice.today)"
+        :read-only="readOnly"
+        placeholder="YYYY-MM-DD"
+        @change="(birthDate) => set({ birthDate })"
+      />
     </div>
     <div class="pair four">
       <div v-for="pick in PICKS" :key="pick.id" class="field">
         <label :for="`file-${pick.id}`">{{ pick.label }}</label>
-        <PickOne :input-id="`file-${pick.id}`" :label="pick.label" :value="athlete[pick.id]" :options="(pick.options as never)" :disabled="readOnly" @change="(value) => set({ [pick.id]: value })" />
+        <PickOne
+          :input-id="`file-${pick.id}`"
+          :label="pick.label"
+          :value="athlete[pick.id]"
+          :options="pick.options as never"
+          :disabled="readOnly"
+          @change="(value) => set({ [pick.id]: value })"
+        />
       </div>
     </div>
     <div class="pair">
-      <FileField id="file-sport" label="Sport" :value="athlete.sport" :most="LIMITS.lineLength" :read-only="readOnly" @change="(sport) => set({ sport })" />
-      <FileField id="file-role" label="Role" :value="athlete.role" :most="LIMITS.lineLength" :read-only="readOnly" placeholder="Seat, crew" @change="(role) => set({ role })" />
-      <FileField id="file-coach" label="Coach" :value="athlete.coach" :most="LIMITS.lineLength" :read-only="readOnly" @change="(coach) => set({ coach })" />
+      <FileField
+        id="file-sport"
+        label="Sport"
+        :value="athlete.sport"
+        :most="LIMITS.lineLength"
+        :read-only="readOnly"
+        @change="(sport) => set({ sport })"
+      />
+      <FileField
+        id="file-role"
+        label="Role"
+        :value="athlete.role"
+        :most="LIMITS.lineLength"
+        :read-only="readOnly"
+        placeholder="Seat, crew"
+        @change="(role) => set({ role })"
+      />
+      <FileField
+        id="file-coach"
+        label="Coach"
+        :value="athlete.coach"
+        :most="LIMITS.lineLength"
+        :read-only="readOnly"
+        @change="(coach) => set({ coach })"
+      />
     </div>
-    <FileField id="file-about" label="In one line" :value="athlete.about" :most="LIMITS.aboutLength" :read-only="readOnly" placeholder="Seat, build, story: stands beside the name" @change="(about) => set({ about })" />
+    <FileField
+      id="file-about"
+      label="In one line"
+      :value="athlete.about"
+      :most="LIMITS.aboutLength"
+      :read-only="readOnly"
+      placeholder="Seat, build, story: stands beside the name"
+      @change="(about) => set({ about })"
+    />
     <div class="pair">
       <div class="field">
         <span class="label" id="availability-label">Availability, as the coach sees it</span>
         <div class="choices" role="group" aria-labelledby="availability-label">
-          <button v-for="each in AVAILABILITY" :key="each.value" type="button" class="choice" :aria-pressed="athlete.availability === each.value" :disabled="readOnly" @click="set({ availability: each.value, ...(each.value === 'full' ? { availableUntil: null } : {}) })">{{ each.label }}</button>
+          <button
+            v-for="each in AVAILABILITY"
+            :key="each.value"
+            type="button"
+            class="choice"
+            :aria-pressed="athlete.availability === each.value"
+            :disabled="readOnly"
+            @click="set({ availability: each.value, ...(each.value === 'full' ? { availableUntil: null } : {}) })"
+          >
+            {{ each.label }}
+          </button>
         </div>
       </div>
-      <FileField v-if="athlete.availability !== 'full'" id="file-until" label="Until" :value="athlete.availableUntil ?? ''" :most="10" :check="(text) => (text === '' || isDay(text) ? null : 'A day is written YYYY-MM-DD, or left empty.')" :read-only="readOnly" placeholder="YYYY-MM-DD, or open" @change="(text) => set({ availableUntil: text === '' ? null : text })" />
+      <FileField
+        v-if="athlete.availability !== 'full'"
+        id="file-until"
+        label="Until"
+        :value="athlete.availableUntil ?? ''"
+        :most="10"
+        :check="(text) => (text === '' || isDay(text) ? null : 'A day is written YYYY-MM-DD, or left empty.')"
+        :read-only="readOnly"
+        placeholder="YYYY-MM-DD, or open"
+        @change="(text) => set({ availableUntil: text === '' ? null : text })"
+      />
     </div>
-    <FileField id="file-preferences" label="How they like to be worked with" :value="athlete.preferences" :most="LIMITS.textLength" :rows="2" :read-only="readOnly" @change="(preferences) => set({ preferences })" />
+    <FileField
+      id="file-preferences"
+      label="How they like to be worked with"
+      :value="athlete.preferences"
+      :most="LIMITS.textLength"
+      :rows="2"
+      :read-only="readOnly"
+      @change="(preferences) => set({ preferences })"
+    />
   </section>
 </template>
 

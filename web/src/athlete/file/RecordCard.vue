@@ -16,7 +16,7 @@ const typed = ref('');
 /** What was typed is not the name. */
 const other = ref(false);
 const { problem, run } = useAction();
-const wrong = computed(() => (other.value ? 'Type the name exactly as it stands above.' : problem.value?.message ?? ''));
+const wrong = computed(() => (other.value ? 'Type the name exactly as it stands above.' : (problem.value?.message ?? '')));
 
 async function erase(): Promise<void> {
   other.value = typed.value.trim() !== props.athlete.name;
@@ -32,10 +32,13 @@ async function erase(): Promise<void> {
     <template v-if="session.may('DELETE', '/athletes/:id')">
       <button v-if="!erasing" type="button" class="link" @click="erasing = true">Erase this athlete</button>
       <form v-else class="fields" @submit.prevent="erase">
-        <p>Everything goes: file, visits, readings, plans, runs, notes. It cannot be undone. Only the line that it was erased stays in the audit.</p>
+        <p>
+          Everything goes: file, visits, readings, plans, runs, notes. It cannot be undone. Only the line that it was erased stays in the
+          audit.
+        </p>
         <div class="field">
           <label for="erase-name">Type the name to erase: {{ athlete.name }}</label>
-          <input id="erase-name" v-model="typed" class="input" autocomplete="off" :aria-invalid="wrong ? 'true' : undefined">
+          <input id="erase-name" v-model="typed" class="input" autocomplete="off" :aria-invalid="wrong ? 'true' : undefined" />
           <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
         </div>
         <div class="choices"><Button danger html-type="submit">Erase for good</Button><Button @click="erasing = false">Keep</Button></div>

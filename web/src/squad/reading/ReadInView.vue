@@ -35,7 +35,10 @@ function begin(): void {
     busy.value = '';
     table.value = null;
     begin();
-    problem.value = new ApiProblem('not-read', 'The table could not be read: the part of the program that reads it failed. Nothing was written. Choose the file again, or save it as CSV first.');
+    problem.value = new ApiProblem(
+      'not-read',
+      'The table could not be read: the part of the program that reads it failed. Nothing was written. Choose the file again, or save it as CSV first.',
+    );
   };
   worker.onerror = failed;
   worker.onmessageerror = failed;
@@ -95,10 +98,23 @@ async function take(file: File | undefined): Promise<void> {
   ask({ kind: 'file', bytes: await file.arrayBuffer(), today: practice.today });
 }
 
-const setColumn = (field: SquadField, column: string) => ask({ kind: 'again', columns: { ...table.value!.columns, [field]: column === 'none' ? null : Number(column) }, order: table.value!.order, today: practice.today });
+const setColumn = (field: SquadField, column: string) =>
+  ask({
+    kind: 'again',
+    columns: { ...table.value!.columns, [field]: column === 'none' ? null : Number(column) },
+    order: table.value!.order,
+    today: practice.today,
+  });
 const setOrder = (order: DateOrder) => ask({ kind: 'again', columns: table.value!.columns, order, today: practice.today });
-const ORDERS = [{ value: 'ymd', label: 'year month day' }, { value: 'dmy', label: 'day month year' }, { value: 'mdy', label: 'month day year' }] as const;
-const columnChoices = computed(() => [{ value: 'none', label: 'not in the table' }, ...(table.value?.header ?? []).map((heading, i) => ({ value: String(i), label: heading || `column ${i + 1}` }))]);
+const ORDERS = [
+  { value: 'ymd', label: 'year month day' },
+  { value: 'dmy', label: 'day month year' },
+  { value: 'mdy', label: 'month day year' },
+] as const;
+const columnChoices = computed(() => [
+  { value: 'none', label: 'not in the table' },
+  ...(table.value?.header ?? []).map((heading, i) => ({ value: String(i), label: heading || `column ${i + 1}` })),
+]);
 
 const fresh = computed(() => (table.value?.rows ?? []).filter((row) => !here.value.has(personKey(row.name, row.birthDate))));
 const known = computed(() => (table.value?.rows.length ?? 0) - fresh.value.length);
@@ -132,15 +148,32 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
 
 <template>
   <div class="page">
-    <header><h1>Read a squad in</h1><RouterLink to="/squad">Back to the squad</RouterLink><span class="soft" role="status">{{ busy }}</span></header>
-    <ProblemNote v-if="problem" :problem="problem"><ul v-if="problem.errors.length > 1"><li v-for="each in problem.errors.slice(0, 8)" :key="each.path">{{ each.message }}</li></ul></ProblemNote>
-    <p v-if="added !== null" class="done" role="status">{{ added }} {{ added === 1 ? 'athlete' : 'athletes' }} read in. <RouterLink to="/squad">To the squad</RouterLink></p>
+    <header>
+      <h1>Read a squad in</h1>
+      <RouterLink to="/squad">Back to the squad</RouterLink><span class="soft" role="status">{{ busy }}</span>
+    </header>
+    <ProblemNote v-if="problem" :problem="problem"
+      ><ul v-if="problem.errors.length > 1">
+        <li v-for="each in problem.errors.slice(0, 8)" :key="each.path">{{ each.message }}</li>
+      </ul></ProblemNote
+    >
+    <p v-if="added !== null" class="done" role="status">
+      {{ added }} {{ added === 1 ? 'athlete' : 'athletes' }} read in. <RouterLink to="/squad">To the squad</RouterLink>
+    </p>
     <section class="card fields" aria-label="Table">
       <div class="field">
         <label for="squad-file">A table with one athlete a row, name and birth date at least (CSV; commas, semicolons or tabs)</label>
-        <input id="squad-file" type="file" accept=".csv,.tsv,.txt,text/csv" @change="take(($event.target as HTMLInputElement).files?.[0])">
+        <input
+          id="squad-file"
+          type="file"
+          accept=".csv,.tsv,.txt,text/csv"
+          @change="take(($event.target as HTMLInputElement).files?.[0])"
+        />
       </div>
-      <p v-if="table" class="soft small">{{ fileName }}: {{ table.count }} {{ table.count === 1 ? 'row' : 'rows' }}, {{ DELIMITER_WORDS[table.delimiter] ?? 'one column' }}, {{ table.encoding }}. Nothing is written before you say so.</p>
+      <p v-if="table" class="soft small">
+        {{ fileName }}: {{ table.count }} {{ table.count === 1 ? 'row' : 'rows' }}, {{ DELIMITER_WORDS[table.delimiter] ?? 'one column' }},
+        {{ table.encoding }}. Nothing is written before you say so.
+      </p>
     </section>
 
     <template v-if="table">
@@ -149,7 +182,13 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
         <div class="columns">
           <div v-for="field in SQUAD_FIELDS" :key="field.id" class="field">
             <label :for="`column-${field.id}`">{{ field.label }}<span v-if="field.required" class="soft"> needed</span></label>
-            <PickOne :input-id="`column-${field.id}`" :label="`Column for ${field.label}`" :value="table.columns[field.id] === null ? 'none' : String(table.columns[field.id])" :options="columnChoices" @change="(column) => setColumn(field.id, column)" />
+            <PickOne
+              :input-id="`column-${field.id}`"
+              :label="`Column for ${field.label}`"
+              :value="table.columns[field.id] === null ? 'none' : String(table.columns[field.id])"
+              :options="columnChoices"
+              @change="(column) => setColumn(field.id, column)"
+            />
           </div>
           <div class="field">
             <label for="date-order">Dates are written</label>
@@ -159,25 +198,55 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
       </section>
 
       <section class="card fields" aria-label="What will happen">
-        <p><b class="num">{{ fresh.length }}</b> to be added<template v-if="known > 0">, <b class="num">{{ known }}</b> here already and left as they are</template><template v-if="wrongRows > 0">, <b class="num care">{{ wrongRows }}</b> with something wrong</template>.</p>
+        <p>
+          <b class="num">{{ fresh.length }}</b> to be added<template v-if="known > 0"
+            >, <b class="num">{{ known }}</b> here already and left as they are</template
+          ><template v-if="wrongRows > 0"
+            >, <b class="num care">{{ wrongRows }}</b> with something wrong</template
+          >.
+        </p>
         <p v-if="tooMany" class="wrong" role="alert">{{ LIMITS.importRows }} at most at once. Cut the table in parts.</p>
-        <label v-if="wrongRows > 0" class="check"><input v-model="skipWrong" type="checkbox"> Leave the wrong rows out</label>
-        <div><Button type="primary" size="large" :disabled="!mayGo" :loading="busy.startsWith('Writing')" @click="readIn">Read {{ fresh.length }} in</Button></div>
+        <label v-if="wrongRows > 0" class="check"><input v-model="skipWrong" type="checkbox" /> Leave the wrong rows out</label>
+        <div>
+          <Button type="primary" size="large" :disabled="!mayGo" :loading="busy.startsWith('Writing')" @click="readIn"
+            >Read {{ fresh.length }} in</Button
+          >
+        </div>
       </section>
 
       <section v-if="table.problems.length > 0" class="card" aria-label="Wrong rows">
         <h2>Wrong rows</h2>
         <ul class="plain problems">
-          <li v-for="(each, i) in table.problems.slice(0, 200)" :key="i"><span class="num">row {{ each.row }}</span> <span class="soft">{{ SQUAD_FIELDS.find((field) => field.id === each.field)!.label }}</span> {{ each.message }}</li>
+          <li v-for="(each, i) in table.problems.slice(0, 200)" :key="i">
+            <span class="num">row {{ each.row }}</span>
+            <span class="soft">{{ SQUAD_FIELDS.find((field) => field.id === each.field)!.label }}</span> {{ each.message }}
+          </li>
           <li v-if="table.problems.length > 200" class="soft">and {{ table.problems.length - 200 }} more</li>
         </ul>
       </section>
 
       <section v-if="fresh.length > 0" class="card preview" aria-label="First rows">
         <table class="rows">
-          <caption class="soft small">The first {{ Math.min(SHOWN, fresh.length) }} of {{ fresh.length }}, as they will be written</caption>
-          <thead><tr><th v-for="field in SQUAD_FIELDS" :key="field.id" scope="col">{{ field.label }}</th></tr></thead>
-          <tbody><tr v-for="row in fresh.slice(0, SHOWN)" :key="row.row"><td v-for="field in SQUAD_FIELDS" :key="field.id">{{ field.id === 'squads' ? row.squads.join(', ') : row[field.id] }}</td></tr></tbody>
+          <caption class="soft small">
+            The first
+            {{
+              Math.min(SHOWN, fresh.length)
+            }}
+            of
+            {{
+              fresh.length
+            }}, as they will be written
+          </caption>
+          <thead>
+            <tr>
+              <th v-for="field in SQUAD_FIELDS" :key="field.id" scope="col">{{ field.label }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in fresh.slice(0, SHOWN)" :key="row.row">
+              <td v-for="field in SQUAD_FIELDS" :key="field.id">{{ field.id === 'squads' ? row.squads.join(', ') : row[field.id] }}</td>
+            </tr>
+          </tbody>
         </table>
       </section>
     </template>

@@ -1,6 +1,7 @@
 import { decodeTable } from './decode.ts';
 
-const bytes = (...parts: (string | number[])[]) => new Uint8Array(parts.flatMap((part) => (typeof part === 'string' ? [...new TextEncoder().encode(part)] : part)));
+const bytes = (...parts: (string | number[])[]) =>
+  new Uint8Array(parts.flatMap((part) => (typeof part === 'string' ? [...new TextEncoder().encode(part)] : part)));
 
 test('UTF-8 with and without a mark, UTF-16 both ways, and the old western encoding', () => {
   expect(decodeTable(bytes('Zoë;Łukasz'))).toEqual({ text: 'Zoë;Łukasz', encoding: 'UTF-8' });

@@ -1,4 +1,14 @@
-import { guessDateOrder, matchColumns, readSquad, readTable, type ColumnMatch, type DateOrder, type RawTable, type RowProblem, type SquadRow } from '@pace-bend/core/exchange';
+import {
+  guessDateOrder,
+  matchColumns,
+  readSquad,
+  readTable,
+  type ColumnMatch,
+  type DateOrder,
+  type RawTable,
+  type RowProblem,
+  type SquadRow,
+} from '@pace-bend/core/exchange';
 import { decodeTable, type Decoded } from './decode.ts';
 
 /** Reads a squad's table away from the screen: a file first, then again whenever a column or the date order is changed. */
@@ -31,5 +41,13 @@ self.onmessage = ({ data }: MessageEvent<SquadQuestion>) => {
     columns = matchColumns(table.header);
     order = guessDateOrder(columns.birthDate === null ? [] : table.rows.map((row) => row[columns.birthDate!] ?? ''));
   } else ({ columns, order } = data);
-  self.postMessage({ header: table.header, delimiter: table.delimiter, encoding, count: table.rows.length, columns, order, ...readSquad(table, columns, order, data.today) } satisfies SquadAnswer);
+  self.postMessage({
+    header: table.header,
+    delimiter: table.delimiter,
+    encoding,
+    count: table.rows.length,
+    columns,
+    order,
+    ...readSquad(table, columns, order, data.today),
+  } satisfies SquadAnswer);
 };

@@ -16,14 +16,29 @@ const isOrder = (motionId: string) => typeof props.order === 'object' && props.o
       <tr>
         <th scope="col" class="who"><button type="button" class="head" @click="$emit('order', 'name')">Athlete</button></th>
         <th v-for="motion in motions" :key="motion.id" scope="col" :aria-sort="isOrder(motion.id) ? 'descending' : undefined">
-          <button type="button" class="head" :class="{ on: isOrder(motion.id) }" :title="`${motion.name}, ${motion.testPosition}: shortest first`" @click="$emit('order', { motionId: motion.id })"><PosedFigure :motion="motion" :size="40" :shape="1.4" decorative /><span>{{ motion.name }}</span><span class="soft position">{{ motion.testPosition }}</span></button>
+          <button
+            type="button"
+            class="head"
+            :class="{ on: isOrder(motion.id) }"
+            :title="`${motion.name}, ${motion.testPosition}: shortest first`"
+            @click="$emit('order', { motionId: motion.id })"
+          >
+            <PosedFigure :motion="motion" :size="40" :shape="1.4" decorative /><span>{{ motion.name }}</span
+            ><span class="soft position">{{ motion.testPosition }}</span>
+          </button>
         </th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="row in rows" :key="row.id">
-        <th scope="row" class="who"><RouterLink :to="`/athlete/${row.id}`" :title="row.name">{{ row.name }}</RouterLink></th>
-        <td v-for="motion in motions" :key="motion.id"><StripPair v-if="row.cells.get(motion.id)" :cell="row.cells.get(motion.id)!" /><span v-else class="soft" aria-label="not read">·</span></td>
+        <th scope="row" class="who">
+          <RouterLink :to="`/athlete/${row.id}`" :title="row.name">{{ row.name }}</RouterLink>
+        </th>
+        <td v-for="motion in motions" :key="motion.id">
+          <StripPair v-if="row.cells.get(motion.id)" :cell="row.cells.get(motion.id)!" /><span v-else class="soft" aria-label="not read"
+            >·</span
+          >
+        </td>
       </tr>
     </tbody>
   </table>

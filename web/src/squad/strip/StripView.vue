@@ -18,7 +18,7 @@ const squads = ref<readonly Squad[] | null>(null);
 const page = shallowRef<SquadStrip | null>(null);
 const problem = shallowRef<ApiProblem | null>(null);
 const order = ref<StripOrder>('worst');
-const squadId = computed(() => (typeof route.query.squad === 'string' ? route.query.squad : squads.value?.[0]?.id ?? null));
+const squadId = computed(() => (typeof route.query.squad === 'string' ? route.query.squad : (squads.value?.[0]?.id ?? null)));
 
 async function ask<T>(work: () => Promise<T>): Promise<void> {
   problem.value = null;
@@ -29,26 +29,48 @@ async function ask<T>(work: () => Promise<T>): Promise<void> {
     problem.value = error;
   }
 }
-const load = () => ask(async () => {
-  await practice.load();
-  // The largest squad first: that is whom a glance is for.
-  squads.value ??= (await api<{ squads: Squad[] }>('GET', '/squads')).squads.toSorted((a, b) => b.athleteIds.length - a.athleteIds.length);
-  const id = squadId.value;
-  if (!id) return;
-  const found = await api<SquadStrip>('GET', `/squads/${id}/strip`);
-  if (id === squadId.value) page.value = found;
-});
+const load = () =>
+  ask(async () => {
+    await practice.load();
+    // The largest squad first: that is whom a glance is for.
+    squads.value ??= (await api<{ squads: Squad[] }>('GET', '/squads')).squads.toSorted(
+      (a, b) => b.athleteIds.length - a.athleteIds.length,
+    );
+    const id = squadId.value;
+    if (!id) return;
+    const found = await api<SquadStrip>('GET', `/squads/${id}/strip`);
+    if (id === squadId.value) page.value = found;
+  });
 onMounted(load);
-watch(squadId, () => { if (squads.value) void load(); });
+watch(squadId, () => {
+  if (squads.value) void load();
+});
 
 const strip = computed(() => (page.value ? stripOf(page.value, practice.dayOf) : null));
 const rows = computed(() => (strip.value ? sortStrip(strip.value.rows, order.value) : []));
-const ORDERS = [{ value: 'worst', label: 'stiffest first' }, { value: 'changed', label: 'most changed first' }, { value: 'name', label: 'by name' }] as const;
+const ORDERS = [
+  { value: 'worst', label: 'stiffest first' },
+  { value: 'changed', label: 'most changed first' },
+  { value: 'name', label: 'by name' },
+] as const;
 const orderValue = computed(() => (typeof order.value === 'object' ? null : order.value));
 
 /** What really changed since each one's reading before, the largest against its error first. */
-const changes = computed(() => rows.value.flatMap((row) => [...row.cells].flatMap(([motionId, cell]) => cell.changes.map((change) => ({ key: `${row.id}/${motionId}/${change.side}`, id: row.id, name: row.name, motion: motionOf(motionId), ...change }))))
-  .sort((a, b) => Math.abs(b.verdict.gain) / b.verdict.mdc - Math.abs(a.verdict.gain) / a.verdict.mdc));
+const changes = computed(() =>
+  rows.value
+    .flatMap((row) =>
+      [...row.cells].flatMap(([motionId, cell]) =>
+        cell.changes.map((change) => ({
+          key: `${row.id}/${motionId}/${change.side}`,
+          id: row.id,
+          name: row.name,
+          motion: motionOf(motionId),
+          ...change,
+        })),
+      ),
+    )
+    .sort((a, b) => Math.abs(b.verdict.gain) / b.verdict.mdc - Math.abs(a.verdict.gain) / a.verdict.mdc),
+);
 const MOST_CHANGES = 12;
 </script>
 
@@ -56,27 +78,71 @@ const MOST_CHANGES = 12;
   <div class="page">
     <header>
       <h1>Range</h1>
-      <PickOne v-if="squads && squads.length > 0 && squadId" label="Squad" :value="squadId" :options="squads.map((squad) => ({ value: squad.id, label: squad.name }))" @change="(id) => router.replace({ query: { squad: id } })" />
-      <PickOne label="Order" :value="orderValue" placeholder="by one motion" :options="ORDERS" @change="(value) => { order = value; }" />
+      <PickOne
+        v-if="squads && squads.length > 0 && squadId"
+        label="Squad"
+        :value="squadId"
+        :options="squads.map((squad) => ({ value: squad.id, label: squad.name }))"
+        @change="(id) => router.replace({ query: { squad: id } })"
+      />
+      <PickOne
+        label="Order"
+        :value="orderValue"
+        placeholder="by one motion"
+        :options="ORDERS"
+        @change="
+          (value) => {
+            order = value;
+          }
+        "
+      />
       <span class="end"><Button @click="router.push('/squad')">All athletes</Button></span>
     </header>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
-    <p v-else-if="squads && squads.length === 0" class="soft">There is no squad yet. Make one on the squad’s page, and its range stands here at a glance.</p>
+    <p v-else-if="squads && squads.length === 0" class="soft">
+      There is no squad yet. Make one on the squad’s page, and its range stands here at a glance.
+    </p>
     <template v-else-if="strip">
       <section class="card changed" aria-label="What changed">
         <h2>What changed</h2>
         <p v-if="changes.length === 0" class="soft small">Nothing beyond the measuring error since the readings before.</p>
         <ul v-else class="small">
-          <li v-for="each in changes.slice(0, MOST_CHANGES)" :key="each.key"><RouterLink :to="{ path: `/athlete/${each.id}`, query: { motion: each.motion.id } }"><b>{{ each.name }}</b></RouterLink> {{ each.motion.name.toLowerCase() }}{{ each.side === 'midline' ? '' : `, ${each.side}` }} <span :class="{ low: each.verdict.gain < 0 }">{{ each.verdict.words.split(',')[0] }}</span></li>
+          <li v-for="each in changes.slice(0, MOST_CHANGES)" :key="each.key">
+            <RouterLink :to="{ path: `/athlete/${each.id}`, query: { motion: each.motion.id } }"
+              ><b>{{ each.name }}</b></RouterLink
+            >
+            {{ each.motion.name.toLowerCase() }}{{ each.side === 'midline' ? '' : `, ${each.side}` }}
+            <span :class="{ low: each.verdict.gain < 0 }">{{ each.verdict.words.split(',')[0] }}</span>
+          </li>
           <li v-if="changes.length > MOST_CHANGES" class="soft">and {{ changes.length - MOST_CHANGES }} more</li>
         </ul>
       </section>
       <section class="card strip" aria-label="Squad strip" tabindex="0">
         <p v-if="rows.length === 0" class="soft empty">Nobody is in this squad yet.</p>
         <p v-else-if="strip.motions.length === 0" class="soft empty">Nobody in this squad was measured yet.</p>
-        <StripTable v-else :motions="strip.motions" :rows="rows" :order="order" @order="(next) => { order = next; }" />
+        <StripTable
+          v-else
+          :motions="strip.motions"
+          :rows="rows"
+          :order="order"
+          @order="
+            (next) => {
+              order = next;
+            }
+          "
+        />
       </section>
-      <p class="legend small soft"><span>needle: latest reading; clay when short</span><span><svg width="22" height="9" aria-hidden="true"><rect width="22" height="9" class="band" /></svg> reference</span><span><svg width="12" height="9" aria-hidden="true"><path d="M1 9L6 1L11 9Z" class="up" /></svg> a real gain since the reading before</span><span><svg width="12" height="9" aria-hidden="true"><path d="M1 1L6 9L11 1Z" class="down" /></svg> a real loss</span></p>
+      <p class="legend small soft">
+        <span>needle: latest reading; clay when short</span
+        ><span
+          ><svg width="22" height="9" aria-hidden="true"><rect width="22" height="9" class="band" /></svg> reference</span
+        ><span
+          ><svg width="12" height="9" aria-hidden="true"><path d="M1 9L6 1L11 9Z" class="up" /></svg> a real gain since the reading
+          before</span
+        ><span
+          ><svg width="12" height="9" aria-hidden="true"><path d="M1 1L6 9L11 1Z" class="down" /></svg> a real loss</span
+        >
+      </p>
     </template>
     <p v-else class="soft">Opening the squad …</p>
   </div>

@@ -42,7 +42,11 @@ function less(by: number): void {
 
 function toggleArea(area: ConsentArea): void {
   const agreed = consent.value ?? [];
-  visit.setArrive({ consent: agreed.includes(area) ? agreed.filter((each) => each !== area) : CONSENT_AREAS.map((each) => each.id).filter((each) => each === area || agreed.includes(each)) });
+  visit.setArrive({
+    consent: agreed.includes(area)
+      ? agreed.filter((each) => each !== area)
+      : CONSENT_AREAS.map((each) => each.id).filter((each) => each === area || agreed.includes(each)),
+  });
 }
 
 function sameAsLast(): void {
@@ -64,7 +68,10 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
   <div class="arrive">
     <div class="main">
       <StopNotice v-if="visit.stops.length > 0 && !visit.finished" at-arrive />
-      <p v-if="last?.lookFirst" class="look"><span class="soft">Look at first.</span> <b>{{ last.lookFirst }}</b> <span class="soft small">left {{ practice.shortDate(last.startsAt) }}</span></p>
+      <p v-if="last?.lookFirst" class="look">
+        <span class="soft">Look at first.</span> <b>{{ last.lookFirst }}</b>
+        <span class="soft small">left {{ practice.shortDate(last.startsAt) }}</span>
+      </p>
       <ComplaintCard />
       <StopQuestions ref="questions" />
     </div>
@@ -74,32 +81,79 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         <h2>Minutes available today</h2>
         <div class="minutes">
           <Button :disabled="visit.finished" aria-label="−5: five minutes less" @click="less(-5)">−5</Button>
-          <input class="num" inputmode="numeric" aria-label="Minutes available" :aria-invalid="minutesWrong ? 'true' : undefined" aria-describedby="minutes-wrong" :value="minutesText" :readonly="visit.finished" maxlength="4" @input="setMinutes(($event.target as HTMLInputElement).value)">
+          <input
+            class="num"
+            inputmode="numeric"
+            aria-label="Minutes available"
+            :aria-invalid="minutesWrong ? 'true' : undefined"
+            aria-describedby="minutes-wrong"
+            :value="minutesText"
+            :readonly="visit.finished"
+            maxlength="4"
+            @input="setMinutes(($event.target as HTMLInputElement).value)"
+          />
           <Button :disabled="visit.finished" aria-label="+5: five minutes more" @click="less(5)">+5</Button>
-          <span class="soft small">booked {{ file.visit.minutes }}<br>{{ practice.timeOfDay(file.visit.startsAt) }}</span>
+          <span class="soft small">booked {{ file.visit.minutes }}<br />{{ practice.timeOfDay(file.visit.startsAt) }}</span>
         </div>
         <p v-if="minutesWrong" id="minutes-wrong" class="wrong" role="alert">{{ minutesWrong }}</p>
       </section>
       <section class="card" aria-label="Consent">
         <h2>May be touched today</h2>
-        <p class="soft small">{{ consent === null ? (file.visit.consentWord ? `Not asked, because: ${file.visit.consentWord}` : 'Not asked yet') : `${consent.length} of ${CONSENT_AREAS.length} areas agreed` }}</p>
+        <p class="soft small">
+          {{
+            consent === null
+              ? file.visit.consentWord
+                ? `Not asked, because: ${file.visit.consentWord}`
+                : 'Not asked yet'
+              : `${consent.length} of ${CONSENT_AREAS.length} areas agreed`
+          }}
+        </p>
         <div class="choices">
-          <button v-for="area in CONSENT_AREAS" :key="area.id" type="button" class="choice area" :aria-pressed="consent?.includes(area.id) ?? false" :disabled="visit.finished" @click="toggleArea(area.id)">{{ area.name }}</button>
+          <button
+            v-for="area in CONSENT_AREAS"
+            :key="area.id"
+            type="button"
+            class="choice area"
+            :aria-pressed="consent?.includes(area.id) ?? false"
+            :disabled="visit.finished"
+            @click="toggleArea(area.id)"
+          >
+            {{ area.name }}
+          </button>
         </div>
-        <button v-if="last?.consent && !visit.finished" type="button" class="link" @click="sameAsLast">Same as last time <span class="key">S</span></button>
-        <NotAsked v-if="consent === null && file.visit.consentWord === '' && !visit.finished" what="consent" @keep="(word) => visit.setArrive({ consentWord: word })" />
+        <button v-if="last?.consent && !visit.finished" type="button" class="link" @click="sameAsLast">
+          Same as last time <span class="key">S</span>
+        </button>
+        <NotAsked
+          v-if="consent === null && file.visit.consentWord === '' && !visit.finished"
+          what="consent"
+          @keep="(word) => visit.setArrive({ consentWord: word })"
+        />
         <p v-if="noTouch.length > 0" class="care small">Never: {{ noTouch.join(', ') }}</p>
       </section>
       <section class="card">
         <h2>Next event</h2>
-        <p v-if="event"><span class="big num">{{ inDays(practice.daysUntil(event.onDate)) }}</span> {{ event.name }}, {{ practice.shortDate(event.onDate) }}</p>
+        <p v-if="event">
+          <span class="big num">{{ inDays(practice.daysUntil(event.onDate)) }}</span> {{ event.name }},
+          {{ practice.shortDate(event.onDate) }}
+        </p>
         <p v-else class="soft">None in the calendar.</p>
         <p class="soft small">
-          <template v-if="last">Last visit {{ practice.shortDate(last.startsAt) }}. <RouterLink :to="`/athlete/${file.athlete.id}`">Range over the visits</RouterLink></template>
+          <template v-if="last"
+            >Last visit {{ practice.shortDate(last.startsAt) }}.
+            <RouterLink :to="`/athlete/${file.athlete.id}`">Range over the visits</RouterLink></template
+          >
           <template v-else>First visit: today’s values become the baseline.</template>
         </p>
       </section>
-      <Button type="primary" size="large" block :disabled="visit.stops.length > 0 && !visit.finished" @click="router.push(`/visit/${visit.id}/measure`)">Measure</Button>
+      <Button
+        type="primary"
+        size="large"
+        block
+        :disabled="visit.stops.length > 0 && !visit.finished"
+        @click="router.push(`/visit/${visit.id}/measure`)"
+        >Measure</Button
+      >
     </aside>
   </div>
 </template>

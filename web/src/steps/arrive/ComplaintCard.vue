@@ -23,22 +23,54 @@ const LINES = [
   <section class="card complaint fields" aria-label="What brings them">
     <div class="field">
       <label for="complaint">What brings them today</label>
-      <textarea id="complaint" class="textbox" :value="now.complaint" :maxlength="LIMITS.complaintLength" :readonly="visit.finished" rows="2" placeholder="In their words: where, when, since when" @input="visit.setArrive({ complaint: ($event.target as HTMLTextAreaElement).value })" />
+      <textarea
+        id="complaint"
+        class="textbox"
+        :value="now.complaint"
+        :maxlength="LIMITS.complaintLength"
+        :readonly="visit.finished"
+        rows="2"
+        placeholder="In their words: where, when, since when"
+        @input="visit.setArrive({ complaint: ($event.target as HTMLTextAreaElement).value })"
+      />
       <p v-if="last?.complaint" class="soft small">Last time: {{ last.complaint }}</p>
     </div>
     <div class="place">
       <div class="field">
         <span class="label">Place</span>
         <span class="pickers">
-          <PickOne :value="now.complaintRegion ?? 'none'" :options="REGIONS" label="Place of the complaint" search :disabled="visit.finished" @change="(value) => visit.setArrive({ complaintRegion: value === 'none' ? null : value as Region })" />
-          <PickOne :value="now.complaintSide ?? 'none'" :options="BODY_SIDES" label="Side of the complaint" :disabled="visit.finished" @change="(value) => visit.setArrive({ complaintSide: value === 'none' ? null : value as BodySide })" />
+          <PickOne
+            :value="now.complaintRegion ?? 'none'"
+            :options="REGIONS"
+            label="Place of the complaint"
+            search
+            :disabled="visit.finished"
+            @change="(value) => visit.setArrive({ complaintRegion: value === 'none' ? null : (value as Region) })"
+          />
+          <PickOne
+            :value="now.complaintSide ?? 'none'"
+            :options="BODY_SIDES"
+            label="Side of the complaint"
+            :disabled="visit.finished"
+            @change="(value) => visit.setArrive({ complaintSide: value === 'none' ? null : (value as BodySide) })"
+          />
         </span>
         <p class="soft small">{{ lastPlace ? `Last time: ${lastPlace}` : '' }}</p>
       </div>
       <div class="field">
         <span id="score-label" class="label">How much, 0 to 10</span>
         <span class="scores" role="group" aria-labelledby="score-label">
-          <button v-for="score in 11" :key="score" type="button" class="choice num" :aria-pressed="now.complaintScore === score - 1" :disabled="visit.finished" @click="visit.setArrive({ complaintScore: now.complaintScore === score - 1 ? null : score - 1 })">{{ score - 1 }}</button>
+          <button
+            v-for="score in 11"
+            :key="score"
+            type="button"
+            class="choice num"
+            :aria-pressed="now.complaintScore === score - 1"
+            :disabled="visit.finished"
+            @click="visit.setArrive({ complaintScore: now.complaintScore === score - 1 ? null : score - 1 })"
+          >
+            {{ score - 1 }}
+          </button>
         </span>
         <p class="soft small">{{ last?.complaintScore != null ? `Last time: ${last.complaintScore}` : '' }}</p>
       </div>
@@ -46,7 +78,15 @@ const LINES = [
     <div class="lines">
       <div v-for="line in LINES" :key="line.id" class="field">
         <label :for="line.id">{{ line.label }}</label>
-        <input :id="line.id" class="input" :value="now[line.id]" :maxlength="line.most" :readonly="visit.finished" :placeholder="line.placeholder" @input="visit.setArrive({ [line.id]: ($event.target as HTMLInputElement).value })">
+        <input
+          :id="line.id"
+          class="input"
+          :value="now[line.id]"
+          :maxlength="line.most"
+          :readonly="visit.finished"
+          :placeholder="line.placeholder"
+          @input="visit.setArrive({ [line.id]: ($event.target as HTMLInputElement).value })"
+        />
         <p class="soft small">{{ last?.[line.id] ? `Last time: ${last[line.id]}` : '' }}</p>
       </div>
     </div>

@@ -30,7 +30,10 @@ function keep(): void {
     <label :for="id" class="small">Not asked, because</label>
     <Input :id="id" v-model:value="word" :maxlength="LIMITS.aboutLength" :status="short ? 'error' : ''" autocomplete="off" />
     <p v-if="short" class="wrong" role="alert">At least {{ LIMITS.reasonLength.min }} letters: they stand in the record.</p>
-    <div class="choices"><Button html-type="submit" type="primary" :loading="busy ?? false">Keep the word</Button><Button @click="open = false">Leave it</Button></div>
+    <div class="choices">
+      <Button html-type="submit" type="primary" :loading="busy ?? false">Keep the word</Button
+      ><Button @click="open = false">Leave it</Button>
+    </div>
   </form>
 </template>
 

@@ -16,13 +16,23 @@ const last = computed(() => visit.file!.answers.findLast((each) => each.notAsked
 const given = (id: QuestionId) => last.value?.answers[id] ?? null;
 const raised = computed(() => STOP_QUESTIONS.filter((question) => ['yes', 'unsure'].includes(given(question.id) ?? 'no')));
 const aside = computed(() => visit.file!.answers.at(-1)?.notAsked ?? null);
-const words = computed(() => (aside.value !== null ? 'Set aside' : last.value === null ? 'Not asked yet' : raised.value.length === 0 ? 'None of these' : `${raised.value.length} raised`));
+const words = computed(() =>
+  aside.value !== null
+    ? 'Set aside'
+    : last.value === null
+      ? 'Not asked yet'
+      : raised.value.length === 0
+        ? 'None of these'
+        : `${raised.value.length} raised`,
+);
 
 const keep = (answers: Partial<Record<QuestionId, 'yes' | 'unsure'>>) => (visit.finished ? undefined : run(() => visit.answer(answers)));
 
 /** Sets one answer and leaves the others as they stand. */
 function set(id: QuestionId, answer: 'yes' | 'unsure'): void {
-  const standing = Object.fromEntries(STOP_QUESTIONS.map((question) => [question.id, given(question.id)]).filter(([, each]) => each === 'yes' || each === 'unsure')) as Partial<Record<QuestionId, 'yes' | 'unsure'>>;
+  const standing = Object.fromEntries(
+    STOP_QUESTIONS.map((question) => [question.id, given(question.id)]).filter(([, each]) => each === 'yes' || each === 'unsure'),
+  ) as Partial<Record<QuestionId, 'yes' | 'unsure'>>;
   if (standing[id] === answer) delete standing[id];
   else standing[id] = answer;
   void keep(standing);
@@ -36,20 +46,46 @@ defineExpose({ allWell: () => keep({}) });
     <header>
       <h2>Stop and refer?</h2>
       <span role="status" class="state" :class="{ raised: raised.length > 0, asked: last }">{{ words }}</span>
-      <span v-if="last" class="soft small">{{ practice.timeOfDay(last.at) }}, {{ last.by }}<template v-if="visit.file!.answers.length > 1"> · asked {{ visit.file!.answers.length }} times, all kept</template></span>
-      <Button v-if="!visit.finished" class="well" type="primary" :loading="busy" @click="keep({})">None of these <span class="key">A</span></Button>
+      <span v-if="last" class="soft small"
+        >{{ practice.timeOfDay(last.at) }}, {{ last.by
+        }}<template v-if="visit.file!.answers.length > 1"> · asked {{ visit.file!.answers.length }} times, all kept</template></span
+      >
+      <Button v-if="!visit.finished" class="well" type="primary" :loading="busy" @click="keep({})"
+        >None of these <span class="key">A</span></Button
+      >
     </header>
     <ul class="plain">
       <li v-for="question in STOP_QUESTIONS" :key="question.id" :class="{ on: ['yes', 'unsure'].includes(given(question.id) ?? 'no') }">
         <span :id="`q-${question.id}`">{{ question.words }}</span>
         <span class="choices" role="group" :aria-labelledby="`q-${question.id}`">
-          <button type="button" class="choice care" :aria-pressed="given(question.id) === 'yes'" :disabled="visit.finished || busy" @click="set(question.id, 'yes')">yes</button>
-          <button type="button" class="choice care" :aria-pressed="given(question.id) === 'unsure'" :disabled="visit.finished || busy" @click="set(question.id, 'unsure')">not sure</button>
+          <button
+            type="button"
+            class="choice care"
+            :aria-pressed="given(question.id) === 'yes'"
+            :disabled="visit.finished || busy"
+            @click="set(question.id, 'yes')"
+          >
+            yes
+          </button>
+          <button
+            type="button"
+            class="choice care"
+            :aria-pressed="given(question.id) === 'unsure'"
+            :disabled="visit.finished || busy"
+            @click="set(question.id, 'unsure')"
+          >
+            not sure
+          </button>
         </span>
       </li>
     </ul>
     <p v-if="aside !== null" class="small"><span class="soft">Not asked, because:</span> {{ aside }}</p>
-    <NotAsked v-else-if="last === null && !visit.finished" what="stop questions" :busy="busy" @keep="(word) => run(() => visit.setQuestionsAside(word))" />
+    <NotAsked
+      v-else-if="last === null && !visit.finished"
+      what="stop questions"
+      :busy="busy"
+      @keep="(word) => run(() => visit.setQuestionsAside(word))"
+    />
     <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
   </section>
 </template>

@@ -22,54 +22,91 @@ const router = useRouter();
 const session = useSession();
 const { problem, run: attempt } = useAction();
 
-const runs = computed(() => visit.file!.runs.filter((run) => run.events.length > 0).map((run) => ({
-  id: run.id,
-  rate: run.clockRate,
-  at: run.startedAt,
-  line: run.line,
-  state: foldRun(run.line, run.events.map((each) => each.event)),
-})));
+const runs = computed(() =>
+  visit
+    .file!.runs.filter((run) => run.events.length > 0)
+    .map((run) => ({
+      id: run.id,
+      rate: run.clockRate,
+      at: run.startedAt,
+      line: run.line,
+      state: foldRun(
+        run.line,
+        run.events.map((each) => each.event),
+      ),
+    })),
+);
 /** What a caution that was set aside had said. */
 const ruleWords = (ruleId: string) => RULES.find((rule) => rule.id === ruleId)?.reason ?? 'a written limit';
 const note = computed(() => visit.file!.note?.text ?? '');
 const mayWrite = computed(() => session.may('PUT', '/visits/:id/note'));
 
-const end = (act: () => Promise<void>) => attempt(async () => {
-  await act();
-  await day.load(day.page?.date);
-});
+const end = (act: () => Promise<void>) =>
+  attempt(async () => {
+    await act();
+    await day.load(day.page?.date);
+  });
 </script>
 
 <template>
   <div class="close">
     <MeasureBoard moment="after">
-      <template #below><section class="card words">
-        <div class="field">
-          <label for="look-first">Next time, look at first</label>
-          <input id="look-first" class="input" :value="visit.file!.visit.lookFirst" :maxlength="LIMITS.aboutLength" :readonly="visit.finished" placeholder="Stands on top when they arrive again" @input="visit.setArrive({ lookFirst: ($event.target as HTMLInputElement).value })">
-        </div>
-        <label v-if="mayWrite" for="note"><h2>Your words</h2></label>
-        <textarea v-if="mayWrite" class="textbox" id="note" rows="3" :value="note" :maxlength="LIMITS.noteLength" :readonly="visit.finished" placeholder="What you saw" @input="visit.setNote(($event.target as HTMLTextAreaElement).value)" />
-        <ProblemNote v-if="problem" :problem="problem" />
-        <Button v-if="!visit.finished" type="primary" size="large" block @click="end(visit.finish)">Finish the visit</Button>
-        <template v-else>
-          <p class="soft">Finished {{ practice.timeOfDay(visit.file!.visit.finishedAt!) }}.</p>
-          <div class="two">
-            <Button @click="end(visit.reopen)">Reopen</Button>
-            <Button type="primary" @click="router.push('/')">The day</Button>
+      <template #below
+        ><section class="card words">
+          <div class="field">
+            <label for="look-first">Next time, look at first</label>
+            <input
+              id="look-first"
+              class="input"
+              :value="visit.file!.visit.lookFirst"
+              :maxlength="LIMITS.aboutLength"
+              :readonly="visit.finished"
+              placeholder="Stands on top when they arrive again"
+              @input="visit.setArrive({ lookFirst: ($event.target as HTMLInputElement).value })"
+            />
           </div>
-        </template>
-      </section></template>
+          <label v-if="mayWrite" for="note"><h2>Your words</h2></label>
+          <textarea
+            v-if="mayWrite"
+            class="textbox"
+            id="note"
+            rows="3"
+            :value="note"
+            :maxlength="LIMITS.noteLength"
+            :readonly="visit.finished"
+            placeholder="What you saw"
+            @input="visit.setNote(($event.target as HTMLTextAreaElement).value)"
+          />
+          <ProblemNote v-if="problem" :problem="problem" />
+          <Button v-if="!visit.finished" type="primary" size="large" block @click="end(visit.finish)">Finish the visit</Button>
+          <template v-else>
+            <p class="soft">Finished {{ practice.timeOfDay(visit.file!.visit.finishedAt!) }}.</p>
+            <div class="two">
+              <Button @click="end(visit.reopen)">Reopen</Button>
+              <Button type="primary" @click="router.push('/')">The day</Button>
+            </div>
+          </template>
+        </section></template
+      >
     </MeasureBoard>
 
     <section class="card" aria-label="What was done">
       <h2>What was done</h2>
       <ul v-if="visit.file!.overrides.length > 0" class="plain aside" aria-label="Cautions set aside">
-        <li v-for="each in visit.file!.overrides" :key="each.id"><span class="level avoid">Set aside</span> {{ motionOf(each.motionId).name }}{{ each.side === 'midline' ? '' : `, ${each.side}` }}: “{{ each.reason }}” <span class="soft small">{{ each.by }}, {{ practice.timeOfDay(each.at) }}; {{ ruleWords(each.ruleId) }}</span></li>
+        <li v-for="each in visit.file!.overrides" :key="each.id">
+          <span class="level avoid">Set aside</span> {{ motionOf(each.motionId).name
+          }}{{ each.side === 'midline' ? '' : `, ${each.side}` }}: “{{ each.reason }}”
+          <span class="soft small">{{ each.by }}, {{ practice.timeOfDay(each.at) }}; {{ ruleWords(each.ruleId) }}</span>
+        </li>
       </ul>
-      <p v-if="runs.length === 0" class="soft">Nothing was run at the table. <RouterLink v-if="!visit.finished" :to="`/visit/${visit.id}/table`">Go to the table</RouterLink></p>
+      <p v-if="runs.length === 0" class="soft">
+        Nothing was run at the table. <RouterLink v-if="!visit.finished" :to="`/visit/${visit.id}/table`">Go to the table</RouterLink>
+      </p>
       <template v-for="(run, i) in runs" :key="run.id">
-        <p v-if="runs.length > 1 || run.rate > 1" class="soft small">Run {{ i + 1 }}, {{ practice.timeOfDay(run.at) }}<template v-if="run.rate > 1">: walked through at ×{{ run.rate }}, not a treatment</template></p>
+        <p v-if="runs.length > 1 || run.rate > 1" class="soft small">
+          Run {{ i + 1 }}, {{ practice.timeOfDay(run.at)
+          }}<template v-if="run.rate > 1">: walked through at ×{{ run.rate }}, not a treatment</template>
+        </p>
         <DoneTable :sides="whatWasDone(run.line, run.state)" :line="run.line" />
       </template>
     </section>

@@ -22,19 +22,50 @@ function remarks(side: SideDone): string {
   <div class="scroll" tabindex="0" role="region" aria-label="Planned and real">
     <table>
       <thead>
-        <tr><th scope="col">Block</th><th scope="col">Side</th><th scope="col">Rounds</th><th scope="col">End range</th><th scope="col">Contraction</th><th scope="col">In all</th><th scope="col">Efforts</th><th scope="col">Discomfort</th><th scope="col">Edge read</th><th scope="col">Remarks</th></tr>
+        <tr>
+          <th scope="col">Block</th>
+          <th scope="col">Side</th>
+          <th scope="col">Rounds</th>
+          <th scope="col">End range</th>
+          <th scope="col">Contraction</th>
+          <th scope="col">In all</th>
+          <th scope="col">Efforts</th>
+          <th scope="col">Discomfort</th>
+          <th scope="col">Edge read</th>
+          <th scope="col">Remarks</th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="side in sides" :key="`${side.blockIndex}/${side.side}`" :class="{ undone: side.real.totalMs === 0 }">
           <th scope="row">{{ side.name }}</th>
           <td>{{ SIDE_WORDS[side.side] }}</td>
-          <td class="num">{{ side.real.rounds }}<span class="of"> of {{ side.planned.rounds }}</span></td>
-          <td class="num">{{ seconds(side.real.endRangeMs) }}<span class="of"> of {{ seconds(side.planned.endRangeMs) }}</span></td>
-          <td class="num"><template v-if="side.planned.contractMs > 0">{{ seconds(side.real.contractMs) }}<span class="of"> of {{ seconds(side.planned.contractMs) }}</span></template><template v-else>–</template></td>
-          <td class="num">{{ formatDuration(side.real.totalMs) }}<span class="of"> of {{ formatDuration(side.planned.totalMs) }}</span></td>
+          <td class="num">
+            {{ side.real.rounds }}<span class="of"> of {{ side.planned.rounds }}</span>
+          </td>
+          <td class="num">
+            {{ seconds(side.real.endRangeMs) }}<span class="of"> of {{ seconds(side.planned.endRangeMs) }}</span>
+          </td>
+          <td class="num">
+            <template v-if="side.planned.contractMs > 0"
+              >{{ seconds(side.real.contractMs) }}<span class="of"> of {{ seconds(side.planned.contractMs) }}</span></template
+            ><template v-else>–</template>
+          </td>
+          <td class="num">
+            {{ formatDuration(side.real.totalMs) }}<span class="of"> of {{ formatDuration(side.planned.totalMs) }}</span>
+          </td>
           <td class="num">{{ side.efforts.length > 0 ? `${side.efforts.join(', ')} %` : '–' }}</td>
           <td class="num">{{ side.discomfort.length > 0 ? side.discomfort.join(', ') : '–' }}</td>
-          <td class="num">{{ side.edges.length > 0 ? side.edges.map((edge) => formatValue(edge.value, line.blocks[side.blockIndex]!.unit, line.blocks[side.blockIndex]!.unit === 'deg' ? 0 : 1)).join(', ') : '–' }}</td>
+          <td class="num">
+            {{
+              side.edges.length > 0
+                ? side.edges
+                    .map((edge) =>
+                      formatValue(edge.value, line.blocks[side.blockIndex]!.unit, line.blocks[side.blockIndex]!.unit === 'deg' ? 0 : 1),
+                    )
+                    .join(', ')
+                : '–'
+            }}
+          </td>
           <td :class="{ care: remarks(side) }">{{ remarks(side) || 'as planned' }}</td>
         </tr>
       </tbody>

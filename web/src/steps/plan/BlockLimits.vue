@@ -8,10 +8,11 @@ import { SIDE_WORDS } from '../../parts/words.ts';
 /** The limits that cautions wrote into the block shown, and what forbids it, by side. */
 const props = defineProps<{ sides: readonly SideCautions[]; motion: Motion }>();
 
-const unit = computed(() => (props.motion.unit === 'deg' ? '°' as const : ' cm' as const));
+const unit = computed(() => (props.motion.unit === 'deg' ? ('°' as const) : (' cm' as const)));
 const said = computed(() => props.sides.filter((side) => side.blocking.length > 0 || anyLimit(side.result.limits)));
 /** Where a limit comes from, each ground once. */
-const grounds = (side: SideCautions) => [...new Set(side.result.cautions.filter((caution) => anyLimit(caution.limits)).map((caution) => caution.because))].join('; ');
+const grounds = (side: SideCautions) =>
+  [...new Set(side.result.cautions.filter((caution) => anyLimit(caution.limits)).map((caution) => caution.because))].join('; ');
 </script>
 
 <template>
@@ -19,7 +20,9 @@ const grounds = (side: SideCautions) => [...new Set(side.result.cautions.filter(
     <h2>Limits</h2>
     <div v-for="side in said" :key="side.side" class="side">
       <template v-if="anyLimit(side.result.limits)">
-        <p><b>{{ SIDE_WORDS[side.side] }}</b> {{ limitWords(side.result.limits, unit).join(', ') }}</p>
+        <p>
+          <b>{{ SIDE_WORDS[side.side] }}</b> {{ limitWords(side.result.limits, unit).join(', ') }}
+        </p>
         <p class="soft small">{{ grounds(side) }}. Written into the line: the table stays inside.</p>
       </template>
       <SetAside v-if="side.blocking.length > 0" :cautions="side.blocking" :motion-id="motion.id" :side="side.readSide" :unit="unit" />

@@ -2,7 +2,19 @@
 import Radio from 'ant-design-vue/es/radio';
 import { computed, ref } from 'vue';
 import { motionOf } from '@pace-bend/core/body';
-import { axisOf, checkNumber, checkRounds, defaultChoices, defaultLists, comesOut, defaultNumbers, fits, type BlockPlan, type Cue, type NumberSpec } from '@pace-bend/core/method';
+import {
+  axisOf,
+  checkNumber,
+  checkRounds,
+  defaultChoices,
+  defaultLists,
+  comesOut,
+  defaultNumbers,
+  fits,
+  type BlockPlan,
+  type Cue,
+  type NumberSpec,
+} from '@pace-bend/core/method';
 import { useShelf } from '../../stores/shelf.ts';
 import ListFields from './ListFields.vue';
 import SidesMenu from './SidesMenu.vue';
@@ -11,7 +23,13 @@ import PickOne from '../../parts/PickOne.vue';
 import NumberField from '../../parts/NumberField.vue';
 
 /** Every number of a block, each with its own message when it cannot be. */
-const props = defineProps<{ block: BlockPlan; /** What the numbers become in the line, on the side shown. */ cues: readonly Cue[]; tighter: 'left' | 'right'; canSplit: boolean; disabled: boolean }>();
+const props = defineProps<{
+  block: BlockPlan;
+  /** What the numbers become in the line, on the side shown. */ cues: readonly Cue[];
+  tighter: 'left' | 'right';
+  canSplit: boolean;
+  disabled: boolean;
+}>();
 const emit = defineEmits<{ change: [block: BlockPlan]; mirror: []; split: [first: 'left' | 'right'] }>();
 const shelf = useShelf();
 
@@ -23,7 +41,19 @@ const showMore = ref(false);
 const shown = computed(() => method.value.numbers.filter((spec) => spec.place === 'main' || showMore.value));
 const most = computed(() => Math.max(...props.block.sides.map((side) => (Number.isFinite(side.rounds) ? side.rounds : 1)), 1));
 
-const unitOf = (spec: NumberSpec) => ({ s: 's', pct: '%', share: '%', motion: axis.value.unit === 'deg' ? '°' : axis.value.unit === 'cm' ? 'cm' : 'of 10', breaths: 'breaths', score: 'of 10', grade: 'of 4', times: '×', 'per-s': '/ s', 'per-min': '/ min' })[spec.unit];
+const unitOf = (spec: NumberSpec) =>
+  ({
+    s: 's',
+    pct: '%',
+    share: '%',
+    motion: axis.value.unit === 'deg' ? '°' : axis.value.unit === 'cm' ? 'cm' : 'of 10',
+    breaths: 'breaths',
+    score: 'of 10',
+    grade: 'of 4',
+    times: '×',
+    'per-s': '/ s',
+    'per-min': '/ min',
+  })[spec.unit];
 
 /** One field for every round that has its own value, at most one for each round there is. */
 function values(spec: NumberSpec): number[] {
@@ -50,7 +80,11 @@ function setMethod(methodId: string): void {
   const next = shelf.methodOf(methodId);
   const { lists: _lists, ...rest } = props.block;
   emit('change', {
-    ...rest, methodId, numbers: defaultNumbers(next, axisOf(next, motion.value)), choices: defaultChoices(next), ...(next.lists.length > 0 ? { lists: defaultLists(next, entry.value) } : {}),
+    ...rest,
+    methodId,
+    numbers: defaultNumbers(next, axisOf(next, motion.value)),
+    choices: defaultChoices(next),
+    ...(next.lists.length > 0 ? { lists: defaultLists(next, entry.value) } : {}),
     sides: rest.sides.map((each) => ({ ...each, rounds: Math.min(each.rounds, next.rounds.max) })),
   });
 }
@@ -62,33 +96,89 @@ function made(spec: NumberSpec): string {
   const said = found.values.length > 3 ? `${Math.min(...found.values)} to ${Math.max(...found.values)}` : found.values.join(', ');
   return `comes out as ${said}${spec.unit === 'pct' ? ' %' : ' s'}: ${found.why === 'breath' ? 'to the end of a breath' : 'cut by a caution'}`;
 }
-const wrong = (spec: NumberSpec) => values(spec).map((value) => checkNumber(value, spec)).find((message) => message !== null) ?? null;
+const wrong = (spec: NumberSpec) =>
+  values(spec)
+    .map((value) => checkNumber(value, spec))
+    .find((message) => message !== null) ?? null;
 </script>
 
 <template>
   <section class="card numbers" aria-label="Way of working">
     <h2>Way of working</h2>
     <PickOne
-      class="way" :value="block.methodId" :disabled="disabled" label="Way of working"
-      :options="[...shelf.methods.filter((each) => fits(entry, each) || each.id === block.methodId)].map((each) => ({ value: each.id, label: each.name }))" @change="setMethod"
+      class="way"
+      :value="block.methodId"
+      :disabled="disabled"
+      label="Way of working"
+      :options="
+        [...shelf.methods.filter((each) => fits(entry, each) || each.id === block.methodId)].map((each) => ({
+          value: each.id,
+          label: each.name,
+        }))
+      "
+      @change="setMethod"
     />
-    <p class="soft small also">Also called {{ method.synonyms.slice(0, 3).join(', ') }} · <RouterLink :to="`/shelf/compare?a=${method.id}`">compare</RouterLink></p>
-    <div v-if="entry.positions.length > 1" class="line"><span>Position</span><PickOne class="position" size="small" :value="block.position ?? entry.positions[0]" :disabled="disabled" label="Position" :options="entry.positions.map((each) => ({ value: each, label: each.startsWith('side-lying') ? 'side-lying' : each }))" @change="(position) => emit('change', { ...block, position })" /></div>
+    <p class="soft small also">
+      Also called {{ method.synonyms.slice(0, 3).join(', ') }} · <RouterLink :to="`/shelf/compare?a=${method.id}`">compare</RouterLink>
+    </p>
+    <div v-if="entry.positions.length > 1" class="line">
+      <span>Position</span
+      ><PickOne
+        class="position"
+        size="small"
+        :value="block.position ?? entry.positions[0]"
+        :disabled="disabled"
+        label="Position"
+        :options="entry.positions.map((each) => ({ value: each, label: each.startsWith('side-lying') ? 'side-lying' : each }))"
+        @change="(position) => emit('change', { ...block, position })"
+      />
+    </div>
 
     <div class="line">
       <span>Rounds</span>
       <span class="values">
-        <label v-for="(each, i) in block.sides" :key="i" class="round"><span class="soft small">{{ SIDE_WORDS[each.side] }}</span>
-          <NumberField :value="each.rounds" :label="`Rounds, ${each.side}${block.sides.findIndex((other) => other.side === each.side) === i ? '' : ', again'}`" unit="" :step="1" :wrong="checkRounds(each.rounds, method) !== null" :disabled="disabled" @change="(value) => setRounds(i, value)" />
+        <label v-for="(each, i) in block.sides" :key="i" class="round"
+          ><span class="soft small">{{ SIDE_WORDS[each.side] }}</span>
+          <NumberField
+            :value="each.rounds"
+            :label="`Rounds, ${each.side}${block.sides.findIndex((other) => other.side === each.side) === i ? '' : ', again'}`"
+            unit=""
+            :step="1"
+            :wrong="checkRounds(each.rounds, method) !== null"
+            :disabled="disabled"
+            @change="(value) => setRounds(i, value)"
+          />
         </label>
       </span>
-      <p v-for="message in new Set(block.sides.map((each) => checkRounds(each.rounds, method)).filter((each) => each !== null))" :key="message" class="wrong" role="alert">{{ message }}</p>
+      <p
+        v-for="message in new Set(block.sides.map((each) => checkRounds(each.rounds, method)).filter((each) => each !== null))"
+        :key="message"
+        class="wrong"
+        role="alert"
+      >
+        {{ message }}
+      </p>
     </div>
-    <SidesMenu :block="block" :tighter="tighter" :can-split="canSplit" :disabled="disabled" @change="(next) => emit('change', next)" @mirror="emit('mirror')" @split="(first) => emit('split', first)" />
+    <SidesMenu
+      :block="block"
+      :tighter="tighter"
+      :can-split="canSplit"
+      :disabled="disabled"
+      @change="(next) => emit('change', next)"
+      @mirror="emit('mirror')"
+      @split="(first) => emit('split', first)"
+    />
 
     <div v-for="choice in method.choices" :key="choice.id" class="line">
       <span>{{ choice.label }}</span>
-      <Radio.Group :value="block.choices[choice.id]" size="small" button-style="solid" :disabled="disabled" :aria-label="choice.label" @change="(event) => setChoice(choice.id, String(event.target.value))">
+      <Radio.Group
+        :value="block.choices[choice.id]"
+        size="small"
+        button-style="solid"
+        :disabled="disabled"
+        :aria-label="choice.label"
+        @change="(event) => setChoice(choice.id, String(event.target.value))"
+      >
         <Radio.Button v-for="option in choice.options" :key="option.id" :value="option.id">{{ option.label }}</Radio.Button>
       </Radio.Group>
     </div>
@@ -97,15 +187,24 @@ const wrong = (spec: NumberSpec) => values(spec).map((value) => checkNumber(valu
       <span :title="spec.help">{{ spec.label }}<span v-if="spec.perRound && most > 1" class="soft small"> by round</span></span>
       <span class="values">
         <NumberField
-          v-for="(value, i) in values(spec)" :key="i" :value="value" :label="spec.perRound ? `${spec.label}, round ${i + 1}` : spec.label" :unit="i === values(spec).length - 1 ? unitOf(spec) : ''"
-          :step="spec.step" :wrong="checkNumber(value, spec) !== null" :disabled="disabled" @change="(typed) => setNumber(spec, i, typed)"
+          v-for="(value, i) in values(spec)"
+          :key="i"
+          :value="value"
+          :label="spec.perRound ? `${spec.label}, round ${i + 1}` : spec.label"
+          :unit="i === values(spec).length - 1 ? unitOf(spec) : ''"
+          :step="spec.step"
+          :wrong="checkNumber(value, spec) !== null"
+          :disabled="disabled"
+          @change="(typed) => setNumber(spec, i, typed)"
         />
       </span>
       <p v-if="wrong(spec)" class="wrong" role="alert">{{ wrong(spec) }}</p>
       <p v-else-if="made(spec)" class="soft small made">{{ made(spec) }}</p>
     </div>
     <ListFields :block="block" :method="method" :disabled="disabled" @change="(next) => emit('change', next)" />
-    <button type="button" class="link more" :aria-expanded="showMore" @click="showMore = !showMore">{{ showMore ? 'Fewer numbers' : 'More numbers' }}</button>
+    <button type="button" class="link more" :aria-expanded="showMore" @click="showMore = !showMore">
+      {{ showMore ? 'Fewer numbers' : 'More numbers' }}
+    </button>
   </section>
 </template>
 

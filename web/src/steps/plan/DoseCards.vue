@@ -10,28 +10,64 @@ import { useShelf } from '../../stores/shelf.ts';
 import { useDone } from './useDone.ts';
 
 /** Dose by target and side against the guidance, and what the therapist's own hands carry. */
-const props = defineProps<{ line: Line; blocks: readonly BlockPlan[]; selected: BlockPlan; entry: Entry; blockIndex: number; visitId: string; daysToEvent: number | null }>();
+const props = defineProps<{
+  line: Line;
+  blocks: readonly BlockPlan[];
+  selected: BlockPlan;
+  entry: Entry;
+  blockIndex: number;
+  visitId: string;
+  daysToEvent: number | null;
+}>();
 
 const shelf = useShelf();
 const { done, missing, load } = useDone(() => props.visitId);
 const planned = computed(() => doseByTarget(props.line, undefined, shelf.shelf));
-const weekOf = (target: string, side: string) => done.value?.week.find((dose) => dose.target === target && dose.side === side)?.endRangeS ?? 0;
+const weekOf = (target: string, side: string) =>
+  done.value?.week.find((dose) => dose.target === target && dose.side === side)?.endRangeS ?? 0;
 const own = computed(() => planned.value.filter((dose) => dose.target === props.entry.targets[0]));
 /** Seconds and rounds of the block shown, by side. */
 const inBlock = computed(() => {
   const cues = props.line.cues.filter((cue) => cue.blockIndex === props.blockIndex);
-  return new Map([...new Set(cues.map((cue) => cue.side))].map((side) => [side, cues.filter((cue) => cue.side === side).reduce((sum, cue) => sum + cue.endMs - cue.startMs, 0)]));
+  return new Map(
+    [...new Set(cues.map((cue) => cue.side))].map((side) => [
+      side,
+      cues.filter((cue) => cue.side === side).reduce((sum, cue) => sum + cue.endMs - cue.startMs, 0),
+    ]),
+  );
 });
 
-const block = computed(() => toolMinutes({ ...props.line, cues: props.line.cues.map((cue) => (cue.blockIndex === props.blockIndex ? cue : { ...cue, kind: 'rest' as const })) }, undefined, shelf.shelf));
+const block = computed(() =>
+  toolMinutes(
+    { ...props.line, cues: props.line.cues.map((cue) => (cue.blockIndex === props.blockIndex ? cue : { ...cue, kind: 'rest' as const })) },
+    undefined,
+    shelf.shelf,
+  ),
+);
 const session = computed(() => toolMinutes(props.line, undefined, shelf.shelf));
-const hands = computed(() => TOOLS.map((tool) => ({ tool, block: block.value[tool], session: session.value[tool], day: (done.value?.today[tool] ?? 0) + session.value[tool], limit: shelf.hands.limits[tool] })).filter((row) => row.session >= 0.05 || row.day > row.limit));
+const hands = computed(() =>
+  TOOLS.map((tool) => ({
+    tool,
+    block: block.value[tool],
+    session: session.value[tool],
+    day: (done.value?.today[tool] ?? 0) + session.value[tool],
+    limit: shelf.hands.limits[tool],
+  })).filter((row) => row.session >= 0.05 || row.day > row.limit),
+);
 /** Another entry for what a tool has done too much of. */
-const spare = computed(() => hands.value.filter((row) => row.day > row.limit).flatMap((row) => {
-  const heavy = props.blocks.filter((each) => shelf.entryOf(each.entryId).tools.some((load) => load.tool === row.tool));
-  const words = heavy.flatMap((each) => sparing(each.entryId, row.tool, shelf.shelf).slice(0, 2).map((other) => `${other.name} instead of ${shelf.entryOf(each.entryId).name}`));
-  return [{ tool: row.tool, words }];
-}));
+const spare = computed(() =>
+  hands.value
+    .filter((row) => row.day > row.limit)
+    .flatMap((row) => {
+      const heavy = props.blocks.filter((each) => shelf.entryOf(each.entryId).tools.some((load) => load.tool === row.tool));
+      const words = heavy.flatMap((each) =>
+        sparing(each.entryId, row.tool, shelf.shelf)
+          .slice(0, 2)
+          .map((other) => `${other.name} instead of ${shelf.entryOf(each.entryId).name}`),
+      );
+      return [{ tool: row.tool, words }];
+    }),
+);
 const heights = computed(() => (shelf.hands.knuckleCm === null ? null : tableHeight(shelf.hands.knuckleCm)));
 const min = (minutes: number) => minutes.toFixed(minutes < 10 ? 1 : 0);
 </script>
@@ -41,24 +77,63 @@ const min = (minutes: number) => minutes.toFixed(minutes < 10 ? 1 : 0);
     <section v-for="dose in own" :key="dose.side" class="card dose" :aria-label="`Time, ${dose.side}`">
       <p class="soft">{{ SIDE_WORDS[dose.side] }} · {{ dose.target }} · {{ dose.rounds }} {{ dose.rounds === 1 ? 'round' : 'rounds' }}</p>
       <dl>
-        <div><dt class="soft small">at end range</dt><dd class="num" :data-testid="`end-range-${dose.side}`">{{ Math.round(dose.endRangeS) }}<small> s</small></dd></div>
-        <div v-if="dose.contractS > 0"><dt class="soft small">contracting</dt><dd class="num">{{ Math.round(dose.contractS) }}<small> s at {{ Math.round(dose.effortPctS / dose.contractS) }} %</small></dd></div>
-        <div v-if="dose.bouts > 0"><dt class="soft small">bouts</dt><dd class="num">{{ dose.bouts }}</dd></div>
-        <div><dt class="soft small">in all</dt><dd class="num">{{ formatDuration(inBlock.get(dose.side) ?? 0) }}</dd></div>
+        <div>
+          <dt class="soft small">at end range</dt>
+          <dd class="num" :data-testid="`end-range-${dose.side}`">{{ Math.round(dose.endRangeS) }}<small> s</small></dd>
+        </div>
+        <div v-if="dose.contractS > 0">
+          <dt class="soft small">contracting</dt>
+          <dd class="num">
+            {{ Math.round(dose.contractS) }}<small> s at {{ Math.round(dose.effortPctS / dose.contractS) }} %</small>
+          </dd>
+        </div>
+        <div v-if="dose.bouts > 0">
+          <dt class="soft small">bouts</dt>
+          <dd class="num">{{ dose.bouts }}</dd>
+        </div>
+        <div>
+          <dt class="soft small">in all</dt>
+          <dd class="num">{{ formatDuration(inBlock.get(dose.side) ?? 0) }}</dd>
+        </div>
       </dl>
-      <p v-for="said in guidanceFor(dose, weekOf(dose.target, dose.side) + dose.endRangeS, daysToEvent)" :key="said.words" class="small">{{ said.words }} <span class="soft">({{ said.source }})</span></p>
+      <p v-for="said in guidanceFor(dose, weekOf(dose.target, dose.side) + dose.endRangeS, daysToEvent)" :key="said.words" class="small">
+        {{ said.words }} <span class="soft">({{ said.source }})</span>
+      </p>
     </section>
     <section class="card hands" aria-label="Your hands">
       <h2>Your hands</h2>
       <table class="small">
-        <thead><tr><th scope="col">min</th><th scope="col">block</th><th scope="col">session</th><th scope="col">day</th><th scope="col">of</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">min</th>
+            <th scope="col">block</th>
+            <th scope="col">session</th>
+            <th scope="col">day</th>
+            <th scope="col">of</th>
+          </tr>
+        </thead>
         <tbody>
-          <tr v-for="row in hands" :key="row.tool" :class="{ over: row.day > row.limit }"><th scope="row">{{ row.tool }}</th><td class="num">{{ min(row.block) }}</td><td class="num">{{ min(row.session) }}</td><td class="num">{{ min(row.day) }}</td><td class="num">{{ row.limit }}</td></tr>
+          <tr v-for="row in hands" :key="row.tool" :class="{ over: row.day > row.limit }">
+            <th scope="row">{{ row.tool }}</th>
+            <td class="num">{{ min(row.block) }}</td>
+            <td class="num">{{ min(row.session) }}</td>
+            <td class="num">{{ min(row.day) }}</td>
+            <td class="num">{{ row.limit }}</td>
+          </tr>
         </tbody>
       </table>
-      <p v-for="each in spare" :key="each.tool" class="small care" role="status">{{ each.tool }} past the day’s limit{{ each.words.length > 0 ? `: ${each.words.join('; ')}` : '; no other entry for these targets spares it' }}</p>
-      <p v-if="missing" class="small care">What was done earlier could not be read. <button type="button" class="link" @click="load">Try again</button></p>
-      <p v-if="heights" class="small soft">Table to begin with: <template v-for="(row, i) in heights" :key="row.work">{{ i > 0 ? ' · ' : '' }}{{ row.work }} {{ row.cm }} cm</template></p>
+      <p v-for="each in spare" :key="each.tool" class="small care" role="status">
+        {{ each.tool }} past the day’s limit{{
+          each.words.length > 0 ? `: ${each.words.join('; ')}` : '; no other entry for these targets spares it'
+        }}
+      </p>
+      <p v-if="missing" class="small care">
+        What was done earlier could not be read. <button type="button" class="link" @click="load">Try again</button>
+      </p>
+      <p v-if="heights" class="small soft">
+        Table to begin with:
+        <template v-for="(row, i) in heights" :key="row.work">{{ i > 0 ? ' · ' : '' }}{{ row.work }} {{ row.cm }} cm</template>
+      </p>
       <p v-else class="small soft">Table height: <RouterLink to="/practice/me">give your knuckle height</RouterLink></p>
     </section>
   </div>

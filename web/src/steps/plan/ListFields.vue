@@ -20,7 +20,15 @@ function wrong(id: string): string | null {
 <template>
   <div v-for="list in method.lists" :key="list.id" class="list">
     <label :for="`list-${list.id}`">{{ list.label }}</label>
-    <textarea :id="`list-${list.id}`" class="textbox" :rows="Math.min(6, valuesOf(list.id).length + 1)" :value="valuesOf(list.id).join('\n')" :disabled="disabled" :aria-invalid="wrong(list.id) ? 'true' : undefined" @input="type(list.id, ($event.target as HTMLTextAreaElement).value)" />
+    <textarea
+      :id="`list-${list.id}`"
+      class="textbox"
+      :rows="Math.min(6, valuesOf(list.id).length + 1)"
+      :value="valuesOf(list.id).join('\n')"
+      :disabled="disabled"
+      :aria-invalid="wrong(list.id) ? 'true' : undefined"
+      @input="type(list.id, ($event.target as HTMLTextAreaElement).value)"
+    />
     <p v-if="wrong(list.id)" class="wrong" role="alert">{{ wrong(list.id) }}</p>
   </div>
 </template>

@@ -6,7 +6,10 @@ defineProps<{ caution: Caution | null }>();
 </script>
 
 <template>
-  <p v-if="caution" class="small"><span class="level avoid">{{ caution.because }}</span> {{ caution.reason }} {{ caution.instead }} <RouterLink v-if="caution.kind === 'scope'" to="/practice/scope">The practice’s scope</RouterLink></p>
+  <p v-if="caution" class="small">
+    <span class="level avoid">{{ caution.because }}</span> {{ caution.reason }} {{ caution.instead }}
+    <RouterLink v-if="caution.kind === 'scope'" to="/practice/scope">The practice’s scope</RouterLink>
+  </p>
 </template>
 
 <style scoped>

@@ -27,28 +27,62 @@ const router = useRouter();
 const practice = usePractice();
 const plan = usePlan();
 const asked = useProposal();
-const { visit, store, strip, predicted, refusal, file, blocks, selected, selectedIndex, selectedSide, readSide, line, offers, cautions, forbidden, canUndo, canRedo } = plan;
+const {
+  visit,
+  store,
+  strip,
+  predicted,
+  refusal,
+  file,
+  blocks,
+  selected,
+  selectedIndex,
+  selectedSide,
+  readSide,
+  line,
+  offers,
+  cautions,
+  forbidden,
+  canUndo,
+  canRedo,
+} = plan;
 
 const entry = computed(() => (selected.value ? store.entryOf(selected.value.entryId) : null));
 const method = computed(() => (selected.value ? store.methodOf(selected.value.methodId) : null));
 const motion = computed(() => (entry.value ? motionOf(entry.value.motionId) : null));
 const axis = computed(() => (method.value && motion.value ? axisOf(method.value, motion.value) : null));
-const cues = computed(() => line.value?.cues.filter((cue) => cue.blockIndex === selectedIndex.value && cue.side === selectedSide.value) ?? []);
+const cues = computed(
+  () => line.value?.cues.filter((cue) => cue.blockIndex === selectedIndex.value && cue.side === selectedSide.value) ?? [],
+);
 const onDay = computed(() => practice.dayOf(file.value.visit.startsAt));
-const bands = computed(() => (motion.value && axis.value?.unit !== 'of10' ? referenceBands(motion.value.id, file.value.athlete, onDay.value) : []));
+const bands = computed(() =>
+  motion.value && axis.value?.unit !== 'of10' ? referenceBands(motion.value.id, file.value.athlete, onDay.value) : [],
+);
 const sidesShown = computed(() => [...new Set(selected.value?.sides.map((each) => each.side) ?? [])]);
 const motionUnit = computed(() => (axis.value?.unit === 'of10' ? ' of 10' : axis.value?.unit === 'cm' ? ' cm' : '°'));
 /** Whether the athlete works against the hand at all in this way of working. */
 const presses = computed(() => cues.value.some((cue) => cue.effortPct !== null));
-const measuredHere = computed(() => visit.readings.some((reading) => reading.motionId === motion.value?.id && reading.side === readSide.value && reading.moment === 'before'));
+const measuredHere = computed(() =>
+  visit.readings.some((reading) => reading.motionId === motion.value?.id && reading.side === readSide.value && reading.moment === 'before'),
+);
 const measured = computed(() => visit.readings.some((reading) => reading.moment === 'before'));
-const tighter = computed(() => { const side = entry.value ? plan.tighterOf(entry.value) : undefined; return side === 'right' ? 'right' as const : 'left' as const; });
+const tighter = computed(() => {
+  const side = entry.value ? plan.tighterOf(entry.value) : undefined;
+  return side === 'right' ? ('right' as const) : ('left' as const);
+});
 const canSplit = computed(() => blocks.value.filter((block) => new Set(block.sides.map((each) => each.side)).size > 1).length > 1);
 const last = computed(() => predicted.value?.edges.at(-1) ?? null);
-const place = computed(() => (entry.value && selected.value ? positionOn({ position: selected.value.position ?? entry.value.positions[0] }, selectedSide.value) : ''));
+const place = computed(() =>
+  entry.value && selected.value ? positionOn({ position: selected.value.position ?? entry.value.positions[0] }, selectedSide.value) : '',
+);
 
 function onKey(event: KeyboardEvent): void {
-  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || (isTyping(event) && (event.target as HTMLElement).tagName === 'TEXTAREA')) return;
+  if (
+    !(event.ctrlKey || event.metaKey) ||
+    event.key.toLowerCase() !== 'z' ||
+    (isTyping(event) && (event.target as HTMLElement).tagName === 'TEXTAREA')
+  )
+    return;
   event.preventDefault();
   if (event.shiftKey) plan.redo();
   else plan.undo();
@@ -61,45 +95,150 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
   <div class="plan">
     <SessionLine
       class="whole"
-        :blocks="blocks" :strip="strip" :selected-id="selected?.id ?? ''" :minutes="file.visit.minutesAvailable" :disabled="visit.finished" :refusal="refusal" :visit-id="visit.id"
-        @select="(id) => plan.select(id)" @move="plan.move" @move-to="plan.moveTo" @remove="plan.remove"
-      />
+      :blocks="blocks"
+      :strip="strip"
+      :selected-id="selected?.id ?? ''"
+      :minutes="file.visit.minutesAvailable"
+      :disabled="visit.finished"
+      :refusal="refusal"
+      :visit-id="visit.id"
+      @select="(id) => plan.select(id)"
+      @move="plan.move"
+      @move-to="plan.moveTo"
+      @remove="plan.remove"
+    />
     <div class="left">
-      <ProposalCard v-if="blocks.length === 0" :asked="asked" :minutes="file.visit.minutesAvailable" :measured="measured" :disabled="visit.finished" @take="plan.takePlan" />
+      <ProposalCard
+        v-if="blocks.length === 0"
+        :asked="asked"
+        :minutes="file.visit.minutesAvailable"
+        :measured="measured"
+        :disabled="visit.finished"
+        @take="plan.takePlan"
+      />
 
       <section v-if="selected && entry && motion && method && axis" class="card">
         <header class="block-head">
           <h2>{{ entry.name }}</h2>
           <div v-if="sidesShown.length > 1" class="tabs" role="group" aria-label="Side shown">
-            <button v-for="side in sidesShown" :key="side" type="button" :aria-pressed="side === selectedSide" @click="selectedSide = side">{{ SIDE_WORDS[side] }}</button>
+            <button v-for="side in sidesShown" :key="side" type="button" :aria-pressed="side === selectedSide" @click="selectedSide = side">
+              {{ SIDE_WORDS[side] }}
+            </button>
           </div>
           <span v-else class="soft">{{ SIDE_WORDS[sidesShown[0]!] }}</span>
-          <span class="soft small press">{{ place }} · {{ entry.setUp }}.<template v-if="presses"> They press: {{ entry.pressLine }}.</template></span>
-          <span v-if="last" class="gain small"><b class="num">{{ formatNumber(last.expected, 1) }}{{ motionUnit }}</b> expected; nine readings in ten {{ formatNumber(Math.min(last.reading.low, last.reading.high), 1) }} to {{ formatNumber(Math.max(last.reading.low, last.reading.high), 1) }}{{ motionUnit }}, nine true gains in ten {{ formatSigned(last.gain.low, motion.unit) }} to {{ formatSigned(last.gain.high, motion.unit) }} · {{ predicted!.sessions === 0 ? 'as usual for this motion: no session of theirs yet' : `from ${predicted!.sessions} of their own ${predicted!.sessions === 1 ? 'session' : 'sessions'}` }}</span>
+          <span class="soft small press"
+            >{{ place }} · {{ entry.setUp }}.<template v-if="presses"> They press: {{ entry.pressLine }}.</template></span
+          >
+          <span v-if="last" class="gain small"
+            ><b class="num">{{ formatNumber(last.expected, 1) }}{{ motionUnit }}</b> expected; nine readings in ten
+            {{ formatNumber(Math.min(last.reading.low, last.reading.high), 1) }} to
+            {{ formatNumber(Math.max(last.reading.low, last.reading.high), 1) }}{{ motionUnit }}, nine true gains in ten
+            {{ formatSigned(last.gain.low, motion.unit) }} to {{ formatSigned(last.gain.high, motion.unit) }} ·
+            {{
+              predicted!.sessions === 0
+                ? 'as usual for this motion: no session of theirs yet'
+                : `from ${predicted!.sessions} of their own ${predicted!.sessions === 1 ? 'session' : 'sessions'}`
+            }}</span
+          >
         </header>
-        <StairDrawing v-if="cues.length > 0" :cues="cues" :better="axis.better" :unit="axis.unit" :bands="bands" :predicted="predicted?.edges ?? []" :height="286" :label="`Stair of ${entry.name}, ${selectedSide}: ${cues.length} phases, ${formatDuration(cues.reduce((sum, cue) => sum + cue.endMs - cue.startMs, 0))}`">
-          <template v-if="!visit.finished" #default="{ stair }"><StairHandles :block="selected" :method="method" :cues="cues" :stair="stair" :motion-unit="motionUnit" @change="plan.replace" /></template>
+        <StairDrawing
+          v-if="cues.length > 0"
+          :cues="cues"
+          :better="axis.better"
+          :unit="axis.unit"
+          :bands="bands"
+          :predicted="predicted?.edges ?? []"
+          :height="286"
+          :label="`Stair of ${entry.name}, ${selectedSide}: ${cues.length} phases, ${formatDuration(cues.reduce((sum, cue) => sum + cue.endMs - cue.startMs, 0))}`"
+        >
+          <template v-if="!visit.finished" #default="{ stair }"
+            ><StairHandles :block="selected" :method="method" :cues="cues" :stair="stair" :motion-unit="motionUnit" @change="plan.replace"
+          /></template>
         </StairDrawing>
         <p v-else class="soft not-drawn">The stair is drawn again as soon as every number beside it can be.</p>
-        <div class="under"><StairLegend v-if="cues.length > 0" :cues="cues" /><span class="soft small">An edge for seconds, a tread for the angle, a column for effort; arrow keys on each, Shift for five</span></div>
-        <p v-if="!measuredHere && axis.unit !== 'of10'" class="soft small">Not measured today on this side: the stair starts from an assumed edge. <RouterLink :to="`/visit/${visit.id}/measure`">Measure first</RouterLink></p>
+        <div class="under">
+          <StairLegend v-if="cues.length > 0" :cues="cues" /><span class="soft small"
+            >An edge for seconds, a tread for the angle, a column for effort; arrow keys on each, Shift for five</span
+          >
+        </div>
+        <p v-if="!measuredHere && axis.unit !== 'of10'" class="soft small">
+          Not measured today on this side: the stair starts from an assumed edge.
+          <RouterLink :to="`/visit/${visit.id}/measure`">Measure first</RouterLink>
+        </p>
       </section>
 
-      <DoseCards v-if="line && selected && entry" :line="line" :blocks="blocks" :selected="selected" :entry="entry" :block-index="selectedIndex" :visit-id="visit.id" :days-to-event="visit.cautionContext?.daysToEvent ?? null" />
+      <DoseCards
+        v-if="line && selected && entry"
+        :line="line"
+        :blocks="blocks"
+        :selected="selected"
+        :entry="entry"
+        :block-index="selectedIndex"
+        :visit-id="visit.id"
+        :days-to-event="visit.cautionContext?.daysToEvent ?? null"
+      />
 
-      <ProposalCard v-if="blocks.length > 0" :planned="blocks" :asked="asked" :minutes="file.visit.minutesAvailable" :measured="measured" :disabled="visit.finished" @take="plan.takePlan" />
+      <ProposalCard
+        v-if="blocks.length > 0"
+        :planned="blocks"
+        :asked="asked"
+        :minutes="file.visit.minutesAvailable"
+        :measured="measured"
+        :disabled="visit.finished"
+        @take="plan.takePlan"
+      />
 
       <section class="card" aria-label="Offers">
         <h2>{{ blocks.length > 0 ? 'More for what is stiff' : 'Stiffest first' }}</h2>
-        <PickOne class="any" :value="null" search :disabled="visit.finished" label="Anything from the shelf" placeholder="Anything from the shelf" :options="store.entries.filter((each) => each.stage !== 'home').map((each) => ({ value: each.id, label: `${each.name}, ${each.section.toLowerCase()}` }))" @change="(id) => plan.add(id, store.methods.find((each) => fits(store.entryOf(id), each) && each.id === store.entryOf(id).ways[0])!.id)" />
-        <p v-if="offers.length === 0" class="soft">Nothing measured yet. <RouterLink :to="`/visit/${visit.id}/measure`">Measure first</RouterLink>, then the stiffest motion offers its blocks here.</p>
+        <PickOne
+          class="any"
+          :value="null"
+          search
+          :disabled="visit.finished"
+          label="Anything from the shelf"
+          placeholder="Anything from the shelf"
+          :options="
+            store.entries
+              .filter((each) => each.stage !== 'home')
+              .map((each) => ({ value: each.id, label: `${each.name}, ${each.section.toLowerCase()}` }))
+          "
+          @change="
+            (id) => plan.add(id, store.methods.find((each) => fits(store.entryOf(id), each) && each.id === store.entryOf(id).ways[0])!.id)
+          "
+        />
+        <p v-if="offers.length === 0" class="soft">
+          Nothing measured yet. <RouterLink :to="`/visit/${visit.id}/measure`">Measure first</RouterLink>, then the stiffest motion offers
+          its blocks here.
+        </p>
         <ul class="offers">
           <li v-for="offer in offers" :key="offer.entry.id">
-            <PosedFigure :motion="offer.motion" :size="40" decorative class="fig" /><span class="offer"><b>{{ offer.entry.name }}</b> <span class="soft small">{{ offer.motion.name.toLowerCase() }}, {{ offer.motion.testPosition }}</span>
-              <span class="small why">{{ offer.reasons.length > 0 ? offer.reasons.join('. ') : 'No shortfall beyond the error: nothing to chase here' }}</span></span>
+            <PosedFigure :motion="offer.motion" :size="40" decorative class="fig" /><span class="offer"
+              ><b>{{ offer.entry.name }}</b>
+              <span class="soft small">{{ offer.motion.name.toLowerCase() }}, {{ offer.motion.testPosition }}</span>
+              <span class="small why">{{
+                offer.reasons.length > 0 ? offer.reasons.join('. ') : 'No shortfall beyond the error: nothing to chase here'
+              }}</span></span
+            >
             <span class="ways">
-              <Button v-for="way in offer.ways.slice(0, 2)" :key="way.method.id" :disabled="visit.finished || way.closedBy !== null" @click="plan.add(offer.entry.id, way.method.id)">{{ way.method.name }}</Button>
-              <PickOne v-if="offer.ways.length > 2" class="more-ways" :value="null" :disabled="visit.finished" :label="`Other ways for ${offer.entry.name}`" placeholder="other ways" :options="offer.ways.slice(2).map((way) => ({ value: way.method.id, label: way.method.name, disabled: way.closedBy !== null }))" @change="(id) => plan.add(offer.entry.id, id)" />
+              <Button
+                v-for="way in offer.ways.slice(0, 2)"
+                :key="way.method.id"
+                :disabled="visit.finished || way.closedBy !== null"
+                @click="plan.add(offer.entry.id, way.method.id)"
+                >{{ way.method.name }}</Button
+              >
+              <PickOne
+                v-if="offer.ways.length > 2"
+                class="more-ways"
+                :value="null"
+                :disabled="visit.finished"
+                :label="`Other ways for ${offer.entry.name}`"
+                placeholder="other ways"
+                :options="
+                  offer.ways.slice(2).map((way) => ({ value: way.method.id, label: way.method.name, disabled: way.closedBy !== null }))
+                "
+                @change="(id) => plan.add(offer.entry.id, id)"
+              />
             </span>
             <OfferClosed class="closed" :caution="offer.ways[0]!.closedBy" />
           </li>
@@ -111,13 +250,38 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
       <div class="actions">
         <Button size="large" :disabled="!canUndo" title="Undo, Ctrl Z" aria-label="Undo" @click="plan.undo">↶</Button>
         <Button size="large" :disabled="!canRedo" title="Redo, Ctrl Shift Z" aria-label="Redo" @click="plan.redo">↷</Button>
-        <Button type="primary" size="large" :disabled="blocks.length === 0 || !line || forbidden.length > 0" @click="router.push(`/visit/${visit.id}/table`)">Go to the table</Button>
+        <Button
+          type="primary"
+          size="large"
+          :disabled="blocks.length === 0 || !line || forbidden.length > 0"
+          @click="router.push(`/visit/${visit.id}/table`)"
+          >Go to the table</Button
+        >
         <p v-if="blocks.length > 0 && !line" class="wrong" role="alert">A number in the plan cannot be; it is marked.</p>
-        <p v-else-if="forbidden.length > 0" class="wrong" role="alert">{{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: give the reason below, or take it out. It is not kept until then.</p>
+        <p v-else-if="forbidden.length > 0" class="wrong" role="alert">
+          {{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: give the reason below, or take it out. It is not
+          kept until then.
+        </p>
       </div>
       <BlockLimits v-if="selected && entry && motion" :sides="cautions" :motion="motion" />
-      <BlockNumbers v-if="selected" :key="selected.id" :block="selected" :cues="cues" :tighter="tighter" :can-split="canSplit" :disabled="visit.finished" @change="(block) => plan.replace(block)" @mirror="plan.mirror(selected.id)" @split="plan.splitSides" />
-      <section v-if="entry" class="card watch"><h3>Watch</h3><p>{{ entry.watch }}.</p><p class="soft small">{{ entry.hands }}. {{ entry.supports }}.</p><p class="small"><RouterLink :to="`/shelf/entry/${entry.id}`">On the shelf</RouterLink></p></section>
+      <BlockNumbers
+        v-if="selected"
+        :key="selected.id"
+        :block="selected"
+        :cues="cues"
+        :tighter="tighter"
+        :can-split="canSplit"
+        :disabled="visit.finished"
+        @change="(block) => plan.replace(block)"
+        @mirror="plan.mirror(selected.id)"
+        @split="plan.splitSides"
+      />
+      <section v-if="entry" class="card watch">
+        <h3>Watch</h3>
+        <p>{{ entry.watch }}.</p>
+        <p class="soft small">{{ entry.hands }}. {{ entry.supports }}.</p>
+        <p class="small"><RouterLink :to="`/shelf/entry/${entry.id}`">On the shelf</RouterLink></p>
+      </section>
     </aside>
   </div>
 </template>

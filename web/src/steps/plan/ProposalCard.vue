@@ -12,7 +12,13 @@ import { useShelf } from '../../stores/shelf.ts';
 import type { ProposalAsked } from './useProposal.ts';
 
 /** The plan proposed for the minutes there are, with why each block is in it and what was left out. */
-const props = defineProps<{ asked: ProposalAsked; minutes: number; measured: boolean; planned?: readonly BlockPlan[]; disabled: boolean }>();
+const props = defineProps<{
+  asked: ProposalAsked;
+  minutes: number;
+  measured: boolean;
+  planned?: readonly BlockPlan[];
+  disabled: boolean;
+}>();
 const emit = defineEmits<{ take: [blocks: readonly BlockPlan[]] }>();
 
 const shelf = useShelf();
@@ -20,7 +26,9 @@ const shown = ref(0);
 const openReason = ref('');
 const { state, proposal, others, leftOut, triedMore, bound, failure, tookMs, warm, pins, bans } = props.asked;
 
-const choices = computed<readonly { words: string; proposal: Proposal }[]>(() => (proposal.value ? [{ words: 'The best for this time', proposal: proposal.value }, ...(others.value ?? [])] : []));
+const choices = computed<readonly { words: string; proposal: Proposal }[]>(() =>
+  proposal.value ? [{ words: 'The best for this time', proposal: proposal.value }, ...(others.value ?? [])] : [],
+);
 const plan = computed(() => choices.value[Math.min(shown.value, choices.value.length - 1)]?.proposal ?? null);
 const work = computed(() => plan.value?.blocks.filter((each) => each.kind === 'work') ?? []);
 const isPinned = (entryId: string) => pins.value.some((pin) => pin.entryId === entryId);
@@ -34,10 +42,16 @@ function ask(): void {
   props.asked.ask();
 }
 const nameOf = (entryId: string) => shelf.entryOf(entryId).name;
-const rounds = (each: ProposedBlock) => each.sides.map((side) => `${side.side === 'midline' ? '' : `${SIDE_WORDS[side.side]} `}${side.rounds} ×`).join(', ');
+const rounds = (each: ProposedBlock) =>
+  each.sides.map((side) => `${side.side === 'midline' ? '' : `${SIDE_WORDS[side.side]} `}${side.rounds} ×`).join(', ');
 const gain = (each: ProposedBlock) => {
   const { unit } = motionOf(shelf.entryOf(each.block.entryId).motionId);
-  return each.sides.filter((side) => side.missing > 0).map((side) => `${side.side === 'midline' ? '' : `${side.side} `}+${formatValue(side.gain, unit)} of ${formatValue(side.missing, unit)}`).join(', ');
+  return each.sides
+    .filter((side) => side.missing > 0)
+    .map(
+      (side) => `${side.side === 'midline' ? '' : `${side.side} `}+${formatValue(side.gain, unit)} of ${formatValue(side.missing, unit)}`,
+    )
+    .join(', ');
 };
 /** Minutes that the best plan leaves over although more time would change nothing: said, so that nobody looks for a fault. */
 const LEAST_SPARE_MIN = 3;
@@ -45,7 +59,10 @@ const TRIED_MIN = 60;
 const spare = computed(() => {
   if (!plan.value || shown.value > 0 || !triedMore.value || plan.value.status !== 'optimal' || work.value.length === 0) return 0;
   const minutes = Math.floor(props.minutes - plan.value.seconds / 60);
-  return minutes >= LEAST_SPARE_MIN && leftOut.value.every((each) => each.moreMinutes === null && (each.value === 0 || each.triedMinutes >= TRIED_MIN)) ? minutes : 0;
+  return minutes >= LEAST_SPARE_MIN &&
+    leftOut.value.every((each) => each.moreMinutes === null && (each.value === 0 || each.triedMinutes >= TRIED_MIN))
+    ? minutes
+    : 0;
 });
 /** The side it is in for: the one that misses most. */
 const tightest = (each: ProposedBlock) => each.sides.reduce((most, side) => (side.missing > most.missing ? side : most));
@@ -57,59 +74,162 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
   <section class="card proposal" aria-label="Proposed plan">
     <header>
       <h2>A plan for {{ minutes }} min</h2>
-      <label class="small warm"><Switch v-model:checked="warm" size="small" :disabled="disabled" aria-label="Warm already" @change="state === 'none' || ask()" /> warm already</label>
-      <Button v-if="state !== 'working'" :type="state === 'none' && !planned ? 'primary' : 'default'" :disabled="disabled || !measured" @click="ask">{{ state === 'none' ? (planned ? `Another way to spend ${minutes} min` : 'Propose a plan') : 'Propose again' }}</Button>
+      <label class="small warm"
+        ><Switch v-model:checked="warm" size="small" :disabled="disabled" aria-label="Warm already" @change="state === 'none' || ask()" />
+        warm already</label
+      >
+      <Button
+        v-if="state !== 'working'"
+        :type="state === 'none' && !planned ? 'primary' : 'default'"
+        :disabled="disabled || !measured"
+        @click="ask"
+        >{{ state === 'none' ? (planned ? `Another way to spend ${minutes} min` : 'Propose a plan') : 'Propose again' }}</Button
+      >
       <Button v-else @click="asked.stop">Stop</Button>
-      <Button v-if="planned && state !== 'working'" :disabled="disabled || !measured" title="What stands keeps its order and its rounds; the rest is solved around it" @click="around">Around what stands</Button>
+      <Button
+        v-if="planned && state !== 'working'"
+        :disabled="disabled || !measured"
+        title="What stands keeps its order and its rounds; the rest is solved around it"
+        @click="around"
+        >Around what stands</Button
+      >
     </header>
     <p v-if="!measured" class="soft">Measure first: the plan is made from what is missing today.</p>
-    <p v-if="state === 'working'" class="soft" role="status">Weighing what fits<template v-if="bound"> · best so far {{ bound.best.toFixed(1) }}, at most {{ bound.bound.toFixed(1) }}</template> …</p>
-    <p v-if="state === 'failed'" class="wrong" role="alert">{{ failure }} <button type="button" class="link" @click="ask">Try again</button></p>
+    <p v-if="state === 'working'" class="soft" role="status">
+      Weighing what fits<template v-if="bound"> · best so far {{ bound.best.toFixed(1) }}, at most {{ bound.bound.toFixed(1) }}</template> …
+    </p>
+    <p v-if="state === 'failed'" class="wrong" role="alert">
+      {{ failure }} <button type="button" class="link" @click="ask">Try again</button>
+    </p>
 
     <template v-if="plan">
       <div v-if="choices.length > 1" class="tabs" role="group" aria-label="Plans">
-        <button v-for="(choice, i) in choices" :key="choice.words" type="button" :aria-pressed="i === shown" @click="shown = i">{{ choice.words }}</button>
+        <button v-for="(choice, i) in choices" :key="choice.words" type="button" :aria-pressed="i === shown" @click="shown = i">
+          {{ choice.words }}
+        </button>
       </div>
-      <p v-if="state !== 'working'" class="small said"><b class="num">{{ formatDuration(plan.seconds * 1000) }}</b> · {{ plan.turns }} {{ plan.turns === 1 ? 'turn' : 'turns' }} ·
-        <template v-if="plan.status === 'optimal'">best possible for this time{{ unweighed ? ', of what was weighed' : '' }}: proven</template>
+      <p v-if="state !== 'working'" class="small said">
+        <b class="num">{{ formatDuration(plan.seconds * 1000) }}</b> · {{ plan.turns }} {{ plan.turns === 1 ? 'turn' : 'turns' }} ·
+        <template v-if="plan.status === 'optimal'"
+          >best possible for this time{{ unweighed ? ', of what was weighed' : '' }}: proven</template
+        >
         <template v-else-if="plan.status === 'impossible'">what is pinned does not fit into {{ minutes }} min</template>
         <template v-else>best so far; no plan is more than {{ plan.gap.toFixed(1) }} better</template>
         <span class="soft"> · {{ tookMs < 1000 ? `${Math.round(tookMs)} ms` : `${(tookMs / 1000).toFixed(1)} s` }}</span>
       </p>
-      <p v-if="plan.status !== 'impossible' && work.length === 0" class="soft">Nothing falls short beyond the error, or nothing that does fits the time. No need to chase anything today.</p>
+      <p v-if="plan.status !== 'impossible' && work.length === 0" class="soft">
+        Nothing falls short beyond the error, or nothing that does fits the time. No need to chase anything today.
+      </p>
       <ol class="blocks" :aria-busy="state === 'working'">
         <li v-for="each in plan.blocks" :key="each.block.id" :class="each.kind">
           <div class="line">
-            <b>{{ nameOf(each.block.entryId) }}</b> <span class="soft small">{{ shelf.methodOf(each.block.methodId).name.toLowerCase() }}<template v-if="each.kind === 'work'"> · {{ rounds(each) }}</template></span>
+            <b>{{ nameOf(each.block.entryId) }}</b>
+            <span class="soft small"
+              >{{ shelf.methodOf(each.block.methodId).name.toLowerCase()
+              }}<template v-if="each.kind === 'work'"> · {{ rounds(each) }}</template></span
+            >
             <span v-if="each.cold" class="small cold">goes in cold: counts for less</span>
             <span v-if="each.kind === 'work'" class="num worth" :title="'Weighted degrees'">{{ each.value.toFixed(1) }}</span>
             <span v-else class="small soft worth">{{ each.fit }}</span>
             <template v-if="each.kind === 'work' && !disabled">
-              <button type="button" class="link small" :aria-expanded="openReason === each.block.id" @click="openReason = openReason === each.block.id ? '' : each.block.id">Why</button>
-              <button v-if="isPinned(each.block.entryId)" type="button" class="link small" @click="asked.unpin(each.block.entryId)">Unpin</button>
-              <button v-else type="button" class="link small" :aria-label="`Pin ${nameOf(each.block.entryId)}`" @click="asked.pin({ entryId: each.block.entryId, methodId: each.block.methodId })">Pin</button>
-              <button type="button" class="link small" :aria-label="`Longer, ${nameOf(each.block.entryId)}`" @click="asked.longer(each.block.entryId, each.block.methodId, each.sides)">Longer</button>
-              <button type="button" class="link small" :aria-label="`Without ${nameOf(each.block.entryId)}`" @click="asked.ban(each.block.entryId)">Without</button>
+              <button
+                type="button"
+                class="link small"
+                :aria-expanded="openReason === each.block.id"
+                @click="openReason = openReason === each.block.id ? '' : each.block.id"
+              >
+                Why
+              </button>
+              <button v-if="isPinned(each.block.entryId)" type="button" class="link small" @click="asked.unpin(each.block.entryId)">
+                Unpin
+              </button>
+              <button
+                v-else
+                type="button"
+                class="link small"
+                :aria-label="`Pin ${nameOf(each.block.entryId)}`"
+                @click="asked.pin({ entryId: each.block.entryId, methodId: each.block.methodId })"
+              >
+                Pin
+              </button>
+              <button
+                type="button"
+                class="link small"
+                :aria-label="`Longer, ${nameOf(each.block.entryId)}`"
+                @click="asked.longer(each.block.entryId, each.block.methodId, each.sides)"
+              >
+                Longer
+              </button>
+              <button
+                type="button"
+                class="link small"
+                :aria-label="`Without ${nameOf(each.block.entryId)}`"
+                @click="asked.ban(each.block.entryId)"
+              >
+                Without
+              </button>
             </template>
           </div>
-          <p v-if="each.kind === 'work'" class="small why">{{ tightest(each).because }}<template v-if="gain(each)"> · expected {{ gain(each) }}</template></p>
+          <p v-if="each.kind === 'work'" class="small why">
+            {{ tightest(each).because }}<template v-if="gain(each)"> · expected {{ gain(each) }}</template>
+          </p>
           <div v-if="openReason === each.block.id" class="terms small">
-            <p v-for="side in each.sides" :key="side.side"><b>{{ SIDE_WORDS[side.side] }}</b> {{ side.because }}: weight 1<template v-for="term in side.terms" :key="term.words"> + {{ term.weight }} {{ term.words }}</template> = {{ side.weight }}, worth {{ side.value.toFixed(1) }}</p>
+            <p v-for="side in each.sides" :key="side.side">
+              <b>{{ SIDE_WORDS[side.side] }}</b> {{ side.because }}: weight 1<template v-for="term in side.terms" :key="term.words">
+                + {{ term.weight }} {{ term.words }}</template
+              >
+              = {{ side.weight }}, worth {{ side.value.toFixed(1) }}
+            </p>
             <p>{{ each.fit }}.</p>
           </div>
         </li>
       </ol>
-      <p v-if="spare > 0" class="small soft">{{ spare }} min stay free: what falls short today is worked, and no more time would make it worth more. They are good for reading again, for teaching what to do at home, or for an early end.</p>
-      <Button v-if="plan.blocks.length > 0" type="primary" :disabled="disabled || state === 'working'" @click="emit('take', plan.blocks.map((each) => each.block))">Take this plan</Button>
+      <p v-if="spare > 0" class="small soft">
+        {{ spare }} min stay free: what falls short today is worked, and no more time would make it worth more. They are good for reading
+        again, for teaching what to do at home, or for an early end.
+      </p>
+      <Button
+        v-if="plan.blocks.length > 0"
+        type="primary"
+        :disabled="disabled || state === 'working'"
+        @click="
+          emit(
+            'take',
+            plan.blocks.map((each) => each.block),
+          )
+        "
+        >Take this plan</Button
+      >
       <details v-if="leftOut.length > 0 || bans.length > 0" class="out">
         <summary>Left out: {{ leftOut.length + bans.length }}</summary>
         <ul>
-          <li v-for="id in bans" :key="id"><b>{{ nameOf(id) }}</b> <span class="small">by hand</span> <button type="button" class="link small" @click="asked.unban(id)">Allow again</button></li>
-          <li v-for="each in leftOut" :key="each.entry.id"><b>{{ each.entry.name }}</b> <span class="small">{{ each.words }}<template v-if="each.because"> · {{ each.because }}</template></span>
-            <span v-if="each.value > 0" class="small soft">weight 1<template v-for="term in each.terms" :key="term.words"> + {{ term.weight }} {{ term.words }}</template> = {{ each.weight }}, at most {{ each.value.toFixed(1) }}</span>
+          <li v-for="id in bans" :key="id">
+            <b>{{ nameOf(id) }}</b> <span class="small">by hand</span>
+            <button type="button" class="link small" @click="asked.unban(id)">Allow again</button>
+          </li>
+          <li v-for="each in leftOut" :key="each.entry.id">
+            <b>{{ each.entry.name }}</b>
+            <span class="small"
+              >{{ each.words }}<template v-if="each.because"> · {{ each.because }}</template></span
+            >
+            <span v-if="each.value > 0" class="small soft"
+              >weight 1<template v-for="term in each.terms" :key="term.words"> + {{ term.weight }} {{ term.words }}</template> =
+              {{ each.weight }}, at most {{ each.value.toFixed(1) }}</span
+            >
             <span v-if="more(each.moreMinutes)" class="small more">{{ more(each.moreMinutes) }}</span>
-            <span v-else-if="triedMore && each.value > 0 && each.triedMinutes > 0" class="small soft">not within {{ each.triedMinutes }} min more</span>
-            <button v-if="each.value > 0" type="button" class="link small" :aria-label="`Bring in ${each.entry.name}`" @click="asked.pin({ entryId: each.entry.id, methodId: each.methodId })">Bring in</button></li>
+            <span v-else-if="triedMore && each.value > 0 && each.triedMinutes > 0" class="small soft"
+              >not within {{ each.triedMinutes }} min more</span
+            >
+            <button
+              v-if="each.value > 0"
+              type="button"
+              class="link small"
+              :aria-label="`Bring in ${each.entry.name}`"
+              @click="asked.pin({ entryId: each.entry.id, methodId: each.methodId })"
+            >
+              Bring in
+            </button>
+          </li>
         </ul>
       </details>
     </template>

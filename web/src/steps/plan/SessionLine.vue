@@ -9,8 +9,21 @@ import { SIDE_WORDS } from '../../parts/words.ts';
 import { cellsOf, type StripCell } from './stripCells.ts';
 
 /** The whole visit as one strip: positions, turns, sides, warm-up, blocks, measuring, close; with the minute where the booked time ends. */
-const props = defineProps<{ blocks: readonly BlockPlan[]; strip: SessionStrip; selectedId: string; minutes: number; disabled: boolean; refusal: string; visitId: string }>();
-const emit = defineEmits<{ select: [id: string]; move: [id: string, by: 1 | -1]; moveTo: [id: string, index: number]; remove: [id: string] }>();
+const props = defineProps<{
+  blocks: readonly BlockPlan[];
+  strip: SessionStrip;
+  selectedId: string;
+  minutes: number;
+  disabled: boolean;
+  refusal: string;
+  visitId: string;
+}>();
+const emit = defineEmits<{
+  select: [id: string];
+  move: [id: string, by: 1 | -1];
+  moveTo: [id: string, index: number];
+  remove: [id: string];
+}>();
 
 const shelf = useShelf();
 const list = ref<HTMLElement | null>(null);
@@ -19,9 +32,21 @@ const over = computed(() => props.strip.seconds > props.minutes * 60);
 const left = computed(() => props.minutes * 60 - props.strip.seconds);
 const blockOf = (cell: StripCell) => props.blocks.find((block) => block.id === cell.blockId);
 const duration = (seconds: number) => formatDuration(seconds * 1000);
-const times = (cell: StripCell) => cell.items.filter((item) => item.kind === 'block').map((item) => `${item.side === 'midline' || !item.side ? '' : `${SIDE_WORDS[item.side][0]} `}${duration(item.seconds)}`).join('\n');
+const times = (cell: StripCell) =>
+  cell.items
+    .filter((item) => item.kind === 'block')
+    .map((item) => `${item.side === 'midline' || !item.side ? '' : `${SIDE_WORDS[item.side][0]} `}${duration(item.seconds)}`)
+    .join('\n');
 const GLYPHS: Record<StripItem['kind'], string> = { opening: '◦', turn: '↻', side: '⇄', before: '∠', block: '', after: '∠', close: '•' };
-const HINTS: Record<StripItem['kind'], string> = { opening: 'settle', turn: 'turn', side: 'other side', before: 'measure', block: '', after: 'measure again', close: 'close' };
+const HINTS: Record<StripItem['kind'], string> = {
+  opening: 'settle',
+  turn: 'turn',
+  side: 'other side',
+  before: 'measure',
+  block: '',
+  after: 'measure again',
+  close: 'close',
+};
 
 /** Pixels a box needs to show all it says, its gap included. */
 const ROOM = { block: 90, side: 18, other: 29 } as const;
@@ -29,22 +54,37 @@ const ROOM = { block: 90, side: 18, other: 29 } as const;
 let sortable: Sortable | null = null;
 onMounted(() => {
   sortable = Sortable.create(list.value!, {
-    draggable: '.cell.block', handle: '.open', animation: 120, forceFallback: true, fallbackTolerance: 5, disabled: props.disabled,
+    draggable: '.cell.block',
+    handle: '.open',
+    animation: 120,
+    forceFallback: true,
+    fallbackTolerance: 5,
+    disabled: props.disabled,
     onEnd: ({ item, from, oldIndex, newIndex }) => {
       const id = item.dataset.block!;
-      const ids = [...from.querySelectorAll<HTMLElement>('.cell.block')].filter((cell) => cell === item || cell.dataset.block !== id).map((cell) => cell.dataset.block!);
+      const ids = [...from.querySelectorAll<HTMLElement>('.cell.block')]
+        .filter((cell) => cell === item || cell.dataset.block !== id)
+        .map((cell) => cell.dataset.block!);
       const to = [...new Set(ids)].indexOf(id);
       // The row is drawn from the plan, so what was moved by hand goes back first.
-      if (oldIndex !== undefined && newIndex !== undefined && oldIndex !== newIndex) from.insertBefore(item, from.children[oldIndex > newIndex ? oldIndex + 1 : oldIndex] ?? null);
+      if (oldIndex !== undefined && newIndex !== undefined && oldIndex !== newIndex)
+        from.insertBefore(item, from.children[oldIndex > newIndex ? oldIndex + 1 : oldIndex] ?? null);
       emit('moveTo', id, to);
     },
   });
 });
-onBeforeUnmount(() => { sortable?.destroy(); watcher?.disconnect(); });
+onBeforeUnmount(() => {
+  sortable?.destroy();
+  watcher?.disconnect();
+});
 
 /** A long row is drawn with smaller boxes; what is still too long can be scrolled, and its edge says so. */
 const width = ref(Infinity);
-const tight = computed(() => cells.value.reduce((sum, cell) => sum + ROOM[cell.kind === 'block' ? 'block' : cell.kind === 'side' ? 'side' : 'other'], 0) > width.value);
+const tight = computed(
+  () =>
+    cells.value.reduce((sum, cell) => sum + ROOM[cell.kind === 'block' ? 'block' : cell.kind === 'side' ? 'side' : 'other'], 0) >
+    width.value,
+);
 const goesOn = ref(false);
 let watcher: ResizeObserver | null = null;
 function look(): void {
@@ -56,10 +96,14 @@ onMounted(() => {
   watcher = new ResizeObserver(look);
   watcher.observe(list.value!);
 });
-watch([cells, tight, () => props.selectedId], () => {
-  look();
-  list.value?.querySelector('.cell.on')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-}, { flush: 'post' });
+watch(
+  [cells, tight, () => props.selectedId],
+  () => {
+    look();
+    list.value?.querySelector('.cell.on')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  },
+  { flush: 'post' },
+);
 
 function onKey(event: KeyboardEvent, id: string): void {
   if (props.disabled) return;
@@ -75,34 +119,85 @@ function onKey(event: KeyboardEvent, id: string): void {
   <section class="card" aria-label="Session line">
     <header>
       <h2>Session line</h2>
-      <span class="soft small" :class="{ over }"><span class="num" data-testid="session-total">{{ duration(strip.seconds) }}</span> of {{ minutes }} min<template v-if="strip.turns"> · {{ strip.turns }} {{ strip.turns === 1 ? 'turn' : 'turns' }}</template><template v-if="over"> · {{ duration(-left) }} longer than the time there is</template></span>
+      <span class="soft small" :class="{ over }"
+        ><span class="num" data-testid="session-total">{{ duration(strip.seconds) }}</span> of {{ minutes }} min<template
+          v-if="strip.turns"
+        >
+          · {{ strip.turns }} {{ strip.turns === 1 ? 'turn' : 'turns' }}</template
+        ><template v-if="over"> · {{ duration(-left) }} longer than the time there is</template></span
+      >
       <RouterLink v-if="blocks.length > 0" class="sheet small" :to="`/visit/${visitId}/sheet`">For the wall</RouterLink>
     </header>
     <p v-if="refusal" class="refusal small" role="status">{{ refusal }}</p>
     <p v-if="blocks.length === 0" class="soft empty">Nothing planned yet: let a plan be proposed, or take a block from the offers below.</p>
     <div v-show="blocks.length > 0" ref="list" class="strip" :class="{ tight, 'goes-on': goesOn }" @scroll.passive="look">
       <div
-        v-for="cell in cells" :key="cell.key" class="cell" :class="[cell.kind, { on: cell.blockId === selectedId, late: cell.late, first: cell.position !== null, warm: cell.blockId && shelf.entryOf(blockOf(cell)?.entryId ?? '')?.stage === 'warm', end: cell.blockId && shelf.entryOf(blockOf(cell)?.entryId ?? '')?.stage === 'close' }]"
-        :data-block="cell.blockId" :style="{ flexGrow: cell.kind === 'block' ? Math.max(60, cell.seconds) : Math.max(14, cell.seconds / 2) }"
+        v-for="cell in cells"
+        :key="cell.key"
+        class="cell"
+        :class="[
+          cell.kind,
+          {
+            on: cell.blockId === selectedId,
+            late: cell.late,
+            first: cell.position !== null,
+            warm: cell.blockId && shelf.entryOf(blockOf(cell)?.entryId ?? '')?.stage === 'warm',
+            end: cell.blockId && shelf.entryOf(blockOf(cell)?.entryId ?? '')?.stage === 'close',
+          },
+        ]"
+        :data-block="cell.blockId"
+        :style="{ flexGrow: cell.kind === 'block' ? Math.max(60, cell.seconds) : Math.max(14, cell.seconds / 2) }"
       >
         <span class="position soft">{{ cell.position ?? '' }}</span>
         <template v-if="cell.kind === 'block' && blockOf(cell)">
-          <button type="button" class="open" :aria-pressed="cell.blockId === selectedId" title="Drag it, or Alt ← →; Delete takes it out" @click="emit('select', cell.blockId!)" @keydown="onKey($event, cell.blockId!)">
+          <button
+            type="button"
+            class="open"
+            :aria-pressed="cell.blockId === selectedId"
+            title="Drag it, or Alt ← →; Delete takes it out"
+            @click="emit('select', cell.blockId!)"
+            @keydown="onKey($event, cell.blockId!)"
+          >
             <span class="name">{{ shelf.entryOf(blockOf(cell)!.entryId).name }}</span>
             <span class="way">{{ shelf.methodOf(blockOf(cell)!.methodId).name.toLowerCase() }}</span>
             <span class="num times">{{ times(cell) }}</span>
           </button>
           <span v-if="!disabled" class="tools">
-            <button type="button" :aria-label="`${shelf.entryOf(blockOf(cell)!.entryId).name} earlier`" @click="emit('move', cell.blockId!, -1)">←</button>
-            <button type="button" :aria-label="`${shelf.entryOf(blockOf(cell)!.entryId).name} later`" @click="emit('move', cell.blockId!, 1)">→</button>
-            <button type="button" :aria-label="`Take out ${shelf.entryOf(blockOf(cell)!.entryId).name}`" @click="emit('remove', cell.blockId!)">×</button>
+            <button
+              type="button"
+              :aria-label="`${shelf.entryOf(blockOf(cell)!.entryId).name} earlier`"
+              @click="emit('move', cell.blockId!, -1)"
+            >
+              ←
+            </button>
+            <button
+              type="button"
+              :aria-label="`${shelf.entryOf(blockOf(cell)!.entryId).name} later`"
+              @click="emit('move', cell.blockId!, 1)"
+            >
+              →
+            </button>
+            <button
+              type="button"
+              :aria-label="`Take out ${shelf.entryOf(blockOf(cell)!.entryId).name}`"
+              @click="emit('remove', cell.blockId!)"
+            >
+              ×
+            </button>
           </span>
         </template>
-        <span v-else class="mark" :title="`${cell.words}, ${duration(cell.seconds)}`"><span aria-hidden="true">{{ GLYPHS[cell.kind] }}</span><small v-if="cell.kind !== 'side'">{{ HINTS[cell.kind] }}</small></span>
+        <span v-else class="mark" :title="`${cell.words}, ${duration(cell.seconds)}`"
+          ><span aria-hidden="true">{{ GLYPHS[cell.kind] }}</span
+          ><small v-if="cell.kind !== 'side'">{{ HINTS[cell.kind] }}</small></span
+        >
         <span class="num at">{{ cell.kind === 'block' || cell.kind === 'opening' ? duration(cell.startS) : '' }}</span>
         <span v-if="cell.endsHere" class="booked" role="img" :aria-label="`The booked ${minutes} minutes end here`" />
       </div>
-      <div v-if="!over" class="cell spare" :style="{ flexGrow: Math.max(10, left / 2) }"><span class="position" /><span class="mark"><small>{{ duration(left) }} left</small></span><span class="num at">{{ duration(strip.seconds) }}</span></div>
+      <div v-if="!over" class="cell spare" :style="{ flexGrow: Math.max(10, left / 2) }">
+        <span class="position" /><span class="mark"
+          ><small>{{ duration(left) }} left</small></span
+        ><span class="num at">{{ duration(strip.seconds) }}</span>
+      </div>
     </div>
   </section>
 </template>

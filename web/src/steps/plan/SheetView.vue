@@ -33,11 +33,25 @@ const strip = computed(() => {
   if (!file.value) return null;
   const edges = edgesOf(file.value);
   const { blocks } = file.value.plan;
-  return sessionStrip({ blocks, line: lineOf(blocks, breathOf(file.value), edges, shelf.shelf), isMeasured: measuredIn(edges), mayMeasure: mayMeasureIn(file.value, visit.cautionContext!), shelf: shelf.shelf });
+  return sessionStrip({
+    blocks,
+    line: lineOf(blocks, breathOf(file.value), edges, shelf.shelf),
+    isMeasured: measuredIn(edges),
+    mayMeasure: mayMeasureIn(file.value, visit.cautionContext!),
+    shelf: shelf.shelf,
+  });
 });
 const rows = computed(() => (strip.value ? sheetRows(strip.value, file.value!.plan.blocks, shelf.shelf) : []));
 const clock = (item: StripItem) => formatDuration(item.startS * 1000);
-const WORDS: Record<StripItem['kind'], string> = { opening: 'Settle, cover, consent', turn: 'Turn', side: '', before: 'Measure', block: '', after: 'Measure again', close: 'Close: note, home work, next time' };
+const WORDS: Record<StripItem['kind'], string> = {
+  opening: 'Settle, cover, consent',
+  turn: 'Turn',
+  side: '',
+  before: 'Measure',
+  block: '',
+  after: 'Measure again',
+  close: 'Close: note, home work, next time',
+};
 const print = () => window.print();
 </script>
 
@@ -46,23 +60,49 @@ const print = () => window.print();
     <ProblemNote v-if="visit.problem" :problem="visit.problem" :retry="open"><RouterLink to="/">Back to the day</RouterLink></ProblemNote>
     <p v-else-if="!file || !strip" class="soft">Opening the visit …</p>
     <template v-else>
-      <header class="no-print"><h1>For the wall</h1><RouterLink :to="`/visit/${id}/plan`">Back to the plan</RouterLink><Button type="primary" class="end" @click="print">Print</Button></header>
+      <header class="no-print">
+        <h1>For the wall</h1>
+        <RouterLink :to="`/visit/${id}/plan`">Back to the plan</RouterLink><Button type="primary" class="end" @click="print">Print</Button>
+      </header>
       <article class="sheet card">
-        <p class="title"><b>{{ file.athlete.name }}</b><span>{{ practice.shortDate(file.visit.startsAt) }}, {{ practice.timeOfDay(file.visit.startsAt) }}</span><span class="num">{{ formatDuration(strip.seconds * 1000) }} of {{ file.visit.minutesAvailable }} min</span></p>
+        <p class="title">
+          <b>{{ file.athlete.name }}</b><span
+            >{{ practice.shortDate(file.visit.startsAt) }}, {{ practice.timeOfDay(file.visit.startsAt) }}</span
+          ><span class="num">{{ formatDuration(strip.seconds * 1000) }} of {{ file.visit.minutesAvailable }} min</span>
+        </p>
         <p v-if="file.plan.blocks.length === 0" class="soft">Nothing is planned yet.</p>
         <table v-else>
           <tbody>
-            <tr v-for="(row, i) in rows" :key="i" :class="[row.item.kind, { first: row.first, late: row.item.startS >= file.visit.minutesAvailable * 60 }]">
+            <tr
+              v-for="(row, i) in rows"
+              :key="i"
+              :class="[row.item.kind, { first: row.first, late: row.item.startS >= file.visit.minutesAvailable * 60 }]"
+            >
               <td class="num time">{{ clock(row.item) }}</td>
               <td class="place">{{ row.first ? row.item.position : '' }}</td>
-              <td v-if="row.work" class="what"><b>{{ row.work.entry.name }}</b><template v-if="row.item.side !== 'midline'">, {{ SIDE_WORDS[row.item.side!].toLowerCase() }}</template> <small>{{ row.work.method.name.toLowerCase() }}, {{ row.work.rounds }}&nbsp;×</small></td>
-              <td v-else class="what soft">{{ WORDS[row.item.kind] }}<template v-if="row.item.kind === 'turn'">{{ ` to ${row.item.position}` }}</template><template v-if="row.item.motionId">{{ `: ${row.item.words.toLowerCase()}` }}<template v-if="row.item.side !== 'midline'">, {{ row.item.side }}</template></template></td>
+              <td v-if="row.work" class="what">
+                <b>{{ row.work.entry.name }}</b><template v-if="row.item.side !== 'midline'"
+                  >, {{ SIDE_WORDS[row.item.side!].toLowerCase() }}</template
+                >
+                <small>{{ row.work.method.name.toLowerCase() }}, {{ row.work.rounds }}&nbsp;×</small>
+              </td>
+              <td v-else class="what soft">
+                {{ WORDS[row.item.kind] }}<template v-if="row.item.kind === 'turn'">{{ ` to ${row.item.position}` }}</template
+                ><template v-if="row.item.motionId"
+                  >{{ `: ${row.item.words.toLowerCase()}`
+                  }}<template v-if="row.item.side !== 'midline'">, {{ row.item.side }}</template></template
+                >
+              </td>
               <td class="press">{{ row.work?.told ? `“${row.work.told}”` : '' }}</td>
               <td class="num dur">{{ formatDuration(row.item.seconds * 1000) }}</td>
             </tr>
           </tbody>
         </table>
-        <ul class="watch"><li v-for="entry in sheetWatch(file.plan.blocks, shelf.shelf)" :key="entry.id"><b>{{ entry.name }}</b> {{ entry.watch }}</li></ul>
+        <ul class="watch">
+          <li v-for="entry in sheetWatch(file.plan.blocks, shelf.shelf)" :key="entry.id">
+            <b>{{ entry.name }}</b> {{ entry.watch }}
+          </li>
+        </ul>
       </article>
     </template>
   </div>

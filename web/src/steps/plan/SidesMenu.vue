@@ -18,7 +18,10 @@ const missing = computed(() => sides.value.filter((side) => !props.block.sides.s
 const rounds = computed(() => Math.max(1, Math.min(...props.block.sides.map((each) => (Number.isFinite(each.rounds) ? each.rounds : 1)))));
 
 function use(pattern: SidePattern): void {
-  emit('change', { ...props.block, sides: sidePasses(pattern, props.tighter, rounds.value).map((each) => ({ ...each, rounds: Math.min(each.rounds, most.value) })) });
+  emit('change', {
+    ...props.block,
+    sides: sidePasses(pattern, props.tighter, rounds.value).map((each) => ({ ...each, rounds: Math.min(each.rounds, most.value) })),
+  });
 }
 function again(): void {
   const last = props.block.sides.at(-1)!.side;
@@ -28,21 +31,66 @@ function again(): void {
 function drop(index: number): void {
   const rest = props.block.sides.filter((_, i) => i !== index);
   // Passes that come to lie side by side become one.
-  const joined = rest.reduce<BlockPlan['sides'][number][]>((sum, each) => (sum.at(-1)?.side === each.side ? [...sum.slice(0, -1), { ...each, rounds: Math.min(most.value, each.rounds + sum.at(-1)!.rounds) }] : [...sum, each]), []);
+  const joined = rest.reduce<BlockPlan['sides'][number][]>(
+    (sum, each) =>
+      sum.at(-1)?.side === each.side
+        ? [...sum.slice(0, -1), { ...each, rounds: Math.min(most.value, each.rounds + sum.at(-1)!.rounds) }]
+        : [...sum, each],
+    [],
+  );
   if (joined.length > 0) emit('change', { ...props.block, sides: joined });
 }
 </script>
 
 <template>
   <div v-if="sides.length > 1" class="sides small">
-    <PickOne :value="null" size="small" :disabled="disabled" label="Order of the sides" placeholder="Order of the sides" :options="SIDE_PATTERNS.map((each) => ({ value: each.id, label: each.label }))" @change="use" />
+    <PickOne
+      :value="null"
+      size="small"
+      :disabled="disabled"
+      label="Order of the sides"
+      placeholder="Order of the sides"
+      :options="SIDE_PATTERNS.map((each) => ({ value: each.id, label: each.label }))"
+      @change="use"
+    />
     <div class="acts">
-      <button v-for="(each, i) in block.sides" v-show="block.sides.length > 1" :key="i" type="button" class="link" :disabled="disabled" @click="drop(i)">leave {{ each.side }}{{ block.sides.findIndex((other) => other.side === each.side) === i ? '' : ', again,' }} out</button>
+      <button
+        v-for="(each, i) in block.sides"
+        v-show="block.sides.length > 1"
+        :key="i"
+        type="button"
+        class="link"
+        :disabled="disabled"
+        @click="drop(i)"
+      >
+        leave {{ each.side }}{{ block.sides.findIndex((other) => other.side === each.side) === i ? '' : ', again,' }} out
+      </button>
       <span v-if="missing.length > 0" class="care">One side only.</span>
-      <button v-for="side in missing" :key="side" type="button" class="link" :disabled="disabled" @click="emit('change', { ...block, sides: [...block.sides, { side, rounds }] })">add {{ side }}</button>
-      <button v-if="missing.length === 0 && block.sides.length < MOST_PASSES" type="button" class="link" :disabled="disabled" @click="again">{{ SIDE_WORDS[sides.find((side) => side !== block.sides.at(-1)!.side) ?? 'left']?.toLowerCase() }} again</button>
-      <button v-if="block.sides.length === 1" type="button" class="link" :disabled="disabled" @click="emit('mirror')">copy to the other side</button>
-      <button v-if="canSplit" type="button" class="link" :disabled="disabled" @click="emit('split', tighter)">all of the {{ tighter }} first</button>
+      <button
+        v-for="side in missing"
+        :key="side"
+        type="button"
+        class="link"
+        :disabled="disabled"
+        @click="emit('change', { ...block, sides: [...block.sides, { side, rounds }] })"
+      >
+        add {{ side }}
+      </button>
+      <button
+        v-if="missing.length === 0 && block.sides.length < MOST_PASSES"
+        type="button"
+        class="link"
+        :disabled="disabled"
+        @click="again"
+      >
+        {{ SIDE_WORDS[sides.find((side) => side !== block.sides.at(-1)!.side) ?? 'left']?.toLowerCase() }} again
+      </button>
+      <button v-if="block.sides.length === 1" type="button" class="link" :disabled="disabled" @click="emit('mirror')">
+        copy to the other side
+      </button>
+      <button v-if="canSplit" type="button" class="link" :disabled="disabled" @click="emit('split', tighter)">
+        all of the {{ tighter }} first
+      </button>
     </div>
     <span class="soft">Tighter first when time is short; easier first to teach the direction.</span>
   </div>

@@ -15,8 +15,21 @@ const handles = computed(() => handlesOf(props.block, props.method, props.cues, 
 const held = ref<{ handle: Handle; x: number; y: number; gesture: string } | null>(null);
 let gestures = 0;
 
-const unitOf = (handle: Handle) => ({ s: ' s', pct: ' %', share: ' %', motion: props.motionUnit, breaths: ' breaths', score: ' of 10', grade: '', times: ' times', 'per-s': ' a second', 'per-min': ' a minute' })[handle.spec.unit];
-const words = (handle: Handle) => `${handle.value}${unitOf(handle)}${handle.heldAt === null ? '' : ` planned, held at ${handle.heldAt}${unitOf(handle)} by a caution`}`;
+const unitOf = (handle: Handle) =>
+  ({
+    s: ' s',
+    pct: ' %',
+    share: ' %',
+    motion: props.motionUnit,
+    breaths: ' breaths',
+    score: ' of 10',
+    grade: '',
+    times: ' times',
+    'per-s': ' a second',
+    'per-min': ' a minute',
+  })[handle.spec.unit];
+const words = (handle: Handle) =>
+  `${handle.value}${unitOf(handle)}${handle.heldAt === null ? '' : ` planned, held at ${handle.heldAt}${unitOf(handle)} by a caution`}`;
 
 function take(handle: Handle, event: PointerEvent): void {
   if (event.button !== 0) return;
@@ -37,7 +50,14 @@ function drag(event: PointerEvent): void {
 function press(handle: Handle, event: KeyboardEvent): void {
   const { min, max, step } = handle.spec;
   const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 5, PageDown: -5 }[event.key];
-  const value = event.key === 'Home' ? min : event.key === 'End' ? max : by === undefined || event.altKey || event.ctrlKey || event.metaKey ? null : snapped(handle.value + by * step * (event.shiftKey ? 5 : 1), { ...handle.spec, step: step / 100 });
+  const value =
+    event.key === 'Home'
+      ? min
+      : event.key === 'End'
+        ? max
+        : by === undefined || event.altKey || event.ctrlKey || event.metaKey
+          ? null
+          : snapped(handle.value + by * step * (event.shiftKey ? 5 : 1), { ...handle.spec, step: step / 100 });
   if (value === null) return;
   event.preventDefault();
   if (value !== handle.value) emit('change', withValue(props.block, handle, value), null);
@@ -47,15 +67,47 @@ function press(handle: Handle, event: KeyboardEvent): void {
 <template>
   <g class="handles">
     <g
-      v-for="handle in handles" :key="handle.key" class="handle" :class="[handle.kind, { held: held?.handle.key === handle.key }]" tabindex="0" role="slider" :aria-label="handle.label" :aria-valuemin="handle.spec.min" :aria-valuemax="handle.spec.max"
-      :aria-valuenow="handle.value" :aria-valuetext="words(handle)" :transform="`translate(${handle.x} ${handle.y})`" :data-handle="handle.key"
-      @pointerdown="take(handle, $event)" @pointermove="drag" @pointerup="held = null" @pointercancel="held = null" @keydown="press(handle, $event)"
+      v-for="handle in handles"
+      :key="handle.key"
+      class="handle"
+      :class="[handle.kind, { held: held?.handle.key === handle.key }]"
+      tabindex="0"
+      role="slider"
+      :aria-label="handle.label"
+      :aria-valuemin="handle.spec.min"
+      :aria-valuemax="handle.spec.max"
+      :aria-valuenow="handle.value"
+      :aria-valuetext="words(handle)"
+      :transform="`translate(${handle.x} ${handle.y})`"
+      :data-handle="handle.key"
+      @pointerdown="take(handle, $event)"
+      @pointermove="drag"
+      @pointerup="held = null"
+      @pointercancel="held = null"
+      @keydown="press(handle, $event)"
     >
       <title>{{ handle.label }}: {{ words(handle) }}</title>
-      <template v-if="handle.kind === 'seconds'"><rect x="-7" y="-20" width="14" height="24" class="hit" /><path d="M0 -14V2M-3 -3L0 2L3 -3" /></template>
-      <template v-else-if="handle.kind === 'place'"><circle r="12" class="hit" /><rect x="-7" y="-3" width="14" height="6" rx="3" class="grip" /></template>
-      <template v-else><rect x="-18" y="-13" width="36" height="26" class="hit" /><rect x="-17" y="-11" width="34" height="22" rx="4" class="plate" :class="{ limited: handle.heldAt !== null }" /><text text-anchor="middle" y="4.5">{{ handle.heldAt ?? handle.value }}<tspan class="small"> %</tspan></text><text v-if="handle.heldAt !== null" class="planned" text-anchor="middle" y="24">of {{ handle.value }}</text></template>
-      <text v-if="held?.handle.key === handle.key && handle.kind !== 'effort'" class="now" text-anchor="middle" y="-24">{{ words(handle) }}</text>
+      <template v-if="handle.kind === 'seconds'"
+        ><rect x="-7" y="-20" width="14" height="24" class="hit" /><path d="M0 -14V2M-3 -3L0 2L3 -3"
+      /></template>
+      <template v-else-if="handle.kind === 'place'"
+        ><circle r="12" class="hit" /><rect x="-7" y="-3" width="14" height="6" rx="3" class="grip"
+      /></template>
+      <template v-else
+        ><rect x="-18" y="-13" width="36" height="26" class="hit" /><rect
+          x="-17"
+          y="-11"
+          width="34"
+          height="22"
+          rx="4"
+          class="plate"
+          :class="{ limited: handle.heldAt !== null }"
+        /><text text-anchor="middle" y="4.5">{{ handle.heldAt ?? handle.value }}<tspan class="small"> %</tspan></text
+        ><text v-if="handle.heldAt !== null" class="planned" text-anchor="middle" y="24">of {{ handle.value }}</text></template
+      >
+      <text v-if="held?.handle.key === handle.key && handle.kind !== 'effort'" class="now" text-anchor="middle" y="-24">{{
+        words(handle)
+      }}</text>
     </g>
   </g>
 </template>

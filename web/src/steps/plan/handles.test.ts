@@ -12,7 +12,11 @@ const drawn = (block: BlockPlan, edge = 10) => {
 
 test('every value of a number has one handle, however often its phase comes again', () => {
   const { handles } = drawn(newBlock('b', 'rectus-femoris-prone', 'cr-breath', ['left']));
-  expect(handles.filter((handle) => handle.kind === 'effort').map((handle) => [handle.label, handle.value])).toEqual([['Effort, round 1', 20], ['Effort, round 2', 30], ['Effort, round 3', 40]]);
+  expect(handles.filter((handle) => handle.kind === 'effort').map((handle) => [handle.label, handle.value])).toEqual([
+    ['Effort, round 1', 20],
+    ['Effort, round 2', 30],
+    ['Effort, round 3', 40],
+  ]);
   expect(handles.filter((handle) => handle.spec.id === 'contract')).toHaveLength(1);
   expect(handles.filter((handle) => handle.spec.id === 'gain').map((handle) => handle.index)).toEqual([0, 1, 2]);
   // What waits for the therapist has no length to drag.
@@ -29,7 +33,10 @@ test('dragging an edge by as many pixels as ten seconds are wide asks for ten se
 });
 
 test('a tread dragged up by one unit’s height is one unit more, for a motion that counts down as well', () => {
-  for (const [entryId, edge] of [['rectus-femoris-prone', 10], ['quadriceps-heel-to-buttock', 12]] as const) {
+  for (const [entryId, edge] of [
+    ['rectus-femoris-prone', 10],
+    ['quadriceps-heel-to-buttock', 12],
+  ] as const) {
     const { handles, stair, cues } = drawn(newBlock('b', entryId, 'cr-breath', ['left']), edge);
     const tread = handles.find((handle) => handle.spec.id === 'gain')!;
     const height = Math.abs(stair.yAt(cues[5]!.edge) - stair.yAt(cues[5]!.edge + 1));
@@ -58,20 +65,46 @@ test('every way of working is drawn with handles inside the picture, and what th
 });
 
 test('what a caution holds lower says so, and still keeps what was planned', () => {
-  const block: BlockPlan = { ...newBlock('b', 'rectus-femoris-prone', 'cr-breath', ['left']), limits: [{ side: 'left', cap: null, edgeShare: null, effortPct: 30, painCeiling: null, grade: null, holdS: null, contractS: null, pressS: null }] };
+  const block: BlockPlan = {
+    ...newBlock('b', 'rectus-femoris-prone', 'cr-breath', ['left']),
+    limits: [
+      {
+        side: 'left',
+        cap: null,
+        edgeShare: null,
+        effortPct: 30,
+        painCeiling: null,
+        grade: null,
+        holdS: null,
+        contractS: null,
+        pressS: null,
+      },
+    ],
+  };
   const efforts = drawn(block).handles.filter((handle) => handle.kind === 'effort');
-  expect(efforts.map(({ value, heldAt }) => [value, heldAt])).toEqual([[20, null], [30, null], [40, 30]]);
+  expect(efforts.map(({ value, heldAt }) => [value, heldAt])).toEqual([
+    [20, null],
+    [30, null],
+    [40, 30],
+  ]);
   // A caution of one side says nothing of the other.
   const other = drawn({ ...block, sides: [{ side: 'right', rounds: 3 }] }).handles.filter((handle) => handle.kind === 'effort');
   expect(other.map((handle) => handle.heldAt)).toEqual([null, null, null]);
 });
 
 test('snapping stays on the steps and between the bounds', () => {
-  fc.assert(fc.property(fc.double({ min: -500, max: 500, noNaN: true }), fc.constantFrom({ min: 2, max: 30, step: 1 }, { min: 5, max: 100, step: 5 }, { min: 0, max: 30, step: 0.5 }), fc.constantFrom(1, 5), (value, spec, steps) => {
-    const to = snapped(value, spec, steps);
-    expect(to).toBeGreaterThanOrEqual(spec.min);
-    expect(to).toBeLessThanOrEqual(spec.max);
-    const inside = value > spec.min + spec.step * steps && value < spec.max - spec.step * steps;
-    if (inside) expect(Math.abs(to - value)).toBeLessThanOrEqual((spec.step * steps) / 2 + 1e-9);
-  }));
+  fc.assert(
+    fc.property(
+      fc.double({ min: -500, max: 500, noNaN: true }),
+      fc.constantFrom({ min: 2, max: 30, step: 1 }, { min: 5, max: 100, step: 5 }, { min: 0, max: 30, step: 0.5 }),
+      fc.constantFrom(1, 5),
+      (value, spec, steps) => {
+        const to = snapped(value, spec, steps);
+        expect(to).toBeGreaterThanOrEqual(spec.min);
+        expect(to).toBeLessThanOrEqual(spec.max);
+        const inside = value > spec.min + spec.step * steps && value < spec.max - spec.step * steps;
+        if (inside) expect(Math.abs(to - value)).toBeLessThanOrEqual((spec.step * steps) / 2 + 1e-9);
+      },
+    ),
+  );
 });

@@ -42,7 +42,7 @@ export function handlesOf(block: BlockPlan, method: Method, cues: readonly Cue[]
       const index = spec.perRound ? Math.min(Math.max(cue.round, 1), values.length) - 1 : 0;
       const key = `${kind}/${spec.id}/${index}`;
       if (found.has(key) || values[index] === undefined) return;
-      const limit = spec.limitedBy === undefined ? null : block.limits?.find((each) => each.side === cue.side)?.[spec.limitedBy] ?? null;
+      const limit = spec.limitedBy === undefined ? null : (block.limits?.find((each) => each.side === cue.side)?.[spec.limitedBy] ?? null);
       const heldAt = limit !== null && limit < values[index] ? limit : null;
       const of = spec.perRound && values.length > 1 ? `, round ${index + 1}` : '';
       found.set(key, { key, kind, spec, index, value: values[index], heldAt, x, y, label: `${spec.label}${of}`, perPx });
@@ -51,7 +51,7 @@ export function handlesOf(block: BlockPlan, method: Method, cues: readonly Cue[]
     add('seconds', cue.madeOf?.seconds, column.x + column.width, stair.floor, msPerPx / 1000);
     add('effort', cue.madeOf?.effort, column.x + column.width / 2, (stair.yAt(cue.from) + stair.floor) / 2, 1 / EFFORT_PX);
     if (cue.madeOf?.place !== undefined) {
-      const up = (stair.yAt(cue.to) - stair.yAt(cue.to + 1)) || 0;
+      const up = stair.yAt(cue.to) - stair.yAt(cue.to + 1) || 0;
       const spec = specOf(cue.madeOf.place);
       // Up is more range. A number that leads away from the edge grows downward.
       const away = spec?.unit === 'motion' && !['advance', 'active', 'lengthen', 'sink'].includes(cue.kind) ? -1 : 1;

@@ -8,13 +8,20 @@ export interface SheetRow {
   /** Begins another position. */
   readonly first: boolean;
   /** What is done, where it is a block's pass over a side. */
-  readonly work: { readonly entry: Entry; readonly method: Method; readonly rounds: number; /** What the athlete is told, where they press. */ readonly told: string | null } | null;
+  readonly work: {
+    readonly entry: Entry;
+    readonly method: Method;
+    readonly rounds: number;
+    /** What the athlete is told, where they press. */ readonly told: string | null;
+  } | null;
 }
 
 /** The lines of a strip: every pass over a side with its own rounds; changes of side are seen from the sides themselves. */
 export function sheetRows(strip: SessionStrip, blocks: readonly BlockPlan[], shelf: Shelf): SheetRow[] {
   const passes = new Map<string, number>();
-  return strip.items.filter((item) => item.kind !== 'side').map((item, i, all) => ({ item, first: item.position !== all[i - 1]?.position, work: workOf(item) }));
+  return strip.items
+    .filter((item) => item.kind !== 'side')
+    .map((item, i, all) => ({ item, first: item.position !== all[i - 1]?.position, work: workOf(item) }));
 
   function workOf({ kind, blockId }: StripItem): SheetRow['work'] {
     const block = kind === 'block' ? blocks.find((each) => each.id === blockId) : undefined;

@@ -24,7 +24,11 @@ export function cellsOf(strip: SessionStrip, bookedS: number): StripCell[] {
   for (const item of strip.items) {
     const last = groups.at(-1);
     const before = last?.at(-1);
-    const sameBlock = before !== undefined && item.blockId !== undefined && last!.some((each) => each.blockId === item.blockId) && before.position === item.position;
+    const sameBlock =
+      before !== undefined &&
+      item.blockId !== undefined &&
+      last!.some((each) => each.blockId === item.blockId) &&
+      before.position === item.position;
     const sameMeasuring = before !== undefined && (item.kind === 'before' || item.kind === 'after') && before.kind === item.kind;
     if (sameBlock || sameMeasuring) last!.push(item);
     else groups.push([item]);
@@ -34,8 +38,10 @@ export function cellsOf(strip: SessionStrip, bookedS: number): StripCell[] {
   groups.forEach((group, i) => {
     const [only] = group;
     const [before, after] = [joined.at(-1), groups[i + 1]];
-    const inside = group.length === 1 && only!.kind === 'side' && before?.[0]?.blockId !== undefined && before[0].blockId === after?.[0]?.blockId;
-    const goesOn = before !== undefined && group[0]!.blockId !== undefined && before.at(-1)!.kind === 'side' && before[0]!.blockId === group[0]!.blockId;
+    const inside =
+      group.length === 1 && only!.kind === 'side' && before?.[0]?.blockId !== undefined && before[0].blockId === after?.[0]?.blockId;
+    const goesOn =
+      before !== undefined && group[0]!.blockId !== undefined && before.at(-1)!.kind === 'side' && before[0]!.blockId === group[0]!.blockId;
     if (inside || goesOn) before!.push(...group);
     else joined.push([...group]);
   });
@@ -47,8 +53,16 @@ export function cellsOf(strip: SessionStrip, bookedS: number): StripCell[] {
     if (first.kind !== 'turn') position = first.position;
     const end = first.startS + seconds;
     return {
-      key: `${i}/${first.kind}/${first.blockId ?? first.motionId ?? ''}`, kind: first.kind, items, ...(first.blockId === undefined ? {} : { blockId: first.blockId }), startS: first.startS, seconds,
-      words: [...new Set(items.map((item) => item.words))].join(', '), position: begins ? first.position : null, late: first.startS >= bookedS, endsHere: first.startS < bookedS && end > bookedS,
+      key: `${i}/${first.kind}/${first.blockId ?? first.motionId ?? ''}`,
+      kind: first.kind,
+      items,
+      ...(first.blockId === undefined ? {} : { blockId: first.blockId }),
+      startS: first.startS,
+      seconds,
+      words: [...new Set(items.map((item) => item.words))].join(', '),
+      position: begins ? first.position : null,
+      late: first.startS >= bookedS,
+      endsHere: first.startS < bookedS && end > bookedS,
     };
   });
 }

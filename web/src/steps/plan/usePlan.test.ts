@@ -13,9 +13,14 @@ const BENT = 'hip-extension-knee-bent';
 async function open(file: VisitFile) {
   let kept: Plan = file.plan;
   const { sent } = installBrowser(({ method, path, body }: Sent) => {
-    if (method === 'GET') return { status: 200, body: path.endsWith('/practice') ? { name: 'P', timeZone: 'utc', today: '2026-11-25' } : { ...file, plan: kept } };
+    if (method === 'GET')
+      return {
+        status: 200,
+        body: path.endsWith('/practice') ? { name: 'P', timeZone: 'utc', today: '2026-11-25' } : { ...file, plan: kept },
+      };
     const { revision, blocks } = body as Plan;
-    if (revision !== kept.revision) return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', current: kept } };
+    if (revision !== kept.revision)
+      return { status: 409, body: { type: '/problems/changed-meanwhile', title: 'Changed meanwhile', current: kept } };
     kept = { revision: revision + 1, blocks };
     return { status: 200, body: kept };
   });
@@ -26,13 +31,23 @@ async function open(file: VisitFile) {
   return { visit, plan: usePlan(), sent, kept: () => kept };
 }
 
-const stiffLeft = visitFile({ readings: [reading({ motionId: BENT, trials: [3, 5, 4] }), reading({ motionId: BENT, side: 'right', trials: [11, 12, 11] }), reading({ motionId: 'straight-leg-raise', trials: [80] }), reading({ motionId: 'straight-leg-raise', side: 'right', trials: [80] })] });
+const stiffLeft = visitFile({
+  readings: [
+    reading({ motionId: BENT, trials: [3, 5, 4] }),
+    reading({ motionId: BENT, side: 'right', trials: [11, 12, 11] }),
+    reading({ motionId: 'straight-leg-raise', trials: [80] }),
+    reading({ motionId: 'straight-leg-raise', side: 'right', trials: [80] }),
+  ],
+});
 
 test('the stiffest motion is offered first, and the stiffer side goes first with a round more', async () => {
   const { plan } = await open(stiffLeft);
   expect(plan.offers.value.map((offer) => offer.entry.id)).toEqual(['rectus-femoris-prone', 'hamstring-heel-on-shoulder']);
   plan.add('rectus-femoris-prone', 'cr-breath');
-  expect(plan.blocks.value[0]!.sides).toEqual([{ side: 'left', rounds: 4 }, { side: 'right', rounds: 3 }]);
+  expect(plan.blocks.value[0]!.sides).toEqual([
+    { side: 'left', rounds: 4 },
+    { side: 'right', rounds: 3 },
+  ]);
   expect(plan.selectedSide.value).toBe('left');
   // An even motion gets the same on both sides.
   plan.add('hamstring-heel-on-shoulder', 'static-hold');
@@ -42,7 +57,9 @@ test('the stiffest motion is offered first, and the stiffer side goes first with
 test("the line starts from today's edges", async () => {
   const { plan } = await open(stiffLeft);
   plan.add('rectus-femoris-prone', 'cr-breath');
-  const edges = Object.fromEntries(plan.line.value!.cues.filter((cue) => cue.kind === 'move').map((cue) => [cue.side, Math.round(cue.to * 10) / 10]));
+  const edges = Object.fromEntries(
+    plan.line.value!.cues.filter((cue) => cue.kind === 'move').map((cue) => [cue.side, Math.round(cue.to * 10) / 10]),
+  );
   expect(edges).toEqual({ left: 4, right: 11.3 });
 });
 

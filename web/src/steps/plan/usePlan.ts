@@ -4,38 +4,91 @@ import { v7 as uuid } from 'uuid';
 import { motionOf, type Side } from '@pace-bend/core/body';
 import { motionSide, workedSides, type Entry } from '@pace-bend/core/catalogue';
 import { errorOf } from '@pace-bend/core/measure';
-import { checkBlock, doseOf, fits, newBlock, roundShares, sidesOf, SLOW_BREATH, techniquesOf, type BlockPlan, type BreathPace, type Line, type Shelf } from '@pace-bend/core/method';
-import { mirrored, moveBlock, oneSideFirst, orderProblems, placeBlock, predictEdges, responseOf, sessionStrip, type PredictedEdge } from '@pace-bend/core/session';
+import {
+  checkBlock,
+  doseOf,
+  fits,
+  newBlock,
+  roundShares,
+  sidesOf,
+  SLOW_BREATH,
+  techniquesOf,
+  type BlockPlan,
+  type BreathPace,
+  type Line,
+  type Shelf,
+} from '@pace-bend/core/method';
+import {
+  mirrored,
+  moveBlock,
+  oneSideFirst,
+  orderProblems,
+  placeBlock,
+  predictEdges,
+  responseOf,
+  sessionStrip,
+  type PredictedEdge,
+} from '@pace-bend/core/session';
 import { currentReadings, lineOfRun, stiffestFirst, type EdgeAtStart, type VisitFile } from '@pace-bend/core/record';
 import { usePractice } from '../../stores/practice.ts';
-import { blockCautions, blocking, cautionsFor, limitedBlock, measuring, overriddenFor, type Caution, type CautionContext, type SideCautions } from '@pace-bend/core/caution';
+import {
+  blockCautions,
+  blocking,
+  cautionsFor,
+  limitedBlock,
+  measuring,
+  overriddenFor,
+  type Caution,
+  type CautionContext,
+  type SideCautions,
+} from '@pace-bend/core/caution';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 
 /** How many of the stiffest motions are offered. */
 const OFFERS = 4;
 /** And for each so many entries of a kind: lengthening first, then broad work, then the joint. */
-const OFFERS_EACH = [['specific', 2], ['broad', 1], ['joint', 1]] as const;
+const OFFERS_EACH = [
+  ['specific', 2],
+  ['broad', 1],
+  ['joint', 1],
+] as const;
 
 function offeredFor(entries: readonly Entry[], motionId: string, shelf: Shelf): Entry[] {
   const shareOf = (entry: Entry) => shelf.methods.get(entry.ways[0])?.share ?? 0;
   const fit = entries.filter((entry) => entry.motionId === motionId && entry.measured && !entry.afterOperation);
   // Of one kind first what its usual way lengthens most.
-  return OFFERS_EACH.flatMap(([stage, most]) => fit.filter((entry) => entry.stage === stage).sort((a, b) => shareOf(b) - shareOf(a)).slice(0, most));
+  return OFFERS_EACH.flatMap(([stage, most]) =>
+    fit
+      .filter((entry) => entry.stage === stage)
+      .sort((a, b) => shareOf(b) - shareOf(a))
+      .slice(0, most),
+  );
 }
 /** The entry's own order of ways, a practice's own a little behind the one it was made from. */
-const rankOf = (entry: Entry, method: { readonly id: string; readonly madeFrom?: string }) => { const at = entry.ways.indexOf(method.madeFrom ?? method.id); return (at < 0 ? entry.ways.length : at) + (method.madeFrom === undefined ? 0 : 1.5); };
+const rankOf = (entry: Entry, method: { readonly id: string; readonly madeFrom?: string }) => {
+  const at = entry.ways.indexOf(method.madeFrom ?? method.id);
+  return (at < 0 ? entry.ways.length : at) + (method.madeFrom === undefined ? 0 : 1.5);
+};
 
 /** Today's edges: what was read before work. */
 export function edgesOf(file: VisitFile): EdgeAtStart[] {
-  return currentReadings(file.readings).filter((reading) => reading.moment === 'before').map(({ motionId, side, value }) => ({ motionId, side, value: value! }));
+  return currentReadings(file.readings)
+    .filter((reading) => reading.moment === 'before')
+    .map(({ motionId, side, value }) => ({ motionId, side, value: value! }));
 }
 
 /** Whether a motion was read on a side, by the edges of today. */
-export const measuredIn = (edges: readonly EdgeAtStart[]) => (motionId: string, side: Side): boolean => edges.some((edge) => edge.motionId === motionId && edge.side === side);
+export const measuredIn =
+  (edges: readonly EdgeAtStart[]) =>
+  (motionId: string, side: Side): boolean =>
+    edges.some((edge) => edge.motionId === motionId && edge.side === side);
 
 /** Whether cautions let a motion be measured on a side. */
-export const mayMeasureIn = (file: VisitFile, context: CautionContext) => (motionId: string, side: Side): boolean => blocking(cautionsFor(context, measuring(motionId, side)), overriddenFor(file.overrides, motionId, side)).length === 0;
+export const mayMeasureIn =
+  (file: VisitFile, context: CautionContext) =>
+  (motionId: string, side: Side): boolean =>
+    blocking(cautionsFor(context, measuring(motionId, side)), overriddenFor(file.overrides, motionId, side)).length === 0;
 
 export function breathOf(file: VisitFile): BreathPace {
   return { ...SLOW_BREATH, periodMs: file.athlete.breathPeriodMs };
@@ -77,28 +130,45 @@ export function usePlan() {
   const line = computed(() => lineOf(blocks.value, breathOf(file.value), edges.value, shelf.value));
   const doses = computed(() => (line.value ? doseOf(line.value) : []));
 
-  const stiffness = computed(() => stiffestFirst({
-    person: file.value.athlete,
-    onDay: practice.dayOf(file.value.visit.startsAt),
-    today: currentReadings(file.value.readings).map((reading) => ({ ...reading, value: reading.value! })),
-    past: file.value.past,
-    errors: file.value.errors,
-  }).map((each) => each.stiffness));
+  const stiffness = computed(() =>
+    stiffestFirst({
+      person: file.value.athlete,
+      onDay: practice.dayOf(file.value.visit.startsAt),
+      today: currentReadings(file.value.readings).map((reading) => ({ ...reading, value: reading.value! })),
+      past: file.value.past,
+      errors: file.value.errors,
+    }).map((each) => each.stiffness),
+  );
 
   /** The stiffest motions with what can be done for each. */
-  const offers = computed(() => stiffness.value.slice(0, OFFERS).flatMap((row) => offeredFor(store.entries, row.motion.id, shelf.value).map((entry) => ({
-    ...row, entry, ways: store.methods.filter((method) => fits(entry, method)).sort((a, b) => rankOf(entry, a) - rankOf(entry, b)).map((method) => ({ method, closedBy: closedBy(entry, method.id) })),
-  }))));
+  const offers = computed(() =>
+    stiffness.value.slice(0, OFFERS).flatMap((row) =>
+      offeredFor(store.entries, row.motion.id, shelf.value).map((entry) => ({
+        ...row,
+        entry,
+        ways: store.methods
+          .filter((method) => fits(entry, method))
+          .sort((a, b) => rankOf(entry, a) - rankOf(entry, b))
+          .map((method) => ({ method, closedBy: closedBy(entry, method.id) })),
+      })),
+    ),
+  );
 
   /** What closes an offer on every side with no way round it: scope, consent, a no-touch area. Null: it can be taken. */
   function closedBy(entry: Entry, way: string): Caution | null {
-    const firm = blockCautions(newBlock('offer', entry.id, way, sidesOf(entry), shelf.value), context.value, [], shelf.value).map((side) => side.blocking.find((caution) => !caution.canOverride));
+    const firm = blockCautions(newBlock('offer', entry.id, way, sidesOf(entry), shelf.value), context.value, [], shelf.value).map((side) =>
+      side.blocking.find((caution) => !caution.canOverride),
+    );
     return firm.every((caution) => caution !== undefined) ? firm[0]! : null;
   }
 
   /** What cautions say of the block shown, by side. */
-  const cautions = computed<readonly SideCautions[]>(() => (selected.value ? blockCautions(selected.value, context.value, file.value.overrides, shelf.value) : []));
-  const forbidden = computed(() => (visit.finished ? [] : blocks.value.filter((block) => isForbidden(file.value, context.value, block, shelf.value))));
+  const cautions = computed<readonly SideCautions[]>(() =>
+    selected.value ? blockCautions(selected.value, context.value, file.value.overrides, shelf.value) : [],
+  );
+  const forbidden = computed(() =>
+    visit.finished ? [] : blocks.value.filter((block) => isForbidden(file.value, context.value, block, shelf.value)),
+  );
 
   /** One gesture, however many steps it has, is undone at once. */
   let lastGesture: string | null = null;
@@ -114,13 +184,19 @@ export function usePlan() {
 
   function show(next: readonly BlockPlan[]): void {
     blocks.value = limited(next);
-    if (selected.value && !selected.value.sides.some((each) => each.side === selectedSide.value)) selectedSide.value = selected.value.sides[0]?.side ?? 'left';
+    if (selected.value && !selected.value.sides.some((each) => each.side === selectedSide.value))
+      selectedSide.value = selected.value.sides[0]?.side ?? 'left';
     keep();
   }
 
   /** Numbers that are not sound, and blocks that cautions forbid, stay on the screen beside their message; what is kept can always be run. */
   function keep(): void {
-    if (blocks.value.every((block) => checkBlock(block, shelf.value).length === 0 && !isForbidden(file.value, context.value, block, shelf.value))) visit.setBlocks(blocks.value);
+    if (
+      blocks.value.every(
+        (block) => checkBlock(block, shelf.value).length === 0 && !isForbidden(file.value, context.value, block, shelf.value),
+      )
+    )
+      visit.setBlocks(blocks.value);
   }
   // Limits that are new since the plan was kept, and a reason that has just been given.
   const kept = JSON.stringify(file.value.plan.blocks);
@@ -153,7 +229,9 @@ export function usePlan() {
     const order = stiffer ? [...own].sort((a, b) => Number(b === stiffer) - Number(a === stiffer)) : own;
     const block = newBlock(uuid(), entryId, methodId, order, shelf.value);
     const most = store.methodOf(methodId).rounds.max;
-    const sides = block.sides.map((each) => (each.side === stiffer && own.length > 1 && each.rounds < most ? { ...each, rounds: each.rounds + 1 } : each));
+    const sides = block.sides.map((each) =>
+      each.side === stiffer && own.length > 1 && each.rounds < most ? { ...each, rounds: each.rounds + 1 } : each,
+    );
     select(block.id, sides[0]!.side);
     put(placeBlock(blocks.value, { ...block, sides }, shelf.value));
   }
@@ -164,7 +242,11 @@ export function usePlan() {
     return read === undefined ? undefined : workedSides(entry, entry.motionId, read)[0];
   };
   /** The side the shown block's motion is read on, for the side shown. */
-  const readSide = computed<Side>(() => (selected.value ? motionSide(store.entryOf(selected.value.entryId), store.entryOf(selected.value.entryId).motionId, selectedSide.value) : selectedSide.value));
+  const readSide = computed<Side>(() =>
+    selected.value
+      ? motionSide(store.entryOf(selected.value.entryId), store.entryOf(selected.value.entryId).motionId, selectedSide.value)
+      : selectedSide.value,
+  );
 
   function select(id: string, side?: Side): void {
     selectedId.value = id;
@@ -173,7 +255,11 @@ export function usePlan() {
     else if (block && !block.sides.some((each) => each.side === selectedSide.value)) selectedSide.value = block.sides[0]!.side;
   }
 
-  const replace = (block: BlockPlan, gesture: string | null = null) => put(blocks.value.map((each) => (each.id === block.id ? block : each)), gesture);
+  const replace = (block: BlockPlan, gesture: string | null = null) =>
+    put(
+      blocks.value.map((each) => (each.id === block.id ? block : each)),
+      gesture,
+    );
   const remove = (id: string) => put(blocks.value.filter((block) => block.id !== id));
 
   /** Moves a block to another place of the row, or says which rule forbids it. */
@@ -199,9 +285,20 @@ export function usePlan() {
 
   /** Everything on one side before anything on the other. */
   const splitSides = (first: 'left' | 'right') => put(oneSideFirst(blocks.value, first, () => uuid(), shelf.value));
-  const takePlan = (next: readonly BlockPlan[]) => { select(next.find((block) => store.entryOf(block.entryId).measured)?.id ?? next[0]?.id ?? ''); put(next); };
+  const takePlan = (next: readonly BlockPlan[]) => {
+    select(next.find((block) => store.entryOf(block.entryId).measured)?.id ?? next[0]?.id ?? '');
+    put(next);
+  };
 
-  const strip = computed(() => sessionStrip({ blocks: blocks.value, line: line.value, isMeasured: measuredIn(edges.value), mayMeasure: mayMeasureIn(file.value, context.value), shelf: shelf.value }));
+  const strip = computed(() =>
+    sessionStrip({
+      blocks: blocks.value,
+      line: line.value,
+      isMeasured: measuredIn(edges.value),
+      mayMeasure: mayMeasureIn(file.value, context.value),
+      shelf: shelf.value,
+    }),
+  );
   const order = computed(() => orderProblems(blocks.value, shelf.value));
 
   /** Where the edge is expected after each round of the side shown, with its band; empty where nothing is lengthened. */
@@ -210,22 +307,68 @@ export function usePlan() {
     if (!block) return null;
     const [entry, method] = [store.entryOf(block.entryId), store.methodOf(block.methodId)];
     const motion = motionOf(entry.motionId);
-    const start = visit.readings.find((reading) => reading.motionId === motion.id && reading.side === readSide.value && reading.moment === 'before');
+    const start = visit.readings.find(
+      (reading) => reading.motionId === motion.id && reading.side === readSide.value && reading.moment === 'before',
+    );
     const compiled = line.value;
     if (method.axis !== 'motion' || !start || !compiled || !techniquesOf(method).includes('lengthen')) return null;
     const at = selectedIndex.value;
     // What was worked on this motion and side before shares its gain.
-    const shares = compiled.blocks.slice(0, at).flatMap((other, i) => (other.motionId === motion.id ? sidesOf(store.entryOf(other.entryId)).filter((side) => motionSide(store.entryOf(other.entryId), motion.id, side) === readSide.value).flatMap((side) => roundShares(compiled, i, side, shelf.value)) : []));
+    const shares = compiled.blocks.slice(0, at).flatMap((other, i) =>
+      other.motionId === motion.id
+        ? sidesOf(store.entryOf(other.entryId))
+            .filter((side) => motionSide(store.entryOf(other.entryId), motion.id, side) === readSide.value)
+            .flatMap((side) => roundShares(compiled, i, side, shelf.value))
+        : [],
+    );
     const own = compiled.cues.filter((cue) => cue.blockIndex === at && cue.side === selectedSide.value);
     const response = responseOf(motion.id, file.value.past, file.value.pastBlocks, file.value.errors, shelf.value);
     const error = errorOf(motion, start, file.value.errors, 'within');
-    return { edges: predictEdges(motion, { start: start.value!, shares, error, furthest: own[0]?.furthest ?? null }, roundShares(compiled, at, selectedSide.value, shelf.value), response), sessions: response.sessions };
+    return {
+      edges: predictEdges(
+        motion,
+        { start: start.value!, shares, error, furthest: own[0]?.furthest ?? null },
+        roundShares(compiled, at, selectedSide.value, shelf.value),
+        response,
+      ),
+      sessions: response.sessions,
+    };
   });
 
   return {
-    visit, store, shelf, strip, order, predicted, refusal, file, blocks, selected, selectedIndex, selectedSide, readSide, line, doses, stiffness, offers, cautions, forbidden,
-    canUndo: computed(() => done.value.length > 0), canRedo: computed(() => undone.value.length > 0),
-    add, select, replace, remove, move, moveTo, mirror, splitSides, takePlan, tighterOf, undo, redo,
+    visit,
+    store,
+    shelf,
+    strip,
+    order,
+    predicted,
+    refusal,
+    file,
+    blocks,
+    selected,
+    selectedIndex,
+    selectedSide,
+    readSide,
+    line,
+    doses,
+    stiffness,
+    offers,
+    cautions,
+    forbidden,
+    canUndo: computed(() => done.value.length > 0),
+    canRedo: computed(() => undone.value.length > 0),
+    add,
+    select,
+    replace,
+    remove,
+    move,
+    moveTo,
+    mirror,
+    splitSides,
+    takePlan,
+    tighterOf,
+    undo,
+    redo,
   };
 }
 

@@ -15,22 +15,38 @@ class Asked {
   onerror: (() => void) | null = null;
   question: PlanQuestion | null = null;
   ended = false;
-  constructor() { Asked.all.push(this); }
-  postMessage(question: PlanQuestion): void { this.question = question; }
-  terminate(): void { this.ended = true; }
+  constructor() {
+    Asked.all.push(this);
+  }
+  postMessage(question: PlanQuestion): void {
+    this.question = question;
+  }
+  terminate(): void {
+    this.ended = true;
+  }
   /** A worker that was ended says nothing any more. */
-  say(answer: PlanAnswer): void { if (!this.ended) this.onmessage?.({ data: answer }); }
-  get facts(): Omit<SessionFacts, 'shelf'> { return this.question!.facts; }
+  say(answer: PlanAnswer): void {
+    if (!this.ended) this.onmessage?.({ data: answer });
+  }
+  get facts(): Omit<SessionFacts, 'shelf'> {
+    return this.question!.facts;
+  }
 }
 const last = () => Asked.all.at(-1)!;
 
 const file = visitFile({
-  readings: [['left', [55, 56, 55]], ['right', [70, 70, 70]]].flatMap(([side, trials]) => [reading({ motionId: 'straight-leg-raise', side: side as 'left', trials: trials as number[] })]),
+  readings: [
+    ['left', [55, 56, 55]],
+    ['right', [70, 70, 70]],
+  ].flatMap(([side, trials]) => [reading({ motionId: 'straight-leg-raise', side: side as 'left', trials: trials as number[] })]),
 });
 
 async function open() {
   Asked.all = [];
-  installBrowser(({ path }: Sent) => ({ status: 200, body: path.endsWith('/practice') ? { name: 'P', timeZone: 'utc', today: '2026-11-25' } : file }));
+  installBrowser(({ path }: Sent) => ({
+    status: 200,
+    body: path.endsWith('/practice') ? { name: 'P', timeZone: 'utc', today: '2026-11-25' } : file,
+  }));
   Object.assign(globalThis, { Worker: Asked });
   setActivePinia(createPinia());
   await useVisit().load('v');
@@ -50,7 +66,10 @@ test('what is asked are the facts of the visit, and the answer is shown with wha
   asked.ask();
   expect(asked.state.value).toBe('working');
   expect(last().facts).toMatchObject({ minutes: 40, onDay: '2026-11-25', warm: false, pins: [], bans: [] });
-  expect(last().facts.today.map((value) => [value.side, Math.round(value.value)])).toEqual([['left', 55], ['right', 70]]);
+  expect(last().facts.today.map((value) => [value.side, Math.round(value.value)])).toEqual([
+    ['left', 55],
+    ['right', 70],
+  ]);
   const proposal = solved(last());
   last().say({ kind: 'plan', proposal, ms: 12 });
   expect(asked.state.value).toBe('ready');
@@ -110,8 +129,19 @@ test('pinned and left out exclude each other, and every change asks anew', async
   expect(last().facts).toMatchObject({ bans: [pin.entryId], pins: [] });
   asked.pin(pin);
   expect(last().facts).toMatchObject({ bans: [], pins: [pin] });
-  asked.longer(pin.entryId, pin.methodId, [{ side: 'left', rounds: 2 }, { side: 'right', rounds: 1 }]);
-  expect(last().facts.pins).toEqual([{ ...pin, least: [{ side: 'left', rounds: 3 }, { side: 'right', rounds: 2 }] }]);
+  asked.longer(pin.entryId, pin.methodId, [
+    { side: 'left', rounds: 2 },
+    { side: 'right', rounds: 1 },
+  ]);
+  expect(last().facts.pins).toEqual([
+    {
+      ...pin,
+      least: [
+        { side: 'left', rounds: 3 },
+        { side: 'right', rounds: 2 },
+      ],
+    },
+  ]);
   asked.unpin(pin.entryId);
   expect(last().facts.pins).toEqual([]);
   asked.ban(pin.entryId);
@@ -125,16 +155,32 @@ test('around what stands: measured blocks are pinned once each, in their order, 
   const asked = await open();
   const blocks = [
     newBlock('w', 'hip-circling', 'continuous-motion', ['left', 'right']),
-    { ...newBlock('a', 'hamstring-heel-on-shoulder', 'static-hold', ['left', 'right']), sides: [{ side: 'left' as const, rounds: 4 }, { side: 'right' as const, rounds: 2 }] },
+    {
+      ...newBlock('a', 'hamstring-heel-on-shoulder', 'static-hold', ['left', 'right']),
+      sides: [
+        { side: 'left' as const, rounds: 4 },
+        { side: 'right' as const, rounds: 2 },
+      ],
+    },
     newBlock('b', 'calf-supine', 'static-hold', ['left']),
     newBlock('c', 'hamstring-heel-on-shoulder', 'static-hold', ['left']),
   ];
   asked.around(blocks);
   expect(last().facts.keepOrder).toBe(true);
-  const kept = () => last().facts.pins.map((pin) => [pin.entryId, pin.block?.sides.map(({ side, rounds }) => `${side} ${rounds}`).join(', ')]);
-  const arranged = [['hamstring-heel-on-shoulder', 'left 4, right 2, left 2'], ['calf-supine', 'left 2']];
+  const kept = () =>
+    last().facts.pins.map((pin) => [pin.entryId, pin.block?.sides.map(({ side, rounds }) => `${side} ${rounds}`).join(', ')]);
+  const arranged = [
+    ['hamstring-heel-on-shoulder', 'left 4, right 2, left 2'],
+    ['calf-supine', 'left 2'],
+  ];
   expect(kept()).toEqual(arranged);
-  asked.longer('hamstring-heel-on-shoulder', 'static-hold', [{ side: 'left', rounds: 6 }, { side: 'right', rounds: 2 }]);
+  asked.longer('hamstring-heel-on-shoulder', 'static-hold', [
+    { side: 'left', rounds: 6 },
+    { side: 'right', rounds: 2 },
+  ]);
   expect(kept()).toEqual(arranged);
-  expect(last().facts.pins[0]!.least).toEqual([{ side: 'left', rounds: 7 }, { side: 'right', rounds: 3 }]);
+  expect(last().facts.pins[0]!.least).toEqual([
+    { side: 'left', rounds: 7 },
+    { side: 'right', rounds: 3 },
+  ]);
 });

@@ -63,7 +63,9 @@ export function useProposal() {
     worker.onmessage = ({ data }: MessageEvent<PlanAnswer>) => hear(data);
     worker.onerror = () => hear({ kind: 'failed', message: 'The planner could not be started.' });
     // What is reactive cannot be sent.
-    worker.postMessage(JSON.parse(JSON.stringify({ facts: factsNow(), items: shelf.items, patienceMs: PATIENCE_MS } satisfies PlanQuestion)));
+    worker.postMessage(
+      JSON.parse(JSON.stringify({ facts: factsNow(), items: shelf.items, patienceMs: PATIENCE_MS } satisfies PlanQuestion)),
+    );
   }
 
   function hear(answer: PlanAnswer): void {
@@ -98,9 +100,26 @@ export function useProposal() {
     const onDay = practice.dayOf(file.visit.startsAt);
     const today = currentReadings(file.readings).map((reading): ValueToday => ({ ...reading, value: reading.value! }));
     return {
-      person: { birthDate: athlete.birthDate, referenceSex: athlete.referenceSex, rowing: athlete.rowing }, sport: athlete.sport, onDay, today, past: file.past, pastBlocks: file.pastBlocks, goals: file.goals,
-      complaint: { region: file.visit.complaintRegion, side: file.visit.complaintSide }, errors: file.errors, daysToEvent: visit.cautionContext!.daysToEvent, minutes: file.visit.minutesAvailable, breath: breathOf(file),
-      caution: visit.cautionContext!, overrides: file.overrides, causes: causesOf(today, onDay), warm: warm.value, pins: pins.value, keepOrder: keepOrder.value, bans: bans.value, withoutPositions: [],
+      person: { birthDate: athlete.birthDate, referenceSex: athlete.referenceSex, rowing: athlete.rowing },
+      sport: athlete.sport,
+      onDay,
+      today,
+      past: file.past,
+      pastBlocks: file.pastBlocks,
+      goals: file.goals,
+      complaint: { region: file.visit.complaintRegion, side: file.visit.complaintSide },
+      errors: file.errors,
+      daysToEvent: visit.cautionContext!.daysToEvent,
+      minutes: file.visit.minutesAvailable,
+      breath: breathOf(file),
+      caution: visit.cautionContext!,
+      overrides: file.overrides,
+      causes: causesOf(today, onDay),
+      warm: warm.value,
+      pins: pins.value,
+      keepOrder: keepOrder.value,
+      bans: bans.value,
+      withoutPositions: [],
     };
   }
 
@@ -108,15 +127,26 @@ export function useProposal() {
   function causesOf(today: readonly ValueToday[], onDay: string): Record<string, CauseKind> {
     const file = visit.file!;
     const ids = [...new Set(today.filter((value) => value.moment === 'before').map((value) => value.motionId))];
-    const rows = ids.map((id) => compareMotion(motionOf(id), 'before', { person: file.athlete, onDay, today, past: file.past, errors: file.errors }));
+    const rows = ids.map((id) =>
+      compareMotion(motionOf(id), 'before', { person: file.athlete, onDay, today, past: file.past, errors: file.errors }),
+    );
     const evidence = {
-      comparisons: new Map(rows.map((row) => [row.motion.id, row])), after: new Map(), findings: visit.findings, conditions: file.conditions, onDay, worked: [],
+      comparisons: new Map(rows.map((row) => [row.motion.id, row])),
+      after: new Map(),
+      findings: visit.findings,
+      conditions: file.conditions,
+      onDay,
+      worked: [],
       complaint: { region: file.visit.complaintRegion, side: file.visit.complaintSide, score: file.visit.complaintScore },
     };
-    return Object.fromEntries(rows.flatMap(({ motion }) => motion.sides.flatMap((side) => {
-      const judgement = judge(motion, gather(motion, side, evidence), openQuestions(motion, side, evidence));
-      return judgement.kind === 'likely' ? [[`${motion.id}/${side}`, judgement.causes[0]!.kind] as const] : [];
-    })));
+    return Object.fromEntries(
+      rows.flatMap(({ motion }) =>
+        motion.sides.flatMap((side) => {
+          const judgement = judge(motion, gather(motion, side, evidence), openQuestions(motion, side, evidence));
+          return judgement.kind === 'likely' ? [[`${motion.id}/${side}`, judgement.causes[0]!.kind] as const] : [];
+        }),
+      ),
+    );
   }
 
   /** Puts a pin where one for the same entry was, or at the end: what is kept in order keeps its place. */
@@ -160,7 +190,27 @@ export function useProposal() {
     ask();
   }
 
-  return { state, proposal, others, leftOut, triedMore, bound, failure, tookMs, warm, pins, bans, ask, stop, around, longer, pin, unpin, ban, unban };
+  return {
+    state,
+    proposal,
+    others,
+    leftOut,
+    triedMore,
+    bound,
+    failure,
+    tookMs,
+    warm,
+    pins,
+    bans,
+    ask,
+    stop,
+    around,
+    longer,
+    pin,
+    unpin,
+    ban,
+    unban,
+  };
 }
 
 export type ProposalAsked = ReturnType<typeof useProposal>;

@@ -29,7 +29,16 @@ onMounted(open);
 async function open(): Promise<void> {
   await practice.load().catch(() => undefined);
   if (visit.id !== id) await visit.load(id);
-  if (visit.file) Object.assign(fields, readDraft<typeof fields>(draftKey) ?? visit.file.referral ?? draftLetter(visit.file, visit.stops.map((caution) => caution.refer)));
+  if (visit.file)
+    Object.assign(
+      fields,
+      readDraft<typeof fields>(draftKey) ??
+        visit.file.referral ??
+        draftLetter(
+          visit.file,
+          visit.stops.map((caution) => caution.refer),
+        ),
+    );
 }
 
 const measured = computed(() => measuredLines(file.value));
@@ -43,19 +52,22 @@ async function keep(): Promise<void> {
   dropDraft(draftKey);
 }
 
-const act = (what: 'keep' | 'print' | 'end') => run(async () => {
-  if (!visit.finished && !kept.value) await keep();
-  if (what === 'print') window.print();
-  if (what === 'end') {
-    await visit.finish();
-    await router.push('/');
-  }
-});
+const act = (what: 'keep' | 'print' | 'end') =>
+  run(async () => {
+    if (!visit.finished && !kept.value) await keep();
+    if (what === 'print') window.print();
+    if (what === 'end') {
+      await visit.finish();
+      await router.push('/');
+    }
+  });
 </script>
 
 <template>
   <div class="page">
-    <ProblemNote v-if="visit.problem && !ready" :problem="visit.problem" :retry="open"><RouterLink to="/">Back to the day</RouterLink></ProblemNote>
+    <ProblemNote v-if="visit.problem && !ready" :problem="visit.problem" :retry="open"
+      ><RouterLink to="/">Back to the day</RouterLink></ProblemNote
+    >
     <p v-else-if="!ready" class="soft">Opening the visit …</p>
     <template v-else>
       <header class="no-print">
@@ -69,20 +81,48 @@ const act = (what: 'keep' | 'print' | 'end') => run(async () => {
       </header>
       <ProblemNote v-if="problem" :problem="problem" />
       <article class="letter card">
-        <p class="from"><b>{{ practice.practice?.name }}</b><span>{{ date }}</span></p>
+        <p class="from">
+          <b>{{ practice.practice?.name }}</b><span>{{ date }}</span>
+        </p>
         <div class="field no-print">
           <label for="letter-to">To</label>
-          <input id="letter-to" v-model="fields.to" class="input" :maxlength="LIMITS.aboutLength" :readonly="visit.finished" @input="typed">
+          <input
+            id="letter-to"
+            v-model="fields.to"
+            class="input"
+            :maxlength="LIMITS.aboutLength"
+            :readonly="visit.finished"
+            @input="typed"
+          />
         </div>
         <p class="only-print">To: {{ fields.to }}</p>
-        <p>Concerning <b>{{ file.athlete.name }}</b>, born {{ file.athlete.birthDate }}. Seen on {{ date }} at {{ practice.timeOfDay(file.visit.startsAt) }}. Hands-on work was not begun, or was ended, for the following reasons.</p>
+        <p>
+          Concerning <b>{{ file.athlete.name }}</b>, born {{ file.athlete.birthDate }}. Seen on {{ date }} at
+          {{ practice.timeOfDay(file.visit.startsAt) }}. Hands-on work was not begun, or was ended, for the following reasons.
+        </p>
         <div class="field no-print">
           <label for="letter-seen">What was said and seen</label>
-          <textarea id="letter-seen" v-model="fields.seen" class="textbox" rows="9" :maxlength="LIMITS.noteLength" :readonly="visit.finished" @input="typed" />
+          <textarea
+            id="letter-seen"
+            v-model="fields.seen"
+            class="textbox"
+            rows="9"
+            :maxlength="LIMITS.noteLength"
+            :readonly="visit.finished"
+            @input="typed"
+          />
         </div>
         <p class="only-print seen">{{ fields.seen }}</p>
-        <section v-if="measured.length > 0" aria-label="Measured today"><h2>Measured today</h2><ul><li v-for="line in measured" :key="line">{{ line }}</li></ul></section>
-        <p>This letter says what was reported and observed. It makes no diagnosis. Please examine, and tell us in writing whether and within which limits hands-on work may go on.</p>
+        <section v-if="measured.length > 0" aria-label="Measured today">
+          <h2>Measured today</h2>
+          <ul>
+            <li v-for="line in measured" :key="line">{{ line }}</li>
+          </ul>
+        </section>
+        <p>
+          This letter says what was reported and observed. It makes no diagnosis. Please examine, and tell us in writing whether and within
+          which limits hands-on work may go on.
+        </p>
         <p class="sign">{{ file.referral?.by ?? session.me?.name }}</p>
       </article>
     </template>

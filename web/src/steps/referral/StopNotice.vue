@@ -15,7 +15,9 @@ const router = useRouter();
     <h2>Stop. No hands-on work today</h2>
     <div class="cards"><CautionCard v-for="caution in visit.stops" :key="caution.ruleId" :caution="caution" /></div>
     <div class="choices">
-      <Button type="primary" size="large" @click="router.push(`/visit/${visit.id}/letter`)">{{ visit.file!.referral ? 'The referral' : 'End in a referral' }}</Button>
+      <Button type="primary" size="large" @click="router.push(`/visit/${visit.id}/letter`)">{{
+        visit.file!.referral ? 'The referral' : 'End in a referral'
+      }}</Button>
       <Button v-if="!atArrive" size="large" @click="router.push(`/visit/${visit.id}/arrive`)">Look at the answers again</Button>
     </div>
   </section>

@@ -7,11 +7,19 @@ import { currentReadings, raisedOf, type VisitFile } from '@pace-bend/core/recor
 export function draftLetter(file: VisitFile, refer: readonly string[]): { readonly to: string; readonly seen: string } {
   const { complaint, complaintRegion, complaintSide, complaintScore, changed } = file.visit;
   const last = file.answers.at(-1)?.answers;
-  const said = raisedOf(file.answers).map((id) => `${STOP_QUESTIONS.find((each) => each.id === id)!.words}${last?.[id] === 'unsure' ? ' (not sure)' : ''}.`);
+  const said = raisedOf(file.answers).map(
+    (id) => `${STOP_QUESTIONS.find((each) => each.id === id)!.words}${last?.[id] === 'unsure' ? ' (not sure)' : ''}.`,
+  );
   const place = complaintRegion ? ` (${placeWords(complaintRegion, complaintSide)})` : '';
   return {
     to: refer[0] ? refer[0][0]!.toUpperCase() + refer[0].slice(1) : '',
-    seen: [...said, complaint ? `Complaint: ${complaint}${place}${complaintScore === null ? '' : `, ${complaintScore} of 10`}.` : '', changed ? `Since last time: ${changed}.` : ''].filter(Boolean).join('\n'),
+    seen: [
+      ...said,
+      complaint ? `Complaint: ${complaint}${place}${complaintScore === null ? '' : `, ${complaintScore} of 10`}.` : '',
+      changed ? `Since last time: ${changed}.` : '',
+    ]
+      .filter(Boolean)
+      .join('\n'),
   };
 }
 

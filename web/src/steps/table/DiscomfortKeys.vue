@@ -7,9 +7,18 @@ defineEmits<{ score: [value: number] }>();
   <div class="discomfort" role="group" :aria-label="`Discomfort, ceiling ${ceiling}`">
     <span class="lab">{{ edgeOpen ? 'Digits go to the edge' : 'Discomfort' }}</span>
     <button
-      v-for="n in 11" :key="n" type="button" class="num" :class="{ over: n - 1 > ceiling, on: n - 1 === last, ceiling: n - 1 === ceiling }" :disabled="disabled || edgeOpen"
-      :aria-pressed="n - 1 === last" :aria-label="`Discomfort ${n - 1}${n - 1 > ceiling ? ', above the ceiling' : ''}`" @click="$emit('score', n - 1)"
-    >{{ n - 1 }}</button>
+      v-for="n in 11"
+      :key="n"
+      type="button"
+      class="num"
+      :class="{ over: n - 1 > ceiling, on: n - 1 === last, ceiling: n - 1 === ceiling }"
+      :disabled="disabled || edgeOpen"
+      :aria-pressed="n - 1 === last"
+      :aria-label="`Discomfort ${n - 1}${n - 1 > ceiling ? ', above the ceiling' : ''}`"
+      @click="$emit('score', n - 1)"
+    >
+      {{ n - 1 }}
+    </button>
   </div>
 </template>
 

@@ -2,13 +2,23 @@
 import { computed } from 'vue';
 
 const props = defineProps<{ round: number; rounds: number }>();
-const marks = computed(() => Array.from({ length: props.rounds }, (_, i) => (i + 1 < props.round ? 'done' : i + 1 === props.round ? 'now' : 'to-come')));
-const words = computed(() => (props.round === 0 ? `${props.rounds} rounds to come` : props.round > props.rounds ? `all ${props.rounds} rounds done` : `round ${props.round} of ${props.rounds}`));
+const marks = computed(() =>
+  Array.from({ length: props.rounds }, (_, i) => (i + 1 < props.round ? 'done' : i + 1 === props.round ? 'now' : 'to-come')),
+);
+const words = computed(() =>
+  props.round === 0
+    ? `${props.rounds} rounds to come`
+    : props.round > props.rounds
+      ? `all ${props.rounds} rounds done`
+      : `round ${props.round} of ${props.rounds}`,
+);
 </script>
 
 <template>
   <div class="rounds" role="img" :aria-label="words">
-    <span class="lab">Round <span v-if="rounds > 6" class="num">{{ Math.min(Math.max(round, 1), rounds) }} of {{ rounds }}</span></span>
+    <span class="lab"
+      >Round <span v-if="rounds > 6" class="num">{{ Math.min(Math.max(round, 1), rounds) }} of {{ rounds }}</span></span
+    >
     <span v-if="rounds <= 6" class="squares"><i v-for="(mark, i) in marks" :key="i" :class="mark" /></span>
   </div>
 </template>

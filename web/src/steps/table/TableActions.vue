@@ -12,8 +12,23 @@ const { run } = props;
 const { line, view, linkState, linkProblem, planChanged } = run;
 
 const cue = computed(() => view.value!.cue);
-const hasOther = computed(() => line.value!.cues.some((each) => each.index > cue.value.index && (each.side !== cue.value.side || each.blockIndex !== cue.value.blockIndex)));
-const spaceWords = computed(() => ({ ready: 'Begin', running: cue.value.open ? 'Ready' : 'Hold here', held: 'Go on', waiting: 'Ready', eased: 'Go on, shorter', stopped: 'Take it back', finished: '' })[props.status]);
+const hasOther = computed(() =>
+  line.value!.cues.some(
+    (each) => each.index > cue.value.index && (each.side !== cue.value.side || each.blockIndex !== cue.value.blockIndex),
+  ),
+);
+const spaceWords = computed(
+  () =>
+    ({
+      ready: 'Begin',
+      running: cue.value.open ? 'Ready' : 'Hold here',
+      held: 'Go on',
+      waiting: 'Ready',
+      eased: 'Go on, shorter',
+      stopped: 'Take it back',
+      finished: '',
+    })[props.status],
+);
 </script>
 
 <template>
@@ -28,26 +43,56 @@ const spaceWords = computed(() => ({ ready: 'Begin', running: cue.value.open ? '
     </div>
     <div v-else-if="status === 'finished'" class="choices">
       <button type="button" class="key-button" @click="run.startOver">Run the plan again</button>
-      <button type="button" class="key-button go" @click="$emit('close')">Measure again <kbd>{{ keyOf('enter') }}</kbd></button>
+      <button type="button" class="key-button go" @click="$emit('close')">
+        Measure again <kbd>{{ keyOf('enter') }}</kbd>
+      </button>
     </div>
     <div v-else-if="status === 'eased'" class="choices" role="group" aria-label="After easing off">
-      <button type="button" class="key-button go" @click="run.act({ kind: 'ease' })">Ease: go on, shorter <kbd>{{ keyOf('space') }}</kbd></button>
-      <button type="button" class="key-button" @click="run.act({ kind: 'lighter' })">Repeat lighter <kbd>{{ keyOf('again') }}</kbd></button>
-      <button type="button" class="key-button stop" @click="$emit('stop')">Stop <kbd>{{ keyOf('stop') }}</kbd></button>
+      <button type="button" class="key-button go" @click="run.act({ kind: 'ease' })">
+        Ease: go on, shorter <kbd>{{ keyOf('space') }}</kbd>
+      </button>
+      <button type="button" class="key-button" @click="run.act({ kind: 'lighter' })">
+        Repeat lighter <kbd>{{ keyOf('again') }}</kbd>
+      </button>
+      <button type="button" class="key-button stop" @click="$emit('stop')">
+        Stop <kbd>{{ keyOf('stop') }}</kbd>
+      </button>
     </div>
     <div v-else-if="status === 'stopped'" class="choices" role="group" aria-label="After stopping">
-      <button type="button" class="key-button" @click="run.act({ kind: 'go' })">Take it back <kbd>{{ keyOf('space') }}</kbd></button>
-      <button v-if="hasOther" type="button" class="key-button go" @click="run.act({ kind: 'next' })">Next side or block <kbd>{{ keyOf('next') }}</kbd></button>
-      <button type="button" class="key-button stop" @click="run.act({ kind: 'stop' })">End the run <kbd>{{ keyOf('stop') }}</kbd></button>
+      <button type="button" class="key-button" @click="run.act({ kind: 'go' })">
+        Take it back <kbd>{{ keyOf('space') }}</kbd>
+      </button>
+      <button v-if="hasOther" type="button" class="key-button go" @click="run.act({ kind: 'next' })">
+        Next side or block <kbd>{{ keyOf('next') }}</kbd>
+      </button>
+      <button type="button" class="key-button stop" @click="run.act({ kind: 'stop' })">
+        End the run <kbd>{{ keyOf('stop') }}</kbd>
+      </button>
     </div>
     <template v-else>
-      <DiscomfortKeys :ceiling="cue.painCeiling" :last="lastScore" :disabled="status === 'ready'" :edge-open="edgeOpen" @score="(value) => $emit('score', value)" />
+      <DiscomfortKeys
+        :ceiling="cue.painCeiling"
+        :last="lastScore"
+        :disabled="status === 'ready'"
+        :edge-open="edgeOpen"
+        @score="(value) => $emit('score', value)"
+      />
       <div class="actions">
-        <template v-if="planChanged && status === 'held'"><button type="button" class="key-button" @click="run.startOver">Plan changed: start over</button></template>
-        <button v-if="status !== 'ready'" type="button" class="key-button slim" aria-label="Again" @click="run.act({ kind: 'again' })">← <span class="wide">Again</span></button>
-        <button type="button" class="key-button" :class="{ go: status !== 'running' || cue.open }" @click="$emit('space')">{{ spaceWords }} <kbd>{{ keyOf('space') }}</kbd></button>
-        <button v-if="status !== 'ready'" type="button" class="key-button slim" aria-label="Next" @click="run.act({ kind: 'next' })"><span class="wide">Next</span> →</button>
-        <button v-if="status !== 'ready'" type="button" class="key-button stop" @click="$emit('stop')">Stop <kbd>{{ keyOf('stop') }}</kbd></button>
+        <template v-if="planChanged && status === 'held'"
+          ><button type="button" class="key-button" @click="run.startOver">Plan changed: start over</button></template
+        >
+        <button v-if="status !== 'ready'" type="button" class="key-button slim" aria-label="Again" @click="run.act({ kind: 'again' })">
+          ← <span class="wide">Again</span>
+        </button>
+        <button type="button" class="key-button" :class="{ go: status !== 'running' || cue.open }" @click="$emit('space')">
+          {{ spaceWords }} <kbd>{{ keyOf('space') }}</kbd>
+        </button>
+        <button v-if="status !== 'ready'" type="button" class="key-button slim" aria-label="Next" @click="run.act({ kind: 'next' })">
+          <span class="wide">Next</span> →
+        </button>
+        <button v-if="status !== 'ready'" type="button" class="key-button stop" @click="$emit('stop')">
+          Stop <kbd>{{ keyOf('stop') }}</kbd>
+        </button>
       </div>
     </template>
   </footer>

@@ -18,15 +18,29 @@ const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.ru
     <RouterLink v-if="status !== 'running'" class="back" :to="`/visit/${visit.id}/plan`">Plan</RouterLink>
     <h1 class="name">{{ visit.file!.athlete.name }}</h1>
     <span class="block-name">{{ view.blockName }}</span>
-    <span class="which" :class="view.cue.side">{{ view.cue.side === 'left' ? '◂ ' : '' }}{{ SIDE_WORDS[view.cue.side] }}{{ view.cue.side === 'right' ? ' ▸' : '' }}</span>
-    <RouterLink v-if="status !== 'running' && !visit.finished" class="back" :to="`/visit/${visit.id}/letter`">Refer <kbd>{{ keyOf('refer') }}</kbd></RouterLink>
+    <span class="which" :class="view.cue.side"
+      >{{ view.cue.side === 'left' ? '◂ ' : '' }}{{ SIDE_WORDS[view.cue.side] }}{{ view.cue.side === 'right' ? ' ▸' : '' }}</span
+    >
+    <RouterLink v-if="status !== 'running' && !visit.finished" class="back" :to="`/visit/${visit.id}/letter`"
+      >Refer <kbd>{{ keyOf('refer') }}</kbd></RouterLink
+    >
     <span class="tail">
       <span v-if="run.clockRate > 1" class="tag">Walk-through ×{{ run.clockRate }}</span>
       <span v-if="clockFailed" class="tag" role="status">Clock without its helper: keep this page in front</span>
       <span v-if="linkState === 'waiting'" class="tag" role="status">Not sent yet: {{ keptWords(outbox.isStored) }}</span>
-      <button type="button" class="switch" :aria-pressed="!muted" @click="run.toggleMuted">Sound {{ muted ? 'off' : 'on' }} <kbd>{{ keyOf('muted') }}</kbd></button>
-      <button type="button" class="switch" :aria-pressed="spoken" @click="run.toggleSpoken">Voice {{ spoken ? 'on' : 'off' }} <kbd>{{ keyOf('spoken') }}</kbd></button>
-      <span class="times"><span class="num clock">{{ formatDuration(view.elapsedMs) }} of {{ formatDuration(view.totalMs) }}</span> work<template v-if="wholeMs !== null"> · whole visit <span class="num">{{ formatDuration(wholeMs) }}</span></template></span>
+      <button type="button" class="switch" :aria-pressed="!muted" @click="run.toggleMuted">
+        Sound {{ muted ? 'off' : 'on' }} <kbd>{{ keyOf('muted') }}</kbd>
+      </button>
+      <button type="button" class="switch" :aria-pressed="spoken" @click="run.toggleSpoken">
+        Voice {{ spoken ? 'on' : 'off' }} <kbd>{{ keyOf('spoken') }}</kbd>
+      </button>
+      <span class="times"
+        ><span class="num clock">{{ formatDuration(view.elapsedMs) }} of {{ formatDuration(view.totalMs) }}</span> work<template
+          v-if="wholeMs !== null"
+        >
+          · whole visit <span class="num">{{ formatDuration(wholeMs) }}</span></template
+        ></span
+      >
     </span>
   </header>
 </template>

@@ -31,15 +31,25 @@ const block = computed(() => line.value!.blocks[cue.value.blockIndex]!);
 const adjustments = computed(() => state.value.adjustments);
 const cueIndex = computed(() => state.value.cueIndex);
 /** With the rest of the line as it is to be after easing off or reading the edge. */
-const sideCues = computed(() => redrawn(line.value!, { adjustments: adjustments.value, cueIndex: cueIndex.value }, cue.value.blockIndex, cue.value.side));
+const sideCues = computed(() =>
+  redrawn(line.value!, { adjustments: adjustments.value, cueIndex: cueIndex.value }, cue.value.blockIndex, cue.value.side),
+);
 const drawn = computed(() => sideCues.value.find((each) => each.index === cue.value.index) ?? cue.value);
 const bands = computed(() => referenceBands(block.value.motionId, visit.file!.athlete, practice.dayOf(visit.file!.visit.startsAt)));
 const family = computed(() => phaseKind(cue.value.kind).family);
 const lastScore = computed(() => {
   const note = state.value.discomfort.at(-1);
-  return note && line.value!.cues[note.cueIndex]!.blockIndex === cue.value.blockIndex && line.value!.cues[note.cueIndex]!.side === cue.value.side ? note.score : null;
+  return note &&
+    line.value!.cues[note.cueIndex]!.blockIndex === cue.value.blockIndex &&
+    line.value!.cues[note.cueIndex]!.side === cue.value.side
+    ? note.score
+    : null;
 });
-const readEdges = computed(() => state.value.edges.filter((edge) => edge.blockIndex === cue.value.blockIndex && edge.side === cue.value.side).map((edge) => ({ atLineMs: edge.positionMs, value: edge.value })));
+const readEdges = computed(() =>
+  state.value.edges
+    .filter((edge) => edge.blockIndex === cue.value.blockIndex && edge.side === cue.value.side)
+    .map((edge) => ({ atLineMs: edge.positionMs, value: edge.value })),
+);
 const unit = computed(() => block.value.unit);
 const lineMs = () => state.value.positionMs;
 function edgeKey(): void {
@@ -88,11 +98,15 @@ useTableKeys({
   stop,
   digit,
   edge: edgeKey,
-  erase: () => { if (edgeDigits.value) edgeDigits.value = edgeDigits.value.slice(0, -1); },
+  erase: () => {
+    if (edgeDigits.value) edgeDigits.value = edgeDigits.value.slice(0, -1);
+  },
   muted: run.toggleMuted,
   spoken: run.toggleSpoken,
   refer,
-  enter: () => { if (status.value === 'finished') close(); },
+  enter: () => {
+    if (status.value === 'finished') close();
+  },
 });
 </script>
 
@@ -101,16 +115,44 @@ useTableKeys({
     <h1>Nothing to run yet</h1>
     <p>Plan a block first, then come back here. <RouterLink :to="`/visit/${visit.id}/plan`">Plan</RouterLink></p>
   </div>
-  <main v-else-if="view" class="table" :class="`is-${status}`" data-phases :style="{ '--accent': `var(--phase-${status === 'eased' || status === 'stopped' ? 'contract' : family}-far, #f3eddf)` }" data-testid="table" :data-status="status" :data-cue="cue.index" :data-position="Math.round(state.positionMs)">
+  <main
+    v-else-if="view"
+    class="table"
+    :class="`is-${status}`"
+    data-phases
+    :style="{ '--accent': `var(--phase-${status === 'eased' || status === 'stopped' ? 'contract' : family}-far, #f3eddf)` }"
+    data-testid="table"
+    :data-status="status"
+    :data-cue="cue.index"
+    :data-position="Math.round(state.positionMs)"
+  >
     <TableHeader :run="run" :status="status" />
 
     <TableStage :run="run" :drawn="drawn" :status="status" :last-score="lastScore" :edge-digits="edgeDigits" />
 
     <div class="drawing">
-      <StairDrawing :cues="sideCues" :better="block.better" :unit="unit" :bands="bands" :height="196" :playhead="lineMs" :read-edges="readEdges" :label="`Stair, ${cue.side}, round ${Math.min(Math.max(cue.round, 1), cue.rounds)} of ${cue.rounds}`" />
+      <StairDrawing
+        :cues="sideCues"
+        :better="block.better"
+        :unit="unit"
+        :bands="bands"
+        :height="196"
+        :playhead="lineMs"
+        :read-edges="readEdges"
+        :label="`Stair, ${cue.side}, round ${Math.min(Math.max(cue.round, 1), cue.rounds)} of ${cue.rounds}`"
+      />
     </div>
 
-    <TableActions :run="run" :status="status" :last-score="lastScore" :edge-open="edgeDigits !== null" @space="space" @stop="stop" @close="close" @score="score" />
+    <TableActions
+      :run="run"
+      :status="status"
+      :last-score="lastScore"
+      :edge-open="edgeDigits !== null"
+      @space="space"
+      @stop="stop"
+      @close="close"
+      @score="score"
+    />
     <p class="sr-only" role="status">{{ status === 'running' ? '' : status }} {{ formatNumber(view.edge) }}</p>
   </main>
 </template>

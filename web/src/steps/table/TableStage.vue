@@ -39,7 +39,15 @@ const limb = computed(() => {
 });
 const unit = computed(() => line.value!.blocks[cue.value.blockIndex]!.unit);
 const breathWords = computed(() => ({ in: 'breathe in', out: 'breathe out', free: '' })[cue.value.breath]);
-const how = computed(() => [view.value!.effortPct === null ? '' : `${view.value!.effortPct} % effort`, cue.value.kind === 'contract' ? breathWords.value : '', cue.value.detail].filter(Boolean).join(' · '));
+const how = computed(() =>
+  [
+    view.value!.effortPct === null ? '' : `${view.value!.effortPct} % effort`,
+    cue.value.kind === 'contract' ? breathWords.value : '',
+    cue.value.detail,
+  ]
+    .filter(Boolean)
+    .join(' · '),
+);
 /** Whether the edge shown was read at the table; otherwise it is a prediction, and says so. */
 const isRead = computed(() => {
   const last = state.value.edges.findLast((edge) => edge.blockIndex === cue.value.blockIndex && edge.side === cue.value.side);
@@ -61,13 +69,23 @@ const counting = computed(() => props.status === 'running' || props.status === '
       <span v-if="status === 'finished'" class="glyph" aria-hidden="true">✓</span>
       <span v-else-if="status === 'eased' || status === 'stopped'" class="glyph warn" aria-hidden="true">‖</span>
       <span v-else-if="status === 'ready' || cue.open" class="glyph" aria-hidden="true">▸</span>
-      <span v-else class="num big" :class="`digits-${Math.min(3, String(view.secondsLeft).length)}`" data-testid="count">{{ view.secondsLeft }}</span>
+      <span v-else class="num big" :class="`digits-${Math.min(3, String(view.secondsLeft).length)}`" data-testid="count">{{
+        view.secondsLeft
+      }}</span>
     </div>
 
     <div class="say" aria-live="assertive">
       <template v-if="status === 'finished'">
         <p class="instruction">Done. Let it all rest</p>
-        <p class="how">{{ state.stops.length > 0 ? 'It was stopped on the way; that is kept.' : first ? `Now ${first}.` : 'All that was planned is done and read again.' }}</p>
+        <p class="how">
+          {{
+            state.stops.length > 0
+              ? 'It was stopped on the way; that is kept.'
+              : first
+                ? `Now ${first}.`
+                : 'All that was planned is done and read again.'
+          }}
+        </p>
       </template>
       <template v-else-if="status === 'eased'">
         <p class="instruction">Ease off first</p>
@@ -89,7 +107,9 @@ const counting = computed(() => props.status === 'running' || props.status === '
         <p class="instruction">{{ cue.text }}</p>
         <p class="how">{{ how }}</p>
         <p class="then">
-          <template v-if="sleptMin !== null">The device slept for {{ sleptMin }} min. The count stands at the last moment that is certain. Space goes on</template>
+          <template v-if="sleptMin !== null"
+            >The device slept for {{ sleptMin }} min. The count stands at the last moment that is certain. Space goes on</template
+          >
           <template v-else-if="reopened">Reopened where it was. Space goes on</template>
           <template v-else-if="status === 'held'">Held. Space goes on</template>
           <template v-else-if="cue.open">Space when ready</template>
@@ -100,14 +120,27 @@ const counting = computed(() => props.status === 'running' || props.status === '
     </div>
 
     <aside class="numbers">
-      <PosedFigure class="posed" :motion="figure.motion" :values="limb" :press="figure.press" :still="figure.still" :size="96" :shape="1.9" decorative />
+      <PosedFigure
+        class="posed"
+        :motion="figure.motion"
+        :values="limb"
+        :press="figure.press"
+        :still="figure.still"
+        :size="96"
+        :shape="1.9"
+        decorative
+      />
       <RoundSquares :round="cue.round" :rounds="cue.rounds" />
       <div class="edge">
         <span v-if="unit === 'of10'" class="lab">Pressure, as felt</span>
-        <span v-else class="lab">{{ isRead ? 'Edge now' : 'Edge expected' }} <kbd>{{ keyOf('edge') }}</kbd></span>
+        <span v-else class="lab"
+          >{{ isRead ? 'Edge now' : 'Edge expected' }} <kbd>{{ keyOf('edge') }}</kbd></span
+        >
         <span v-if="edgeDigits !== null" class="num value typing" data-testid="edge-typing">{{ edgeDigits.padEnd(2, '_') }}</span>
         <span v-else class="num value" data-testid="edge">{{ formatValue(view.edge, unit) }}</span>
-        <span v-if="typeof cue.furthest === 'number'" class="furthest" :class="{ past: isPast }" data-testid="furthest">{{ isPast ? 'past the limit of' : 'no further than' }} {{ formatValue(cue.furthest, unit) }}</span>
+        <span v-if="typeof cue.furthest === 'number'" class="furthest" :class="{ past: isPast }" data-testid="furthest"
+          >{{ isPast ? 'past the limit of' : 'no further than' }} {{ formatValue(cue.furthest, unit) }}</span
+        >
         <span v-if="unit !== 'of10'" class="gain">{{ formatSigned(view.gainSinceStart, unit) }} since start</span>
       </div>
     </aside>

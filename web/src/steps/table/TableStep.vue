@@ -41,7 +41,11 @@ function writeLimits(): void {
 }
 
 /** Blocks that cautions forbid; a visit that is over is only looked at. */
-const forbidden = computed(() => (visit.file && visit.cautionContext && !visit.finished ? visit.file.plan.blocks.filter((block) => isForbidden(visit.file!, visit.cautionContext!, block, store.shelf)) : []));
+const forbidden = computed(() =>
+  visit.file && visit.cautionContext && !visit.finished
+    ? visit.file.plan.blocks.filter((block) => isForbidden(visit.file!, visit.cautionContext!, block, store.shelf))
+    : [],
+);
 /** A run that has begun goes on; a new one waits until what has to be asked was. */
 const isUnasked = computed(() => visit.toAsk.length > 0 && visit.file!.runs.length === 0);
 const isStopped = computed(() => visit.stops.length > 0 && !visit.finished);
@@ -59,7 +63,10 @@ watch(id, () => void open(), { immediate: true });
     </template>
     <template v-else>
       <h1>Not as it is planned</h1>
-      <p>{{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: cautions forbid this. The plan says which, what instead, and where a reason can be given.</p>
+      <p>
+        {{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: cautions forbid this. The plan says which, what
+        instead, and where a reason can be given.
+      </p>
       <RouterLink :to="`/visit/${id}/plan`">To the plan</RouterLink>
     </template>
   </div>

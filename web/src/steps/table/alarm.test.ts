@@ -8,15 +8,28 @@ class StubWorker {
   onerror: ((event: { preventDefault(): void }) => void) | null = null;
   readonly asked: { token: number; atMs: number | null }[] = [];
   closed = false;
-  constructor() { StubWorker.last = this; }
-  postMessage(message: { token: number; atMs: number | null }): void { this.asked.push(message); }
-  terminate(): void { this.closed = true; }
+  constructor() {
+    StubWorker.last = this;
+  }
+  postMessage(message: { token: number; atMs: number | null }): void {
+    this.asked.push(message);
+  }
+  terminate(): void {
+    this.closed = true;
+  }
 }
-beforeEach(() => { Object.defineProperty(globalThis, 'Worker', { configurable: true, value: StubWorker }); });
+beforeEach(() => {
+  Object.defineProperty(globalThis, 'Worker', { configurable: true, value: StubWorker });
+});
 
 test('the worker rings, and only for the moment that was set last', () => {
   let rung = 0;
-  const alarm = new Alarm(() => { rung += 1; }, () => undefined);
+  const alarm = new Alarm(
+    () => {
+      rung += 1;
+    },
+    () => undefined,
+  );
   alarm.set(1000);
   alarm.set(2000);
   const [first, second] = StubWorker.last.asked;
@@ -30,7 +43,14 @@ test('the worker rings, and only for the moment that was set last', () => {
 
 test('a worker that fails is told once, and the page rings by itself for what was set and for what is set later', async () => {
   let [rung, told] = [0, 0];
-  const alarm = new Alarm(() => { rung += 1; }, () => { told += 1; });
+  const alarm = new Alarm(
+    () => {
+      rung += 1;
+    },
+    () => {
+      told += 1;
+    },
+  );
   alarm.set(absoluteNowMs() + 20);
   for (let i = 0; i < 2; i++) StubWorker.last.onerror!({ preventDefault() {} });
   await settle(60);

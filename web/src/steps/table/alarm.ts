@@ -13,7 +13,10 @@ export class Alarm {
   private failed = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(private readonly ring: () => void, onFailure: () => void) {
+  constructor(
+    private readonly ring: () => void,
+    onFailure: () => void,
+  ) {
     this.worker.onerror = (event) => {
       event.preventDefault();
       if (this.failed) return;

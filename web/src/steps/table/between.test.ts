@@ -2,8 +2,15 @@ import { compile, newBlock, SLOW_BREATH } from '@pace-bend/core/method';
 import { betweenPasses, passKey, sessionStrip } from '@pace-bend/core/session';
 import { betweenWords } from './between.ts';
 
-const blocks = [newBlock('a', 'rectus-femoris-prone', 'cr-breath', ['left', 'right']), newBlock('b', 'hamstring-heel-on-shoulder', 'static-hold', ['left', 'right'])];
-const strip = sessionStrip({ blocks, line: compile(blocks, { breath: SLOW_BREATH, edgeOf: () => null }), isMeasured: (motionId) => motionId !== 'straight-leg-raise' });
+const blocks = [
+  newBlock('a', 'rectus-femoris-prone', 'cr-breath', ['left', 'right']),
+  newBlock('b', 'hamstring-heel-on-shoulder', 'static-hold', ['left', 'right']),
+];
+const strip = sessionStrip({
+  blocks,
+  line: compile(blocks, { breath: SLOW_BREATH, edgeOf: () => null }),
+  isMeasured: (motionId) => motionId !== 'straight-leg-raise',
+});
 const between = betweenPasses(strip, blocks);
 const before = (block: number, pass: number) => betweenWords(between.before.get(passKey(block, pass)) ?? []);
 

@@ -20,7 +20,8 @@ export function betweenWords(items: readonly StripItem[]): string {
   for (let i = 0; i < items.length; i++) {
     const item = items[i]!;
     const sides = [item.side];
-    while (item.motionId !== undefined && items[i + 1]?.motionId === item.motionId && items[i + 1]!.kind === item.kind) sides.push(items[++i]!.side);
+    while (item.motionId !== undefined && items[i + 1]?.motionId === item.motionId && items[i + 1]!.kind === item.kind)
+      sides.push(items[++i]!.side);
     const named = sides.filter((side) => side !== undefined && side !== 'midline').join(' and ');
     const words = KINDS[item.kind](item, named === '' ? '' : `, ${named},`);
     if (words !== '') said.push(words.replace(/,$/, ''));

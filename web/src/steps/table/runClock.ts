@@ -8,7 +8,10 @@
 export class RunClock {
   private start: { readonly runMs: number; readonly monotonicMs: number } | null = null;
 
-  constructor(private readonly monotonicNow: () => number, readonly rate = 1) {}
+  constructor(
+    private readonly monotonicNow: () => number,
+    readonly rate = 1,
+  ) {}
 
   get isRunning(): boolean {
     return this.start !== null;

@@ -13,14 +13,26 @@ test('every event gets the next place in the sequence and an id of its own', () 
   const link = new RunLink('r', 4, (events) => kept.push(...(events as typeof kept)));
   link.add({ kind: 'hold', atMs: 1 });
   link.add({ kind: 'go', atMs: 2 });
-  expect(kept.map(({ seq, kind }) => [seq, kind])).toEqual([[5, 'hold'], [6, 'go']]);
+  expect(kept.map(({ seq, kind }) => [seq, kind])).toEqual([
+    [5, 'hold'],
+    [6, 'go'],
+  ]);
   expect(new Set(kept.map(({ id }) => id)).size).toBe(2);
 });
 
 test('what waits of a run is put together again: its beginning, and its events over several requests; the last run counts', () => {
   expect(pendingRun([change('plan', {})])).toBeNull();
-  const changes = [change(eventsSpot('old'), { events: [sent(1)] }), change(runSpot('r'), { visitId: 'v' }), change(eventsSpot('r'), { events: [sent(1), sent(2)] }), change(eventsSpot('r'), { events: [sent(3)] })];
-  expect(pendingRun(changes)).toEqual({ runId: 'r', fields: { visitId: 'v' }, events: [1, 2, 3].map((seq) => ({ id: String(seq), seq, event: { kind: 'beat', atMs: seq } })) });
+  const changes = [
+    change(eventsSpot('old'), { events: [sent(1)] }),
+    change(runSpot('r'), { visitId: 'v' }),
+    change(eventsSpot('r'), { events: [sent(1), sent(2)] }),
+    change(eventsSpot('r'), { events: [sent(3)] }),
+  ];
+  expect(pendingRun(changes)).toEqual({
+    runId: 'r',
+    fields: { visitId: 'v' },
+    events: [1, 2, 3].map((seq) => ({ id: String(seq), seq, event: { kind: 'beat', atMs: seq } })),
+  });
   expect(pendingRun(changes.slice(3))!.fields).toBeNull();
 });
 
@@ -30,7 +42,8 @@ test('a place that is taken means another page leads; without an answer it waits
   expect(linkOf([change(eventsSpot('r'), { events: [] })], new ApiProblem('no-answer', ''))).toMatchObject({ state: 'waiting' });
   expect(linkOf([change(eventsSpot('r'), { events: [] }, refused('led-elsewhere'))], null)).toMatchObject({ state: 'elsewhere' });
   // Every other refusal has words of its own and is nobody else's lead.
-  for (const type of ['caution', 'finished', 'gap', 'full', 'not-asked-yet'] as const) expect(linkOf([change(runSpot('r'), {}, refused(type))], null)).toMatchObject({ state: 'refused', problem: { type } });
+  for (const type of ['caution', 'finished', 'gap', 'full', 'not-asked-yet'] as const)
+    expect(linkOf([change(runSpot('r'), {}, refused(type))], null)).toMatchObject({ state: 'refused', problem: { type } });
 });
 
 test('joining: what this browser kept counts only where it follows on', () => {

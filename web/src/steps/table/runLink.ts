@@ -33,10 +33,17 @@ export function pendingRun(changes: readonly Change[]): PendingRun | null {
 }
 
 /** Where the events of a run are, from its changes that wait and whether the last try failed. */
-export function linkOf(changes: readonly Change[], failed: ApiProblem | null): { readonly state: LinkState; readonly problem: ApiProblem | null } {
+export function linkOf(
+  changes: readonly Change[],
+  failed: ApiProblem | null,
+): { readonly state: LinkState; readonly problem: ApiProblem | null } {
   const refusal = changes.find((change) => change.refusal !== null)?.refusal;
   // A place in the sequence that is taken means that another page leads the run; a run of this id that is another one does as well.
-  if (refusal) return { state: refusal.type === 'led-elsewhere' || refusal.type === 'changed-meanwhile' ? 'elsewhere' : 'refused', problem: problemOf(refusal) };
+  if (refusal)
+    return {
+      state: refusal.type === 'led-elsewhere' || refusal.type === 'changed-meanwhile' ? 'elsewhere' : 'refused',
+      problem: problemOf(refusal),
+    };
   return changes.length > 0 && failed ? { state: 'waiting', problem: failed } : { state: 'sent', problem: null };
 }
 
@@ -47,7 +54,11 @@ export function linkOf(changes: readonly Change[], failed: ApiProblem | null): {
 export class RunLink {
   private lastSeq: number;
 
-  constructor(readonly runId: string, lastSeq: number, private readonly keep: (events: readonly object[]) => void) {
+  constructor(
+    readonly runId: string,
+    lastSeq: number,
+    private readonly keep: (events: readonly object[]) => void,
+  ) {
     this.lastSeq = lastSeq;
   }
 
@@ -61,7 +72,10 @@ export class RunLink {
  * The events of a run from both sides: those the server has, then those only this browser has. What the browser
  * kept counts only if it follows on directly; otherwise another tab has gone on and its events stand.
  */
-export function joinEvents(stored: readonly StoredRunEvent[], pending: readonly StoredRunEvent[]): { all: StoredRunEvent[]; unsent: StoredRunEvent[] } {
+export function joinEvents(
+  stored: readonly StoredRunEvent[],
+  pending: readonly StoredRunEvent[],
+): { all: StoredRunEvent[]; unsent: StoredRunEvent[] } {
   const lastSeq = stored.at(-1)?.seq ?? 0;
   const ids = new Map(stored.map((each) => [each.seq, each.id]));
   const agrees = pending.every((each) => each.seq > lastSeq || ids.get(each.seq) === each.id);

@@ -1,7 +1,11 @@
 import { PHASE_KINDS, phaseKind, type PhaseKind } from '@pace-bend/core/method';
 import { speak, Tones } from './tones.ts';
 
-interface Note { readonly hertz: number; readonly fromS: number; readonly toS: number }
+interface Note {
+  readonly hertz: number;
+  readonly fromS: number;
+  readonly toS: number;
+}
 
 /** A sound card that writes down what it is asked to play. */
 function installSound(state: 'running' | 'suspended' = 'running') {
@@ -12,12 +16,35 @@ function installSound(state: 'running' | 'suspended' = 'running') {
     currentTime = 10;
     closed = false;
     destination = {};
-    constructor() { contexts.push(this); }
-    resume() { this.state = 'running'; return Promise.resolve(); }
-    close() { this.closed = true; return Promise.resolve(); }
-    createGain() { return { gain: { setValueAtTime() {}, linearRampToValueAtTime() {}, exponentialRampToValueAtTime() {} }, connect: (next: unknown) => next }; }
+    constructor() {
+      contexts.push(this);
+    }
+    resume() {
+      this.state = 'running';
+      return Promise.resolve();
+    }
+    close() {
+      this.closed = true;
+      return Promise.resolve();
+    }
+    createGain() {
+      return {
+        gain: { setValueAtTime() {}, linearRampToValueAtTime() {}, exponentialRampToValueAtTime() {} },
+        connect: (next: unknown) => next,
+      };
+    }
     createOscillator() {
-      const tone = { frequency: { value: 0 }, connect: (next: unknown) => next, fromS: 0, start(atS: number) { this.fromS = atS; }, stop(atS: number) { notes.push({ hertz: this.frequency.value, fromS: this.fromS, toS: atS }); } };
+      const tone = {
+        frequency: { value: 0 },
+        connect: (next: unknown) => next,
+        fromS: 0,
+        start(atS: number) {
+          this.fromS = atS;
+        },
+        stop(atS: number) {
+          notes.push({ hertz: this.frequency.value, fromS: this.fromS, toS: atS });
+        },
+      };
       return tone;
     }
   }
@@ -43,7 +70,11 @@ test('into work the notes rise, out of it they fall; the warning is lower than e
   const { notes } = installSound();
   const tones = new Tones();
   tones.wake();
-  const heard = (play: () => void): number[] => { const before = notes.length; play(); return notes.slice(before).map((note) => note.hertz); };
+  const heard = (play: () => void): number[] => {
+    const before = notes.length;
+    play();
+    return notes.slice(before).map((note) => note.hertz);
+  };
   expect(heard(() => tones.phase('contract')).reduce((a, b) => b - a)).toBeGreaterThan(0);
   expect(heard(() => tones.phase('relax')).reduce((a, b) => b - a)).toBeLessThan(0);
   const families = [...new Set((Object.keys(PHASE_KINDS) as PhaseKind[]).map((kind) => phaseKind(kind).family))];
@@ -83,9 +114,22 @@ test('a cue is said aloud where the browser can, the last one only; elsewhere no
   Object.defineProperty(globalThis, 'window', { value: {}, configurable: true });
   speak('Let go');
   const said: string[] = [];
-  const speech = { cancel: () => { said.length = 0; }, speak: (words: { text: string }) => { said.push(words.text); } };
+  const speech = {
+    cancel: () => {
+      said.length = 0;
+    },
+    speak: (words: { text: string }) => {
+      said.push(words.text);
+    },
+  };
   Object.defineProperty(globalThis, 'window', { value: { speechSynthesis: speech }, configurable: true });
-  Object.defineProperty(globalThis, 'SpeechSynthesisUtterance', { value: class { rate = 1; constructor(public text: string) {} }, configurable: true });
+  Object.defineProperty(globalThis, 'SpeechSynthesisUtterance', {
+    value: class {
+      rate = 1;
+      constructor(public text: string) {}
+    },
+    configurable: true,
+  });
   speak('Press into my hand');
   speak('Let go');
   expect(said).toEqual(['Let go']);

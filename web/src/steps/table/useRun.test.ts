@@ -18,17 +18,30 @@ const block: BlockPlan = (() => {
   return { ...made, numbers: { ...made.numbers, hold: [10], moveIn: [3], bringHome: [3], between: [3], setUp: [5] } };
 })();
 
-interface SentEvent { readonly id: string; readonly seq: number; readonly atMs: number; readonly kind: string }
+interface SentEvent {
+  readonly id: string;
+  readonly seq: number;
+  readonly atMs: number;
+  readonly kind: string;
+}
 
 /** A page without a screen, and a server that keeps runs. */
 function open() {
   globalThis.indexedDB = new IDBFactory();
   const runs = new Map<string, { fields: RunFields; events: SentEvent[] }>();
-  const file = (): VisitFile => visitFile({
-    readings: [reading({ motionId: SLR, trials: [60, 62, 61] })],
-    plan: { revision: 1, blocks: [block] },
-    runs: [...runs].map(([id, { fields, events }]) => ({ id, visitId: 'v', clockRate: fields.clockRate, startedAt: '2026-11-25T09:40:00.000Z', line: compile(fields.blocks, { breath: fields.breath, edgeOf: () => fields.edges[0]!.value }), events: events.map(({ id: eventId, seq, ...event }) => ({ id: eventId, seq, event: event as never })) })),
-  });
+  const file = (): VisitFile =>
+    visitFile({
+      readings: [reading({ motionId: SLR, trials: [60, 62, 61] })],
+      plan: { revision: 1, blocks: [block] },
+      runs: [...runs].map(([id, { fields, events }]) => ({
+        id,
+        visitId: 'v',
+        clockRate: fields.clockRate,
+        startedAt: '2026-11-25T09:40:00.000Z',
+        line: compile(fields.blocks, { breath: fields.breath, edgeOf: () => fields.edges[0]!.value }),
+        events: events.map(({ id: eventId, seq, ...event }) => ({ id: eventId, seq, event: event as never })),
+      })),
+    });
   const server = { up: true };
   const { sent } = installBrowser(({ method, path, body }: Sent) => {
     if (!server.up) return null;
@@ -42,7 +55,8 @@ function open() {
     const kept = runs.get(runId)!.events;
     for (const event of events) {
       const there = kept.find((each) => each.seq === event.seq);
-      if (there && there.id !== event.id) return { status: 409, body: { type: '/problems/led-elsewhere', title: 'Led elsewhere', detail: 'Another tab.' } };
+      if (there && there.id !== event.id)
+        return { status: 409, body: { type: '/problems/led-elsewhere', title: 'Led elsewhere', detail: 'Another tab.' } };
       if (!there) kept.push(event);
     }
     return { status: 200, body: { lastSeq: kept.length } };
@@ -50,7 +64,12 @@ function open() {
 
   const listeners: Record<string, () => void> = {};
   Object.assign(globalThis, {
-    window: { addEventListener: (name: string, act: () => void) => { listeners[name] = act; }, removeEventListener: () => undefined },
+    window: {
+      addEventListener: (name: string, act: () => void) => {
+        listeners[name] = act;
+      },
+      removeEventListener: () => undefined,
+    },
     requestAnimationFrame: () => 0,
     cancelAnimationFrame: () => undefined,
     // Nothing is drawn here: only the alarm moves the run, as in a page in the background.
@@ -59,7 +78,11 @@ function open() {
       private timer: ReturnType<typeof setTimeout> | undefined;
       postMessage({ token, atMs }: { token: number; atMs: number | null }): void {
         clearTimeout(this.timer);
-        if (atMs !== null) this.timer = setTimeout(() => this.onmessage?.({ data: { token, atMs } }), Math.max(0, atMs - (performance.timeOrigin + performance.now())));
+        if (atMs !== null)
+          this.timer = setTimeout(
+            () => this.onmessage?.({ data: { token, atMs } }),
+            Math.max(0, atMs - (performance.timeOrigin + performance.now())),
+          );
       }
       terminate(): void {
         clearTimeout(this.timer);
@@ -145,7 +168,12 @@ test('the page goes away and comes back: same place, standing still, written as 
   second.run.space();
   expect(second.run.reopened.value).toBe(false);
   await second.run.flush();
-  expect(page.eventsOf().map((event) => event.kind).slice(-3)).toEqual(['beat', 'hold', 'go']);
+  expect(
+    page
+      .eventsOf()
+      .map((event) => event.kind)
+      .slice(-3),
+  ).toEqual(['beat', 'hold', 'go']);
   second.close();
   first.close();
 });
@@ -230,7 +258,12 @@ test('a device that slept: the run stands at the last moment that is certain, as
     expect(positionMs).toBeLessThan(run.line.value!.cues[1]!.endMs);
     expect(spans.map((span) => span.cueIndex)).toEqual([0]);
     await run.flush();
-    expect(page.eventsOf().filter((event) => event.kind === 'hold').map((event) => event.atMs)).toEqual([atMs]);
+    expect(
+      page
+        .eventsOf()
+        .filter((event) => event.kind === 'hold')
+        .map((event) => event.atMs),
+    ).toEqual([atMs]);
     run.space();
     expect([run.state.value.status, run.sleptMin.value]).toEqual(['running', null]);
   } finally {

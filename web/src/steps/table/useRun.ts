@@ -40,11 +40,16 @@ export function useRun(rate: number) {
   /** The clock's worker failed: the page keeps the time itself, and a browser may hold it up in the background. */
   const clockFailed = ref(false);
   const clock = shallowRef(new RunClock(absoluteNowMs, clockRate));
-  const alarm = new Alarm(() => {
-    // It has rung. Should it have been a hair early, it is set again for the same moment.
-    alarmMs = null;
-    look();
-  }, () => { clockFailed.value = true; });
+  const alarm = new Alarm(
+    () => {
+      // It has rung. Should it have been a hair early, it is set again for the same moment.
+      alarmMs = null;
+      look();
+    },
+    () => {
+      clockFailed.value = true;
+    },
+  );
   const line = shallowRef<Line | null>(null);
   const state = shallowRef<RunState>(READY);
   /** True after the program was opened on a run under way, until the first key. */
@@ -53,7 +58,9 @@ export function useRun(rate: number) {
   const sleptMin = ref<number | null>(null);
   let aliveMs = Date.now();
   const link = shallowRef<RunLink | null>(null);
-  const carried = computed(() => linkOf(link.value ? visit.waiting.filter((change) => isOfRun(change, link.value!.runId)) : [], outbox.problem));
+  const carried = computed(() =>
+    linkOf(link.value ? visit.waiting.filter((change) => isOfRun(change, link.value!.runId)) : [], outbox.problem),
+  );
   const linkState = computed<LinkState>(() => carried.value.state);
   const linkProblem = computed(() => carried.value.problem);
   let lastEventMs = 0;
@@ -68,8 +75,16 @@ export function useRun(rate: number) {
   /** What the session line has between the blocks; nothing once the plan is another one than what is being run. */
   const strip = computed(() => {
     if (isOther.value || !line.value) return null;
-    const { plan: { blocks } } = visit.file!;
-    return sessionStrip({ blocks, line: line.value, isMeasured: measuredIn(edgesOf(visit.file!)), mayMeasure: mayMeasureIn(visit.file!, visit.cautionContext!), shelf: shelf.shelf });
+    const {
+      plan: { blocks },
+    } = visit.file!;
+    return sessionStrip({
+      blocks,
+      line: line.value,
+      isMeasured: measuredIn(edgesOf(visit.file!)),
+      mayMeasure: mayMeasureIn(visit.file!, visit.cautionContext!),
+      shelf: shelf.shelf,
+    });
   });
   const between = computed(() => strip.value && betweenPasses(strip.value, visit.file!.plan.blocks));
   /** What the whole visit takes, as the plan draws it; the line alone is the work. */
@@ -82,7 +97,11 @@ export function useRun(rate: number) {
   });
   /** All that was to be read again and was not, whenever its turn was. */
   function unread({ before, afterLast }: Between): StripItem[] {
-    const read = new Set(currentReadings(visit.file!.readings).filter((reading) => reading.moment === 'after').map(({ motionId, side }) => `${motionId}/${side}`));
+    const read = new Set(
+      currentReadings(visit.file!.readings)
+        .filter((reading) => reading.moment === 'after')
+        .map(({ motionId, side }) => `${motionId}/${side}`),
+    );
     return [...before.values(), afterLast].flat().filter((item) => item.kind === 'after' && !read.has(`${item.motionId}/${item.side}`));
   }
   function beforeCue(index: number): string {
@@ -98,12 +117,18 @@ export function useRun(rate: number) {
     const kept = pendingRun(visit.waiting);
     const runs = visit.file!.runs;
     // A run that was begun while the server was away is known to this browser only.
-    const onlyHere = kept?.fields && !runs.some((run) => run.id === kept.runId) ? { id: kept.runId, line: lineOf(kept.fields.blocks, kept.fields.breath, kept.fields.edges, shelf.shelf)!, events: [] } : null;
+    const onlyHere =
+      kept?.fields && !runs.some((run) => run.id === kept.runId)
+        ? { id: kept.runId, line: lineOf(kept.fields.blocks, kept.fields.breath, kept.fields.edges, shelf.shelf)!, events: [] }
+        : null;
     const run: Pick<Run, 'id' | 'line' | 'events'> | null = onlyHere ?? runs.at(-1) ?? null;
     if (!run) return ready();
     const { all } = joinEvents(run.events, kept?.runId === run.id ? kept.events : []);
     line.value = run.line;
-    state.value = foldRun(run.line, all.map((each) => each.event));
+    state.value = foldRun(
+      run.line,
+      all.map((each) => each.event),
+    );
     lastEventMs = state.value.atMs;
     lastCue = state.value.cueIndex;
     reopened.value = state.value.status !== 'finished' && state.value.status !== 'ready';
@@ -122,9 +147,18 @@ export function useRun(rate: number) {
   }
 
   function makeLink(runId: string, lastSeq: number): void {
-    link.value = new RunLink(runId, lastSeq, (events) => outbox.put({
-      record: visit.record, spot: eventsSpot(runId), words: 'what happened at the table', method: 'POST', path: `/runs/${runId}/events`, body: { events }, join: 'events', revision: null,
-    }));
+    link.value = new RunLink(runId, lastSeq, (events) =>
+      outbox.put({
+        record: visit.record,
+        spot: eventsSpot(runId),
+        words: 'what happened at the table',
+        method: 'POST',
+        path: `/runs/${runId}/events`,
+        body: { events },
+        join: 'events',
+        revision: null,
+      }),
+    );
   }
 
   /** Puts an event on the run: into the state, into the browser, and on its way to the server. */
@@ -144,7 +178,13 @@ export function useRun(rate: number) {
   function noticeSleep(): void {
     const silentMs = Date.now() - aliveMs;
     aliveMs = Date.now();
-    if (!line.value || state.value.status !== 'running' || !clock.value.isRunning || silentMs < (clockFailed.value ? SILENT_WITHOUT_WORKER_MS : SILENT_MS)) return;
+    if (
+      !line.value ||
+      state.value.status !== 'running' ||
+      !clock.value.isRunning ||
+      silentMs < (clockFailed.value ? SILENT_WITHOUT_WORKER_MS : SILENT_MS)
+    )
+      return;
     const event = { kind: 'hold' as const, atMs: state.value.atMs };
     state.value = applyEvent(line.value, state.value, event);
     lastEventMs = event.atMs;
@@ -176,7 +216,16 @@ export function useRun(rate: number) {
     const file = visit.file!;
     const runId = uuid();
     const fields: RunFields = { visitId: file.visit.id, blocks: file.plan.blocks, breath: breathOf(file), edges: edgesOf(file), clockRate };
-    outbox.put({ record: visit.record, spot: runSpot(runId), words: 'a run at the table', method: 'PUT', path: `/runs/${runId}`, body: { ...fields }, join: 'none', revision: null });
+    outbox.put({
+      record: visit.record,
+      spot: runSpot(runId),
+      words: 'a run at the table',
+      method: 'PUT',
+      path: `/runs/${runId}`,
+      body: { ...fields },
+      join: 'none',
+      revision: null,
+    });
     makeLink(runId, 0);
     clock.value.startAt(0);
     lastEventMs = 0;
@@ -252,7 +301,10 @@ export function useRun(rate: number) {
   }
 
   /** The page goes away: where the count is now is kept, so that it reopens right there. */
-  const onHide = () => { noticeSleep(); if (state.value.status === 'running' && clock.value.isRunning) put({ kind: 'beat' }); };
+  const onHide = () => {
+    noticeSleep();
+    if (state.value.status === 'running' && clock.value.isRunning) put({ kind: 'beat' });
+  };
   window.addEventListener('pagehide', onHide);
 
   /** Frames only draw; the time comes from the clock, and when no frame is drawn the alarm still rings. */
@@ -270,11 +322,36 @@ export function useRun(rate: number) {
     alarm.close();
     tones.close();
     const { id, record } = visit;
-    void outbox.flush(record).then(() => { if (visit.id === id) return visit.load(id); });
+    void outbox.flush(record).then(() => {
+      if (visit.id === id) return visit.load(id);
+    });
   });
 
   open();
-  return { clockFailed, sleptMin, wholeMs, visit, line, state, view, first, reopened, linkState, linkProblem, planChanged, muted, spoken, clockRate, act, space, startOver, takeOver, toggleMuted, toggleSpoken, flush: () => outbox.flush(visit.record) };
+  return {
+    clockFailed,
+    sleptMin,
+    wholeMs,
+    visit,
+    line,
+    state,
+    view,
+    first,
+    reopened,
+    linkState,
+    linkProblem,
+    planChanged,
+    muted,
+    spoken,
+    clockRate,
+    act,
+    space,
+    startOver,
+    takeOver,
+    toggleMuted,
+    toggleSpoken,
+    flush: () => outbox.flush(visit.record),
+  };
 }
 
 export type TableHandle = ReturnType<typeof useRun>;

@@ -17,7 +17,9 @@ export function useTableKeys(keys: TableKeys): void {
     if (!event.repeat) action();
   };
   // A focused button would also click on Space when the key comes up.
-  const onKeyUp = (event: KeyboardEvent) => { if (event.key === ' ') event.preventDefault(); };
+  const onKeyUp = (event: KeyboardEvent) => {
+    if (event.key === ' ') event.preventDefault();
+  };
   onMounted(() => {
     window.addEventListener('keydown', onKey);
     window.addEventListener('keyup', onKeyUp);

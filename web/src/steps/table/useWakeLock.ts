@@ -11,7 +11,9 @@ export function useWakeLock(): void {
         if (gone) void got.release();
         else lock = got;
       },
-      () => { lock = null; },
+      () => {
+        lock = null;
+      },
     );
   };
   onMounted(() => {
