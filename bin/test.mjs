@@ -30,20 +30,10 @@ function check(name, command, args) {
   say(`${name} failed.`);
 }
 
-function jest(databaseUrl) {
-  const report = join(work, 'jest.json');
-  step(
-    'Unit and server tests',
-    process.execPath,
-    [
-      '--experimental-vm-modules',
-      '--disable-warning=ExperimentalWarning',
-      bin('jest', 'bin', 'jest.js'),
-      '--json',
-      `--outputFile=${report}`,
-    ],
-    { TEST_DATABASE_URL: databaseUrl },
-  );
+/** Runs one set of Jest's tests and adds what came out to the totals. */
+function jest(name, nodeOptions, options, env = {}) {
+  const report = join(work, `${name}.json`);
+  step(name, process.execPath, [...nodeOptions, bin('jest', 'bin', 'jest.js'), ...options, '--json', `--outputFile=${report}`], env);
   if (!existsSync(report)) return void (totals.failed += 1);
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
   totals.passed += numPassedTests;
@@ -82,7 +72,10 @@ try {
     check('Types of the server and tests', process.execPath, [bin('typescript', 'bin', 'tsc'), '-p', 'tsconfig.json']);
     check('Types of the interface', process.execPath, [bin('vue-tsc', 'bin', 'vue-tsc.js'), '-p', 'web/tsconfig.json']);
     check('Lint', process.execPath, [bin('eslint', 'bin', 'eslint.js'), '.', '--max-warnings', '0']);
-    jest(database.url);
+    jest('Unit and server tests', ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning'], [], {
+      TEST_DATABASE_URL: database.url,
+    });
+    jest('Mounted components', [], ['--config=jest.components.config.js']);
   }
   playwright();
 } finally {

@@ -1,3 +1,4 @@
+import type { APIRequestContext } from '@playwright/test';
 import { spawn, spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { becomeOwner, expect, REFUSED, test } from './support.ts';
@@ -146,5 +147,43 @@ test('nobody signed in is an answer and no error: the sign-in page opens with a 
   await page.goto('/');
   await expect(page.getByLabel('Sign-in name')).toBeVisible();
   expect(said).toEqual([]);
+  await context.close();
+});
+
+/** What a page asked for of the program, in kilobytes as gzip sends it: code and looks, without the type it ships. */
+async function weight(request: APIRequestContext, urls: ReadonlySet<string>): Promise<number> {
+  const bytes = await Promise.all(
+    [...urls].map(async (url) => Number((await request.get(url, { headers: { 'Accept-Encoding': 'gzip' } })).headers()['content-length'])),
+  );
+  return bytes.reduce((sum, each) => sum + each, 0) / 1024;
+}
+
+test('whoever signs in is sent the sign-in page and nothing of the rest; the day is light as well', async ({ browser, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  const context = await browser.newContext({ baseURL: process.env.APPLICATION_URL! });
+  const page = await context.newPage();
+  const asked = new Set<string>();
+  page.on('request', (each) => /assets\/.*\.(js|css)$/.test(each.url()) && asked.add(each.url()));
+  await page.goto('/squad');
+  await expect(page.getByLabel('Sign-in name')).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  const signIn = await weight(context.request, asked);
+  expect([...asked].filter((url) => /View-|joi/.test(url)).map((url) => url.replace(/.*assets\/(\w+)-.*/, '$1'))).toEqual([
+    'SignInView',
+    'SignInView',
+  ]);
+  expect(signIn).toBeGreaterThan(50);
+  expect(signIn).toBeLessThan(150);
+
+  await page.getByRole('button', { name: /Marit Voss/ }).click();
+  // The page that was asked for before is the one that opens.
+  await expect(page.getByRole('heading', { name: 'Squad' })).toBeVisible();
+  asked.clear();
+  await page.goto('/');
+  await expect(page.getByRole('region', { name: 'Visits' })).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  const day = await weight(context.request, asked);
+  expect(day).toBeGreaterThan(100);
+  expect(day).toBeLessThan(288);
   await context.close();
 });

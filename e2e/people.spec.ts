@@ -68,6 +68,7 @@ test('signed out in the middle: what is typed stays, and is saved when they are 
   expectedErrors.push(REFUSED);
   await walkIn(page, 'Signed Out');
   await saved(page);
+  await expect(page.getByLabel('What brings them today')).toBeVisible();
   const cookies = await page.context().cookies();
   await page.context().clearCookies({ name: 'pace_bend' });
   await page.getByLabel('What brings them today').fill('typed while signed out');
@@ -82,6 +83,16 @@ test('signed out in the middle: what is typed stays, and is saved when they are 
   await saved(page);
   await page.reload();
   await expect(page.getByLabel('What brings them today')).toHaveValue('typed while signed out');
+
+  // Signed out before a page could be read: it is read as soon as they are back.
+  await page.context().clearCookies({ name: 'pace_bend' });
+  await page.getByRole('link', { name: 'Squad', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('Not signed in');
+  await dialog.getByLabel('Sign-in name').fill('marit');
+  await dialog.getByLabel('Password').fill(PASSWORDS.marit);
+  await dialog.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(page.getByText('Signed Out').first()).toBeVisible();
 });
 
 test('a squad is read in from a table of the old kind: looked at first, wrong rows named, nobody twice; taken out again', async ({

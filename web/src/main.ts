@@ -6,8 +6,12 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './app/App.vue';
 import { catchFailures } from './app/failedPage.ts';
-import { router } from './app/router.ts';
+import { openOnceIn, router } from './app/router.ts';
+import { useSession } from './stores/session.ts';
 
-const application = createApp(App).use(createPinia()).use(router);
+const application = createApp(App).use(createPinia());
+const session = useSession();
+openOnceIn(() => session.me !== null);
+application.use(router);
 catchFailures(application, router);
 application.mount('#app');

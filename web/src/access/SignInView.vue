@@ -1,22 +1,26 @@
 <script setup lang="ts">
+import { defineAsyncComponent } from 'vue';
+import KitTheme from '../parts/KitTheme.vue';
 import BrandMark from '../parts/BrandMark.vue';
 import { useSession } from '../stores/session.ts';
-import FirstOwnerForm from './FirstOwnerForm.vue';
 import SignInForm from './SignInForm.vue';
 
+const FirstOwnerForm = defineAsyncComponent(() => import('./FirstOwnerForm.vue'));
 const session = useSession();
 </script>
 
 <template>
-  <main class="sign-in">
-    <div class="card">
-      <BrandMark />
-      <h1>{{ session.welcome?.firstStart ? 'A new practice' : session.welcome?.practiceName }}</h1>
-      <FirstOwnerForm v-if="session.welcome?.firstStart" />
-      <SignInForm v-else />
-    </div>
-    <p class="soft small">Cautions here are reminders to a licensed person. They clear nobody.</p>
-  </main>
+  <KitTheme>
+    <main class="sign-in">
+      <div class="card">
+        <BrandMark />
+        <h1>{{ session.welcome?.firstStart ? 'A new practice' : session.welcome?.practiceName }}</h1>
+        <FirstOwnerForm v-if="session.welcome?.firstStart" />
+        <SignInForm v-else />
+      </div>
+      <p class="soft small">Cautions here are reminders to a licensed person. They clear nobody.</p>
+    </main>
+  </KitTheme>
 </template>
 
 <style scoped>

@@ -1,125 +1,28 @@
 <script setup lang="ts">
-import ConfigProvider from 'ant-design-vue/es/config-provider';
-import Button from 'ant-design-vue/es/button';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
-import FailedPage from './FailedPage.vue';
-import { useFailedPage } from './failedPage.ts';
-import ProblemNote from '../parts/ProblemNote.vue';
-import SheetDialog from '../parts/SheetDialog.vue';
-import { useOutbox } from '../stores/outbox.ts';
+import { defineAsyncComponent } from 'vue';
+import BrokenStart from './BrokenStart.vue';
 import { useSession } from '../stores/session.ts';
-import { antTheme } from './antTheme.ts';
-import KeySheet from './KeySheet.vue';
-import OfflineBar from './OfflineBar.vue';
-import OutboxSheet from '../unsent/OutboxSheet.vue';
-import SideRail from './SideRail.vue';
-import { useDark } from '../parts/useDark.ts';
-import { useGlobalKeys } from '../parts/useGlobalKeys.ts';
 
-const SignInView = defineAsyncComponent(() => import('../access/SignInView.vue'));
-const SignInForm = defineAsyncComponent(() => import('../access/SignInForm.vue'));
+/** Who is in decides what is loaded: whoever has to sign in is sent nothing of the rest. */
+const SignInView = defineAsyncComponent({ loader: () => import('../access/SignInView.vue'), errorComponent: BrokenStart });
+const PageFrame = defineAsyncComponent({ loader: () => import('./PageFrame.vue'), errorComponent: BrokenStart });
+const ProblemNote = defineAsyncComponent(() => import('../parts/ProblemNote.vue'));
 
-const dark = useDark();
-const theme = computed(() => antTheme(dark.value));
-const route = useRoute();
-const router = useRouter();
 const session = useSession();
-const outbox = useOutbox();
-const keysOpen = ref(false);
-const { failed } = useFailedPage();
-useGlobalKeys({
-  toggleKeys: () => {
-    keysOpen.value = !keysOpen.value;
-  },
-});
 void session.load();
-
-/** A coach has one place; whoever has not the right to a place is shown their first. */
-const here = computed(() => !session.me || !route.meta.roles || (route.meta.roles as readonly string[]).includes(session.me.role));
-watch(
-  [here, () => session.state],
-  () => {
-    if (session.state === 'in' && !here.value) void router.replace(session.isCoach ? '/coach' : '/');
-  },
-  { immediate: true },
-);
 </script>
 
 <template>
-  <ConfigProvider :theme="theme" :auto-insert-space-in-button="false">
-    <div v-if="session.state === 'unknown'" class="wait">
-      <ProblemNote v-if="session.problem" :problem="session.problem" :retry="session.load" />
-      <p v-else class="soft">Opening …</p>
-    </div>
-    <SignInView v-else-if="session.state === 'out'" />
-    <template v-else-if="here">
-      <FailedPage v-if="route.meta.fullScreen && failed" :failed="failed" />
-      <RouterView v-else-if="route.meta.fullScreen" />
-      <div v-else class="frame">
-        <a class="skip" href="#main">Skip to the content</a>
-        <SideRail @keys="keysOpen = true" />
-        <main id="main" class="main" tabindex="-1"><FailedPage v-if="failed" :failed="failed" /><RouterView v-else /><OfflineBar /></main>
-      </div>
-    </template>
-    <OutboxSheet />
-    <KeySheet v-model:open="keysOpen" />
-    <SheetDialog :open="session.state === 'expired'" title="Sign in again" :closable="false" :width="420">
-      <p class="soft again">You were signed out. What is on the screen and what you typed stays; it is saved when you are back.</p>
-      <SignInForm v-if="session.state === 'expired'" />
-    </SheetDialog>
-    <SheetDialog :open="session.unsent !== null" title="Not sent yet" :width="460" @update:open="session.stay()">
-      <p>{{ (session.unsent ?? []).join(', ') }}: typed here and not on the server yet.</p>
-      <p v-if="!outbox.isStored" class="again"><b>This browser keeps nothing on this device just now: if you sign out, it is lost.</b></p>
-      <p v-else class="soft again">
-        If you sign out now it stays on this machine, locked to your account. It is sent when you sign in here again; nobody else sees it.
-      </p>
-      <div class="choices">
-        <Button type="primary" @click="session.leaveWhenSent()">Send it, then sign out</Button
-        ><Button @click="session.leaveNow()">{{ outbox.isStored ? 'Sign out and leave it here' : 'Sign out and lose it' }}</Button
-        ><Button @click="session.stay()">Stay</Button>
-      </div>
-    </SheetDialog>
-  </ConfigProvider>
+  <div v-if="session.state === 'unknown'" class="wait">
+    <ProblemNote v-if="session.problem" :problem="session.problem" :retry="session.load" />
+    <p v-else class="soft">Opening …</p>
+  </div>
+  <SignInView v-else-if="session.state === 'out'" />
+  <PageFrame v-else />
 </template>
 
 <style scoped>
 .wait {
   padding: 32px;
-}
-
-.again {
-  margin-bottom: 14px;
-}
-
-.frame {
-  display: grid;
-  grid-template-columns: 208px minmax(0, 1fr);
-  min-height: 100%;
-}
-
-.main {
-  min-width: 0;
-  outline: none;
-}
-
-.skip {
-  position: absolute;
-  left: -999px;
-  top: 8px;
-  z-index: 10;
-  padding: 8px 14px;
-  background: var(--paper);
-}
-
-.skip:focus {
-  left: 8px;
-}
-
-@media (max-width: 900px) {
-  .frame {
-    grid-template-columns: minmax(0, 1fr);
-    align-content: start;
-  }
 }
 </style>

@@ -1,3 +1,4 @@
+import { watch } from 'vue';
 import { createRouter, createWebHistory } from 'vue-router';
 import { whoMay, type HttpMethod, type Role } from '@pace-bend/core/access';
 import { STEPS } from '@pace-bend/core/record';
@@ -53,3 +54,11 @@ export const router = createRouter({
   ],
   scrollBehavior: () => ({ top: 0 }),
 });
+
+/** Pages are asked for once somebody is in: whoever has to sign in is sent none of them. */
+export function openOnceIn(isIn: () => boolean): void {
+  const entered = new Promise<void>((resolve) => {
+    watch(isIn, (yes) => yes && resolve(), { immediate: true });
+  });
+  router.beforeEach(() => entered);
+}

@@ -49,7 +49,7 @@ useListField(root, () => props.label);
       :list-height="360"
       :dropdown-match-select-width="false"
       @change="(chosen) => emit('change', chosen as V)"
-      @search="(typed: string) => emit('search', typed)"
+      v-on="search ? { search: (typed: string) => emit('search', typed) } : {}"
     >
       <template v-if="$slots.option" #option="option"
         ><slot name="option" :value="option.value as string" :label="option.label as string"

@@ -1,9 +1,18 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
+import { watch } from 'vue';
 import type { ApiProblem } from '../api/api.ts';
+import { useSession } from '../stores/session.ts';
 
-/** Something went wrong: what, and what to do. */
-defineProps<{ problem: ApiProblem; retry?: () => unknown }>();
+/** Something went wrong: what, and what to do. Where it was only that nobody was signed in, it is tried again as soon as somebody is. */
+const props = defineProps<{ problem: ApiProblem; retry?: () => unknown }>();
+const session = useSession();
+watch(
+  () => session.state,
+  (now) => {
+    if (now === 'in' && props.problem.type === 'not-signed-in') props.retry?.();
+  },
+);
 </script>
 
 <template>

@@ -26,7 +26,11 @@ const FOCUSABLE =
 const frame = () => inside.value?.closest<HTMLElement>('.ant-modal') ?? null;
 const stops = (within: HTMLElement | null) =>
   [...(within?.querySelectorAll<HTMLElement>(FOCUSABLE) ?? [])].filter(
-    (element) => element.getAttribute('aria-hidden') !== 'true' && element.getClientRects().length > 0,
+    // The kit's own marks at both ends of the frame are nothing to stop at.
+    (element) =>
+      element.getAttribute('aria-hidden') !== 'true' &&
+      element.getClientRects().length > 0 &&
+      !element.parentElement?.classList.contains('ant-modal'),
   );
 
 async function enter(): Promise<void> {

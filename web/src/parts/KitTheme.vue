@@ -1,0 +1,14 @@
+<script setup lang="ts">
+import ConfigProvider from 'ant-design-vue/es/config-provider';
+import { computed } from 'vue';
+import { useDark } from './useDark.ts';
+import { antTheme } from './antTheme.ts';
+
+/** The component kit in the program's own colours, for everything inside it. */
+const dark = useDark();
+const theme = computed(() => antTheme(dark.value));
+</script>
+
+<template>
+  <ConfigProvider :theme="theme" :auto-insert-space-in-button="false"><slot /></ConfigProvider>
+</template>

@@ -1,0 +1,69 @@
+import { motionOf } from '@pace-bend/core/body';
+import { compile, newBlock, SLOW_BREATH } from '@pace-bend/core/method';
+import { page, press, put } from '../testing/mounted.ts';
+import PosedFigure from './PosedFigure.vue';
+import SheetDialog from './SheetDialog.vue';
+import StairDrawing from './StairDrawing.vue';
+
+test('a figure says its motion, where it is seen from and its values; small it has no marks; beside words it says nothing', async () => {
+  const here = await page();
+  const motion = motionOf('hip-flexion');
+  const figure = await put(PosedFigure, here, { motion, values: { left: 100, right: 90 }, size: 120 });
+  expect(figure.attributes('aria-label')).toMatch(/^Hip flexion, .+, seen from .+: left 100°, right 90°$/);
+  expect(figure.findAll('.hand, .axis, .along').length).toBeGreaterThan(0);
+  await figure.setProps({ size: 48 });
+  expect(figure.findAll('.hand, .axis, .along')).toEqual([]);
+  await figure.setProps({ decorative: true });
+  expect([figure.attributes('aria-label'), figure.attributes('aria-hidden')]).toEqual([undefined, 'true']);
+  await figure.setProps({ short: ['left'] });
+  expect(figure.findAll('.part.left.low').length).toBeGreaterThan(0);
+  expect(figure.findAll('.part.right.low')).toEqual([]);
+});
+
+test('the stair has a column for every cue, a pattern where the phase has one, and the prediction on top', async () => {
+  const { cues } = compile([newBlock('one', 'rectus-femoris-prone', 'cr-breath', ['left'])], { breath: SLOW_BREATH, edgeOf: () => 110 });
+  const stair = await put(StairDrawing, await page(), { cues, better: 'higher', unit: 'deg', label: 'The line', height: 240 });
+  expect(stair.get('svg').attributes('aria-label')).toBe('The line');
+  const columns = stair
+    .findAll('path')
+    .filter((each) => each.element.parentElement!.tagName === 'svg' && (each.attributes('fill') ?? '').startsWith('var(--phase-'));
+  expect(columns.length).toBe(cues.length);
+  expect(stair.findAll('path').some((each) => (each.attributes('fill') ?? '').startsWith('url(#'))).toBe(true);
+  expect(stair.findAll('.forecast')).toEqual([]);
+  await stair.setProps({ predicted: [{ round: 1, expected: 6, reading: { low: 3, high: 9 }, gain: { low: 1, high: 4 } }] });
+  expect(stair.findAll('.forecast, .forecast-band')).toHaveLength(2);
+});
+
+test('a dialog: the focus goes in, Tab stays in, Escape closes, and the focus comes back', async () => {
+  // Nothing has a place here: whatever is drawn counts as seen.
+  HTMLElement.prototype.getClientRects = () => [{}] as never;
+  const opener = document.body.appendChild(document.createElement('button'));
+  opener.focus();
+  const dialog = await put(
+    SheetDialog,
+    await page(),
+    { title: 'A question', open: true, 'onUpdate:open': (open: boolean) => void dialog.setProps({ open }) },
+    { default: '<input id="first"><button id="last">Keep</button>' },
+  );
+  await new Promise((resolve) => {
+    requestAnimationFrame(resolve);
+  });
+  expect(document.activeElement?.id).toBe('first');
+  document.getElementById('last')!.focus();
+  await press(document.getElementById('last')!, 'Tab');
+  expect(document.activeElement!.closest('.ant-modal')).not.toBeNull();
+  expect(document.activeElement!.id).not.toBe('last');
+  await press(document.activeElement as HTMLElement, 'Escape');
+  expect((dialog.props() as { open: boolean }).open).toBe(false);
+  await new Promise((resolve) => {
+    setTimeout(resolve);
+  });
+  expect(document.activeElement).toBe(opener);
+  opener.remove();
+});
+
+test('a dialog that needs an answer is not left with Escape', async () => {
+  const dialog = await put(SheetDialog, await page(), { title: 'Sign in again', open: true, closable: false }, { default: '<input>' });
+  await press(document.body, 'Escape');
+  expect(dialog.emitted('update:open')).toBeUndefined();
+});
