@@ -77,6 +77,17 @@ export function fits(entry: Pick<Entry, 'ways'>, method: Pick<Method, 'id' | 'ma
 }
 
 /**
+ * How far down an entry's own order of ways a way of working stands, 0 for its usual one; a practice's own stands where the one does that
+ * it was made from, and one that the entry does not name behind all of them.
+ * @example wayRank({ ways: ['cr-breath', 'static-hold'] }, { id: 'static-hold' }) // → 1
+ */
+export function wayRank(entry: Pick<Entry, 'ways'>, method: Pick<Method, 'id' | 'madeFrom'>): number {
+  const named = entry.ways.includes(method.id) ? method.id : method.madeFrom;
+  const at = named === undefined ? -1 : entry.ways.indexOf(named);
+  return at < 0 ? entry.ways.length : at;
+}
+
+/**
  * Everything that is wrong with a block, in the order of its fields; an empty list when it can be compiled.
  * The same check runs beside the field, at the server's entrance, and before compiling.
  */

@@ -35,6 +35,7 @@ export {
   defaultChoices,
   defaultLists,
   fits,
+  wayRank,
   LONGEST_PLACE,
   MOST_PASSES,
   sidesOf,

@@ -13,6 +13,7 @@ import {
   roundShares,
   sidesOf,
   techniquesOf,
+  wayRank,
   type BlockPlan,
   type Limits,
   type Method,
@@ -171,17 +172,8 @@ class Weigher {
     for (const each of allowed) {
       // What is pinned against a rule, and all but the first that is pinned for one motion, is after no degrees of its own.
       const counts = each.allowed && (each.pin === null || each.pin === pinnedHere[0]);
-      this.addWay(
-        entry,
-        sides,
-        each,
-        each.pin !== null && !counts ? 0 : each.factor * (this.isFirstWay(entry, each.method) ? 1 : NOT_FIRST),
-      );
+      this.addWay(entry, sides, each, each.pin !== null && !counts ? 0 : each.factor * (wayRank(entry, each.method) === 0 ? 1 : NOT_FIRST));
     }
-  }
-
-  private isFirstWay(entry: Entry, method: Method): boolean {
-    return entry.ways[0] === method.id || entry.ways[0] === method.madeFrom;
   }
 
   private addWay(

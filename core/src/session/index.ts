@@ -28,6 +28,8 @@ export {
   type Response,
 } from './response.ts';
 export { betweenPasses, passKey, sessionStrip, type Between, type SessionStrip, type StripFacts, type StripItem } from './strip.ts';
+export { addedBlock, offersFor, waysFor, type Offer } from './offers.ts';
+export { expectedEdges, type ExpectedFacts } from './expected.ts';
 export { moveBlock, orderProblems, placeBlock, type OrderProblem } from './order.ts';
 export { mirrored, oneSideFirst, SIDE_PATTERNS, sidePasses, type SidePattern } from './sides.ts';
 export {

@@ -28,6 +28,9 @@ useGlobalKeys({
   },
 });
 
+/** At the table the hands are busy: nothing comes between them and the count. */
+const atTable = computed(() => route.meta.fullScreen === true);
+
 /** A coach has one place; whoever has not the right to a place is shown their first. */
 const here = computed(() => !session.me || !route.meta.roles || (route.meta.roles as readonly string[]).includes(session.me.role));
 watch(
@@ -52,7 +55,13 @@ watch(
     </template>
     <OutboxSheet />
     <KeySheet v-model:open="keysOpen" />
-    <SheetDialog :open="session.state === 'expired'" title="Sign in again" :closable="false" :width="420">
+    <SheetDialog
+      :open="session.state === 'expired' && (!atTable || session.wantsIn)"
+      title="Sign in again"
+      :closable="atTable"
+      :width="420"
+      @update:open="session.wantsIn = false"
+    >
       <p class="soft again">You were signed out. What is on the screen and what you typed stays; it is saved when you are back.</p>
       <SignInForm v-if="session.state === 'expired'" />
     </SheetDialog>

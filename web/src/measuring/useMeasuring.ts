@@ -1,5 +1,5 @@
-import { computed, onScopeDispose, reactive, ref, type Ref } from 'vue';
-import { MOTIONS, motionOf, type Instrument, type Motion, type Side } from '@pace-bend/core/body';
+import { computed, onScopeDispose, reactive } from 'vue';
+import { motionOf, type Instrument, type Motion, type Side } from '@pace-bend/core/body';
 import { compareMotion, type Moment, type MotionComparison, type ValueToday } from '@pace-bend/core/record';
 import { summariseTrials } from '@pace-bend/core/measure';
 import { readingSpot } from '../outbox/visitChanges.ts';
@@ -7,10 +7,11 @@ import { useOutbox } from '../stores/outbox.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { useVisit } from '../stores/visit.ts';
-import { keepChoice, keepDraft, readChoice, readDraft } from '../api/drafts.ts';
+import { keepDraft, readDraft } from '../api/drafts.ts';
+import { useChosenMotions } from './useChosenMotions.ts';
 import { checkTrials, differs, type CheckedTrials, type TypedTrials } from './trialEntry.ts';
 
-/** The motions of a visit and the trials being typed at one moment of it. */
+/** The trials being typed at one moment of a visit: what is shown of them, and how they become readings. */
 export function useMeasuring(moment: Moment) {
   const visit = useVisit();
   const practice = usePractice();
@@ -18,31 +19,15 @@ export function useMeasuring(moment: Moment) {
   const outbox = useOutbox();
   const visitId = visit.id;
   const draftKey = `${visit.id}.trials.${moment}`;
-  const pickedKey = `${visit.id}.motions`;
   const typed = reactive<Record<string, TypedTrials>>(readDraft<Record<string, TypedTrials>>(draftKey) ?? {});
   const instruments = reactive<Record<string, Instrument>>({});
-  /** The motions chosen for this visit; null while nobody has chosen and last visit's set stands in. */
-  const picked: Ref<readonly string[] | null> = ref(readChoice<string[]>(pickedKey));
+  const chosen = useChosenMotions(() =>
+    Object.entries(typed).flatMap(([key, trials]) => (trials.some((text) => text !== '') ? [key.split('/')[0]!] : [])),
+  );
+  const { motions } = chosen;
 
   const onDay = computed(() => practice.dayOf(visit.file!.visit.startsAt));
   const keyOf = (motionId: string, side: Side) => `${motionId}/${side}`;
-
-  const lastSet = computed(() => {
-    const latest = visit.file?.past.at(-1)?.visitId;
-    return (visit.file?.past ?? []).filter((reading) => reading.visitId === latest).map((reading) => reading.motionId);
-  });
-
-  /** Those chosen, or else last visit's set, and all that was measured today. In the catalogue's order. */
-  const motions = computed<Motion[]>(() => {
-    const ids = new Set([
-      ...visit.readings.map((reading) => reading.motionId),
-      ...(picked.value ?? lastSet.value),
-      ...Object.entries(typed)
-        .filter(([, trials]) => trials.some((text) => text !== ''))
-        .map(([key]) => key.split('/')[0]!),
-    ]);
-    return MOTIONS.filter((motion) => ids.has(motion.id));
-  });
 
   function standing(motionId: string, side: Side) {
     return visit.readings.find((reading) => reading.motionId === motionId && reading.side === side && reading.moment === moment);
@@ -174,30 +159,9 @@ export function useMeasuring(moment: Moment) {
     }
   }
 
-  function pick(motionId: string): void {
-    picked.value = [...new Set([...motions.value.map((motion) => motion.id), motionId])];
-    keepChoice(pickedKey, picked.value);
-  }
-
-  /** Puts a set in place of what was chosen; what was measured stays. */
-  function choose(motionIds: readonly string[]): void {
-    picked.value = [...motionIds];
-    keepChoice(pickedKey, picked.value);
-  }
-
-  /** Takes a motion off the list; only offered while nothing of it was measured. */
-  function drop(motionId: string): void {
-    picked.value = motions.value.map((motion) => motion.id).filter((id) => id !== motionId);
-    keepChoice(pickedKey, picked.value);
-  }
-
-  const isMeasured = (motion: Motion) => visit.readings.some((reading) => reading.motionId === motion.id);
-
   return {
-    motions,
+    ...chosen,
     comparisons,
-    lastSet,
-    choose,
     problemOf,
     isUnsent,
     trialsOf,
@@ -207,9 +171,6 @@ export function useMeasuring(moment: Moment) {
     type,
     takeBack,
     commit,
-    pick,
-    drop,
-    isMeasured,
     standing,
   };
 }

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { mayCall, type HttpMethod, type Me, type Welcome, type WhoIsIn } from '@pace-bend/core/access';
 import { setAccountOfPage } from '../api/account.ts';
 import { api, ApiProblem, onSignedOut } from '../api/api.ts';
@@ -86,8 +86,15 @@ export const useSession = defineStore('session', () => {
     location.assign('/');
   }
 
+  /** Whether somebody who is signed out at the table wants to sign in now: hands that work are not asked. */
+  const wantsIn = ref(false);
+  watch(state, () => {
+    wantsIn.value = false;
+  });
+
   return {
     state,
+    wantsIn,
     me,
     welcome,
     problem,

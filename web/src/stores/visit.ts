@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { v7 as uuid } from 'uuid';
 import { currentFindings, type Finding, type FindingContent, type StandingFinding } from '@pace-bend/core/finding';
 import type { BlockPlan } from '@pace-bend/core/method';
 import { STOP_QUESTIONS, visitCautions, type Caution, type CautionContext, type QuestionId } from '@pace-bend/core/caution';
@@ -9,12 +8,9 @@ import {
   currentReadings,
   openQuestions,
   type Arrival,
-  type Override,
   type Reading,
   type ReadingFields,
-  type Referral,
   type Step,
-  type StopAnswers,
   type Visit,
   type VisitFile,
 } from '@pace-bend/core/record';
@@ -22,6 +18,18 @@ import { api, ApiProblem } from '../api/api.ts';
 import { keepAnswer, read } from '../api/kept.ts';
 import { athleteRecord, withAnswer as withAthletesAnswer, withWaiting as withAthletesWaiting } from '../outbox/athleteChanges.ts';
 import type { Change } from '../outbox/change.ts';
+import {
+  answersDraft,
+  arrivalDraft,
+  findingDraft,
+  noteDraft,
+  overrideDraft,
+  planDraft,
+  readingDraft,
+  referralDraft,
+  type VisitDraft,
+  type VisitNow,
+} from '../outbox/visitDrafts.ts';
 import { findingSpot, readingSpot, visitRecord, withAnswer, withWaiting } from '../outbox/visitChanges.ts';
 import { savingOf, useOutbox } from './outbox.ts';
 import { usePractice } from './practice.ts';
@@ -124,61 +132,15 @@ export const useVisit = defineStore('visit', () => {
     }
   }
 
-  type Draft = Parameters<typeof outbox.put>[0];
-  const put = (draft: Omit<Draft, 'record'>, pauseMs = 0) => outbox.put({ ...draft, record: record.value }, pauseMs);
+  const put = (draft: VisitDraft, pauseMs = 0) => outbox.put({ ...draft, record: record.value }, pauseMs);
+  const ask = (draft: VisitDraft) => outbox.ask({ ...draft, record: record.value });
+  const now = (): VisitNow => ({ served: served.value!, shown: file.value! });
 
-  const ask = (draft: Omit<Draft, 'record'>) => outbox.ask({ ...draft, record: record.value });
-
-  function setArrive(fields: Partial<Arrival>): void {
-    const { visit } = file.value!;
-    const before = Object.fromEntries(Object.keys(fields).map((name) => [name, visit[name as keyof Arrival]]));
-    put(
-      {
-        spot: 'arrival',
-        words: 'answers at arrival',
-        method: 'PATCH',
-        path: `/visits/${id.value}`,
-        body: fields,
-        join: 'fields',
-        revision: { of: `visit/${id.value}`, base: served.value!.visit.revision },
-        before,
-      },
-      PAUSE_MS,
-    );
-  }
-
+  const setArrive = (fields: Partial<Arrival>) => put(arrivalDraft(now(), fields), PAUSE_MS);
   function setBlocks(blocks: readonly BlockPlan[]): void {
-    if (JSON.stringify(blocks) === JSON.stringify(file.value!.plan.blocks)) return;
-    put(
-      {
-        spot: 'plan',
-        words: 'the plan',
-        method: 'PUT',
-        path: `/visits/${id.value}/plan`,
-        body: { blocks },
-        join: 'fields',
-        revision: { of: `plan/${id.value}`, base: served.value!.plan.revision },
-        before: { blocks: file.value!.plan.blocks },
-      },
-      PAUSE_MS,
-    );
+    if (JSON.stringify(blocks) !== JSON.stringify(file.value!.plan.blocks)) put(planDraft(now(), blocks), PAUSE_MS);
   }
-
-  function setNote(text: string): void {
-    put(
-      {
-        spot: 'note',
-        words: 'the note',
-        method: 'PUT',
-        path: `/visits/${id.value}/note`,
-        body: { text },
-        join: 'fields',
-        revision: { of: `note/${id.value}`, base: served.value!.note?.revision ?? 0 },
-        before: { text: file.value!.note?.text ?? '' },
-      },
-      PAUSE_MS,
-    );
-  }
+  const setNote = (text: string) => put(noteDraft(now(), text), PAUSE_MS);
 
   /** Sends what waits of this visit. */
   const flush = () => outbox.flush(record.value);
@@ -218,15 +180,7 @@ export const useVisit = defineStore('visit', () => {
       readings.value.find((each) => readingSpot(each) === spot) ??
       file.value!.readings.findLast((each) => readingSpot(each) === spot);
     if (fields.trials.length === 0 && outbox.takeBack(record.value, spot)) return;
-    put({
-      spot,
-      words: 'readings',
-      method: 'PUT',
-      path: `/visits/${id.value}/readings/${uuid()}`,
-      body: { ...fields, supersedes: standing?.id ?? null },
-      join: 'replace',
-      revision: null,
-    });
+    put(readingDraft(now(), fields, standing?.id ?? null));
   }
 
   /** Adds what was found, corrects it, or with no data withdraws it. `pauseMs`: more taps may follow within that time. */
@@ -236,66 +190,23 @@ export const useVisit = defineStore('visit', () => {
       findings.value.find((each) => findingSpot(each) === spot) ?? file.value!.findings.findLast((each) => findingSpot(each) === spot);
     if (content.data === null && (!standing || standing.data === null)) return;
     if (content.data === null && outbox.takeBack(record.value, spot)) return;
-    put(
-      {
-        spot,
-        words: 'findings',
-        method: 'PUT',
-        path: `/visits/${id.value}/findings/${uuid()}`,
-        body: { ...content, moment, supersedes: standing?.id ?? null },
-        join: 'replace',
-        revision: null,
-      },
-      pauseMs,
-    );
-  }
-
-  function keepAnswers(body: { readonly answers: StopAnswers['answers']; readonly notAsked?: string }) {
-    const answersId = uuid();
-    return ask({
-      spot: `answers/${answersId}`,
-      words: 'answers to the stop questions',
-      method: 'PUT',
-      path: `/visits/${id.value}/answers/${answersId}`,
-      body,
-      join: 'none',
-      revision: null,
-    });
+    put(findingDraft(now(), content, moment, standing?.id ?? null), pauseMs);
   }
 
   /** Keeps a set of answers to the stop questions: no to all but those given. Throws ApiProblem. */
   const answer = (given: Partial<Record<QuestionId, 'yes' | 'unsure'>>) =>
-    keepAnswers({ answers: Object.fromEntries(STOP_QUESTIONS.map(({ id: question }) => [question, given[question] ?? 'no'])) });
+    ask(
+      answersDraft(now(), { answers: Object.fromEntries(STOP_QUESTIONS.map(({ id: question }) => [question, given[question] ?? 'no'])) }),
+    );
 
   /** Keeps why the stop questions are not asked today. Throws ApiProblem. */
-  const setQuestionsAside = (word: string) => keepAnswers({ answers: {}, notAsked: word });
+  const setQuestionsAside = (word: string) => ask(answersDraft(now(), { answers: {}, notAsked: word }));
 
   /** Sets an "avoid" aside for one motion and side, with the reason. Throws ApiProblem. */
-  function override(fields: Pick<Override, 'ruleId' | 'ground' | 'motionId' | 'side' | 'reason'>) {
-    const overrideId = uuid();
-    return ask({
-      spot: `override/${overrideId}`,
-      words: 'a reason',
-      method: 'PUT',
-      path: `/visits/${id.value}/overrides/${overrideId}`,
-      body: fields,
-      join: 'none',
-      revision: null,
-    });
-  }
+  const override = (fields: Parameters<typeof overrideDraft>[1]) => ask(overrideDraft(now(), fields));
 
   /** Writes the referral. Throws ApiProblem. */
-  const refer = (fields: Pick<Referral, 'to' | 'seen'>) =>
-    ask({
-      spot: 'referral',
-      words: 'the referral',
-      method: 'PUT',
-      path: `/visits/${id.value}/referral`,
-      body: fields,
-      join: 'fields',
-      revision: { of: `referral/${id.value}`, base: served.value!.referral?.revision ?? 0 },
-      before: { to: file.value!.referral?.to ?? null, seen: file.value!.referral?.seen ?? null },
-    });
+  const refer = (fields: Parameters<typeof referralDraft>[1]) => ask(referralDraft(now(), fields));
 
   /** Finishes it once everything is on the server, or reopens it. Throws ApiProblem, and says what is not there and what never will be. */
   async function end(path: 'finish' | 'reopen'): Promise<void> {

@@ -3,7 +3,8 @@ import Button from 'ant-design-vue/es/button';
 import { computed, onMounted, onUnmounted } from 'vue';
 import { useRouter } from 'vue-router';
 import { motionOf, positionOn } from '@pace-bend/core/body';
-import { axisOf, fits } from '@pace-bend/core/method';
+import { axisOf } from '@pace-bend/core/method';
+import { waysFor } from '@pace-bend/core/session';
 import { formatNumber, formatSigned, referenceBands } from '@pace-bend/core/measure';
 import { formatDuration } from '@pace-bend/core/record';
 import { isTyping } from '../../parts/useGlobalKeys.ts';
@@ -202,9 +203,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
               .filter((each) => each.stage !== 'home')
               .map((each) => ({ value: each.id, label: `${each.name}, ${each.section.toLowerCase()}` }))
           "
-          @change="
-            (id) => plan.add(id, store.methods.find((each) => fits(store.entryOf(id), each) && each.id === store.entryOf(id).ways[0])!.id)
-          "
+          @change="(id) => plan.add(id, waysFor(store.entryOf(id), store.shelf)[0]!.id)"
         />
         <p v-if="offers.length === 0" class="soft">
           Nothing measured yet. <RouterLink :to="`/visit/${visit.id}/measure`">Measure first</RouterLink>, then the stiffest motion offers

@@ -10,7 +10,7 @@ import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { sheetRows, sheetWatch } from './sheetRows.ts';
-import { breathOf, edgesOf, lineOf, mayMeasureIn, measuredIn } from './usePlan.ts';
+import { breathOf, edgesOf, lineOf, mayMeasureIn, measuredIn } from './planFacts.ts';
 
 /** The session as one page for the wall: minute by minute, big enough to read from the table. */
 const route = useRoute();

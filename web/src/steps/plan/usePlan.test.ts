@@ -5,7 +5,8 @@ import type { Plan, VisitFile } from '@pace-bend/core/record';
 import { installBrowser, type Sent } from '../../testing/browser.ts';
 import { reading, visitFile } from '../../testing/visitFile.ts';
 import { useVisit } from '../../stores/visit.ts';
-import { lineOf, usePlan } from './usePlan.ts';
+import { lineOf } from './planFacts.ts';
+import { usePlan } from './usePlan.ts';
 
 const BENT = 'hip-extension-knee-bent';
 

@@ -8,7 +8,7 @@ import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import type { PlanAnswer, PlanQuestion } from '../../workers/plan.worker.ts';
-import { breathOf } from './usePlan.ts';
+import { breathOf } from './planFacts.ts';
 
 /** After so long the best plan so far is shown with its gap. */
 const PATIENCE_MS = 8000;

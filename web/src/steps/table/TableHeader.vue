@@ -4,12 +4,14 @@ import type { RunStatus } from '@pace-bend/core/table';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { keptWords } from '../../outbox/words.ts';
 import { useOutbox } from '../../stores/outbox.ts';
+import { useSession } from '../../stores/session.ts';
 import type { TableHandle } from './useRun.ts';
 import { keyOf } from '../../parts/keys.ts';
 
 /** Who is on the table, what is being done on which side, and how far the session is. */
 const props = defineProps<{ run: TableHandle; status: RunStatus }>();
 const outbox = useOutbox();
+const session = useSession();
 const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.run;
 </script>
 
@@ -27,7 +29,11 @@ const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.ru
     <span class="tail">
       <span v-if="run.clockRate > 1" class="tag">Walk-through ×{{ run.clockRate }}</span>
       <span v-if="clockFailed" class="tag" role="status">Clock without its helper: keep this page in front</span>
-      <span v-if="linkState === 'waiting'" class="tag" role="status">Not sent yet: {{ keptWords(outbox.isStored) }}</span>
+      <template v-if="session.state === 'expired'"
+        ><span class="tag" role="status">Signed out: {{ keptWords(outbox.isStored) }}</span
+        ><button v-if="status !== 'running'" type="button" class="switch" @click="session.wantsIn = true">Sign in again</button></template
+      >
+      <span v-else-if="linkState === 'waiting'" class="tag" role="status">Not sent yet: {{ keptWords(outbox.isStored) }}</span>
       <button type="button" class="switch" :aria-pressed="!muted" @click="run.toggleMuted">
         Sound {{ muted ? 'off' : 'on' }} <kbd>{{ keyOf('muted') }}</kbd>
       </button>

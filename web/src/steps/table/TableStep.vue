@@ -8,7 +8,7 @@ import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import OpenQuestions from '../../cautions/OpenQuestions.vue';
 import StopNotice from '../referral/StopNotice.vue';
-import { isForbidden } from '../plan/usePlan.ts';
+import { isForbidden } from '../plan/planFacts.ts';
 import TableRun from './TableRun.vue';
 
 /** The table's screen: loads the visit, then runs. */

@@ -1,39 +1,29 @@
-import { computed, onScopeDispose, ref, shallowRef } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { v7 as uuid } from 'uuid';
 import { phaseKind, type Line } from '@pace-bend/core/method';
-import { currentReadings, LIMITS, type Run, type RunFields } from '@pace-bend/core/record';
-import { betweenPasses, passKey, sessionStrip, type Between, type StripItem } from '@pace-bend/core/session';
+import { LIMITS, type Run, type RunFields } from '@pace-bend/core/record';
 import { applyEvent, carryTo, foldRun, nextChangeMs, READY, viewRun, type RunEventBody, type RunState } from '@pace-bend/core/table';
-import { keepChoice, readChoice } from '../../api/drafts.ts';
 import { useOutbox } from '../../stores/outbox.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
-import { breathOf, edgesOf, lineOf, mayMeasureIn, measuredIn } from '../plan/usePlan.ts';
+import { breathOf, edgesOf, lineOf } from '../plan/planFacts.ts';
 import { absoluteNowMs, Alarm } from './alarm.ts';
-import { betweenWords } from './between.ts';
 import { RunClock } from './runClock.ts';
 import { eventsSpot, isOfRun, joinEvents, linkOf, pendingRun, RunLink, runSpot, type LinkState } from './runLink.ts';
-import { speak, Tones } from './tones.ts';
+import { SleepWatch } from './sleepWatch.ts';
+import { tableSound } from './tableSound.ts';
+import { useBetween } from './useBetween.ts';
 
 /** While the count runs, the server hears at least this often where it is, in milliseconds of run time. */
 const BEAT_MS = 3000;
-
-/**
- * After so long without a sign of life the device has slept: a count that runs is looked at every three seconds, in the background too.
- * Without the clock's worker a browser may hold timers up for a minute.
- */
-const SILENT_MS = 10_000;
-const SILENT_WITHOUT_WORKER_MS = 75_000;
 
 /** The run of the open visit: what is on the screen now, and what the keys do. */
 export function useRun(rate: number) {
   const visit = useVisit();
   const shelf = useShelf();
   const outbox = useOutbox();
-  const tones = new Tones();
-  const muted = ref(readChoice<boolean>('muted') ?? false);
-  const spoken = ref(readChoice<boolean>('spoken') ?? false);
-  tones.muted = muted.value;
+  const sound = tableSound();
+  const sleep = new SleepWatch();
 
   const clockRate = Math.min(LIMITS.clockRate.max, Math.max(LIMITS.clockRate.min, rate));
   let alarmMs: number | null = null;
@@ -56,7 +46,6 @@ export function useRun(rate: number) {
   const reopened = ref(false);
   /** Minutes the device slept while the count ran, until the next key; null: it did not. */
   const sleptMin = ref<number | null>(null);
-  let aliveMs = Date.now();
   const link = shallowRef<RunLink | null>(null);
   const carried = computed(() =>
     linkOf(link.value ? visit.waiting.filter((change) => isOfRun(change, link.value!.runId)) : [], outbox.problem),
@@ -72,43 +61,12 @@ export function useRun(rate: number) {
   const isOther = computed(() => planLine.value !== null && JSON.stringify(planLine.value.cues) !== JSON.stringify(line.value?.cues));
   const planChanged = computed(() => state.value.status !== 'ready' && state.value.status !== 'finished' && isOther.value);
 
-  /** What the session line has between the blocks; nothing once the plan is another one than what is being run. */
-  const strip = computed(() => {
-    if (isOther.value || !line.value) return null;
-    const {
-      plan: { blocks },
-    } = visit.file!;
-    return sessionStrip({
-      blocks,
-      line: line.value,
-      isMeasured: measuredIn(edgesOf(visit.file!)),
-      mayMeasure: mayMeasureIn(visit.file!, visit.cautionContext!),
-      shelf: shelf.shelf,
-    });
-  });
-  const between = computed(() => strip.value && betweenPasses(strip.value, visit.file!.plan.blocks));
-  /** What the whole visit takes, as the plan draws it; the line alone is the work. */
-  const wholeMs = computed(() => (strip.value ? strip.value.seconds * 1000 : null));
+  const { wholeMs, beforeCue, afterAll } = useBetween(line, isOther);
   /** What is to be done before the cue that is on now, or when all is over; empty in the middle of a block. */
   const first = computed(() => {
-    if (!between.value || !view.value) return '';
-    if (state.value.status === 'finished') return betweenWords(unread(between.value));
-    return beforeCue(view.value.cue.index);
+    if (!view.value) return '';
+    return state.value.status === 'finished' ? afterAll() : beforeCue(view.value.cue.index);
   });
-  /** All that was to be read again and was not, whenever its turn was. */
-  function unread({ before, afterLast }: Between): StripItem[] {
-    const read = new Set(
-      currentReadings(visit.file!.readings)
-        .filter((reading) => reading.moment === 'after')
-        .map(({ motionId, side }) => `${motionId}/${side}`),
-    );
-    return [...before.values(), afterLast].flat().filter((item) => item.kind === 'after' && !read.has(`${item.motionId}/${item.side}`));
-  }
-  function beforeCue(index: number): string {
-    const [cue, last] = [line.value!.cues[index]!, line.value!.cues[index - 1]];
-    if (last && last.blockIndex === cue.blockIndex && last.pass === cue.pass) return '';
-    return betweenWords(between.value?.before.get(passKey(cue.blockIndex, cue.pass ?? 0)) ?? []);
-  }
 
   /** Takes up the run that is under way, or makes the plan ready for a new one. */
   function open(): void {
@@ -172,19 +130,11 @@ export function useRun(rate: number) {
   }
 
   /**
-   * A closed lid, a sleeping tablet: nobody knows what was done meanwhile, so it is a hold from the last moment that is certain, and the
-   * therapist is asked. The clock on the wall tells it, because the other one may have slept as well.
+   * Nobody knows what was done while the device slept, so it is a hold from the last moment that is certain, and the therapist is asked.
    */
   function noticeSleep(): void {
-    const silentMs = Date.now() - aliveMs;
-    aliveMs = Date.now();
-    if (
-      !line.value ||
-      state.value.status !== 'running' ||
-      !clock.value.isRunning ||
-      silentMs < (clockFailed.value ? SILENT_WITHOUT_WORKER_MS : SILENT_MS)
-    )
-      return;
+    const silentMs = sleep.alive(clockFailed.value);
+    if (silentMs === null || !line.value || state.value.status !== 'running' || !clock.value.isRunning) return;
     const event = { kind: 'hold' as const, atMs: state.value.atMs };
     state.value = applyEvent(line.value, state.value, event);
     lastEventMs = event.atMs;
@@ -193,9 +143,17 @@ export function useRun(rate: number) {
     after();
   }
 
+  /** Another page leads: this one stands still and is silent, because what it shows no longer counts. */
+  watch(linkState, (now) => {
+    if (now !== 'elsewhere') return;
+    clock.value = new RunClock(absoluteNowMs, clockRate);
+    alarmMs = null;
+    alarm.set(null);
+  });
+
   /** A key or a touch. */
   function act(body: RunEventBody): void {
-    tones.wake();
+    sound.wake();
     noticeSleep();
     sleptMin.value = null;
     if (!line.value || state.value.status === 'finished') return;
@@ -254,11 +212,10 @@ export function useRun(rate: number) {
     const now = state.value;
     const cue = line.value!.cues[now.cueIndex]!;
     if (now.cueIndex !== lastCue && now.status === 'running') {
-      tones.phase(phaseKind(cue.kind).family);
-      if (spoken.value) speak([beforeCue(now.cueIndex), cue.text].filter(Boolean).join('. '));
+      sound.phase(phaseKind(cue.kind).family, () => [beforeCue(now.cueIndex), cue.text].filter(Boolean).join('. '));
       lastCue = now.cueIndex;
     }
-    if (now.status === 'eased' && now.spans.at(-1)?.end === 'eased' && now.atMs === now.spans.at(-1)!.endMs) tones.warning();
+    if (now.status === 'eased' && now.spans.at(-1)?.end === 'eased' && now.atMs === now.spans.at(-1)!.endMs) sound.warning();
     if (now.status !== 'running') lastCue = -1;
     const change = clock.value.isRunning ? nextChangeMs(line.value!, now) : null;
     const nextMs = change === null ? null : Math.min(change, lastEventMs + BEAT_MS * clockRate);
@@ -269,7 +226,7 @@ export function useRun(rate: number) {
     if (now.status === 'finished' && link.value && !ended) {
       ended = true;
       link.value.add({ kind: 'finish', atMs: now.atMs });
-      tones.phase('rest');
+      sound.phase('rest');
     }
     if (now.status !== 'finished') ended = false;
   }
@@ -286,18 +243,6 @@ export function useRun(rate: number) {
     outbox.dropRecord(visit.record, (change) => isOfRun(change, runId));
     await visit.load(visit.id);
     open();
-  }
-
-  function toggleMuted(): void {
-    muted.value = !muted.value;
-    tones.muted = muted.value;
-    keepChoice('muted', muted.value);
-  }
-
-  function toggleSpoken(): void {
-    spoken.value = !spoken.value;
-    keepChoice('spoken', spoken.value);
-    if (spoken.value && view.value) speak([first.value, view.value.cue.text].filter(Boolean).join('. '));
   }
 
   /** The page goes away: where the count is now is kept, so that it reopens right there. */
@@ -320,7 +265,7 @@ export function useRun(rate: number) {
     window.removeEventListener('pagehide', onHide);
     if (state.value.status === 'running' && clock.value.isRunning) put({ kind: 'hold' });
     alarm.close();
-    tones.close();
+    sound.close();
     const { id, record } = visit;
     void outbox.flush(record).then(() => {
       if (visit.id === id) return visit.load(id);
@@ -341,15 +286,15 @@ export function useRun(rate: number) {
     linkState,
     linkProblem,
     planChanged,
-    muted,
-    spoken,
+    muted: sound.muted,
+    spoken: sound.spoken,
     clockRate,
     act,
     space,
     startOver,
     takeOver,
-    toggleMuted,
-    toggleSpoken,
+    toggleMuted: sound.toggleMuted,
+    toggleSpoken: () => sound.toggleSpoken(() => [first.value, view.value?.cue.text].filter(Boolean).join('. ')),
     flush: () => outbox.flush(visit.record),
   };
 }

@@ -7,6 +7,8 @@ export type TableKeys = Readonly<Record<TableAct, () => void>> & { readonly digi
 export function useTableKeys(keys: TableKeys): void {
   const onKey = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
+    // What is typed into a question over the table is no key of the table.
+    if ((event.target as HTMLElement).closest('input, textarea, [role="dialog"]')) return;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     const act = TABLE_KEYS.find((each) => each.codes.includes(key))?.act;
     if (!act) return;
@@ -18,7 +20,7 @@ export function useTableKeys(keys: TableKeys): void {
   };
   // A focused button would also click on Space when the key comes up.
   const onKeyUp = (event: KeyboardEvent) => {
-    if (event.key === ' ') event.preventDefault();
+    if (event.key === ' ' && !(event.target as HTMLElement).closest('[role="dialog"]')) event.preventDefault();
   };
   onMounted(() => {
     window.addEventListener('keydown', onKey);

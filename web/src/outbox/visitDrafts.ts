@@ -1,0 +1,109 @@
+import { v7 as uuid } from 'uuid';
+import type { Finding, FindingContent } from '@pace-bend/core/finding';
+import type { BlockPlan } from '@pace-bend/core/method';
+import type { Arrival, Override, ReadingFields, Referral, StopAnswers, VisitFile } from '@pace-bend/core/record';
+import type { ChangeDraft } from './change.ts';
+import { findingSpot, readingSpot } from './visitChanges.ts';
+
+/** A change of a visit before it has an id of its own and a record to belong to. */
+export type VisitDraft = Omit<ChangeDraft, 'id' | 'record'>;
+
+/** The visit as the server said it last, and as it is shown with what waits laid over it. */
+export interface VisitNow {
+  readonly served: VisitFile;
+  readonly shown: VisitFile;
+}
+
+const pathOf = ({ served }: VisitNow) => `/visits/${served.visit.id}`;
+/** What collides with a later change is compared field by field with what was shown when it was typed. */
+const fieldsOf = (now: VisitNow, of: string, base: number) =>
+  ({ join: 'fields', revision: { of: `${of}/${now.served.visit.id}`, base } }) as const;
+
+/** Answers at arrival, those given only. */
+export function arrivalDraft(now: VisitNow, fields: Partial<Arrival>): VisitDraft {
+  const before = Object.fromEntries(Object.keys(fields).map((name) => [name, now.shown.visit[name as keyof Arrival]]));
+  return {
+    spot: 'arrival',
+    words: 'answers at arrival',
+    method: 'PATCH',
+    path: pathOf(now),
+    body: fields,
+    before,
+    ...fieldsOf(now, 'visit', now.served.visit.revision),
+  };
+}
+
+export function planDraft(now: VisitNow, blocks: readonly BlockPlan[]): VisitDraft {
+  return {
+    spot: 'plan',
+    words: 'the plan',
+    method: 'PUT',
+    path: `${pathOf(now)}/plan`,
+    body: { blocks },
+    before: { blocks: now.shown.plan.blocks },
+    ...fieldsOf(now, 'plan', now.served.plan.revision),
+  };
+}
+
+export function noteDraft(now: VisitNow, text: string): VisitDraft {
+  return {
+    spot: 'note',
+    words: 'the note',
+    method: 'PUT',
+    path: `${pathOf(now)}/note`,
+    body: { text },
+    before: { text: now.shown.note?.text ?? '' },
+    ...fieldsOf(now, 'note', now.served.note?.revision ?? 0),
+  };
+}
+
+export function referralDraft(now: VisitNow, fields: Pick<Referral, 'to' | 'seen'>): VisitDraft {
+  const { referral } = now.shown;
+  return {
+    spot: 'referral',
+    words: 'the referral',
+    method: 'PUT',
+    path: `${pathOf(now)}/referral`,
+    body: fields,
+    before: { to: referral?.to ?? null, seen: referral?.seen ?? null },
+    ...fieldsOf(now, 'referral', now.served.referral?.revision ?? 0),
+  };
+}
+
+/** A reading of its own, or one in place of the one it corrects. */
+export function readingDraft(now: VisitNow, fields: Omit<ReadingFields, 'supersedes'>, corrects: string | null): VisitDraft {
+  return {
+    spot: readingSpot(fields),
+    words: 'readings',
+    method: 'PUT',
+    path: `${pathOf(now)}/readings/${uuid()}`,
+    body: { ...fields, supersedes: corrects },
+    join: 'replace',
+    revision: null,
+  };
+}
+
+/** Something found, or in place of what it corrects; with no data that is withdrawn. */
+export function findingDraft(now: VisitNow, content: FindingContent, moment: Finding['moment'], corrects: string | null): VisitDraft {
+  return {
+    spot: findingSpot({ ...content, moment }),
+    words: 'findings',
+    method: 'PUT',
+    path: `${pathOf(now)}/findings/${uuid()}`,
+    body: { ...content, moment, supersedes: corrects },
+    join: 'replace',
+    revision: null,
+  };
+}
+
+/** A row of its own that nothing takes the place of. */
+function once(now: VisitNow, kind: string, folder: string, words: string, body: VisitDraft['body']): VisitDraft {
+  const id = uuid();
+  return { spot: `${kind}/${id}`, words, method: 'PUT', path: `${pathOf(now)}/${folder}/${id}`, body, join: 'none', revision: null };
+}
+
+export const answersDraft = (now: VisitNow, body: { readonly answers: StopAnswers['answers']; readonly notAsked?: string }): VisitDraft =>
+  once(now, 'answers', 'answers', 'answers to the stop questions', body);
+
+export const overrideDraft = (now: VisitNow, body: Pick<Override, 'ruleId' | 'ground' | 'motionId' | 'side' | 'reason'>): VisitDraft =>
+  once(now, 'override', 'overrides', 'a reason', body);
