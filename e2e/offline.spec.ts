@@ -19,6 +19,22 @@ const rowsOf = (page: Page, database: string, store: string) =>
     [database, store] as const,
   );
 
+/** Of which addresses the device keeps the answer. */
+const keysOf = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<string[]>((resolve) => {
+        const asked = indexedDB.open('pace-bend-kept');
+        asked.onsuccess = () => {
+          const keys = asked.result.transaction('answers').objectStore('answers').getAllKeys();
+          keys.onsuccess = () => {
+            resolve(keys.result.map(String));
+            asked.result.close();
+          };
+        };
+      }),
+  );
+
 test('without the line the program opens, moves and takes what is typed; with it again everything arrives, and signing out leaves nothing', async ({
   page,
   context,
@@ -46,10 +62,19 @@ test('without the line the program opens, moves and takes what is typed; with it
     .toBeGreaterThan(60);
   await page.goto('/');
   await expect(page.getByRole('region', { name: 'Visits' })).toBeVisible();
+  // Somebody of today whom nobody has opened here.
+  const booked = page.getByRole('navigation', { name: 'The day' }).getByRole('link', { name: /Perrin Vale/ });
+  const unopened = (await booked.getAttribute('href'))!.split('/')[2]!;
+  await expect.poll(() => keysOf(page)).toContainEqual(expect.stringContaining(`/visits/${unopened}`));
   await page.goto(`${visit}/arrive`);
   await expect(page.getByLabel('What brings them today')).toBeVisible();
 
   await context.setOffline(true);
+  await page.goto(`/visit/${unopened}/arrive`);
+  await expect(page.getByRole('heading', { name: 'Perrin Vale' })).toBeVisible();
+  await expect(page.getByLabel('What brings them today')).toBeVisible();
+  await page.goto(`/visit/${unopened}/plan`);
+  await expect(page.getByRole('region', { name: 'Session line' })).toBeVisible();
   await page.goto(`${visit}/measure`);
   await expect(page.getByText('The program cannot be reached.')).toBeVisible();
   await addMotion(page, 'hip extension knee bent');

@@ -79,6 +79,7 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'POST', path: '/studies/:id/use', roles: therapists },
 
   { method: 'GET', path: '/visits/:id', roles: clinic, about: 'visit', audit: 'visit read', often: true },
+  { method: 'GET', path: '/visits/:id/ahead', roles: clinic, about: 'visit', audit: 'visit kept on a device for the day', often: true },
   { method: 'GET', path: '/visits/:id/dose', roles: clinic, about: 'visit', audit: 'visit read', often: true },
   { method: 'PUT', path: '/visits/:id', roles: clinic, audit: 'visit booked' },
   { method: 'PATCH', path: '/visits/:id', roles: clinic, about: 'visit', audit: 'visit written', often: true },

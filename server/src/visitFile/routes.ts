@@ -7,7 +7,8 @@ import { visitFile } from './assemble.ts';
 export function visitFileRoutes(pool: Pool): Router {
   const router = Router();
 
-  router.get('/visits/:id', async (request, response) => {
+  // The second is asked for by a device that keeps the day for the time without a line: the same file, and another line in the audit.
+  router.get(['/visits/:id', '/visits/:id/ahead'], async (request, response) => {
     const { practice, role } = caller(response);
     const id = idFrom(request);
     response.json(await snapshot(pool, (db) => visitFile(db, practice, id, role)));

@@ -95,6 +95,25 @@ export async function forgetKept(): Promise<void> {
   }
 }
 
+/** When what is kept of a path was read, in milliseconds; null where nothing is. */
+export async function keptSince(path: string): Promise<number | null> {
+  try {
+    return (await (await open()).get('answers', keyOf(path)))?.at ?? null;
+  } catch {
+    return null;
+  }
+}
+
+/**
+ * Reads from one address what is kept as the answer of another, so that it is there before it is asked for. Throws ApiProblem; what
+ * was acknowledged meanwhile is better than what was read before it.
+ */
+export async function readAhead(from: string, path: string): Promise<void> {
+  const before = amendsOf(path);
+  const found = await api<unknown>('GET', from);
+  if (amendsOf(path) === before) await keepAnswer(path, found);
+}
+
 /** Reads from the server; without the line, what it said last today. Throws ApiProblem. */
 export async function read<T>(path: string): Promise<T> {
   const before = amendsOf(path);

@@ -9,7 +9,7 @@ const outbox = useOutbox();
 <template>
   <div role="status" class="foot">
     <p v-if="line.lost" class="offline">
-      <b>The program cannot be reached.</b> Visits opened here today go on: what you change is
+      <b>The program cannot be reached.</b> Today’s visits that this device has read go on: what you change is
       {{ outbox.isStored ? 'kept on this device' : 'kept while this page is open' }} and sent later. Booking and finishing wait.
     </p>
   </div>

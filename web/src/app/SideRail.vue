@@ -6,6 +6,7 @@ import BrandMark from '../parts/BrandMark.vue';
 import NewVersion from './NewVersion.vue';
 import OutboxStatus from '../unsent/OutboxStatus.vue';
 import VisitState from '../parts/VisitState.vue';
+import { keepDayAhead } from '../stores/ahead.ts';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
@@ -25,6 +26,8 @@ const heading = computed(() => {
   const date = DateTime.fromISO(day.page.date).toFormat('ccc d LLL');
   return `${date} · ${visits.value.length} ${visits.value.length === 1 ? 'visit' : 'visits'}${minutes ? ` · ${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}` : ''}`;
 });
+
+keepDayAhead();
 
 // A step that was opened or a visit that was finished shows in the list. The day's own page loads the day itself.
 watch(
