@@ -4,6 +4,7 @@ import { cautionOverview, type CautionContext } from '@pace-bend/core/caution';
 import { isTyping } from '../parts/useGlobalKeys.ts';
 import { LEVEL_WORDS } from '../parts/words.ts';
 import CautionSheet from './CautionSheet.vue';
+import { isKey } from '../parts/keys.ts';
 
 /** What is on file, strongest first; the full text is one key away. */
 const props = defineProps<{ context: CautionContext }>();
@@ -15,7 +16,7 @@ const overview = computed(() => cautionOverview(props.context));
 const shown = computed(() => overview.value.slice(0, MOST));
 
 function onKey(event: KeyboardEvent): void {
-  if (event.key.toLowerCase() !== 'c' || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+  if (!isKey(event, 'cautions') || isTyping(event)) return;
   event.preventDefault();
   open.value = !open.value;
 }

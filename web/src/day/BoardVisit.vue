@@ -10,6 +10,7 @@ import { usePractice } from '../stores/practice.ts';
 import type { PlacedVisit } from './boardLayout.ts';
 import LastTime from './LastTime.vue';
 import type { Booking } from './useBooking.ts';
+import { hintOf, isKey, whichKey } from '../parts/keys.ts';
 
 const props = defineProps<{ placed: PlacedVisit; scale: number; top: number; booking: Booking; projected: ProjectedVisit | null }>();
 
@@ -41,18 +42,19 @@ function place(moved: number, grown: number): void {
   void props.booking.place(visit.value.id, to, words);
 }
 
-/** Alt and arrows: up and down move, left and right shorten and lengthen, by five minutes, with Shift by fifteen. */
+/** Moves, or shortens and lengthens, by five minutes, with Shift by fifteen. */
 function onKey(event: KeyboardEvent): void {
-  if (event.key === 'Delete' && !isOver.value) {
+  if (isKey(event, 'cancelVisit') && !isOver.value) {
     event.preventDefault();
     void props.booking.cancel(visit.value.id);
     return;
   }
   const by = event.shiftKey ? 3 * GRID : GRID;
-  const [moved, grown] = { ArrowUp: [-by, 0], ArrowDown: [by, 0], ArrowLeft: [0, -by], ArrowRight: [0, by] }[event.key] ?? [0, 0];
-  if (!event.altKey || isOver.value || (moved === 0 && grown === 0)) return;
+  const stepOf = (act: 'visitEarlierLater' | 'visitLength') => [-by, by][whichKey(event, act) ?? -1] ?? 0;
+  const [moved, grown] = [stepOf('visitEarlierLater'), stepOf('visitLength')];
+  if (isOver.value || (moved === 0 && grown === 0)) return;
   event.preventDefault();
-  place(moved!, grown!);
+  place(moved, grown);
 }
 
 const snapped = (pixels: number) => Math.round(pixels / props.scale / GRID) * GRID;
@@ -176,7 +178,7 @@ const lateWords = computed(() => {
       type="button"
       class="tool"
       :aria-label="`Cancel the visit of ${visit.athleteName}`"
-      title="Cancel, Delete"
+      :title="`Cancel, ${hintOf('cancelVisit')}`"
       @click="booking.cancel(visit.id)"
     >
       ×

@@ -12,6 +12,7 @@ import { useBooking } from './useBooking.ts';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
+import { isKey } from '../parts/keys.ts';
 
 const EventDialog = defineAsyncComponent(() => import('./EventDialog.vue'));
 const BookVisit = defineAsyncComponent(() => import('./BookVisit.vue'));
@@ -58,7 +59,7 @@ const late = computed(() => {
 });
 
 function onKey(event: KeyboardEvent): void {
-  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || isTyping(event)) return;
+  if (!isKey(event, 'undo') || isTyping(event)) return;
   event.preventDefault();
   void booking.undo();
 }

@@ -13,6 +13,7 @@ import ProposalDialog from './ProposalDialog.vue';
 import ReadingPanel from './ReadingPanel.vue';
 import { useEvidence } from './useEvidence.ts';
 import { useMeasuring } from './useMeasuring.ts';
+import { hintOf, isKey } from '../parts/keys.ts';
 
 /** The list of motions with their bend pairs, and the panel where the trials of one of them are typed. */
 const props = defineProps<{ moment: Moment }>();
@@ -90,19 +91,14 @@ function lastSet(): void {
   if (first) go(first.motion);
 }
 
-/** Commands that must work from inside a field: with Alt. */
+/** Commands that must work from inside a field. */
 function onKey(event: KeyboardEvent): void {
-  if (!event.altKey || event.ctrlKey || event.metaKey || visit.finished || props.moment !== 'before') return;
-  const command = {
-    KeyR: () => setRound(!inRound.value),
-    KeyL: lastSet,
-    KeyP: () => {
-      proposing.value = true;
-    },
-  }[event.code];
-  if (!command) return;
+  if (visit.finished || props.moment !== 'before') return;
+  if (isKey(event, 'oneRound')) setRound(!inRound.value);
+  else if (isKey(event, 'lastSet')) lastSet();
+  else if (isKey(event, 'whatToMeasure')) proposing.value = true;
+  else return;
   event.preventDefault();
-  command();
 }
 onMounted(() => window.addEventListener('keydown', onKey));
 onUnmounted(() => window.removeEventListener('keydown', onKey));
@@ -128,9 +124,13 @@ const bandWords = computed(() => active.value?.bands.map((band) => `${band.peopl
         <section class="card list" aria-label="Motions">
           <header v-if="!visit.finished && moment === 'before'" class="tools">
             <PickMotion :motions="MOTIONS" :taken="motions" @change="(id) => add([id])" />
-            <button type="button" class="choice" title="Alt P" @click="proposing = true">What to measure</button>
-            <button v-if="measuring.lastSet.value.length > 0" type="button" class="choice" title="Alt L" @click="lastSet">Last set</button>
-            <button type="button" class="choice" title="Alt R" :aria-pressed="inRound" @click="setRound(!inRound)">One round</button>
+            <button type="button" class="choice" :title="hintOf('whatToMeasure')" @click="proposing = true">What to measure</button>
+            <button v-if="measuring.lastSet.value.length > 0" type="button" class="choice" :title="hintOf('lastSet')" @click="lastSet">
+              Last set
+            </button>
+            <button type="button" class="choice" :title="hintOf('oneRound')" :aria-pressed="inRound" @click="setRound(!inRound)">
+              One round
+            </button>
             <span v-if="inRound && round.positions.length > 0" class="small soft">{{
               round.positions.length === 1 ? 'no turn' : round.turns === 1 ? 'one turn' : `${round.turns} turns`
             }}</span>

@@ -23,6 +23,7 @@ import PickOne from '../parts/PickOne.vue';
 import Corrections from './Corrections.vue';
 import { fieldCount } from './trialEntry.ts';
 import type { Measuring } from './useMeasuring.ts';
+import { hintOf, isKey, whichKey } from '../parts/keys.ts';
 
 const props = defineProps<{ row: MotionComparison; measuring: Measuring; moment: Moment }>();
 const emit = defineEmits<{ advance: [side: Side, index: number]; step: [by: 1 | -1] }>();
@@ -71,29 +72,22 @@ function focus(side: Side, index: number): void {
 defineExpose({ focus });
 
 function onKey(event: KeyboardEvent, side: Side, index: number): void {
-  switch (event.key) {
-    case 'Enter': {
-      event.preventDefault();
-      // A field that cannot be read keeps the focus: the message stands beside it.
-      if (props.measuring.checked(motion.value, side).messages[index]) return;
-      // Earlier trials are saved together with the last, when the focus leaves the side.
-      if (index + 1 >= TRIALS_USUAL) void props.measuring.commit(motion.value, side);
-      emit('advance', side, index);
-      return;
-    }
-    case '=':
-      event.preventDefault();
-      if (side === 'right') sameAsLeft();
-      return;
-    case 'ArrowUp':
-    case 'ArrowDown':
-      event.preventDefault();
-      emit('step', event.key === 'ArrowUp' ? -1 : 1);
-      return;
-    case 'Escape':
-      event.preventDefault();
-      props.measuring.takeBack(motion.value, side);
-  }
+  const other = whichKey(event, 'otherMotion');
+  if (isKey(event, 'nextTrial')) next(side, index);
+  else if (isKey(event, 'sameAsLeft')) {
+    if (side === 'right') sameAsLeft();
+  } else if (other !== null) emit('step', other === 0 ? -1 : 1);
+  else if (isKey(event, 'takeBackTrial')) props.measuring.takeBack(motion.value, side);
+  else return;
+  event.preventDefault();
+}
+
+function next(side: Side, index: number): void {
+  // A field that cannot be read keeps the focus: the message stands beside it.
+  if (props.measuring.checked(motion.value, side).messages[index]) return;
+  // Earlier trials are saved together with the last, when the focus leaves the side.
+  if (index + 1 >= TRIALS_USUAL) void props.measuring.commit(motion.value, side);
+  emit('advance', side, index);
 }
 
 /** The left side's trials can stand for the right while nothing was read there. */
@@ -216,7 +210,7 @@ const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
           v-if="each.side === 'right' && canCopyLeft"
           type="button"
           class="link small same"
-          title="= in a trial field"
+          :title="`${hintOf('sameAsLeft')} in a trial field`"
           @click="sameAsLeft"
         >
           same as left

@@ -31,56 +31,132 @@ export const TABLE_KEYS: readonly TableKey[] = [
   { act: 'enter', keys: ['Enter'], codes: ['Enter'], what: 'at the end: measure again' },
 ];
 
-export const KEY_GROUPS: readonly { readonly title: string; readonly rows: readonly KeyRow[] }[] = [
+/** What a key does elsewhere. A row without an act is a field's own. */
+export type PageAct =
+  | 'find'
+  | 'sheet'
+  | 'cautions'
+  | 'refer'
+  | 'visitEarlierLater'
+  | 'visitLength'
+  | 'cancelVisit'
+  | 'undo'
+  | 'redo'
+  | 'allWell'
+  | 'sameTouch'
+  | 'nextTrial'
+  | 'otherMotion'
+  | 'sameAsLeft'
+  | 'whatToMeasure'
+  | 'lastSet'
+  | 'oneRound'
+  | 'takeBackTrial'
+  | 'moveBlock'
+  | 'takeOut';
+
+interface PageKey extends KeyRow {
+  readonly act?: PageAct;
+}
+
+const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[] }[] = [
   {
     title: 'Anywhere',
     rows: [
-      { keys: ['/'], what: 'find an athlete' },
-      { keys: ['?'], what: 'this sheet' },
-      { keys: ['C'], what: 'cautions of the open visit or athlete, in full' },
+      { act: 'find', keys: ['/'], what: 'find an athlete' },
+      { act: 'sheet', keys: ['?'], what: 'this sheet' },
+      { act: 'cautions', keys: ['C'], what: 'cautions of the open visit or athlete, in full' },
+      { act: 'refer', keys: ['R'], what: 'in a visit: write the referral' },
     ],
   },
   {
     title: 'The day',
     rows: [
-      { keys: ['Alt ↑', 'Alt ↓'], what: 'move the visit by five minutes; with Shift fifteen' },
-      { keys: ['Alt ←', 'Alt →'], what: 'shorten, lengthen' },
-      { keys: ['Del'], what: 'cancel the visit' },
-      { keys: ['Ctrl Z'], what: 'undo' },
+      { act: 'visitEarlierLater', keys: ['Alt ↑', 'Alt ↓'], what: 'move the visit by five minutes; with Shift fifteen' },
+      { act: 'visitLength', keys: ['Alt ←', 'Alt →'], what: 'shorten, lengthen' },
+      { act: 'cancelVisit', keys: ['Del'], what: 'cancel the visit' },
+      { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
     ],
   },
   {
     title: 'Arriving',
     rows: [
-      { keys: ['A'], what: 'none of the stop questions' },
-      { keys: ['S'], what: 'may be touched: same as last time' },
+      { act: 'allWell', keys: ['A'], what: 'none of the stop questions' },
+      { act: 'sameTouch', keys: ['S'], what: 'may be touched: same as last time' },
     ],
   },
   {
     title: 'Measuring',
     rows: [
       { keys: ['0–9'], what: 'into the focused trial' },
-      { keys: ['Enter'], what: 'next trial, then the other side, then the next motion' },
-      { keys: ['↑', '↓'], what: 'another motion' },
-      { keys: ['='], what: 'right side: same as left' },
-      { keys: ['Alt P'], what: 'what to measure today' },
-      { keys: ['Alt L'], what: 'the set of the last visit' },
-      { keys: ['Alt R'], what: 'one round, position by position' },
-      { keys: ['Esc'], what: 'take back what was typed in this trial' },
+      { act: 'nextTrial', keys: ['Enter'], what: 'next trial, then the other side, then the next motion' },
+      { act: 'otherMotion', keys: ['↑', '↓'], what: 'another motion' },
+      { act: 'sameAsLeft', keys: ['='], what: 'right side: same as left' },
+      { act: 'whatToMeasure', keys: ['Alt P'], what: 'what to measure today' },
+      { act: 'lastSet', keys: ['Alt L'], what: 'the set of the last visit' },
+      { act: 'oneRound', keys: ['Alt R'], what: 'one round, position by position' },
+      { act: 'takeBackTrial', keys: ['Esc'], what: 'take back what was typed in this trial' },
     ],
   },
   {
     title: 'Planning',
     rows: [
-      { keys: ['Ctrl Z'], what: 'undo' },
-      { keys: ['Ctrl Shift Z'], what: 'redo' },
-      { keys: ['Alt ←', 'Alt →'], what: 'move a block' },
-      { keys: ['Del'], what: 'take a block out' },
+      { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
+      { act: 'redo', keys: ['Ctrl Shift Z'], what: 'redo' },
+      { act: 'moveBlock', keys: ['Alt ←', 'Alt →'], what: 'move a block' },
+      { act: 'takeOut', keys: ['Del'], what: 'take a block out' },
       { keys: ['Tab', '↑', '↓'], what: 'a handle of the stair: seconds, angle, effort; with Shift five steps, Home and End to the bounds' },
     ],
   },
+];
+
+export const KEY_GROUPS: readonly { readonly title: string; readonly rows: readonly KeyRow[] }[] = [
+  ...PAGES,
   { title: 'At the table', rows: TABLE_KEYS },
 ];
+
+const keysFor = (act: PageAct): readonly string[] => PAGES.flatMap(({ rows }) => rows).find((row) => row.act === act)!.keys;
+
+/**
+ * The keys of an action elsewhere, as they are printed, for a title.
+ * @example hintOf('oneRound') // → 'Alt R'
+ */
+export const hintOf = (act: PageAct): string => keysFor(act).join(', ');
+
+type Pressed = Pick<KeyboardEvent, 'key' | 'code' | 'altKey' | 'ctrlKey' | 'metaKey' | 'shiftKey'>;
+
+/** What a printed key is called by browsers; a Mac's delete key calls itself Backspace. */
+const NAMED: Readonly<Record<string, readonly string[]>> = {
+  '↑': ['ArrowUp'],
+  '↓': ['ArrowDown'],
+  '←': ['ArrowLeft'],
+  '→': ['ArrowRight'],
+  Del: ['Delete', 'Backspace'],
+  Esc: ['Escape'],
+};
+
+/**
+ * Whether a press is the printed key. Alt turns letters into others on many keyboards, so that with it the place of the key counts;
+ * Shift is told apart only beside Ctrl, because elsewhere it makes the sign itself or makes steps larger.
+ * @example isPrinted({ key: 'π', code: 'KeyP', altKey: true, ctrlKey: false, metaKey: false, shiftKey: false }, 'Alt P') // → true
+ */
+export function isPrinted(event: Pressed, printed: string): boolean {
+  const parts = printed.split(' ');
+  const key = parts.at(-1)!;
+  const [alt, ctrl, shift] = ['Alt', 'Ctrl', 'Shift'].map((each) => parts.includes(each));
+  if (event.altKey !== alt || (event.ctrlKey || event.metaKey) !== ctrl || (ctrl && event.shiftKey !== shift)) return false;
+  if (alt && /^[A-Z]$/.test(key)) return event.code === `Key${key}`;
+  return (NAMED[key] ?? [key]).some((name) => name.toLowerCase() === event.key.toLowerCase());
+}
+
+/**
+ * Which of an action's keys was pressed, counted from 0, or null for another one: of two, the first is the way back.
+ * @example whichKey({ key: 'ArrowRight', code: 'ArrowRight', altKey: true, ctrlKey: false, metaKey: false, shiftKey: false }, 'moveBlock') // → 1
+ */
+export function whichKey(event: Pressed, act: PageAct): number | null {
+  const at = keysFor(act).findIndex((printed) => isPrinted(event, printed));
+  return at < 0 ? null : at;
+}
+export const isKey = (event: Pressed, act: PageAct): boolean => whichKey(event, act) !== null;
 
 /**
  * The first key of an action at the table, as it is printed.

@@ -1,5 +1,6 @@
 import { onMounted, onUnmounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { isKey } from './keys.ts';
 
 /** Whether keys typed now go into a field and are not commands. */
 export function isTyping(event: KeyboardEvent): boolean {
@@ -7,16 +8,16 @@ export function isTyping(event: KeyboardEvent): boolean {
   return target !== null && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 }
 
-/** `/` goes to the athletes, `?` opens the sheet of keys. At the table every key belongs to the run. */
+/** The athletes and the sheet of keys are a key away everywhere. At the table every key belongs to the run. */
 export function useGlobalKeys({ toggleKeys }: { toggleKeys: () => void }): void {
   const router = useRouter();
   const route = useRoute();
   const onKey = (event: KeyboardEvent) => {
-    if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || route.meta.fullScreen) return;
-    if (event.key === '/') {
+    if (isTyping(event) || route.meta.fullScreen) return;
+    if (isKey(event, 'find')) {
       event.preventDefault();
       void router.push({ name: 'squad', query: { find: '' } });
-    } else if (event.key === '?') {
+    } else if (isKey(event, 'sheet')) {
       event.preventDefault();
       toggleKeys();
     }

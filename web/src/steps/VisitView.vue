@@ -10,6 +10,7 @@ import { useVisit } from '../stores/visit.ts';
 import ArriveStep from './arrive/ArriveStep.vue';
 import StopNotice from './referral/StopNotice.vue';
 import VisitHeader from './VisitHeader.vue';
+import { isKey } from '../parts/keys.ts';
 
 const MeasureStep = defineAsyncComponent(() => import('./measure/MeasureStep.vue'));
 const PlanStep = defineAsyncComponent(() => import('./plan/PlanStep.vue'));
@@ -40,7 +41,7 @@ async function open(): Promise<void> {
 watch([id, step], () => void open(), { immediate: true });
 /** Whatever is found, at whatever step: one key to the referral. */
 function onKey(event: KeyboardEvent): void {
-  if (event.key.toLowerCase() !== 'r' || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || visit.finished) return;
+  if (!isKey(event, 'refer') || isTyping(event) || visit.finished) return;
   event.preventDefault();
   void router.push(`/visit/${id.value}/letter`);
 }

@@ -13,6 +13,7 @@ import StopNotice from '../referral/StopNotice.vue';
 import ComplaintCard from './ComplaintCard.vue';
 import NotAsked from './NotAsked.vue';
 import StopQuestions from './StopQuestions.vue';
+import { isKey } from '../../parts/keys.ts';
 
 /** Under a minute: what to look at first, what hurts, what changed, what may be touched, how long there is. */
 const visit = useVisit();
@@ -54,9 +55,9 @@ function sameAsLast(): void {
 }
 
 function onKey(keyboard: KeyboardEvent): void {
-  if (isTyping(keyboard) || keyboard.ctrlKey || keyboard.metaKey || keyboard.altKey || visit.finished) return;
-  if (keyboard.key.toLowerCase() === 'a') void questions.value?.allWell();
-  else if (keyboard.key.toLowerCase() === 's') sameAsLast();
+  if (isTyping(keyboard) || visit.finished) return;
+  if (isKey(keyboard, 'allWell')) void questions.value?.allWell();
+  else if (isKey(keyboard, 'sameTouch')) sameAsLast();
   else return;
   keyboard.preventDefault();
 }

@@ -23,6 +23,7 @@ import SessionLine from './SessionLine.vue';
 import StairHandles from './StairHandles.vue';
 import { usePlan } from './usePlan.ts';
 import { useProposal } from './useProposal.ts';
+import { hintOf, isKey } from '../../parts/keys.ts';
 
 const router = useRouter();
 const practice = usePractice();
@@ -78,15 +79,11 @@ const place = computed(() =>
 );
 
 function onKey(event: KeyboardEvent): void {
-  if (
-    !(event.ctrlKey || event.metaKey) ||
-    event.key.toLowerCase() !== 'z' ||
-    (isTyping(event) && (event.target as HTMLElement).tagName === 'TEXTAREA')
-  )
-    return;
+  if (isTyping(event) && (event.target as HTMLElement).tagName === 'TEXTAREA') return;
+  if (isKey(event, 'redo')) plan.redo();
+  else if (isKey(event, 'undo')) plan.undo();
+  else return;
   event.preventDefault();
-  if (event.shiftKey) plan.redo();
-  else plan.undo();
 }
 onMounted(() => window.addEventListener('keydown', onKey));
 onUnmounted(() => window.removeEventListener('keydown', onKey));
@@ -247,8 +244,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
 
     <aside class="right">
       <div class="actions">
-        <Button size="large" :disabled="!canUndo" title="Undo, Ctrl Z" aria-label="Undo" @click="plan.undo">↶</Button>
-        <Button size="large" :disabled="!canRedo" title="Redo, Ctrl Shift Z" aria-label="Redo" @click="plan.redo">↷</Button>
+        <Button size="large" :disabled="!canUndo" :title="`Undo, ${hintOf('undo')}`" aria-label="Undo" @click="plan.undo">↶</Button>
+        <Button size="large" :disabled="!canRedo" :title="`Redo, ${hintOf('redo')}`" aria-label="Redo" @click="plan.redo">↷</Button>
         <Button
           type="primary"
           size="large"

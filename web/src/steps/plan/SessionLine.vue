@@ -7,6 +7,7 @@ import type { SessionStrip, StripItem } from '@pace-bend/core/session';
 import { useShelf } from '../../stores/shelf.ts';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { cellsOf, type StripCell } from './stripCells.ts';
+import { hintOf, isKey, whichKey } from '../../parts/keys.ts';
 
 /** The whole visit as one strip: positions, turns, sides, warm-up, blocks, measuring, close; with the minute where the booked time ends. */
 const props = defineProps<{
@@ -107,9 +108,9 @@ watch(
 
 function onKey(event: KeyboardEvent, id: string): void {
   if (props.disabled) return;
-  if (event.key === 'Delete' || event.key === 'Backspace') emit('remove', id);
-  else if (event.altKey && event.key === 'ArrowLeft') emit('move', id, -1);
-  else if (event.altKey && event.key === 'ArrowRight') emit('move', id, 1);
+  const moved = whichKey(event, 'moveBlock');
+  if (isKey(event, 'takeOut')) emit('remove', id);
+  else if (moved !== null) emit('move', id, moved === 0 ? -1 : 1);
   else return;
   event.preventDefault();
 }
@@ -154,7 +155,7 @@ function onKey(event: KeyboardEvent, id: string): void {
             type="button"
             class="open"
             :aria-pressed="cell.blockId === selectedId"
-            title="Drag it, or Alt ← →; Delete takes it out"
+            :title="`Drag it, or ${hintOf('moveBlock')}; ${hintOf('takeOut')} takes it out`"
             @click="emit('select', cell.blockId!)"
             @keydown="onKey($event, cell.blockId!)"
           >
