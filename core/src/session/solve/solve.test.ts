@@ -312,3 +312,29 @@ test('a problem that contradicts itself is refused in words', () => {
   ).toThrow('circle');
   expect(solveSession({ ...base, candidates: both, precede: [[1, 0]] }).stays.map((stay) => stay.place)).toEqual([1, 0]);
 });
+
+test('asked again for other minutes, or with another end, the same problem gives what a new one would: nothing is carried over but what is the same', () => {
+  fc.assert(
+    fc.property(
+      anySession({ candidates: 8, places: 4, stays: 4, seconds: [300, 1500], warmUps: 2, measurings: 3 }),
+      fc.array(
+        fc.record({ seconds: fc.integer({ min: 200, max: 4000 }), closingS: fc.integer({ min: 0, max: 200 }), leave: fc.boolean() }),
+        { minLength: 2, maxLength: 5 },
+      ),
+      (session, questions) => {
+        for (const { seconds, closingS, leave } of questions) {
+          const asked: SessionProblem = {
+            ...session,
+            seconds,
+            closingS,
+            ...(leave ? { leaveS: session.arriveS, leaveCost: session.arriveS.map(() => 0.1) } : {}),
+          };
+          const again = solveSession(asked);
+          const anew = solveSession(structuredClone(asked));
+          expect([again.status, again.value, again.gap]).toEqual([anew.status, anew.value, anew.gap]);
+        }
+      },
+    ),
+    { numRuns: 150 },
+  );
+});

@@ -1,13 +1,11 @@
 import { checkProblem } from './check.ts';
-import { classesOf, type Classes } from './classes.ts';
-import { componentsOf } from './components.ts';
+import { basisOf } from './basis.ts';
+import type { Classes } from './classes.ts';
 import { Heap } from './heap.ts';
-import { ReachedSets } from './reached.ts';
+import type { ReachedSets } from './reached.ts';
 import { scheduleOf } from './schedule.ts';
-import { clustersOf } from './table.ts';
-import { leastTours } from './tours.ts';
 import type { Chosen, SessionProblem, Solution, Stay } from './types.ts';
-import { Worth } from './worth.ts';
+import type { Worth } from './worth.ts';
 
 /** The last stay of a walk, and how it came there. */
 interface Step {
@@ -66,7 +64,7 @@ const ASK_EVERY = 16;
  * is worth more than what the tasks are worth that may still become available, within the steps that are left after the least the
  * rest takes (a shortest tour of the places not yet visited, or so many shortest moves), less the cost so far and the least still to
  * come: without returns only what can be done at the places not yet visited may still become available. First this is estimated from
- * above with parts of options allowed, then taken from the table. What is open is gone through in the order of these bounds, and
+ * above (see Worth), then taken from the table. What is open is gone through in the order of these bounds, and
  * no bound is above that of what it came from, whose sessions include its own. For a walk that is complete the bound is its value, so
  * the first complete one to come up is optimal. A walk is dropped only when another one
  * with the same place, places left, returns left and tasks available is no later and no dearer; and a return that makes nothing new
@@ -95,8 +93,14 @@ class Search {
   /** By place: what leaving it for the closing takes. */
   private readonly leaveSteps: readonly number[];
   private readonly leaveCost: readonly number[];
+  /** By set of places, as bits: how many they are, and the least that leaving takes from one of them. */
+  private readonly countOf: Uint8Array;
+  private readonly leastLeaveSteps: Float64Array;
+  private readonly leastLeaveCost: Float64Array;
+  private readonly moveSteps: readonly (readonly number[])[];
   private readonly heap = new Heap<Open>((open) => open.bound);
-  private readonly seen = new Map<number, { steps: number; cost: number }[]>();
+  /** What walks took that came to the same: by set and tasks available, then by places left, returns left and the last place. */
+  private readonly seen = new Map<number, Map<number, number[]>>();
   private best = Number.NEGATIVE_INFINITY;
   private found: Pick<Solution, 'chosen' | 'stays'> | null = null;
 
@@ -105,29 +109,23 @@ class Search {
     private readonly steps: (seconds: number) => number,
     private readonly total: number,
   ) {
-    this.classes = classesOf(problem);
-    this.sets = new ReachedSets(this.classes);
-    const components = componentsOf(problem, this.classes);
-    this.canBeEmpty = !components.some((component) => component.required);
-    this.worth = new Worth(
-      this.sets,
-      components,
-      clustersOf(
-        components,
-        problem.warmUps.map((each) => steps(each.seconds)),
-      ),
-      Math.max(0, total),
-    );
-    const moves = problem.moveS.map((row) => row.map(steps));
+    const basis = basisOf(problem);
+    ({ classes: this.classes, sets: this.sets, canBeEmpty: this.canBeEmpty, moveSteps: this.moveSteps } = basis);
+    ({ stepTours: this.stepTours, costTours: this.costTours, leastMove: this.leastMove } = basis);
+    this.worth = basis.worth(Math.max(0, total));
     this.leaveSteps = problem.arriveS.map((_, place) => steps(problem.leaveS?.[place] ?? 0));
     this.leaveCost = problem.arriveS.map((_, place) => problem.leaveCost?.[place] ?? 0);
-    this.stepTours = leastTours(moves);
-    this.costTours = leastTours(problem.moveCost);
-    const real = (table: readonly (readonly number[])[]) => table.flatMap((row, a) => row.filter((_, b) => a !== b));
-    this.leastMove = {
-      steps: Math.min(...real(moves), Number.MAX_SAFE_INTEGER),
-      cost: Math.min(...real(problem.moveCost), Number.MAX_SAFE_INTEGER),
-    };
+    const places = problem.arriveS.length;
+    this.countOf = new Uint8Array(1 << places);
+    this.leastLeaveSteps = new Float64Array(1 << places).fill(Number.POSITIVE_INFINITY);
+    this.leastLeaveCost = new Float64Array(1 << places).fill(Number.POSITIVE_INFINITY);
+    for (let set = 1; set < 1 << places; set++) {
+      const last = 31 - Math.clz32(set);
+      const rest = set & ~(1 << last);
+      this.countOf[set] = this.countOf[rest]! + 1;
+      this.leastLeaveSteps[set] = Math.min(this.leastLeaveSteps[rest]!, this.leaveSteps[last]!);
+      this.leastLeaveCost[set] = Math.min(this.leastLeaveCost[rest]!, this.leaveCost[last]!);
+    }
   }
 
   run({ stop, progress, above }: SolveControl): Solution {
@@ -163,37 +161,23 @@ class Search {
       // With one return more everything takes longer and costs more, and nothing else becomes available: the bound stands.
       this.openSet(open.set, open.returns + 1, open.bound);
       if (open.returns === 0) this.judge(this.shortestTour(open.set));
-      this.problem.arriveS.forEach((seconds, place) => {
+      for (let place = 0; place < this.leaveSteps.length; place++) {
         if ((open.set >> place) & 1)
-          this.openWalk({
-            ...open,
-            left: open.set & ~(1 << place),
-            walk: { place, before: null },
-            reached: this.sets.after(open.reached, place),
-            steps: this.steps(seconds),
-            cost: 0,
-          });
-      });
+          this.openWalk(open, place, false, this.sets.after(open.reached, place), this.steps(this.problem.arriveS[place]!), 0);
+      }
       return;
     }
     if (open.left === 0) this.judge(open);
     const from = open.walk.place;
-    this.problem.moveS[from]!.forEach((seconds, place) => {
-      if (place === from || ((open.set >> place) & 1) === 0) return;
+    const [steps, costs] = [this.moveSteps[from]!, this.problem.moveCost[from]!];
+    for (let place = 0; place < steps.length; place++) {
+      if (place === from || ((open.set >> place) & 1) === 0) continue;
       const returning = ((open.left >> place) & 1) === 0;
-      if (returning && open.returns === 0) return;
+      if (returning && open.returns === 0) continue;
       const reached = this.sets.after(open.reached, place);
-      if (returning && reached === open.reached) return;
-      this.openWalk({
-        ...open,
-        left: open.left & ~(1 << place),
-        returns: open.returns - Number(returning),
-        walk: { place, before: open.walk },
-        reached,
-        steps: open.steps + this.steps(seconds),
-        cost: open.cost + this.problem.moveCost[from]![place]!,
-      });
-    });
+      if (returning && reached === open.reached) continue;
+      this.openWalk(open, place, returning, reached, open.steps + steps[place]!, open.cost + costs[place]!);
+    }
   }
 
   /** The tour of a set that takes the least time: a plan early on cuts off most of what is open. */
@@ -219,8 +203,8 @@ class Search {
   /** All sessions of a set with so many returns, before the first step. */
   private openSet(set: number, returns: number, most = Number.POSITIVE_INFINITY): void {
     const { problem, sets } = this;
-    const stays = countOf(set) + returns;
-    if (stays > problem.mostStays || (returns > 0 && countOf(set) < 2)) return;
+    const stays = this.countOf[set]! + returns;
+    if (stays > problem.mostStays || (returns > 0 && this.countOf[set]! < 2)) return;
     const hoped = sets.afterAll(sets.nothing, set);
     // A place at which nothing can ever be done is left out.
     if (this.classes.at.some((tasks, place) => (set >> place) & 1 && tasks.length === 0)) return;
@@ -232,50 +216,62 @@ class Search {
       leastSteps = Math.min(leastSteps, this.steps(seconds) + this.stepTours[rest]![place]!);
       leastCost = Math.min(leastCost, this.costTours[rest]![place]!);
     });
-    const leave = this.leastLeave(set);
-    leastSteps = Math.max(leastSteps, arrive + (stays - 1) * this.leastMove.steps) + leave.steps;
-    leastCost = Math.max(leastCost, (stays - 1) * this.leastMove.cost) + leave.cost;
-    this.push({ set, left: set, returns, walk: null, reached: sets.nothing, hoped, steps: 0, cost: 0, leastSteps, leastCost }, most);
+    leastSteps = Math.max(leastSteps, arrive + (stays - 1) * this.leastMove.steps) + this.leastLeaveSteps[set]!;
+    leastCost = Math.max(leastCost, (stays - 1) * this.leastMove.cost) + this.leastLeaveCost[set]!;
+    const bound = this.boundOf(hoped, 0, 0, leastSteps, leastCost, most);
+    if (bound > this.best + EPSILON)
+      this.heap.push({
+        set,
+        left: set,
+        returns,
+        walk: null,
+        reached: sets.nothing,
+        hoped,
+        steps: 0,
+        cost: 0,
+        leastSteps,
+        leastCost,
+        bound,
+      });
   }
 
-  /** Opens a walk that goes on from another one, whose bound stands for it as well. */
-  private openWalk(begun: Omit<Open, 'hoped' | 'leastSteps' | 'leastCost'>): void {
-    const { set, left, returns, walk, reached, steps, cost, bound } = begun;
-    const at = walk!.place;
-    const key = (((reached * 4096 + set) * 4096 + left) * 16 + returns) * 16 + at;
-    const others = this.seen.get(key);
-    if (!others) this.seen.set(key, [{ steps, cost }]);
-    else if (others.some((other) => other.steps <= steps && other.cost <= cost)) return;
-    else others.push({ steps, cost });
-    const moves = countOf(left) + returns;
-    const leave = this.leastLeave(returns > 0 ? set : left === 0 ? 1 << at : left);
-    this.push(
-      {
-        ...begun,
-        hoped: this.sets.afterAll(reached, returns > 0 ? set : left),
-        leastSteps: Math.max(this.stepTours[left]![at]!, moves === 0 ? 0 : moves * this.leastMove.steps) + leave.steps,
-        leastCost: Math.max(this.costTours[left]![at]!, moves === 0 ? 0 : moves * this.leastMove.cost) + leave.cost,
-      },
-      bound,
-    );
+  /**
+   * Opens the walk that goes on from another one to a place, whose bound stands for it as well. What cannot be better than the best is not
+   * even remembered: neither can be what it would have beaten.
+   */
+  private openWalk(from: Open, place: number, returning: boolean, reached: number, steps: number, cost: number): void {
+    const { set } = from;
+    const left = from.left & ~(1 << place);
+    const returns = from.returns - Number(returning);
+    const ends = returns > 0 ? set : left === 0 ? 1 << place : left;
+    const moves = this.countOf[left]! + returns;
+    const hoped = this.sets.afterAll(reached, returns > 0 ? set : left);
+    const leastSteps =
+      Math.max(this.stepTours[left]![place]!, moves === 0 ? 0 : moves * this.leastMove.steps) + this.leastLeaveSteps[ends]!;
+    const leastCost = Math.max(this.costTours[left]![place]!, moves === 0 ? 0 : moves * this.leastMove.cost) + this.leastLeaveCost[ends]!;
+    const bound = this.boundOf(hoped, steps, cost, leastSteps, leastCost, from.bound);
+    if (bound <= this.best + EPSILON || this.isBeaten(reached * 4096 + set, (left * 16 + returns) * 16 + place, steps, cost)) return;
+    this.heap.push({ set, left, returns, walk: { place, before: from.walk }, reached, hoped, steps, cost, leastSteps, leastCost, bound });
   }
 
-  /** The least that leaving takes for a walk that ends at one of these places. */
-  private leastLeave(ends: number): { readonly steps: number; readonly cost: number } {
-    let [steps, cost] = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
-    this.leaveSteps.forEach((leave, place) => {
-      if (((ends >> place) & 1) === 0) return;
-      steps = Math.min(steps, leave);
-      cost = Math.min(cost, this.leaveCost[place]!);
-    });
-    return { steps, cost };
+  /** Whether a walk that came to the same took no more; if none did, this one is remembered. */
+  private isBeaten(group: number, key: number, steps: number, cost: number): boolean {
+    let walks = this.seen.get(group);
+    if (!walks) this.seen.set(group, (walks = new Map()));
+    const others = walks.get(key);
+    if (!others) {
+      walks.set(key, [steps, cost]);
+      return false;
+    }
+    for (let i = 0; i < others.length; i += 2) if (others[i]! <= steps && others[i + 1]! <= cost) return true;
+    others.push(steps, cost);
+    return false;
   }
 
-  private push(open: Omit<Open, 'bound'>, most = Number.POSITIVE_INFINITY): void {
-    const steps = this.total - open.steps - open.leastSteps;
-    if (steps < 0) return;
-    const bound = Math.min(most, this.worth.atMost(open.hoped, steps) - open.cost - open.leastCost);
-    if (bound > this.best + EPSILON) this.heap.push({ ...open, bound });
+  /** No plan that goes on so is worth more; minus infinity where the time does not allow it. */
+  private boundOf(hoped: number, steps: number, cost: number, leastSteps: number, leastCost: number, most: number): number {
+    const left = this.total - steps - leastSteps;
+    return left < 0 ? Number.NEGATIVE_INFINITY : Math.min(most, this.worth.atMost(hoped, left) - cost - leastCost);
   }
 
   /** The best plan on exactly this walk, if it is the best so far. */
@@ -328,10 +324,4 @@ function placesOf(walk: Step | null): number[] {
   const places: number[] = [];
   for (let step = walk; step; step = step.before) places.unshift(step.place);
   return places;
-}
-
-function countOf(set: number): number {
-  let count = 0;
-  for (let left = set; left !== 0; left &= left - 1) count += 1;
-  return count;
 }

@@ -75,53 +75,57 @@ export interface Filled {
  * one option, and of each cluster one set of warm-ups. A set of warm-ups is paid first; then only options that need no
  * other are taken. Going through every set and every option, it is exact for whole steps.
  */
-export function fill(
-  clusters: readonly Cluster[],
-  open: ReadonlyMap<Component, readonly Option[]>,
-  steps: number,
-  traced: boolean,
-): Filled {
-  let best = new Float64Array(steps + 1);
+export function fill(clusters: readonly Cluster[], open: ReadonlyMap<Component, readonly Option[]>, steps: number): Filled {
+  let best: Float64Array = new Float64Array(steps + 1);
   const traces: Trace[] = [];
-  for (const cluster of clusters) {
-    const opened = cluster.components.map((component): Open => ({ component, options: open.get(component)! }));
-    const needed = opened.reduce((bits, { options }) => options.reduce((sum, option) => sum | option.warm, bits), 0);
-    const which = new Int8Array(traced ? steps + 1 : 0);
-    const ways: Trace['ways'][number][] = [];
-    let after: Float64Array<ArrayBuffer> | null = null;
-    cluster.warmings.forEach(({ warm, steps: shift }, w) => {
-      if ((warm & ~needed) !== 0 || shift > steps) {
-        if (traced) ways.push({ shift, picks: [] });
-        return;
-      }
-      let table = new Float64Array(steps + 1).fill(NEVER);
-      for (let t = shift; t <= steps; t++) table[t] = best[t - shift]!;
-      const picks: { options: readonly Option[]; choice: Int16Array }[] = [];
-      for (const { component, options } of opened) {
-        const usable = options.filter((option) => (option.warm & ~warm) === 0);
-        const next = component.required ? new Float64Array(steps + 1).fill(NEVER) : table.slice();
-        const choice = new Int16Array(traced ? steps + 1 : 0).fill(-1);
-        for (let o = 0; o < usable.length; o++) improve(next, table, usable[o]!, traced ? choice : null, o);
-        picks.push({ options: usable, choice });
-        table = next;
-      }
-      if (traced) ways.push({ shift, picks });
-      if (after === null) {
-        after = table;
-        if (traced) which.fill(w);
-      } else {
-        for (let t = 0; t <= steps; t++) {
-          if (table[t]! > after[t]!) {
-            after[t] = table[t]!;
-            if (traced) which[t] = w;
-          }
+  for (const cluster of clusters) best = withCluster(best, cluster, open, traces);
+  return { best, traces };
+}
+
+/** The table of what comes before with one cluster more; how it was filled is added to `traces`, where it is asked for. */
+export function withCluster(
+  best: Float64Array,
+  cluster: Cluster,
+  open: ReadonlyMap<Component, readonly Option[]>,
+  traces: Trace[] | null = null,
+): Float64Array {
+  const steps = best.length - 1;
+  const opened = cluster.components.map((component): Open => ({ component, options: open.get(component)! }));
+  const needed = opened.reduce((bits, { options }) => options.reduce((sum, option) => sum | option.warm, bits), 0);
+  const which = new Int8Array(traces ? steps + 1 : 0);
+  const ways: Trace['ways'][number][] = [];
+  let after: Float64Array | null = null;
+  cluster.warmings.forEach(({ warm, steps: shift }, w) => {
+    if ((warm & ~needed) !== 0 || shift > steps) {
+      if (traces) ways.push({ shift, picks: [] });
+      return;
+    }
+    let table: Float64Array = new Float64Array(steps + 1).fill(NEVER, 0, shift);
+    table.set(best.subarray(0, steps + 1 - shift), shift);
+    const picks: { options: readonly Option[]; choice: Int16Array }[] = [];
+    for (const { component, options } of opened) {
+      const usable = options.filter((option) => (option.warm & ~warm) === 0);
+      const next = component.required ? new Float64Array(steps + 1).fill(NEVER) : table.slice();
+      const choice = new Int16Array(traces ? steps + 1 : 0).fill(-1);
+      for (let o = 0; o < usable.length; o++) improve(next, table, usable[o]!, traces ? choice : null, o);
+      picks.push({ options: usable, choice });
+      table = next;
+    }
+    if (traces) ways.push({ shift, picks });
+    if (after === null) {
+      after = table;
+      if (traces) which.fill(w);
+    } else {
+      for (let t = 0; t <= steps; t++) {
+        if (table[t]! > after[t]!) {
+          after[t] = table[t]!;
+          if (traces) which[t] = w;
         }
       }
-    });
-    best = after ?? best;
-    if (traced) traces.push({ cluster, which, ways });
-  }
-  return { best, traces };
+    }
+  });
+  traces?.push({ cluster, which, ways });
+  return after ?? best;
 }
 
 /** Takes an option wherever it is better; on its own, because everything else waits for this loop. */
