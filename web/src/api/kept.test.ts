@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { installBrowser, type Answer } from '../testing/browser.ts';
 import { setAccountOfPage } from './account.ts';
-import { amendKept, forgetKept, forgetOthers, keepAnswer, read } from './kept.ts';
+import { amendKept, forgetForGood, forgetKept, forgetOthers, keepAnswer, read } from './kept.ts';
 
 let answer: Answer | null = { status: 200, body: { value: 1 } };
 beforeEach(async () => {
@@ -81,6 +81,14 @@ test('after sixteen hours it is too old to be shown', async () => {
 test('signing out forgets it all', async () => {
   await read('/visits/v');
   await forgetKept();
+  offline();
+  await expect(read('/visits/v')).rejects.toMatchObject({ isOffline: true });
+});
+
+test('an answer that comes when somebody has already left is not kept', async () => {
+  const asked = read('/visits/v');
+  await forgetForGood();
+  await asked;
   offline();
   await expect(read('/visits/v')).rejects.toMatchObject({ isOffline: true });
 });

@@ -42,7 +42,8 @@ const amendsOf = (path: string) => [...amends].reduce((sum, [start, times]) => s
 /** Keeps what the server said of a path, for the account of this page. Where nothing can be kept, nothing is. */
 export async function keepAnswer(path: string, value: unknown): Promise<void> {
   try {
-    await (await open()).put('answers', { key: keyOf(path), at: Date.now(), value });
+    const db = await open();
+    if (!left) await db.put('answers', { key: keyOf(path), at: Date.now(), value });
   } catch {
     // Full or forbidden: without the line this page cannot be opened again then, and says so.
   }
@@ -86,7 +87,16 @@ export async function forgetOthers(): Promise<void> {
   }
 }
 
-/** Forgets everything that was read: whoever signs out leaves nothing of others behind. */
+/** Somebody has left: an answer that was still on its way when they did is kept no more. */
+let left = false;
+
+/** Forgets everything that was read: whoever signs out leaves nothing of others behind, however late an answer comes to this page. */
+export async function forgetForGood(): Promise<void> {
+  left = true;
+  await forgetKept();
+}
+
+/** Forgets everything that was read up to now. */
 export async function forgetKept(): Promise<void> {
   try {
     await (await open()).clear('answers');

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue';
 import { mayCall, type HttpMethod, type Me, type Welcome, type WhoIsIn } from '@pace-bend/core/access';
 import { setAccountOfPage } from '../api/account.ts';
 import { api, ApiProblem, onSignedOut } from '../api/api.ts';
-import { forgetKept, forgetOthers, keepAnswer, read } from '../api/kept.ts';
+import { forgetForGood, forgetOthers, keepAnswer, read } from '../api/kept.ts';
 import { unsentDrafts } from '../api/drafts.ts';
 import { useOutbox } from './outbox.ts';
 
@@ -81,7 +81,7 @@ export const useSession = defineStore('session', () => {
     unsent.value = null;
     await api('POST', leavingBy, {});
     useOutbox().close();
-    await forgetKept();
+    await forgetForGood();
     setAccountOfPage(null);
     location.assign('/');
   }

@@ -74,9 +74,9 @@ export const useVisit = defineStore('visit', () => {
       waiting.value.filter((change) => !/^(run|events)/.test(change.spot)),
     ),
   );
-  /** What was changed in the athlete's own file and is not sent: a condition counts from when it was typed. */
+  /** What was changed in the athlete's own file and is not sent: a condition counts from when it was typed. What was refused there is looked at there. */
   const ofAthlete = computed<readonly Change[]>((last) =>
-    steady(last, served.value ? outbox.of(athleteRecord(served.value.athlete.id)) : []),
+    steady(last, served.value ? outbox.of(athleteRecord(served.value.athlete.id)).filter((change) => change.refusal === null) : []),
   );
   /** The visit as it is shown. */
   const file = computed<VisitFile | null>(() =>

@@ -31,7 +31,7 @@ const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.ru
       <span v-if="clockFailed" class="tag" role="status">Clock without its helper: keep this page in front</span>
       <template v-if="session.state === 'expired'"
         ><span class="tag" role="status">Signed out: {{ keptWords(outbox.isStored) }}</span
-        ><button v-if="status !== 'running'" type="button" class="switch" @click="session.wantsIn = true">Sign in again</button></template
+        ><button v-if="status !== 'running'" type="button" class="back" @click="session.wantsIn = true">Sign in again</button></template
       >
       <span v-else-if="linkState === 'waiting'" class="tag" role="status">Not sent yet: {{ keptWords(outbox.isStored) }}</span>
       <button type="button" class="switch" :aria-pressed="!muted" @click="run.toggleMuted">
