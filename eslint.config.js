@@ -96,9 +96,9 @@ export default tseslint.config(
   },
   {
     // A promise that nobody waits for is a failure that nobody hears of.
-    files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'e2e/**/*.ts', 'bench/**/*.ts', 'web/src/**/*.ts'],
+    files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'devices/src/**/*.ts', 'e2e/**/*.ts', 'bench/**/*.ts', 'web/src/**/*.{ts,vue}'],
     ignores: ['bench/strip/**'],
-    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname, extraFileExtensions: ['.vue'] } },
     rules: {
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],

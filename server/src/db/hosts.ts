@@ -26,7 +26,7 @@ const onePool = (uri: string): mysql.Pool =>
 
 /**
  * The URLs of the hosts that a database URL names, separated by commas.
- * @example hostUrls('mysql://u:p@10.0.0.1:3306,10.0.0.2:3306/pace_bend') // → two URLs
+ * @example hostUrls('mysql://u:p@10.0.0.1:3306,10.0.0.2:3306/pace_bend').length // → 2
  */
 export function hostUrls(databaseUrl: string): string[] {
   const parts = /^([a-z]+:\/\/(?:[^@/]*@)?)([^/]+)(\/.*)?$/i.exec(databaseUrl);

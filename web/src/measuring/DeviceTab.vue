@@ -29,24 +29,24 @@ const DEVICES = ['inclinometer', 'paired sensors'] as const;
 const lastTaken = ref<string | null>(null);
 
 /** A value taken goes into the next free trial; after the third the side is kept and the other one's turn comes. */
-async function take(value: number): Promise<void> {
+function take(value: number): void {
   const index = filled(side.value);
   if (visit.finished || index >= TRIALS_USUAL) return;
   const reads = DEVICES.find((instrument) => props.motion.instruments.includes(instrument));
-  if (reads && props.measuring.instrumentFor(props.motion) !== reads) await props.measuring.setInstrument(props.motion, reads);
+  if (reads && props.measuring.instrumentFor(props.motion) !== reads) props.measuring.setInstrument(props.motion, reads);
   props.measuring.type(props.motion, side.value, index, formatNumber(value, 1).replace('−', '-'));
   lastTaken.value = `${SIDE_WORDS[side.value]}, trial ${index + 1}: ${formatNumber(value, 1)}°`;
   if (index + 1 < TRIALS_USUAL) return;
-  void props.measuring.commit(props.motion, side.value);
+  props.measuring.commit(props.motion, side.value);
   side.value = firstOpen();
 }
 
 function onButton(): void {
   if (device.zero === null) device.setZero();
-  else if (device.value !== null) void take(Math.round(device.value * 10) / 10);
+  else if (device.value !== null) take(Math.round(device.value * 10) / 10);
 }
 
-onMounted(() => device.assign(props.motion, (value) => void take(value), onButton));
+onMounted(() => device.assign(props.motion, (value) => take(value), onButton));
 // Another side, another strap: the zero is the other limb's.
 watch(side, () => {
   device.zero = null;

@@ -86,7 +86,7 @@ function next(side: Side, index: number): void {
   // A field that cannot be read keeps the focus: the message stands beside it.
   if (props.measuring.checked(motion.value, side).messages[index]) return;
   // Earlier trials are saved together with the last, when the focus leaves the side.
-  if (index + 1 >= TRIALS_USUAL) void props.measuring.commit(motion.value, side);
+  if (index + 1 >= TRIALS_USUAL) props.measuring.commit(motion.value, side);
   emit('advance', side, index);
 }
 
@@ -100,14 +100,14 @@ const canCopyLeft = computed(
 function sameAsLeft(): void {
   if (!canCopyLeft.value) return;
   for (const [i, text] of props.measuring.trialsOf(motion.value.id, 'left').entries()) props.measuring.type(motion.value, 'right', i, text);
-  void props.measuring.commit(motion.value, 'right');
+  props.measuring.commit(motion.value, 'right');
 }
 
 /** Saved when the focus leaves the side's fields altogether. */
 function onLeave(event: FocusEvent, side: Side): void {
   const into = event.relatedTarget as HTMLElement | null;
   if (into?.dataset.field?.startsWith(`trial-${side}-`)) return;
-  void props.measuring.commit(motion.value, side);
+  props.measuring.commit(motion.value, side);
 }
 
 function message(side: Side): string | null {
