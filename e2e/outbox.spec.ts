@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { addMotion, expect, REFUSED, runThrough, saved, test, typeTrials, walkIn } from './support.ts';
+import { addMotion, becomeOwner, expect, REFUSED, runThrough, saved, test, typeTrials, walkIn } from './support.ts';
 import { Line, WRITES } from './line.ts';
 import { frames } from './waiting.ts';
 
@@ -8,8 +8,8 @@ const notSent = (page: Page) => page.getByRole('navigation', { name: 'The day' }
 const allSent = (page: Page) => expect(notSent(page)).toHaveCount(0, { timeout: 40_000 });
 
 /** A whole visit from the first word to the end; `step` is told before and after everything that is typed. */
-async function wholeVisit(page: Page, name: string, before: () => Promise<void>, after: () => Promise<void>): Promise<string> {
-  const visit = await walkIn(page, name);
+async function wholeVisit(page: Page, name: string, before: () => Promise<void>, after: () => Promise<void>, url = '/'): Promise<string> {
+  const visit = await walkIn(page, name, '2001-05-06', url);
   await expect(page.getByLabel('What brings them today')).toBeVisible();
   await before();
   await page.getByLabel('What brings them today').fill('Left hip stiff');
@@ -121,6 +121,62 @@ test('the line is cut at every step of a visit: the record is the same as withou
     findings: [{ kind: 'end' }],
     runs: [{ places: true }],
   });
+});
+
+test('the program is killed between two requests of every step of a visit: the record is the same as without', async ({
+  page,
+  emptyApplication,
+  expectedErrors,
+}) => {
+  test.setTimeout(400_000);
+  expectedErrors.push(REFUSED);
+  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
+  await application.start();
+  await becomeOwner(page, application.url);
+  const quiet = await wholeVisit(
+    page,
+    'Left Alone',
+    async () => undefined,
+    () => saved(page),
+    application.url,
+  );
+  const without = await recordOf(page, quiet);
+
+  let killing: Promise<void> | null = null;
+  let armed = false;
+  // What was just answered is acknowledged; the next is on its way, or about to be.
+  page.on('response', (response) => {
+    if (!armed || response.request().method() === 'GET' || !response.ok()) return;
+    armed = false;
+    killing = application.kill();
+  });
+  let kills = 0;
+  const disturbed = await wholeVisit(
+    page,
+    'Killed Again And Again',
+    async () => {
+      armed = true;
+    },
+    async () => {
+      await expect.poll(() => killing !== null).toBe(true);
+      await killing;
+      killing = null;
+      kills += 1;
+      await application.start();
+      await expect
+        .poll(
+          async () => (await page.evaluate(() => window.dispatchEvent(new Event('online'))), await page.getByText(/[Nn]ot sent/).count()),
+          {
+            timeout: 30_000,
+          },
+        )
+        .toBe(0);
+      await saved(page);
+    },
+    application.url,
+  );
+  expect(kills).toBe(5);
+  expect(await recordOf(page, disturbed)).toEqual(without);
 });
 
 test('readings without a line are drawn as not sent, survive a reload, and say why; finishing names them', async ({
