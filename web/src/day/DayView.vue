@@ -121,7 +121,8 @@ const { problem, question, done, said } = booking;
           <ul class="plain">
             <li v-for="visit in day.page.unfinished" :key="visit.id" class="left">
               <RouterLink :to="`/visit/${visit.id}`">{{ visit.athleteName }}</RouterLink>
-              <span class="soft small"
+              {{ ' '
+              }}<span class="soft small"
                 >{{ practice.shortDate(visit.startsAt) }}, {{ visit.step === 'arrive' ? 'not begun' : `at ${visit.step}` }}</span
               >
               <span class="choices"
@@ -136,8 +137,8 @@ const { problem, question, done, said } = booking;
           <h2>Cancelled</h2>
           <ul class="plain">
             <li v-for="visit in cancelled" :key="visit.id" class="left">
-              <s>{{ visit.athleteName }}</s> <span class="soft small">{{ practice.timeOfDay(visit.startsAt) }}</span>
-              <button type="button" class="link small" :aria-label="`Put ${visit.athleteName} back`" @click="booking.restore(visit.id)">
+              <s>{{ visit.athleteName }}</s> <span class="soft small">{{ practice.timeOfDay(visit.startsAt) }}</span> {{ ' '
+              }}<button type="button" class="link small" :aria-label="`Put ${visit.athleteName} back`" @click="booking.restore(visit.id)">
                 put back
               </button>
             </li>

@@ -78,7 +78,7 @@ const use = () => run(() => props.studies.use(props.study, !props.study.used));
           <dt>SEM</dt>
           <dd>
             <b class="num">{{ formatValue(each.result.sem, unit) }}</b>
-            <span class="soft">{{ formatValue(each.result.semLow, unit) }} to {{ formatValue(each.result.semHigh, unit) }}</span>
+            {{ ' ' }}<span class="soft">{{ formatValue(each.result.semLow, unit) }} to {{ formatValue(each.result.semHigh, unit) }}</span>
           </dd>
           <dt>MDC95</dt>
           <dd>
@@ -136,19 +136,19 @@ const use = () => run(() => props.studies.use(props.study, !props.study.used));
           <dt>Mean difference</dt>
           <dd>
             <b class="num">{{ formatSigned(agreed.bias.value, unit) }}</b>
-            <span class="soft">{{ formatSigned(agreed.bias.low, unit) }} to {{ formatSigned(agreed.bias.high, unit) }}</span>
+            {{ ' ' }}<span class="soft">{{ formatSigned(agreed.bias.low, unit) }} to {{ formatSigned(agreed.bias.high, unit) }}</span>
           </dd>
           <dt>SD of differences</dt>
           <dd class="num">{{ formatValue(agreed.sd, unit) }}</dd>
           <dt>Upper limit</dt>
           <dd>
             <b class="num">{{ formatSigned(agreed.upper.value, unit) }}</b>
-            <span class="soft">{{ formatSigned(agreed.upper.low, unit) }} to {{ formatSigned(agreed.upper.high, unit) }}</span>
+            {{ ' ' }}<span class="soft">{{ formatSigned(agreed.upper.low, unit) }} to {{ formatSigned(agreed.upper.high, unit) }}</span>
           </dd>
           <dt>Lower limit</dt>
           <dd>
             <b class="num">{{ formatSigned(agreed.lower.value, unit) }}</b>
-            <span class="soft">{{ formatSigned(agreed.lower.low, unit) }} to {{ formatSigned(agreed.lower.high, unit) }}</span>
+            {{ ' ' }}<span class="soft">{{ formatSigned(agreed.lower.low, unit) }} to {{ formatSigned(agreed.lower.high, unit) }}</span>
           </dd>
           <dt>Sides</dt>
           <dd class="num">{{ agreed.n }}</dd>

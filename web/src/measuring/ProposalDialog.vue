@@ -85,7 +85,8 @@ function take(): void {
         />
         minutes</label
       >
-      <span class="soft"
+      {{ ' '
+      }}<span class="soft"
         >what is chosen takes about <b class="num">{{ formatDuration(seconds * 1000) }}</b>, turns included</span
       >
     </p>

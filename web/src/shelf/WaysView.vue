@@ -42,8 +42,8 @@ const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
           <dt>Claims</dt>
           <dd>
             <p v-for="claim in method.claims" :key="claim.text">
-              {{ claim.text }} <span class="sure small" :class="claim.sure">{{ sureWords(claim.sure) }}</span>
-              <span class="soft small">{{ claim.source }}</span>
+              {{ claim.text }} <span class="sure small" :class="claim.sure">{{ sureWords(claim.sure) }}</span> {{ ' '
+              }}<span class="soft small">{{ claim.source }}</span>
             </p>
           </dd>
         </div>

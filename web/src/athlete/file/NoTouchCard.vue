@@ -37,8 +37,8 @@ async function add(): Promise<void> {
     <ul class="plain">
       <li v-for="area in file.noTouch" :key="area.id">
         <span
-          ><b>{{ placeWords(area.region, area.side) }}</b>
-          <span class="soft small">{{ area.words }} · since {{ practice.shortDate(area.since) }}</span></span
+          ><b>{{ placeWords(area.region, area.side) }}</b> {{ ' '
+          }}<span class="soft small">{{ area.words }} · since {{ practice.shortDate(area.since) }}</span></span
         ><button type="button" class="link small" @click="run(() => store.liftNoTouch(area))">lift</button>
       </li>
     </ul>

@@ -219,7 +219,7 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
         <ul class="plain problems">
           <li v-for="(each, i) in table.problems.slice(0, 200)" :key="i">
             <span class="num">row {{ each.row }}</span>
-            <span class="soft">{{ SQUAD_FIELDS.find((field) => field.id === each.field)!.label }}</span> {{ each.message }}
+            {{ ' ' }}<span class="soft">{{ SQUAD_FIELDS.find((field) => field.id === each.field)!.label }}</span> {{ each.message }}
           </li>
           <li v-if="table.problems.length > 200" class="soft">and {{ table.problems.length - 200 }} more</li>
         </ul>

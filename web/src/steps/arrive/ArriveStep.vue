@@ -70,8 +70,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
     <div class="main">
       <StopNotice v-if="visit.stops.length > 0 && !visit.finished" at-arrive />
       <p v-if="last?.lookFirst" class="look">
-        <span class="soft">Look at first.</span> <b>{{ last.lookFirst }}</b>
-        <span class="soft small">left {{ practice.shortDate(last.startsAt) }}</span>
+        <span class="soft">Look at first.</span> <b>{{ last.lookFirst }}</b> {{ ' '
+        }}<span class="soft small">left {{ practice.shortDate(last.startsAt) }}</span>
       </p>
       <ComplaintCard />
       <StopQuestions ref="questions" />

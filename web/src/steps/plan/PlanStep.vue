@@ -209,8 +209,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         <ul class="offers">
           <li v-for="offer in offers" :key="offer.entry.id">
             <PosedFigure :motion="offer.motion" :size="40" decorative class="fig" /><span class="offer"
-              ><b>{{ offer.entry.name }}</b>
-              <span class="soft small">{{ offer.motion.name.toLowerCase() }}, {{ offer.motion.testPosition }}</span>
+              ><b>{{ offer.entry.name }}</b> {{ ' '
+              }}<span class="soft small">{{ offer.motion.name.toLowerCase() }}, {{ offer.motion.testPosition }}</span>
               <span class="small why">{{
                 offer.reasons.length > 0 ? offer.reasons.join('. ') : 'No shortfall beyond the error: nothing to chase here'
               }}</span></span

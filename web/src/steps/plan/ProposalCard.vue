@@ -124,7 +124,8 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
         <li v-for="each in plan.blocks" :key="each.block.id" :class="each.kind">
           <div class="line">
             <b>{{ nameOf(each.block.entryId) }}</b>
-            <span class="soft small"
+            {{ ' '
+            }}<span class="soft small"
               >{{ shelf.methodOf(each.block.methodId).name.toLowerCase()
               }}<template v-if="each.kind === 'work'"> · {{ rounds(each) }}</template></span
             >
@@ -204,12 +205,13 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
         <summary>Left out: {{ leftOut.length + bans.length }}</summary>
         <ul>
           <li v-for="id in bans" :key="id">
-            <b>{{ nameOf(id) }}</b> <span class="small">by hand</span>
-            <button type="button" class="link small" @click="asked.unban(id)">Allow again</button>
+            <b>{{ nameOf(id) }}</b> <span class="small">by hand</span> {{ ' '
+            }}<button type="button" class="link small" @click="asked.unban(id)">Allow again</button>
           </li>
           <li v-for="each in leftOut" :key="each.entry.id">
             <b>{{ each.entry.name }}</b>
-            <span class="small"
+            {{ ' '
+            }}<span class="small"
               >{{ each.words }}<template v-if="each.because"> · {{ each.because }}</template></span
             >
             <span v-if="each.value > 0" class="small soft"

@@ -84,7 +84,7 @@ const print = () => window.print();
                 <b>{{ row.work.entry.name }}</b><template v-if="row.item.side !== 'midline'"
                   >, {{ SIDE_WORDS[row.item.side!].toLowerCase() }}</template
                 >
-                <small>{{ row.work.method.name.toLowerCase() }}, {{ row.work.rounds }}&nbsp;×</small>
+                {{ ' ' }}<small>{{ row.work.method.name.toLowerCase() }}, {{ row.work.rounds }}&nbsp;×</small>
               </td>
               <td v-else class="what soft">
                 {{ WORDS[row.item.kind] }}<template v-if="row.item.kind === 'turn'">{{ ` to ${row.item.position}` }}</template
