@@ -267,6 +267,21 @@ test('ids of another practice inside a body are as unknown', async () => {
   expect(await rows(test_.pool, 'SELECT athlete_id FROM squad_member WHERE squad_id = ?', [ours.squad!])).toHaveLength(1);
 });
 
+test('a visit kept for the day is the visit as it is read, to the same people, and the audit calls it what it is', async () => {
+  for (const role of ROLES) {
+    const api = requestAs(test_.app, cookies.get(role)!);
+    const [file, ahead] = [await api.get(`/api/visits/${ours.visit}`), await api.get(`/api/visits/${ours.visit}/ahead`)];
+    expect([role, ahead.status, ahead.body]).toEqual([
+      role,
+      file.status,
+      file.status === 200 ? file.body : expect.objectContaining({ type: file.body.type }),
+    ]);
+  }
+  await requestAs(test_.app, cookies.get('owner')!).get(`/api/visits/${theirs.visit}/ahead`).expect(404);
+  const lines = await rows<{ what: string }>(test_.pool, 'SELECT what FROM audit WHERE athlete_id = ?', [ours.athlete!]);
+  expect(lines.map(({ what }) => what)).toContain('visit kept on a device for the day');
+});
+
 test('every route that is built has a row, and every row is built', () => {
   interface Layer {
     readonly route?: { readonly path: string; readonly methods: Record<string, boolean> };
