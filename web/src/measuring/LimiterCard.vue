@@ -94,7 +94,7 @@ ul {
 
 ol button {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 84px 46px;
+  grid-template-columns: minmax(0, 1fr) 48px 136px;
   align-items: center;
   gap: 8px;
   width: 100%;
