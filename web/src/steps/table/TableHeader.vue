@@ -69,6 +69,9 @@ header {
   border-radius: 4px;
   color: var(--ink);
   text-decoration: none;
+  background: none;
+  font: inherit;
+  cursor: pointer;
 }
 
 .name {
