@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { clean } from './axe.ts';
 import { expect, PASSWORDS, plannedVisit, REFUSED, test } from './support.ts';
 import { counted, frames, position } from './waiting.ts';
 
@@ -54,6 +55,7 @@ test('two tabs at one table: one leads, the other is told and takes over; every 
   await expect.poll(async () => (await eventsOf(page, visit)).filter(({ event }) => event.kind === 'discomfort').length).toBe(2);
   await second.keyboard.press('Space');
   await expect(second.getByText('Another tab is leading this run. What you see here no longer counts.')).toBeVisible();
+  await clean(second, 'the table, led elsewhere');
   const before = await position(second);
   await second.keyboard.press('Space');
   await frames(second, 20);
@@ -120,6 +122,7 @@ test('signed out in mid-count: the count goes on and nothing comes between; at a
   const held = await position(page);
   expect(held).toBeGreaterThan(from);
 
+  await clean(page, 'the table, held and signed out');
   await page.getByRole('button', { name: 'Sign in again' }).click();
   const dialog = page.getByRole('dialog', { name: 'Sign in again' });
   await dialog.getByLabel('Sign-in name').fill('marit');

@@ -20,15 +20,17 @@ const filled = () => (props.breath.way === 'in' ? props.breath.share : 1 - props
   max-width: 460px;
   margin-top: 18px;
   color: #9cc0d8;
-  opacity: 0.55;
 }
 
-.breath.paced {
-  opacity: 1;
-}
-
+/* Not to be followed now: fainter, and still to be read. */
+.breath:not(.paced),
 .breath.still {
-  opacity: 0.3;
+  opacity: 0.75;
+}
+
+.breath:not(.paced) .bar,
+.breath.still .bar {
+  opacity: 0.4;
 }
 
 .bar {
