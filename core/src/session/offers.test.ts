@@ -11,17 +11,17 @@ test('ways come in the entry’s own order, the usual one first, and none that d
   }
 });
 
-test('a practice’s own stands right behind the one it was made from, and ranks with it', () => {
+test('a practice’s own stands one place further back than the one it was made from, and ranks with it', () => {
   const entry = ENTRIES.find(({ ways }) => ways.length > 2)!;
-  const own = { ...findMethod(entry.ways[1]!)!, id: 'own', madeFrom: entry.ways[1]! } as Method;
+  const own = { ...findMethod(entry.ways[0])!, id: 'own', madeFrom: entry.ways[0] } as Method;
   const shelf: Shelf = { ...BUILT_IN, methods: new Map([...BUILT_IN.methods, ['own', own]]) };
   expect(
     waysFor(entry, shelf)
       .map(({ id }) => id)
       .slice(0, 4),
   ).toEqual([entry.ways[0], entry.ways[1], 'own', entry.ways[2]]);
-  expect([wayRank(entry, own), wayRank(entry, findMethod(entry.ways[1]!)!)]).toEqual([1, 1]);
-  expect(wayRank({ ways: [entry.ways[0]] }, own)).toBe(1);
+  expect([wayRank(entry, own), wayRank(entry, findMethod(entry.ways[0])!)]).toEqual([0, 0]);
+  expect(wayRank({ ways: [entry.ways[1]!] }, own)).toBe(1);
 });
 
 test('offers: at most four motions in the order given, at most four entries each, every one of them measured on its motion', () => {

@@ -29,10 +29,11 @@ const EACH = [
 ] as const;
 
 /**
- * Every way of working that fits an entry, in the entry's own order; a practice's own right behind the one it was made from.
+ * Every way of working that fits an entry, in the entry's own order; a practice's own one place further back than the one it was made
+ * from, so that the two that come first stay where the hand knows them.
  */
 export function waysFor(entry: Entry, shelf: Shelf = BUILT_IN): Method[] {
-  const place = (method: Method) => wayRank(entry, method) + (entry.ways.includes(method.id) ? 0 : 0.5);
+  const place = (method: Method) => wayRank(entry, method) + (entry.ways.includes(method.id) ? 0 : 1.5);
   return offeredMethods(shelf)
     .filter((method) => fits(entry, method))
     .sort((a, b) => place(a) - place(b));
