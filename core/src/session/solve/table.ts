@@ -55,7 +55,7 @@ export function openOptions(component: Component, reached: Bits): Option[] {
 }
 
 /** How a table was filled, so that what was chosen can be read back. */
-type Trace = {
+export type Trace = {
   readonly cluster: Cluster;
   readonly which: Int8Array;
   readonly ways: readonly {
@@ -64,22 +64,16 @@ type Trace = {
   }[];
 };
 
-export interface Filled {
-  /** By steps at most: the greatest value, or minus infinity where what is required does not fit. */
-  readonly best: Float64Array;
-  readonly traces: readonly Trace[];
-}
-
 /**
- * The greatest value within each number of steps, when these options are open: a knapsack over components, of each at most
+ * How the greatest value within each number of steps is had, when these options are open: a knapsack over components, of each at most
  * one option, and of each cluster one set of warm-ups. A set of warm-ups is paid first; then only options that need no
  * other are taken. Going through every set and every option, it is exact for whole steps.
  */
-export function fill(clusters: readonly Cluster[], open: ReadonlyMap<Component, readonly Option[]>, steps: number): Filled {
+export function fill(clusters: readonly Cluster[], open: ReadonlyMap<Component, readonly Option[]>, steps: number): readonly Trace[] {
   let best: Float64Array = new Float64Array(steps + 1);
   const traces: Trace[] = [];
   for (const cluster of clusters) best = withCluster(best, cluster, open, traces);
-  return { best, traces };
+  return traces;
 }
 
 /** The table of what comes before with one cluster more; how it was filled is added to `traces`, where it is asked for. */
@@ -148,7 +142,7 @@ function improve(next: Float64Array, table: Float64Array, { steps, value }: Opti
 }
 
 /** What was chosen within so many steps, and the warm-ups that go with it. */
-export function readBack({ traces }: Filled, steps: number): Chosen[] {
+export function readBack(traces: readonly Trace[], steps: number): Chosen[] {
   const chosen: Chosen[] = [];
   let t = steps;
   for (const { which, ways } of [...traces].reverse()) {
