@@ -12,7 +12,7 @@ import { useBooking } from './useBooking.ts';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
-import { isKey } from '../parts/keys.ts';
+import { hintOf, isKey } from '../parts/keys.ts';
 
 const EventDialog = defineAsyncComponent(() => import('./EventDialog.vue'));
 const BookVisit = defineAsyncComponent(() => import('./BookVisit.vue'));
@@ -103,7 +103,9 @@ const { problem, question, done, said } = booking;
     <ProblemNote v-if="problem" :problem="problem" />
     <div v-if="said" class="bar done" role="status">
       <span>{{ said }}</span>
-      <Button v-if="done.length > 0" size="small" @click="booking.undo()">Undo <span class="key">Ctrl Z</span></Button>
+      <Button v-if="done.length > 0" size="small" @click="booking.undo()"
+        >Undo <span class="key">{{ hintOf('undo') }}</span></Button
+      >
     </div>
 
     <div v-if="day.page" class="columns">
@@ -164,8 +166,9 @@ const { problem, question, done, said } = booking;
           </ul>
         </section>
         <p v-if="day.page.visits.length > cancelled.length" class="soft small no-print">
-          Drag a visit to move it (with a finger by its grip), its lower edge to shorten it. <span class="key">Alt ↑ ↓</span> moves,
-          <span class="key">Alt ← →</span> shortens, <span class="key">Del</span> cancels.
+          Drag a visit to move it (with a finger by its grip), its lower edge to shorten it.
+          <span class="key">{{ hintOf('visitEarlierLater') }}</span> moves, <span class="key">{{ hintOf('visitLength') }}</span> shortens,
+          <span class="key">{{ hintOf('cancelVisit') }}</span> cancels.
         </p>
       </aside>
     </div>
