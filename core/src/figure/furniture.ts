@@ -1,0 +1,144 @@
+import { skinAt, type Body } from './body.ts';
+import { onPage, type Camera } from './camera.ts';
+import { tableLine, type Box, type Shape } from './draw.ts';
+import { polygon } from './path.ts';
+import type { Scene, Support } from './scene.ts';
+import { times, plus, type Pt } from './space.ts';
+
+const rect = (x: number, y: number, w: number, h: number): string =>
+  polygon([
+    [x, y],
+    [x + w, y],
+    [x + w, y + h],
+    [x, y + h],
+  ]);
+const rounded = (x: number, y: number, w: number, h: number, r: number): string => {
+  const n = (v: number) => Math.round(v * 10) / 10;
+  return `M${n(x + r)} ${n(y)}h${n(w - 2 * r)}a${r} ${r} 0 0 1 ${r} ${r}v${n(h - 2 * r)}a${r} ${r} 0 0 1 ${-r} ${r}h${n(2 * r - w)}a${r} ${r} 0 0 1 ${-r} ${-r}v${n(2 * r - h)}a${r} ${r} 0 0 1 ${r} ${-r}Z`;
+};
+
+/** What the body lies, sits or stands on, and what lies under it. */
+export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body: Body, box: Box, px: number, on: Support): Shape[] {
+  const out: Shape[] = [];
+  const edgeLine = Math.max(px * 0.8, 0.3);
+  const place = (at: NonNullable<Scene['edge']>): Pt => onPage(camera, skinAt(body, at).point);
+  const edgeAt = scene.edge ? place(scene.edge) : null;
+  if (on === 'table' && camera.plan) {
+    // From above: the top with a seam.
+    const upright = scene.posture === 'upright';
+    const [x, y, w, h] = upright ? [-30, -44, 60, 66] : [-96, -36, edgeAt ? edgeAt[0] + 96 : 206, 72];
+    out.push({ d: rounded(x, y, w, h, 5), fill: 'table', line: 'table-edge', width: edgeLine });
+    out.push({ d: rounded(x + 3, y + 3, w - 6, h - 6, 3), line: 'table-edge', width: edgeLine * 0.6 });
+    if (scene.posture !== 'upright') {
+      const head = onPage(camera, plus(body.bones.neck.a, body.bones.chest.frame.u, 19));
+      out.push({ d: rounded(head[0] - 12, head[1] - 15, 24, 30, 5), fill: 'cushion', line: 'table-edge', width: edgeLine });
+    }
+  } else if (on === 'table') {
+    const y = scene.posture === 'upright' ? lowestUnder(camera, body) : tableLine(scene);
+    const lying = scene.posture !== 'upright';
+    const endView = scene.view === 'crown' || scene.view === 'feet' || scene.view === 'front' || scene.view === 'back';
+    const [x0, x1] =
+      endView && (!lying || scene.view === 'crown' || scene.view === 'feet')
+        ? [-36, 36]
+        : lying
+          ? [-112, edgeAt ? edgeAt[0] : 122]
+          : [edgeAt ? -60 : -60, edgeAt ? edgeAt[0] : 34];
+    out.push({ d: rounded(x0, y, x1 - x0, 4.4, 1.6), fill: 'table', line: 'table-edge', width: edgeLine });
+    out.push({ d: rect(x0 + 2, y + 4.4, x1 - x0 - 4, 1.8), fill: 'table-edge' });
+    for (const x of [x0 + 10, x1 - 13]) out.push({ d: rect(x, y + 6.2, 3, Math.max(30, box.y + box.height - y)), fill: 'leg' });
+    if (scene.posture === 'supine' && scene.view === 'side' && !(scene.props ?? []).length) {
+      const head = onPage(camera, plus(body.bones.head.a, body.bones.head.frame.u, 9));
+      const back = head[1] + 9.6;
+      if (y - back > 0.8)
+        out.push({
+          d: rounded(head[0] - 13, Math.max(back - 1.6, y - 9), 25, Math.min(9, y - back + 1.6), 2),
+          fill: 'cushion',
+          line: 'table-edge',
+          width: edgeLine,
+        });
+    }
+  } else if (on === 'stool') {
+    const y = lowestUnder(camera, body);
+    const x = onPage(camera, body.bones.pelvis.b)[0];
+    out.push({ d: rounded(x - 17, y, 34, 4, 1.6), fill: 'table', line: 'table-edge', width: edgeLine });
+    const floor = floorLine(camera, body);
+    for (const leg of [x - 13, x + 10]) out.push({ d: rect(leg, y + 4, 3, floor - y - 4), fill: 'leg' });
+    out.push({ d: rect(box.x, floor, box.width, Math.max(0.8, px * 1.4)), fill: 'table-edge' });
+  } else if (on === 'floor' && !camera.plan) {
+    const floor = scene.posture === 'upright' ? floorLine(camera, body) : tableLine(scene);
+    out.push({ d: rect(box.x - 1, floor, box.width + 2, Math.max(0.8, px * 1.4)), fill: 'table-edge' });
+  }
+  for (const prop of scene.props ?? []) {
+    if (prop.kind === 'wall') {
+      const x = place(prop.at)[0];
+      out.push({
+        d: prop.side === 'right' ? rect(x, box.y - 2, 3, box.height + 4) : rect(x - 3, box.y - 2, 3, box.height + 4),
+        fill: 'leg',
+      });
+      continue;
+    }
+    const p = place(prop.under);
+    if (prop.kind === 'ball' || prop.kind === 'roll' || prop.kind === 'bolster') {
+      const r = prop.kind === 'ball' ? 4 : (prop.size ?? (prop.kind === 'roll' ? 4.5 : 8));
+      out.push({
+        d: Array.from({ length: 1 }, () => circleAt(p[0], p[1] + r - 0.6, r)).join(''),
+        fill: 'cushion',
+        line: 'table-edge',
+        width: edgeLine,
+      });
+    } else if (prop.kind === 'top') {
+      out.push({ d: rounded(p[0] - 40, p[1], 74, 4, 1.4), fill: 'table', line: 'table-edge', width: edgeLine });
+    } else if (prop.kind === 'basin') {
+      out.push({
+        d: polygon([
+          [p[0] - 17, p[1] - 8],
+          [p[0] + 19, p[1] - 8],
+          [p[0] + 15, p[1] + 1.2],
+          [p[0] - 13, p[1] + 1.2],
+        ]),
+        fill: 'cushion',
+        line: 'table-edge',
+        width: edgeLine,
+      });
+    } else {
+      const size = prop.size ?? 22;
+      out.push({
+        d: rounded(p[0] - size / 2, p[1] - 1.4, size, prop.kind === 'cushion' ? 8 : 6, 2.6),
+        fill: 'cushion',
+        line: 'table-edge',
+        width: edgeLine,
+      });
+    }
+  }
+  return out;
+}
+
+const circleAt = (x: number, y: number, r: number): string => {
+  const n = (v: number) => Math.round(v * 50) / 50;
+  return `M${n(x - r)} ${n(y)}a${n(r)} ${n(r)} 0 1 0 ${n(2 * r)} 0a${n(r)} ${n(r)} 0 1 0 ${n(-2 * r)} 0Z`;
+};
+
+/** The lowest of the soles. */
+export function floorLine(camera: Camera, body: Body): number {
+  let low = -Infinity;
+  for (const side of ['foot', 'other.foot'] as const) {
+    const foot = body.bones[side];
+    for (const share of [0, 0.65]) {
+      const sole = plus(plus(foot.a, foot.d, foot.length * share), foot.frame.u, -6.9);
+      low = Math.max(low, onPage(camera, sole)[1]);
+    }
+  }
+  // Kneeling: the knee, or the shin laid on the floor.
+  for (const side of ['shank', 'other.shank'] as const)
+    low = Math.max(low, onPage(camera, plus(body.bones[side].a, times([0, 1, 0], -5)))[1]);
+  return low;
+}
+
+/** Under the seat of a sitting body. */
+function lowestUnder(camera: Camera, body: Body): number {
+  const pelvis = onPage(camera, plus(body.bones.pelvis.b, body.bones.pelvis.d, 11.4))[1];
+  const thigh = Math.max(
+    ...(['thigh', 'other.thigh'] as const).map((id) => onPage(camera, plus(body.bones[id].a, body.bones[id].d, 20))[1] + 9),
+  );
+  return Math.min(Math.max(pelvis, 9), Math.max(thigh, 9), 11.4);
+}
