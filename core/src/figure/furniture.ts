@@ -1,6 +1,6 @@
 import { skinAt, type Body } from './body.ts';
 import { onPage, type Camera } from './camera.ts';
-import { tableLine, type Box, type Shape } from './draw.ts';
+import type { Box, Shape } from './shapes.ts';
 import { polygon } from './path.ts';
 import type { Scene, Support } from './scene.ts';
 import { times, plus, type Pt } from './space.ts';
@@ -141,4 +141,12 @@ function lowestUnder(camera: Camera, body: Body): number {
     ...(['thigh', 'other.thigh'] as const).map((id) => onPage(camera, plus(body.bones[id].a, body.bones[id].d, 20))[1] + 9),
   );
   return Math.min(Math.max(pelvis, 9), Math.max(thigh, 9), 11.4);
+}
+
+/** Where the table's surface lies under a body seen from the side, y on the page. */
+export function tableLine(scene: Scene): number {
+  if (scene.posture === 'supine') return 11;
+  if (scene.posture === 'prone') return 11.4;
+  if (scene.posture === 'side-lying') return 18;
+  return 10.5;
 }

@@ -1,6 +1,6 @@
 import { skinAt, type Body, type Place } from './body.ts';
 import { onPage, type Camera } from './camera.ts';
-import type { Shape, Tone } from './draw.ts';
+import type { Shape, Tone } from './shapes.ts';
 import { circle, openCurve, polygon, polyline } from './path.ts';
 import type { MarkUse, Scene } from './scene.ts';
 import { at, dir2, dot, less, norm2, RAD, unit2, type Pt } from './space.ts';

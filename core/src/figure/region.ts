@@ -1,6 +1,6 @@
 import { skinAt, type Body, type BoneId, type Place } from './body.ts';
 import { onPage, type Camera } from './camera.ts';
-import type { Shape } from './draw.ts';
+import type { Shape } from './shapes.ts';
 import { REGIONS, type Region, type RegionId } from './muscles.ts';
 import { closedCurve, openCurve } from './path.ts';
 import { dot, mix, type Pt } from './space.ts';
@@ -16,7 +16,7 @@ export interface RegionInk {
 const STEPS = 5;
 
 /** A place on the other side of the body: the other limb, or mirrored round a bone of the middle. */
-const mirrorPlace = ([bone, share, around]: Place): Place =>
+export const mirrorPlace = ([bone, share, around]: Place): Place =>
   /^(thigh|shank|foot|upperArm|forearm|hand)$/.test(bone) ? [`other.${bone}` as BoneId, share, around] : [bone, share, -around];
 
 /** Points along an edge, on the skin, and how much each faces the viewer. */

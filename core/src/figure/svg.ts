@@ -1,4 +1,4 @@
-import type { Drawing, Tone } from './draw.ts';
+import type { Drawing, Tone } from './shapes.ts';
 
 /** Colours for every tone a drawing can have. */
 export type Palette = Readonly<Record<Tone, string>>;
@@ -8,9 +8,7 @@ export const LIGHT: Palette = {
   skin: '#EEDFC8',
   'skin-far': '#E6DDCD',
   hair: '#4A4F49',
-  'hair-far': '#6B6F69',
   shorts: '#C3CEC6',
-  shade: '#E3CFB2',
   muscle: '#1D5A4B',
   fibre: '#9CBFAF',
   deep: '#1D5A4B',
@@ -34,7 +32,10 @@ export const LIGHT: Palette = {
   ground: '#F5F0E6',
   band: '#CFDCC9',
   lock: '#24435A',
-  tendon: '#1D5A4B',
+  left: '#1D5A4B',
+  right: '#3C6480',
+  low: '#B94E25',
+  paper: '#FFFCF6',
 };
 
 const escape = (text: string): string => text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!);
@@ -44,7 +45,7 @@ const escape = (text: string): string => text.replace(/[&<>"]/g, (c) => ({ '&': 
  * two drawings on one page apart.
  * @example svgText({ box: { x: 0, y: 0, width: 10, height: 10 }, shapes: [] }, LIGHT, 'a').startsWith('<svg') // → true
  */
-export function svgText({ box, shapes }: Drawing, palette: Palette, prefix: string): string {
+export function svgText({ box, shapes, inset }: Drawing, palette: Palette, prefix: string): string {
   const cuts = new Set(shapes.flatMap((shape) => (shape.cut ? [shape.cut] : [])));
   const defs = shapes
     .filter((shape) => shape.name !== undefined && cuts.has(shape.name))
@@ -67,5 +68,8 @@ export function svgText({ box, shapes }: Drawing, palette: Palette, prefix: stri
       return `<path d="${shape.d}" fill="${fill}"${line}${dash}${cut}/>`;
     })
     .join('');
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box.x} ${box.y} ${box.width} ${box.height}"><defs>${defs}${hatch}</defs>${body}</svg>`;
+  const second = inset
+    ? `<rect x="${inset.at.x}" y="${inset.at.y}" width="${inset.at.width}" height="${inset.at.height}" fill="${palette.paper}" stroke="${palette['table-edge']}" stroke-width="${step * 0.12}"/>${svgText(inset.drawing, palette, `${prefix}i`).replace('<svg ', `<svg x="${inset.at.x}" y="${inset.at.y}" width="${inset.at.width}" height="${inset.at.height}" `)}`
+    : '';
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box.x} ${box.y} ${box.width} ${box.height}"><defs>${defs}${hatch}</defs>${body}${second}</svg>`;
 }
