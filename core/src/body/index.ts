@@ -10,17 +10,6 @@ export {
   type Motion,
   type PersonFacts,
 } from './types.ts';
-export {
-  FIGURE_TEMPLATES,
-  poseMotion,
-  type FigureTemplate,
-  type MotionFigure,
-  type Pose,
-  type PosedSegment,
-  type SegmentId,
-  type TemplateId,
-  type View,
-} from './figure/index.ts';
 export { MOTIONS, findMotion, motionOf } from './motions/index.ts';
 export { tradeNames } from './motionNames.ts';
 export { ageInYears } from './age.ts';

@@ -1,5 +1,3 @@
-import type { MotionFigure } from './figure/types.ts';
-
 /** Which side of the body a reading or a block belongs to. */
 export type Side = 'left' | 'right' | 'midline';
 
@@ -86,8 +84,6 @@ export interface Motion {
    * Common practice, order of magnitude only; it seeds the prediction and is edited per block.
    */
   readonly roundGain: readonly number[];
-  /** How the test position is drawn, and which part of the drawing the value moves. */
-  readonly figure: MotionFigure;
 }
 
 /** A person as far as the computation needs one. */

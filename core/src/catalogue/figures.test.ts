@@ -1,96 +1,108 @@
-import { FIGURE_TEMPLATES, motionOf, MOTIONS, poseMotion } from '../body/index.ts';
-import { ENTRIES, entryFigure, figureValue, showsEntry } from './index.ts';
+import { motionOf, MOTIONS, type Position } from '../body/index.ts';
+import { drawScene, ENTRY_SCENES, MARK_WORDS, motionScene, REGIONS, regionsNamed, sceneBody, sceneWords } from '../figure/index.ts';
+import { ENTRIES, entryScene, figureShare, findEntry, positionsShown, showsEntry } from './index.ts';
 
-const posed = (entry: (typeof ENTRIES)[number], value: number) => {
-  const { motion } = entryFigure(entry);
-  return poseMotion(motion, { values: { [motion.sides[0]!]: value }, band: null });
-};
-
-test('every entry is drawn in a position it is done in', () => {
+test('every entry has a scene of its own, in a position it is done in', () => {
+  expect(ENTRIES.filter((entry) => ENTRY_SCENES[entry.id] === undefined).map(({ id }) => id)).toEqual([]);
+  expect(Object.keys(ENTRY_SCENES).filter((id) => !ENTRIES.some((entry) => entry.id === id))).toEqual([]);
+  const elsewhere = ENTRIES.filter((entry) => !showsEntry(entryScene(entry), entry));
   expect(
-    ENTRIES.filter((entry) => !showsEntry(entryFigure(entry).motion.figure, entry)).map(
-      (entry) => `${entry.id}: ${entryFigure(entry).motion.figure.template}, ${entry.positions.join(' or ')}`,
-    ),
+    elsewhere.map((entry) => `${entry.id}: ${positionsShown(entryScene(entry))?.join(' or ')}, done ${entry.positions.join(' or ')}`),
   ).toEqual([]);
 });
 
 test('every motion is drawn in the position it is measured in', () => {
+  const elsewhere = MOTIONS.filter((motion) => !showsEntry(motionScene(motion.id).scene, { positions: [motion.position] }));
   expect(
-    MOTIONS.filter((motion) => !showsEntry(motion.figure, { positions: [motion.position] })).map(
-      (motion) => `${motion.id}: ${motion.figure.template}, ${motion.position}`,
-    ),
+    elsewhere.map((motion) => `${motion.id}: ${positionsShown(motionScene(motion.id).scene)?.join(' or ')}, ${motion.position}`),
   ).toEqual([]);
 });
 
-test('what is moved is elsewhere at the end than in the set-up; what stays shows the hand on a part that is drawn', () => {
-  for (const entry of ENTRIES) {
-    const { setUp, end, press, motion } = entryFigure(entry);
-    const [a, b] = [posed(entry, setUp), posed(entry, end)];
-    const moved = a.segments.some((segment, i) => Math.hypot(segment.to.x - b.segments[i]!.to.x, segment.to.y - b.segments[i]!.to.y) > 1);
-    // Nobody presses at home; of two that leave the joint where it is, one takes the foot along to show what to do.
-    expect([entry.id, moved || press !== null]).toEqual([entry.id, true]);
-    if (press) {
-      expect([entry.id, a.segments.some((segment) => segment.id === press.on)]).toEqual([entry.id, true]);
-      expect(press.at).toBeGreaterThanOrEqual(0);
-      expect(press.at).toBeLessThanOrEqual(1);
-    }
-    const ids = FIGURE_TEMPLATES.get(motion.figure.template)!.segments.map((segment) => segment.id);
-    for (const id of [motion.figure.moves, ...Object.keys(motion.figure.set ?? {})]) expect(ids).toContain(id);
-  }
+test('what is shaded is what is worked on: a muscle the entry names, or what its name stands for', () => {
+  const strange = ENTRIES.flatMap((entry) => {
+    const named = regionsNamed(entry.targets);
+    const shaded = (entryScene(entry).muscles ?? []).map((name) => name.replace('other.', ''));
+    if (named.length === 0) return [];
+    return shaded.length > 0 && !shaded.some((id) => named.includes(id as never))
+      ? [`${entry.id}: ${shaded.join(', ')} for ${entry.targets.join(', ')}`]
+      : [];
+  });
+  expect(strange).toEqual([]);
+});
+
+test('about seventy muscles have a place on the body', () => {
+  expect(Object.keys(REGIONS).length).toBeGreaterThanOrEqual(70);
 });
 
 test('common practice: the head past the table’s end goes back below it, the lifted head comes up', () => {
-  const head = (id: string) =>
-    posed(
-      ENTRIES.find((entry) => entry.id === id)!,
-      entryFigure(ENTRIES.find((entry) => entry.id === id)!).end,
-    ).segments.find((segment) => segment.id === 'head')!;
-  expect(head('neck-extension-table-end').to.y).toBeLessThan(-5);
-  expect(head('neck-crossed-arm-lift').to.y).toBeGreaterThan(5);
+  const height = (id: string) => {
+    const body = sceneBody(entryScene(findEntry(id)!), 1);
+    return body.bones.head.b[2] - body.bones.neck.a[2];
+  };
+  expect(height('neck-extension-table-end')).toBeLessThan(-5);
+  expect(height('neck-crossed-arm-lift')).toBeGreaterThan(5);
+});
+
+test('common practice: a head bends away from the side that is lengthened, a knee drawn across goes over the middle', () => {
+  // The worked side is the right one, whose direction is minus x.
+  for (const id of ['neck-side-bend-seated', 'scalene-pin-move', 'neck-side-bend-supine']) {
+    const body = sceneBody(entryScene(findEntry(id)!), 1);
+    expect([id, body.bones.head.b[0] > 3]).toEqual([id, true]);
+  }
+  for (const id of ['leg-across-straight', 'leg-across-bent', 'piriformis-reps']) {
+    const body = sceneBody(entryScene(findEntry(id)!), 1);
+    expect([id, Math.max(body.bones.shank.b[0], body.bones.thigh.b[0]) > 0]).toEqual([id, true]);
+  }
 });
 
 test('a practice’s own entry has the pictures of the one it was made from, while they show a position of its own', () => {
-  const made = ENTRIES.find((entry) => entry.id === 'neck-extension-table-end')!;
+  const made = findEntry('neck-extension-table-end')!;
   const own = { ...made, id: 'own', drawnAs: made.id };
-  expect(entryFigure(own)).toEqual(entryFigure(made));
-  const standing = { ...own, positions: ['standing'] as const };
-  expect(entryFigure(standing).motion.figure.template).toBe('sitting');
-  expect(showsEntry(entryFigure(standing).motion.figure, standing)).toBe(false);
+  expect(entryScene(own)).toBe(entryScene(made));
+  const seated: readonly [Position] = ['seated upright'];
+  const sitting = entryScene({ ...own, positions: seated });
+  expect([sitting.posture, sitting.on]).toEqual(['upright', 'table']);
+  // Nothing of its own and nothing it was made from: as its motion is measured, with what it works on shaded.
+  const invented = {
+    ...made,
+    id: 'invented',
+    drawnAs: 'nothing',
+    motionId: 'straight-leg-raise',
+    also: [],
+    targets: ['hamstrings'] as const,
+  };
+  expect(entryScene(invented)).toMatchObject({ posture: 'supine', muscles: ['hamstrings'] });
+  expect(entryScene({ ...invented, still: true }).start).toBeUndefined();
 });
 
-test('at the table the figure follows the limb: from the set-up to the end and no further, and what is pressed stays', () => {
+test('at the table the figure follows the limb: from the set-up to the edge and no further, and what is pressed stays', () => {
   for (const entry of ENTRIES) {
-    const { motion, setUp, end, still } = entryFigure(entry);
-    const measured = motionOf(entry.motionId);
-    const { rest, fan, better } = measured;
+    const { rest, fan, better } = motionOf(entry.motionId);
     const toward = better === 'higher' ? fan.max : fan.min;
-    const at = (share: number) => figureValue(entry, rest + share * (toward - rest));
-    if (still) expect([entry.id, at(0), at(0.5), at(1)]).toEqual([entry.id, setUp, setUp, setUp]);
-    else if (motion === measured) expect(at(0.5)).toBe(rest + 0.5 * (toward - rest));
+    const at = (share: number) => figureShare(entry, rest + share * (toward - rest));
+    if (entryScene(entry).start === undefined) expect([entry.id, at(0), at(0.5), at(1)]).toEqual([entry.id, 1, 1, 1]);
     else {
-      expect([entry.id, at(0), at(1)]).toEqual([entry.id, expect.closeTo(setUp, 9), expect.closeTo(end, 9)]);
-      expect(Math.abs(at(0.5) - setUp)).toBeGreaterThan(0);
-      expect(Math.abs(at(0.5) - setUp)).toBeLessThan(Math.abs(end - setUp));
+      expect([entry.id, at(-1), at(0), at(1), at(2)]).toEqual([entry.id, 0, 0, 1, 1]);
+      expect(at(0.5)).toBeGreaterThan(at(0.3));
+      expect(at(0.5)).toBeLessThan(1);
     }
   }
 });
 
-test('seen from above or behind, the worked side is the one that moves', () => {
-  const end = (id: string, side: 'left' | 'right') => {
-    const { motion, end: value } = entryFigure(ENTRIES.find((entry) => entry.id === id)!);
-    return poseMotion(motion, { values: { [side]: value }, band: null }).segments;
-  };
-  // A shin turned out: its foot comes to the middle, the other one stays.
-  const feet = (side: 'left' | 'right') =>
-    Object.fromEntries(
-      end('ninety-turn-out', side)
-        .filter((segment) => segment.id === 'foot')
-        .map((segment) => [segment.side, segment.to.x]),
-    );
-  expect(Math.abs(feet('left').left!)).not.toBeCloseTo(Math.abs(feet('left').right!), 1);
-  expect(feet('left').left).toBeCloseTo(-feet('right').right!, 6);
-  // A head bends to the side it is carried to.
-  const head = (side: 'left' | 'right') => end('scalene-pin-move', side).find((segment) => segment.id === 'head')!.to.x;
-  expect(head('left')).toBeCloseTo(-head('right'), 6);
-  expect(Math.abs(head('left'))).toBeGreaterThan(3);
+test('the words of a picture say every muscle, every hand and every mark that is in it', () => {
+  for (const entry of ENTRIES) {
+    const scene = entryScene(entry);
+    const words = sceneWords(scene);
+    for (const mark of scene.marks ?? []) expect([entry.id, words.includes(MARK_WORDS[mark.kind])]).toEqual([entry.id, true]);
+    expect(words.split(' holds ').length - 1).toBe((scene.hands ?? []).filter((hand) => hand.holds).length);
+    expect(words).toMatch(/^seen from /);
+  }
+});
+
+test('a hand that holds is told from one that works without colour: by its lock', () => {
+  for (const entry of ENTRIES) {
+    const scene = entryScene(entry);
+    const locks = drawScene(scene, { size: 400 }).shapes.filter((shape) => shape.fill === 'lock').length;
+    expect([entry.id, locks]).toEqual([entry.id, (scene.hands ?? []).filter((hand) => hand.holds).length]);
+  }
 });

@@ -1,5 +1,6 @@
-import { MOTIONS, motionOf, poseMotion, type Side } from '../body/index.ts';
-import { doingOf, ENTRIES, entryFigure, motionSide, sideSentence, workedSides } from './index.ts';
+import { MOTIONS, motionOf, type Side } from '../body/index.ts';
+import { sceneBody } from '../figure/index.ts';
+import { doingOf, ENTRIES, entryScene, motionSide, sideSentence, workedSides } from './index.ts';
 
 /**
  * Which way head or trunk goes while the RIGHT side is worked on, by entry and motion, written by hand from anatomy
@@ -103,15 +104,12 @@ test('what goes where is said at the set-up', () => {
   expect(said('hamstring-heel-on-shoulder', 'left')).toBeNull();
 });
 
-test('figures are held to the same table: seen from behind or above, the head of a right neck bends to the left of the page’s middle', () => {
+test('figures are held to the same table: the head of a right neck bends to the left, in the picture of either side', () => {
   for (const id of ['neck-side-bend-seated', 'scalene-pin-move', 'neck-side-bend-supine']) {
     const entry = ENTRIES.find((each) => each.id === id)!;
-    const { motion, end } = entryFigure(entry);
-    const head = (side: Side) =>
-      poseMotion(motion, { values: { [side]: end }, band: null }).segments.find((segment) => segment.id === 'head')!;
-    const [left, right] = [head('left').to.x - head('left').from.x, head('right').to.x - head('right').from.x];
-    // Drawn on the motion's side: what the table screen hands in for a worked side.
-    expect([id, Math.sign(left)]).toEqual([id, -Math.sign(right)]);
-    expect([id, Math.sign(head(motionSide(entry, entry.motionId, 'right')).to.x - head('left').from.x)]).toEqual([id, Math.sign(left)]);
+    const { bones } = sceneBody(entryScene(entry), 1);
+    // The drawn body is worked on its right side; its left is plus x.
+    const bent: Side = bones.head.b[0] > bones.neck.a[0] ? 'left' : 'right';
+    expect([id, bent]).toEqual([id, motionSide(entry, entry.motionId, 'right')]);
   }
 });

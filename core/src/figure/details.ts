@@ -84,7 +84,7 @@ export function fineLines(camera: Camera, body: Body, width: number, legs: boole
     if (!legs && places.some(([bone]) => /thigh|shank/.test(bone))) return;
     const skins = places.map((place) => skinAt(body, place));
     const facing = skins.reduce((sum, { normal }) => sum + dot(normal, camera.toward), 0) / skins.length;
-    if (facing < 0.35) return;
+    if (facing < 0.5) return;
     out.push({ d: openCurve(skins.map(({ point }) => onPage(camera, point))), line: 'ink', width, cut: 'body' });
   };
   for (const places of LINES) {

@@ -15,6 +15,7 @@ import { regionShape } from './region.ts';
 import type { Scene } from './scene.ts';
 import { detailAt, type Box, type Drawing, type Shape, type Tone } from './shapes.ts';
 import { depthOf, skin } from './skin.ts';
+import { stanceReach, stanceShapes } from './stance.ts';
 import type { Pt } from './space.ts';
 
 /** What is laid over a body where it is measured. */
@@ -66,7 +67,10 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
   const on = scene.on ?? (scene.posture === 'upright' ? 'floor' : 'table');
   const table =
     on === 'table' && scene.posture !== 'upright' && scene.view === 'side' && !camera.plan
-      ? { y: tableLine(scene), to: scene.edge ? onPage(camera, skinAt(body, scene.edge).point)[0] + 3 : Infinity }
+      ? {
+          y: tableLine(scene),
+          to: scene.edge && !/head|neck|chest/.test(scene.edge[0]) ? onPage(camera, skinAt(body, scene.edge).point)[0] + 3 : Infinity,
+        }
       : null;
   const near = scene.view === 'inside' ? 'other' : 'worked';
   const parts = bodyParts(camera, body, { samples, table, plain, lateral, legs: !without.has('legs') });
@@ -90,19 +94,22 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
     ...(shownArms.includes('other') ? (['other.upperArm', 'other.forearm', 'other.hand'] as const) : []),
   ];
   const content: Pt[] = (scene.frame ?? whole).flatMap((id) => [...ringOf(id)]);
-  const hands = plain ? [] : (scene.hands ?? []).map((use) => ({ use, ...handOnPage(camera, body, use) }));
+  // Where nothing moves, the hands say what is done even in a list.
+  const hands =
+    plain && scene.start && !scene.plainMove ? [] : (scene.hands ?? []).map((use) => ({ use, ...handOnPage(camera, body, use) }));
   for (const { picture } of hands) content.push(...picture.layers.flat(2), ...(picture.sleeve ?? []));
   const ghost = from && moved[0] ? ghostOf(camera, from, moved[0].id, samples) : [];
   if (!scene.frame) content.push(...ghost.flat());
-  const path = moved[0] && detail !== 'silhouette' ? pathOnPage(scene, camera, moved[0]) : [];
+  const path = moved[0] && detail !== 'silhouette' && !scene.pathless ? pathOnPage(scene, camera, moved[0]) : [];
   content.push(...path);
   const overlay = options.overlay?.(camera);
   if (overlay) content.push(...overlay.reach);
+  if (scene.stance && !plain) content.push(...stanceReach(scene.stance, camera, body));
   const mover = scene.mover ?? 'therapist';
   if (detail !== 'silhouette' && scene.marks) {
     // Marks have the size of the picture, not of the body: they are laid out once to see how far they reach.
-    const ink: Ink = { px: fit(content, shape, 0.05).height / size, line: 0, mover };
-    for (const each of markShapes(scene, camera, body, [], from, ink, plain)) content.push(...pointsIn(each.d));
+    const ink: Ink = { px: fit(content, shape, 0.05).height / size, line: 0, mover, detail };
+    for (const each of markShapes(scene, camera, body, [], from, ink)) content.push(...pointsIn(each.d));
   }
   const box = fit(content, shape, plain ? 0.045 : 0.05);
   const px = box.height / size;
@@ -132,6 +139,8 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
   if (overlay) shapes.push(...overlay.behind(px));
   if (ghost.length > 0) shapes.push({ d: merged(ghost), fill: 'ground', line: 'ghost', width: line * 1.7, dash: [px * 4.4, px * 3.2] });
   for (const { picture, use, behind } of hands) if (behind) shapes.push(...handShapes(picture, use, line, px, detail === 'all'));
+
+  if (scene.stance && !plain) shapes.push(...stanceShapes(scene.stance, camera, body, line));
 
   // Far limbs, then the body with the near legs and the arms beside it as one outline.
   for (const side of shownArms) if (behindTrunk(side)) drawArm(side, lateral);
@@ -169,7 +178,7 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
   drawMuscles(true);
   for (const { picture, use, behind } of hands) if (!behind) shapes.push(...handShapes(picture, use, line, px, detail === 'all'));
   if (overlay) shapes.push(...overlay.front(px));
-  if (detail !== 'silhouette') shapes.push(...markShapes(scene, camera, body, path, from, { px, line, mover }, plain));
+  if (detail !== 'silhouette') shapes.push(...markShapes(scene, camera, body, path, from, { px, line, mover, detail }));
 
   const drawing: Drawing = { box, shapes };
   const placed = mirror ? mirrored(drawing, camera.plan && scene.posture !== 'upright') : drawing;

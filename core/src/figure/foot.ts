@@ -156,34 +156,51 @@ export function footPicture(camera: Camera, body: Body, side: 'worked' | 'other'
   }
   if (Math.abs(toU) === most) {
     const toe = frameOnPage(camera, body.toes[side].frame);
+    // The outline lies where the skin does: on the instep, or on the sole.
+    const plane = at(o, u, toU > 0 ? -3.4 : -6.2);
     const stretch = Math.max(0.35, Math.hypot(toe.f[0], toe.f[1]));
     const toes = TOES.map(([x, y, rx, ry]) => {
       const reach = 13.2;
-      return put(outward, f, oval(x, reach + (y - reach) * stretch, rx, ry * Math.max(0.6, stretch)));
+      return put(outward, f, oval(x, reach + (y - reach) * stretch, rx, ry * Math.max(0.6, stretch)), plane);
     });
     return {
       view: toU > 0 ? 'top' : 'sole',
-      outlines: [put(outward, f, PLAN), ...toes],
+      outlines: [put(outward, f, PLAN, plane), ...toes],
       lines:
         toU > 0
           ? TOES.map(([x, y, rx, ry]) =>
-              put(outward, f, [
-                [x - rx * 0.55, y + ry * 0.35],
-                [x, y + ry * 0.15],
-                [x + rx * 0.55, y + ry * 0.35],
-              ]),
+              put(
+                outward,
+                f,
+                [
+                  [x - rx * 0.55, y + ry * 0.35],
+                  [x, y + ry * 0.15],
+                  [x + rx * 0.55, y + ry * 0.35],
+                ],
+                plane,
+              ),
             )
           : [
-              put(outward, f, [
-                [-2.2, -3.2],
-                [0, -4.4],
-                [2.2, -3.2],
-              ]),
-              put(outward, f, [
-                [-3.6, 12.8],
-                [0, 14],
-                [4, 12.4],
-              ]),
+              put(
+                outward,
+                f,
+                [
+                  [-2.2, -3.2],
+                  [0, -4.4],
+                  [2.2, -3.2],
+                ],
+                plane,
+              ),
+              put(
+                outward,
+                f,
+                [
+                  [-3.6, 12.8],
+                  [0, 14],
+                  [4, 12.4],
+                ],
+                plane,
+              ),
             ],
     };
   }

@@ -22,11 +22,15 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
   const out: Shape[] = [];
   const edgeLine = Math.max(px * 0.8, 0.3);
   const place = (at: NonNullable<Scene['edge']>): Pt => onPage(camera, skinAt(body, at).point);
-  const edgeAt = scene.edge ? place(scene.edge) : null;
+  const ending = scene.edge ? place(scene.edge)[0] : null;
+  // Head and chest hang over the near end, legs over the far one.
+  const headEnd = scene.edge !== undefined && /head|neck|chest/.test(scene.edge[0]);
+  const from = headEnd ? ending! : null;
+  const to = headEnd ? null : ending;
   if (on === 'table' && camera.plan) {
     // From above: the top with a seam.
     const upright = scene.posture === 'upright';
-    const [x, y, w, h] = upright ? [-30, -44, 60, 66] : [-96, -36, edgeAt ? edgeAt[0] + 96 : 206, 72];
+    const [x, y, w, h] = upright ? [-30, -44, 60, 66] : [-96, -36, to === null ? 206 : to + 96, 72];
     out.push({ d: rounded(x, y, w, h, 5), fill: 'table', line: 'table-edge', width: edgeLine });
     out.push({ d: rounded(x + 3, y + 3, w - 6, h - 6, 3), line: 'table-edge', width: edgeLine * 0.6 });
     if (scene.posture !== 'upright') {
@@ -41,8 +45,8 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
       endView && (!lying || scene.view === 'crown' || scene.view === 'feet')
         ? [-36, 36]
         : lying
-          ? [-112, edgeAt ? edgeAt[0] : 122]
-          : [edgeAt ? -60 : -60, edgeAt ? edgeAt[0] : 34];
+          ? [from ?? -112, to ?? 122]
+          : [-60, to ?? seatEnd(camera, body)];
     out.push({ d: rounded(x0, y, x1 - x0, 4.4, 1.6), fill: 'table', line: 'table-edge', width: edgeLine });
     out.push({ d: rect(x0 + 2, y + 4.4, x1 - x0 - 4, 1.8), fill: 'table-edge' });
     for (const x of [x0 + 10, x1 - 13]) out.push({ d: rect(x, y + 6.2, 3, Math.max(30, box.y + box.height - y)), fill: 'leg' });
@@ -149,4 +153,10 @@ export function tableLine(scene: Scene): number {
   if (scene.posture === 'prone') return 11.4;
   if (scene.posture === 'side-lying') return 18;
   return 10.5;
+}
+
+/** How far a table goes under somebody sitting on it: to the back of the knees, or under straight legs to the heels. */
+function seatEnd(camera: Camera, body: Body): number {
+  const [knee, ankle] = [onPage(camera, body.bones.thigh.b), onPage(camera, body.bones.shank.b)];
+  return ankle[1] - knee[1] < 14 && ankle[0] > knee[0] ? ankle[0] + 14 : knee[0] - 9;
 }

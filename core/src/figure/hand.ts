@@ -22,7 +22,7 @@ export const CONTACTS = [
   'stick',
   'towel',
   'edge',
-  'shoulder',
+  'crook',
   'leg',
 ] as const;
 export type Contact = (typeof CONTACTS)[number];
@@ -273,8 +273,9 @@ export interface HandPlace {
 
 /** A hand that touches the skin, as rings on the page. */
 export function placeHand({ touch, deg, flip, contact, seen, arm = 15, armDeg }: HandPlace): HandPicture {
-  if (contact === 'forearm' || contact === 'elbow') return placeForearm({ touch, deg, flip, contact, seen, arm });
-  if (contact === 'foot' || contact === 'leg' || contact === 'shoulder') return placeBody({ touch, deg, flip, contact, seen, arm });
+  if (contact === 'forearm' || contact === 'elbow' || contact === 'crook')
+    return placeForearm({ touch, deg, flip, contact, seen, arm, ...(armDeg === undefined ? {} : { armDeg }) });
+  if (contact === 'foot' || contact === 'leg') return placeBody({ touch, deg, flip, contact, seen, arm });
   const local = handLocal(contact, seen);
   const x = dir2(deg);
   const y: Pt = flip ? [-x[1], x[0]] : [x[1], -x[0]];
@@ -284,9 +285,9 @@ export function placeHand({ touch, deg, flip, contact, seen, arm = 15, armDeg }:
   const straight = less(put([-1, 0]), wrist);
   const half = unit2([back[0] + straight[0], back[1] + straight[1]]);
   const elbow = at(at(wrist, half, 1.2), back, arm);
-  const cuff = at(elbow, back, -4);
+  const cuff = at(elbow, back, -5);
   const forearm = tube([put([0.6, 0]), at(wrist, half, 1.2), at(wrist, back, arm * 0.55), elbow], [2.5, 2.45, 3.1, 3.6]);
-  const sleeve = tube([cuff, at(cuff, back, 3.5), at(cuff, back, 7)], [4.1, 4.3, 4.5]);
+  const sleeve = cuffShape(cuff, back, 9, 4.2, 5);
   return {
     layers: [
       ...(seen === 'flat' ? [local.layers[0]!.map((ring) => ring.map(put))] : []),
@@ -295,20 +296,49 @@ export function placeHand({ touch, deg, flip, contact, seen, arm = 15, armDeg }:
     ],
     sleeve,
     lines: local.lines.map((line) => line.map(put)),
-    lock: at(cuff, back, 3.4),
+    lock: at(cuff, back, 4.6),
     lockDeg: 0,
   };
 }
 
+/** A rolled sleeve: from its edge across the forearm back along it. */
+function cuffShape(edge: Pt, back: Pt, long: number, near: number, far: number): Pt[] {
+  const n: Pt = [back[1], -back[0]];
+  const end = at(edge, back, long);
+  return [
+    at(edge, n, near),
+    at(edge, n, near),
+    at(end, n, far),
+    at(end, n, far),
+    at(end, n, -far),
+    at(end, n, -far),
+    at(edge, n, -near),
+    at(edge, n, -near),
+  ];
+}
+
 /** A forearm laid on the skin along a direction, or the point of an elbow with both bones rising from it. */
-function placeForearm({ touch, deg, flip, contact, arm = 15 }: HandPlace): HandPicture {
+function placeForearm({ touch, deg, flip, contact, arm = 15, armDeg }: HandPlace): HandPicture {
   const x = dir2(deg);
   const y: Pt = flip ? [-x[1], x[0]] : [x[1], -x[0]];
   const put = (a: number, b: number): Pt => at(at(touch, x, a), y, b);
+  if (contact === 'crook') {
+    // The bend of an elbow seen along the forearm, the upper arm going back from it.
+    const back = dir2(armDeg ?? 180);
+    const bend = put(0, 4.4);
+    const upper = tube([bend, at(bend, back, arm * 0.6), at(bend, back, arm)], [4.6, 4.9, 5.2]);
+    return {
+      layers: [[upper]],
+      sleeve: cuffShape(at(bend, back, arm * 0.55), back, arm * 0.6, 5.2, 5.8),
+      lines: [],
+      lock: at(bend, back, arm * 0.8),
+      lockDeg: 0,
+    };
+  }
   if (contact === 'elbow') {
     const forearm = tube([put(0, 3), put(9, 10), put(16, 16)], [3.4, 3.9, 2.6]);
     const upper = tube([put(0, 3), put(-5, 14), put(-8, 8 + arm)], [3.6, 4.2, 4.6]);
-    const sleeve = tube([put(-5.4, 13), put(-8.6, 10 + arm)], [4.9, 5.1]);
+    const sleeve = cuffShape(put(-5.2, 13), unit2(less(put(-8.6, 10 + arm), put(-5.2, 13))), 9, 4.8, 5.4);
     return {
       layers: [[forearm, finger(put(16, 16), deg - (flip ? -48 : 48), 8, 12, 2.2)], [upper]],
       sleeve,
@@ -320,11 +350,11 @@ function placeForearm({ touch, deg, flip, contact, arm = 15 }: HandPlace): HandP
   const forearm = tube([put(-12, 4), put(-4, 3.9), put(5, 3.4), put(13, 2.8)], [4, 4.1, 3.5, 2.6]);
   const fist = [put(12, 5.2), put(16, 5.8), put(19.4, 4.8), put(20, 2.6), put(18, 0.6), put(14, 0.4), put(12, 0.9)];
   const upper = tube([put(-12, 4.4), put(-15, 11), put(-17, 8 + arm)], [4.1, 4.6, 5]);
-  const sleeve = tube([put(-14, 8.6), put(-17.4, 10 + arm)], [5.2, 5.4]);
+  const sleeve = cuffShape(put(-14.4, 9.4), unit2(less(put(-17.4, 10 + arm), put(-14.4, 9.4))), 10, 5.2, 5.8);
   return { layers: [[forearm, fist, upper]], sleeve, lines: [], lock: put(-16, 8 + arm * 0.6), lockDeg: 0 };
 }
 
-/** Other parts of the therapist: a foot set down, a lower leg that blocks or walks, a shoulder that carries. */
+/** Other parts of the therapist: a foot set down, a lower leg that blocks or walks. */
 function placeBody({ touch, deg, flip, contact }: HandPlace): HandPicture {
   const x = dir2(deg);
   const y: Pt = flip ? [-x[1], x[0]] : [x[1], -x[0]];
@@ -343,19 +373,12 @@ function placeBody({ touch, deg, flip, contact }: HandPlace): HandPicture {
       put(-12.6, 5),
     ];
     const shin = tube([put(-6.5, 8), put(-8, 18), put(-9.5, 30)], [4, 5.2, 5.8]);
-    const trouser = tube([put(-8.6, 22), put(-10, 34)], [6.6, 7.4]);
+    const trouser = cuffShape(put(-8.4, 20), unit2(less(put(-10, 34), put(-8.4, 20))), 14, 6.6, 7.4);
     return { layers: [[foot, shin]], sleeve: trouser, lines: [], lock: put(-9.4, 28), lockDeg: 0 };
   }
-  if (contact === 'leg') {
-    const shin = tube([put(-20, 6), put(0, 5.2), put(22, 4.6)], [7, 6, 4.6]);
-    const trouser = tube([put(-20, 6), put(14, 5)], [7.6, 5.8]);
-    return { layers: [[shin]], sleeve: trouser, lines: [], lock: put(-10, 5.6), lockDeg: 0 };
-  }
-  // A shoulder under the limb, the head beside it.
-  const shirt = [put(-2, 0.5), put(4, -0.6), put(9, 1.4), put(12, 8), put(13, 20), put(12, 34), put(-10, 36), put(-12, 22), put(-9, 8)];
-  const neck = tube([put(-6, 4), put(-9, -6)], [5, 4.8]);
-  const face = Array.from({ length: 14 }, (_, i) => put(-11 + 8.4 * Math.cos((i * Math.PI) / 7), -14 + 10.6 * Math.sin((i * Math.PI) / 7)));
-  return { layers: [[neck, face]], sleeve: shirt, lines: [], lock: put(2, 20), lockDeg: 0 };
+  const shin = tube([put(-20, 6), put(0, 5.2), put(22, 4.6)], [7, 6, 4.6]);
+  const trouser = cuffShape(put(12, 5), unit2(less(put(-22, 6), put(12, 5))), 34, 6, 7.6);
+  return { layers: [[shin]], sleeve: trouser, lines: [], lock: put(-10, 5.6), lockDeg: 0 };
 }
 
 /** The athlete's own hand at the end of the forearm. */

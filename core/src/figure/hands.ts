@@ -8,7 +8,11 @@ import type { Shape, Tone } from './shapes.ts';
 import { dir2, dot, dot2, RAD, unit2, type Pt } from './space.ts';
 
 /** Where a hand goes on the page. */
-export function handOnPage(camera: Camera, body: Body, use: HandUse): { picture: HandPicture; behind: boolean; touch: Pt } {
+export function handOnPage(
+  camera: Camera,
+  body: Body,
+  use: HandUse,
+): { picture: HandPicture; behind: boolean; touch: Pt; seen: 'profile' | 'flat' } {
   const { point, normal } = skinAt(body, use.at);
   const touch = onPage(camera, point);
   const facing = dot(normal, camera.toward);
@@ -44,20 +48,20 @@ export function handOnPage(camera: Camera, body: Body, use: HandUse): { picture:
     ...(use.arm === undefined ? {} : { arm: use.arm }),
     ...(use.from === undefined ? {} : { armDeg: -use.from }),
   });
-  return { picture, behind: use.under === true || facing < -0.72, touch };
+  return { picture, behind: use.under === true || facing < -0.72, touch, seen };
 }
 
 /** The shapes of a hand: sleeve, forearm and palm, fingers; a lock on one that keeps its place. */
 export function handShapes(picture: HandPicture, use: HandUse, line: number, px: number, full: boolean): Shape[] {
   const [tone, sleeve]: [Tone, Tone] = use.holds ? ['hand-hold', 'sleeve-hold'] : ['hand', 'sleeve'];
   const out: Shape[] = [];
-  if (picture.sleeve) out.push({ d: closedCurve(positive(picture.sleeve)), fill: sleeve, line: 'hand-ink', width: line * 1.8 });
   for (const layer of picture.layers) {
     // Fingers stand beside each other, each with its own outline.
     if (layer.length === 4)
       for (const ring of layer) out.push({ d: closedCurve(positive(ring)), fill: tone, line: 'hand-ink', width: line * 1.6 });
     else out.push({ d: merged(layer), fill: tone, line: 'hand-ink', width: line * 1.8 });
   }
+  if (picture.sleeve) out.push({ d: closedCurve(positive(picture.sleeve)), fill: sleeve, line: 'hand-ink', width: line * 1.8 });
   if (full) for (const l of picture.lines) out.push({ d: openCurve(l), line: 'hand-ink', width: line * 0.7 });
   if (use.holds) {
     const s = Math.max(1.5, px * 5);

@@ -1,10 +1,15 @@
 export { poseBody, skinAt, type Body, type Bone, type BoneId, type Place } from './body.ts';
+export { bodyMap, MAP_VIEWS, regionAt, type BodyMap, type MapRegion, type MapView } from './bodyMap.ts';
 export { cameraFor, onPage, type Posture, type View } from './camera.ts';
 export { drawScene, type DrawOptions, type Overlay } from './draw.ts';
-export { detailAt, type Box, type Detail, type Drawing, type Shape, type Tone } from './shapes.ts';
-export { jointsAt, sceneBody } from './movement.ts';
 export { between, type JointKey, type Joints } from './joints.ts';
 export { MARK_WORDS } from './marks.ts';
+export { jointsAt, sceneBody } from './movement.ts';
 export { REGIONS, type RegionId } from './muscles.ts';
+export { regionsNamed } from './named.ts';
+export { drawMotion, motionScene, viewWords, type DrawnMotion, type ReadingRequest } from './reading.ts';
+export { sceneWords } from './sceneWords.ts';
 export type { HandUse, MarkUse, PropUse, Scene, Support } from './scene.ts';
+export { ENTRY_SCENES, MOTION_SCENES, type MotionScene } from './scenes/index.ts';
+export { detailAt, type Box, type Detail, type Drawing, type Shape, type Tone } from './shapes.ts';
 export { LIGHT, svgText, type Palette } from './svg.ts';

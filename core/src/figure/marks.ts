@@ -1,11 +1,12 @@
 import { skinAt, type Body, type Place } from './body.ts';
 import { onPage, type Camera } from './camera.ts';
-import type { Shape, Tone } from './shapes.ts';
+import type { Detail, Shape, Tone } from './shapes.ts';
 import { circle, openCurve, polygon, polyline } from './path.ts';
 import type { MarkUse, Scene } from './scene.ts';
 import { at, dir2, dot, less, norm2, RAD, unit2, type Pt } from './space.ts';
 
 export interface Ink {
+  readonly detail: Detail;
   /** One pixel in centimetres. */
   readonly px: number;
   readonly line: number;
@@ -103,18 +104,12 @@ function spot(camera: Camera, body: Body, place: Place): { p: Pt; n: Pt; toward:
 }
 
 /** The marks of a scene as shapes. `path` is the way of what moves, already set off from the body. */
-export function markShapes(
-  scene: Scene,
-  camera: Camera,
-  body: Body,
-  path: readonly Pt[],
-  from: Body | null,
-  ink: Ink,
-  plain: boolean,
-): Shape[] {
+export function markShapes(scene: Scene, camera: Camera, body: Body, path: readonly Pt[], from: Body | null, ink: Ink): Shape[] {
   const out: Shape[] = [];
-  const w = ink.px * (plain ? 1.7 : 2.4);
-  const unit = ink.px * (plain ? 5.4 : 8);
+  const plain = ink.detail === 'arrow' || ink.detail === 'silhouette';
+  // Bigger pictures have bigger marks, but less so than they are bigger.
+  const w = ink.px * (plain ? 1.7 : ink.detail === 'hands' ? 2.4 : 3);
+  const unit = ink.px * (plain ? 5.4 : ink.detail === 'hands' ? 8 : 11);
   const own = ink.mover === 'athlete';
   if (path.length > 1) {
     const shown = path.length > 1 ? [...path] : [];
@@ -223,17 +218,18 @@ export function markShapes(
         });
       }
       case 'points': {
-        return mark.at.flatMap((place, i): Shape[] => {
-          const { p } = spot(camera, body, place);
-          const r = mark.at.length > 1 && !plain ? unit * 0.95 : unit * 0.6;
-          const dotShape: Shape[] = [
-            { d: circle(p, r + ink.px), fill: 'ground' },
-            { d: circle(p, r), fill: 'point' },
-          ];
-          return mark.at.length > 1 && !plain
-            ? [...dotShape, { d: '', fill: 'ground', text: { at: p, said: `${i + 1}`, size: r * 1.5 } }]
-            : [...dotShape, { d: circle(p, r * 0.36), fill: 'ground' }];
-        });
+        const spots = mark.at.map((place) => spot(camera, body, place).p);
+        const apart = Math.min(...spots.slice(1).map((p, i) => norm2(less(p, spots[i]!))), Infinity);
+        // Numbers where there is room for them; dots that never lie on each other.
+        const numbered = spots.length > 1 && !plain && apart > unit * 1.5;
+        const r = Math.min(numbered ? unit * 0.95 : unit * 0.6, apart * 0.46);
+        return spots.flatMap((p, i): Shape[] => [
+          { d: circle(p, r + ink.px), fill: 'ground' },
+          { d: circle(p, r), fill: 'point' },
+          numbered
+            ? { d: '', fill: 'ground', text: { at: p, said: `${i + 1}`, size: r * 1.5 } }
+            : { d: circle(p, r * 0.36), fill: 'ground' },
+        ]);
       }
       case 'friction': {
         const { p, along } = spot(camera, body, mark.at);

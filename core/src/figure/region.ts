@@ -61,7 +61,12 @@ function clamped(camera: Camera, body: Body, region: Region, side: (place: Place
 }
 
 /** Closed outline and fibres of a region, and whether it faces the viewer. */
-export function regionOnPage(camera: Camera, body: Body, id: RegionId, other: boolean): { ring: Pt[]; fibres: Pt[][]; faces: boolean } {
+export function regionOnPage(
+  camera: Camera,
+  body: Body,
+  id: RegionId,
+  other: boolean,
+): { ring: Pt[]; fibres: Pt[][]; faces: boolean; facing: number } {
   const region: Region = REGIONS[id];
   const side = other ? mirrorPlace : (place: Place) => place;
   const { a, b } = clamped(camera, body, region, side);
@@ -74,7 +79,7 @@ export function regionOnPage(camera: Camera, body: Body, id: RegionId, other: bo
       return p[0] === q[0] ? [p[0], (p[1] + q[1]) / 2, (p[2] + q[2]) / 2] : p;
     }),
   );
-  const faces = Math.max(middle.facing, (one.facing + two.facing) / 2) > -0.12;
+  const facing = Math.max(middle.facing, (one.facing + two.facing) / 2);
   const fibres: Pt[][] = [];
   const n = Math.max(one.points.length, two.points.length);
   const sample = (points: readonly Pt[], t: number): Pt => {
@@ -90,7 +95,7 @@ export function regionOnPage(camera: Camera, body: Body, id: RegionId, other: bo
     }
     fibres.push(line);
   }
-  return { ring: [...one.points, ...[...two.points].reverse()], fibres, faces };
+  return { ring: [...one.points, ...[...two.points].reverse()], fibres, faces: facing > -0.12, facing };
 }
 
 /** A muscle shaded where it lies: solid where it faces the viewer, hatched with a broken edge where it lies under or behind. */

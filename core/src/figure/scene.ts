@@ -63,6 +63,14 @@ export type PropUse =
 /** What the body lies, sits or stands on. */
 export type Support = 'table' | 'stool' | 'floor' | 'none';
 
+/** A standing or kneeling therapist seen from the side, whose shoulder or hand is at a place of the athlete. */
+export interface Stance {
+  readonly joints: Joints;
+  readonly by: 'shoulder' | 'hand';
+  readonly at: Place;
+  readonly faces: 'left' | 'right';
+}
+
 /** A technique or a test position: angles and marks, nothing drawn by hand. */
 export interface Scene {
   readonly posture: Posture;
@@ -84,6 +92,10 @@ export interface Scene {
   readonly props?: readonly PropUse[];
   /** No arrow and no ghost for what moves: the marks say it. */
   readonly plainMove?: true;
+  /** How the therapist stands, where that matters: drawn as a ghost behind the athlete. */
+  readonly stance?: Stance;
+  /** The ghost of the set-up, but no arrow from it: something else shows the way. */
+  readonly pathless?: true;
   /** A second, small picture where depth decides. */
   readonly inset?: Scene;
   /** Parts left out of the picture. */

@@ -26,6 +26,7 @@ export type Tone =
   | 'rock'
   | 'point'
   | 'joint'
+  | 'stance'
   | 'ground'
   | 'band'
   | 'lock'

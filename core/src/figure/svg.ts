@@ -29,6 +29,7 @@ export const LIGHT: Palette = {
   rock: '#74436B',
   point: '#1E2A26',
   joint: '#1D5A4B',
+  stance: '#D9E0E2',
   ground: '#F5F0E6',
   band: '#CFDCC9',
   lock: '#24435A',

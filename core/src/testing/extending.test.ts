@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import { MOTION_FACETS, MOTIONS, poseMotion } from '../body/index.ts';
-import { doingOf, ENTRIES, entryFigure } from '../catalogue/index.ts';
+import { MOTION_FACETS, MOTIONS } from '../body/index.ts';
+import { drawMotion, drawScene } from '../figure/index.ts';
+import { doingOf, ENTRIES, entryScene } from '../catalogue/index.ts';
 import { CONDITIONS, RULES, surgeryPhase } from '../caution/index.ts';
 import { fits, METHODS } from '../method/index.ts';
 import { noReferenceBecause, referenceBands } from '../measure/index.ts';
@@ -11,7 +12,7 @@ const document = readFileSync('docs/extending.md', 'utf8');
 test.each(MOTIONS)('a motion, $id: facets, a figure over its whole range, a reference or why there is none', (motion) => {
   expect(MOTION_FACETS[motion.id]).toBeDefined();
   for (const value of [motion.fan.min, motion.rest, motion.fan.max])
-    expect(poseMotion(motion, { values: { [motion.sides[0]!]: value }, band: null }).segments.length).toBeGreaterThan(0);
+    expect(drawMotion(motion, { values: { [motion.sides[0]!]: value }, size: 96 }).shapes.length).toBeGreaterThan(0);
   const bands = referenceBands(motion.id, { birthDate: '1996-01-01', referenceSex: 'female' }, '2026-11-25');
   if (bands.length === 0)
     expect(noReferenceBecause(motion.id, { birthDate: '1996-01-01', referenceSex: 'female' }, '2026-11-25')).toBeTruthy();
@@ -19,7 +20,7 @@ test.each(MOTIONS)('a motion, $id: facets, a figure over its whole range, a refe
 
 test.each(ENTRIES)('an entry, $id: what it does to the body, a figure in a position it is done in, ways that exist', (entry) => {
   expect(doingOf(entry)).toBeDefined();
-  expect(entryFigure(entry)).toBeDefined();
+  expect(drawScene(entryScene(entry), { size: 96 }).shapes.length).toBeGreaterThan(0);
   expect(entry.ways.every((way) => METHODS.some((method) => method.id === way))).toBe(true);
 });
 

@@ -24,8 +24,8 @@ const open = defineModel<boolean>('open', { required: true });
       <dd>{{ row.motion.instruments.map((each) => INSTRUMENT_WORDS[each].toLowerCase()).join(' or ') }}, {{ row.motion.mode }}</dd>
     </dl>
     <p class="small soft">
-      Filled hand moves, open hand holds; the ring is the axis; the dotted line is what is read along. Left has a full outline, right a
-      broken one; the wedge is the reference.
+      The filled hand moves, the one with the lock holds; the ring is the axis. What is read along is a full line on the left, a broken one
+      on the right; the wedge is the reference.
     </p>
   </SheetDialog>
 </template>

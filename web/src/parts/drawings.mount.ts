@@ -1,23 +1,64 @@
+import type { DOMWrapper } from '@vue/test-utils';
+import { h } from 'vue';
 import { motionOf } from '@pace-bend/core/body';
+import { findEntry } from '@pace-bend/core/catalogue';
 import { compile, newBlock, SLOW_BREATH } from '@pace-bend/core/method';
 import { page, press, put } from '../testing/mounted.ts';
+import EntryPicture from '../shelf/EntryPicture.vue';
 import PosedFigure from './PosedFigure.vue';
 import SheetDialog from './SheetDialog.vue';
 import StairDrawing from './StairDrawing.vue';
 
-test('a figure says its motion, where it is seen from and its values; small it has no marks; beside words it says nothing', async () => {
+test('a figure says its motion, where it is seen from and its values; what is drawn grows with the size; beside words it says nothing', async () => {
   const here = await page();
   const motion = motionOf('hip-flexion');
-  const figure = await put(PosedFigure, here, { motion, values: { left: 100, right: 90 }, size: 120 });
-  expect(figure.attributes('aria-label')).toMatch(/^Hip flexion, .+, seen from .+: left 100°, right 90°$/);
-  expect(figure.findAll('.hand, .axis, .along').length).toBeGreaterThan(0);
+  const figure = await put(PosedFigure, here, { motion, values: { left: 100, right: 90 }, size: 400 });
+  expect(figure.attributes('aria-label')).toMatch(/^Hip flexion, .+, seen from the side: left 100°, right 90°$/);
+  const tones = () => new Set(figure.findAll('path').map((each) => each.attributes('data-tone')));
+  expect([...tones()]).toEqual(expect.arrayContaining(['skin', 'skin-far', 'muscle', 'hand', 'hand-hold', 'lock', 'left', 'right']));
+  expect(
+    figure
+      .findAll('text')
+      .map((each) => each.text())
+      .sort(),
+  ).toEqual(['L', 'R']);
   await figure.setProps({ size: 48 });
-  expect(figure.findAll('.hand, .axis, .along')).toEqual([]);
+  expect([tones().has('hand'), tones().has('muscle'), figure.findAll('text').length]).toEqual([false, true, 0]);
   await figure.setProps({ decorative: true });
   expect([figure.attributes('aria-label'), figure.attributes('aria-hidden')]).toEqual([undefined, 'true']);
   await figure.setProps({ short: ['left'] });
-  expect(figure.findAll('.part.left.low').length).toBeGreaterThan(0);
-  expect(figure.findAll('.part.right.low')).toEqual([]);
+  expect([tones().has('low'), tones().has('left'), tones().has('right')]).toEqual([true, false, true]);
+});
+
+test('an entry is painted with names of its own: two pictures on one page cut and hatch by their own shapes', async () => {
+  const here = await page();
+  const entry = findEntry('iliopsoas-prone')!;
+  const both = await put(
+    {
+      setup: () => () =>
+        h(
+          'div',
+          [1, 2].map(() => h(EntryPicture, { entry, size: 400 })),
+        ),
+    },
+    here,
+    {},
+  );
+  const [one, two] = both.findAll('svg.figure') as [DOMWrapper<Element>, DOMWrapper<Element>];
+  expect(one.attributes('aria-label')).toMatch(/^Iliopsoas, at the end: seen from the side; iliopsoas; a forearm holds the pelvis/);
+  const ids = [one, two].flatMap((each) => each.findAll('clipPath, pattern').map((found) => found.attributes('id')));
+  expect(new Set(ids).size).toBe(ids.length);
+  for (const each of [one, two]) {
+    const own = each.findAll('clipPath, pattern').map((found) => found.attributes('id'));
+    const used = each
+      .findAll('path')
+      .flatMap((path) => [path.attributes('clip-path'), path.attributes('fill')])
+      .flatMap((value) => /url\(#(.+)\)/.exec(value ?? '')?.[1] ?? []);
+    expect(used.length).toBeGreaterThan(0);
+    for (const id of used) expect(own).toContain(id);
+  }
+  const setUp = await put(EntryPicture, here, { entry, size: 96, share: 0 });
+  expect(setUp.attributes('aria-label')).toMatch(/^Iliopsoas, set-up:/);
 });
 
 test('the stair has a column for every cue, a pattern where the phase has one, and the prediction on top', async () => {

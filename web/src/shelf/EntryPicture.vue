@@ -1,31 +1,36 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { entryFigure, type Entry } from '@pace-bend/core/catalogue';
-import PosedFigure from '../parts/PosedFigure.vue';
+import { entryScene, type Entry } from '@pace-bend/core/catalogue';
+import { drawScene, sceneWords } from '@pace-bend/core/figure';
+import FigureDrawing from '../parts/FigureDrawing.vue';
 
-/** An entry drawn in its own position: in the set-up, or at the edge. */
-const props = withDefaults(defineProps<{ entry: Entry; moment: 'set-up' | 'end'; size: number; decorative?: boolean }>(), {
-  decorative: false,
-});
+/** An entry drawn in its own position: in the set-up, at the edge, or on the way. */
+const props = withDefaults(
+  defineProps<{
+    entry: Entry;
+    /** How far on the way from the set-up (0) to the edge (1). */
+    share?: number;
+    size: number;
+    shape?: number;
+    /** The side that is worked on, where one is. */
+    side?: 'left' | 'right';
+    decorative?: boolean;
+  }>(),
+  { share: 1, shape: 1.35, side: undefined, decorative: false },
+);
 
-const figure = computed(() => entryFigure(props.entry));
-const values = computed(() => ({ [figure.value.motion.sides[0]!]: props.moment === 'end' ? figure.value.end : figure.value.setUp }));
-const other = computed(() => (props.moment === 'end' ? figure.value.setUp : figure.value.end));
-const position = computed(() => props.entry.positions[0].replace(/ (left|right)$/, ''));
+const scene = computed(() => entryScene(props.entry));
+const drawing = computed(() =>
+  drawScene(scene.value, {
+    size: props.size,
+    shape: props.shape,
+    share: props.share,
+    ...(props.side ? { side: props.side } : {}),
+  }),
+);
+const label = computed(() => `${props.entry.name}, ${props.share < 0.5 ? 'set-up' : 'at the end'}: ${sceneWords(scene.value)}`);
 </script>
 
 <template>
-  <PosedFigure
-    :motion="figure.motion"
-    :values="values"
-    :size="size"
-    :shape="decorative ? 1.35 : 1.7"
-    :press="figure.press"
-    :coming="moment === 'set-up'"
-    :still="figure.still"
-    :hands="entry.section !== 'Home work'"
-    :beside="other"
-    :decorative="decorative"
-    :words="`${entry.name}, ${position}, ${moment === 'end' ? 'at the end' : 'set-up'}`"
-  />
+  <FigureDrawing :drawing="drawing" :size="size" :label="decorative ? undefined : label" />
 </template>

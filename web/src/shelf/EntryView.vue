@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { motionOf } from '@pace-bend/core/body';
-import { entryFigure, showsEntry } from '@pace-bend/core/catalogue';
+import { entryScene, showsEntry } from '@pace-bend/core/catalogue';
 import { fits, techniquesOf } from '@pace-bend/core/method';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
@@ -36,7 +36,7 @@ const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
 const retire = (retired: boolean) => run(() => shelf.setRetired(item.value!.id, retired));
 /** Whose direction it is: that of the athlete’s press, or of the hand. */
 const endWords = computed(() => {
-  if (entryFigure(entry.value!).still) return `The limb stays, the hand works: ${entry.value!.pressLine}`;
+  if (entryScene(entry.value!).start === undefined) return `The limb stays, the hand works: ${entry.value!.pressLine}`;
   return `At the edge. ${ways.value[0] && techniquesOf(ways.value[0]).includes('contract') ? 'They press' : 'Direction'}: ${entry.value!.pressLine}`;
 });
 const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'both move' };
@@ -58,14 +58,14 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
       <div class="grid">
         <section class="card figures" aria-label="Pictures">
           <figure>
-            <EntryPicture :entry="entry" moment="set-up" :size="170" />
+            <EntryPicture :entry="entry" :share="0" :size="300" :shape="1.35" />
             <figcaption class="small">Set-up: {{ entry.setUp }}</figcaption>
           </figure>
           <figure>
-            <EntryPicture :entry="entry" moment="end" :size="170" />
+            <EntryPicture :entry="entry" :size="300" :shape="1.35" />
             <figcaption class="small">{{ endWords }}</figcaption>
           </figure>
-          <p v-if="!showsEntry(entryFigure(entry).motion.figure, entry)" class="small soft">
+          <p v-if="!showsEntry(entryScene(entry), entry)" class="small soft">
             Drawn as its motion is measured; it is done {{ entry.positions.join(' or ') }}.
           </p>
         </section>

@@ -111,7 +111,7 @@ function clear(): void {
       <ul class="entries">
         <li v-for="entry in group.entries" :key="entry.id">
           <RouterLink :to="`/shelf/entry/${entry.id}`">
-            <EntryPicture :entry="entry" moment="end" :size="52" decorative />
+            <EntryPicture :entry="entry" :size="64" decorative />
             <span
               ><b>{{ entry.name }}</b
               ><small class="soft"

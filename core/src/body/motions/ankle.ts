@@ -21,7 +21,6 @@ export const ANKLE: readonly Motion[] = [
     fan: { min: -5, max: 35 },
     rest: -5,
     roundGain: [2, 1.2, 0.8, 0.4],
-    figure: { template: 'supine', moves: 'foot', zero: 90, turn: 1 },
   },
   {
     id: 'ankle-lunge',
@@ -41,7 +40,6 @@ export const ANKLE: readonly Motion[] = [
     fan: { min: 10, max: 55 },
     rest: 10,
     roundGain: [2, 1.2, 0.8, 0.4],
-    figure: { template: 'lunge', moves: 'shank', zero: 90, turn: -1 },
   },
   {
     id: 'ankle-deep-squat',
@@ -61,7 +59,6 @@ export const ANKLE: readonly Motion[] = [
     fan: { min: 10, max: 55 },
     rest: 10,
     roundGain: [2, 1.2, 0.8, 0.4],
-    figure: { template: 'lunge', moves: 'shank', zero: 90, turn: -1, set: { thigh: 118, trunk: 58 } },
   },
   {
     id: 'knee-to-wall',
@@ -83,7 +80,6 @@ export const ANKLE: readonly Motion[] = [
     fan: { min: 0, max: 18 },
     rest: 0,
     roundGain: [0.8, 0.5, 0.3, 0.2],
-    figure: { template: 'lunge', moves: 'shank', zero: 72, turn: -1, degPerUnit: 2 },
   },
   {
     id: 'ankle-plantar-flexion',
@@ -103,7 +99,6 @@ export const ANKLE: readonly Motion[] = [
     fan: { min: 10, max: 80 },
     rest: 10,
     roundGain: [2, 1.2, 0.8, 0.4],
-    figure: { template: 'supine', moves: 'foot', zero: 90, turn: -1 },
   },
   {
     id: 'ankle-dorsiflexion-knee-bent',
@@ -123,7 +118,6 @@ export const ANKLE: readonly Motion[] = [
     fan: { min: -5, max: 40 },
     rest: -5,
     roundGain: ROUNDS.small,
-    figure: { template: 'prone', moves: 'foot', zero: -90, turn: -1, set: { shank: 90 } },
   },
   {
     id: 'ankle-dorsiflexion-active',
@@ -143,7 +137,6 @@ export const ANKLE: readonly Motion[] = [
     fan: { min: -5, max: 35 },
     rest: -5,
     roundGain: ROUNDS.small,
-    figure: { template: 'supine', moves: 'foot', zero: 90, turn: 1 },
   },
   {
     id: 'ankle-lunge-knee-straight',
@@ -163,6 +156,5 @@ export const ANKLE: readonly Motion[] = [
     fan: { min: 10, max: 50 },
     rest: 10,
     roundGain: ROUNDS.small,
-    figure: { template: 'lunge', moves: 'shank', zero: 90, turn: -1, set: { thigh: 0 } },
   },
 ];

@@ -21,7 +21,6 @@ export const ARM: readonly Motion[] = [
     fan: { min: 90, max: 165 },
     rest: 90,
     roundGain: ROUNDS.small,
-    figure: { template: 'supine', moves: 'forearm', zero: 0, turn: 1 },
   },
   {
     id: 'elbow-extension',
@@ -41,7 +40,6 @@ export const ARM: readonly Motion[] = [
     fan: { min: -30, max: 15 },
     rest: -30,
     roundGain: ROUNDS.small,
-    figure: { template: 'supine', moves: 'forearm', zero: 0, turn: -1 },
   },
   {
     id: 'elbow-extension-arm-back',
@@ -61,7 +59,6 @@ export const ARM: readonly Motion[] = [
     fan: { min: -40, max: 15 },
     rest: -40,
     roundGain: ROUNDS.small,
-    figure: { template: 'supine', moves: 'forearm', zero: 0, turn: -1, set: { upperArm: 155 } },
   },
   {
     id: 'elbow-flexion-overhead',
@@ -81,7 +78,6 @@ export const ARM: readonly Motion[] = [
     fan: { min: 90, max: 165 },
     rest: 90,
     roundGain: ROUNDS.small,
-    figure: { template: 'supine', moves: 'forearm', zero: 0, turn: -1, set: { upperArm: 350 } },
   },
   {
     id: 'forearm-pronation',
@@ -101,7 +97,6 @@ export const ARM: readonly Motion[] = [
     fan: { min: 20, max: 105 },
     rest: 20,
     roundGain: ROUNDS.small,
-    figure: { template: 'fist', moves: 'hand', zero: 90, turn: -1 },
   },
   {
     id: 'forearm-supination',
@@ -121,6 +116,5 @@ export const ARM: readonly Motion[] = [
     fan: { min: 20, max: 110 },
     rest: 20,
     roundGain: ROUNDS.small,
-    figure: { template: 'fist', moves: 'hand', zero: 90, turn: 1 },
   },
 ];

@@ -21,7 +21,6 @@ export const FOOT: readonly Motion[] = [
     fan: { min: 0, max: 50 },
     rest: 0,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'heel', moves: 'foot', zero: -90, turn: -1 },
   },
   {
     id: 'subtalar-eversion',
@@ -41,7 +40,6 @@ export const FOOT: readonly Motion[] = [
     fan: { min: 0, max: 30 },
     rest: 0,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'heel', moves: 'foot', zero: -90, turn: 1 },
   },
   {
     id: 'forefoot-in',
@@ -61,7 +59,6 @@ export const FOOT: readonly Motion[] = [
     fan: { min: 0, max: 45 },
     rest: 0,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'forefoot', moves: 'foot', zero: 180, turn: -1 },
   },
   {
     id: 'forefoot-out',
@@ -81,7 +78,6 @@ export const FOOT: readonly Motion[] = [
     fan: { min: 0, max: 30 },
     rest: 0,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'forefoot', moves: 'foot', zero: 180, turn: 1 },
   },
   {
     id: 'arch-drop',
@@ -101,7 +97,6 @@ export const FOOT: readonly Motion[] = [
     fan: { min: 0, max: 2.5 },
     rest: 2.5,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'foot-side', moves: 'toe', zero: 0, turn: 1, degPerUnit: 10 },
   },
   {
     id: 'big-toe-extension',
@@ -121,7 +116,6 @@ export const FOOT: readonly Motion[] = [
     fan: { min: 20, max: 100 },
     rest: 20,
     roundGain: ROUNDS.small,
-    figure: { template: 'foot-side', moves: 'toe', zero: 0, turn: 1 },
   },
   {
     id: 'big-toe-extension-ankle-up',
@@ -141,7 +135,6 @@ export const FOOT: readonly Motion[] = [
     fan: { min: 10, max: 95 },
     rest: 10,
     roundGain: ROUNDS.small,
-    figure: { template: 'foot-side', moves: 'toe', zero: 0, turn: 1, set: { foot: 15 } },
   },
   {
     id: 'big-toe-extension-standing',
@@ -161,7 +154,6 @@ export const FOOT: readonly Motion[] = [
     fan: { min: 10, max: 85 },
     rest: 10,
     roundGain: ROUNDS.small,
-    figure: { template: 'foot-side', moves: 'toe', zero: 0, turn: 1 },
   },
   {
     id: 'big-toe-flexion',
@@ -181,7 +173,6 @@ export const FOOT: readonly Motion[] = [
     fan: { min: 5, max: 60 },
     rest: 5,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'foot-side', moves: 'toe', zero: 0, turn: -1 },
   },
   {
     id: 'lesser-toes-extension',
@@ -201,7 +192,6 @@ export const FOOT: readonly Motion[] = [
     fan: { min: 10, max: 85 },
     rest: 10,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'foot-side', moves: 'toe', zero: 0, turn: 1 },
   },
   {
     id: 'lesser-toes-flexion',
@@ -221,6 +211,5 @@ export const FOOT: readonly Motion[] = [
     fan: { min: 5, max: 60 },
     rest: 5,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'foot-side', moves: 'toe', zero: 0, turn: -1 },
   },
 ];

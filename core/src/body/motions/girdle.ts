@@ -21,7 +21,6 @@ export const GIRDLE: readonly Motion[] = [
     fan: { min: 0, max: 12 },
     rest: 12,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'supine', moves: 'upperArm', zero: 180, turn: 1, set: { forearm: 90 }, degPerUnit: 2 },
   },
   {
     id: 'scapula-upward-rotation',
@@ -41,7 +40,6 @@ export const GIRDLE: readonly Motion[] = [
     fan: { min: 0, max: 60 },
     rest: 0,
     roundGain: ROUNDS.small,
-    figure: { template: 'standing-behind', moves: 'girdle', zero: 90, turn: -1, set: { upperArm: 180 } },
   },
   {
     id: 'hands-behind-back-gap',
@@ -61,7 +59,6 @@ export const GIRDLE: readonly Motion[] = [
     fan: { min: -10, max: 35 },
     rest: 35,
     roundGain: ROUNDS.small,
-    figure: { template: 'standing', moves: 'upperArm', zero: 30, turn: -1, set: { forearm: 130 }, degPerUnit: 1.2 },
   },
   {
     id: 'fist-to-wall',
@@ -82,6 +79,5 @@ export const GIRDLE: readonly Motion[] = [
     fan: { min: 0, max: 30 },
     rest: 30,
     roundGain: ROUNDS.small,
-    figure: { template: 'standing', moves: 'upperArm', zero: 0, turn: -1, degPerUnit: 1.6 },
   },
 ];

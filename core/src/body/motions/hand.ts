@@ -21,7 +21,6 @@ export const HAND: readonly Motion[] = [
     fan: { min: 10, max: 100 },
     rest: 10,
     roundGain: ROUNDS.small,
-    figure: { template: 'hand', moves: 'hand', zero: 0, turn: -1 },
   },
   {
     id: 'wrist-flexion-fist',
@@ -41,7 +40,6 @@ export const HAND: readonly Motion[] = [
     fan: { min: 10, max: 100 },
     rest: 10,
     roundGain: ROUNDS.small,
-    figure: { template: 'hand', moves: 'hand', zero: 0, turn: -1, set: { fingers: -80 } },
   },
   {
     id: 'wrist-extension',
@@ -61,7 +59,6 @@ export const HAND: readonly Motion[] = [
     fan: { min: 10, max: 95 },
     rest: 10,
     roundGain: ROUNDS.small,
-    figure: { template: 'hand', moves: 'hand', zero: 0, turn: 1, set: { fingers: -40 } },
   },
   {
     id: 'wrist-extension-fingers-straight',
@@ -81,7 +78,6 @@ export const HAND: readonly Motion[] = [
     fan: { min: 10, max: 95 },
     rest: 10,
     roundGain: ROUNDS.small,
-    figure: { template: 'hand', moves: 'hand', zero: 0, turn: 1 },
   },
   {
     id: 'wrist-radial-deviation',
@@ -101,7 +97,6 @@ export const HAND: readonly Motion[] = [
     fan: { min: 0, max: 40 },
     rest: 0,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'palm', moves: 'hand', zero: 90, turn: 1 },
   },
   {
     id: 'wrist-ulnar-deviation',
@@ -121,7 +116,6 @@ export const HAND: readonly Motion[] = [
     fan: { min: 0, max: 50 },
     rest: 0,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'palm', moves: 'hand', zero: 90, turn: -1 },
   },
   {
     id: 'thumb-abduction',
@@ -141,7 +135,6 @@ export const HAND: readonly Motion[] = [
     fan: { min: 20, max: 80 },
     rest: 20,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'palm', moves: 'thumb', zero: 0, turn: 1 },
   },
   {
     id: 'thumb-flexion',
@@ -161,7 +154,6 @@ export const HAND: readonly Motion[] = [
     fan: { min: 10, max: 80 },
     rest: 10,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'hand', moves: 'fingers', zero: 0, turn: -1 },
   },
   {
     id: 'index-flexion',
@@ -181,7 +173,6 @@ export const HAND: readonly Motion[] = [
     fan: { min: 30, max: 105 },
     rest: 30,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'hand', moves: 'fingers', zero: 0, turn: -1 },
   },
   {
     id: 'index-extension',
@@ -201,6 +192,5 @@ export const HAND: readonly Motion[] = [
     fan: { min: 0, max: 70 },
     rest: 0,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'hand', moves: 'fingers', zero: 0, turn: 1 },
   },
 ];

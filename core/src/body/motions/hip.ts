@@ -21,7 +21,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 0, max: 40 },
     rest: 0,
     roundGain: [2.5, 1.5, 1, 0.5],
-    figure: { template: 'prone', moves: 'thigh', zero: 0, turn: 1 },
   },
   {
     id: 'hip-extension-knee-bent',
@@ -41,7 +40,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 0, max: 40 },
     rest: 0,
     roundGain: [3, 2, 1.2, 0.6],
-    figure: { template: 'prone', moves: 'thigh', zero: 0, turn: 1, set: { shank: 90 } },
   },
   {
     id: 'hip-flexion',
@@ -61,7 +59,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 60, max: 150 },
     rest: 60,
     roundGain: [3, 2, 1.2, 0.6],
-    figure: { template: 'supine', moves: 'thigh', zero: 0, turn: 1, set: { shank: -115 } },
   },
   {
     id: 'straight-leg-raise',
@@ -81,7 +78,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 20, max: 110 },
     rest: 20,
     roundGain: [4, 2.5, 1.5, 0.8],
-    figure: { template: 'supine', moves: 'thigh', zero: 0, turn: 1, set: { foot: 65 } },
   },
   {
     id: 'hip-internal-rotation',
@@ -101,7 +97,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 0, max: 70 },
     rest: 0,
     roundGain: [2.5, 1.5, 1, 0.5],
-    figure: { template: 'shins-up', moves: 'shank', zero: 90, turn: 1 },
   },
   {
     id: 'hip-external-rotation',
@@ -121,7 +116,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 0, max: 70 },
     rest: 0,
     roundGain: [2.5, 1.5, 1, 0.5],
-    figure: { template: 'shins-up', moves: 'shank', zero: 90, turn: -1 },
   },
   {
     id: 'hip-abduction',
@@ -141,7 +135,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 0, max: 70 },
     rest: 0,
     roundGain: [3, 2, 1.2, 0.6],
-    figure: { template: 'lying-from-above', moves: 'thigh', zero: 90, turn: 1 },
   },
   {
     id: 'hip-extension-table-end',
@@ -161,7 +154,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: -20, max: 30 },
     rest: -20,
     roundGain: ROUNDS.medium,
-    figure: { template: 'table-end', moves: 'thigh', zero: 0, turn: -1 },
   },
   {
     id: 'straight-leg-raise-ankle-up',
@@ -181,7 +173,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 20, max: 110 },
     rest: 20,
     roundGain: ROUNDS.medium,
-    figure: { template: 'supine', moves: 'thigh', zero: 0, turn: 1, set: { foot: 105 } },
   },
   {
     id: 'straight-leg-raise-active',
@@ -201,7 +192,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 20, max: 110 },
     rest: 20,
     roundGain: ROUNDS.large,
-    figure: { template: 'supine', moves: 'thigh', zero: 0, turn: 1 },
   },
   {
     id: 'hip-flexion-active',
@@ -221,7 +211,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 60, max: 150 },
     rest: 60,
     roundGain: ROUNDS.large,
-    figure: { template: 'supine', moves: 'thigh', zero: 0, turn: 1, set: { shank: -110 } },
   },
   {
     id: 'hip-adduction',
@@ -241,7 +230,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 0, max: 45 },
     rest: 0,
     roundGain: ROUNDS.medium,
-    figure: { template: 'lying-from-above', moves: 'thigh', zero: 90, turn: -1 },
   },
   {
     id: 'hip-adduction-side-straight',
@@ -261,7 +249,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: -15, max: 35 },
     rest: -15,
     roundGain: ROUNDS.medium,
-    figure: { template: 'side-lying', moves: 'thigh', zero: 0, turn: -1 },
   },
   {
     id: 'hip-adduction-side-bent',
@@ -281,7 +268,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: -15, max: 40 },
     rest: -15,
     roundGain: ROUNDS.medium,
-    figure: { template: 'side-lying', moves: 'thigh', zero: 0, turn: -1, set: { shank: 70 } },
   },
   {
     id: 'hip-internal-rotation-seated',
@@ -301,7 +287,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 0, max: 70 },
     rest: 0,
     roundGain: ROUNDS.medium,
-    figure: { template: 'shins-down', moves: 'shank', zero: -90, turn: -1 },
   },
   {
     id: 'hip-external-rotation-seated',
@@ -321,7 +306,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 0, max: 70 },
     rest: 0,
     roundGain: ROUNDS.medium,
-    figure: { template: 'shins-down', moves: 'shank', zero: -90, turn: 1 },
   },
   {
     id: 'hip-abduction-knee-bent',
@@ -341,7 +325,6 @@ export const HIP: readonly Motion[] = [
     fan: { min: 20, max: 85 },
     rest: 20,
     roundGain: ROUNDS.large,
-    figure: { template: 'knees-from-feet', moves: 'thigh', zero: 90, turn: 1 },
   },
   {
     id: 'knee-to-table',
@@ -362,6 +345,5 @@ export const HIP: readonly Motion[] = [
     fan: { min: 0, max: 40 },
     rest: 40,
     roundGain: ROUNDS.small,
-    figure: { template: 'knees-from-feet', moves: 'thigh', zero: 180, turn: 1, degPerUnit: -1.7 },
   },
 ];

@@ -21,7 +21,6 @@ export const KNEE: readonly Motion[] = [
     fan: { min: 80, max: 160 },
     rest: 80,
     roundGain: [2.5, 1.5, 1, 0.5],
-    figure: { template: 'supine', moves: 'shank', zero: 0, turn: -1, set: { thigh: 80 } },
   },
   {
     id: 'knee-extension-hip-90',
@@ -41,7 +40,6 @@ export const KNEE: readonly Motion[] = [
     fan: { min: 0, max: 60 },
     rest: 60,
     roundGain: [4, 2.5, 1.5, 0.8],
-    figure: { template: 'supine', moves: 'shank', zero: 0, turn: -1, set: { thigh: 90 } },
   },
   {
     id: 'heel-to-buttock',
@@ -62,7 +60,6 @@ export const KNEE: readonly Motion[] = [
     fan: { min: 0, max: 40 },
     rest: 40,
     roundGain: [2, 1.2, 0.8, 0.4],
-    figure: { template: 'prone', moves: 'shank', zero: 150, turn: 1, degPerUnit: -1.8 },
   },
   {
     id: 'knee-flexion-prone',
@@ -82,7 +79,6 @@ export const KNEE: readonly Motion[] = [
     fan: { min: 70, max: 160 },
     rest: 70,
     roundGain: ROUNDS.medium,
-    figure: { template: 'prone', moves: 'shank', zero: 0, turn: 1 },
   },
   {
     id: 'knee-flexion-table-end',
@@ -102,7 +98,6 @@ export const KNEE: readonly Motion[] = [
     fan: { min: 50, max: 130 },
     rest: 50,
     roundGain: ROUNDS.medium,
-    figure: { template: 'table-end', moves: 'shank', zero: 0, turn: -1 },
   },
   {
     id: 'knee-extension',
@@ -122,7 +117,6 @@ export const KNEE: readonly Motion[] = [
     fan: { min: -25, max: 15 },
     rest: -25,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'supine', moves: 'shank', zero: 0, turn: 1 },
   },
   {
     id: 'knee-extension-hip-90-passive',
@@ -142,7 +136,6 @@ export const KNEE: readonly Motion[] = [
     fan: { min: 0, max: 60 },
     rest: 60,
     roundGain: ROUNDS.leg,
-    figure: { template: 'supine', moves: 'shank', zero: 0, turn: -1, set: { thigh: 90 } },
   },
   {
     id: 'knee-extension-hip-90-ankle-up',
@@ -162,7 +155,6 @@ export const KNEE: readonly Motion[] = [
     fan: { min: 0, max: 60 },
     rest: 60,
     roundGain: ROUNDS.medium,
-    figure: { template: 'supine', moves: 'shank', zero: 0, turn: -1, set: { thigh: 90, foot: 100 } },
   },
   {
     id: 'tibial-internal-rotation',
@@ -182,7 +174,6 @@ export const KNEE: readonly Motion[] = [
     fan: { min: 0, max: 45 },
     rest: 0,
     roundGain: ROUNDS.small,
-    figure: { template: 'feet-from-above', moves: 'foot', zero: 90, turn: -1 },
   },
   {
     id: 'tibial-external-rotation',
@@ -202,6 +193,5 @@ export const KNEE: readonly Motion[] = [
     fan: { min: 0, max: 55 },
     rest: 0,
     roundGain: ROUNDS.small,
-    figure: { template: 'feet-from-above', moves: 'foot', zero: 90, turn: 1 },
   },
 ];

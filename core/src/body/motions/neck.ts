@@ -22,7 +22,6 @@ export const NECK: readonly Motion[] = [
     fan: { min: 20, max: 100 },
     rest: 20,
     roundGain: [3, 2, 1.2, 0.6],
-    figure: { template: 'head-from-above', moves: 'nose', zero: 90, turn: 1 },
   },
   {
     id: 'neck-side-bend',
@@ -43,7 +42,6 @@ export const NECK: readonly Motion[] = [
     fan: { min: 0, max: 65 },
     rest: 0,
     roundGain: [2.5, 1.5, 1, 0.5],
-    figure: { template: 'sitting-behind', moves: 'head', zero: 0, turn: 1 },
   },
   {
     id: 'neck-flexion',
@@ -63,7 +61,6 @@ export const NECK: readonly Motion[] = [
     fan: { min: 0, max: 75 },
     rest: 0,
     roundGain: ROUNDS.medium,
-    figure: { template: 'sitting', moves: 'head', zero: 0, turn: -1 },
   },
   {
     id: 'neck-extension',
@@ -83,7 +80,6 @@ export const NECK: readonly Motion[] = [
     fan: { min: 0, max: 80 },
     rest: 0,
     roundGain: ROUNDS.medium,
-    figure: { template: 'sitting', moves: 'head', zero: 0, turn: 1 },
   },
   {
     id: 'neck-rotation-supine',
@@ -104,7 +100,6 @@ export const NECK: readonly Motion[] = [
     fan: { min: 20, max: 100 },
     rest: 20,
     roundGain: ROUNDS.large,
-    figure: { template: 'head-from-above', moves: 'nose', zero: 90, turn: 1 },
   },
   {
     id: 'neck-side-bend-supine',
@@ -125,7 +120,6 @@ export const NECK: readonly Motion[] = [
     fan: { min: 0, max: 65 },
     rest: 0,
     roundGain: ROUNDS.medium,
-    figure: { template: 'lying-from-above', moves: 'head', zero: 0, turn: -1 },
   },
   {
     id: 'neck-rotation-bent',
@@ -146,7 +140,6 @@ export const NECK: readonly Motion[] = [
     fan: { min: 10, max: 60 },
     rest: 10,
     roundGain: ROUNDS.medium,
-    figure: { template: 'head-from-above', moves: 'nose', zero: 90, turn: 1 },
   },
   {
     id: 'chin-to-chest',
@@ -166,6 +159,5 @@ export const NECK: readonly Motion[] = [
     fan: { min: 0, max: 12 },
     rest: 12,
     roundGain: ROUNDS.tiny,
-    figure: { template: 'sitting', moves: 'head', zero: -50, turn: 1, degPerUnit: 4 },
   },
 ];

@@ -25,7 +25,6 @@ export const NERVE: readonly Motion[] = [
     fan: { min: 0, max: 60 },
     rest: 70,
     roundGain: ROUNDS.medium,
-    figure: { template: 'sitting', moves: 'shank', zero: 0, turn: -1, set: { trunk: 62, head: -50, foot: 100 } },
   },
   {
     id: 'slump-head-up',
@@ -45,7 +44,6 @@ export const NERVE: readonly Motion[] = [
     fan: { min: 0, max: 60 },
     rest: 70,
     roundGain: ROUNDS.medium,
-    figure: { template: 'sitting', moves: 'shank', zero: 0, turn: -1, set: { trunk: 62, head: 30, foot: 100 } },
   },
   {
     id: 'femoral-slump',
@@ -65,7 +63,6 @@ export const NERVE: readonly Motion[] = [
     fan: { min: -20, max: 35 },
     rest: -30,
     roundGain: ROUNDS.medium,
-    figure: { template: 'side-lying-above', moves: 'thigh', zero: 0, turn: -1, set: { shank: -95, head: 35 } },
   },
   {
     id: 'femoral-slump-head-up',
@@ -85,7 +82,6 @@ export const NERVE: readonly Motion[] = [
     fan: { min: -20, max: 35 },
     rest: -30,
     roundGain: ROUNDS.medium,
-    figure: { template: 'side-lying-above', moves: 'thigh', zero: 0, turn: -1, set: { shank: -95, head: -15 } },
   },
   {
     id: 'arm-nerve-line',
@@ -105,7 +101,6 @@ export const NERVE: readonly Motion[] = [
     fan: { min: 0, max: 80 },
     rest: 90,
     roundGain: ROUNDS.medium,
-    figure: { template: 'lying-from-above', moves: 'forearm', zero: 0, turn: -1, set: { upperArm: 180, hand: -30 } },
   },
   {
     id: 'arm-nerve-line-wrist-loose',
@@ -125,6 +120,5 @@ export const NERVE: readonly Motion[] = [
     fan: { min: 0, max: 80 },
     rest: 90,
     roundGain: ROUNDS.medium,
-    figure: { template: 'lying-from-above', moves: 'forearm', zero: 0, turn: -1, set: { upperArm: 180, hand: 20 } },
   },
 ];

@@ -21,7 +21,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: 90, max: 190 },
     rest: 90,
     roundGain: [4, 2.5, 1.5, 0.8],
-    figure: { template: 'supine', moves: 'upperArm', zero: 180, turn: 1 },
   },
   {
     id: 'shoulder-internal-rotation',
@@ -41,7 +40,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: 10, max: 100 },
     rest: 10,
     roundGain: [3, 2, 1.2, 0.6],
-    figure: { template: 'supine-arm-out', moves: 'forearm', zero: 90, turn: -1 },
   },
   {
     id: 'shoulder-external-rotation',
@@ -61,7 +59,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: 20, max: 120 },
     rest: 20,
     roundGain: [3, 2, 1.2, 0.6],
-    figure: { template: 'supine-arm-out', moves: 'forearm', zero: 90, turn: 1 },
   },
   {
     id: 'shoulder-flexion-back-free',
@@ -81,7 +78,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: 90, max: 190 },
     rest: 90,
     roundGain: ROUNDS.leg,
-    figure: { template: 'supine', moves: 'upperArm', zero: 180, turn: 1, set: { trunk: 184 } },
   },
   {
     id: 'shoulder-flexion-active',
@@ -101,7 +97,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: 90, max: 190 },
     rest: 90,
     roundGain: ROUNDS.large,
-    figure: { template: 'standing', moves: 'upperArm', zero: 180, turn: 1 },
   },
   {
     id: 'combined-elevation',
@@ -121,7 +116,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: -10, max: 35 },
     rest: -10,
     roundGain: ROUNDS.small,
-    figure: { template: 'prone', moves: 'upperArm', zero: 0, turn: -1 },
   },
   {
     id: 'shoulder-extension',
@@ -141,7 +135,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: 10, max: 80 },
     rest: 10,
     roundGain: ROUNDS.medium,
-    figure: { template: 'prone', moves: 'upperArm', zero: 180, turn: 1 },
   },
   {
     id: 'shoulder-abduction',
@@ -161,7 +154,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: 90, max: 190 },
     rest: 90,
     roundGain: ROUNDS.large,
-    figure: { template: 'lying-from-above', moves: 'upperArm', zero: 90, turn: 1 },
   },
   {
     id: 'shoulder-abduction-active',
@@ -181,7 +173,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: 90, max: 190 },
     rest: 90,
     roundGain: ROUNDS.large,
-    figure: { template: 'standing-behind', moves: 'upperArm', zero: -90, turn: -1 },
   },
   {
     id: 'shoulder-external-rotation-side',
@@ -201,7 +192,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: 10, max: 95 },
     rest: 10,
     roundGain: ROUNDS.medium,
-    figure: { template: 'arms-from-feet', moves: 'forearm', zero: 90, turn: 1 },
   },
   {
     id: 'shoulder-internal-rotation-lying',
@@ -222,7 +212,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: 0, max: 80 },
     rest: 0,
     roundGain: ROUNDS.medium,
-    figure: { template: 'side-lying-forearm', moves: 'forearm', zero: 90, turn: -1 },
   },
   {
     id: 'shoulder-horizontal-adduction',
@@ -242,7 +231,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: -10, max: 55 },
     rest: -10,
     roundGain: ROUNDS.medium,
-    figure: { template: 'arms-reaching', moves: 'upperArm', zero: 90, turn: -1, set: { forearm: 10 } },
   },
   {
     id: 'shoulder-horizontal-abduction',
@@ -262,7 +250,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: -10, max: 50 },
     rest: -10,
     roundGain: ROUNDS.medium,
-    figure: { template: 'arms-reaching', moves: 'upperArm', zero: 180, turn: 1, set: { forearm: -40 } },
   },
   {
     id: 'shoulder-horizontal-abduction-high',
@@ -282,7 +269,6 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: -10, max: 50 },
     rest: -10,
     roundGain: ROUNDS.medium,
-    figure: { template: 'arms-reaching', moves: 'upperArm', zero: 180, turn: 1, set: { forearm: -20 } },
   },
   {
     id: 'hand-behind-back',
@@ -302,6 +288,5 @@ export const SHOULDER: readonly Motion[] = [
     fan: { min: 5, max: 55 },
     rest: 55,
     roundGain: ROUNDS.small,
-    figure: { template: 'standing', moves: 'upperArm', zero: 200, turn: 1, set: { forearm: -150 }, degPerUnit: -0.8 },
   },
 ];

@@ -22,7 +22,6 @@ export const TRUNK: readonly Motion[] = [
     fan: { min: 10, max: 75 },
     rest: 10,
     roundGain: [3, 2, 1.2, 0.6],
-    figure: { template: 'sitting-from-above', moves: 'chest', zero: 90, turn: 1 },
   },
   {
     id: 'trunk-side-bend',
@@ -43,7 +42,6 @@ export const TRUNK: readonly Motion[] = [
     fan: { min: 0, max: 55 },
     rest: 0,
     roundGain: [2.5, 1.5, 1, 0.5],
-    figure: { template: 'standing-behind', moves: 'trunk', zero: 90, turn: 1 },
   },
   {
     id: 'fingertip-to-floor',
@@ -63,7 +61,6 @@ export const TRUNK: readonly Motion[] = [
     fan: { min: -15, max: 45 },
     rest: 45,
     roundGain: [3, 2, 1.2, 0.6],
-    figure: { template: 'standing', moves: 'trunk', zero: -38, turn: 1, degPerUnit: 1.6 },
   },
   {
     id: 'trunk-flexion',
@@ -83,7 +80,6 @@ export const TRUNK: readonly Motion[] = [
     fan: { min: 20, max: 110 },
     rest: 20,
     roundGain: ROUNDS.large,
-    figure: { template: 'standing', moves: 'trunk', zero: 90, turn: -1 },
   },
   {
     id: 'trunk-extension',
@@ -103,7 +99,6 @@ export const TRUNK: readonly Motion[] = [
     fan: { min: 0, max: 50 },
     rest: 0,
     roundGain: ROUNDS.medium,
-    figure: { template: 'standing', moves: 'trunk', zero: 90, turn: 1 },
   },
   {
     id: 'trunk-extension-prone',
@@ -123,7 +118,6 @@ export const TRUNK: readonly Motion[] = [
     fan: { min: 10, max: 70 },
     rest: 10,
     roundGain: ROUNDS.medium,
-    figure: { template: 'prone', moves: 'trunk', zero: 180, turn: -1 },
   },
   {
     id: 'trunk-rotation-lying',
@@ -144,7 +138,6 @@ export const TRUNK: readonly Motion[] = [
     fan: { min: 20, max: 100 },
     rest: 20,
     roundGain: ROUNDS.large,
-    figure: { template: 'sitting-from-above', moves: 'chest', zero: 90, turn: 1 },
   },
   {
     id: 'trunk-rotation-locked',
@@ -165,7 +158,6 @@ export const TRUNK: readonly Motion[] = [
     fan: { min: 10, max: 75 },
     rest: 5,
     roundGain: ROUNDS.medium,
-    figure: { template: 'sitting-from-above', moves: 'chest', zero: 90, turn: 1 },
   },
   {
     id: 'lumbar-rotation',
@@ -186,7 +178,6 @@ export const TRUNK: readonly Motion[] = [
     fan: { min: 20, max: 90 },
     rest: 20,
     roundGain: ROUNDS.large,
-    figure: { template: 'shins-up', moves: 'shank', zero: 90, turn: 1 },
   },
   {
     id: 'side-bend-slide',
@@ -207,7 +198,6 @@ export const TRUNK: readonly Motion[] = [
     fan: { min: 5, max: 32 },
     rest: 5,
     roundGain: ROUNDS.small,
-    figure: { template: 'standing-behind', moves: 'trunk', zero: 90, turn: 1, degPerUnit: 1.5 },
   },
   {
     id: 'sit-and-reach',
@@ -227,6 +217,5 @@ export const TRUNK: readonly Motion[] = [
     fan: { min: -30, max: 25 },
     rest: -30,
     roundGain: ROUNDS.large,
-    figure: { template: 'long-sitting', moves: 'trunk', zero: 70, turn: -1, degPerUnit: 0.9 },
   },
 ];

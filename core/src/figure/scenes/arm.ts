@@ -61,7 +61,7 @@ export const ARM: Readonly<Record<string, Scene>> = {
       ...alone,
       frame: ['forearm', 'hand', 'upperArm'],
       muscles: ['wrist-extensors'],
-      hands: [holds('cup', ['forearm', 0.72, 180], { to: 'down', arm: 12 }), works('cup', ['hand', 0.34, 180], { to: 'down', arm: 12 })],
+      hands: [holds('cup', ['forearm', 0.74, 0], { to: 'down', arm: 12 }), works('cup', ['hand', 0.34, 180], { to: 'down', arm: 12 })],
       marks: [press(['hand', 0.2, 180])],
     },
   ),

@@ -1,9 +1,17 @@
-import type { Scene } from '../scene.ts';
+import type { Scene, Stance } from '../scene.ts';
 import { holds, prone, supine, upright, works } from './make.ts';
 import { PRONE_ABOVE, SEATED, STANDING, SUPINE, SUPINE_ABOVE, twice } from './poses.ts';
 
+const STANDING_AT_FEET: Stance = {
+  joints: { tilt: 6, hip: 12, knee: 10, ...twice({ sh: 50, plane: 90, elbow: 30 }) },
+  by: 'hand',
+  at: ['shank', 0.95, 0],
+  faces: 'left',
+};
+
 export const CLOSING: Readonly<Record<string, Scene>> = {
   'shake-down': supine('side', { ...SUPINE, hip: 24, ankle: -20 }, null, {
+    stance: STANDING_AT_FEET,
     hands: [works('cup', ['shank', 0.94, 0], { to: 'up', from: 30 }), works('cup', ['shank', 0.97, 180], { to: 'up', from: 350 })],
     marks: [{ kind: 'rock', at: ['shank', 0.4, 0], deg: 100, radius: 14 }],
   }),
@@ -97,4 +105,3 @@ export const CLOSING: Readonly<Record<string, Scene>> = {
     },
   ),
 };
-void SUPINE_ABOVE;

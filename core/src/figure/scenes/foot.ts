@@ -59,11 +59,11 @@ export const FOOT: Readonly<Record<string, Scene>> = {
   }),
   'midfoot-turn': supine(
     'front',
-    { ...SUPINE_ABOVE, ankle: -46, soleIn: 16 },
+    { ...SUPINE_ABOVE, ankle: -62, soleIn: 16 },
     { soleIn: -12 },
     {
       frame: ['foot', 'shank'],
-      hands: [holds('cup', ['foot', 0.04, 150], { to: 160 }), works('grip', ['foot', 0.7, 20], { to: 200 })],
+      hands: [holds('cup', ['foot', 0.16, 140], { to: 160 }), works('grip', ['foot', 0.7, 20], { to: 200 })],
       marks: [
         { kind: 'turn', at: ['foot', 0.7, 0], from: 130, to: 230, radius: 12 },
         { kind: 'joint', at: ['foot', 0.45, 0] },
@@ -109,7 +109,7 @@ export const FOOT: Readonly<Record<string, Scene>> = {
       frame: ['foot', 'shank'],
       mover: 'both',
       muscles: ['sole'],
-      hands: [holds('knuckles', ['foot', 0.4, 180], {}), works('fingers', ['foot', 0.94, 180], {})],
+      hands: [holds('knuckles', ['foot', 0.4, 180], {}), works('fingers', ['foot', 0.7, 180], {})],
       marks: [
         {
           kind: 'points',

@@ -1,11 +1,17 @@
 import type { Joints } from '../joints.ts';
-import type { Scene } from '../scene.ts';
+import type { Scene, Stance } from '../scene.ts';
 import { holds, press, prone, sideLying, supine, works } from './make.ts';
-import { HOOK, PRONE, PRONE_ABOVE, SIDE_LYING, SUPINE, SUPINE_ABOVE, twice } from './poses.ts';
+import { PRONE, PRONE_ABOVE, SIDE_LYING, SUPINE, SUPINE_ABOVE, twice } from './poses.ts';
 
+/** Both hands at the ankle, the body leaning away. */
+const LEANING_BACK: Stance = {
+  joints: { tilt: -16, hip: 6, knee: 18, 'other.hip': 34, 'other.knee': 26, ...twice({ sh: 58, plane: 90, elbow: 4 }) },
+  by: 'hand',
+  at: ['shank', 0.94, 0],
+  faces: 'left',
+};
 const SHINS_UP: Joints = { ...twice({ knee: 90, ankle: 0 }), hipOut: 3 };
 const shins = ['pelvis', 'shank', 'foot', 'other.shank', 'other.foot'] as const;
-const lower = ['pelvis', 'thigh', 'shank', 'foot', 'other.thigh', 'waist'] as const;
 
 export const HIP: Readonly<Record<string, Scene>> = {
   'iliopsoas-prone': prone(
@@ -216,7 +222,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { ...SUPINE_ABOVE, hip: 48, hipOut: -22, knee: 70, ankle: -20 },
     { hipOut: 16, hip: 20 },
     {
-      muscles: ['groin-tendon'],
+      muscles: ['adductors', 'groin-tendon'],
       hands: [holds('fingers', ['thigh', 0.1, -36], { to: 100 }), works('grip', ['shank', 0.3, 40], { to: 110 })],
       marks: [{ kind: 'points', at: [['thigh', 0.1, -36]] }],
     },
@@ -250,6 +256,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
     ],
   }),
   'leg-pull': supine('side', { ...SUPINE, hip: 14, ankle: -20 }, null, {
+    stance: LEANING_BACK,
     hands: [works('cup', ['shank', 0.92, 0], { to: 'up', from: 20 }), works('cup', ['shank', 0.96, 180], { to: 'up', from: 10 })],
     marks: [
       { kind: 'pull', at: ['thigh', 0.8, 0] },
@@ -258,6 +265,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
   }),
   'hip-long-axis-rock': supine('side', { ...SUPINE, hip: 46, knee: 34, ankle: -10, hipOut: 10 }, null, {
     muscles: ['gluteus-maximus'],
+    stance: LEANING_BACK,
     hands: [works('cup', ['shank', 0.86, 180], { to: 'up', from: 20 }), works('cup', ['shank', 0.86, 0], { to: 'up', from: 40 })],
     marks: [
       { kind: 'pull', at: ['thigh', 0.5, 0] },
@@ -265,5 +273,3 @@ export const HIP: Readonly<Record<string, Scene>> = {
     ],
   }),
 };
-void HOOK;
-void lower;

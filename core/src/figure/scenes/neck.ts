@@ -57,7 +57,7 @@ export const NECK: Readonly<Record<string, Scene>> = {
       frame: HEAD,
       muscles: ['neck-extensors', 'splenius'],
       hands: [
-        works('forearm', ['head', 0.35, 180], { to: 'down', arm: 12 }),
+        works('cup', ['head', 0.35, 180], { to: 'down', from: 176, arm: 20 }),
         works('palm', ['upperArm', 0.02, 30], { to: 0, from: 170, arm: 20 }),
       ],
       marks: [press(['head', 0.6, 180])],
@@ -70,7 +70,10 @@ export const NECK: Readonly<Record<string, Scene>> = {
     {
       frame: HEAD,
       muscles: ['neck-extensors'],
-      hands: [works('cup', ['head', 0.2, 180], { to: 'down', arm: 14 }), works('hook', ['neck', 0.9, 150], { to: 8, from: 184, arm: 16 })],
+      hands: [
+        works('cup', ['head', 0.2, 180], { to: 'down', from: 180, arm: 16 }),
+        works('hook', ['neck', 0.9, 150], { to: 8, from: 184, arm: 16 }),
+      ],
       marks: [
         { kind: 'pull', at: ['head', 0.75, 0], deg: 184 },
         { kind: 'joint', at: ['neck', 0.4, 90] },
@@ -85,7 +88,7 @@ export const NECK: Readonly<Record<string, Scene>> = {
     {
       frame: HEAD,
       muscles: ['neck-extensors'],
-      hands: [works('forearm', ['head', 0.12, 180], { to: 'down', arm: 12 }), holds('palm', ['head', 0.78, 0], { to: 'down', arm: 14 })],
+      hands: [works('crook', ['head', 0.06, 180], { from: 172, arm: 24 }), holds('palm', ['head', 0.78, 0], { to: 'down', arm: 14 })],
       marks: [
         { kind: 'pull', at: ['head', 0.9, 20], deg: 184 },
         { kind: 'joint', at: ['neck', 0.4, 90] },
@@ -108,10 +111,10 @@ export const NECK: Readonly<Record<string, Scene>> = {
       plainMove: true,
     },
   ),
-  'skull-base-melt': supine('side', { ...SUPINE, neck: 6 }, null, {
+  'skull-base-melt': supine('side', { ...SUPINE, neck: 24, nod: -10 }, null, {
     frame: HEAD_ONLY,
     muscles: ['suboccipitals'],
-    hands: [works('fingers', ['neck', 0.92, 180], { from: 200, arm: 14 })],
+    hands: [works('fingers', ['neck', 0.92, 180], { to: 14, from: 178, arm: 16 })],
     marks: [{ kind: 'sink', at: ['head', 0.55, 0] }],
   }),
   'scalene-pin-move': supine(
@@ -168,7 +171,10 @@ export const NECK: Readonly<Record<string, Scene>> = {
       frame: HEAD,
       edge: ['chest', 0.16, 180],
       muscles: ['neck-flexors'],
-      hands: [works('cup', ['head', 0.45, 180], { to: 'down', arm: 12 }), holds('fingers', ['neck', 0.4, 180], { arm: 14 })],
+      hands: [
+        works('cup', ['head', 0.45, 180], { to: 'down', arm: 12 }),
+        holds('fingers', ['neck', 0.4, 180], { to: 34, from: 205, arm: 14 }),
+      ],
       marks: [press(['head', 0.85, 0], 70)],
     },
   ),

@@ -19,7 +19,12 @@ export const SUPINE: Joints = { ...PILLOW, ...twice(ON_BELLY), ...twice({ ankle:
 export const SUPINE_ABOVE: Joints = { ...twice(ALONG), ...twice({ hipOut: 5, ankle: -14 }) };
 /** On the back, knees bent, feet flat. */
 export const HOOK: Joints = { ...SUPINE, ...twice({ hip: 52, knee: 104, ankle: 38 }) };
-export const PRONE: Joints = { neck: -8, nod: 4, ...twice({ sh: 168, plane: 62, elbow: 8 }), ...twice({ ankle: -56 }) };
+export const PRONE: Joints = {
+  neck: -8,
+  nod: 4,
+  ...twice({ sh: 104, plane: 6, shIn: -84, elbow: 92, pron: 90 }),
+  ...twice({ ankle: -56 }),
+};
 export const PRONE_ABOVE: Joints = { ...twice(ALONG), ...twice({ hipOut: 4, ankle: -58 }) };
 export const SIDE_LYING: Joints = {
   neckSide: -6,

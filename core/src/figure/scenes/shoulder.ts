@@ -251,14 +251,14 @@ export const SHOULDER: Readonly<Record<string, Scene>> = {
   }),
   'three-breath-chest-press': supine('side', SUPINE, null, {
     frame: ['head', 'chest', 'pelvis'],
-    muscles: ['upper-ribs'],
+    muscles: ['intercostals', 'upper-ribs'],
     hands: [works('palm', ['chest', 0.3, 0], { to: 'down', from: 130 })],
     marks: [{ kind: 'sink', at: ['chest', 0.62, 0] }],
   }),
   'thoracic-spring': supine('side', SUPINE, null, {
     frame: ['head', 'chest', 'pelvis'],
     muscles: ['upper-back'],
-    hands: [works('fingers', ['chest', 0.45, 180], { from: 200, arm: 22 })],
+    hands: [works('palm', ['chest', 0.45, 180], { to: 0, from: 178, arm: 40 })],
     marks: [{ kind: 'rock', at: ['chest', 0.5, 0], deg: 90, radius: 10 }],
   }),
   'shoulder-down-glide': supine('front', { ...SUPINE_ABOVE, sh: 88, plane: 0, elbow: 40 }, null, {

@@ -1,8 +1,14 @@
-import type { Scene } from '../scene.ts';
+import type { Scene, Stance } from '../scene.ts';
 import { holds, press, prone, sideLying, supine, works } from './make.ts';
 import { PRONE, SIDE_LYING, SUPINE, SUPINE_ABOVE } from './poses.ts';
 
-const knee = ['thigh', 'shank'] as const;
+/** Their heel lies on the therapist's shoulder. */
+const SHOULDER_UNDER: Stance = {
+  joints: { tilt: 16, hip: 30, knee: 14, 'other.hip': -10, 'other.knee': 20, sh: 62, plane: 90, elbow: 30 },
+  by: 'shoulder',
+  at: ['shank', 0.95, 180],
+  faces: 'left',
+};
 const overSide = { 'other.hip': 116, 'other.knee': 124, 'other.ankle': -10 } as const;
 
 export const THIGH: Readonly<Record<string, Scene>> = {
@@ -98,8 +104,9 @@ export const THIGH: Readonly<Record<string, Scene>> = {
     { hip: 76, knee: 58 },
     {
       muscles: ['hamstrings'],
-      hands: [works('shoulder', ['shank', 0.94, 180], { to: 'up' }), works('grip', ['thigh', 0.82, 90], { to: 150, from: 330 })],
+      hands: [works('grip', ['thigh', 0.82, 90], { to: 150, from: 330 })],
       marks: [press(['shank', 0.6, 180])],
+      stance: SHOULDER_UNDER,
     },
   ),
   'hamstring-heel-on-shoulder': supine(
@@ -108,8 +115,9 @@ export const THIGH: Readonly<Record<string, Scene>> = {
     { hip: 40 },
     {
       muscles: ['hamstrings'],
-      hands: [works('shoulder', ['shank', 0.94, 180], { to: 'up' }), holds('grip', ['thigh', 0.88, 60], { to: 160, from: 340 })],
+      hands: [holds('grip', ['thigh', 0.88, 60], { to: 160, from: 340 })],
       marks: [press(['shank', 0.5, 180])],
+      stance: SHOULDER_UNDER,
     },
   ),
   'hamstring-ninety': supine(
@@ -191,4 +199,3 @@ export const THIGH: Readonly<Record<string, Scene>> = {
     ],
   }),
 };
-void knee;

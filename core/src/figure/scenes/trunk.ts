@@ -79,7 +79,7 @@ export const TRUNK: Readonly<Record<string, Scene>> = {
     {
       ...table,
       frame: ['head', 'chest', 'upperArm', 'other.upperArm', 'thigh', 'other.thigh', 'forearm', 'other.forearm'],
-      muscles: ['upper-back'],
+      muscles: ['obliques'],
       hands: [works('palm', ['chest', 0.3, 140], { to: 'up' }), works('palm', ['other.upperArm', 0.1, 20], { to: 'down' })],
       marks: [{ kind: 'turn', at: ['neck', 0, 0], from: 10, to: -70, radius: 34 }],
       inset: upright('back', { ...SEATED_FOLDED, twist: 40 }, null, {
@@ -174,7 +174,7 @@ export const TRUNK: Readonly<Record<string, Scene>> = {
   'pelvic-tilts': supine('side', HOOK, null, {
     mover: 'athlete',
     muscles: ['low-back'],
-    hands: [holds('palm', ['waist', 0.5, 180], { to: 'down', from: 200, arm: 26 })],
+    hands: [holds('palm', ['waist', 0.5, 180], { to: 'down', from: 181, arm: 30 })],
     marks: [{ kind: 'rock', at: ['pelvis', 0.5, 90], deg: 90, radius: 16 }],
   }),
   'low-back-rock': supine('side', { ...HOOK, ...twice({ hip: 104, knee: 100, ankle: -10 }) }, null, {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { formatSigned, formatValue } from '@pace-bend/core/measure';
-import { motionSideIn, type Cue } from '@pace-bend/core/method';
+import type { Cue } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import type { RunStatus } from '@pace-bend/core/table';
-import { entryFigure, figureValue } from '@pace-bend/core/catalogue';
-import PosedFigure from '../../parts/PosedFigure.vue';
+import { figureShare } from '@pace-bend/core/catalogue';
+import EntryPicture from '../../shelf/EntryPicture.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import BreathBar from './BreathBar.vue';
@@ -28,15 +28,15 @@ const { line, state, view, first, reopened, sleptMin } = props.run;
 const cue = computed(() => view.value!.cue);
 const shelf = useShelf();
 const entry = computed(() => shelf.entryOf(line.value!.blocks[cue.value.blockIndex]!.entryId));
-const figure = computed(() => entryFigure(entry.value));
-/** The limb where it should be now: on its way from this cue's start to its end. A pressure moves nothing. */
-const limb = computed(() => {
+/** How far on its way the limb should be now: from this cue's start to its end. A pressure moves nothing. */
+const way = computed(() => {
   const { startMs, endMs, from, to } = props.drawn;
-  const side = motionSideIn(line.value!.blocks[cue.value.blockIndex]!, cue.value.side);
+  if (unit.value === 'of10') return 1;
   const share = endMs > startMs ? Math.min(1, Math.max(0, (state.value.positionMs - startMs) / (endMs - startMs))) : 1;
-  const at = unit.value === 'of10' ? figure.value.end : figureValue(entry.value, from + share * (to - from));
-  return { [figure.value.motion.sides.includes(side) ? side : figure.value.motion.sides[0]!]: at };
+  // In steps that are hardly seen, so that a frame does not draw the body anew.
+  return Math.round(figureShare(entry.value, from + share * (to - from)) * 40) / 40;
 });
+const worked = computed(() => (cue.value.side === 'midline' ? undefined : cue.value.side));
 const unit = computed(() => line.value!.blocks[cue.value.blockIndex]!.unit);
 const breathWords = computed(() => ({ in: 'breathe in', out: 'breathe out', free: '' })[cue.value.breath]);
 const how = computed(() =>
@@ -120,16 +120,7 @@ const counting = computed(() => props.status === 'running' || props.status === '
     </div>
 
     <aside class="numbers">
-      <PosedFigure
-        class="posed"
-        :motion="figure.motion"
-        :values="limb"
-        :press="figure.press"
-        :still="figure.still"
-        :size="96"
-        :shape="1.9"
-        decorative
-      />
+      <EntryPicture class="posed" data-figures="dark" :entry="entry" :share="way" :side="worked" :size="200" :shape="1.35" decorative />
       <RoundSquares :round="cue.round" :rounds="cue.rounds" />
       <div class="edge">
         <span v-if="unit === 'of10'" class="lab">Pressure, as felt</span>
@@ -148,24 +139,9 @@ const counting = computed(() => props.status === 'running' || props.status === '
 </template>
 
 <style scoped>
-/* The figure on the dark table side: cream lines, the limb in the colour of the moment. */
-.posed {
-  --ink: #efe9da;
-  --paper: #16261f;
-  --ground: #0f1c18;
-  --tick: #6f8379;
-  --line: #35473f;
-  --spruce: var(--accent);
-  --spruce-soft: #21382f;
-  --slate: var(--accent);
-  --slate-soft: #21382f;
-  --sun-soft: #3d3319;
-  --sun-text: #f2c14e;
-}
-
 .stage {
   display: grid;
-  grid-template-columns: minmax(230px, 0.8fr) minmax(0, 1.7fr) 210px;
+  grid-template-columns: minmax(230px, 0.8fr) minmax(0, 1.6fr) minmax(210px, 270px);
   align-items: center;
   gap: 24px;
   padding: 0 28px;
