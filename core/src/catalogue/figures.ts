@@ -1,5 +1,5 @@
 import { motionOf, type Motion, type Position } from '../body/index.ts';
-import { ENTRY_SCENES, motionScene, regionsNamed, type Joints, type Scene } from '../figure/index.ts';
+import { ENTRY_SCENES, motionScene, regionsNamed, type Joints, type RegionId, type Scene } from '../figure/index.ts';
 import type { Entry } from './types.ts';
 
 /** Share of the way from rest to the far end of the drawn range: a little in for the set-up, short of the end for the edge. */
@@ -47,6 +47,15 @@ export function entryScene(entry: Entry): Scene {
     joints: { ...scene.joints, ...turned(motion, along(motion, END_SHARE)) },
     start: turned(motion, along(motion, SET_UP_SHARE)),
   };
+}
+
+/**
+ * The muscles on the body map that an entry works on: those it names, and those its picture shades.
+ * @example entryRegions(findEntry('hamstring-ninety')!) // → ['hamstrings']
+ */
+export function entryRegions(entry: Entry): readonly RegionId[] {
+  const shaded = (entryScene(entry).muscles ?? []).map((name) => name.replace('other.', '') as RegionId);
+  return [...new Set([...regionsNamed(entry.targets), ...shaded])];
 }
 
 /**

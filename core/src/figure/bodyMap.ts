@@ -6,7 +6,7 @@ import { REGIONS, type RegionId } from './muscles.ts';
 import { regionOnPage } from './region.ts';
 import type { Scene } from './scene.ts';
 import type { Drawing } from './shapes.ts';
-import type { Pt } from './space.ts';
+import { cross2, type Pt } from './space.ts';
 
 /** The sides a body is looked at from to point at a place on it. */
 export const MAP_VIEWS = ['front', 'back', 'right', 'left', 'sole', 'hand'] as const;
@@ -44,6 +44,8 @@ export interface MapRegion {
   readonly centre: Pt;
   readonly words: string;
   readonly deep: boolean;
+  /** Square centimetres on the page. */
+  readonly area: number;
 }
 
 export interface BodyMap {
@@ -55,8 +57,8 @@ export interface BodyMap {
 const MIDDLE: ReadonlySet<RegionId> = new Set(['abdominals', 'belly']);
 
 /**
- * The body from one side with every muscle that can be seen or felt from there, as outlines to point at: deep ones first, so that what
- * lies over them is touched first. Sides are the athlete's own.
+ * The body from one side with every muscle that can be seen or felt from there, as outlines to point at: the larger first, so that a
+ * small one lies uppermost and can be touched wherever it is. Sides are the athlete's own.
  */
 export function bodyMap(view: MapView, size: number): BodyMap {
   const scene = VIEWED[view];
@@ -81,11 +83,14 @@ export function bodyMap(view: MapView, size: number): BodyMap {
       const worked = side ?? 'right';
       const own = other ? 'left' : worked;
       const { words, deep } = { deep: false, ...REGIONS[id] } as { words: string; deep: boolean };
-      regions.push({ id, side: MIDDLE.has(id) ? null : own, d: closedCurve(points), centre, words, deep });
+      regions.push({ id, side: MIDDLE.has(id) ? null : own, d: closedCurve(points), centre, words, deep, area: areaOf(points) });
     }
   }
-  return { drawing, regions: regions.sort((a, b) => Number(b.deep) - Number(a.deep)) };
+  return { drawing, regions: regions.sort((a, b) => b.area - a.area) };
 }
+
+const areaOf = (points: readonly Pt[]): number =>
+  Math.abs(points.reduce((sum, p, i) => sum + cross2(p, points[(i + 1) % points.length]!), 0)) / 2;
 
 /**
  * The region that is meant by a point: the uppermost one it lies in, else the nearest within a reach, centimetres.

@@ -4,6 +4,7 @@ export { cameraFor, onPage, type Posture, type View } from './camera.ts';
 export { drawScene, type DrawOptions, type Overlay } from './draw.ts';
 export { between, type JointKey, type Joints } from './joints.ts';
 export { MARK_WORDS } from './marks.ts';
+export { MARK_NAMES, markSample, type MarkName } from './markSample.ts';
 export { jointsAt, sceneBody } from './movement.ts';
 export { REGIONS, type RegionId } from './muscles.ts';
 export { regionsNamed } from './named.ts';

@@ -12,8 +12,10 @@ import KitTheme from '../parts/KitTheme.vue';
 import OfflineBar from './OfflineBar.vue';
 import OutboxSheet from '../unsent/OutboxSheet.vue';
 import SideRail from './SideRail.vue';
+import { useLegend } from '../stores/legend.ts';
 import { useGlobalKeys } from '../parts/useGlobalKeys.ts';
 
+const FigureLegend = defineAsyncComponent(() => import('../parts/FigureLegend.vue'));
 const SignInForm = defineAsyncComponent(() => import('../access/SignInForm.vue'));
 
 const route = useRoute();
@@ -21,10 +23,14 @@ const router = useRouter();
 const session = useSession();
 const outbox = useOutbox();
 const keysOpen = ref(false);
+const legend = useLegend();
 const { failed } = useFailedPage();
 useGlobalKeys({
   toggleKeys: () => {
     keysOpen.value = !keysOpen.value;
+  },
+  toggleLegend: () => {
+    legend.isOpen = !legend.isOpen;
   },
 });
 
@@ -55,6 +61,7 @@ watch(
     </template>
     <OutboxSheet />
     <KeySheet v-model:open="keysOpen" />
+    <FigureLegend v-if="legend.wasOpened" v-model:open="legend.isOpen" />
     <SheetDialog
       :open="session.state === 'expired' && (!atTable || session.wantsIn)"
       title="Sign in again"

@@ -4,9 +4,12 @@ import type { MotionComparison } from '@pace-bend/core/record';
 import { INSTRUMENT_WORDS } from '../parts/words.ts';
 import PosedFigure from '../parts/PosedFigure.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
+import { hintOf } from '../parts/keys.ts';
+import { useLegend } from '../stores/legend.ts';
 
 /** The test position as large as the screen allows: where it is read, what is held, what must not follow. */
 defineProps<{ row: MotionComparison; values: Partial<Record<Side, number | null>>; short: readonly Side[] }>();
+const legend = useLegend();
 const open = defineModel<boolean>('open', { required: true });
 </script>
 
@@ -26,6 +29,9 @@ const open = defineModel<boolean>('open', { required: true });
     <p class="small soft">
       The filled hand moves, the one with the lock holds; the ring is the axis. What is read along is a full line on the left, a broken one
       on the right; the wedge is the reference.
+      <button type="button" class="link" @click="legend.isOpen = true">
+        What the marks mean <kbd>{{ hintOf('legend') }}</kbd>
+      </button>
     </p>
   </SheetDialog>
 </template>

@@ -32,7 +32,7 @@ const fillOf = (shape: Shape): string => (shape.hatch ? `url(#${id}-hatch)` : sh
     :viewBox="`${box.x} ${box.y} ${box.width} ${box.height}`"
     :role="label ? 'img' : undefined"
     :aria-label="label"
-    :aria-hidden="label ? undefined : 'true'"
+    :aria-hidden="label || $slots.default ? undefined : 'true'"
   >
     <defs v-if="cuts.length > 0 || hatched">
       <clipPath v-for="cut in cuts" :id="`${id}-${cut.name}`" :key="cut.name"><path :d="cut.d" /></clipPath>
@@ -78,6 +78,7 @@ const fillOf = (shape: Shape): string => (shape.hatch ? `url(#${id}-hatch)` : sh
         <FigureDrawing :drawing="drawing.inset.drawing" :size="size * 0.36" />
       </g>
     </template>
+    <slot />
   </svg>
 </template>
 

@@ -35,6 +35,7 @@ export const TABLE_KEYS: readonly TableKey[] = [
 export type PageAct =
   | 'find'
   | 'sheet'
+  | 'legend'
   | 'cautions'
   | 'refer'
   | 'visitEarlierLater'
@@ -64,6 +65,7 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
     rows: [
       { act: 'find', keys: ['/'], what: 'find an athlete' },
       { act: 'sheet', keys: ['?'], what: 'this sheet' },
+      { act: 'legend', keys: ['L'], what: 'what the marks in the figures mean' },
       { act: 'cautions', keys: ['C'], what: 'cautions of the open visit or athlete, in full' },
       { act: 'refer', keys: ['R'], what: 'in a visit: write the referral' },
     ],

@@ -9,7 +9,7 @@ export function isTyping(event: KeyboardEvent): boolean {
 }
 
 /** The athletes and the sheet of keys are a key away everywhere. At the table every key belongs to the run. */
-export function useGlobalKeys({ toggleKeys }: { toggleKeys: () => void }): void {
+export function useGlobalKeys({ toggleKeys, toggleLegend }: { toggleKeys: () => void; toggleLegend: () => void }): void {
   const router = useRouter();
   const route = useRoute();
   const onKey = (event: KeyboardEvent) => {
@@ -20,6 +20,9 @@ export function useGlobalKeys({ toggleKeys }: { toggleKeys: () => void }): void 
     } else if (isKey(event, 'sheet')) {
       event.preventDefault();
       toggleKeys();
+    } else if (isKey(event, 'legend')) {
+      event.preventDefault();
+      toggleLegend();
     }
   };
   onMounted(() => window.addEventListener('keydown', onKey));

@@ -3,12 +3,14 @@ import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { fits, phaseFamily, phaseKind, type Cue, type Method } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
+import type { Entry } from '@pace-bend/core/catalogue';
 import PickOne from '../parts/PickOne.vue';
 import StairDrawing from '../parts/StairDrawing.vue';
 import StairLegend from '../parts/StairLegend.vue';
 import { useShelf } from '../stores/shelf.ts';
 import { wayLine, type WayLine } from './wayLine.ts';
 import { sureWords } from './wayWords.ts';
+import EntryPicture from './EntryPicture.vue';
 import ShelfTabs from './ShelfTabs.vue';
 
 /** Any two ways of working side by side: two stairs on the same axes, times, efforts, breath, dose, ceiling, sources. */
@@ -31,6 +33,7 @@ const shared = computed(
 );
 
 interface Side extends WayLine {
+  readonly entry: Entry;
   readonly method: Method;
   readonly rows: readonly { readonly label: string; readonly value: string }[];
 }
@@ -49,6 +52,7 @@ function sideOf(method: Method): Side {
     .map(numberOf)
     .join(' and ');
   return {
+    entry,
     method,
     ...line,
     rows: [
@@ -108,7 +112,10 @@ const options = computed(() => shelf.methods.map((method) => ({ value: method.id
           :options="options"
           @change="(id) => choose(i === 0 ? 'a' : 'b', id)"
         />
-        <p class="small what">{{ side.method.what }}</p>
+        <div class="about">
+          <EntryPicture :entry="side.entry" :size="110" :shape="1.35" />
+          <p class="small what">{{ side.method.what }}</p>
+        </div>
         <div :style="{ width: `${Math.max(30, (100 * timed(side.cues)) / longestMs)}%` }">
           <StairDrawing
             :cues="side.cues"
@@ -151,6 +158,12 @@ const options = computed(() => shelf.methods.map((method) => ({ value: method.id
 </template>
 
 <style scoped>
+.about {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+}
+
 .pair {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(420px, 1fr));

@@ -15,11 +15,16 @@ const props = withDefaults(
     /** The side that is worked on, where one is. */
     side?: 'left' | 'right';
     decorative?: boolean;
+    /** Whether the athlete presses now; left out, the picture shows that they will. */
+    presses?: boolean;
   }>(),
-  { share: 1, shape: 1.35, side: undefined, decorative: false },
+  { share: 1, shape: 1.35, side: undefined, decorative: false, presses: undefined },
 );
 
-const scene = computed(() => entryScene(props.entry));
+const scene = computed(() => {
+  const whole = entryScene(props.entry);
+  return props.presses === false ? { ...whole, marks: (whole.marks ?? []).filter(({ kind }) => kind !== 'press') } : whole;
+});
 const drawing = computed(() =>
   drawScene(scene.value, {
     size: props.size,

@@ -8,12 +8,15 @@ import { fits, techniquesOf } from '@pace-bend/core/method';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import { useSession } from '../stores/session.ts';
+import { hintOf } from '../parts/keys.ts';
+import { useLegend } from '../stores/legend.ts';
 import { useShelf } from '../stores/shelf.ts';
 import EntryPicture from './EntryPicture.vue';
 import ShelfTabs from './ShelfTabs.vue';
 
 /** One entry with everything needed at the table. */
 const shelf = useShelf();
+const legend = useLegend();
 const session = useSession();
 const route = useRoute();
 const router = useRouter();
@@ -58,13 +61,18 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
       <div class="grid">
         <section class="card figures" aria-label="Pictures">
           <figure>
-            <EntryPicture :entry="entry" :share="0" :size="300" :shape="1.35" />
+            <EntryPicture :entry="entry" :share="0" :presses="false" :size="300" :shape="1.35" />
             <figcaption class="small">Set-up: {{ entry.setUp }}</figcaption>
           </figure>
           <figure>
             <EntryPicture :entry="entry" :size="300" :shape="1.35" />
             <figcaption class="small">{{ endWords }}</figcaption>
           </figure>
+          <p class="small">
+            <button type="button" class="link" @click="legend.isOpen = true">
+              What the marks mean <kbd>{{ hintOf('legend') }}</kbd>
+            </button>
+          </p>
           <p v-if="!showsEntry(entryScene(entry), entry)" class="small soft">
             Drawn as its motion is measured; it is done {{ entry.positions.join(' or ') }}.
           </p>

@@ -3,7 +3,11 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { POSITIONS, type Position } from '@pace-bend/core/body';
 import { SECTIONS, TOOLS, type Tool } from '@pace-bend/core/catalogue';
+import Button from 'ant-design-vue/es/button';
+import type { RegionId } from '@pace-bend/core/figure';
+import BodyMap from '../parts/BodyMap.vue';
 import PickOne from '../parts/PickOne.vue';
+import SheetDialog from '../parts/SheetDialog.vue';
 import EntryPicture from './EntryPicture.vue';
 import { useSession } from '../stores/session.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -20,6 +24,14 @@ const section = ref<string | null>(null);
 const position = ref<Position | null>(null);
 const tool = ref<Tool | null>(null);
 const methodId = ref<string | null>(null);
+/** Muscles pointed at on the body. */
+const regions = ref<{ id: RegionId; words: string }[]>([]);
+const pointing = ref(false);
+function point({ id, words }: { id: RegionId; words: string }): void {
+  regions.value = regions.value.some((each) => each.id === id)
+    ? regions.value.filter((each) => each.id !== id)
+    : [...regions.value, { id, words }];
+}
 onMounted(() => void shelf.load().catch(() => undefined));
 watch(text, (typed) => void router.replace({ query: typed ? { q: typed } : {} }));
 
@@ -31,6 +43,7 @@ const found = computed(() =>
     position: position.value,
     tool: tool.value,
     methodId: methodId.value,
+    regions: regions.value.map(({ id }) => id),
   }),
 );
 const groups = computed(() =>
@@ -44,13 +57,16 @@ const any = <V extends string>(label: string, values: readonly V[]) => [
   { value: '' as V, label },
   ...values.map((value) => ({ value, label: value })),
 ];
-const filtered = computed(() => section.value !== null || position.value !== null || tool.value !== null || methodId.value !== null);
+const filtered = computed(
+  () => section.value !== null || position.value !== null || tool.value !== null || methodId.value !== null || regions.value.length > 0,
+);
 function clear(): void {
   text.value = '';
   section.value = null;
   position.value = null;
   tool.value = null;
   methodId.value = null;
+  regions.value = [];
 }
 </script>
 
@@ -100,6 +116,19 @@ function clear(): void {
         @change="(value) => (methodId = value === '' ? null : value)"
       />
     </div>
+    <p class="pointed">
+      <Button @click="pointing = true">Point at the body</Button>
+      <Button v-for="region in regions" :key="region.id" :aria-label="`Leave out ${region.words}`" @click="point(region)"
+        >{{ region.words }} <span aria-hidden="true">×</span></Button
+      >
+    </p>
+    <SheetDialog v-model:open="pointing" title="Point at what you want to work on" :width="620" :top="20">
+      <BodyMap :chosen="regions.map(({ id }) => id)" @choose="point" />
+      <div class="foot">
+        <span class="soft" role="status">{{ regions.map(({ words }) => words).join(', ') || 'Nothing chosen' }}</span>
+        <Button type="primary" @click="pointing = false">Show {{ found.length }} {{ found.length === 1 ? 'entry' : 'entries' }}</Button>
+      </div>
+    </SheetDialog>
     <p v-if="found.length === 0" class="soft none" role="status">
       Nothing on the shelf is called that<template v-if="filtered"> with these filters</template>.
       <button type="button" class="link" @click="clear">Show everything</button
@@ -111,7 +140,7 @@ function clear(): void {
       <ul class="entries">
         <li v-for="entry in group.entries" :key="entry.id">
           <RouterLink :to="`/shelf/entry/${entry.id}`">
-            <EntryPicture :entry="entry" :size="64" decorative />
+            <EntryPicture :entry="entry" :size="78" :shape="1.3" decorative />
             <span
               ><b>{{ entry.name }}</b
               ><small class="soft"
@@ -140,7 +169,7 @@ h2 {
 
 .entries {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
   gap: 8px;
   margin: 0;
   padding: 0;
@@ -166,6 +195,20 @@ h2 {
 
 small {
   display: block;
+}
+
+.pointed {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 8px 0 0;
+}
+
+.foot {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
 }
 
 .none {

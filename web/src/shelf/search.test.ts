@@ -3,7 +3,7 @@ import { METHODS } from '@pace-bend/core/method';
 import { findOnShelf, shelfIndex, type ShelfFilter } from './search.ts';
 
 const index = shelfIndex(ENTRIES, METHODS);
-const NOTHING: ShelfFilter = { text: '', section: null, position: null, tool: null, methodId: null };
+const NOTHING: ShelfFilter = { text: '', section: null, position: null, tool: null, methodId: null, regions: [] };
 const found = (change: Partial<ShelfFilter>) => findOnShelf(index, ENTRIES, METHODS, { ...NOTHING, ...change }).map((entry) => entry.id);
 
 test.each([
@@ -30,4 +30,11 @@ test('nothing typed: everything, in the catalogue’s order; filters narrow it',
   expect(found({ section: 'Neck' }).length).toBe(ENTRIES.filter((entry) => entry.section === 'Neck').length);
   expect(found({ position: 'side-lying right', tool: 'forearm' })).toContain('rib-pelvis-spread');
   for (const id of found({ methodId: 'pin-lengthen' })) expect(ENTRIES.find((entry) => entry.id === id)!.ways).toContain('pin-lengthen');
+});
+
+test('muscles pointed at: an entry that works on any of them, and nothing else', () => {
+  const ids = found({ regions: ['soleus', 'levator'] });
+  expect(ids).toEqual(expect.arrayContaining(['soleus-lunge', 'soleus-prone', 'calf-pin', 'neck-diagonal-levator']));
+  expect(ids).not.toContain('hamstring-ninety');
+  expect(found({ regions: ['soleus'], section: 'Neck' })).toEqual([]);
 });

@@ -1,6 +1,7 @@
 import MiniSearch from 'minisearch';
 import { MOTION_FACETS, motionOf, REGIONS, type Position } from '@pace-bend/core/body';
-import type { Entry, Tool } from '@pace-bend/core/catalogue';
+import { entryRegions, type Entry, type Tool } from '@pace-bend/core/catalogue';
+import type { RegionId } from '@pace-bend/core/figure';
 import { fits, type Method } from '@pace-bend/core/method';
 
 export interface ShelfFilter {
@@ -9,6 +10,8 @@ export interface ShelfFilter {
   readonly position: Position | null;
   readonly tool: Tool | null;
   readonly methodId: string | null;
+  /** Muscles pointed at: an entry works on any of them. */
+  readonly regions: readonly RegionId[];
 }
 
 /** What is searched: every name an entry goes by, what it works on and where, and how it is done. */
@@ -56,6 +59,7 @@ export function findOnShelf(index: MiniSearch, entries: readonly Entry[], method
       (filter.position === null ||
         entry.positions.some((each) => each === filter.position || (each.startsWith('side') && filter.position!.startsWith('side')))) &&
       (filter.tool === null || entry.tools.some((load) => load.tool === filter.tool)) &&
-      (!method || fits(entry, method)),
+      (!method || fits(entry, method)) &&
+      (filter.regions.length === 0 || entryRegions(entry).some((id) => filter.regions.includes(id))),
   );
 }

@@ -8,7 +8,7 @@ import { waysFor } from '@pace-bend/core/session';
 import { formatNumber, formatSigned, referenceBands } from '@pace-bend/core/measure';
 import { formatDuration } from '@pace-bend/core/record';
 import { isTyping } from '../../parts/useGlobalKeys.ts';
-import PosedFigure from '../../parts/PosedFigure.vue';
+import EntryPicture from '../../shelf/EntryPicture.vue';
 import StairDrawing from '../../parts/StairDrawing.vue';
 import StairLegend from '../../parts/StairLegend.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
@@ -115,8 +115,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         @take="plan.takePlan"
       />
 
-      <section v-if="selected && entry && motion && method && axis" class="card">
+      <section v-if="selected && entry && motion && method && axis" class="card with-picture">
         <header class="block-head">
+          <EntryPicture :entry="entry" :side="selectedSide === 'midline' ? undefined : selectedSide" :size="110" class="fig picture" />
           <h2>{{ entry.name }}</h2>
           <div v-if="sidesShown.length > 1" class="tabs" role="group" aria-label="Side shown">
             <button v-for="side in sidesShown" :key="side" type="button" :aria-pressed="side === selectedSide" @click="selectedSide = side">
@@ -208,7 +209,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         </p>
         <ul class="offers">
           <li v-for="offer in offers" :key="offer.entry.id">
-            <PosedFigure :motion="offer.motion" :size="40" decorative class="fig" /><span class="offer"
+            <EntryPicture :entry="offer.entry" :size="60" decorative class="fig" /><span class="offer"
               ><b>{{ offer.entry.name }}</b> {{ ' '
               }}<span class="soft small">{{ offer.motion.name.toLowerCase() }}, {{ offer.motion.testPosition }}</span>
               <span class="small why">{{
@@ -356,6 +357,31 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
 
 .fig {
   flex: none;
+}
+
+.with-picture {
+  position: relative;
+}
+
+.with-picture .block-head {
+  min-height: 112px;
+  padding-right: 168px;
+}
+
+.picture {
+  position: absolute;
+  top: 12px;
+  right: 14px;
+}
+
+@media (max-width: 560px) {
+  .with-picture .block-head {
+    padding-right: 0;
+  }
+
+  .picture {
+    position: static;
+  }
 }
 
 .more-ways {

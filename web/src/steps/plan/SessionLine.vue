@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { BlockPlan } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import type { SessionStrip, StripItem } from '@pace-bend/core/session';
+import EntryPicture from '../../shelf/EntryPicture.vue';
 import { useShelf } from '../../stores/shelf.ts';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { cellsOf, type StripCell } from './stripCells.ts';
@@ -159,6 +160,7 @@ function onKey(event: KeyboardEvent, id: string): void {
             @click="emit('select', cell.blockId!)"
             @keydown="onKey($event, cell.blockId!)"
           >
+            <EntryPicture v-if="!tight" class="pic" :entry="shelf.entryOf(blockOf(cell)!.entryId)" :size="38" :shape="1.3" decorative />
             <span class="name">{{ shelf.entryOf(blockOf(cell)!.entryId).name }}</span>
             <span class="way">{{ shelf.methodOf(blockOf(cell)!.methodId).name.toLowerCase() }}</span>
             <span class="num times">{{ times(cell) }}</span>

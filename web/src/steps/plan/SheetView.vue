@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router';
 import { formatDuration } from '@pace-bend/core/record';
 import { sessionStrip, type StripItem } from '@pace-bend/core/session';
 import ProblemNote from '../../parts/ProblemNote.vue';
+import EntryPicture from '../../shelf/EntryPicture.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
@@ -81,10 +82,16 @@ const print = () => window.print();
               <td class="num time">{{ clock(row.item) }}</td>
               <td class="place">{{ row.first ? row.item.position : '' }}</td>
               <td v-if="row.work" class="what">
-                <b>{{ row.work.entry.name }}</b><template v-if="row.item.side !== 'midline'"
-                  >, {{ SIDE_WORDS[row.item.side!].toLowerCase() }}</template
-                >
-                {{ ' ' }}<small>{{ row.work.method.name.toLowerCase() }}, {{ row.work.rounds }}&nbsp;×</small>
+                <EntryPicture
+                  class="pic"
+                  :entry="row.work.entry"
+                  :side="row.item.side === 'midline' ? undefined : row.item.side"
+                  :size="64"
+                  :shape="1.4"
+                  decorative
+                /><b>{{ row.work.entry.name }}</b
+                ><template v-if="row.item.side !== 'midline'">, {{ SIDE_WORDS[row.item.side!].toLowerCase() }}</template> {{ ' '
+                }}<small>{{ row.work.method.name.toLowerCase() }}, {{ row.work.rounds }}&nbsp;×</small>
               </td>
               <td v-else class="what soft">
                 {{ WORDS[row.item.kind] }}<template v-if="row.item.kind === 'turn'">{{ ` to ${row.item.position}` }}</template
@@ -109,6 +116,11 @@ const print = () => window.print();
 </template>
 
 <style scoped>
+.pic {
+  float: left;
+  margin-right: 10px;
+}
+
 .end {
   margin-left: auto;
 }

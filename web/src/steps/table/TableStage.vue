@@ -10,6 +10,7 @@ import { SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import BreathBar from './BreathBar.vue';
 import RoundSquares from './RoundSquares.vue';
+import { useSlowWay } from './useSlowWay.ts';
 import type { TableHandle } from './useRun.ts';
 import { keyOf } from '../../parts/keys.ts';
 
@@ -28,8 +29,11 @@ const { line, state, view, first, reopened, sleptMin } = props.run;
 const cue = computed(() => view.value!.cue);
 const shelf = useShelf();
 const entry = computed(() => shelf.entryOf(line.value!.blocks[cue.value.blockIndex]!.entryId));
+/** While nothing counts yet, the picture goes its way slowly, unless the machine asks for stillness. */
+const shown = useSlowWay(() => props.status === 'ready');
 /** How far on its way the limb should be now: from this cue's start to its end. A pressure moves nothing. */
 const way = computed(() => {
+  if (props.status === 'ready') return shown.value;
   const { startMs, endMs, from, to } = props.drawn;
   if (unit.value === 'of10') return 1;
   const share = endMs > startMs ? Math.min(1, Math.max(0, (state.value.positionMs - startMs) / (endMs - startMs))) : 1;
@@ -120,7 +124,17 @@ const counting = computed(() => props.status === 'running' || props.status === '
     </div>
 
     <aside class="numbers">
-      <EntryPicture class="posed" data-figures="dark" :entry="entry" :share="way" :side="worked" :size="200" :shape="1.35" decorative />
+      <EntryPicture
+        class="posed"
+        data-figures="dark"
+        :entry="entry"
+        :share="way"
+        :side="worked"
+        :presses="cue.kind === 'contract'"
+        :size="200"
+        :shape="1.35"
+        decorative
+      />
       <RoundSquares :round="cue.round" :rounds="cue.rounds" />
       <div class="edge">
         <span v-if="unit === 'of10'" class="lab">Pressure, as felt</span>

@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { bodyMap, MAP_VIEWS, regionAt, type MapRegion, type MapView, type RegionId } from '@pace-bend/core/figure';
+import ChoiceRow from './ChoiceRow.vue';
+import FigureDrawing from './FigureDrawing.vue';
+
+/** The body from a side of one's choice, with its muscles to point at: by finger, by pointer, by keys. */
+const props = withDefaults(defineProps<{ chosen: readonly RegionId[]; size?: number }>(), { size: 460 });
+const emit = defineEmits<{ choose: [region: MapRegion] }>();
+
+const VIEW_WORDS: Readonly<Record<MapView, string>> = {
+  front: 'Front',
+  back: 'Back',
+  right: 'Right side',
+  left: 'Left side',
+  sole: 'Sole',
+  hand: 'Hand',
+};
+/** A finger that lands beside a muscle means the nearest one, within this many centimetres. */
+const REACH_CM = 7;
+
+const view = ref<MapView>('front');
+const map = computed(() => bodyMap(view.value, props.size));
+const pointed = ref<MapRegion | null>(null);
+const isChosen = (region: MapRegion) => props.chosen.includes(region.id);
+const nameOf = ({ words, side, deep }: MapRegion) => `${words}${side ? `, ${side}` : ''}${deep ? ', deep' : ''}`;
+
+function onTouch(event: MouseEvent): void {
+  const svg = (event.currentTarget as SVGGElement).ownerSVGElement!;
+  const inverse = svg.getScreenCTM()?.inverse();
+  if (!inverse) return;
+  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(inverse);
+  const paths = [...svg.querySelectorAll<SVGPathElement>('[data-region]')];
+  const region = regionAt(
+    map.value.regions,
+    [x, y],
+    (each) => paths[map.value.regions.indexOf(each)]?.isPointInFill(new DOMPoint(x, y)) === true,
+    REACH_CM,
+  );
+  if (region) emit('choose', region);
+}
+</script>
+
+<template>
+  <div class="map">
+    <ChoiceRow
+      label="Seen from"
+      :options="MAP_VIEWS.map((value) => ({ value, label: VIEW_WORDS[value] }))"
+      :value="view"
+      @change="(to) => to && (view = to)"
+    />
+    <FigureDrawing class="body" :drawing="map.drawing" :size="size">
+      <g class="regions" @click="onTouch">
+        <rect
+          :x="map.drawing.box.x"
+          :y="map.drawing.box.y"
+          :width="map.drawing.box.width"
+          :height="map.drawing.box.height"
+          fill="transparent"
+        />
+        <path
+          v-for="region in map.regions"
+          :key="`${region.id}/${region.side ?? ''}`"
+          :d="region.d"
+          role="button"
+          tabindex="0"
+          data-region
+          :aria-label="nameOf(region)"
+          :aria-pressed="isChosen(region)"
+          :class="{ chosen: isChosen(region), deep: region.deep }"
+          @pointerenter="pointed = region"
+          @pointerleave="pointed = null"
+          @focus="pointed = region"
+          @blur="pointed = null"
+          @keydown.enter.prevent="emit('choose', region)"
+          @keydown.space.prevent="emit('choose', region)"
+        />
+      </g>
+    </FigureDrawing>
+    <p class="soft said" aria-live="polite">{{ pointed ? nameOf(pointed) : 'Point at a muscle' }}</p>
+  </div>
+</template>
+
+<style scoped>
+.map {
+  display: grid;
+  justify-items: center;
+  gap: 8px;
+}
+
+.body {
+  height: auto;
+  max-height: 62vh;
+}
+
+path {
+  fill: var(--fig-muscle);
+  fill-opacity: 0.1;
+  stroke: var(--fig-muscle);
+  stroke-opacity: 0.5;
+  stroke-width: 0.35;
+  cursor: pointer;
+}
+
+path.deep {
+  stroke-dasharray: 1.6 1.2;
+}
+
+path:hover,
+path:focus-visible {
+  fill-opacity: 0.45;
+  outline: none;
+  stroke-opacity: 1;
+  stroke-width: 0.8;
+}
+
+path.chosen {
+  fill-opacity: 0.9;
+}
+
+.said {
+  min-height: 1.5em;
+  margin: 0;
+}
+</style>
