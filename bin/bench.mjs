@@ -19,6 +19,7 @@ const { chromium } = await import('@playwright/test');
 const { cueClock, describe } = await import('../bench/cueClock.mjs');
 const { firstView } = await import('../bench/firstView.mjs');
 const { squadStrip } = await import('../bench/squadStrip.mjs');
+const { shelfScripting } = await import('../bench/shelf.mjs');
 const browser = await chromium.launch({
   executablePath,
   args: [
@@ -109,8 +110,23 @@ function planner() {
   for (const row of whole) say(`  ${row.motions} motions read, ${row.minutes} min  median ${ms(row.median)}  p95 ${ms(row.p95)}`);
 }
 
+/** Pictures of the body, at the four sizes they are drawn at. */
+function figures() {
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/figures.ts'], {
+    cwd: root,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  if (run.status !== 0) throw new Error('The figures benchmark failed.');
+  say('\nA figure drawn, beside writing the finished drawing down as text, both warm');
+  for (const row of JSON.parse(run.stdout))
+    say(
+      `  ${row.name.padEnd(20)} ${String(row.size).padStart(3)} px  median ${ms(row.drawMs)}  p95 ${ms(row.p95Ms)}  written ${ms(row.writeMs)}  ${(row.drawMs / row.writeMs).toFixed(1).padStart(5)} ×`,
+    );
+}
+
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
-const parts = { load, stalls, fold, planner };
+const parts = { load, stalls, fold, planner, figures };
 if (only !== null) {
   if (!parts[only]) say(`There is no part “${only}”: ${Object.keys(parts).join(', ')}.`);
   else await parts[only]();
@@ -124,6 +140,7 @@ try {
   const server = startServer(root, { DATABASE_URL: database.url, PORT: String(port) });
   await server.ready;
   const bytes = await firstView(browser, `http://127.0.0.1:${port}/`);
+  const shelf = await shelfScripting(browser, `http://127.0.0.1:${port}/`);
   await server.stop();
   await database.stop();
   rmSync(work, { recursive: true, force: true });
@@ -131,6 +148,10 @@ try {
   await stalls();
   fold();
   planner();
+  figures();
+  say(
+    `\nThe shelf opened: scripting ${ms(shelf.medianMs)}, the first time ${ms(shelf.firstMs)}; ${shelf.drawn} of ${shelf.entries} pictures were in view and drawn`,
+  );
   const { strip, table } = await squadStrip(browser);
   say('\nSquad strip, 40 people × 24 motions, and the same figures in the component kit’s table');
   say('                scripting  to first paint  first time of all   elements');

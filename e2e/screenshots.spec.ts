@@ -75,10 +75,6 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   const card = page.getByRole('region', { name: 'Proposed plan' });
   await card.getByRole('button', { name: 'Propose a plan' }).click();
   await expect(card.getByRole('group', { name: 'Plans' }).getByRole('button').nth(1)).toBeVisible();
-  await card.getByRole('button', { name: 'Why' }).first().click();
-  await card.getByText(/^Left out/).click();
-  await page.mouse.move(5, 5);
-  await picture(page, 'proposal');
   await card.getByRole('button', { name: 'Take this plan' }).click();
   await page
     .getByRole('region', { name: 'Session line' })
@@ -93,9 +89,12 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await page.goto(planned.replace('/plan', '/sheet'));
   await expect(page.getByRole('table')).toBeVisible();
   await picture(page, 'sheet');
-  await page.goto('/shelf?q=hamstring');
-  await expect(page.getByRole('listitem').filter({ hasText: 'Hamstrings, straight leg' })).toBeVisible();
+  await page.goto('/shelf');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Side of the neck' }).first().locator('svg')).toBeVisible();
   await picture(page, 'shelf');
+  await page.goto('/shelf/entry/iliopsoas-prone');
+  await expect(page.getByRole('region', { name: 'Pictures' }).getByRole('img')).toHaveCount(2);
+  await picture(page, 'entry');
   await page.goto('/shelf/compare?a=cr-breath&b=cr-backoff&entry=rectus-femoris-prone');
   await expect(page.getByRole('region', { name: 'Compared' })).toBeVisible();
   await picture(page, 'compare');

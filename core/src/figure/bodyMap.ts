@@ -32,7 +32,7 @@ const VIEWED: Readonly<Record<MapView, Scene>> = {
     on: 'none',
     without: ['other arm', 'other leg'],
   },
-  sole: { posture: 'supine', view: 'feet', joints: {}, on: 'none', frame: ['foot', 'other.foot'], without: ['arm', 'other arm'] },
+  sole: { posture: 'supine', view: 'feet', joints: {}, on: 'none', frame: ['foot', 'other.foot'], without: ['body', 'arm', 'other arm'] },
   hand: { posture: 'upright', view: 'front', joints: { ...OPEN, sh: 60, 'other.sh': 60 }, on: 'none', frame: ['forearm', 'hand'] },
 };
 
@@ -72,7 +72,8 @@ export function bodyMap(view: MapView, size: number): BodyMap {
   for (const id of Object.keys(REGIONS) as RegionId[]) {
     for (const other of one || MIDDLE.has(id) ? [false] : [false, true]) {
       const { ring, facing } = regionOnPage(camera, body, id, other);
-      if (facing < 0.25) continue;
+      // The top of the foot is seen along its surface from the front, and from nowhere better.
+      if (facing < (id === 'instep' && view === 'front' ? -0.2 : 0.25)) continue;
       const points = ring.map(([x, y]): Pt => [x * flip, y]);
       const { box } = drawing;
       const centre: Pt = [

@@ -46,12 +46,6 @@ export function cameraFor(posture: Posture, view: View): Camera & { readonly fli
 
 /** Projection on the page, y down. */
 export const onPage = (camera: Camera, v: Vec): Pt => [dot(v, camera.right), -dot(v, camera.up)];
-/** A direction on the page as a direction in space. */
-export const inSpace = (camera: Camera, p: Pt): Vec => [
-  camera.right[0] * p[0] - camera.up[0] * p[1],
-  camera.right[1] * p[0] - camera.up[1] * p[1],
-  camera.right[2] * p[0] - camera.up[2] * p[1],
-];
 export const frameOnPage = (camera: Camera, frame: Frame) => ({
   l: onPage(camera, frame.l),
   u: onPage(camera, frame.u),

@@ -1,8 +1,7 @@
 import { skinAt, type Body, type BoneId } from './body.ts';
 import { cameraFor, onPage, type Camera } from './camera.ts';
 import { fineLines, shortsShapes } from './details.ts';
-import { fit, pointsIn } from './fit.ts';
-import { footPicture } from './foot.ts';
+import { fit } from './fit.ts';
 import { furniture, tableLine } from './furniture.ts';
 import { handOnPage, handShapes } from './hands.ts';
 import { markShapes, type Ink } from './marks.ts';
@@ -10,7 +9,7 @@ import { mirrored } from './mirror.ts';
 import { ghostOf, movedParts, pathOnPage, sceneBody } from './movement.ts';
 import { REGIONS, type RegionId } from './muscles.ts';
 import { bodyParts, merged } from './parts.ts';
-import { closedCurve, openCurve } from './path.ts';
+import { closedCurve, openCurve, pointsIn } from './path.ts';
 import { regionShape } from './region.ts';
 import type { Scene } from './scene.ts';
 import { detailAt, type Box, type Drawing, type Shape, type Tone } from './shapes.ts';
@@ -73,7 +72,7 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
         }
       : null;
   const near = scene.view === 'inside' ? 'other' : 'worked';
-  const parts = bodyParts(camera, body, { samples, table, plain, lateral, legs: !without.has('legs') });
+  const parts = bodyParts(camera, body, { samples, table, plain, lateral, legs: !without.has('legs'), body: !without.has('body') });
   const shownLegs = without.has('legs')
     ? []
     : (['worked', 'other'] as const).filter((side) => side === 'worked' || !without.has('other leg'));
@@ -84,7 +83,7 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
   // What the picture is about, before its scale is known.
   const ringOf = (id: BoneId): readonly Pt[] => {
     if (id === 'head') return [...parts.head.outline, ...(parts.head.hair ?? []), ...parts.head.bits.flat()];
-    if (id === 'foot' || id === 'other.foot') return footPicture(camera, body, id === 'foot' ? 'worked' : 'other').outlines.flat();
+    if (id === 'foot' || id === 'other.foot') return legs[id === 'foot' ? 'worked' : 'other'].foot.outlines.flat();
     if (id === 'hand' || id === 'other.hand') return arms[id === 'hand' ? 'worked' : 'other'].hand.flat(2);
     return skin(camera, [body.bones[id]], { samples: 4, caps: [0.4, 0.4] }).flatMap((each) => each.ring);
   };
@@ -149,10 +148,9 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
   const nearLegs = shownLegs.filter((side) => !lateral || side === near);
   group(
     [
-      ...parts.trunk.map((each) => each.ring),
-      ...parts.neck.map((each) => each.ring),
-      parts.head.outline,
-      ...parts.head.bits,
+      ...(without.has('body')
+        ? []
+        : [...parts.trunk.map((each) => each.ring), ...parts.neck.map((each) => each.ring), parts.head.outline, ...parts.head.bits]),
       ...nearLegs.flatMap((side) => legs[side].rings),
       ...beside.flatMap((side) => arms[side].rings),
     ],
@@ -165,12 +163,13 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
       for (const open of legs[side].over) shapes.push({ d: openCurve(open), line: 'ink', width: line * 2 });
       shapes.push({ d: merged(legs[side].rings), fill: 'skin' });
     }
-  shapes.push(...shortsShapes(camera, body, lateral, shownLegs.length > 0));
-  if (parts.head.hair) shapes.push({ d: closedCurve(parts.head.hair), fill: 'hair', line: 'hair', width: px * 0.5 });
+  if (!without.has('body')) shapes.push(...shortsShapes(camera, body, lateral, shownLegs.length > 0));
+  if (parts.head.hair && !without.has('body'))
+    shapes.push({ d: closedCurve(parts.head.hair), fill: 'hair', line: 'hair', width: px * 0.5 });
   if (!plain) {
-    for (const each of parts.head.lines) shapes.push({ d: openCurve(each), line: 'ink', width: line * 0.8 });
+    if (!without.has('body')) for (const each of parts.head.lines) shapes.push({ d: openCurve(each), line: 'ink', width: line * 0.8 });
     for (const side of nearLegs)
-      for (const each of footPicture(camera, body, side).lines) shapes.push({ d: openCurve(each), line: 'ink', width: line * 0.7 });
+      for (const each of legs[side].foot.lines) shapes.push({ d: openCurve(each), line: 'ink', width: line * 0.7 });
   }
   if (detail === 'all') shapes.push(...fineLines(camera, body, line * 0.7, shownLegs.length > 0));
   drawMuscles(false);

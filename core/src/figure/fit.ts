@@ -17,13 +17,3 @@ export function fit(points: readonly Pt[], shape: number, margin: number): Box {
   const r = (v: number) => Math.round(v * 10) / 10;
   return { x: r((x0 + x1 - width) / 2), y: r((y0 + y1 - height) / 2), width: r(width), height: r(height) };
 }
-
-/** The points of a path that are written absolutely. */
-export function pointsIn(d: string): Pt[] {
-  const out: Pt[] = [];
-  for (const [, rest] of d.matchAll(/[MLQ]([^A-Za-z]+)/g)) {
-    const numbers = rest!.trim().split(/\s+/).map(Number);
-    for (let i = 0; i + 1 < numbers.length; i += 2) out.push([numbers[i]!, numbers[i + 1]!]);
-  }
-  return out;
-}

@@ -1,21 +1,9 @@
 import { skinAt, type Body } from './body.ts';
 import { onPage, type Camera } from './camera.ts';
 import type { Box, Shape } from './shapes.ts';
-import { polygon } from './path.ts';
+import { circle, polygon, rect, roundRect } from './path.ts';
 import type { Scene, Support } from './scene.ts';
 import { times, plus, type Pt } from './space.ts';
-
-const rect = (x: number, y: number, w: number, h: number): string =>
-  polygon([
-    [x, y],
-    [x + w, y],
-    [x + w, y + h],
-    [x, y + h],
-  ]);
-const rounded = (x: number, y: number, w: number, h: number, r: number): string => {
-  const n = (v: number) => Math.round(v * 10) / 10;
-  return `M${n(x + r)} ${n(y)}h${n(w - 2 * r)}a${r} ${r} 0 0 1 ${r} ${r}v${n(h - 2 * r)}a${r} ${r} 0 0 1 ${-r} ${r}h${n(2 * r - w)}a${r} ${r} 0 0 1 ${-r} ${-r}v${n(2 * r - h)}a${r} ${r} 0 0 1 ${r} ${-r}Z`;
-};
 
 /** What the body lies, sits or stands on, and what lies under it. */
 export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body: Body, box: Box, px: number, on: Support): Shape[] {
@@ -31,11 +19,11 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
     // From above: the top with a seam.
     const upright = scene.posture === 'upright';
     const [x, y, w, h] = upright ? [-30, -44, 60, 66] : [-96, -36, to === null ? 206 : to + 96, 72];
-    out.push({ d: rounded(x, y, w, h, 5), fill: 'table', line: 'table-edge', width: edgeLine });
-    out.push({ d: rounded(x + 3, y + 3, w - 6, h - 6, 3), line: 'table-edge', width: edgeLine * 0.6 });
+    out.push({ d: roundRect(x, y, w, h, 5), fill: 'table', line: 'table-edge', width: edgeLine });
+    out.push({ d: roundRect(x + 3, y + 3, w - 6, h - 6, 3), line: 'table-edge', width: edgeLine * 0.6 });
     if (scene.posture !== 'upright') {
       const head = onPage(camera, plus(body.bones.neck.a, body.bones.chest.frame.u, 19));
-      out.push({ d: rounded(head[0] - 12, head[1] - 15, 24, 30, 5), fill: 'cushion', line: 'table-edge', width: edgeLine });
+      out.push({ d: roundRect(head[0] - 12, head[1] - 15, 24, 30, 5), fill: 'cushion', line: 'table-edge', width: edgeLine });
     }
   } else if (on === 'table') {
     const y = scene.posture === 'upright' ? lowestUnder(camera, body) : tableLine(scene);
@@ -47,7 +35,7 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
         : lying
           ? [from ?? -112, to ?? 122]
           : [-60, to ?? seatEnd(camera, body)];
-    out.push({ d: rounded(x0, y, x1 - x0, 4.4, 1.6), fill: 'table', line: 'table-edge', width: edgeLine });
+    out.push({ d: roundRect(x0, y, x1 - x0, 4.4, 1.6), fill: 'table', line: 'table-edge', width: edgeLine });
     out.push({ d: rect(x0 + 2, y + 4.4, x1 - x0 - 4, 1.8), fill: 'table-edge' });
     for (const x of [x0 + 10, x1 - 13]) out.push({ d: rect(x, y + 6.2, 3, Math.max(30, box.y + box.height - y)), fill: 'leg' });
     if (scene.posture === 'supine' && scene.view === 'side' && !(scene.props ?? []).length) {
@@ -55,7 +43,7 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
       const back = head[1] + 9.6;
       if (y - back > 0.8)
         out.push({
-          d: rounded(head[0] - 13, Math.max(back - 1.6, y - 9), 25, Math.min(9, y - back + 1.6), 2),
+          d: roundRect(head[0] - 13, Math.max(back - 1.6, y - 9), 25, Math.min(9, y - back + 1.6), 2),
           fill: 'cushion',
           line: 'table-edge',
           width: edgeLine,
@@ -64,7 +52,7 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
   } else if (on === 'stool') {
     const y = lowestUnder(camera, body);
     const x = onPage(camera, body.bones.pelvis.b)[0];
-    out.push({ d: rounded(x - 17, y, 34, 4, 1.6), fill: 'table', line: 'table-edge', width: edgeLine });
+    out.push({ d: roundRect(x - 17, y, 34, 4, 1.6), fill: 'table', line: 'table-edge', width: edgeLine });
     const floor = floorLine(camera, body);
     for (const leg of [x - 13, x + 10]) out.push({ d: rect(leg, y + 4, 3, floor - y - 4), fill: 'leg' });
     out.push({ d: rect(box.x, floor, box.width, Math.max(0.8, px * 1.4)), fill: 'table-edge' });
@@ -85,13 +73,13 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
     if (prop.kind === 'ball' || prop.kind === 'roll' || prop.kind === 'bolster') {
       const r = prop.kind === 'ball' ? 4 : (prop.size ?? (prop.kind === 'roll' ? 4.5 : 8));
       out.push({
-        d: Array.from({ length: 1 }, () => circleAt(p[0], p[1] + r - 0.6, r)).join(''),
+        d: circle([p[0], p[1] + r - 0.6], r),
         fill: 'cushion',
         line: 'table-edge',
         width: edgeLine,
       });
     } else if (prop.kind === 'top') {
-      out.push({ d: rounded(p[0] - 40, p[1], 74, 4, 1.4), fill: 'table', line: 'table-edge', width: edgeLine });
+      out.push({ d: roundRect(p[0] - 40, p[1], 74, 4, 1.4), fill: 'table', line: 'table-edge', width: edgeLine });
     } else if (prop.kind === 'basin') {
       out.push({
         d: polygon([
@@ -107,7 +95,7 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
     } else {
       const size = prop.size ?? 22;
       out.push({
-        d: rounded(p[0] - size / 2, p[1] - 1.4, size, prop.kind === 'cushion' ? 8 : 6, 2.6),
+        d: roundRect(p[0] - size / 2, p[1] - 1.4, size, prop.kind === 'cushion' ? 8 : 6, 2.6),
         fill: 'cushion',
         line: 'table-edge',
         width: edgeLine,
@@ -116,11 +104,6 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
   }
   return out;
 }
-
-const circleAt = (x: number, y: number, r: number): string => {
-  const n = (v: number) => Math.round(v * 50) / 50;
-  return `M${n(x - r)} ${n(y)}a${n(r)} ${n(r)} 0 1 0 ${n(2 * r)} 0a${n(r)} ${n(r)} 0 1 0 ${n(-2 * r)} 0Z`;
-};
 
 /** The lowest of the soles. */
 export function floorLine(camera: Camera, body: Body): number {

@@ -2,7 +2,7 @@ import { skinAt, type Body } from './body.ts';
 import { onPage, type Camera } from './camera.ts';
 import { placeHand, type HandPicture } from './hand.ts';
 import { merged, positive } from './parts.ts';
-import { closedCurve, openCurve } from './path.ts';
+import { closedCurve, openCurve, rect, shackle } from './path.ts';
 import type { HandUse } from './scene.ts';
 import type { Shape, Tone } from './shapes.ts';
 import { dir2, dot, dot2, RAD, unit2, type Pt } from './space.ts';
@@ -66,13 +66,8 @@ export function handShapes(picture: HandPicture, use: HandUse, line: number, px:
   if (use.holds) {
     const s = Math.max(1.5, px * 5);
     const [x, y] = picture.lock;
-    out.push({ d: `M${f(x - s)} ${f(y - s * 0.2)}h${f(2 * s)}v${f(s * 1.6)}h${f(-2 * s)}Z`, fill: 'lock' });
-    out.push({
-      d: `M${f(x - s * 0.6)} ${f(y - s * 0.2)}v${f(-s * 0.5)}a${f(s * 0.6)} ${f(s * 0.6)} 0 0 1 ${f(s * 1.2)} 0v${f(s * 0.5)}`,
-      line: 'lock',
-      width: s * 0.36,
-    });
+    out.push({ d: rect(x - s, y - s * 0.2, 2 * s, s * 1.6), fill: 'lock' });
+    out.push({ d: shackle(x, y - s * 0.2, s * 0.6, s * 0.5), line: 'lock', width: s * 0.36 });
   }
   return out;
 }
-const f = (v: number): string => `${Math.round(v * 50) / 50}`;

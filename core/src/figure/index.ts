@@ -8,6 +8,7 @@ export { MARK_NAMES, markSample, type MarkName } from './markSample.ts';
 export { jointsAt, sceneBody } from './movement.ts';
 export { REGIONS, type RegionId } from './muscles.ts';
 export { regionsNamed } from './named.ts';
+export { PATH_SCALE } from './path.ts';
 export { drawMotion, motionScene, viewWords, type DrawnMotion, type ReadingRequest } from './reading.ts';
 export { sceneWords } from './sceneWords.ts';
 export type { HandUse, MarkUse, PropUse, Scene, Support } from './scene.ts';

@@ -1,6 +1,6 @@
 import type { Body } from './body.ts';
 import { onPage, type Camera } from './camera.ts';
-import { footPicture } from './foot.ts';
+import { footPicture, type FootPicture } from './foot.ts';
 import { ownHand } from './hand.ts';
 import { headPicture } from './head.ts';
 import { closedCurve } from './path.ts';
@@ -37,6 +37,8 @@ export interface PartOptions {
   /** Seen from a side: trunk and near leg are one skin. */
   readonly lateral: boolean;
   readonly legs: boolean;
+  /** Left out, of the legs only what is below the knee is drawn. */
+  readonly body: boolean;
 }
 
 /** The parts of a posed body as a camera sees them: closed rings, and the lines that show where one lies before another. */
@@ -44,14 +46,15 @@ export function bodyParts(camera: Camera, body: Body, options: PartOptions) {
   const { samples, table, plain, lateral } = options;
   const trunkBones = [body.bones.chest, body.bones.waist, body.bones.pelvis];
   const legBones = (side: 'worked' | 'other') => LEG[side].map((id) => body.bones[id]);
-  const joined = lateral && options.legs;
+  const joined = lateral && options.legs && options.body;
   const trunk: Outline[] = skin(camera, joined ? [...trunkBones, ...legBones('worked')] : trunkBones, {
     samples,
     caps: [0.55, joined ? 0 : 0.42],
     table,
   });
-  const leg = (side: 'worked' | 'other', bare: boolean): Part => {
-    const outlines = bare ? [] : skin(camera, legBones(side), { samples, caps: [0.75, 0], table });
+  const leg = (side: 'worked' | 'other', bare: boolean): Part & { readonly foot: FootPicture } => {
+    const chain = options.body ? legBones(side) : legBones(side).slice(1);
+    const outlines = bare ? [] : skin(camera, chain, { samples, caps: [0.75, 0], table });
     const foot = footPicture(camera, body, side);
     const over = outlines.flatMap((each) =>
       each.right.length === 0
@@ -64,6 +67,7 @@ export function bodyParts(camera: Camera, body: Body, options: PartOptions) {
       rings: [...outlines.map((each) => each.ring), joint, ...foot.outlines],
       over: [...over],
       depth: depthOf(camera, body.bones[LEG[side][0]]) + depthOf(camera, body.bones[LEG[side][1]]),
+      foot,
     };
   };
   const arm = (

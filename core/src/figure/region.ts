@@ -53,7 +53,8 @@ function clamped(camera: Camera, body: Body, region: Region, side: (place: Place
     const otherDelta = ((((other[2] - toward) % 360) + 540) % 360) - 180;
     // Both beyond the same edge: nothing of it is seen; left as it is.
     if (Math.abs(delta) <= 92 || (Math.abs(otherDelta) > 92 && Math.sign(delta) === Math.sign(otherDelta))) return place;
-    return [place[0], place[1], toward + Math.sign(delta) * 90];
+    // Moved by the shorter way, so that what lies between two places is not led round the limb.
+    return [place[0], place[1], place[2] + Math.sign(delta) * 90 - delta];
   };
   const [a, b] = [region.a.map(side), region.b.map(side)];
   if (a.length !== b.length || a.some((place, i) => place[0] !== b[i]![0])) return { a, b };

@@ -99,7 +99,7 @@ export interface Scene {
   /** A second, small picture where depth decides. */
   readonly inset?: Scene;
   /** Parts left out of the picture. */
-  readonly without?: readonly ('other arm' | 'arm' | 'other leg' | 'legs')[];
+  readonly without?: readonly ('other arm' | 'arm' | 'other leg' | 'legs' | 'body')[];
   /** A bone whose far end keeps its place while the joints move: the foot on the floor. */
   readonly anchor?: BoneId;
   /** What is read while it moves, where that is not the far end of the limb: a bone's far end, and the bone about whose near end it goes. */

@@ -5,6 +5,7 @@ import { tableLine } from './furniture.ts';
 import { handOnPage } from './hands.ts';
 import { bodyParts } from './parts.ts';
 import { flipPath } from './mirror.ts';
+import { pointsIn } from './path.ts';
 import type { Pt } from './space.ts';
 
 const SCENES = ENTRIES.map((entry) => [entry.id, entryScene(entry)] as const);
@@ -13,7 +14,7 @@ const lateral = ({ view }: Scene) => view === 'side' || view === 'inside';
 function rings(scene: Scene, share = 1): (readonly Pt[])[] {
   const camera = cameraFor(scene.posture, scene.view);
   const body = sceneBody(scene, share);
-  const parts = bodyParts(camera, body, { samples: 11, table: null, plain: false, lateral: lateral(scene), legs: true });
+  const parts = bodyParts(camera, body, { samples: 11, table: null, plain: false, lateral: lateral(scene), legs: true, body: true });
   return [
     ...parts.trunk.map((each) => each.ring),
     ...parts.neck.map((each) => each.ring),
@@ -26,13 +27,7 @@ function rings(scene: Scene, share = 1): (readonly Pt[])[] {
     ]),
   ];
 }
-const points = (drawing: Drawing, keep: (shape: Shape) => boolean): Pt[] =>
-  drawing.shapes.filter(keep).flatMap(({ d }) =>
-    [...d.matchAll(/[MLQ]([^A-Za-z]+)/g)].flatMap(([, rest]) => {
-      const numbers = rest!.trim().split(/\s+/).map(Number);
-      return Array.from({ length: numbers.length / 2 }, (_, i) => [numbers[2 * i]!, numbers[2 * i + 1]!] as const);
-    }),
-  );
+const points = (drawing: Drawing, keep: (shape: Shape) => boolean): Pt[] => drawing.shapes.filter(keep).flatMap(({ d }) => pointsIn(d));
 const inside = (p: Pt, ring: readonly Pt[]): boolean => {
   let odd = false;
   for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {

@@ -118,3 +118,17 @@ export function sectionAt(id: SectionId, share: number): readonly [number, numbe
   };
   return [value(1), value(2), value(3), value(4)];
 }
+
+const TABLES = new Map<string, readonly (readonly [number, number, number, number])[]>();
+
+/**
+ * The sections at equal shares of a bone's length, from 0 to 1: they are the same in every picture, so they are reckoned once.
+ */
+export function sectionsOf(id: SectionId, samples: number): readonly (readonly [number, number, number, number])[] {
+  const key = `${id}/${samples}`;
+  const known = TABLES.get(key);
+  if (known) return known;
+  const made = Array.from({ length: samples + 1 }, (_, i) => sectionAt(id, i / samples));
+  TABLES.set(key, made);
+  return made;
+}

@@ -36,6 +36,7 @@ export type Tone =
   | 'paper';
 
 export interface Shape {
+  /** A path in whole numbers of `PATH_SCALE` to the centimetre; everything else here is in centimetres. */
   readonly d: string;
   readonly fill?: Tone;
   readonly line?: Tone;

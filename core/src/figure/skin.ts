@@ -1,5 +1,6 @@
-import { inSpace, onPage, type Camera } from './camera.ts';
+import { onPage, type Camera } from './camera.ts';
 import { reachOf, type Bone } from './body.ts';
+import { sectionsOf } from './sections.ts';
 import { at, cross2, dot, dot2, less, norm2, plus, times, unit2, type Pt } from './space.ts';
 
 /**
@@ -38,14 +39,21 @@ export function flatBone(camera: Camera, bone: Bone, samples: number): Flat {
   const size = norm2(way);
   const d = unit2(way);
   const left: Pt = [d[1], -d[0]];
+  const sections = sectionsOf(bone.section, samples);
+  const front = onPage(camera, bone.front);
+  const outer = onPage(camera, bone.outer);
+  // The direction across lies in the section's plane: what it has of front and outer is what they have of it on the page.
   const contour = (n: Pt): Pt[] => {
-    const direction = inSpace(camera, n);
+    const [cf, co] = [dot2(n, front), dot2(n, outer)];
+    const [f, o] = [cf >= 0 ? 0 : 1, co >= 0 ? 2 : 3];
     const out: Pt[] = [];
     for (let i = 0; i <= samples; i++) {
-      const share = i / samples;
-      const { front, outer } = reachOf(bone, share, direction);
-      const middle = plus(bone.a, bone.d, bone.length * share);
-      out.push(onPage(camera, plus(plus(middle, bone.front, front), bone.outer, outer)));
+      const section = sections[i]!;
+      const [rf, ro] = [section[f]!, section[o]!];
+      const reach = Math.hypot(rf * cf, ro * co) || 1e-9;
+      const [tf, to] = [(rf * rf * cf) / reach, (ro * ro * co) / reach];
+      const t = i / samples;
+      out.push([a[0] + way[0] * t + front[0] * tf + outer[0] * to, a[1] + way[1] * t + front[1] * tf + outer[1] * to]);
     }
     return out;
   };
@@ -99,9 +107,11 @@ function joinSide(chain: readonly Flat[], side: 0 | 1): { readonly points: Pt[];
       points.push(...line);
       continue;
     }
-    const found = crossing(points.slice(starts[k - 1]), line);
+    // A thigh drawn up meets the belly, further up than the bone it hangs on.
+    const back = before.bone.section === 'pelvis' ? 0 : starts[k - 1]!;
+    const found = crossing(points.slice(back), line);
     if (found) {
-      const kept = starts[k - 1]! + found.i + 1;
+      const kept = back + found.i + 1;
       points = points.slice(0, kept);
       starts.push(points.length);
       points.push(found.p, ...line.slice(found.j + 1));

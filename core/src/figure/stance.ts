@@ -9,7 +9,7 @@ import { less, type Pt } from './space.ts';
 function stanceRings({ joints, by, at, faces }: Stance, camera: Camera, athlete: Body): (readonly Pt[])[] {
   const side = cameraFor('upright', 'side');
   const body = poseBody(joints);
-  const parts = bodyParts(side, body, { samples: 8, table: null, plain: true, lateral: true, legs: true });
+  const parts = bodyParts(side, body, { samples: 8, table: null, plain: true, lateral: true, legs: true, body: true });
   const turn = ([x, y]: Pt): Pt => (faces === 'left' ? [-x, y] : [x, y]);
   const held = onPage(side, by === 'shoulder' ? body.bones.upperArm.a : body.bones.hand.a);
   const target = onPage(camera, skinAt(athlete, at).point);

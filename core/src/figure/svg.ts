@@ -1,4 +1,5 @@
-import type { Drawing, Tone } from './shapes.ts';
+import { PATH_SCALE } from './path.ts';
+import type { Box, Drawing, Tone } from './shapes.ts';
 
 /** Colours for every tone a drawing can have. */
 export type Palette = Readonly<Record<Tone, string>>;
@@ -47,6 +48,8 @@ const escape = (text: string): string => text.replace(/[&<>"]/g, (c) => ({ '&': 
  * @example svgText({ box: { x: 0, y: 0, width: 10, height: 10 }, shapes: [] }, LIGHT, 'a').startsWith('<svg') // → true
  */
 export function svgText({ box, shapes, inset }: Drawing, palette: Palette, prefix: string): string {
+  const k = PATH_SCALE;
+  const round = (value: number) => Math.round(value * k * 100) / 100;
   const cuts = new Set(shapes.flatMap((shape) => (shape.cut ? [shape.cut] : [])));
   const defs = shapes
     .filter((shape) => shape.name !== undefined && cuts.has(shape.name))
@@ -54,23 +57,24 @@ export function svgText({ box, shapes, inset }: Drawing, palette: Palette, prefi
     .join('');
   const step = box.height / 60;
   const hatch = shapes.some((shape) => shape.hatch)
-    ? `<pattern id="${prefix}-hatch" width="${step}" height="${step}" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V${step}" stroke="${palette.deep}" stroke-width="${step * 0.75}"/></pattern>`
+    ? `<pattern id="${prefix}-hatch" width="${round(step)}" height="${round(step)}" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V${round(step)}" stroke="${palette.deep}" stroke-width="${round(step * 0.75)}"/></pattern>`
     : '';
   const body = shapes
     .map((shape) => {
       if (shape.text)
-        return `<text x="${shape.text.at[0]}" y="${shape.text.at[1]}" font-size="${shape.text.size}" font-weight="700" text-anchor="middle" dominant-baseline="central" fill="${palette[shape.fill ?? 'ink']}">${escape(shape.text.said)}</text>`;
+        return `<text x="${round(shape.text.at[0])}" y="${round(shape.text.at[1])}" font-size="${round(shape.text.size)}" font-weight="700" text-anchor="middle" dominant-baseline="central" fill="${palette[shape.fill ?? 'ink']}">${escape(shape.text.said)}</text>`;
       const fill = shape.hatch ? `url(#${prefix}-hatch)` : shape.fill ? palette[shape.fill] : 'none';
       const line = shape.line
-        ? ` stroke="${palette[shape.line]}" stroke-width="${Math.round((shape.width ?? 0.5) * 1000) / 1000}" stroke-linejoin="round" stroke-linecap="${shape.dash ? 'butt' : 'round'}"${shape.fill && !shape.hatch ? ' paint-order="stroke"' : ''}`
+        ? ` stroke="${palette[shape.line]}" stroke-width="${round(shape.width ?? 0.5)}" stroke-linejoin="round" stroke-linecap="${shape.dash ? 'butt' : 'round'}"${shape.fill && !shape.hatch ? ' paint-order="stroke"' : ''}`
         : '';
-      const dash = shape.dash ? ` stroke-dasharray="${shape.dash.map((v) => Math.round(v * 100) / 100).join(' ')}"` : '';
+      const dash = shape.dash ? ` stroke-dasharray="${shape.dash.map(round).join(' ')}"` : '';
       const cut = shape.cut ? ` clip-path="url(#${prefix}-${shape.cut})"` : '';
       return `<path d="${shape.d}" fill="${fill}"${line}${dash}${cut}/>`;
     })
     .join('');
+  const place = ({ x, y, width, height }: Box) => `x="${round(x)}" y="${round(y)}" width="${round(width)}" height="${round(height)}"`;
   const second = inset
-    ? `<rect x="${inset.at.x}" y="${inset.at.y}" width="${inset.at.width}" height="${inset.at.height}" fill="${palette.paper}" stroke="${palette['table-edge']}" stroke-width="${step * 0.12}"/>${svgText(inset.drawing, palette, `${prefix}i`).replace('<svg ', `<svg x="${inset.at.x}" y="${inset.at.y}" width="${inset.at.width}" height="${inset.at.height}" `)}`
+    ? `<rect ${place(inset.at)} fill="${palette.paper}" stroke="${palette['table-edge']}" stroke-width="${round(step * 0.12)}"/>${svgText(inset.drawing, palette, `${prefix}i`).replace('<svg ', `<svg ${place(inset.at)} `)}`
     : '';
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${box.x} ${box.y} ${box.width} ${box.height}"><defs>${defs}${hatch}</defs>${body}${second}</svg>`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${[box.x, box.y, box.width, box.height].map(round).join(' ')}"><defs>${defs}${hatch}</defs>${body}${second}</svg>`;
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { bodyMap, MAP_VIEWS, regionAt, type MapRegion, type MapView, type RegionId } from '@pace-bend/core/figure';
+import { bodyMap, MAP_VIEWS, PATH_SCALE, regionAt, type MapRegion, type MapView, type RegionId } from '@pace-bend/core/figure';
 import ChoiceRow from './ChoiceRow.vue';
 import FigureDrawing from './FigureDrawing.vue';
 
@@ -33,7 +33,7 @@ function onTouch(event: MouseEvent): void {
   const paths = [...svg.querySelectorAll<SVGPathElement>('[data-region]')];
   const region = regionAt(
     map.value.regions,
-    [x, y],
+    [x / PATH_SCALE, y / PATH_SCALE],
     (each) => paths[map.value.regions.indexOf(each)]?.isPointInFill(new DOMPoint(x, y)) === true,
     REACH_CM,
   );
@@ -52,10 +52,10 @@ function onTouch(event: MouseEvent): void {
     <FigureDrawing class="body" :drawing="map.drawing" :size="size">
       <g class="regions" @click="onTouch">
         <rect
-          :x="map.drawing.box.x"
-          :y="map.drawing.box.y"
-          :width="map.drawing.box.width"
-          :height="map.drawing.box.height"
+          :x="map.drawing.box.x * PATH_SCALE"
+          :y="map.drawing.box.y * PATH_SCALE"
+          :width="map.drawing.box.width * PATH_SCALE"
+          :height="map.drawing.box.height * PATH_SCALE"
           fill="transparent"
         />
         <path
@@ -98,12 +98,12 @@ path {
   fill-opacity: 0.1;
   stroke: var(--fig-muscle);
   stroke-opacity: 0.5;
-  stroke-width: 0.35;
+  stroke-width: 7;
   cursor: pointer;
 }
 
 path.deep {
-  stroke-dasharray: 1.6 1.2;
+  stroke-dasharray: 32 24;
 }
 
 path:hover,
@@ -111,7 +111,7 @@ path:focus-visible {
   fill-opacity: 0.45;
   outline: none;
   stroke-opacity: 1;
-  stroke-width: 0.8;
+  stroke-width: 16;
 }
 
 path.chosen {

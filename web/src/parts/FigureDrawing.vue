@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
-import type { Drawing, Shape } from '@pace-bend/core/figure';
+import { PATH_SCALE, type Drawing, type Shape } from '@pace-bend/core/figure';
 
 /** Paints a drawing of the body: every shape as it stands in the list, in the theme's tones. */
 const props = defineProps<{
@@ -12,6 +12,8 @@ const props = defineProps<{
 }>();
 
 const id = useId();
+/** Centimetres as the paths count them. */
+const k = (cm: number): number => Math.round(cm * PATH_SCALE * 100) / 100;
 const box = computed(() => props.drawing.box);
 const cuts = computed(() => {
   const asked = new Set(props.drawing.shapes.flatMap((shape) => (shape.cut ? [shape.cut] : [])));
@@ -19,7 +21,8 @@ const cuts = computed(() => {
 });
 const hatched = computed(() => props.drawing.shapes.some((shape) => shape.hatch));
 /** Lines of the hatching, so wide that they are told apart at this size. */
-const step = computed(() => (box.value.height / props.size) * 5);
+const step = computed(() => k((box.value.height / props.size) * 5));
+const insetSize = computed(() => Math.round((props.size * (props.drawing.inset?.at.height ?? 1)) / box.value.height));
 const tone = (name: string): string => `var(--fig-${name})`;
 const fillOf = (shape: Shape): string => (shape.hatch ? `url(#${id}-hatch)` : shape.fill ? tone(shape.fill) : 'none');
 </script>
@@ -29,7 +32,7 @@ const fillOf = (shape: Shape): string => (shape.hatch ? `url(#${id}-hatch)` : sh
     class="figure"
     :width="Math.round((size * box.width) / box.height)"
     :height="size"
-    :viewBox="`${box.x} ${box.y} ${box.width} ${box.height}`"
+    :viewBox="[box.x, box.y, box.width, box.height].map(k).join(' ')"
     :role="label ? 'img' : undefined"
     :aria-label="label"
     :aria-hidden="label || $slots.default ? undefined : 'true'"
@@ -43,9 +46,9 @@ const fillOf = (shape: Shape): string => (shape.hatch ? `url(#${id}-hatch)` : sh
     <template v-for="(shape, i) in drawing.shapes" :key="i">
       <text
         v-if="shape.text"
-        :x="shape.text.at[0]"
-        :y="shape.text.at[1]"
-        :font-size="shape.text.size"
+        :x="k(shape.text.at[0])"
+        :y="k(shape.text.at[1])"
+        :font-size="k(shape.text.size)"
         :fill="tone(shape.fill ?? 'ink')"
         text-anchor="middle"
         dominant-baseline="central"
@@ -57,8 +60,8 @@ const fillOf = (shape: Shape): string => (shape.hatch ? `url(#${id}-hatch)` : sh
         :d="shape.d"
         :fill="fillOf(shape)"
         :stroke="shape.line ? tone(shape.line) : undefined"
-        :stroke-width="shape.line ? shape.width : undefined"
-        :stroke-dasharray="shape.dash?.join(' ')"
+        :stroke-width="shape.line ? k(shape.width ?? 0.5) : undefined"
+        :stroke-dasharray="shape.dash?.map(k).join(' ')"
         :stroke-linecap="shape.dash ? 'butt' : 'round'"
         :paint-order="shape.fill && shape.line && !shape.hatch ? 'stroke' : undefined"
         :clip-path="shape.cut ? `url(#${id}-${shape.cut})` : undefined"
@@ -68,14 +71,14 @@ const fillOf = (shape: Shape): string => (shape.hatch ? `url(#${id}-hatch)` : sh
     <template v-if="drawing.inset">
       <rect
         class="inset"
-        :x="drawing.inset.at.x"
-        :y="drawing.inset.at.y"
-        :width="drawing.inset.at.width"
-        :height="drawing.inset.at.height"
-        :stroke-width="(box.height / size) * 1.2"
+        :x="k(drawing.inset.at.x)"
+        :y="k(drawing.inset.at.y)"
+        :width="k(drawing.inset.at.width)"
+        :height="k(drawing.inset.at.height)"
+        :stroke-width="k((box.height / size) * 1.2)"
       />
-      <g :transform="`translate(${drawing.inset.at.x} ${drawing.inset.at.y}) scale(${drawing.inset.at.height / (size * 0.36)})`">
-        <FigureDrawing :drawing="drawing.inset.drawing" :size="size * 0.36" />
+      <g :transform="`translate(${k(drawing.inset.at.x)} ${k(drawing.inset.at.y)}) scale(${k(drawing.inset.at.height) / insetSize})`">
+        <FigureDrawing :drawing="drawing.inset.drawing" :size="insetSize" />
       </g>
     </template>
     <slot />

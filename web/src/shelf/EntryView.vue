@@ -188,7 +188,7 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
 <style scoped>
 .grid {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(380px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(380px, 100%), 1fr));
   gap: 16px;
 }
 

@@ -8,7 +8,7 @@ import type { RegionId } from '@pace-bend/core/figure';
 import BodyMap from '../parts/BodyMap.vue';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
-import EntryPicture from './EntryPicture.vue';
+import SeenPicture from './SeenPicture.vue';
 import { useSession } from '../stores/session.ts';
 import { useShelf } from '../stores/shelf.ts';
 import { findOnShelf, shelfIndex } from './search.ts';
@@ -140,7 +140,7 @@ function clear(): void {
       <ul class="entries">
         <li v-for="entry in group.entries" :key="entry.id">
           <RouterLink :to="`/shelf/entry/${entry.id}`">
-            <EntryPicture :entry="entry" :size="78" :shape="1.3" decorative />
+            <SeenPicture :entry="entry" :size="78" />
             <span
               ><b>{{ entry.name }}</b
               ><small class="soft"

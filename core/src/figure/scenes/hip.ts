@@ -11,6 +11,8 @@ const LEANING_BACK: Stance = {
   faces: 'left',
 };
 const SHINS_UP: Joints = { ...twice({ knee: 90, ankle: 0 }), hipOut: 3 };
+/** From the chest down: the leg fills the picture. */
+const FROM_CHEST = ['chest', 'pelvis', 'thigh', 'shank', 'foot', 'other.thigh'] as const;
 const shins = ['pelvis', 'shank', 'foot', 'other.shank', 'other.foot'] as const;
 
 export const HIP: Readonly<Record<string, Scene>> = {
@@ -44,7 +46,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
       hands: [works('grip', ['thigh', 0.98, 30], { to: 100 }), works('grip', ['shank', 0.9, 60], { to: 60 })],
       marks: [press(['shank', 0.5, 90], 0)],
       inset: supine('feet', { hip: 92, hipOut: 4, hipIn: -62, knee: 90 }, null, {
-        frame: ['pelvis', 'thigh', 'shank', 'foot'],
+        frame: FROM_CHEST,
         without: ['arm', 'other arm'],
       }),
     },
@@ -54,6 +56,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { ...SUPINE_ABOVE, hip: 62, knee: 96, hipOut: 66, ankle: 0 },
     { hipOut: 26 },
     {
+      frame: FROM_CHEST,
       muscles: ['adductors-short'],
       hands: [works('palm', ['thigh', 0.55, -60], { to: 60 }), holds('palm', ['pelvis', 0.5, -50], { to: 90 })],
       marks: [{ kind: 'sink', at: ['thigh', 0.9, -40] }],
@@ -64,6 +67,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { ...SUPINE_ABOVE, hip: 44, hipOut: 58, knee: 118, hipIn: -14, ankle: -10 },
     { hipOut: 24 },
     {
+      frame: FROM_CHEST,
       muscles: ['adductors'],
       hands: [works('palm', ['thigh', 0.9, -50], { to: 70 }), holds('palm', ['pelvis', 0.5, -56], { to: 84 })],
       marks: [
@@ -87,6 +91,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { ...SUPINE_ABOVE, hipOut: 50, 'other.hipOut': 14 },
     { hipOut: 10 },
     {
+      frame: ['chest', 'pelvis', 'thigh', 'shank', 'foot', 'other.thigh', 'other.shank'],
       muscles: ['adductors'],
       hands: [holds('palm', ['pelvis', 0.5, -50], { to: 88 }), works('leg', ['shank', 0.72, -80], { to: 60 })],
       marks: [press(['shank', 0.2, -60])],
@@ -97,6 +102,12 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { ...SUPINE_ABOVE, hipOut: -30, hip: 16 },
     { hipOut: 4, hip: 4 },
     {
+      frame: FROM_CHEST,
+      inset: supine('side', SUPINE, null, {
+        frame: ['pelvis', 'thigh', 'shank'],
+        without: ['arm', 'other arm', 'other leg'],
+        muscles: ['tensor'],
+      }),
       muscles: ['tensor'],
       hands: [works('grip', ['shank', 0.92, 40], { to: 110 }), holds('palm', ['pelvis', 0.4, 50], { to: 90 })],
       marks: [press(['shank', 0.5, 60])],
@@ -107,6 +118,12 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { ...SUPINE_ABOVE, hip: 74, hipOut: -40, hipIn: 0, knee: 96, ankle: -10 },
     { hipOut: 6 },
     {
+      frame: FROM_CHEST,
+      inset: prone('back', { hipOut: 4, 'other.hipOut': 4 }, null, {
+        frame: ['pelvis', 'thigh', 'other.thigh'],
+        without: ['arm', 'other arm'],
+        muscles: ['gluteus-medius'],
+      }),
       muscles: ['gluteus-medius', 'piriformis'],
       hands: [works('palm', ['thigh', 0.88, 60], { to: 100 }), holds('palm', ['upperArm', 0.08, 10], { to: 190, from: 10 })],
       marks: [press(['thigh', 0.6, 70])],
@@ -135,6 +152,12 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { hipOut: 14 },
     {
       mover: 'athlete',
+      frame: FROM_CHEST,
+      inset: prone('back', { hipOut: 4, 'other.hipOut': 4 }, null, {
+        frame: ['pelvis', 'thigh', 'other.thigh'],
+        without: ['arm', 'other arm'],
+        muscles: ['piriformis'],
+      }),
       muscles: ['piriformis'],
       hands: [works('palm', ['thigh', 0.9, 60], { to: 100 }), holds('palm', ['pelvis', 0.3, 60], { to: 80 })],
     },
@@ -181,6 +204,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
     },
   ),
   'psoas-sink': supine('side', { ...SUPINE, ...twice({ sh: 8, plane: -20, shIn: 0, elbow: 10 }), hip: 26, knee: 30 }, null, {
+    frame: ['chest', 'pelvis', 'thigh', 'shank'],
     muscles: ['psoas'],
     hands: [works('fingers', ['waist', 0.9, 0], {}), works('fingers', ['waist', 0.5, 0], { to: 'up' })],
     marks: [{ kind: 'sink', at: ['pelvis', 0.45, 0] }, press(['thigh', 0.7, 0], 110)],
@@ -190,18 +214,20 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { ...SUPINE, ...twice({ sh: 8, plane: -20, shIn: 0, elbow: 10 }), hip: 4, knee: 6 },
     { hip: 62, knee: 76 },
     {
+      frame: ['chest', 'pelvis', 'thigh', 'shank'],
       muscles: ['iliacus'],
       hands: [holds('fingers', ['pelvis', 0.25, 10], {}), works('cup', ['thigh', 0.9, 180], { to: 'up' })],
       marks: [press(['thigh', 0.6, 0], 110)],
     },
   ),
   'iliacus-side-lying': sideLying('front', { ...SIDE_LYING, ...twice({ hip: 58, knee: 70 }), sh: 100, plane: 60 }, null, {
-    frame: ['chest', 'pelvis', 'thigh', 'shank'],
+    frame: ['waist', 'pelvis', 'thigh'],
     muscles: ['iliacus'],
     hands: [works('hook', ['pelvis', 0.3, 62], { to: -60, from: 130 }), holds('palm', ['pelvis', 0.4, 92], { to: 'down' })],
     marks: [{ kind: 'points', at: [['pelvis', 0.4, 50]] }],
   }),
   'groin-attachment-shake': supine('front', { ...SUPINE_ABOVE, hip: 40, hipOut: 34, knee: 66, ankle: -20 }, null, {
+    frame: FROM_CHEST,
     muscles: ['groin-tendon'],
     hands: [holds('palm', ['thigh', 0.12, -30], { to: 70 }), works('grip', ['shank', 0.2, 20], { to: 110 })],
     marks: [{ kind: 'rock', at: ['shank', 0.4, 20], deg: 0, radius: 14 }],
@@ -211,6 +237,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { ...SUPINE_ABOVE, hip: 56, hipOut: 72, knee: 108, ankle: -10 },
     { hipOut: 40 },
     {
+      frame: FROM_CHEST,
       muscles: ['adductors', 'groin-tendon'],
       hands: [works('palm', ['thigh', 0.5, -60], { to: 60 }), holds('palm', ['pelvis', 0.5, -56], { to: 84 })],
       marks: [{ kind: 'sink', at: ['thigh', 0.8, -40] }],
@@ -222,6 +249,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { ...SUPINE_ABOVE, hip: 48, hipOut: -22, knee: 70, ankle: -20 },
     { hipOut: 16, hip: 20 },
     {
+      frame: FROM_CHEST,
       muscles: ['adductors', 'groin-tendon'],
       hands: [holds('fingers', ['thigh', 0.1, -36], { to: 100 }), works('grip', ['shank', 0.3, 40], { to: 110 })],
       marks: [{ kind: 'points', at: [['thigh', 0.1, -36]] }],

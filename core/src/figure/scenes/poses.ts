@@ -42,5 +42,5 @@ export const SIDE_LYING: Joints = {
 };
 export const SEATED: Joints = { ...twice({ hip: 88, knee: 86 }), ...twice(ON_LAP) };
 export const SEATED_FOLDED: Joints = { ...SEATED, ...twice({ sh: 38, plane: 78, shIn: 52, elbow: 118, pron: 60 }) };
-export const LONG_SITTING: Joints = { ...twice({ hip: 86, ankle: -6 }), ...twice({ sh: 20, plane: 80, elbow: 30, pron: 70 }) };
+export const LONG_SITTING: Joints = { ...twice({ hip: 86, ankle: -6 }), ...twice({ sh: 42, plane: 84, elbow: 16, pron: 80 }) };
 export const STANDING: Joints = { ...twice({ sh: 8, plane: 30, elbow: 14 }) };
