@@ -119,3 +119,30 @@ test('at the table the picture is of the side that is worked on; it goes its way
   const whole = await page.locator('.posed').boundingBox();
   expect(hair!.x).toBeGreaterThan(whole!.x + whole!.width / 2);
 });
+
+test('the legend lies over the large figure and goes alone', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  await page.goto('/');
+  await page.getByRole('navigation', { name: 'The day' }).getByText('Tavi Brandsma').click();
+  await expect(page.getByLabel('What brings them today')).toBeVisible();
+  await page.goto(page.url().replace(/\/arrive$/, '/measure'));
+  await page
+    .getByRole('button', { name: /^Show .* large/ })
+    .first()
+    .click();
+  const large = page.getByRole('dialog', { name: /Hip extension/ });
+  await expect(large.getByRole('img')).toBeVisible();
+  await page.keyboard.press('l');
+  const legend = page.getByRole('dialog', { name: 'What the marks mean' });
+  await expect(legend).toBeVisible();
+  // Uppermost: what is under the middle of the screen is the legend.
+  const top = await page.evaluate(
+    () => document.elementFromPoint(innerWidth / 2, innerHeight / 2)?.closest('[role="dialog"]')?.textContent ?? '',
+  );
+  expect(top).toContain('What the marks mean');
+  await page.keyboard.press('Escape');
+  await expect(legend).toBeHidden();
+  await expect(large).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(large).toBeHidden();
+});

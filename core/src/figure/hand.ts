@@ -20,7 +20,6 @@ export const CONTACTS = [
   'elbow',
   'foot',
   'stick',
-  'towel',
   'edge',
   'crook',
   'leg',
@@ -275,6 +274,21 @@ export interface HandPlace {
 export function placeHand({ touch, deg, flip, contact, seen, arm = 15, armDeg }: HandPlace): HandPicture {
   if (contact === 'forearm' || contact === 'elbow' || contact === 'crook')
     return placeForearm({ touch, deg, flip, contact, seen, arm, ...(armDeg === undefined ? {} : { armDeg }) });
+  if (contact === 'stick') {
+    // A fist round a stick whose end is on the skin.
+    const x = dir2(deg);
+    const grip = at(touch, x, -13);
+    const fist = placeHand({
+      touch: grip,
+      deg: deg + (flip ? -90 : 90),
+      flip,
+      contact: 'fist',
+      seen: 'profile',
+      arm,
+      ...(armDeg === undefined ? {} : { armDeg }),
+    });
+    return { ...fist, layers: [[tube([touch, at(touch, x, -19)], [0.9, 0.9])], ...fist.layers] };
+  }
   if (contact === 'foot' || contact === 'leg') return placeBody({ touch, deg, flip, contact, seen, arm });
   const local = handLocal(contact, seen);
   const x = dir2(deg);

@@ -21,7 +21,12 @@ export function handOnPage(
   const n2 = unit2(onPage(camera, normal));
   const seen: 'profile' | 'flat' = Math.abs(facing) > 0.72 ? 'flat' : 'profile';
   const pointing =
-    use.contact === 'fist' || use.contact === 'knuckles' || use.contact === 'thumb' || use.contact === 'fingers' || use.contact === 'elbow';
+    use.contact === 'fist' ||
+    use.contact === 'knuckles' ||
+    use.contact === 'thumb' ||
+    use.contact === 'fingers' ||
+    use.contact === 'stick' ||
+    use.contact === 'elbow';
   let x: Pt;
   if (typeof use.to === 'number') x = dir2(-use.to);
   else if (seen === 'profile' && pointing && use.contact !== 'elbow') {

@@ -84,7 +84,14 @@ export function ghostOf(camera: Camera, body: Body, id: MovedId, samples: number
     return ownHand(camera, body, 'worked', true)
       .flat()
       .map((ring) => [...ring]);
-  return [headPicture(camera, body).outline];
+  const head = headPicture(camera, body).outline;
+  if (id === 'head') return [head];
+  const { chest, waist, pelvis, neck } = body.bones;
+  return [
+    ...skin(camera, [chest, waist, pelvis], { samples, caps: [0.55, 0.42] }).map((each) => each.ring),
+    ...skin(camera, [neck], { samples, caps: [0.5, 0.4] }).map((each) => each.ring),
+    head,
+  ];
 }
 
 /** Where the far end of a moving part lies on the page. */

@@ -17,7 +17,6 @@ const CONTACT_WORDS: Readonly<Record<HandUse['contact'], string>> = {
   elbow: 'an elbow',
   foot: 'a foot',
   stick: 'a stick',
-  towel: 'a towel',
   edge: 'the edge of a hand',
   crook: 'the crook of an elbow',
   leg: 'a lower leg',

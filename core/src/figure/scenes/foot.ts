@@ -5,7 +5,7 @@ import { PRONE, PRONE_ABOVE, STANDING, SUPINE, SUPINE_ABOVE, twice } from './pos
 
 const calf = ['thigh', 'shank', 'foot'] as const;
 const FEET: Joints = { ...twice({ ankle: 0 }) };
-const soleView = { frame: ['foot'], without: ['body', 'arm', 'other arm', 'other leg'] } as const;
+const soleView = { on: 'none', frame: ['foot'], without: ['body', 'arm', 'other arm', 'other leg'] } as const;
 const heelOver = { edge: ['shank', 0.82, 180] } as const;
 
 export const FOOT: Readonly<Record<string, Scene>> = {

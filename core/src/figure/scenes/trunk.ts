@@ -150,7 +150,7 @@ export const TRUNK: Readonly<Record<string, Scene>> = {
   }),
   'back-extensors-reach': upright(
     'side',
-    { ...LONG_SITTING, tilt: 8, hip: 94, 'other.hip': 94, bend: 26, twist: -22, sh: 96, plane: 90, elbow: 4, neck: 10 },
+    { ...LONG_SITTING, tilt: 8, hip: 94, 'other.hip': 94, bend: 26, twist: -22, sh: 96, plane: 90, elbow: 4, neck: 10, 'other.sh': 74 },
     { bend: 4, sh: 62, tilt: 0, twist: 0 },
     {
       ...table,

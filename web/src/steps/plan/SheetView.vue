@@ -86,7 +86,7 @@ const print = () => window.print();
                   class="pic"
                   :entry="row.work.entry"
                   :side="row.item.side === 'midline' ? undefined : row.item.side"
-                  :size="64"
+                  :size="46"
                   :shape="1.4"
                   decorative
                 /><b>{{ row.work.entry.name }}</b
