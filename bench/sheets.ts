@@ -1,8 +1,9 @@
 import { MOTIONS } from '@pace-bend/core/body';
 import { ENTRIES, entryScene, SECTIONS } from '@pace-bend/core/catalogue';
 import { drawMotion, drawScene, LIGHT, MARK_NAMES, MARK_WORDS, markSample, svgText, type Drawing } from '@pace-bend/core/figure';
+import { recognitionPage } from './recognition.ts';
 
-/** Contact sheets as pages: every entry by region and every motion by joint, at 96 and 400 pixels, and the legend. Written as JSON. */
+/** Contact sheets as pages: every entry by region and every motion by joint, at 96 and 400 pixels, the legend, and a page that asks what is seen. Written as JSON. */
 const SIZES = [96, 400] as const;
 const SHAPE = 1.25;
 const STYLE = `body{margin:16px;background:#f5f0e6;color:#1e2a26;font:13px/1.3 sans-serif}h1{font-size:18px}ul{display:grid;gap:8px;margin:0;padding:0;list-style:none}
@@ -50,4 +51,5 @@ sheets.push({
     MARK_NAMES.map((name) => ({ name: MARK_WORDS[name], drawing: markSample(name, 96) })),
   ),
 });
+sheets.push({ file: 'recognition', html: recognitionPage(Number(process.argv[2] ?? 1)) });
 process.stdout.write(JSON.stringify(sheets));
