@@ -4,7 +4,7 @@ import { poseBody, reachOf, skinAt, type BoneId } from './body.ts';
 import { cameraFor, onPage, POSTURES, VIEWS } from './camera.ts';
 import { bodyParts } from './parts.ts';
 import { SECTIONS, sectionAt, type SectionId } from './sections.ts';
-import { flatBone, hull } from './skin.ts';
+import { flatBone, hull, withoutLoops } from './skin.ts';
 import { cross, dot, length, plus, times, unit, type Pt, type Vec } from './space.ts';
 
 const deg = (low: number, high: number) => fc.double({ min: low, max: high, noNaN: true });
@@ -185,6 +185,29 @@ test('one outline over the elbow at every angle it reaches', () => {
       bad.push(`elbow ${elbow}: ${crossings(ring)} crossings, ${share.toFixed(3)}`);
   }
   expect(bad).toEqual([]);
+});
+
+test('a loop is cut off where a line crosses itself, and nothing else', () => {
+  const square: Pt[] = [
+    [0, 0],
+    [10, 0],
+    [10, 10],
+    [0, 10],
+  ];
+  expect(withoutLoops(square)).toEqual(square);
+  const looped = withoutLoops([
+    [0, 0],
+    [10, 0],
+    [10, 6],
+    [12, 7],
+    [12, 5],
+    [9, 7],
+    [10, 10],
+    [0, 10],
+  ]);
+  expect(crossings(looped)).toBe(0);
+  expect(Math.abs(area(looped))).toBeGreaterThan(90);
+  expect(Math.abs(area(looped))).toBeLessThan(101);
 });
 
 test('a hull holds every point and turns one way only', () => {

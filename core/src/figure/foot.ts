@@ -1,6 +1,5 @@
 import { frameOnPage, onPage, type Camera } from './camera.ts';
 import type { Body } from './body.ts';
-import { BALL } from './body.ts';
 import { at, type Pt } from './space.ts';
 
 /** A foot as it is seen: closed outlines that make one shape together with the shin, and fine lines. */
@@ -231,6 +230,3 @@ export function footPicture(camera: Camera, body: Body, side: 'worked' | 'other'
     ],
   };
 }
-
-export const ballOf = (camera: Camera, body: Body, side: 'worked' | 'other'): Pt => onPage(camera, body.toes[side].root);
-export { BALL };

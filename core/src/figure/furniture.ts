@@ -49,12 +49,18 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
           width: edgeLine,
         });
     }
-  } else if (on === 'stool') {
+  } else if (on === 'stool' || on === 'chair') {
     const y = lowestUnder(camera, body);
     const x = onPage(camera, body.bones.pelvis.b)[0];
     out.push({ d: roundRect(x - 17, y, 34, 4, 1.6), fill: 'table', line: 'table-edge', width: edgeLine });
     const floor = floorLine(camera, body);
     for (const leg of [x - 13, x + 10]) out.push({ d: rect(leg, y + 4, 3, floor - y - 4), fill: 'leg' });
+    // A chair has a back, behind the one who sits on it.
+    if (on === 'chair')
+      out.push(
+        { d: rect(x - 20, y - 44, 3, 44 + floor - y), fill: 'leg' },
+        { d: roundRect(x - 21, y - 46, 5, 26, 2), fill: 'table', line: 'table-edge', width: edgeLine },
+      );
     out.push({ d: rect(box.x, floor, box.width, Math.max(0.8, px * 1.4)), fill: 'table-edge' });
   } else if (on === 'floor' && !camera.plan) {
     const floor = scene.posture === 'upright' ? floorLine(camera, body) : tableLine(scene);

@@ -5,7 +5,7 @@ import { ownHand } from './hand.ts';
 import { headPicture } from './head.ts';
 import { closedCurve } from './path.ts';
 import { depthOf, skin, type Outline } from './skin.ts';
-import { at, dir2, type Pt } from './space.ts';
+import { at, dir2, dot, type Pt } from './space.ts';
 
 export interface Part {
   readonly rings: readonly (readonly Pt[])[];
@@ -56,10 +56,12 @@ export function bodyParts(camera: Camera, body: Body, options: PartOptions) {
     const chain = options.body ? legBones(side) : legBones(side).slice(1);
     const outlines = bare ? [] : skin(camera, chain, { samples, caps: [0.75, 0], table });
     const foot = footPicture(camera, body, side);
+    // A thigh that comes toward the viewer lies over the trunk: its outline is drawn almost from the hip.
+    const bones = legBones(side);
+    const lifted = dot(bones[0]!.b, camera.toward) - dot(body.bones.pelvis.b, camera.toward) > 12;
+    const from = Math.floor(samples * (lifted ? 0.1 : 0.3));
     const over = outlines.flatMap((each) =>
-      each.right.length === 0
-        ? [[...each.ring, each.ring[0]!]]
-        : [each.left.slice(Math.floor(samples * 0.3)), each.right.slice(Math.floor(samples * 0.3))],
+      each.right.length === 0 ? [[...each.ring, each.ring[0]!]] : [each.left.slice(from), each.right.slice(from)],
     );
     const ankle = onPage(camera, body.bones[LEG[side][1]].b);
     const joint = Array.from({ length: 10 }, (_, i) => at(ankle, dir2(i * 36), 3.55));

@@ -110,66 +110,72 @@ export function drawMotion(motion: DrawnMotion, { values, short = [], band = nul
   };
   const body = sceneBody(drawn, 1);
 
+  const toneOf = (each: Side): Tone => (short.includes(each) ? 'low' : each === 'right' ? 'right' : 'left');
   const overlay = (camera: Camera): Overlay => {
-    const needles = given.map((each) => {
+    const needles = given.map((each): Needle => {
       const half: Half = together && each === second ? 'other' : 'worked';
       const own = each === side || half === 'other' ? body : sceneBody({ ...drawn, joints: posed(each, values[each]!) }, 1);
-      return { side: each, ...needleOf(camera, scene, own, half) };
+      return { side: each, tone: toneOf(each), ...needleOf(camera, scene, own, half) };
     });
-    const wedges: Pt[][] = [];
-    if (band) {
-      const perUnit = Math.abs(Object.values(scene.moves)[0]![1]) || 1;
-      const spread = Math.max(band.high - band.low, 5 / perUnit) / 2;
-      const middle = (band.low + band.high) / 2;
-      const lateral = drawn.view === 'side' || drawn.view === 'inside';
-      const twoPlaces = (scene.central && motion.sides.length === 2) || (together && !lateral);
-      for (const each of twoPlaces ? (['right', 'left'] as const) : [side]) {
-        const half: Half = together && each !== side ? 'other' : 'worked';
-        const tips: Pt[] = [];
-        let axis: Pt = [0, 0];
-        for (let i = 0; i <= 6; i++) {
-          const value = middle - spread + (spread * 2 * i) / 6;
-          const there = posed(each, value);
-          const turnedBody = sceneBody({ ...drawn, joints: half === 'other' ? { ...joints, ...acrossTo(there, limb) } : there }, 1);
-          const needle = needleOf(camera, scene, turnedBody, half);
-          axis = needle.from;
-          tips.push(at(needle.to, unit2(less(needle.to, needle.from)), 4));
-        }
-        wedges.push([axis, ...tips]);
-      }
-    }
-    const toneOf = (each: Side): Tone => (short.includes(each) ? 'low' : each === 'right' ? 'right' : 'left');
+    const twoPlaces = (scene.central && motion.sides.length === 2) || (together && !isLateral(drawn));
+    const wedges = band
+      ? (twoPlaces ? (['right', 'left'] as const) : [side]).map((each) => {
+          const half: Half = together && each !== side ? 'other' : 'worked';
+          const bodyAt = (value: number): Body => {
+            const there = posed(each, value);
+            return sceneBody({ ...drawn, joints: half === 'other' ? { ...joints, ...acrossTo(there, limb) } : there }, 1);
+          };
+          return wedgeOf(band, scene, (value) => needleOf(camera, scene, bodyAt(value), half));
+        })
+      : [];
     return {
       reach: [...needles.flatMap(({ from, to }) => [from, to]), ...wedges.flat()],
       behind: () => wedges.map((wedge): Shape => ({ d: polygon(wedge), fill: 'band' })),
-      front: (px) => {
-        const plain = detailAt(size) === 'silhouette' || detailAt(size) === 'arrow';
-        const out: Shape[] = [];
-        for (const { side: each, from, to } of needles) {
-          const d = unit2(less(to, from));
-          const end = at(to, d, px * (plain ? 3 : 6));
-          const line = polyline([from, end]);
-          out.push({ d: line, line: 'ground', width: px * (plain ? 4 : 5) });
-          out.push({
-            d: line,
-            line: toneOf(each),
-            width: px * (plain ? 2 : 2.4),
-            ...(each === 'right' ? { dash: [px * 5, px * 3] as const } : {}),
-          });
-          if (!plain && each !== 'midline' && norm2(less(to, from)) > 2)
-            out.push({ d: '', fill: 'ink', text: { at: at(end, d, px * 9), said: each === 'left' ? 'L' : 'R', size: px * 14 } });
-        }
-        if (!plain) {
-          const axis = needles[0]!.from;
-          out.push({ d: circle(axis, px * 5), fill: 'paper', line: 'ink', width: px * 2.8 });
-        }
-        return out;
-      },
+      front: (px) => needleShapes(needles, size, px),
     };
   };
   return drawScene(drawn, { size, shape, overlay, body, ...(side === 'midline' || scene.central ? {} : { side }) });
 }
 
+interface Needle {
+  readonly side: Side;
+  readonly tone: Tone;
+  readonly from: Pt;
+  readonly to: Pt;
+}
+
+/** The reference about the axis: where the needle would end at its values, a few degrees wide even for a single one. */
+function wedgeOf(
+  band: { readonly low: number; readonly high: number },
+  scene: MotionScene,
+  needleAt: (value: number) => { from: Pt; to: Pt },
+): Pt[] {
+  const LEAST_DEG = 5;
+  const perUnit = Math.abs(Object.values(scene.moves)[0]![1]) || 1;
+  const spread = Math.max(band.high - band.low, LEAST_DEG / perUnit) / 2;
+  const middle = (band.low + band.high) / 2;
+  const needles = Array.from({ length: 7 }, (_, i) => needleAt(middle - spread + (spread * 2 * i) / 6));
+  return [needles[0]!.from, ...needles.map(({ from, to }) => at(to, unit2(less(to, from)), 4))];
+}
+
+/** What is read along: a full line on the left, a broken one on the right, with its letter; and the ring about the axis. */
+function needleShapes(needles: readonly Needle[], size: number, px: number): Shape[] {
+  const plain = detailAt(size) === 'silhouette' || detailAt(size) === 'arrow';
+  const out: Shape[] = [];
+  for (const { side, tone, from, to } of needles) {
+    const d = unit2(less(to, from));
+    const end = at(to, d, px * (plain ? 3 : 6));
+    const line = polyline([from, end]);
+    out.push({ d: line, line: 'ground', width: px * (plain ? 4 : 5) });
+    out.push({ d: line, line: tone, width: px * (plain ? 2 : 2.4), ...(side === 'right' ? { dash: [px * 5, px * 3] as const } : {}) });
+    if (!plain && side !== 'midline' && norm2(less(to, from)) > 2)
+      out.push({ d: '', fill: 'ink', text: { at: at(end, d, px * 9), said: side === 'left' ? 'L' : 'R', size: px * 14 } });
+  }
+  if (!plain) out.push({ d: circle(needles[0]!.from, px * 5), fill: 'paper', line: 'ink', width: px * 2.8 });
+  return out;
+}
+
+const isLateral = ({ view }: Pick<Scene, 'view'>): boolean => view === 'side' || view === 'inside';
 const ARM_AXES = /upperArm|forearm|hand|knuckles/;
 
 /** The way of what is read, from rest to far along, as an arrow set off from the joint. */

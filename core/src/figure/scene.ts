@@ -61,7 +61,7 @@ export type PropUse =
   | { readonly kind: 'wall'; readonly side: 'left' | 'right'; readonly at: Place };
 
 /** What the body lies, sits or stands on. */
-export type Support = 'table' | 'stool' | 'floor' | 'none';
+export type Support = 'table' | 'stool' | 'chair' | 'floor' | 'none';
 
 /** A standing or kneeling therapist seen from the side, whose shoulder or hand is at a place of the athlete. */
 export interface Stance {

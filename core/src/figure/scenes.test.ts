@@ -6,6 +6,7 @@ import { handOnPage } from './hands.ts';
 import { bodyParts } from './parts.ts';
 import { flipPath } from './mirror.ts';
 import { pointsIn } from './path.ts';
+import { withoutLoops } from './skin.ts';
 import type { Pt } from './space.ts';
 
 const SCENES = ENTRIES.map((entry) => [entry.id, entryScene(entry)] as const);
@@ -100,6 +101,24 @@ test.each(SCENES)(
   },
 );
 
+test('no outline crosses itself: entries on their whole way, motions over all that is possible', () => {
+  const bad: string[] = [];
+  const look = (id: string, scene: Scene, share: number) =>
+    rings(scene, share).forEach((ring, i) => {
+      if (withoutLoops(ring).length !== ring.length) bad.push(`${id} at ${share}, ring ${i}`);
+    });
+  for (const [id, scene] of SCENES) for (const share of [0, 0.25, 0.5, 0.75, 1]) look(id, scene, share);
+  for (const motion of MOTIONS) {
+    const { scene, moves } = motionScene(motion.id);
+    for (let step = 0; step <= 6; step++) {
+      const value = motion.possible.min + ((motion.possible.max - motion.possible.min) * step) / 6;
+      const turned = Object.fromEntries(Object.entries(moves).map(([key, [zero, perUnit]]) => [key, zero + perUnit * value]));
+      look(`${motion.id} ${value}`, { ...scene, joints: { ...scene.joints, ...turned } }, 1);
+    }
+  }
+  expect(bad).toEqual([]);
+});
+
 test('no two entries have the same picture: neither large nor as small as a list has it', () => {
   for (const size of [400, 200, 96, 48]) {
     const seen = new Map<string, string>();
@@ -176,4 +195,53 @@ test('a motion without values shows its way: a ghost of the start and an arrow',
   }).map((motion) => motion.id);
   expect(ids).toEqual([]);
   expect(motionScene('straight-leg-raise').scene.posture).toBe('supine');
+});
+
+/** Needles of a drawing: the lines of a tone, as two points. */
+const needle = (drawing: Drawing, tone: string): readonly [Pt, Pt] => {
+  const [from, to] = pointsIn(drawing.shapes.find((shape) => shape.line === tone && !shape.fill)!.d);
+  return [from!, to!];
+};
+/** Degrees a needle stands above the table, seen from the side. */
+const risen = ([from, to]: readonly [Pt, Pt], towardHead: 1 | -1) =>
+  (Math.atan2(from[1] - to[1], towardHead * (to[0] - from[0])) * 180) / Math.PI;
+
+test.each([
+  ['straight-leg-raise', 1],
+  ['hip-flexion', 1],
+  ['hip-extension-knee-straight', 1],
+] as const)('%s: seen from the side, each needle stands at its reading above the table', (id, way) => {
+  const motion = MOTIONS.find((each) => each.id === id)!;
+  for (const share of [0.1, 0.5, 0.9]) {
+    const value = motion.fan.min + share * (motion.fan.max - motion.fan.min);
+    const drawing = drawMotion(motion, { values: { left: value, right: value / 2 }, size: 200 });
+    expect(risen(needle(drawing, 'left'), way)).toBeCloseTo(value, 0);
+    expect(risen(needle(drawing, 'right'), way)).toBeCloseTo(value / 2, 0);
+  }
+});
+
+test('left is the athlete’s left: lying on the back seen from above with the head at the left, it is toward the top of the page', () => {
+  const abduction = MOTIONS.find(({ id }) => id === 'hip-abduction')!;
+  const drawing = drawMotion(abduction, { values: { left: 30, right: 50 }, size: 200 });
+  expect(needle(drawing, 'left')[1][1]).toBeLessThan(needle(drawing, 'right')[1][1]);
+  // Somebody who faces the viewer has their left at the right of the page.
+  const seated = MOTIONS.find(({ id }) => id === 'hip-internal-rotation-seated')!;
+  const front = drawMotion(seated, { values: { left: 10, right: 10 }, size: 200 });
+  expect(needle(front, 'left')[0][0]).toBeGreaterThan(needle(front, 'right')[0][0]);
+  const turn = MOTIONS.find(({ id }) => id === 'neck-side-bend')!;
+  const bent = drawMotion(turn, { values: { left: 30, right: 30 }, size: 200 });
+  expect(needle(bent, 'left')[1][0]).toBeGreaterThan(needle(bent, 'right')[1][0]);
+});
+
+test('the wedge of the reference holds the needle of a value inside it, and not that of one outside', () => {
+  for (const motion of MOTIONS.filter(({ unit, sides }) => unit === 'deg' && sides.length === 2)) {
+    const at = (share: number) => motion.fan.min + share * (motion.fan.max - motion.fan.min);
+    const drawing = drawMotion(motion, { values: { right: at(0.5) }, band: { low: at(0.3), high: at(0.7) }, size: 200 });
+    const wedge = pointsIn(drawing.shapes.find((shape) => shape.fill === 'band')!.d);
+    const [from, to] = needle(drawing, 'right');
+    // A little before its end, where the wedge is as wide as the needle's way there.
+    const p: Pt = [from[0] + (to[0] - from[0]) * 0.8, from[1] + (to[1] - from[1]) * 0.8];
+    const seen = Math.hypot(to[0] - from[0], to[1] - from[1]) > 4;
+    if (seen) expect([motion.id, inside(p, wedge) || toRing(p, wedge) < 0.6]).toEqual([motion.id, true]);
+  }
 });

@@ -135,6 +135,47 @@ function cap(from: Pt, to: Pt, middle: Pt, out: Pt, roundness: number): Pt[] {
   });
 }
 
+/** Bent further than this, flesh can meet flesh beyond the next bone: then loops are looked for. */
+const FOLDED_RAD = 0.42;
+const sharpest = (run: readonly Flat[]): number =>
+  run.reduce((most, flat, i) => (i === 0 ? 0 : Math.max(most, Math.acos(Math.max(-1, Math.min(1, dot2(run[i - 1]!.d, flat.d)))))), 0);
+
+/** A ring with the small loops cut off that are left where a contour crosses itself. */
+export function withoutLoops(ring: readonly Pt[]): readonly Pt[] {
+  let points = [...ring];
+  for (let round = 0; round < 6; round++) {
+    const found = firstCrossing(points);
+    if (!found) break;
+    const { i, j, p } = found;
+    const inner = j - i;
+    points = inner <= points.length - inner ? [...points.slice(0, i + 1), p, ...points.slice(j + 1)] : [p, ...points.slice(i + 1, j + 1)];
+  }
+  return points;
+}
+
+function firstCrossing(points: readonly Pt[]): { i: number; j: number; p: Pt } | null {
+  const n = points.length;
+  for (let i = 0; i < n; i++) {
+    const a = points[i]!;
+    const b = points[(i + 1) % n]!;
+    const [left, right] = a[0] < b[0] ? [a[0], b[0]] : [b[0], a[0]];
+    const [top, bottom] = a[1] < b[1] ? [a[1], b[1]] : [b[1], a[1]];
+    for (let j = i + 2; j < n; j++) {
+      if (i === 0 && j === n - 1) continue;
+      const c = points[j]!;
+      const d = points[(j + 1) % n]!;
+      if ((c[0] < left && d[0] < left) || (c[0] > right && d[0] > right) || (c[1] < top && d[1] < top) || (c[1] > bottom && d[1] > bottom))
+        continue;
+      const [u, v, w] = [less(b, a), less(d, c), less(c, a)];
+      const det = cross2(u, v);
+      if (Math.abs(det) < 1e-9) continue;
+      const [t, k] = [cross2(w, v) / det, cross2(w, u) / det];
+      if (t > 0 && t < 1 && k > 0 && k < 1) return { i, j, p: at(a, u, t) };
+    }
+  }
+  return null;
+}
+
 export interface Outline {
   /** Closed, without the first point repeated. */
   readonly ring: readonly Pt[];
@@ -193,7 +234,8 @@ export function skin(camera: Camera, bones: readonly Bone[], options: SkinOption
     const farRound = last ? caps[1] : 1;
     const far = cap(left[left.length - 1]!, right[right.length - 1]!, end.b, end.d, farRound).map(press);
     const near = cap(right[0]!, left[0]!, first.a, [-first.d[0], -first.d[1]], nearRound).map(press);
-    out.push({ ring: [...left, ...far, ...[...right].reverse(), ...near], left, right, far });
+    const ring = [...left, ...far, ...[...right].reverse(), ...near];
+    out.push({ ring: sharpest(run) > FOLDED_RAD ? withoutLoops(ring) : ring, left, right, far });
     run = [];
   };
   for (const bone of bones) {

@@ -78,7 +78,7 @@ export const CLOSING: Readonly<Record<string, Scene>> = {
     },
   ),
   'home-hot-water': upright('side', { ...SEATED, ankle: -10 }, null, {
-    on: 'stool',
+    on: 'chair',
     mover: 'athlete',
     marks: [{ kind: 'circle', at: ['foot', 0.6, 0], radius: 10 }],
     props: [{ kind: 'basin', under: ['foot', 0.45, 180] }],

@@ -1,6 +1,6 @@
 import type { Joints } from '../joints.ts';
 import type { Scene } from '../scene.ts';
-import { holds, LOWER, press, prone, sideLying, supine, upright, works } from './make.ts';
+import { holds, LOWER, press, prone, supine, upright, works } from './make.ts';
 import { PRONE, PRONE_ABOVE, STANDING, SUPINE, SUPINE_ABOVE, twice } from './poses.ts';
 
 const calf = ['thigh', 'shank', 'foot'] as const;
@@ -275,4 +275,3 @@ export const FOOT: Readonly<Record<string, Scene>> = {
     },
   ),
 };
-void sideLying;

@@ -13,6 +13,9 @@ const LEANING_BACK: Stance = {
 const SHINS_UP: Joints = { ...twice({ knee: 90, ankle: 0 }), hipOut: 3 };
 /** From the chest down: the leg fills the picture. */
 const FROM_CHEST = ['chest', 'pelvis', 'thigh', 'shank', 'foot', 'other.thigh'] as const;
+/** How far the knee has gone toward the table, seen from the feet. */
+const fallenOut = (hip: number, hipOut: number, knee: number): Scene =>
+  supine('feet', { hip, hipOut, knee }, { hipOut: 16 }, { frame: ['pelvis', 'thigh', 'shank', 'foot'], without: ['arm', 'other arm'] });
 const shins = ['pelvis', 'shank', 'foot', 'other.shank', 'other.foot'] as const;
 
 export const HIP: Readonly<Record<string, Scene>> = {
@@ -57,6 +60,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { hipOut: 26 },
     {
       frame: FROM_CHEST,
+      inset: fallenOut(62, 66, 96),
       muscles: ['adductors-short'],
       hands: [works('palm', ['thigh', 0.55, -60], { to: 60 }), holds('palm', ['pelvis', 0.5, -50], { to: 90 })],
       marks: [{ kind: 'sink', at: ['thigh', 0.9, -40] }],
@@ -68,6 +72,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { hipOut: 24 },
     {
       frame: FROM_CHEST,
+      inset: fallenOut(44, 58, 118),
       muscles: ['adductors'],
       hands: [works('palm', ['thigh', 0.9, -50], { to: 70 }), holds('palm', ['pelvis', 0.5, -56], { to: 84 })],
       marks: [
@@ -115,13 +120,13 @@ export const HIP: Readonly<Record<string, Scene>> = {
   ),
   'leg-across-bent': supine(
     'front',
-    { ...SUPINE_ABOVE, hip: 74, hipOut: -40, hipIn: 0, knee: 96, ankle: -10 },
+    { ...SUPINE_ABOVE, hip: 50, hipOut: -44, hipIn: 0, knee: 92, ankle: -10 },
     { hipOut: 6 },
     {
       frame: FROM_CHEST,
-      inset: prone('back', { hipOut: 4, 'other.hipOut': 4 }, null, {
-        frame: ['pelvis', 'thigh', 'other.thigh'],
-        without: ['arm', 'other arm'],
+      inset: supine('side', SUPINE, null, {
+        frame: ['pelvis', 'thigh', 'shank'],
+        without: ['arm', 'other arm', 'other leg'],
         muscles: ['gluteus-medius'],
       }),
       muscles: ['gluteus-medius', 'piriformis'],
@@ -148,7 +153,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
   ),
   'piriformis-reps': supine(
     'front',
-    { ...SUPINE_ABOVE, hip: 84, hipOut: -34, knee: 104, ankle: -10 },
+    { ...SUPINE_ABOVE, hip: 56, hipOut: -38, knee: 106, ankle: -10 },
     { hipOut: 14 },
     {
       mover: 'athlete',
@@ -238,6 +243,7 @@ export const HIP: Readonly<Record<string, Scene>> = {
     { hipOut: 40 },
     {
       frame: FROM_CHEST,
+      inset: fallenOut(56, 72, 108),
       muscles: ['adductors', 'groin-tendon'],
       hands: [works('palm', ['thigh', 0.5, -60], { to: 60 }), holds('palm', ['pelvis', 0.5, -56], { to: 84 })],
       marks: [{ kind: 'sink', at: ['thigh', 0.8, -40] }],

@@ -270,4 +270,3 @@ export const SHOULDER: Readonly<Record<string, Scene>> = {
     ],
   }),
 };
-void HEAD;
