@@ -62,7 +62,8 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
   const from = scene.start && options.ghost !== false && share > 0 ? sceneBody(scene, 0) : null;
   const moved = from && !scene.plainMove ? movedParts(from, body) : [];
   const lateral = scene.view === 'side' || scene.view === 'inside';
-  const without = new Set(scene.without ?? []);
+  // From the inside the other limbs would stand before the one the picture is about.
+  const without = new Set([...(scene.without ?? []), ...(scene.view === 'inside' ? (['other leg', 'other arm'] as const) : [])]);
   const on = scene.on ?? (scene.posture === 'upright' ? 'floor' : 'table');
   const table =
     on === 'table' && scene.posture !== 'upright' && scene.view === 'side' && !camera.plan
@@ -71,7 +72,6 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
           to: scene.edge && !/head|neck|chest/.test(scene.edge[0]) ? onPage(camera, skinAt(body, scene.edge).point)[0] + 3 : Infinity,
         }
       : null;
-  const near = scene.view === 'inside' ? 'other' : 'worked';
   const parts = bodyParts(camera, body, { samples, table, plain, lateral, legs: !without.has('legs'), body: !without.has('body') });
   const shownLegs = without.has('legs')
     ? []
@@ -118,7 +118,7 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
   const group = (rings: readonly (readonly Pt[])[], tone: Tone, ink: Tone, name?: string) =>
     shapes.push({ d: merged(rings), fill: tone, line: ink, width: line * 2, ...(name ? { name } : {}) });
   const trunkDepth = depthOf(camera, body.bones.chest);
-  const behindTrunk = (side: 'worked' | 'other') => (lateral ? side !== near : arms[side].depth / 2 < trunkDepth - 7);
+  const behindTrunk = (side: 'worked' | 'other') => (lateral ? side === 'other' : arms[side].depth / 2 < trunkDepth - 7);
   const drawArm = (side: 'worked' | 'other', far: boolean) => {
     const part = arms[side];
     const [tone, ink]: [Tone, Tone] = far ? ['skin-far', 'ink-far'] : ['skin', 'ink'];
@@ -143,9 +143,9 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
 
   // Far limbs, then the body with the near legs and the arms beside it as one outline.
   for (const side of shownArms) if (behindTrunk(side)) drawArm(side, lateral);
-  if (lateral) for (const side of shownLegs) if (side !== near) group(legs[side].rings, 'skin-far', 'ink-far');
+  if (lateral) for (const side of shownLegs) if (side === 'other') group(legs[side].rings, 'skin-far', 'ink-far');
   const beside = shownArms.filter((side) => !behindTrunk(side));
-  const nearLegs = shownLegs.filter((side) => !lateral || side === near);
+  const nearLegs = shownLegs.filter((side) => !lateral || side === 'worked');
   group(
     [
       ...(without.has('body')

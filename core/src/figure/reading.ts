@@ -94,7 +94,8 @@ export function drawMotion(motion: DrawnMotion, { values, short = [], band = nul
   const side: Side = given.includes(preferred) ? preferred : given[0]!;
   const second = given.find((each) => each !== side);
   const onArm = ARM_AXES.test(scene.axis);
-  const hidden = (shown.without ?? []).includes(onArm ? 'other arm' : 'other leg') || (!onArm && (shown.without ?? []).includes('legs'));
+  const left = shown.without ?? [];
+  const hidden = shown.view === 'inside' || left.includes(onArm ? 'other arm' : 'other leg') || (!onArm && left.includes('legs'));
   const together = second !== undefined && !scene.central && !scene.alone && !hidden;
   const wayOf = (each: Side): 1 | -1 => (scene.central && each !== 'midline' && (each === 'left') !== flip ? -1 : 1);
   const posed = (each: Side, value: number): Joints => ({ ...shown.joints, ...turned(scene, value, wayOf(each)) });

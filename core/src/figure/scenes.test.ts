@@ -245,3 +245,25 @@ test('the wedge of the reference holds the needle of a value inside it, and not 
     if (seen) expect([motion.id, inside(p, wedge) || toRing(p, wedge) < 0.6]).toEqual([motion.id, true]);
   }
 });
+
+test('seen from the inside, the limb the picture is about stands alone and in full tone', () => {
+  for (const motion of MOTIONS.filter(({ id }) => motionScene(id).scene.view === 'inside')) {
+    const drawing = drawMotion(motion, { values: { right: motion.fan.max }, size: 200 });
+    expect([motion.id, drawing.shapes.some((shape) => shape.fill === 'skin-far')]).toEqual([motion.id, false]);
+    // What turns is the foot that is drawn: at the two ends of its range the skin is elsewhere.
+    const skin = (value: number) =>
+      drawMotion(motion, { values: { right: value }, size: 200 }).shapes.find((shape) => shape.fill === 'skin')!.d;
+    expect([motion.id, skin(motion.fan.max) !== skin(motion.fan.min)]).toEqual([motion.id, true]);
+  }
+});
+
+test('whatever a value turns is seen to turn: the body itself, not only its needle, in every motion', () => {
+  for (const motion of MOTIONS) {
+    const skin = (value: number) =>
+      drawMotion(motion, { values: { [motion.sides.at(-1)!]: value }, size: 200 })
+        .shapes.filter((shape) => shape.fill === 'skin' || shape.fill === 'hair')
+        .map(({ d }) => d)
+        .join();
+    expect([motion.id, skin(motion.fan.max) !== skin(motion.fan.min)]).toEqual([motion.id, true]);
+  }
+});
