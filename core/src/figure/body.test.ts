@@ -5,13 +5,11 @@ import { cameraFor, onPage, POSTURES, VIEWS } from './camera.ts';
 import { bodyParts } from './parts.ts';
 import { SECTIONS, sectionAt, type SectionId } from './sections.ts';
 import { flatBone, hull, withoutLoops } from './skin.ts';
+import { area, crossings } from '../testing/rings.ts';
 import { cross, dot, length, plus, times, unit, type Pt, type Vec } from './space.ts';
 
 const deg = (low: number, high: number) => fc.double({ min: low, max: high, noNaN: true });
 const lengthOf = (id: BoneId) => poseBody({}).bones[id].length;
-const area = (ring: readonly Pt[]): number =>
-  ring.reduce((sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - ring[(i + 1) % ring.length]![0] * y, 0) / 2;
-
 // Shares of stature: Drillis R, Contini R (1966), Body Segment Parameters, as given in Winter, Biomechanics and Motor Control of Human
 // Movement, figure 4.1; from memory.
 test.each([
@@ -136,18 +134,6 @@ test('skin lies where the contour is: a place on the edge of a limb is on its ou
   }
 });
 
-const crossings = (ring: readonly Pt[]): number => {
-  let count = 0;
-  const n = ring.length;
-  for (let i = 0; i < n; i++)
-    for (let j = i + 2; j < n; j++) {
-      if (i === 0 && j === n - 1) continue;
-      const [a, b, c, d] = [ring[i]!, ring[(i + 1) % n]!, ring[j]!, ring[(j + 1) % n]!];
-      const side = (p: Pt, q: Pt, r: Pt) => (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
-      if (side(a, b, c) * side(a, b, d) < -1e-9 && side(c, d, a) * side(c, d, b) < -1e-9) count++;
-    }
-  return count;
-};
 const ringAt = (joints: Parameters<typeof poseBody>[0]) => {
   const parts = bodyParts(cameraFor('supine', 'side'), poseBody(joints), {
     samples: 11,

@@ -2,18 +2,10 @@ import { poseBody, skinAt } from './body.ts';
 import { cameraFor, onPage } from './camera.ts';
 import { CONTACTS, ownHand, placeHand, tube } from './hand.ts';
 import { handOnPage } from './hands.ts';
+import { inside } from '../testing/rings.ts';
 import { less, norm2, type Pt } from './space.ts';
 
 const nearest = (p: Pt, rings: readonly (readonly Pt[])[]): number => Math.min(...rings.flat().map((q) => norm2(less(p, q))));
-const inside = (p: Pt, ring: readonly Pt[]): boolean => {
-  let odd = false;
-  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const [a, b] = [ring[i]!, ring[j]!];
-    if (a[1] > p[1] !== b[1] > p[1] && p[0] < ((b[0] - a[0]) * (p[1] - a[1])) / (b[1] - a[1]) + a[0]) odd = !odd;
-  }
-  return odd;
-};
-
 describe.each(CONTACTS)('%s', (contact) => {
   test.each([0, 70, 180, 250])('laid along %d°, it is where it touches, whichever way it is turned and looked at', (deg) => {
     for (const seen of ['profile', 'flat'] as const)

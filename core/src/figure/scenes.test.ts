@@ -1,6 +1,7 @@
 import { ENTRIES, entryScene } from '../catalogue/index.ts';
 import { MOTIONS } from '../body/index.ts';
 import { cameraFor, drawMotion, drawScene, jointsAt, motionScene, sceneBody, type Drawing, type Scene, type Shape } from './index.ts';
+import { inside, toRing } from '../testing/rings.ts';
 import { tableLine } from './furniture.ts';
 import { handOnPage } from './hands.ts';
 import { bodyParts } from './parts.ts';
@@ -29,25 +30,6 @@ function rings(scene: Scene, share = 1): (readonly Pt[])[] {
   ];
 }
 const points = (drawing: Drawing, keep: (shape: Shape) => boolean): Pt[] => drawing.shapes.filter(keep).flatMap(({ d }) => pointsIn(d));
-const inside = (p: Pt, ring: readonly Pt[]): boolean => {
-  let odd = false;
-  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const [a, b] = [ring[i]!, ring[j]!];
-    if (a[1] > p[1] !== b[1] > p[1] && p[0] < ((b[0] - a[0]) * (p[1] - a[1])) / (b[1] - a[1]) + a[0]) odd = !odd;
-  }
-  return odd;
-};
-const toRing = (p: Pt, ring: readonly Pt[]): number => {
-  let best = Infinity;
-  for (let i = 0; i < ring.length; i++) {
-    const [a, b] = [ring[i]!, ring[(i + 1) % ring.length]!];
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-    const t = Math.max(0, Math.min(1, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy || 1)));
-    best = Math.min(best, Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy));
-  }
-  return best;
-};
-
 test.each(SCENES)('%s: every hand touches the skin: on its edge or on it, within a centimetre', (_id, scene) => {
   const skins = rings(scene);
   const camera = cameraFor(scene.posture, scene.view);
@@ -173,97 +155,5 @@ test('standing, the feet are on the floor at every share of the way', () => {
     const drawn = drawScene(scene, { size: 200 });
     const floor = Math.min(...points({ ...drawn, shapes: drawn.shapes.slice(0, 1) }, () => true).map((p) => p[1]));
     for (const share of [0, 0.5, 1]) expect([id, Math.abs(lowest(share) - floor) < (scene.anchor ? 3.2 : 2)]).toEqual([id, true]);
-  }
-});
-
-test.each(MOTIONS)('$id: its needle, wedge and body are drawn at both ends of what is possible, on both sides', (motion) => {
-  const { min, max } = motion.fan;
-  for (const size of [48, 150, 480]) {
-    const values = motion.sides.length === 1 ? { midline: max } : { left: min, right: max };
-    const drawing = drawMotion(motion, { values, band: { low: min, high: max }, short: motion.sides.slice(0, 1), size });
-    expect(drawing.shapes.map(({ d }) => d).join('')).not.toMatch(/NaN|undefined|Infinity/);
-    expect(drawing.shapes.some((shape) => shape.line === 'low')).toBe(true);
-    const letters = drawing.shapes.flatMap((shape) => (shape.text ? [shape.text.said] : [])).sort();
-    if (size >= 150) expect([motion.id, letters]).toEqual([motion.id, motion.sides.length === 1 ? [] : ['L', 'R']]);
-  }
-});
-
-test('a motion without values shows its way: a ghost of the start and an arrow', () => {
-  const ids = MOTIONS.filter((motion) => {
-    const drawing = drawMotion(motion, { values: {}, size: 200 });
-    return !drawing.shapes.some((shape) => shape.fill === 'move' || shape.fill === 'athlete');
-  }).map((motion) => motion.id);
-  expect(ids).toEqual([]);
-  expect(motionScene('straight-leg-raise').scene.posture).toBe('supine');
-});
-
-/** Needles of a drawing: the lines of a tone, as two points. */
-const needle = (drawing: Drawing, tone: string): readonly [Pt, Pt] => {
-  const [from, to] = pointsIn(drawing.shapes.find((shape) => shape.line === tone && !shape.fill)!.d);
-  return [from!, to!];
-};
-/** Degrees a needle stands above the table, seen from the side. */
-const risen = ([from, to]: readonly [Pt, Pt], towardHead: 1 | -1) =>
-  (Math.atan2(from[1] - to[1], towardHead * (to[0] - from[0])) * 180) / Math.PI;
-
-test.each([
-  ['straight-leg-raise', 1],
-  ['hip-flexion', 1],
-  ['hip-extension-knee-straight', 1],
-] as const)('%s: seen from the side, each needle stands at its reading above the table', (id, way) => {
-  const motion = MOTIONS.find((each) => each.id === id)!;
-  for (const share of [0.1, 0.5, 0.9]) {
-    const value = motion.fan.min + share * (motion.fan.max - motion.fan.min);
-    const drawing = drawMotion(motion, { values: { left: value, right: value / 2 }, size: 200 });
-    expect(risen(needle(drawing, 'left'), way)).toBeCloseTo(value, 0);
-    expect(risen(needle(drawing, 'right'), way)).toBeCloseTo(value / 2, 0);
-  }
-});
-
-test('left is the athlete’s left: lying on the back seen from above with the head at the left, it is toward the top of the page', () => {
-  const abduction = MOTIONS.find(({ id }) => id === 'hip-abduction')!;
-  const drawing = drawMotion(abduction, { values: { left: 30, right: 50 }, size: 200 });
-  expect(needle(drawing, 'left')[1][1]).toBeLessThan(needle(drawing, 'right')[1][1]);
-  // Somebody who faces the viewer has their left at the right of the page.
-  const seated = MOTIONS.find(({ id }) => id === 'hip-internal-rotation-seated')!;
-  const front = drawMotion(seated, { values: { left: 10, right: 10 }, size: 200 });
-  expect(needle(front, 'left')[0][0]).toBeGreaterThan(needle(front, 'right')[0][0]);
-  const turn = MOTIONS.find(({ id }) => id === 'neck-side-bend')!;
-  const bent = drawMotion(turn, { values: { left: 30, right: 30 }, size: 200 });
-  expect(needle(bent, 'left')[1][0]).toBeGreaterThan(needle(bent, 'right')[1][0]);
-});
-
-test('the wedge of the reference holds the needle of a value inside it, and not that of one outside', () => {
-  for (const motion of MOTIONS.filter(({ unit, sides }) => unit === 'deg' && sides.length === 2)) {
-    const at = (share: number) => motion.fan.min + share * (motion.fan.max - motion.fan.min);
-    const drawing = drawMotion(motion, { values: { right: at(0.5) }, band: { low: at(0.3), high: at(0.7) }, size: 200 });
-    const wedge = pointsIn(drawing.shapes.find((shape) => shape.fill === 'band')!.d);
-    const [from, to] = needle(drawing, 'right');
-    // A little before its end, where the wedge is as wide as the needle's way there.
-    const p: Pt = [from[0] + (to[0] - from[0]) * 0.8, from[1] + (to[1] - from[1]) * 0.8];
-    const seen = Math.hypot(to[0] - from[0], to[1] - from[1]) > 4;
-    if (seen) expect([motion.id, inside(p, wedge) || toRing(p, wedge) < 0.6]).toEqual([motion.id, true]);
-  }
-});
-
-test('seen from the inside, the limb the picture is about stands alone and in full tone', () => {
-  for (const motion of MOTIONS.filter(({ id }) => motionScene(id).scene.view === 'inside')) {
-    const drawing = drawMotion(motion, { values: { right: motion.fan.max }, size: 200 });
-    expect([motion.id, drawing.shapes.some((shape) => shape.fill === 'skin-far')]).toEqual([motion.id, false]);
-    // What turns is the foot that is drawn: at the two ends of its range the skin is elsewhere.
-    const skin = (value: number) =>
-      drawMotion(motion, { values: { right: value }, size: 200 }).shapes.find((shape) => shape.fill === 'skin')!.d;
-    expect([motion.id, skin(motion.fan.max) !== skin(motion.fan.min)]).toEqual([motion.id, true]);
-  }
-});
-
-test('whatever a value turns is seen to turn: the body itself, not only its needle, in every motion', () => {
-  for (const motion of MOTIONS) {
-    const skin = (value: number) =>
-      drawMotion(motion, { values: { [motion.sides.at(-1)!]: value }, size: 200 })
-        .shapes.filter((shape) => shape.fill === 'skin' || shape.fill === 'hair')
-        .map(({ d }) => d)
-        .join();
-    expect([motion.id, skin(motion.fan.max) !== skin(motion.fan.min)]).toEqual([motion.id, true]);
   }
 });

@@ -544,7 +544,7 @@ const SHOULDER: Readonly<Record<string, MotionScene>> = {
     'front',
     'side-lying',
     { ...SIDE_LYING, 'other.sh': 88, 'other.plane': 90, 'other.elbow': 90 },
-    { 'other.shIn': [0, 1] },
+    { 'other.shIn': [90, 1] },
     'other.forearm:near',
     'other.hand',
     { frame: ['head', 'chest', 'other.upperArm', 'other.forearm', 'other.hand', 'pelvis'], alone: true },
