@@ -1,6 +1,6 @@
 import { ENTRIES, entryScene } from '../catalogue/index.ts';
 import { MOTIONS } from '../body/index.ts';
-import { cameraFor, drawMotion, drawScene, jointsAt, motionScene, sceneBody, type Drawing, type Scene, type Shape } from './index.ts';
+import { cameraFor, drawScene, jointsAt, motionScene, sceneBody, type Drawing, type Scene, type Shape } from './index.ts';
 import { inside, toRing } from '../testing/rings.ts';
 import { tableLine } from './furniture.ts';
 import { handOnPage } from './hands.ts';
