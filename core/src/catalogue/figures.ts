@@ -51,7 +51,7 @@ export function entryScene(entry: Entry): Scene {
 
 /**
  * The muscles on the body map that an entry works on: those it names, and those its picture shades.
- * @example entryRegions(findEntry('hamstring-ninety')!) // → ['hamstrings']
+ * @example entryRegions(findEntry('hamstring-ninety')) // → ['hamstrings']
  */
 export function entryRegions(entry: Entry): readonly RegionId[] {
   const shaded = (entryScene(entry).muscles ?? []).map((name) => name.replace('other.', '') as RegionId);

@@ -97,9 +97,8 @@ export const SECTIONS = {
 export type SectionId = keyof typeof SECTIONS;
 
 /**
- * Front, back, outer and inner thickness at a share of a bone's length: monotone between rows by a cubic Hermite curve with the
+ * Front, back, outer and inner thickness at a share of a bone's length: smooth between rows by a cubic Hermite curve with the
  * neighbours' slopes, so that contours have no corners. Centimetres.
- * @example sectionAt('thigh', 0).map(Math.round) // → [9, 14, 9, 8]
  */
 export function sectionAt(id: SectionId, share: number): readonly [number, number, number, number] {
   const rows: readonly Row[] = SECTIONS[id];

@@ -21,7 +21,6 @@ export const unit = (a: Vec): Vec => times(a, 1 / (length(a) || 1));
 
 /**
  * A vector turned about a unit axis by degrees, right-handed (Rodrigues' formula).
- * @example turnVec([1, 0, 0], [0, 0, 1], 90).map(Math.round) // → [0, 1, 0]
  */
 export function turnVec(v: Vec, axis: Vec, deg: number): Vec {
   const [c, s] = [Math.cos(deg * RAD), Math.sin(deg * RAD)];

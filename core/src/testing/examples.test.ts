@@ -8,6 +8,7 @@ import * as caution from '../caution/index.ts';
 import * as areas from '../caution/areas.ts';
 import * as device from '../device/index.ts';
 import * as exchange from '../exchange/index.ts';
+import * as figure from '../figure/index.ts';
 import * as finding from '../finding/index.ts';
 import * as limiter from '../limiter/index.ts';
 import * as measure from '../measure/index.ts';
@@ -32,6 +33,7 @@ const faces: Record<string, Record<string, unknown>> = {
   caution: { ...caution, ...areas },
   device,
   exchange,
+  figure,
   finding,
   limiter,
   measure,

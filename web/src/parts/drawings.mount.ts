@@ -4,7 +4,7 @@ import { motionOf } from '@pace-bend/core/body';
 import { findEntry } from '@pace-bend/core/catalogue';
 import { compile, newBlock, SLOW_BREATH } from '@pace-bend/core/method';
 import { page, press, put } from '../testing/mounted.ts';
-import EntryPicture from '../shelf/EntryPicture.vue';
+import EntryPicture from './EntryPicture.vue';
 import PosedFigure from './PosedFigure.vue';
 import SheetDialog from './SheetDialog.vue';
 import StairDrawing from './StairDrawing.vue';

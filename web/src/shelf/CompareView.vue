@@ -10,7 +10,7 @@ import StairLegend from '../parts/StairLegend.vue';
 import { useShelf } from '../stores/shelf.ts';
 import { wayLine, type WayLine } from './wayLine.ts';
 import { sureWords } from './wayWords.ts';
-import EntryPicture from './EntryPicture.vue';
+import EntryPicture from '../parts/EntryPicture.vue';
 import ShelfTabs from './ShelfTabs.vue';
 
 /** Any two ways of working side by side: two stairs on the same axes, times, efforts, breath, dose, ceiling, sources. */

@@ -11,7 +11,7 @@ import { useSession } from '../stores/session.ts';
 import { hintOf } from '../parts/keys.ts';
 import { useLegend } from '../stores/legend.ts';
 import { useShelf } from '../stores/shelf.ts';
-import EntryPicture from './EntryPicture.vue';
+import EntryPicture from '../parts/EntryPicture.vue';
 import ShelfTabs from './ShelfTabs.vue';
 
 /** One entry with everything needed at the table. */

@@ -2,7 +2,7 @@
 import { ref } from 'vue';
 import type { Entry } from '@pace-bend/core/catalogue';
 import { useSeen } from '../parts/useSeen.ts';
-import EntryPicture from './EntryPicture.vue';
+import EntryPicture from '../parts/EntryPicture.vue';
 
 /** An entry's picture in a long list: drawn when it comes into view, its place kept until then. */
 const props = withDefaults(defineProps<{ entry: Entry; size: number; shape?: number }>(), { shape: 1.3 });

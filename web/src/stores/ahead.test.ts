@@ -4,7 +4,7 @@ import { effectScope } from 'vue';
 import type { DayPage } from '@pace-bend/core/record';
 import { setAccountOfPage } from '../api/account.ts';
 import { forgetKept, keepAnswer, read } from '../api/kept.ts';
-import { installBrowser, settle, type Sent } from '../testing/browser.ts';
+import { installBrowser, settle, type Sent, until } from '../testing/browser.ts';
 import { visitFile } from '../testing/visitFile.ts';
 import { keepDayAhead } from './ahead.ts';
 import { useDay } from './day.ts';
@@ -50,6 +50,7 @@ async function start(can = () => true) {
 test('today’s visits that are to come open without the line, though nobody has opened them; those that are over are left', async () => {
   const scope = await start();
   await useDay().load();
+  await until(() => aheads().length >= 2);
   await settle(30);
   expect(aheads()).toEqual(['a', 'b']);
   up = false;
@@ -61,6 +62,7 @@ test('today’s visits that are to come open without the line, though nobody has
 test('what was read a while ago is not read again at every look; another day is not kept at all', async () => {
   const scope = await start();
   await useDay().load();
+  await until(() => aheads().length >= 2);
   await settle(30);
   await useDay().load();
   await useDay().load('2026-11-26');
@@ -69,7 +71,7 @@ test('what was read a while ago is not read again at every look; another day is 
   const now = Date.now;
   Date.now = () => now() + 16 * 60_000;
   await useDay().load();
-  await settle(30);
+  await until(() => aheads().length >= 4);
   Date.now = now;
   expect(aheads()).toEqual(['a', 'b', 'a', 'b']);
   scope.stop();

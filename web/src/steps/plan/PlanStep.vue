@@ -8,7 +8,7 @@ import { waysFor } from '@pace-bend/core/session';
 import { formatNumber, formatSigned, referenceBands } from '@pace-bend/core/measure';
 import { formatDuration } from '@pace-bend/core/record';
 import { isTyping } from '../../parts/useGlobalKeys.ts';
-import EntryPicture from '../../shelf/EntryPicture.vue';
+import EntryPicture from '../../parts/EntryPicture.vue';
 import StairDrawing from '../../parts/StairDrawing.vue';
 import StairLegend from '../../parts/StairLegend.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';

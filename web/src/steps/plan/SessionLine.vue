@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { BlockPlan } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import type { SessionStrip, StripItem } from '@pace-bend/core/session';
-import EntryPicture from '../../shelf/EntryPicture.vue';
+import EntryPicture from '../../parts/EntryPicture.vue';
 import { useShelf } from '../../stores/shelf.ts';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { cellsOf, type StripCell } from './stripCells.ts';

@@ -5,7 +5,7 @@ import { useRoute } from 'vue-router';
 import { formatDuration } from '@pace-bend/core/record';
 import { sessionStrip, type StripItem } from '@pace-bend/core/session';
 import ProblemNote from '../../parts/ProblemNote.vue';
-import EntryPicture from '../../shelf/EntryPicture.vue';
+import EntryPicture from '../../parts/EntryPicture.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';

@@ -5,7 +5,7 @@ import type { Cue } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import type { RunStatus } from '@pace-bend/core/table';
 import { figureShare } from '@pace-bend/core/catalogue';
-import EntryPicture from '../../shelf/EntryPicture.vue';
+import EntryPicture from '../../parts/EntryPicture.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import BreathBar from './BreathBar.vue';

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { entryScene, type Entry } from '@pace-bend/core/catalogue';
 import { drawScene, sceneWords } from '@pace-bend/core/figure';
-import FigureDrawing from '../parts/FigureDrawing.vue';
+import FigureDrawing from './FigureDrawing.vue';
 
 /** An entry drawn in its own position: in the set-up, at the edge, or on the way. */
 const props = withDefaults(
