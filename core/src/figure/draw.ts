@@ -110,7 +110,12 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
     const ink: Ink = { px: fit(content, shape, 0.05).height / size, line: 0, mover, detail };
     for (const each of markShapes(scene, camera, body, [], from, ink)) content.push(...pointsIn(each.d));
   }
-  const box = fit(content, shape, plain ? 0.045 : 0.05);
+  // One frame for the whole way: a picture that moves neither zooms nor wanders, and set-up and edge have one scale.
+  const { ghost: ghosted } = options;
+  const box =
+    share === 1 || !scene.start
+      ? fit(content, shape, plain ? 0.045 : 0.05)
+      : drawScene(scene, { size, shape, ...(ghosted === undefined ? {} : { ghost: ghosted }) }).box;
   const px = box.height / size;
   const line = px * (detail === 'silhouette' ? 1.1 : detail === 'arrow' ? 1.25 : detail === 'hands' ? 1.35 : 1.7);
 

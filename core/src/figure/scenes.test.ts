@@ -139,6 +139,13 @@ test('at the table the figure goes from the set-up to the edge: what moves is el
   }
 });
 
+test('on its way a picture keeps its frame, so that it neither zooms nor wanders', () => {
+  for (const [id, scene] of SCENES.filter(([, each]) => each.start)) {
+    const boxes = [0, 0.3, 0.7, 1].map((share) => JSON.stringify(drawScene(scene, { size: 200, share, side: 'left' }).box));
+    expect([id, new Set(boxes).size]).toEqual([id, 1]);
+  }
+});
+
 test('what stays where it is shows hands or marks: nobody is drawn for nothing', () => {
   for (const [id, scene] of SCENES)
     expect([id, Boolean(scene.start) || (scene.hands ?? []).length + (scene.marks ?? []).length > 0]).toEqual([id, true]);

@@ -90,6 +90,7 @@ const fillOf = (shape: Shape): string => (shape.hatch ? `url(#${id}-hatch)` : sh
   display: block;
   flex: none;
   max-width: 100%;
+  height: auto;
   stroke-linejoin: round;
 }
 
