@@ -110,6 +110,22 @@ function planner() {
   for (const row of whole) say(`  ${row.motions} motions read, ${row.minutes} min  median ${ms(row.median)}  p95 ${ms(row.p95)}`);
 }
 
+/** The shelf opened in the browser: what its pictures cost. */
+async function shelf() {
+  const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
+  const database = await startMariadb(work, { quiet: true, fast: true });
+  const port = await freePort();
+  const server = startServer(root, { DATABASE_URL: database.url, PORT: String(port) });
+  await server.ready;
+  const { medianMs, firstMs, drawn, entries } = await shelfScripting(browser, `http://127.0.0.1:${port}/`);
+  await server.stop();
+  await database.stop();
+  rmSync(work, { recursive: true, force: true });
+  say(
+    `\nThe shelf opened: scripting ${ms(medianMs)}, the first time ${ms(firstMs)}; ${drawn} of ${entries} pictures were in view and drawn`,
+  );
+}
+
 /** Pictures of the body, at the four sizes they are drawn at. */
 function figures() {
   const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/figures.ts'], {
@@ -126,7 +142,7 @@ function figures() {
 }
 
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
-const parts = { load, stalls, fold, planner, figures };
+const parts = { load, stalls, fold, planner, figures, shelf };
 if (only !== null) {
   if (!parts[only]) say(`There is no part “${only}”: ${Object.keys(parts).join(', ')}.`);
   else await parts[only]();
@@ -140,7 +156,6 @@ try {
   const server = startServer(root, { DATABASE_URL: database.url, PORT: String(port) });
   await server.ready;
   const bytes = await firstView(browser, `http://127.0.0.1:${port}/`);
-  const shelf = await shelfScripting(browser, `http://127.0.0.1:${port}/`);
   await server.stop();
   await database.stop();
   rmSync(work, { recursive: true, force: true });
@@ -149,9 +164,7 @@ try {
   fold();
   planner();
   figures();
-  say(
-    `\nThe shelf opened: scripting ${ms(shelf.medianMs)}, the first time ${ms(shelf.firstMs)}; ${shelf.drawn} of ${shelf.entries} pictures were in view and drawn`,
-  );
+  await shelf();
   const { strip, table } = await squadStrip(browser);
   say('\nSquad strip, 40 people × 24 motions, and the same figures in the component kit’s table');
   say('                scripting  to first paint  first time of all   elements');

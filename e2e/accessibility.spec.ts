@@ -240,6 +240,19 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await still(page);
       await clean(page, path);
     }
+    await page.goto('/shelf');
+    await page.getByRole('button', { name: 'Point at the body' }).click();
+    await page
+      .getByRole('button', { name: 'hamstrings, left' })
+      .or(page.getByRole('button', { name: 'vasti, left' }))
+      .first()
+      .focus();
+    await clean(page, 'body map');
+    await page.keyboard.press('Escape');
+    await page.getByRole('heading', { level: 1 }).click();
+    await page.keyboard.press('l');
+    await expect(page.getByRole('dialog', { name: 'What the marks mean' })).toBeVisible();
+    await clean(page, 'legend');
     const { visit, card } = await askedForPlan(page, `Axe plan ${colorScheme}`);
     await expect(card).toContainText('proven');
     await card.getByRole('button', { name: 'Why' }).first().click();

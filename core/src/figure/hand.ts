@@ -33,7 +33,6 @@ export interface HandPicture {
   readonly lines: readonly (readonly Pt[])[];
   /** Where a lock is put on a hand that holds. */
   readonly lock: Pt;
-  readonly lockDeg: number;
 }
 
 /** A finger: joints and half widths at them, as a closed ring. */
@@ -311,7 +310,6 @@ export function placeHand({ touch, deg, flip, contact, seen, arm = 15, armDeg }:
     sleeve,
     lines: local.lines.map((line) => line.map(put)),
     lock: at(cuff, back, 4.6),
-    lockDeg: 0,
   };
 }
 
@@ -346,7 +344,6 @@ function placeForearm({ touch, deg, flip, contact, arm = 15, armDeg }: HandPlace
       sleeve: cuffShape(at(bend, back, arm * 0.55), back, arm * 0.6, 5.2, 5.8),
       lines: [],
       lock: at(bend, back, arm * 0.8),
-      lockDeg: 0,
     };
   }
   if (contact === 'elbow') {
@@ -358,14 +355,13 @@ function placeForearm({ touch, deg, flip, contact, arm = 15, armDeg }: HandPlace
       sleeve,
       lines: [],
       lock: put(-7.2, 9 + arm * 0.7),
-      lockDeg: 0,
     };
   }
   const forearm = tube([put(-12, 4), put(-4, 3.9), put(5, 3.4), put(13, 2.8)], [4, 4.1, 3.5, 2.6]);
   const fist = [put(12, 5.2), put(16, 5.8), put(19.4, 4.8), put(20, 2.6), put(18, 0.6), put(14, 0.4), put(12, 0.9)];
   const upper = tube([put(-12, 4.4), put(-15, 11), put(-17, 8 + arm)], [4.1, 4.6, 5]);
   const sleeve = cuffShape(put(-14.4, 9.4), unit2(less(put(-17.4, 10 + arm), put(-14.4, 9.4))), 10, 5.2, 5.8);
-  return { layers: [[forearm, fist, upper]], sleeve, lines: [], lock: put(-16, 8 + arm * 0.6), lockDeg: 0 };
+  return { layers: [[forearm, fist, upper]], sleeve, lines: [], lock: put(-16, 8 + arm * 0.6) };
 }
 
 /** Other parts of the therapist: a foot set down, a lower leg that blocks or walks. */
@@ -388,11 +384,11 @@ function placeBody({ touch, deg, flip, contact }: HandPlace): HandPicture {
     ];
     const shin = tube([put(-6.5, 8), put(-8, 18), put(-9.5, 30)], [4, 5.2, 5.8]);
     const trouser = cuffShape(put(-8.4, 20), unit2(less(put(-10, 34), put(-8.4, 20))), 14, 6.6, 7.4);
-    return { layers: [[foot, shin]], sleeve: trouser, lines: [], lock: put(-9.4, 28), lockDeg: 0 };
+    return { layers: [[foot, shin]], sleeve: trouser, lines: [], lock: put(-9.4, 28) };
   }
   const shin = tube([put(-20, 6), put(0, 5.2), put(22, 4.6)], [7, 6, 4.6]);
   const trouser = cuffShape(put(12, 5), unit2(less(put(-22, 6), put(12, 5))), 34, 6, 7.6);
-  return { layers: [[shin]], sleeve: trouser, lines: [], lock: put(-10, 5.6), lockDeg: 0 };
+  return { layers: [[shin]], sleeve: trouser, lines: [], lock: put(-10, 5.6) };
 }
 
 /** The athlete's own hand at the end of the forearm. */

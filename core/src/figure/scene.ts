@@ -104,6 +104,4 @@ export interface Scene {
   readonly anchor?: BoneId;
   /** What is read while it moves, where that is not the far end of the limb: a bone's far end, and the bone about whose near end it goes. */
   readonly path?: readonly [tip: BoneId, about: BoneId];
-  /** Said with the picture. */
-  readonly words?: string;
 }
