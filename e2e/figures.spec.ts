@@ -131,7 +131,7 @@ test('the legend lies over the large figure and goes alone', async ({ page, expe
     .first()
     .click();
   const large = page.getByRole('dialog', { name: /Hip extension/ });
-  await expect(large.getByRole('img')).toBeVisible();
+  await expect(large.locator('svg.figure')).toBeVisible();
   await page.keyboard.press('l');
   const legend = page.getByRole('dialog', { name: 'What the marks mean' });
   await expect(legend).toBeVisible();
