@@ -1,5 +1,5 @@
 import { motionOf, type Motion, type Position } from '../body/index.ts';
-import { ENTRY_SCENES, motionScene, regionsNamed, type Joints, type RegionId, type Scene } from '../figure/index.ts';
+import { ENTRY_SCENES, motionScene, regionsNamed, turned, type RegionId, type Scene } from '../figure/index.ts';
 import type { Entry } from './types.ts';
 
 /** Share of the way from rest to the far end of the drawn range: a little in for the set-up, short of the end for the edge. */
@@ -38,14 +38,15 @@ export function entryScene(entry: Entry): Scene {
   if (own && showsEntry(own, entry)) return own;
   const motions = [entry.motionId, ...entry.also].map(motionOf);
   const motion = motions.find((each) => showsEntry(motionScene(each.id).scene, entry)) ?? motions[0]!;
-  const { scene } = motionScene(motion.id);
+  const drawn = motionScene(motion.id);
+  const { scene } = drawn;
   const muscles = regionsNamed(entry.targets);
   const base: Scene = { ...scene, ...(muscles.length > 0 ? { muscles } : {}), mover: entry.mover };
-  if (entry.still) return { ...base, joints: { ...scene.joints, ...turned(motion, motion.rest) } };
+  if (entry.still) return { ...base, joints: { ...scene.joints, ...turned(drawn, motion.rest) } };
   return {
     ...base,
-    joints: { ...scene.joints, ...turned(motion, along(motion, END_SHARE)) },
-    start: turned(motion, along(motion, SET_UP_SHARE)),
+    joints: { ...scene.joints, ...turned(drawn, along(motion, END_SHARE)) },
+    start: turned(drawn, along(motion, SET_UP_SHARE)),
   };
 }
 
@@ -74,6 +75,3 @@ export function figureShare(entry: Entry, value: number): number {
 function along({ rest, fan, better }: Motion, share: number): number {
   return rest + ((better === 'higher' ? fan.max : fan.min) - rest) * share;
 }
-
-const turned = ({ id }: Motion, value: number): Joints =>
-  Object.fromEntries(Object.entries(motionScene(id).moves).map(([key, [zero, perUnit]]) => [key, zero + perUnit * value]));

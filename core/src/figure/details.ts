@@ -4,14 +4,13 @@ import { positive } from './parts.ts';
 import { openCurve, polyline } from './path.ts';
 import { mirrorPlace } from './region.ts';
 import type { Shape } from './shapes.ts';
-import { at, dir2, dot, less, norm2, unit2, type Pt } from './space.ts';
+import { at, dir2, dot, less, norm2, plus, unit2, type Pt } from './space.ts';
 
 /** Short trousers: a band over pelvis and upper thighs, cut to the body. */
 export function shortsShapes(camera: Camera, body: Body, lateral: boolean, legs: boolean): Shape[] {
   const ring = (id: BoneId, from: number, to: number, wide: number): Pt[] => {
     const bone = body.bones[id];
-    const a = onPage(camera, [0, 1, 2].map((i) => bone.a[i]! + bone.d[i]! * bone.length * from) as unknown as [number, number, number]);
-    const b = onPage(camera, [0, 1, 2].map((i) => bone.a[i]! + bone.d[i]! * bone.length * to) as unknown as [number, number, number]);
+    const [a, b] = [from, to].map((share) => onPage(camera, plus(bone.a, bone.d, bone.length * share))) as [Pt, Pt];
     const d = unit2(less(b, a));
     const n: Pt = [d[1], -d[0]];
     return [at(a, n, wide), at(b, n, wide), at(b, n, -wide), at(a, n, -wide)];

@@ -34,8 +34,8 @@ export interface DrawOptions {
   readonly share?: number;
   /** Which side of the athlete is worked on; left out, the head of a lying athlete is at the left. */
   readonly side?: 'left' | 'right';
-  /** Whether the set-up is drawn as a ghost with the way from it. */
-  readonly ghost?: boolean;
+  /** Whether the athlete presses now; left out, the picture shows that they will. The frame is the same. */
+  readonly presses?: boolean;
   readonly overlay?: (camera: Camera) => Overlay;
   /** The body as it is posed already, where the scene's own angles are not it. */
   readonly body?: Body;
@@ -59,7 +59,7 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
   const camera = cameraFor(scene.posture, scene.view);
   const mirror = options.side !== undefined && (options.side === 'left') !== camera.flip;
   const body = options.body ?? sceneBody(scene, share);
-  const from = scene.start && options.ghost !== false && share > 0 ? sceneBody(scene, 0) : null;
+  const from = scene.start && share > 0 ? sceneBody(scene, 0) : null;
   const moved = from && !scene.plainMove ? movedParts(from, body) : [];
   const lateral = scene.view === 'side' || scene.view === 'inside';
   // From the inside the other limbs would stand before the one the picture is about.
@@ -111,11 +111,7 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
     for (const each of markShapes(scene, camera, body, [], from, ink)) content.push(...pointsIn(each.d));
   }
   // One frame for the whole way: a picture that moves neither zooms nor wanders, and set-up and edge have one scale.
-  const { ghost: ghosted } = options;
-  const box =
-    share === 1 || !scene.start
-      ? fit(content, shape, plain ? 0.045 : 0.05)
-      : drawScene(scene, { size, shape, ...(ghosted === undefined ? {} : { ghost: ghosted }) }).box;
+  const box = share === 1 || !scene.start ? fit(content, shape, plain ? 0.045 : 0.05) : drawScene(scene, { size, shape }).box;
   const px = box.height / size;
   const line = px * (detail === 'silhouette' ? 1.1 : detail === 'arrow' ? 1.25 : detail === 'hands' ? 1.35 : 1.7);
 
@@ -182,7 +178,8 @@ export function drawScene(scene: Scene, options: DrawOptions): Drawing {
   drawMuscles(true);
   for (const { picture, use, behind } of hands) if (!behind) shapes.push(...handShapes(picture, use, line, px, detail === 'all'));
   if (overlay) shapes.push(...overlay.front(px));
-  if (detail !== 'silhouette') shapes.push(...markShapes(scene, camera, body, path, from, { px, line, mover, detail }));
+  const marked = options.presses === false ? { ...scene, marks: (scene.marks ?? []).filter(({ kind }) => kind !== 'press') } : scene;
+  if (detail !== 'silhouette') shapes.push(...markShapes(marked, camera, body, path, from, { px, line, mover, detail }));
 
   const drawing: Drawing = { box, shapes };
   const placed = mirror ? mirrored(drawing, camera.plan && scene.posture !== 'upright') : drawing;

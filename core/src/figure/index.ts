@@ -9,7 +9,7 @@ export { jointsAt, sceneBody } from './movement.ts';
 export { REGIONS, type RegionId } from './muscles.ts';
 export { regionsNamed } from './named.ts';
 export { PATH_SCALE } from './path.ts';
-export { drawMotion, motionScene, viewWords, type DrawnMotion, type ReadingRequest } from './reading.ts';
+export { drawMotion, motionScene, turned, viewWords, type DrawnMotion, type ReadingRequest } from './reading.ts';
 export { sceneWords } from './sceneWords.ts';
 export type { HandUse, MarkUse, PropUse, Scene, Support } from './scene.ts';
 export { ENTRY_SCENES, MOTION_SCENES, type MotionScene } from './scenes/index.ts';

@@ -111,10 +111,9 @@ export function markShapes(scene: Scene, camera: Camera, body: Body, path: reado
   const w = ink.px * (plain ? 1.7 : ink.detail === 'hands' ? 2.4 : 3);
   const unit = ink.px * (plain ? 5.4 : ink.detail === 'hands' ? 8 : 11);
   const own = ink.mover === 'athlete';
-  if (path.length > 1) {
-    const shown = path.length > 1 ? [...path] : [];
-    out.push(...arrow(shown, own ? 'athlete' : 'move', w, own ? { bars: true } : {}));
-  }
+  /** An arrow by whoever moves. */
+  const moves = (points: readonly Pt[]): Shape[] => arrow(points, own ? 'athlete' : 'move', w, own ? { bars: true } : {});
+  if (path.length > 1) out.push(...moves(path));
   const degOf = (mark: { deg?: number }, fallback: Pt): Pt => (mark.deg === undefined ? fallback : dir2(-mark.deg));
   for (const mark of scene.marks ?? []) out.push(...markShape(mark));
   return out;
@@ -150,7 +149,7 @@ export function markShapes(scene: Scene, camera: Camera, body: Body, path: reado
       case 'way': {
         const { p } = spot(camera, body, mark.at);
         const d = dir2(-mark.deg);
-        return arrow([at(p, d, -unit * 2), at(p, d, unit * 2.4)], own ? 'athlete' : 'move', w, own ? { bars: true } : {});
+        return moves([at(p, d, -unit * 2), at(p, d, unit * 2.4)]);
       }
       case 'glide': {
         const { p, n } = spot(camera, body, mark.at);
@@ -170,14 +169,14 @@ export function markShapes(scene: Scene, camera: Camera, body: Body, path: reado
       case 'turn': {
         const { p } = spot(camera, body, mark.at);
         const points = Array.from({ length: 10 }, (_, i) => at(p, dir2(-(mark.from + ((mark.to - mark.from) * i) / 9)), mark.radius));
-        return arrow(points, own ? 'athlete' : 'move', w, own ? { bars: true } : {});
+        return moves(points);
       }
       case 'towel': {
         const { p } = spot(camera, body, mark.at);
         const d = dir2(-mark.deg);
         const n = left(d);
         const end = at(p, d, 25);
-        const cloth = polygon([at(at(p, d, -2.5), n, 3), at(at(end, d, 0), n, 2.4), at(end, n, -2.4), at(at(p, d, -2.5), n, -3)]);
+        const cloth = polygon([at(at(p, d, -2.5), n, 3), at(end, n, 2.4), at(end, n, -2.4), at(at(p, d, -2.5), n, -3)]);
         const fist = Array.from({ length: 10 }, (_, i) => at(at(end, d, 2), dir2(i * 36), 4.6));
         return [
           { d: cloth, fill: 'cushion', line: 'ink', width: ink.line * 1.6 },

@@ -33,7 +33,8 @@ export function motionScene(motionId: string): MotionScene {
   return found;
 }
 
-const turned = (scene: MotionScene, value: number, way: 1 | -1): Joints =>
+/** The joint angles a value of a motion stands for; `way` −1 to the other side. */
+export const turned = (scene: MotionScene, value: number, way: 1 | -1 = 1): Joints =>
   Object.fromEntries(Object.entries(scene.moves).map(([key, [zero, perUnit]]) => [key, way * (zero + perUnit * value)]));
 
 type Half = 'worked' | 'other';

@@ -141,7 +141,9 @@ test('at the table the figure goes from the set-up to the edge: what moves is el
 
 test('on its way a picture keeps its frame, so that it neither zooms nor wanders', () => {
   for (const [id, scene] of SCENES.filter(([, each]) => each.start)) {
-    const boxes = [0, 0.3, 0.7, 1].map((share) => JSON.stringify(drawScene(scene, { size: 200, share, side: 'left' }).box));
+    const boxes = [0, 0.3, 0.7, 1].flatMap((share) =>
+      [true, false].map((presses) => JSON.stringify(drawScene(scene, { size: 200, share, side: 'left', presses }).box)),
+    );
     expect([id, new Set(boxes).size]).toEqual([id, 1]);
   }
 });

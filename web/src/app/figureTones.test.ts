@@ -32,6 +32,10 @@ test.each(Object.entries(THEMES))('%s: every tone a drawing can have is there', 
   expect(Object.keys(tones).sort()).toEqual(Object.keys(LIGHT).sort());
 });
 
+test('the table by day has the tones of the dark: they are written twice and stay the same', () => {
+  expect(THEMES.table).toEqual(THEMES.dark);
+});
+
 // Marks against what they lie on: three to one, as for any graphic that has to be understood (WCAG 2.2, 1.4.11).
 test.each(
   Object.entries(THEMES).flatMap(([name, tones]) =>

@@ -21,15 +21,13 @@ const props = withDefaults(
   { share: 1, shape: 1.35, side: undefined, decorative: false, presses: undefined },
 );
 
-const scene = computed(() => {
-  const whole = entryScene(props.entry);
-  return props.presses === false ? { ...whole, marks: (whole.marks ?? []).filter(({ kind }) => kind !== 'press') } : whole;
-});
+const scene = computed(() => entryScene(props.entry));
 const drawing = computed(() =>
   drawScene(scene.value, {
     size: props.size,
     shape: props.shape,
     share: props.share,
+    ...(props.presses === undefined ? {} : { presses: props.presses }),
     ...(props.side ? { side: props.side } : {}),
   }),
 );
