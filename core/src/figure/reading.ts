@@ -8,7 +8,7 @@ import { arrow } from './marks.ts';
 import { regionsNamed } from './named.ts';
 import { circle, polygon, polyline } from './path.ts';
 import type { HandUse, Scene } from './scene.ts';
-import { MOTION_SCENES, type MotionScene, type Spot } from './scenes/motions.ts';
+import { MOTION_SCENES, type MotionScene, type Spot } from './scenes/motions/index.ts';
 import { detailAt, type Drawing, type Shape, type Tone } from './shapes.ts';
 import { at, dot2, less, norm2, plus, unit2, type Pt, type Vec } from './space.ts';
 

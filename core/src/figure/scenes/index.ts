@@ -19,4 +19,4 @@ export const ENTRY_SCENES: Readonly<Record<string, Scene>> = {
   ...FOOT,
   ...CLOSING,
 };
-export { MOTION_SCENES, type MotionScene } from './motions.ts';
+export { MOTION_SCENES, type MotionScene } from './motions/index.ts';
