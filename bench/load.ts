@@ -58,8 +58,8 @@ const base = `http://127.0.0.1:${(server.address() as { port: number }).port}/ap
 async function seed(db: Pool): Promise<void> {
   const motions = ['hip-flexion', 'straight-leg-raise', 'knee-flexion', 'ankle-dorsiflexion', 'shoulder-flexion'];
   await db.query(
-    `INSERT INTO athlete (id, practice_id, name, birth_date, reference_sex, rowing, about, breath_period_ms)
-    SELECT UUID(), ?, CONCAT('Rower ', LPAD(seq, 4, '0')), DATE('1990-01-01') + INTERVAL seq DAY, 'none', 'sculls', IF(seq % 7 = 0, 'tall, long thighs', ''), 9000 FROM seq_1_to_${ATHLETES}`,
+    `INSERT INTO athlete (id, practice_id, name, birth_date, reference_sex, sports, about, breath_period_ms)
+    SELECT UUID(), ?, CONCAT('Rower ', LPAD(seq, 4, '0')), DATE('1990-01-01') + INTERVAL seq DAY, 'none', '[{"sportId":"rowing","discipline":"sculls","role":"sculler","leading":null,"words":""}]', IF(seq % 7 = 0, 'tall, long thighs', ''), 9000 FROM seq_1_to_${ATHLETES}`,
     [practiceId],
   );
   await db.query(`INSERT INTO visit (id, athlete_id, starts_at, minutes, minutes_available, step, finished_at)
@@ -160,9 +160,9 @@ const REQUESTS: readonly { readonly name: string; readonly path: string; readonl
     path: '/days/2026-11-25',
     bare: () =>
       Promise.all([
-        visitsBetween(pool, practiceId, day.from, day.to),
+        visitsBetween(pool, practice, day.from, day.to),
         eventsFrom(pool, practiceId, '2026-11-25'),
-        unfinishedBefore(pool, practiceId, day.from),
+        unfinishedBefore(pool, practice, day.from),
         errorKnowledge(pool, practiceId),
       ]),
   },

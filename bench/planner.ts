@@ -80,8 +80,11 @@ function factsOf(seed: number, motions: number, minutes: number): SessionFacts {
     })),
   );
   return {
-    person: { birthDate: '1999-05-05', referenceSex: 'female', rowing: 'bow' },
-    sport: 'Rowing',
+    person: {
+      birthDate: '1999-05-05',
+      referenceSex: 'female',
+      sports: playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: '' }]),
+    },
     onDay: '2026-11-25',
     today,
     past: [],

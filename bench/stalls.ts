@@ -62,7 +62,7 @@ await put(`/athletes/${athlete}`, {
   name: 'Bench',
   birthDate: '2001-05-06',
   referenceSex: 'none',
-  rowing: 'none',
+  sports: [],
   about: '',
   breathPeriodMs: 9000,
 });
@@ -75,8 +75,7 @@ const row = (i: number) => ({
   name: `Rower ${i} of the long list`,
   birthDate: '2001-05-06',
   referenceSex: 'none',
-  rowing: 'none',
-  sport: 'Rowing',
+  sports: [],
   role: 'Seat',
   coach: 'Coach',
   about: 'x'.repeat(60),

@@ -32,7 +32,7 @@ const squad: SquadStrip = {
     name: `Rower ${i}`,
     birthDate: '2001-02-03',
     referenceSex: 'female',
-    rowing: 'bow',
+    sports: [{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: '' }],
     readings: readings(i),
   })),
 };

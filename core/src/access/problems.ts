@@ -19,6 +19,8 @@ export const PROBLEMS = {
   overlaps: { status: 409, title: 'Overlaps', means: 'refused' },
   full: { status: 409, title: 'Full', means: 'refused' },
   taken: { status: 409, title: 'Taken', means: 'refused' },
+  'in-use': { status: 409, title: 'In use', means: 'refused' },
+  ended: { status: 410, title: 'Ended', means: 'refused' },
   'already-set-up': { status: 409, title: 'Already set up', means: 'refused' },
   'not-found': { status: 404, title: 'Not found', means: 'refused' },
   'not-valid': { status: 422, title: 'Not valid', means: 'refused' },

@@ -1,4 +1,4 @@
-import { ageInYears, findMotion, JOINTS, MOTIONS, motionOf, sportDifference } from './index.ts';
+import { ageInYears, findMotion, JOINTS, MOTIONS, motionOf } from './index.ts';
 
 describe('motions', () => {
   test('cover every joint from neck to toes with at least seventy motion-and-position pairs', () => {
@@ -56,11 +56,4 @@ describe('age', () => {
   test('a day before the birth is refused', () => {
     expect(() => ageInYears('2026-01-02', '2026-01-01')).toThrow('before the birth');
   });
-});
-
-test('only sweep rowers have a trunk rotation that the sport explains, on opposite sides', () => {
-  expect(sportDifference('trunk-rotation', 'stroke')?.moreOn).toBe('right');
-  expect(sportDifference('trunk-rotation', 'bow')?.moreOn).toBe('left');
-  expect(sportDifference('trunk-rotation', 'sculls')).toBeNull();
-  expect(sportDifference('hip-flexion', 'stroke')).toBeNull();
 });

@@ -13,7 +13,6 @@ export {
 export { MOTIONS, findMotion, motionOf } from './motions/index.ts';
 export { tradeNames } from './motionNames.ts';
 export { ageInYears } from './age.ts';
-export { sportAsksFor, sportDifference, type RowingSide, type SportDifference } from './sport.ts';
 export { positionOn, POSITIONS } from './positions.ts';
 export { JOINT_REGIONS, REGIONS, placeWords, regionName, type BodySide, type Region, type RegionFacts } from './regions.ts';
 export { hasWay, MOVEMENTS, opposite, type Movement } from './movements.ts';

@@ -3,9 +3,9 @@ import type { Limits } from '../method/index.ts';
 import { consentArea } from './consent.ts';
 import { sameSide } from './grounds.ts';
 import { NO_LIMITS } from './limits.ts';
-import type { CandidateAction, Caution, CautionContext, Level } from './types.ts';
+import type { CandidateAction, Caution, CautionContext, DayLimit, Level } from './types.ts';
 
-/** Consent, no-touch areas and the practice's scope. */
+/** Consent, no-touch areas, the practice's scope, and what today holds back. */
 export function boundaries(context: CautionContext, action: CandidateAction): Caution[] {
   const found: Caution[] = context.subject.noTouch
     .filter(
@@ -70,7 +70,16 @@ export function boundaries(context: CautionContext, action: CandidateAction): Ca
       );
     }
   }
-  return found;
+  return [...found, ...context.today.filter((limit) => touchesToday(limit, action)).map(todayCaution)];
+}
+
+function touchesToday({ muscles, side }: DayLimit, action: CandidateAction): boolean {
+  if (action.moment !== 'work' || !sameSide(side, action.side)) return false;
+  return muscles === null || [...action.lengthens, ...action.contracts, ...action.under].some((muscle) => muscles.includes(muscle));
+}
+
+function todayCaution({ id, because, reason, instead, limits }: DayLimit): Caution {
+  return boundary(`today-${id}`, 'today', 'modify', because, reason, instead, limits);
 }
 
 export function noTouchCaution(area: CautionContext['subject']['noTouch'][number]): Caution {
@@ -102,7 +111,7 @@ function boundary(
     reason,
     instead,
     refer: '',
-    source: kind === 'scope' ? 'practice scope, local rule' : 'the athlete',
+    source: kind === 'scope' ? 'practice scope, local rule' : kind === 'today' ? 'readiness today, common practice' : 'the athlete',
     limits,
     canOverride: false,
   };

@@ -78,6 +78,7 @@ const anyContext: fc.Arbitrary<CautionContext> = fc.record({
   ),
   questions: fc.constantFrom('answered' as const, 'set-aside' as const, 'open' as const),
   consent: fc.option(fc.subarray(REGIONS.map((each) => each.id))),
+  today: fc.constant([]),
 });
 const anyAction: fc.Arbitrary<CandidateAction> = fc.oneof(
   fc.constantFrom(...MOTIONS).chain((motion) => fc.constantFrom(...motion.sides).map((side) => measuring(motion.id, side))),

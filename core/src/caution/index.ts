@@ -28,6 +28,7 @@ export {
   type CautionResult,
   type CautionSubject,
   type Clearance,
+  type DayLimit,
   type ConditionFields,
   type Level,
   type NoTouchFields,

@@ -13,6 +13,7 @@ export const CONTEXT: CautionContext = {
   raised: [],
   questions: 'answered',
   consent: null,
+  today: [],
 };
 
 /** A stretch to the edge on the left that names no place yet. */

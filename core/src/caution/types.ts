@@ -129,6 +129,18 @@ export interface PracticeScope {
   readonly ruleLink: string;
 }
 
+/** A limit that today sets: how somebody slept, what is sore, what was trained. It holds for the work, not for measuring. */
+export interface DayLimit {
+  readonly id: string;
+  readonly because: string;
+  readonly reason: string;
+  readonly instead: string;
+  readonly limits: Limits;
+  /** Only where one of these is lengthened, contracts or lies under a hand; null for everywhere. */
+  readonly muscles: readonly Muscle[] | null;
+  readonly side: 'left' | 'right' | null;
+}
+
 export interface CautionContext {
   readonly subject: CautionSubject;
   /** The day it is, `YYYY-MM-DD`. */
@@ -143,6 +155,8 @@ export interface CautionContext {
   readonly questions: 'answered' | 'set-aside' | 'open';
   /** Areas agreed to today; null when it was not asked yet. */
   readonly consent: readonly Region[] | null;
+  /** What readiness holds back today, less what was set aside. */
+  readonly today: readonly DayLimit[];
 }
 
 export interface RuleLimits extends Partial<Omit<Limits, 'cap'>> {
@@ -234,7 +248,7 @@ export interface Rule {
 /** A rule, a written limit or a boundary that applies here and now. */
 export interface Caution {
   readonly ruleId: string;
-  readonly kind: 'rule' | 'written' | 'no-touch' | 'consent' | 'scope';
+  readonly kind: 'rule' | 'written' | 'no-touch' | 'consent' | 'scope' | 'today';
   readonly level: Level;
   /** What it comes from: a condition with its place and age, an answer, an event. */
   readonly because: string;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
+import { SPORTS, type AthleteSport } from '../sport/index.ts';
 import {
   guessDateOrder,
   harmless,
@@ -33,9 +34,7 @@ test('a byte-order mark, semicolons, quotes, bare line ends, short and empty row
       name: 'Brand; Zoë',
       birthDate: '2004-03-14',
       referenceSex: 'female',
-      rowing: 'bow',
-      sport: '',
-      role: '',
+      sports: [{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: '' }],
       coach: '',
       about: '',
       squads: ['Eight', 'Juniors'],
@@ -45,9 +44,7 @@ test('a byte-order mark, semicolons, quotes, bare line ends, short and empty row
       name: 'Ada Long',
       birthDate: '2003-02-01',
       referenceSex: 'none',
-      rowing: 'sculls',
-      sport: '',
-      role: '',
+      sports: [{ sportId: 'rowing', discipline: 'sculls', role: 'sculler', leading: null, words: '' }],
       coach: '',
       about: '',
       squads: [],
@@ -57,14 +54,14 @@ test('a byte-order mark, semicolons, quotes, bare line ends, short and empty row
 
 test('every problem of every row is told with its place, and the row gives nobody', () => {
   const { rows, problems } = read(
-    'name,dob,sex,boat\n,2001-02-30,q,sail\nAnn,2001-02-03,f,bow\nann ,2001-02-03,f,bow\nOld One,1880-01-01,,\nNobody,,,\n',
+    'name,dob,sex,throwing arm\n,2001-02-30,q,up\nAnn,2001-02-03,f,right\nann ,2001-02-03,f,right\nOld One,1880-01-01,,\nNobody,,,\n',
   );
   expect(rows.map((row) => row.name)).toEqual(['Ann']);
   expect(problems.map(({ row, field }) => [row, field])).toEqual([
     [2, 'name'],
     [2, 'birthDate'],
     [2, 'referenceSex'],
-    [2, 'rowing'],
+    [2, 'leading'],
     [4, 'name'],
     [5, 'birthDate'],
     [6, 'birthDate'],
@@ -106,16 +103,14 @@ test.each([
     name: 'A',
     birthDate: '2001-02-03',
     referenceSex: 'none',
-    rowing: 'none',
-    sport: '',
-    role: cell,
-    coach: '',
+    sports: [],
+    coach: cell,
     about: '',
     squads: [],
   };
   const out = Papa.parse<string[]>(writeSquad([row]), { delimiter: ',' }).data[1]!;
-  expect(out[SQUAD_FIELDS.findIndex((field) => field.id === 'role')]).toBe(harmless(cell));
-  expect(read(writeSquad([row])).rows[0]!.role).toBe(cell.trim());
+  expect(out[SQUAD_FIELDS.findIndex((field) => field.id === 'coach')]).toBe(harmless(cell));
+  expect(read(writeSquad([row])).rows[0]!.coach).toBe(cell.trim());
 });
 
 test('a later line of a cell begins no formula either, and comes back as one line', () => {
@@ -129,9 +124,7 @@ test('a later line of a cell begins no formula either, and comes back as one lin
             name: 'A',
             birthDate: '2001-02-03',
             referenceSex: 'none',
-            rowing: 'none',
-            sport: '',
-            role: '',
+            sports: [],
             coach: '',
             about: cell,
             squads: [],
@@ -140,6 +133,45 @@ test('a later line of a cell begins no formula either, and comes back as one lin
       ).rows[0]!.about,
     ).toBe(cell.replace(/[\r\n]+/g, ' '));
   }
+});
+
+/** Any sport with a discipline, role and leading side that belong together, as a file would hold it. */
+function anySport(word: fc.Arbitrary<string>): fc.Arbitrary<AthleteSport> {
+  return fc
+    .record({ sport: fc.constantFrom(...SPORTS), at: fc.nat(), side: fc.constantFrom('left', 'right', null), words: word })
+    .map(({ sport, at, side, words }): AthleteSport => {
+      const role = sport.roles.length > 0 && at % 2 === 0 ? sport.roles[at % sport.roles.length]! : null;
+      const disciplines = role?.disciplines ?? sport.disciplines.map(({ id }) => id);
+      return {
+        sportId: sport.id,
+        discipline: role?.disciplines || (disciplines.length > 0 && at % 3 === 0) ? disciplines[at % disciplines.length]! : null,
+        role: role?.id ?? null,
+        leading: sport.leading === undefined ? null : side,
+        words: at % 5 === 0 ? words : '',
+      };
+    });
+}
+
+// Headings of tables that were written before sports were data.
+test.each([
+  ['stroke', 'sweep', 'stroke-side'],
+  ['Starboard', 'sweep', 'bow-side'],
+  ['sculls', 'sculls', 'sculler'],
+  ['cox', null, 'cox'],
+])('an old table’s boat side “%s” is a role of rowing, and its role stays in words', (said, discipline, role) => {
+  const { rows, problems } = read(
+    `Name,Birth date,Boat side,Sport,Role\nAnn,2001-02-03,${said},Rowing,seat 5\nBea,2001-02-04,${said},,\nCal,2001-02-05,none,Korfball,post\n`,
+  );
+  expect(problems).toEqual([]);
+  expect(rows[0]!.sports).toEqual([{ sportId: 'rowing', discipline, role, leading: null, words: 'seat 5' }]);
+  expect(rows[1]!.sports).toEqual([{ sportId: 'rowing', discipline, role, leading: null, words: '' }]);
+  expect(rows[2]!.sports).toEqual([{ sportId: 'hand-ball-games', discipline: null, role: null, leading: null, words: 'post' }]);
+});
+
+test('a sport nobody knows is kept in words, and a thrower is not taken for a rower', () => {
+  const { rows } = read('Name,Birth date,Sport,Throwing arm\nAnn,2001-02-03,Thrower,left\nBea,2001-02-04,Kite buggying,\n');
+  expect(rows[0]!.sports).toEqual([{ sportId: 'throwing', discipline: null, role: null, leading: 'left', words: '' }]);
+  expect(rows[1]!.sports).toEqual([{ sportId: 'other', discipline: null, role: null, leading: null, words: 'Kite buggying' }]);
 });
 
 test('whatever a squad holds, writing and reading it gives the same squad; no cell of the file begins a formula', () => {
@@ -151,9 +183,9 @@ test('whatever a squad holds, writing and reading it gives the same squad; no ce
     name: word,
     birthDate: fc.integer({ min: 0, max: 20_000 }).map((days) => new Date(Date.UTC(1960, 0, 1 + days)).toISOString().slice(0, 10)),
     referenceSex: fc.constantFrom('female', 'male', 'none'),
-    rowing: fc.constantFrom('stroke', 'bow', 'sculls', 'cox', 'none'),
-    sport: word,
-    role: word,
+    sports: fc.array(anySport(word.map((text) => text.replaceAll(';', ',').trim()).filter((text) => !/^[,\s]*$/.test(text))), {
+      maxLength: 3,
+    }),
     coach: word,
     about: word,
     squads: fc.uniqueArray(word.map((text) => text.replace(/[,;|']/g, '').trim()).filter(Boolean), { maxLength: 3 }),

@@ -1,15 +1,14 @@
 import Papa from 'papaparse';
 import { checkBirthDate, LIMITS } from '../record/index.ts';
 import type { AthleteFields } from '../record/index.ts';
+import { placeIn, playedSports, sportNamed, sportWithRole, type AthleteSport, type Sport } from '../sport/index.ts';
 
 /** One athlete of a squad's table. */
 export interface SquadRow {
   readonly name: string;
   readonly birthDate: string;
   readonly referenceSex: AthleteFields['referenceSex'];
-  readonly rowing: AthleteFields['rowing'];
-  readonly sport: string;
-  readonly role: string;
+  readonly sports: AthleteFields['sports'];
   readonly coach: string;
   readonly about: string;
   /** Squads, by name. */
@@ -20,14 +19,21 @@ export const SQUAD_FIELDS = [
   { id: 'name', label: 'Name', required: true, known: ['name', 'full name', 'athlete', 'rower', 'surname and name'] },
   { id: 'birthDate', label: 'Birth date', required: true, known: ['birth date', 'date of birth', 'dob', 'born', 'birthday', 'birthdate'] },
   { id: 'referenceSex', label: 'Reference table', required: false, known: ['reference table', 'reference sex', 'sex', 'gender'] },
-  { id: 'rowing', label: 'Boat side', required: false, known: ['boat side', 'boat', 'side', 'rowing', 'oar'] },
-  { id: 'sport', label: 'Sport', required: false, known: ['sport', 'discipline'] },
-  { id: 'role', label: 'Role', required: false, known: ['role', 'seat', 'position'] },
+  { id: 'sport', label: 'Sport', required: false, known: ['sport', 'sports'] },
+  { id: 'discipline', label: 'Discipline', required: false, known: ['discipline', 'discipline of sport'] },
+  { id: 'role', label: 'Role', required: false, known: ['role', 'boat side', 'boat', 'side', 'rowing', 'oar', 'position'] },
+  {
+    id: 'leading',
+    label: 'Leading side',
+    required: false,
+    known: ['leading side', 'dominant side', 'throwing arm', 'racket arm', 'kicking leg', 'dominant arm', 'dominant'],
+  },
+  { id: 'words', label: 'Sport in words', required: false, known: ['sport in words', 'seat', 'position', 'role'] },
   { id: 'coach', label: 'Coach', required: false, known: ['coach', 'trainer'] },
   { id: 'about', label: 'About', required: false, known: ['about', 'remarks', 'notes', 'comment'] },
   { id: 'squads', label: 'Squads', required: false, known: ['squads', 'squad', 'crew', 'team', 'group'] },
 ] as const satisfies readonly {
-  readonly id: keyof SquadRow;
+  readonly id: string;
   readonly label: string;
   readonly required: boolean;
   readonly known: readonly string[];
@@ -147,22 +153,57 @@ const SEXES: Readonly<Record<string, SquadRow['referenceSex']>> = {
   x: 'none',
   '': 'none',
 };
-const BOATS: Readonly<Record<string, SquadRow['rowing']>> = {
-  stroke: 'stroke',
-  'stroke side': 'stroke',
-  port: 'stroke',
-  bow: 'bow',
-  'bow side': 'bow',
-  starboard: 'bow',
-  sculls: 'sculls',
-  scull: 'sculls',
-  sculling: 'sculls',
-  both: 'sculls',
-  cox: 'cox',
-  coxswain: 'cox',
-  none: 'none',
-  '': 'none',
+const LEADING: Readonly<Record<string, AthleteSport['leading']>> = {
+  left: 'left',
+  l: 'left',
+  right: 'right',
+  r: 'right',
+  both: null,
+  none: null,
+  unknown: null,
+  '': null,
 };
+
+/**
+ * What the columns about sport say together: several sports stand in one cell with semicolons, and the other cells follow their order.
+ * A role that only one sport has names the sport. What no sport knows is kept in words.
+ */
+function sportsFrom(
+  said: { readonly sport: string; readonly discipline: string; readonly role: string; readonly leading: string; readonly words: string },
+  own: readonly Sport[],
+): readonly AthleteSport[] | { readonly field: 'leading'; readonly message: string } {
+  const parts = (cell: string) => cell.split(';').map((part) => part.trim());
+  const [sports, disciplines, roles, leadings, words] = [said.sport, said.discipline, said.role, said.leading, said.words].map(parts);
+  const found: AthleteSport[] = [];
+  for (let i = 0; i < Math.max(sports!.length, roles!.length, words!.length); i++) {
+    const [discipline = '', role = '', more = ''] = [disciplines![i], roles![i], words![i]];
+    const leading = LEADING[(leadings![i] ?? '').toLowerCase()];
+    if (leading === undefined) return { field: 'leading', message: `“${leadings![i]!.slice(0, 40)}” is neither left nor right.` };
+    const named = sportNamed(sports![i] ?? '', own) ?? sportNamed(discipline, own);
+    const whole = named ?? sportWithRole(role, own);
+    const left = [discipline, role, more].filter((each) => each !== '' && each.toLowerCase() !== 'none');
+    if (!whole) {
+      // Nothing here is the name of a sport, discipline or role: it stays as it was said.
+      const said = sportNamed(left.join(', '), own);
+      if (said) found.push(said);
+      continue;
+    }
+    const entry: AthleteSport = 'sportId' in whole ? whole : { sportId: whole.id, discipline: null, role: null, leading: null, words: '' };
+    const { sport } = playedSports([entry], own)[0]!;
+    const place = placeIn(sport, {
+      discipline: entry.discipline === null ? discipline : '',
+      role,
+      words: [entry.words, more].filter(Boolean).join(', '),
+    });
+    found.push({
+      ...entry,
+      ...place,
+      discipline: place.discipline ?? entry.discipline,
+      leading: sport.leading === undefined ? null : leading,
+    });
+  }
+  return found;
+}
 
 /**
  * Rows of a table as athletes. A row with a problem gives no athlete; every problem of every row is told with its
@@ -173,6 +214,7 @@ export function readSquad(
   columns: ColumnMatch,
   order: DateOrder,
   today: string,
+  ownSports: readonly Sport[] = [],
 ): { readonly rows: readonly (SquadRow & { readonly row: number })[]; readonly problems: readonly RowProblem[] } {
   const rows: (SquadRow & { row: number })[] = [];
   const problems: RowProblem[] = [];
@@ -208,11 +250,16 @@ export function readSquad(
     );
     const referenceSex = SEXES[cell('referenceSex').toLowerCase()];
     check('referenceSex', referenceSex === undefined ? `“${cell('referenceSex').slice(0, 40)}” is none of female, male, none.` : null);
-    const rowing = BOATS[cell('rowing').toLowerCase()];
-    check('rowing', rowing === undefined ? `“${cell('rowing').slice(0, 40)}” is none of stroke, bow, sculls, cox, none.` : null);
+    const sports = sportsFrom(
+      { sport: cell('sport'), discipline: cell('discipline'), role: cell('role'), leading: cell('leading'), words: cell('words') },
+      ownSports,
+    );
+    if (isProblem(sports)) check(sports.field, sports.message);
+    else {
+      check('sport', sports.length > LIMITS.sports ? `${LIMITS.sports} sports at most.` : null);
+      check('words', sports.some(({ words }) => words.length > LIMITS.sportWords) ? `${LIMITS.sportWords} letters at most.` : null);
+    }
     for (const [field, most] of [
-      ['sport', LIMITS.lineLength],
-      ['role', LIMITS.lineLength],
       ['coach', LIMITS.lineLength],
       ['about', LIMITS.aboutLength],
     ] as const)
@@ -242,9 +289,7 @@ export function readSquad(
         name,
         birthDate: birthDate!,
         referenceSex: referenceSex!,
-        rowing: rowing!,
-        sport: cell('sport'),
-        role: cell('role'),
+        sports: sports as readonly AthleteSport[],
         coach: cell('coach'),
         about: cell('about'),
         squads,
@@ -252,6 +297,9 @@ export function readSquad(
   });
   return { rows, problems };
 }
+
+const isProblem = (sports: ReturnType<typeof sportsFrom>): sports is { readonly field: 'leading'; readonly message: string } =>
+  'field' in sports;
 
 /**
  * What makes two rows the same person: the name without regard to case, accents and spaces, and the birth date.
@@ -265,8 +313,25 @@ export function personKey(name: string, birthDate: string): string {
  * A squad as a table in the fields' own headings, with CRLF line ends. A cell that a spreadsheet would take for a
  * formula gets an apostrophe in front; reading it in again takes it off. Without the heading it goes on a table begun before.
  */
-export function writeSquad(rows: readonly SquadRow[], { heading = true } = {}): string {
-  const lines = rows.map((row) => SQUAD_FIELDS.map(({ id }) => harmless(id === 'squads' ? row.squads.join('; ') : row[id])));
+export function writeSquad(rows: readonly SquadRow[], { heading = true, ownSports = [] as readonly Sport[] } = {}): string {
+  const lines = rows.map((row) => {
+    const played = playedSports(row.sports, ownSports);
+    const joined = (of: (each: (typeof played)[number]) => string) => {
+      const cells = played.map(of);
+      return cells.some(Boolean) ? cells.join('; ') : '';
+    };
+    const cells: Readonly<Record<SquadField, string>> = {
+      ...row,
+      sport: joined(({ sport }) => sport.name),
+      discipline: joined(({ discipline }) => discipline?.name ?? ''),
+      role: joined(({ role }) => role?.name ?? ''),
+      leading: joined(({ leading }) => leading ?? ''),
+      // A semicolon parts the sports of a cell.
+      words: joined(({ words }) => words.replaceAll(';', ',')),
+      squads: row.squads.join('; '),
+    };
+    return SQUAD_FIELDS.map(({ id }) => harmless(cells[id]));
+  });
   return `${Papa.unparse([...(heading ? [SQUAD_FIELDS.map((field) => field.label)] : []), ...lines], { newline: '\r\n' })}\r\n`;
 }
 

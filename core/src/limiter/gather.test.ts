@@ -2,8 +2,13 @@ import { motionOf, type Side } from '../body/index.ts';
 import { HOURS, type EndFeel, type Felt, type FindingContent, type StandingFinding } from '../finding/index.ts';
 import { compareMotion, type ValueToday } from '../record/index.ts';
 import { gather, WEIGHTS, type Evidence, type FindingId } from './index.ts';
+import { playedSports } from '../sport/index.ts';
 
-const person = { birthDate: '2001-03-04', referenceSex: 'male', rowing: 'stroke' } as const;
+const person = {
+  birthDate: '2001-03-04',
+  referenceSex: 'male',
+  sports: playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'stroke-side', leading: null, words: '' }]),
+} as const;
 type Values = Readonly<Record<string, readonly [left: number, right: number]>>;
 interface Given {
   readonly motionId: string;

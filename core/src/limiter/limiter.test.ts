@@ -16,8 +16,13 @@ import {
   type Evidence,
   type Observed,
 } from './index.ts';
+import { playedSports } from '../sport/index.ts';
 
-const person = { birthDate: '2001-03-04', referenceSex: 'male', rowing: 'stroke' } as const;
+const person = {
+  birthDate: '2001-03-04',
+  referenceSex: 'male',
+  sports: playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'stroke-side', leading: null, words: '' }]),
+} as const;
 /** An examiner who reads trunks to two degrees: with the default error a rower's difference stays inside it. */
 const EXACT = {
   own: [{ examinerId: 'e', motionId: 'trunk-rotation', instrument: 'goniometer', sem: 2, sides: 12, trials: 3, on: '2026-11-01' }],

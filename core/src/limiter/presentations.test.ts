@@ -8,7 +8,7 @@ import { gather, judge, openQuestions, type Evidence } from './index.ts';
 const lines = readFileSync(new URL('./presentations.txt', import.meta.url), 'utf8')
   .split('\n')
   .filter((line) => line.trim() !== '' && !line.startsWith('#'));
-const person = { birthDate: '1999-03-04', referenceSex: 'male', rowing: 'none' } as const;
+const person = { birthDate: '1999-03-04', referenceSex: 'male', sports: [] } as const;
 const ON = '2026-11-25';
 
 function evidenceOf(motionId: string, values: string, found: string, file: string): Evidence {

@@ -29,7 +29,7 @@ test.each(['male', 'female'] as const)('a healthy person (%s) over twenty motion
         value: own,
       }));
       const { sides } = compareMotion(motion, 'before', {
-        person: { birthDate: '1996-01-01', referenceSex, rowing: 'none' },
+        person: { birthDate: '1996-01-01', referenceSex, sports: [] },
         onDay: ON,
         today,
         past: [],

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { mean, sampleStandardDeviation } from 'simple-statistics';
-import { MOTIONS, motionOf, sportDifference } from '../body/index.ts';
+import { MOTIONS, motionOf } from '../body/index.ts';
+import { playedSports, sportDifference } from '../sport/index.ts';
 import {
   angleToGain,
   classifyChange,
@@ -14,6 +15,8 @@ import {
   rankStiffness,
   summariseTrials,
 } from './index.ts';
+
+const STROKE_SIDE = playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'stroke-side', leading: null, words: '' }]);
 
 const hip = motionOf('hip-extension-knee-bent');
 const toWall = motionOf('knee-to-wall');
@@ -158,7 +161,7 @@ describe('sides', () => {
 
   test("the rigger explains a stroke-side rower's trunk, but only that way round and only so far", () => {
     const trunk = motionOf('trunk-rotation');
-    const sport = sportDifference('trunk-rotation', 'stroke');
+    const sport = sportDifference('trunk-rotation', STROKE_SIDE, () => null);
     expect(compareSides({ value: 43.7, sem: 1.5 }, { value: 51.3, sem: 1.5 }, trunk, sport)).toMatchObject({
       kind: 'explained-by-sport',
       words: '7.6° more to the right: follows the rigger',
@@ -196,7 +199,7 @@ describe('stiffness', () => {
       { value: 43.7, sem: 1.5 },
       { value: 51.3, sem: 1.5 },
       trunk,
-      sportDifference('trunk-rotation', 'stroke'),
+      sportDifference('trunk-rotation', STROKE_SIDE, () => null),
     );
     const real = compareSides({ value: 4, sem: 1.5 }, { value: 11.3, sem: 1.5 }, hip);
     const ranked = rankStiffness([

@@ -81,7 +81,7 @@ function agreementStudy(pairs: number, hand: Hand, personal: () => number): Stud
   };
 }
 
-const person = { birthDate: '1996-01-01', referenceSex: 'male' as const, rowing: 'none' as const };
+const person = { birthDate: '1996-01-01', referenceSex: 'male' as const, sports: [] };
 interface World {
   readonly errors: () => ErrorKnowledge;
   readonly trials?: number;

@@ -1,4 +1,5 @@
-import type { Motion, SportDifference } from '../body/index.ts';
+import type { Motion } from '../body/index.ts';
+import type { SportDifference } from '../sport/index.ts';
 import { detectable } from './error.ts';
 import { errorName, type Measured } from './change.ts';
 import { formatValue } from './words.ts';
@@ -49,7 +50,7 @@ export function compareSides(
   return {
     kind: 'real',
     ...so,
-    words: `${name} ${less}: a real side difference${shaped ? `, ${formatValue(unexplained, motion.unit)} more than ${sport.words.replace(/^follows /, 'what follows ')} explains` : ''}`,
+    words: `${name} ${less}: a real side difference${sport?.finding ? `, ${sport.finding}` : shaped ? `, ${formatValue(unexplained, motion.unit)} more than ${sport.words.replace(/^follows /, 'what follows ')} explains` : ''}`,
   };
 }
 

@@ -1,4 +1,4 @@
-import type { RowingSide } from '../body/index.ts';
+import type { AthleteSport } from '../sport/index.ts';
 import type { ConditionFields, MedicationId, NoTouchFields } from '../caution/index.ts';
 import type { ErrorKnowledge } from '../measure/index.ts';
 import type { CalendarEvent, Goal, PastReading, Visit } from './visit.ts';
@@ -19,13 +19,11 @@ export interface AthleteFields {
   readonly name: string;
   readonly birthDate: string;
   readonly referenceSex: 'female' | 'male' | 'none';
-  readonly rowing: RowingSide;
+  readonly sports: readonly AthleteSport[];
   /** One line: seat, build, story. */
   readonly about: string;
   /** Length of one slow, guided breath. */
   readonly breathPeriodMs: number;
-  readonly sport: string;
-  readonly role: string;
   readonly hand: Handed;
   readonly foot: Handed;
   /** Lever lengths in centimetres, null until measured: they turn a distance gained into degrees. */
@@ -48,9 +46,8 @@ export interface AthleteFields {
 }
 
 /** What a new athlete's file holds besides the name and what the tables need. */
-export const BLANK_FILE: Omit<AthleteFields, 'name' | 'birthDate' | 'referenceSex' | 'rowing' | 'about' | 'breathPeriodMs'> = {
-  sport: '',
-  role: '',
+export const BLANK_FILE: Omit<AthleteFields, 'name' | 'birthDate' | 'referenceSex' | 'about' | 'breathPeriodMs'> = {
+  sports: [],
   hand: 'unknown',
   foot: 'unknown',
   thighCm: null,
@@ -116,7 +113,7 @@ export interface AthleteFile {
 /** A line of the list; the file itself is asked for by id. */
 export interface AthleteRow extends Pick<
   Athlete,
-  'id' | 'name' | 'birthDate' | 'referenceSex' | 'rowing' | 'about' | 'availability' | 'availableUntil'
+  'id' | 'name' | 'birthDate' | 'referenceSex' | 'sports' | 'about' | 'availability' | 'availableUntil'
 > {
   readonly lastVisitAt: string | null;
   readonly visits: number;

@@ -1,4 +1,4 @@
-import type { CautionContext, QuestionId } from '../caution/index.ts';
+import type { CautionContext, DayLimit, QuestionId } from '../caution/index.ts';
 import { daysBetween, regionsOfAreas } from '../caution/index.ts';
 import type { Arrival, StopAnswers, VisitFile } from './visit.ts';
 
@@ -41,6 +41,8 @@ export function cautionContextOf(
     readonly visit: Pick<VisitFile['visit'], 'consent'>;
   },
   onDay: string,
+  /** What readiness holds back that day. */
+  today: readonly DayLimit[] = [],
 ): CautionContext {
   const { birthDate, medications, beighton } = file.athlete;
   return {
@@ -59,5 +61,6 @@ export function cautionContextOf(
     raised: raisedOf(file.answers),
     questions: questionsOf(file.answers),
     consent: file.visit.consent === null ? null : regionsOfAreas(file.visit.consent),
+    today,
   };
 }

@@ -1,38 +1,12 @@
 import type { Side } from '../body/index.ts';
-import { daysBetween } from '../caution/index.ts';
+import type { ReadinessWord } from '../readiness/index.ts';
 import type { AvailabilityLevel } from './athlete.ts';
-
-/** Drawn as a disc, a half disc and a hollow square. */
-export type ReadinessShape = 'ready' | 'ease' | 'hold';
-
-/** How many days an arrival says something about today. */
-const FRESH_DAYS = 14;
-
-/** From this score a complaint asks to go easy, from the next to hold. Common practice. */
-const EASE_SCORE = 4;
-const HOLD_SCORE = 7;
-
-/**
- * A first, coarse readiness from the last arrival only: referred or a high score holds, a middling score or a
- * limited availability eases. Null when nobody arrived in the last two weeks. It gives away no reason.
- * @example readinessShape({ daysSinceArrival: 3, score: 5, referred: false, availability: 'full' }) // → 'ease'
- */
-export function readinessShape(last: {
-  readonly daysSinceArrival: number | null;
-  readonly score: number | null;
-  readonly referred: boolean;
-  readonly availability: AvailabilityLevel;
-}): ReadinessShape | null {
-  if (last.availability === 'out') return 'hold';
-  if (last.daysSinceArrival === null || last.daysSinceArrival > FRESH_DAYS) return last.availability === 'limited' ? 'ease' : null;
-  if (last.referred || (last.score ?? 0) >= HOLD_SCORE) return 'hold';
-  return (last.score ?? 0) >= EASE_SCORE || last.availability === 'limited' ? 'ease' : 'ready';
-}
 
 export interface CoachAthlete {
   readonly id: string;
   readonly name: string;
-  readonly readiness: ReadinessShape | null;
+  /** The word of today and nothing behind it. */
+  readonly readiness: ReadinessWord;
   readonly availability: AvailabilityLevel;
   readonly availableUntil: string | null;
   /** Range before work at each visit, oldest first, by motion and side. */
@@ -65,20 +39,18 @@ export interface CoachFacts {
     readonly id: string;
     readonly athleteId: string;
     readonly on: string;
-    readonly score: number | null;
-    readonly referred: boolean;
-    readonly arrived: boolean;
   }[];
+  /** Today's word by athlete; nobody in it is not known. */
+  readonly readiness: ReadonlyMap<string, ReadinessWord>;
   readonly readings: readonly { readonly visitId: string; readonly motionId: string; readonly side: Side; readonly value: number }[];
 }
 
 /** Squads with what a coach may see of each member. An availability that ran out is full again. */
-export function coachPage({ today, members, visits, readings }: CoachFacts): CoachPage {
+export function coachPage({ today, members, visits, readings, readiness }: CoachFacts): CoachPage {
   const byVisit = groupBy(readings, (reading) => reading.visitId);
   const byAthlete = groupBy(visits, (visit) => visit.athleteId);
   const athleteOf = ({ id, name, availability, availableUntil }: CoachFacts['members'][number]): CoachAthlete => {
     const own = byAthlete.get(id!) ?? [];
-    const last = own.findLast((visit) => visit.arrived);
     const over = availableUntil !== null && availableUntil < today;
     const level = over ? 'full' : availability!;
     const points = own.flatMap((visit) =>
@@ -89,12 +61,7 @@ export function coachPage({ today, members, visits, readings }: CoachFacts): Coa
       name: name!,
       availability: level,
       availableUntil: over ? null : availableUntil,
-      readiness: readinessShape({
-        daysSinceArrival: last ? daysBetween(last.on, today) : null,
-        score: last?.score ?? null,
-        referred: last?.referred ?? false,
-        availability: level,
-      }),
+      readiness: readiness.get(id!) ?? 'not known',
       trends: [...groupBy(points, (point) => `${point.motionId}/${point.side}`).values()].map((list) => ({
         motionId: list[0]!.motionId,
         side: list[0]!.side,

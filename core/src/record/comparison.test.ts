@@ -9,6 +9,7 @@ import {
   type PastReading,
   type ValueToday,
 } from './index.ts';
+import { playedSports } from '../sport/index.ts';
 
 const hip = motionOf('hip-extension-knee-straight');
 const past = (startsAt: string, side: 'left' | 'right', value: number, moment: 'before' | 'after' = 'before'): PastReading => ({
@@ -28,7 +29,11 @@ const today = (
   instrument: 'goniometer' | 'inclinometer' = 'goniometer',
 ): ValueToday => ({ motionId: hip.id, side, moment, instrument, examinerId: null, value });
 const context = (patch: Partial<ComparisonContext>): ComparisonContext => ({
-  person: { birthDate: '2002-02-21', referenceSex: 'male', rowing: 'stroke' },
+  person: {
+    birthDate: '2002-02-21',
+    referenceSex: 'male',
+    sports: playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'stroke-side', leading: null, words: '' }]),
+  },
   onDay: '2026-11-25',
   today: [],
   past: [],

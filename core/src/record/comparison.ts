@@ -1,4 +1,5 @@
-import { MOTIONS, sportDifference, type Instrument, type Motion, type PersonFacts, type RowingSide, type Side } from '../body/index.ts';
+import { MOTIONS, type Instrument, type Motion, type Side } from '../body/index.ts';
+import { sportDifference, type SportingPerson } from '../sport/index.ts';
 import {
   between,
   cannotTell,
@@ -74,7 +75,7 @@ export interface MotionComparison {
 }
 
 export interface ComparisonContext {
-  readonly person: PersonFacts & { readonly rowing: RowingSide };
+  readonly person: SportingPerson;
   /** Day of the visit, for age and reference. */
   readonly onDay: string;
   readonly today: readonly ValueToday[];
@@ -146,11 +147,16 @@ export function compareMotion(
   const sides = measuredSides.map((each) => ({ ...each, short: each.reference?.kind === 'below' || each.side === stiffer }));
   return { motion, bands, sides, sideVerdict };
 
+  /** The arc of an arm is judged by both ways it turns: all of today's values are looked at. */
+  function valueOf(motionId: string, side: 'left' | 'right') {
+    return today.find((value) => value.motionId === motionId && value.side === side && value.moment === moment)?.value ?? null;
+  }
+
   function sidesOf(one: Read, other: Read) {
     const [first, second] = [beside(one, other, 'within'), measured(other, 'within')];
     return typeof first === 'string'
       ? sidesCannotTell(measured(one, 'within'), second, motion, first)
-      : compareSides(first, second, motion, sportDifference(motion.id, person.rowing));
+      : compareSides(first, second, motion, sportDifference(motion.id, person.sports, valueOf));
   }
 }
 

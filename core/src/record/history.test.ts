@@ -1,4 +1,4 @@
-import { BLANK_FILE, historyOf, readinessShape, type AthleteFile, type Condition, type Visit } from './index.ts';
+import { BLANK_FILE, historyOf, type AthleteFile, type Condition, type Visit } from './index.ts';
 
 const TODAY = '2026-11-25';
 const dayOf = (instant: string) => instant.slice(0, 10);
@@ -46,7 +46,7 @@ const file = (more: Partial<AthleteFile>): AthleteFile => ({
     name: 'Ann',
     birthDate: '2000-01-01',
     referenceSex: 'none',
-    rowing: 'none',
+    sports: [],
     about: '',
     breathPeriodMs: 9000,
   },
@@ -132,38 +132,4 @@ test('areas not to be touched, and events as far as they lie behind', () => {
     ['2026-10-04', 'event', 'Autumn head'],
     ['2026-09-26', 'no-touch', 'Not to be touched: belly'],
   ]);
-});
-
-describe('readiness from the last arrival', () => {
-  const shape = (more: Partial<Parameters<typeof readinessShape>[0]>) =>
-    readinessShape({ daysSinceArrival: 2, score: 0, referred: false, availability: 'full', ...more });
-
-  test('a high score, a referral or somebody who is out holds; a middling one or a limited availability eases', () => {
-    expect([shape({}), shape({ score: 3 }), shape({ score: 4 }), shape({ score: 6 }), shape({ score: 7 })]).toEqual([
-      'ready',
-      'ready',
-      'ease',
-      'ease',
-      'hold',
-    ]);
-    expect([shape({ referred: true }), shape({ availability: 'limited' }), shape({ availability: 'out' })]).toEqual([
-      'hold',
-      'ease',
-      'hold',
-    ]);
-  });
-
-  test('nobody is called ready whom nobody has seen for two weeks', () => {
-    expect(shape({ daysSinceArrival: 14 })).toBe('ready');
-    expect(shape({ daysSinceArrival: 15 })).toBeNull();
-    expect(shape({ daysSinceArrival: null, score: null })).toBeNull();
-    expect(shape({ daysSinceArrival: null, availability: 'limited' })).toBe('ease');
-  });
-
-  test('worse never looks better', () => {
-    const rank = (found: ReturnType<typeof shape>) => ['ready', 'ease', 'hold'].indexOf(found!);
-    for (const availability of ['full', 'limited', 'out'] as const)
-      for (let score = 0; score < 10; score++)
-        expect(rank(shape({ availability, score: score + 1 }))).toBeGreaterThanOrEqual(rank(shape({ availability, score })));
-  });
 });

@@ -34,9 +34,20 @@ export {
 } from './study.ts';
 export { cautionContextOf, openQuestions, questionsOf, raisedOf, type OpenQuestion } from './cautions.ts';
 export { sortStrip, stripOf, type Strip, type StripCell, type StripOrder, type StripRow } from './strip.ts';
+export { byUrgency, morningOf, type MorningPage, type MorningRow, type MorningValue } from './morning.ts';
 export { historyOf } from './history.ts';
 export { projectDay, type ProjectedVisit } from './day.ts';
-export { coachPage, readinessShape, type CoachAthlete, type CoachFacts, type CoachPage, type ReadinessShape } from './coach.ts';
+export { coachPage, type CoachAthlete, type CoachFacts, type CoachPage } from './coach.ts';
+export {
+  READINESS_DAYS,
+  READINESS_OUTCOMES,
+  readinessToday,
+  type ReadinessKept,
+  type ReadinessOutcome,
+  type ReadinessSetAside,
+  type ReadinessToday,
+  type VisitReadiness,
+} from './readiness.ts';
 export {
   BLANK_FILE,
   type Athlete,

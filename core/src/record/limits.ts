@@ -32,6 +32,19 @@ export const LIMITS = {
   reasonLength: { min: 10, max: 1000 },
   listPage: 100,
   squadName: 80,
+  sports: 4,
+  sportWords: 250,
+  /** One session of training, and what is counted in it. */
+  loadMinutes: { min: 1, max: 1440 },
+  loadAmount: { min: 0, max: 1_000_000 },
+  loadsOfDay: 12,
+  loadsInRequest: 2000,
+  hoursSlept: { min: 0, max: 24 },
+  rmssdMs: { min: 1, max: 400 },
+  sorePlaces: 20,
+  /** Check-ins of one athlete and day: the first and its corrections. */
+  checkInsOfDay: 20,
+  ownSports: 20,
   /** How finely the day is cut, in minutes. */
   dayGrid: 5,
 } as const;

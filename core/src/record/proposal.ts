@@ -1,15 +1,6 @@
-import {
-  JOINT_REGIONS,
-  MOTIONS,
-  sportAsksFor,
-  type BodySide,
-  type Motion,
-  type PersonFacts,
-  type Region,
-  type RowingSide,
-  type Side,
-} from '../body/index.ts';
+import { JOINT_REGIONS, MOTIONS, type BodySide, type Motion, type Region, type Side } from '../body/index.ts';
 import { formatValue, type ErrorKnowledge } from '../measure/index.ts';
+import { sportAsking, type SportingPerson } from '../sport/index.ts';
 import { compareMotion, type ValueToday } from './comparison.ts';
 import { roundSeconds } from './round.ts';
 import type { Goal, PastReading } from './visit.ts';
@@ -29,8 +20,7 @@ export interface MeasureProposal {
 }
 
 export interface ProposalFacts {
-  readonly person: PersonFacts & { readonly rowing: RowingSide };
-  readonly sport: string;
+  readonly person: SportingPerson;
   readonly complaint: { readonly region: Region | null; readonly side: BodySide };
   readonly goals: readonly Goal[];
   readonly past: readonly PastReading[];
@@ -87,7 +77,8 @@ function lastTime(motion: Motion, readings: readonly PastReading[], facts: Propo
   const { sides, sideVerdict } = compareMotion(motion, 'before', {
     person: facts.person,
     onDay: facts.dayOf(latest.startsAt),
-    today: values,
+    // The arc of an arm is judged by both ways it turns: everything of that visit is looked at.
+    today: [...values, ...facts.past.filter((reading) => reading.visitId === latest.visitId && reading.motionId !== motion.id)],
     past: [],
     errors: facts.errors,
   });
@@ -138,12 +129,12 @@ function complaintReasons(motion: Motion, readings: readonly PastReading[], { co
   return [{ words: 'the complaint is here', weight: isClosest ? 3 : 1.5 }];
 }
 
-function sportReasons(motion: Motion, readings: readonly PastReading[], { sport }: ProposalFacts): MeasureReason[] {
-  const asks = sportAsksFor(sport, motion.id);
-  if (!asks) return [];
+function sportReasons(motion: Motion, readings: readonly PastReading[], { person }: ProposalFacts): MeasureReason[] {
+  const asking = sportAsking(person.sports, motion.id)?.toLowerCase();
+  if (asking === undefined) return [];
   return [
     {
-      words: readings.length > 0 ? `${sport.toLowerCase()} asks for it` : `${sport.toLowerCase()} asks for it, no starting value yet`,
+      words: readings.length > 0 ? `${asking} asks for it` : `${asking} asks for it, no starting value yet`,
       weight: readings.length > 0 ? 1 : 1.5,
     },
   ];

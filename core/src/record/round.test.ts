@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { MOTIONS, motionOf, type Position } from '../body/index.ts';
 import { NOTHING_KNOWN } from '../measure/index.ts';
 import { planRound, proposeMeasuring, roundSeconds, turnSeconds, type Goal, type PastReading, type ProposalFacts } from './index.ts';
+import { playedSports } from '../sport/index.ts';
 
 const sets = fc.uniqueArray(fc.constantFrom(...MOTIONS), { minLength: 1, maxLength: 14, selector: (motion) => motion.id });
 
@@ -56,6 +57,8 @@ describe('the round', () => {
   test('an empty round takes no time', () => expect([roundSeconds([]), planRound([]).turns]).toEqual([0, 0]));
 });
 
+const BOW_SIDE = playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: '' }]);
+
 describe('what to measure today', () => {
   const reading = (
     motionId: string,
@@ -65,8 +68,11 @@ describe('what to measure today', () => {
     moment: 'before' | 'after' = 'before',
   ): PastReading => ({ visitId: on, startsAt: on, motionId, side, moment, instrument: 'goniometer', examinerId: null, value });
   const facts = (patch: Partial<ProposalFacts>): ProposalFacts => ({
-    person: { birthDate: '2001-03-04', referenceSex: 'female', rowing: 'bow' },
-    sport: '',
+    person: {
+      birthDate: '2001-03-04',
+      referenceSex: 'female',
+      sports: [],
+    },
     complaint: { region: null, side: null },
     goals: [],
     past: [],
@@ -97,7 +103,10 @@ describe('what to measure today', () => {
 
   test('a goal comes first; the complaint brings its joint; the sport its own', () => {
     const goal: Goal = { id: 'g', motionId: 'hip-flexion', side: 'left', value: 125, byDate: '2026-12-20', setAt: '' };
-    const list = proposeMeasuring(facts({ past, goals: [goal], complaint: { region: 'knee', side: 'left' }, sport: 'Rowing' }), 60);
+    const list = proposeMeasuring(
+      facts({ past, goals: [goal], complaint: { region: 'knee', side: 'left' }, person: { ...facts({}).person, sports: BOW_SIDE } }),
+      60,
+    );
     expect(said(list, 'hip-flexion')).toContain('goal left 125.0° by 2026-12-20, 15.0° to go');
     expect(said(list, 'knee-flexion')).toEqual(['the complaint is here']);
     expect(said(list, 'straight-leg-raise')).toEqual(['rowing asks for it, no starting value yet']);
@@ -108,7 +117,6 @@ describe('what to measure today', () => {
       fc.property(fc.integer({ min: 1, max: 40 }), (minutes) => {
         const given = facts({
           past,
-          sport: 'Rowing',
           complaint: { region: 'hip', side: null },
           forbidden: (motion) => motion.joint === 'ankle',
         });

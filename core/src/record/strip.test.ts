@@ -16,7 +16,7 @@ const person = (name: string, readings: readonly PastReading[]): SquadStrip['ath
   name,
   birthDate: '2001-03-04',
   referenceSex: 'female',
-  rowing: 'bow',
+  sports: [{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: '' }],
   readings,
 });
 const squad: SquadStrip = {

@@ -1,5 +1,6 @@
 import { MOTIONS, type Motion, type Side } from '../body/index.ts';
 import { rankStiffness, type ChangeVerdict } from '../measure/index.ts';
+import { playedSports, type Sport } from '../sport/index.ts';
 import { compareMotion, type MotionComparison, type ValueToday } from './comparison.ts';
 import type { PastReading, SquadStrip } from './visit.ts';
 
@@ -31,9 +32,13 @@ export interface Strip {
  * A squad at a glance: people by motions. Of each side the latest reading stands for now, whatever visit it is from; what it is
  * compared with are the readings before it.
  */
-export function stripOf({ athletes, errors }: SquadStrip, dayOf: (instant: string) => string): Strip {
+export function stripOf({ athletes, errors }: SquadStrip, dayOf: (instant: string) => string, ownSports: readonly Sport[] = []): Strip {
   const seen = new Set<string>();
-  const rows = athletes.map(({ id, name, birthDate, referenceSex, rowing, readings }): StripRow => {
+  const rows = athletes.map(({ id, name, birthDate, referenceSex, sports, readings }): StripRow => {
+    const person = { birthDate, referenceSex, sports: playedSports(sports, ownSports) };
+    const newest = MOTIONS.flatMap((motion) =>
+      motion.sides.flatMap((side) => readings.findLast((reading) => reading.motionId === motion.id && reading.side === side) ?? []),
+    );
     const byMotion = new Map<string, PastReading[]>();
     for (const reading of readings) {
       seen.add(reading.motionId);
@@ -47,9 +52,9 @@ export function stripOf({ athletes, errors }: SquadStrip, dayOf: (instant: strin
       if (!own) continue;
       const latest = motion.sides.flatMap((side) => own.findLast((reading) => reading.side === side) ?? []);
       const comparison = compareMotion(motion, 'before', {
-        person: { birthDate, referenceSex, rowing },
+        person,
         onDay: dayOf(latest.at(-1)!.startsAt),
-        today: latest.map((reading): ValueToday => reading),
+        today: newest.map((reading): ValueToday => reading),
         past: own.filter((reading) => !latest.includes(reading)),
         errors,
       });

@@ -1,9 +1,12 @@
 import type { DoneBlock } from './treated.ts';
-import type { BodySide, Instrument, Mode, Region, RowingSide, Side } from '../body/index.ts';
+import type { BodySide, Instrument, Mode, Region, Side } from '../body/index.ts';
 import type { ConsentArea, OverrideFields, PracticeScope, QuestionId } from '../caution/index.ts';
 import type { BlockPlan, BreathPace, Line } from '../method/index.ts';
 import type { RunEvent } from '../table/index.ts';
 import type { ErrorKnowledge } from '../measure/index.ts';
+import type { ReadinessWord, ScaleId } from '../readiness/index.ts';
+import type { AthleteSport, Sport } from '../sport/index.ts';
+import type { VisitReadiness } from './readiness.ts';
 import type { Finding } from '../finding/index.ts';
 import type { Athlete, AthleteFields, Condition, NoTouchArea } from './athlete.ts';
 
@@ -19,6 +22,12 @@ export interface Practice {
   /** The day it is now in that zone. */
   readonly today: string;
   readonly scope: PracticeScope;
+  /** Sports the practice serves, by id; empty for all. */
+  readonly sportsServed: readonly string[];
+  /** The practice's own sports. */
+  readonly ownSports: readonly Sport[];
+  /** Which of the two check-in scales is asked. */
+  readonly checkInScale: ScaleId;
   /** Where the measuring devices are to be spoken to, or null when there are none. */
   readonly devices: string | null;
   readonly revision: number;
@@ -233,6 +242,7 @@ export interface VisitFile {
   /** Those that stood at the latest earlier visit with any. */
   readonly lastFindings: readonly Finding[];
   readonly goals: readonly Goal[];
+  readonly readiness: VisitReadiness;
   readonly plan: Plan;
   /** Every run of this visit, oldest first. */
   readonly runs: readonly Run[];
@@ -242,7 +252,9 @@ export interface VisitFile {
 
 export interface DayVisit extends Visit {
   readonly athleteName: string;
-  readonly rowing: RowingSide;
+  readonly sports: readonly AthleteSport[];
+  /** The word of that day and its strongest reason. */
+  readonly readiness: { readonly word: ReadinessWord; readonly reason: string };
   readonly about: string;
   readonly birthDate: string;
   readonly referenceSex: AthleteFields['referenceSex'];
@@ -264,7 +276,7 @@ export interface SquadStrip {
   readonly squadId: string;
   readonly name: string;
   readonly errors: ErrorKnowledge;
-  readonly athletes: readonly (Pick<Athlete, 'id' | 'name' | 'birthDate' | 'referenceSex' | 'rowing'> & {
+  readonly athletes: readonly (Pick<Athlete, 'id' | 'name' | 'birthDate' | 'referenceSex' | 'sports'> & {
     /** Of each motion and side the first reading and the latest two. */
     readonly readings: readonly PastReading[];
   })[];

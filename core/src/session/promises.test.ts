@@ -18,6 +18,7 @@ import {
   type SessionFacts,
 } from './index.ts';
 import { placeReadings, type ToRead } from './readings.ts';
+import { playedSports } from '../sport/index.ts';
 
 /** What a plan says of itself, held against everything that could prove it wrong. Readings and people are invented. */
 const WORKED = MOTIONS.filter(
@@ -48,8 +49,11 @@ const factsFor = (least: number, most: number): fc.Arbitrary<SessionFacts> =>
   fc
     .record({ today: readings(least, most), minutes: fc.integer({ min: 8, max: 60 }), warm: fc.boolean() })
     .map(({ today, minutes, warm }) => ({
-      person: { birthDate: '1999-05-05', referenceSex: 'female', rowing: 'bow' },
-      sport: 'Rowing',
+      person: {
+        birthDate: '1999-05-05',
+        referenceSex: 'female',
+        sports: playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: '' }]),
+      },
       onDay: '2026-11-25',
       today,
       past: [],
@@ -75,6 +79,7 @@ const factsFor = (least: number, most: number): fc.Arbitrary<SessionFacts> =>
         raised: [],
         questions: 'answered',
         consent: null,
+        today: [],
       },
     }));
 

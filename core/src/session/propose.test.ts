@@ -5,6 +5,7 @@ import { NOTHING_KNOWN } from '../measure/index.ts';
 import { checkBlock, compile, findMethod, fits, SLOW_BREATH } from '../method/index.ts';
 import type { ValueToday } from '../record/index.ts';
 import { MOST_CANDIDATES, orderProblems, possibleBlocks, proposeSession, sessionStrip, type Proposal, type SessionFacts } from './index.ts';
+import { playedSports } from '../sport/index.ts';
 
 /** Motions of limbs with two sides that the catalogue works on. */
 const WORKED = MOTIONS.filter(
@@ -45,8 +46,11 @@ const factsWith = (today: ReturnType<typeof anyToday>, least: number): fc.Arbitr
       scope: fc.integer({ min: 0, max: 4 }),
     })
     .map(({ today, minutes, warm, days, scope }) => ({
-      person: { birthDate: '1999-05-05', referenceSex: 'female' as const, rowing: 'bow' as const },
-      sport: 'Rowing',
+      person: {
+        birthDate: '1999-05-05',
+        referenceSex: 'female' as const,
+        sports: playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: '' }]),
+      },
       onDay: '2026-11-25',
       today,
       past: [],
@@ -72,6 +76,7 @@ const factsWith = (today: ReturnType<typeof anyToday>, least: number): fc.Arbitr
         raised: [],
         questions: 'answered',
         consent: null,
+        today: [],
       },
     }));
 const anyFacts = factsWith(anyToday(1, 6), 5);

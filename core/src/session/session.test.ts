@@ -29,6 +29,7 @@ import {
   wantedMotions,
   type SessionFacts,
 } from './index.ts';
+import { playedSports } from '../sport/index.ts';
 
 const value = (motionId: string, side: Side, read: number): ValueToday => ({
   motionId,
@@ -52,8 +53,11 @@ const TODAY = [
   value('trunk-rotation', 'right', 45),
 ];
 const facts = (change: Partial<SessionFacts> = {}): SessionFacts => ({
-  person: { birthDate: '2001-04-02', referenceSex: 'male', rowing: 'stroke' },
-  sport: 'Rowing',
+  person: {
+    birthDate: '2001-04-02',
+    referenceSex: 'male',
+    sports: playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'stroke-side', leading: null, words: '' }]),
+  },
   onDay: '2026-11-25',
   today: TODAY,
   past: [],
@@ -79,6 +83,7 @@ const facts = (change: Partial<SessionFacts> = {}): SessionFacts => ({
     raised: [],
     questions: 'answered',
     consent: null,
+    today: [],
   },
   ...change,
 });

@@ -1,16 +1,6 @@
-import {
-  JOINT_REGIONS,
-  motionOf,
-  MOTIONS,
-  sportAsksFor,
-  type BodySide,
-  type Motion,
-  type PersonFacts,
-  type Region,
-  type RowingSide,
-  type Side,
-} from '../body/index.ts';
+import { JOINT_REGIONS, motionOf, MOTIONS, type BodySide, type Motion, type Region, type Side } from '../body/index.ts';
 import { formatValue, type ErrorKnowledge } from '../measure/index.ts';
+import { askedOf, sportAsking, type SportingPerson } from '../sport/index.ts';
 import { compareMotion, type Goal, type PastBlock, type PastReading, type ValueToday } from '../record/index.ts';
 
 /** Part of why a motion is worth minutes: a share on top of one. */
@@ -36,8 +26,7 @@ export interface Wanted {
 }
 
 export interface WantedFacts {
-  readonly person: PersonFacts & { readonly rowing: RowingSide };
-  readonly sport: string;
+  readonly person: SportingPerson;
   readonly onDay: string;
   readonly today: readonly ValueToday[];
   readonly past: readonly PastReading[];
@@ -55,8 +44,9 @@ const DAY_MS = 86_400_000;
 /**
  * What is to be won, motion by motion and side by side, from today's readings and, where there is a goal, from the last ones.
  *
- * What is missing is the largest of: the way to the goal, to the lower end of the reference, and what a real side difference leaves
- * beyond what the sport explains; they are largely the same range, so they are not added. A shortfall inside the error is nothing.
+ * What is missing is the largest of: the way to the goal, to the lower end of the reference, to what the sport asks for (where the
+ * reading is surely short of it), and what a real side difference leaves beyond what the sport explains; they are largely the same
+ * range, so they are not added. A shortfall inside the error is nothing.
  * Its weight is one, and more for a real side difference (0.5), a goal (0.5), a complaint here (0.75), an event near that asks for it
  * (0.5), a sport that asks for it (0.25), and a week and more without work on it (0.25). Weights are common practice.
  */
@@ -80,7 +70,8 @@ function wantedOf(motion: Motion, before: readonly ValueToday[], facts: WantedFa
   const { sides, sideVerdict } = compareMotion(motion, 'before', {
     person: facts.person,
     onDay: facts.onDay,
-    today: values,
+    // The arc of an arm is judged by both ways it turns: what else was read today is looked at too.
+    today: [...values, ...before.filter((value) => value.motionId !== motion.id)],
     past: [],
     errors: facts.errors,
   });
@@ -92,6 +83,14 @@ function wantedOf(motion: Motion, before: readonly ValueToday[], facts: WantedFa
     if (goal && toGoal > 0)
       gaps.push({ missing: toGoal, because: `${formatValue(toGoal, motion.unit)} to the goal of ${formatValue(goal.value, motion.unit)}` });
     if (each.reference?.kind === 'below') gaps.push({ missing: each.reference.missing, because: each.reference.words });
+    const demand = askedOf(facts.person.sports, motion.id, each.side);
+    const toDemand = demand ? (motion.better === 'higher' ? demand.value - each.now.value : each.now.value - demand.value) : 0;
+    // Between what the sport asks and what was read there is the error of the reading: within it nothing is said to be missing.
+    if (demand && each.errorOverDays && toDemand > 1.96 * each.errorOverDays.sem)
+      gaps.push({
+        missing: toDemand,
+        because: `${formatValue(toDemand, motion.unit)} short of the ${formatValue(demand.value, motion.unit)} that ${demand.sport.toLowerCase()} asks for`,
+      });
     const real = sideVerdict?.kind === 'real' && sideVerdict.stiffer === each.side;
     if (real) gaps.push({ missing: sideVerdict.unexplained, because: sideVerdict.words });
     const largest = gaps.sort((a, b) => b.missing - a.missing)[0];
@@ -122,13 +121,13 @@ function termsOf(motion: Motion, side: Side, { real, goal }: { real: boolean; go
     (where === null || where === 'both' || side === 'midline' || where === side)
   )
     terms.push({ words: 'the complaint is here', weight: 0.75 });
-  const asked = sportAsksFor(facts.sport, motion.id);
-  if (asked) {
+  const asked = sportAsking(facts.person.sports, motion.id)?.toLowerCase();
+  if (asked !== undefined) {
     const near = facts.daysToEvent !== null && facts.daysToEvent >= 0 && facts.daysToEvent <= EVENT_NEAR_DAYS;
     terms.push(
       near
-        ? { words: `${facts.sport.toLowerCase()} asks for it, and there is a start in ${facts.daysToEvent} days`, weight: 0.5 }
-        : { words: `${facts.sport.toLowerCase()} asks for it`, weight: 0.25 },
+        ? { words: `${asked} asks for it, and there is a start in ${facts.daysToEvent} days`, weight: 0.5 }
+        : { words: `${asked} asks for it`, weight: 0.25 },
     );
   }
   const last = facts.pastBlocks.findLast((block) => block.motionId === motion.id);

@@ -11,13 +11,16 @@ import * as exchange from '../exchange/index.ts';
 import * as figure from '../figure/index.ts';
 import * as finding from '../finding/index.ts';
 import * as limiter from '../limiter/index.ts';
+import * as load from '../load/index.ts';
 import * as measure from '../measure/index.ts';
 import * as method from '../method/index.ts';
 import * as quantile from '../quantile/index.ts';
 import * as random from '../random/index.ts';
+import * as readiness from '../readiness/index.ts';
 import * as record from '../record/index.ts';
 import * as reliability from '../reliability/index.ts';
 import * as session from '../session/index.ts';
+import * as sport from '../sport/index.ts';
 import * as table from '../table/index.ts';
 import * as trend from '../trend/index.ts';
 
@@ -36,13 +39,16 @@ const faces: Record<string, Record<string, unknown>> = {
   figure,
   finding,
   limiter,
+  load,
   measure,
   method,
   quantile,
   random,
+  readiness,
   record,
   reliability,
   session,
+  sport,
   table,
   trend,
 };

@@ -4,9 +4,10 @@ import { MOTIONS } from '../body/index.ts';
 import { ENTRIES } from '../catalogue/index.ts';
 import { CONDITIONS } from '../caution/index.ts';
 import { METHODS } from '../method/index.ts';
+import { SPORTS } from '../sport/index.ts';
 
 /**
- * The logic knows fields, not names: what plans, times, counts, judges and learns holds no id of a way, an entry, a motion or a condition, so
+ * The logic knows fields, not names: what plans, times, counts, judges and learns holds no id of a way, an entry, a motion, a condition or a sport, so
  * that a practice's own are treated like those that ship. Data files, tests and what only gives an example in a comment may.
  */
 const LOGIC = [
@@ -15,6 +16,13 @@ const LOGIC = [
   'trend',
   'record',
   'exchange',
+  'load',
+  'readiness',
+  'sport/play.ts',
+  'sport/named.ts',
+  'sport/demands.ts',
+  'sport/shapes.ts',
+  'sport/check.ts',
   'method',
   'limiter/judge.ts',
   'limiter/gather.ts',
@@ -24,8 +32,8 @@ const LOGIC = [
   'caution/grounds.ts',
 ];
 const DATA = [/\/ways\//, /\.test\.ts$/, /\/lineSides\.ts$/];
-/** Words that are something else as well: a side of the boat and a phase, a kind of cause. */
-const SAME_WORD = new Set(['stroke', 'swelling']);
+/** Words that are something else as well: a phase, a kind of cause, a run that runs, a side that is not the leading one, a heading, nothing. */
+const SAME_WORD = new Set(['stroke', 'swelling', 'running', 'rowing', 'other', 'none']);
 const root = join(process.cwd(), 'core', 'src');
 
 function filesIn(path: string): string[] {
@@ -36,6 +44,7 @@ const ids = new Map<string, string>([
   ...METHODS.map(({ id }): [string, string] => [id, 'way']),
   ...ENTRIES.map(({ id }): [string, string] => [id, 'entry']),
   ...MOTIONS.map(({ id }): [string, string] => [id, 'motion']),
+  ...SPORTS.map(({ id }): [string, string] => [id, 'sport']),
   ...CONDITIONS.map(({ code }): [string, string] => [code, 'condition']),
 ]);
 

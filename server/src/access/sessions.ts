@@ -1,5 +1,6 @@
 import { SIGNED_IN_HOURS, type Role } from '@pace-bend/core/access';
 import type { PracticeScope } from '@pace-bend/core/caution';
+import type { ScaleId } from '@pace-bend/core/readiness';
 import { change, firstRow, fromJson, type Db } from '../db/pool.ts';
 import { digest, newToken } from './tokens.ts';
 
@@ -15,6 +16,8 @@ export interface PracticeRow {
   readonly name: string;
   readonly timeZone: string;
   readonly scope: PracticeScope;
+  readonly sportsServed: readonly string[];
+  readonly checkInScale: ScaleId;
   readonly revision: number;
 }
 
@@ -34,6 +37,8 @@ interface PracticeColumns {
   readonly byRegion: unknown;
   readonly ruleText: string;
   readonly ruleLink: string;
+  readonly sportsServed: unknown;
+  readonly checkInScale: ScaleId;
   readonly revision: number;
 }
 
@@ -46,7 +51,8 @@ interface SessionRow extends PracticeColumns {
 }
 
 const PRACTICE = `p.id AS practiceId, p.name AS practiceName, p.time_zone AS timeZone,
-       p.mobilization_grade AS mobilizationGrade, p.scope_by_region AS byRegion, p.scope_rule_text AS ruleText, p.scope_rule_link AS ruleLink, p.revision`;
+       p.mobilization_grade AS mobilizationGrade, p.scope_by_region AS byRegion, p.scope_rule_text AS ruleText, p.scope_rule_link AS ruleLink,
+       p.sports_served AS sportsServed, p.check_in_scale AS checkInScale, p.revision`;
 
 function practiceFrom(row: PracticeColumns): PracticeRow {
   return {
@@ -54,6 +60,8 @@ function practiceFrom(row: PracticeColumns): PracticeRow {
     name: row.practiceName,
     timeZone: row.timeZone,
     revision: row.revision,
+    sportsServed: fromJson(row.sportsServed),
+    checkInScale: row.checkInScale,
     scope: { mobilizationGrade: row.mobilizationGrade, byRegion: fromJson(row.byRegion), ruleText: row.ruleText, ruleLink: row.ruleLink },
   };
 }

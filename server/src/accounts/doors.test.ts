@@ -121,7 +121,7 @@ test('a change and its line of the audit stand together or not at all', async ()
   const athleteId = uuid();
   await request(test_.app)
     .put(`/api/athletes/${athleteId}`)
-    .send({ name: 'Ann', birthDate: '2001-05-06', referenceSex: 'none', rowing: 'none', about: '', breathPeriodMs: 8000 })
+    .send({ name: 'Ann', birthDate: '2001-05-06', referenceSex: 'none', sports: [], about: '', breathPeriodMs: 8000 })
     .expect(200);
   await test_.pool.query(
     "CREATE TRIGGER audit_full BEFORE INSERT ON audit FOR EACH ROW SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'no room'",
@@ -147,7 +147,7 @@ test('a page of one account gets nothing written once somebody else is signed in
   const refused = await requestAs(test_.app, bens)
     .put(`/api/athletes/${uuid()}`)
     .set('Pace-Bend-Account', id)
-    .send({ name: 'Ann', birthDate: '2001-05-06', referenceSex: 'none', rowing: 'none', about: '', breathPeriodMs: 8000 })
+    .send({ name: 'Ann', birthDate: '2001-05-06', referenceSex: 'none', sports: [], about: '', breathPeriodMs: 8000 })
     .expect(401);
   expect(refused.body.title).toBe('Somebody else');
   await requestAs(test_.app, bens).get('/api/practice').set('Pace-Bend-Account', ben).expect(200);

@@ -29,6 +29,11 @@ import { readingRoutes } from '../readings/routes.ts';
 import { runRoutes } from '../runs/routes.ts';
 import { squadRoutes } from '../squads/routes.ts';
 import { studyRoutes } from '../studies/routes.ts';
+import { checkInPageRoutes } from '../checkIns/page.ts';
+import { checkInRoutes } from '../checkIns/routes.ts';
+import { loadRoutes } from '../loads/routes.ts';
+import { readinessRoutes } from '../readiness/routes.ts';
+import { sportRoutes } from '../sports/routes.ts';
 import { visitFileRoutes } from '../visitFile/routes.ts';
 import { visitRoutes } from '../visits/routes.ts';
 import { safetyRoutes } from '../visits/safety.ts';
@@ -141,6 +146,11 @@ export function createApp({
     athleteFileRoutes(pool, now),
     squadRoutes(pool),
     exchangeRoutes(pool, now),
+    sportRoutes(pool),
+    checkInPageRoutes(pool, now),
+    checkInRoutes(pool, now),
+    loadRoutes(pool, now),
+    readinessRoutes(pool, now),
     visitFileRoutes(pool),
     visitRoutes(pool, now),
     safetyRoutes(pool, now),

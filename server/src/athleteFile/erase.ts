@@ -13,10 +13,14 @@ const STATEMENTS = [
   `DELETE FROM referral WHERE visit_id IN ${VISITS}`,
   `DELETE FROM caution_override WHERE visit_id IN ${VISITS}`,
   `DELETE FROM stop_answers WHERE visit_id IN ${VISITS}`,
+  `DELETE FROM readiness_aside WHERE visit_id IN ${VISITS}`,
+  `DELETE FROM readiness_kept WHERE visit_id IN ${VISITS}`,
 ];
 
 const AFTER = [
   'DELETE FROM visit WHERE athlete_id = ?',
+  'DELETE FROM training_load WHERE athlete_id = ?',
+  'DELETE FROM check_in_link WHERE athlete_id = ?',
   'DELETE FROM athlete_goal WHERE athlete_id = ?',
   'DELETE FROM athlete_condition WHERE athlete_id = ?',
   'DELETE FROM no_touch_area WHERE athlete_id = ?',
@@ -32,6 +36,7 @@ export async function eraseAthlete(pool: Pool, athleteId: string): Promise<void>
     await rows(db, 'SELECT id FROM visit WHERE athlete_id = ? FOR UPDATE', [athleteId]);
     for (const sql of STATEMENTS) await change(db, sql, [athleteId]);
     for (const table of ['rom_reading', 'finding'] as const) await eraseCorrected(db, table, athleteId);
+    await eraseCheckIns(db, athleteId);
     await forgetInStudies(db, athleteId);
     for (const sql of AFTER) await change(db, sql, [athleteId]);
   });
@@ -40,5 +45,10 @@ export async function eraseAthlete(pool: Pool, athleteId: string): Promise<void>
 /** Corrections point at what they correct, so the latest ones go first. */
 async function eraseCorrected(db: Db, table: 'rom_reading' | 'finding', athleteId: string): Promise<void> {
   const latest = `DELETE r FROM ${table} r LEFT JOIN ${table} later ON later.supersedes = r.id WHERE later.id IS NULL AND r.visit_id IN ${VISITS}`;
+  while ((await change(db, latest, [athleteId])) > 0);
+}
+
+async function eraseCheckIns(db: Db, athleteId: string): Promise<void> {
+  const latest = 'DELETE c FROM check_in c LEFT JOIN check_in later ON later.supersedes = c.id WHERE later.id IS NULL AND c.athlete_id = ?';
   while ((await change(db, latest, [athleteId])) > 0);
 }

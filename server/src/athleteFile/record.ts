@@ -13,6 +13,10 @@ const PARTS = {
   readings: 'SELECT r.* FROM rom_reading r JOIN visit v ON v.id = r.visit_id WHERE v.athlete_id = ? ORDER BY r.taken_at',
   findings: 'SELECT f.* FROM finding f JOIN visit v ON v.id = f.visit_id WHERE v.athlete_id = ? ORDER BY f.found_at',
   goals: 'SELECT * FROM athlete_goal WHERE athlete_id = ? ORDER BY set_at',
+  checkIns: 'SELECT * FROM check_in WHERE athlete_id = ? ORDER BY on_date, entered_at',
+  trainingLoads: 'SELECT * FROM training_load WHERE athlete_id = ? ORDER BY on_date, entered_at',
+  readiness: 'SELECT k.* FROM readiness_kept k JOIN visit v ON v.id = k.visit_id WHERE v.athlete_id = ? ORDER BY k.accepted_at',
+  readinessSetAside: 'SELECT s.* FROM readiness_aside s JOIN visit v ON v.id = s.visit_id WHERE v.athlete_id = ? ORDER BY s.made_at',
   plans: 'SELECT p.* FROM plan p JOIN visit v ON v.id = p.visit_id WHERE v.athlete_id = ?',
   planBlocks: 'SELECT b.* FROM plan_block b JOIN visit v ON v.id = b.visit_id WHERE v.athlete_id = ? ORDER BY b.visit_id, b.position',
   runs: 'SELECT r.* FROM run r JOIN visit v ON v.id = r.visit_id WHERE v.athlete_id = ? ORDER BY r.started_at',
@@ -23,6 +27,9 @@ const PARTS = {
 } as const;
 
 const JSON_COLUMNS = new Set([
+  'sports',
+  'sore',
+  'reasons',
   'contacts',
   'medications',
   'beighton',

@@ -6,11 +6,9 @@ const COLUMN_OF: Record<keyof AthleteFields, string> = {
   name: 'name',
   birthDate: 'birth_date',
   referenceSex: 'reference_sex',
-  rowing: 'rowing',
+  sports: 'sports',
   about: 'about',
   breathPeriodMs: 'breath_period_ms',
-  sport: 'sport',
-  role: 'role',
   hand: 'hand',
   foot: 'foot',
   thighCm: 'thigh_cm',
@@ -28,7 +26,7 @@ const COLUMN_OF: Record<keyof AthleteFields, string> = {
   availableUntil: 'available_until',
 };
 const FIELDS = Object.keys(COLUMN_OF) as (keyof AthleteFields)[];
-const JSON_FIELDS: readonly (keyof AthleteFields)[] = ['contacts', 'medications', 'beighton'];
+const JSON_FIELDS: readonly (keyof AthleteFields)[] = ['sports', 'contacts', 'medications', 'beighton'];
 
 const COLUMNS = `a.id, a.revision, ${FIELDS.map((field) => `a.${COLUMN_OF[field]} AS ${field}`).join(', ')}`;
 
@@ -39,6 +37,7 @@ function bound(field: keyof AthleteFields, value: AthleteFields[keyof AthleteFie
 function athleteFrom(row: Athlete): Athlete {
   return {
     ...row,
+    sports: fromJson(row.sports),
     contacts: fromJson(row.contacts),
     medications: fromJson(row.medications),
     beighton: row.beighton === null ? null : fromJson(row.beighton),
@@ -64,7 +63,7 @@ export async function athletesAfter(db: Db, practiceId: string, last: Pick<Athle
 }
 
 export interface ListWish {
-  /** Every word has to stand somewhere in the name, the story, the sport or the role; wildcards are taken literally. */
+  /** Every word has to stand somewhere in the name, the story or the sports; wildcards are taken literally. */
   readonly search: string;
   readonly squadId: string | null;
   readonly offset: number;
@@ -78,12 +77,12 @@ export async function athletesByName(db: Db, practiceId: string, { search, squad
     .filter(Boolean)
     .slice(0, 8)
     .map((word) => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`);
-  const where = `a.practice_id = ?${" AND CONCAT_WS(' ', a.name, a.about, a.sport, a.role, a.rowing) LIKE ?".repeat(words.length)}${squadId ? ' AND a.id IN (SELECT m.athlete_id FROM squad_member m WHERE m.squad_id = ?)' : ''}`;
+  const where = `a.practice_id = ?${" AND CONCAT_WS(' ', a.name, a.about, JSON_EXTRACT(a.sports, '$[*].*')) LIKE ?".repeat(words.length)}${squadId ? ' AND a.id IN (SELECT m.athlete_id FROM squad_member m WHERE m.squad_id = ?)' : ''}`;
   const params: Bound[] = [practiceId, ...words, ...(squadId ? [squadId] : [])];
   const [found, counted] = await Promise.all([
     rows<Omit<AthleteRow, 'lastVisitAt'> & { lastVisitAt: Date | null }>(
       db,
-      `SELECT a.id, a.name, a.birth_date AS birthDate, a.reference_sex AS referenceSex, a.rowing, a.about, a.availability, a.available_until AS availableUntil,
+      `SELECT a.id, a.name, a.birth_date AS birthDate, a.reference_sex AS referenceSex, a.sports, a.about, a.availability, a.available_until AS availableUntil,
          (SELECT MAX(v.finished_at) FROM visit v WHERE v.athlete_id = a.id) AS lastVisitAt,
          (SELECT COUNT(v.finished_at) FROM visit v WHERE v.athlete_id = a.id) AS visits,
          (SELECT COUNT(*) FROM athlete_condition c WHERE c.athlete_id = a.id AND c.withdrawn_at IS NULL AND c.resolved_on IS NULL) AS open
@@ -95,6 +94,7 @@ export async function athletesByName(db: Db, practiceId: string, { search, squad
   return {
     athletes: found.map((row) => ({
       ...row,
+      sports: fromJson(row.sports),
       visits: Number(row.visits),
       open: Number(row.open),
       lastVisitAt: row.lastVisitAt ? iso(row.lastVisitAt) : null,

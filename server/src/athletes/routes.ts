@@ -6,6 +6,7 @@ import { idFrom, idSchema } from '../http/ids.ts';
 import { invalid, notFound, stale } from '../http/problem.ts';
 import { putOnce, standsAlready } from '../db/once.ts';
 import { validate } from '../http/validate.ts';
+import { requireKnownSports } from '../sports/known.ts';
 import type { Pool } from '../db/pool.ts';
 import {
   conditionById,
@@ -42,6 +43,7 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const { practice } = caller(response);
     const fields = validate(athleteSchema(dayIn(practice.timeZone, now())), request.body);
     concerns(response, id);
+    await requireKnownSports(pool, practice.id, [{ path: 'sports', sports: fields.sports }]);
     response.json(
       await putOnce({
         what: 'This athlete',
@@ -56,6 +58,7 @@ export function athleteRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request);
     const { practice } = caller(response);
     const { revision, ...patch } = validate(athletePatchSchema(dayIn(practice.timeZone, now())), request.body);
+    await requireKnownSports(pool, practice.id, [{ path: 'sports', sports: patch.sports ?? [] }]);
     if (!(await updateAthlete(pool, id, revision, patch))) {
       const current = await athleteById(pool, practice.id, id);
       if (!current) throw notFound('This athlete');

@@ -25,6 +25,21 @@ const lever = Joi.number().min(LIMITS.leverCm.min).max(LIMITS.leverCm.max).allow
 const region = Joi.string().valid(...REGIONS.map((each) => each.id));
 const side = Joi.string().valid('left', 'right', 'both').allow(null);
 
+/** What an athlete does. That the sport is known is checked where the practice's own are at hand. */
+export const sportsSchema = Joi.array()
+  .max(LIMITS.sports)
+  .items(
+    Joi.object({
+      sportId: oneLine().min(1).max(60).required().label('Sport'),
+      discipline: oneLine().max(60).allow(null).required().label('Discipline'),
+      role: oneLine().max(60).allow(null).required().label('Role'),
+      leading: Joi.string().valid('left', 'right').allow(null).required().label('Leading side'),
+      words: oneLine().allow('').max(LIMITS.sportWords).required().label('In words'),
+    }),
+  )
+  .unique('sportId')
+  .messages({ 'array.unique': 'Each sport stands once' });
+
 const fields = (today: string) => ({
   name: oneLine().trim(true).min(1).max(LIMITS.nameLength).label('Name'),
   birthDate: Joi.string()
@@ -34,11 +49,9 @@ const fields = (today: string) => ({
       return message ? helpers.message({ custom: message }) : value;
     }),
   referenceSex: Joi.string().valid('female', 'male', 'none').label('Reference table'),
-  rowing: Joi.string().valid('stroke', 'bow', 'sculls', 'cox', 'none').label('Boat side'),
+  sports: sportsSchema.label('Sports'),
   about: oneLine().allow('').max(LIMITS.aboutLength).label('About'),
   breathPeriodMs: Joi.number().integer().min(LIMITS.breathPeriodMs.min).max(LIMITS.breathPeriodMs.max).label('Slow breath'),
-  sport: line.label('Sport'),
-  role: line.label('Role'),
   hand: handed.label('Hand'),
   foot: handed.label('Foot'),
   thighCm: lever.label('Thigh'),
@@ -74,7 +87,6 @@ export const athleteSchema = (today: string) => {
     name: all.name.required(),
     birthDate: all.birthDate.required(),
     referenceSex: all.referenceSex.required(),
-    rowing: all.rowing.required(),
     about: all.about.required(),
     breathPeriodMs: all.breathPeriodMs.required(),
   });

@@ -20,6 +20,7 @@ import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
 import { athleteById } from '../athletes/queries.ts';
 import { eventsAround } from '../events/queries.ts';
 import type { Db } from '../db/pool.ts';
+import { readinessOfVisit } from '../readiness/visit.ts';
 import { answersOf, overridesOf } from '../safety/queries.ts';
 
 /** What cautions need to know of a visit, read anew: the file may have changed since a screen was drawn. */
@@ -29,13 +30,14 @@ export async function cautionsOfVisit(
   visit: Visit,
 ): Promise<{ readonly context: CautionContext; readonly overrides: readonly Override[]; readonly open: readonly OpenQuestion[] }> {
   const day = dayIn(practice.timeZone, new Date(visit.startsAt));
-  const [athlete, conditions, noTouch, { next, last }, answers, overrides] = await Promise.all([
+  const [athlete, conditions, noTouch, { next, last }, answers, overrides, readiness] = await Promise.all([
     athleteById(db, practice.id, visit.athleteId),
     conditionsOf(db, visit.athleteId),
     noTouchOf(db, visit.athleteId),
     eventsAround(db, practice.id, visit.athleteId, day),
     answersOf(db, visit.id),
     overridesOf(db, visit.id),
+    readinessOfVisit(db, practice, visit),
   ]);
   // Erased since the visit was found.
   if (!athlete) throw notFound('This athlete');
@@ -43,6 +45,7 @@ export async function cautionsOfVisit(
     context: cautionContextOf(
       { athlete, conditions, noTouch, scope: practice.scope, nextEvent: next, lastEvent: last, answers, visit },
       day,
+      readiness.limits,
     ),
     overrides,
     open: openQuestions({ answers, visit }),

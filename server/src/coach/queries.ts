@@ -43,10 +43,6 @@ export interface CoachVisit {
   readonly id: string;
   readonly athleteId: string;
   readonly at: Date;
-  readonly score: number | null;
-  readonly referred: boolean;
-  /** Somebody came: a step past arriving was opened, or it ended in a referral. */
-  readonly arrived: boolean;
 }
 
 const MEMBERS = (join: string) => `SELECT m.athlete_id FROM squad s JOIN squad_member m ON m.squad_id = s.id ${join}`;
@@ -54,17 +50,12 @@ const MEMBERS = (join: string) => `SELECT m.athlete_id FROM squad s JOIN squad_m
 /** Visits of everybody in these squads since an instant, oldest first; each once, however many squads they are in. */
 export async function visitsFor(db: Db, who: Who, since: Date): Promise<CoachVisit[]> {
   const { join, params } = mine(who);
-  const found = await rows<Omit<CoachVisit, 'referred' | 'arrived'> & { step: string; referred: number }>(
+  return rows<CoachVisit>(
     db,
-    `SELECT v.id, v.athlete_id AS athleteId, v.starts_at AS at, v.complaint_score AS score, v.step, f.visit_id IS NOT NULL AS referred FROM visit v LEFT JOIN referral f ON f.visit_id = v.id
+    `SELECT v.id, v.athlete_id AS athleteId, v.starts_at AS at FROM visit v
      WHERE v.athlete_id IN (${MEMBERS(join)}) AND v.starts_at > ? AND v.cancelled_at IS NULL ORDER BY v.starts_at`,
     [...params, since],
   );
-  return found.map(({ step, referred, ...visit }) => ({
-    ...visit,
-    referred: referred === 1,
-    arrived: step !== 'arrive' || referred === 1,
-  }));
 }
 
 export interface CoachReading {

@@ -3,6 +3,8 @@ import { coachPage, type CoachPage } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { dayIn } from '../http/days.ts';
 import type { Pool } from '../db/pool.ts';
+import { athletesOf } from '../readiness/athletes.ts';
+import { morningRows } from '../readiness/morning.ts';
 import { membersFor, readingsFor, visitsFor } from './queries.ts';
 
 /** How far back a coach's trends go. */
@@ -11,7 +13,7 @@ const TREND_DAYS = 120;
 export function coachRoutes(pool: Pool, now: () => Date): Router {
   const router = Router();
 
-  /** The squads given to a coach (all of them for the owner): shape, availability and range, and nothing that says why. */
+  /** The squads given to a coach (all of them for the owner): the word of today, availability and range, and nothing that says why. */
   router.get('/coach', async (_request, response) => {
     const { accountId, role, practice } = caller(response);
     const who = { accountId, role, practiceId: practice.id };
@@ -21,8 +23,14 @@ export function coachRoutes(pool: Pool, now: () => Date): Router {
       visitsFor(pool, who, since),
       readingsFor(pool, who, since),
     ]);
+    const today = dayIn(practice.timeZone, now());
+    const ids = new Set(members.flatMap(({ id }) => id ?? []));
+    const athletes = (await athletesOf(pool, practice.id, null)).filter(({ id }) => ids.has(id));
+    const morning = await morningRows(pool, practice, athletes, today);
     const page: CoachPage = coachPage({
-      today: dayIn(practice.timeZone, now()),
+      today,
+      // The word and nothing behind it leaves this place.
+      readiness: new Map(morning.map(({ id, verdict }) => [id, verdict.word])),
       members,
       visits: visits.map(({ at, ...visit }) => ({ ...visit, on: dayIn(practice.timeZone, at) })),
       readings,

@@ -14,9 +14,9 @@ export function dayRoutes(pool: Pool): Router {
     const { practice } = caller(response);
     const { from, to } = dayBounds(request.params.date, practice.timeZone);
     const [visits, events, unfinished, errors] = await Promise.all([
-      visitsBetween(pool, practice.id, from, to),
+      visitsBetween(pool, practice, from, to),
       eventsFrom(pool, practice.id, request.params.date),
-      unfinishedBefore(pool, practice.id, from),
+      unfinishedBefore(pool, practice, from),
       errorKnowledge(pool, practice.id),
     ]);
     response.json({ date: request.params.date, visits, events, unfinished, errors } satisfies DayPage);

@@ -58,7 +58,7 @@ test('a full disk reaches the page as words, and nothing counts as written', asy
     });
   const answer = await request(test_.app)
     .put(`/api/athletes/${id}`)
-    .send({ name: 'Ann', birthDate: '2001-05-06', referenceSex: 'none', rowing: 'none', about: '', breathPeriodMs: 8000 })
+    .send({ name: 'Ann', birthDate: '2001-05-06', referenceSex: 'none', sports: [], about: '', breathPeriodMs: 8000 })
     .expect(507);
   expect(answer.body.detail).toContain('The disk is full: nothing was written');
   test_.pool.getConnection = real;

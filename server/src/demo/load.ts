@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon';
-import { sportDifference, type Side } from '@pace-bend/core/body';
+import type { Side } from '@pace-bend/core/body';
+import { playedSports, sportDifference } from '@pace-bend/core/sport';
 import { newBlock, SLOW_BREATH } from '@pace-bend/core/method';
 import { BLANK_FILE, lineOfRun, type ReadingFields, type RunFields } from '@pace-bend/core/record';
 import { insertAthlete } from '../athletes/queries.ts';
@@ -16,7 +17,8 @@ import { hashPassword } from '../access/passwords.ts';
 import { insertCondition, insertNoTouch } from '../athletes/conditions.ts';
 import { insertSquad } from '../squads/queries.ts';
 import { loadMeasuring } from './measuring.ts';
-import { ACCOUNTS, EVENTS, PEOPLE, SCOPE, SQUADS, TODAY, type DemoCondition, type DemoPerson } from './people.ts';
+import { loadDays } from './days.ts';
+import { ACCOUNTS, EVENTS, NEIGHBOURS, PEOPLE, SCOPE, SQUADS, TODAY, type DemoCondition, type DemoPerson } from './people.ts';
 import { SeededRandom } from './random.ts';
 import { DemoRange } from './range.ts';
 import { rehearse } from './rehearse.ts';
@@ -64,7 +66,7 @@ class DemoLoader {
     private readonly db: Db,
     private readonly practiceId: string,
     private readonly today: DateTime,
-    private readonly random: SeededRandom,
+    private random: SeededRandom,
   ) {}
 
   async load(): Promise<void> {
@@ -89,6 +91,10 @@ class DemoLoader {
       athletes: this.ids,
       accounts: this.accounts,
     });
+    // From here on with numbers of their own: whatever comes after leaves what was before as it is.
+    this.random = new SeededRandom(SEED + 1);
+    for (const person of NEIGHBOURS) await this.loadPerson(person);
+    await loadDays(this.db, this.today, new SeededRandom(SEED + 2), [...PEOPLE, ...NEIGHBOURS], this.ids);
   }
 
   private async loadToday(): Promise<void> {
@@ -166,12 +172,11 @@ class DemoLoader {
     const birthDate = `${this.today.year - person.birth.yearsAgo}-${person.birth.monthDay}`;
     await insertAthlete(this.db, this.practiceId, id, {
       ...BLANK_FILE,
-      sport: 'Rowing',
       historyOn: this.day(80),
       name: person.name,
       birthDate,
       referenceSex: person.sex,
-      rowing: person.rowing,
+      sports: person.sports,
       about: person.about,
       breathPeriodMs: person.breathPeriodMs,
       ...person.file,
@@ -203,7 +208,7 @@ class DemoLoader {
 
   /** Work on one motion of a joint shows in its neighbours too. */
   private isTreated(person: DemoPerson, motionId: string): boolean {
-    if (!person.treats || sportDifference(motionId, person.rowing)) return false;
+    if (!person.treats || sportDifference(motionId, playedSports(person.sports), () => null)) return false;
     const family = motionId.split('-')[0]!;
     return person.motions[0]!.motionId.startsWith(family) || person.motions[1]?.motionId.startsWith(family) === true;
   }

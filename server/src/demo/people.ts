@@ -1,7 +1,7 @@
 import type { Role } from '@pace-bend/core/access';
-import type { RowingSide } from '@pace-bend/core/body';
 import type { Clearance, ConditionFields, NoTouchFields, PracticeScope } from '@pace-bend/core/caution';
 import type { Arrival, AthleteFields } from '@pace-bend/core/record';
+import type { AthleteSport } from '@pace-bend/core/sport';
 
 /**
  * The squad of the Alder Weir Rowing Club on the river Sallow. The club, the river and every person are invented.
@@ -17,7 +17,7 @@ export interface DemoPerson {
   readonly name: string;
   readonly birth: { readonly yearsAgo: number; readonly monthDay: string };
   readonly sex: 'female' | 'male' | 'none';
-  readonly rowing: RowingSide;
+  readonly sports: readonly AthleteSport[];
   readonly about: string;
   readonly breathPeriodMs: number;
   readonly motions: readonly DemoMotion[];
@@ -34,7 +34,6 @@ export interface DemoPerson {
   readonly file?: Partial<
     Pick<
       AthleteFields,
-      | 'role'
       | 'hand'
       | 'foot'
       | 'thighCm'
@@ -68,12 +67,23 @@ export interface DemoCondition extends Partial<Pick<ConditionFields, 'region' | 
 const weekly = (from: number, to: number, every = 7) =>
   Array.from({ length: Math.floor((from - to) / every) + 1 }, (_, i) => from - i * every);
 
+const STROKE = { discipline: 'sweep', role: 'stroke-side' } as const;
+const BOW = { discipline: 'sweep', role: 'bow-side' } as const;
+const SCULLS = { discipline: 'sculls', role: 'sculler' } as const;
+const COX = { discipline: null, role: 'cox' } as const;
+const rows = (place: Pick<AthleteSport, 'discipline' | 'role'>, words = ''): AthleteSport => ({
+  sportId: 'rowing',
+  ...place,
+  leading: null,
+  words,
+});
+
 export const PEOPLE: readonly DemoPerson[] = [
   {
     name: 'Ines Okkonen',
     birth: { yearsAgo: 22, monthDay: '03-14' },
     sex: 'female',
-    rowing: 'bow',
+    sports: [rows(BOW)],
     about: 'Second seat, tall, long thighs; hamstrings the old story',
     breathPeriodMs: 10_000,
     motions: [
@@ -102,7 +112,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Tavi Brandsma',
     birth: { yearsAgo: 24, monthDay: '02-21' },
     sex: 'male',
-    rowing: 'stroke',
+    sports: [rows(STROKE, 'Stroke, men’s eight')],
     about: 'Stroke seat; left knee arthroscopy in 2024, hold along the shin',
     breathPeriodMs: 10_000,
     motions: [
@@ -118,7 +128,6 @@ export const PEOPLE: readonly DemoPerson[] = [
     setBack: { daysAgo: 45, loses: 3, words: 'Week of ergometer tests; the left hip shut down again.' },
     complaint: 'Left hip will not open at the finish',
     file: {
-      role: 'Stroke, men’s eight',
       hand: 'right',
       foot: 'left',
       thighCm: 46,
@@ -153,7 +162,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Mirre Solheim',
     birth: { yearsAgo: 31, monthDay: '09-02' },
     sex: 'female',
-    rowing: 'cox',
+    sports: [rows(COX)],
     about: 'Cox; sits folded for hours, neck and low back',
     breathPeriodMs: 9000,
     motions: [
@@ -181,7 +190,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Joss Adeyemi',
     birth: { yearsAgo: 19, monthDay: '06-30' },
     sex: 'male',
-    rowing: 'stroke',
+    sports: [rows(STROKE, 'Six seat, men’s eight')],
     about: 'Six seat, heavy build; ankles limit the catch',
     breathPeriodMs: 12_000,
     motions: [
@@ -196,7 +205,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     response: { gain: 3, keeps: 0.6 },
     setBack: { daysAgo: 30, loses: 4, words: 'Turned the left ankle stepping out of the boat; swollen for a week.' },
     complaint: 'Heels lift at the catch',
-    file: { role: 'Six seat, men’s eight', legCm: 47, coach: 'Teo Lindgren', availability: 'limited' },
+    file: { legCm: 47, coach: 'Teo Lindgren', availability: 'limited' },
     conditions: [{ code: 'ankle-sprain', side: 'left', onsetDaysAgo: 30, words: 'Stepping out of the boat' }],
     asked: {
       complaintRegion: 'ankle',
@@ -212,7 +221,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Kato Lindqvist',
     birth: { yearsAgo: 27, monthDay: '11-08' },
     sex: 'male',
-    rowing: 'bow',
+    sports: [rows(BOW, 'Bow, men’s eight')],
     about: 'Bow seat; left shoulder tight overhead',
     breathPeriodMs: 10_000,
     motions: [
@@ -226,7 +235,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     response: { gain: 6, keeps: 0.35 },
     setBack: null,
     complaint: 'Left arm heavy overhead after weights',
-    file: { role: 'Bow, men’s eight', hand: 'left', coach: 'Teo Lindgren' },
+    file: { hand: 'left', coach: 'Teo Lindgren' },
     conditions: [{ code: 'shoulder-tear', side: 'left', onsetDaysAgo: 420, words: 'Cuff tear, treated without an operation' }],
     asked: {
       complaintRegion: 'shoulder',
@@ -242,7 +251,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Perrin Vale',
     birth: { yearsAgo: 26, monthDay: '04-17' },
     sex: 'none',
-    rowing: 'sculls',
+    sports: [rows(SCULLS)],
     about: 'Single sculler; stiff hips, desk work',
     breathPeriodMs: 8000,
     motions: [
@@ -270,7 +279,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Wren Achterberg',
     birth: { yearsAgo: 25, monthDay: '10-11' },
     sex: 'female',
-    rowing: 'sculls',
+    sports: [rows(SCULLS, 'Bow, women’s quad')],
     about: 'Quad, bow seat; on the way back after a knee operation',
     breathPeriodMs: 9000,
     motions: [
@@ -284,7 +293,6 @@ export const PEOPLE: readonly DemoPerson[] = [
     setBack: null,
     complaint: 'Left knee stiff in the morning',
     file: {
-      role: 'Bow, women’s quad',
       hand: 'right',
       thighCm: 41,
       legCm: 40,
@@ -323,7 +331,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Noor Haverkamp',
     birth: { yearsAgo: 18, monthDay: '08-25' },
     sex: 'female',
-    rowing: 'sculls',
+    sports: [rows(SCULLS)],
     about: 'Under-19 double; supple, hamstrings even',
     breathPeriodMs: 8000,
     motions: [
@@ -341,7 +349,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Bela Strand',
     birth: { yearsAgo: 17, monthDay: '01-12' },
     sex: 'male',
-    rowing: 'bow',
+    sports: [rows(BOW)],
     about: 'Junior four; grew eight centimetres this year',
     breathPeriodMs: 8000,
     motions: [
@@ -359,7 +367,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Odile Marchetti',
     birth: { yearsAgo: 47, monthDay: '05-06' },
     sex: 'female',
-    rowing: 'sculls',
+    sports: [rows(SCULLS)],
     about: 'Masters double; shoulders first, then hips',
     breathPeriodMs: 9000,
     motions: [
@@ -378,7 +386,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Ruan Teague',
     birth: { yearsAgo: 29, monthDay: '12-19' },
     sex: 'male',
-    rowing: 'stroke',
+    sports: [rows(STROKE)],
     about: 'Seven seat; adductors after winter running',
     breathPeriodMs: 10_000,
     motions: [
@@ -395,7 +403,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Sunniva Dahl',
     birth: { yearsAgo: 23, monthDay: '10-03' },
     sex: 'female',
-    rowing: 'bow',
+    sports: [rows(BOW)],
     about: 'Three seat; back to rowing after a rib stress injury',
     breathPeriodMs: 8000,
     motions: [
@@ -422,7 +430,7 @@ export const PEOPLE: readonly DemoPerson[] = [
     name: 'Ewout van der Brook-Lindenhof',
     birth: { yearsAgo: 52, monthDay: '07-22' },
     sex: 'male',
-    rowing: 'sculls',
+    sports: [rows(SCULLS)],
     about: 'Masters quad; calves, stairs at work',
     breathPeriodMs: 9000,
     motions: [
@@ -432,6 +440,48 @@ export const PEOPLE: readonly DemoPerson[] = [
     visitDaysAgo: [],
     treats: null,
     response: { gain: 2, keeps: 0.4 },
+    setBack: null,
+    complaint: '',
+  },
+];
+
+/** From the town beside the club: a runner and a thrower, so that not everything is a boat. */
+export const NEIGHBOURS: readonly DemoPerson[] = [
+  {
+    name: 'Milo Ferrand',
+    birth: { yearsAgo: 34, monthDay: '04-18' },
+    sex: 'male',
+    sports: [{ sportId: 'running', discipline: 'trail', role: null, leading: null, words: 'hill races' }],
+    about: 'Postman; left calf the old story',
+    breathPeriodMs: 9000,
+    motions: [
+      { motionId: 'ankle-lunge', base: [31, 38] },
+      { motionId: 'ankle-lunge-knee-straight', base: [24, 29] },
+      { motionId: 'hip-extension-knee-bent', base: [11, 12] },
+      { motionId: 'big-toe-extension', base: [58, 63] },
+    ],
+    visitDaysAgo: [62, 48, 34, 20, 6],
+    treats: { entryId: 'calf-supine', methodId: 'cr-breath', sides: ['left', 'right'] },
+    response: { gain: 4, keeps: 0.45 },
+    setBack: null,
+    complaint: 'Left calf tight on the first hill',
+  },
+  {
+    name: 'Sanne Orrevik',
+    birth: { yearsAgo: 21, monthDay: '08-09' },
+    sex: 'female',
+    sports: [{ sportId: 'throwing', discipline: 'javelin', role: null, leading: 'right', words: '' }],
+    about: 'Javelin; right arm turned outward as it should be',
+    breathPeriodMs: 9000,
+    motions: [
+      { motionId: 'shoulder-external-rotation', base: [96, 111] },
+      { motionId: 'shoulder-internal-rotation', base: [63, 50] },
+      { motionId: 'trunk-rotation', base: [44, 48] },
+      { motionId: 'hip-internal-rotation', base: [37, 33] },
+    ],
+    visitDaysAgo: [40, 26, 12],
+    treats: null,
+    response: { gain: 3, keeps: 0.4 },
     setBack: null,
     complaint: '',
   },

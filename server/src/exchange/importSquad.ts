@@ -11,6 +11,7 @@ import { problems } from '../http/validate.ts';
 import type { Wire } from '../http/wire.ts';
 import { oneLine } from '../http/text.ts';
 import { insertAthletes } from '../athletes/queries.ts';
+import { sportsSchema } from '../athletes/schema.ts';
 import { change, firstRow, rows, type Db } from '../db/pool.ts';
 import { addMembers } from '../squads/queries.ts';
 
@@ -32,9 +33,7 @@ const rowSchema = (today: string) =>
         return message ? helpers.message({ custom: message }) : value;
       }),
     referenceSex: Joi.string().valid('female', 'male', 'none').required(),
-    rowing: Joi.string().valid('stroke', 'bow', 'sculls', 'cox', 'none').required(),
-    sport: line,
-    role: line,
+    sports: sportsSchema.required(),
     coach: line,
     about: Joi.string().allow('').max(LIMITS.aboutLength).required(),
     squads: Joi.array().items(oneLine().trim(true).min(1).max(LIMITS.squadName)).max(20).required(),

@@ -8,6 +8,8 @@ import { invalid } from '../http/problem.ts';
 import { IMPORT_PARTS, requireFewParts, requireSaneShape } from '../http/shape.ts';
 import { athletesAfter } from '../athletes/queries.ts';
 import { isDuplicate, rows, transaction, type Pool } from '../db/pool.ts';
+import { requireKnownSports } from '../sports/known.ts';
+import { ownSportsOf } from '../sports/queries.ts';
 import { importRows, rowsFrom } from './importSquad.ts';
 
 export function exchangeRoutes(pool: Pool, now: () => Date): Router {
@@ -24,6 +26,11 @@ export function exchangeRoutes(pool: Pool, now: () => Date): Router {
       const { practice } = caller(response);
       requireSaneShape(request.body, IMPORT_PARTS);
       const sent = await rowsFrom(request.body, dayIn(practice.timeZone, now()));
+      await requireKnownSports(
+        pool,
+        practice.id,
+        sent.map((row, i) => ({ path: `rows.${i}.sports`, sports: row.sports })),
+      );
       const added = await transaction(pool, (db) => importRows(db, practice.id, sent)).catch((error: unknown) => {
         throw isDuplicate(error) ? invalid([{ path: 'rows', message: 'A row’s id is taken, or two rows have the same one.' }]) : error;
       });
@@ -38,6 +45,7 @@ export function exchangeRoutes(pool: Pool, now: () => Date): Router {
       'SELECT m.athlete_id AS athleteId, s.name FROM squad_member m JOIN squad s ON s.id = m.squad_id WHERE s.practice_id = ? ORDER BY s.name',
       [practice.id],
     );
+    const ownSports = await ownSportsOf(pool, practice.id);
     const names = new Map<string, string[]>();
     for (const { athleteId, name } of squads) names.set(athleteId, [...(names.get(athleteId) ?? []), name]);
     // Page by page, so that others have their turn.
@@ -49,7 +57,7 @@ export function exchangeRoutes(pool: Pool, now: () => Date): Router {
     ) {
       text += writeSquad(
         page.map((athlete) => ({ ...athlete, squads: names.get(athlete.id) ?? [] })),
-        { heading: false },
+        { heading: false, ownSports },
       );
       await breathe();
     }

@@ -3,29 +3,38 @@ import Joi from 'joi';
 import { REGIONS } from '@pace-bend/core/body';
 import type { PracticeScope } from '@pace-bend/core/caution';
 import { LIMITS, type Practice } from '@pace-bend/core/record';
+import { SCALES, type ScaleId } from '@pace-bend/core/readiness';
 import { caller } from '../access/guard.ts';
-import { practiceById } from '../access/sessions.ts';
+import { practiceById, type PracticeRow } from '../access/sessions.ts';
 import { dayIn } from '../http/days.ts';
 import { stale } from '../http/problem.ts';
 import { timeZoneSchema } from '../accounts/schema.ts';
 import { validate } from '../http/validate.ts';
 import type { Wire } from '../http/wire.ts';
 import { oneLine } from '../http/text.ts';
+import { ownSportsOf } from '../sports/queries.ts';
 import { change, type Pool } from '../db/pool.ts';
 
 interface SentPractice {
   readonly name: string;
   readonly timeZone: string;
   readonly scope: PracticeScope;
+  readonly sportsServed?: readonly string[];
+  readonly checkInScale?: ScaleId;
   readonly revision: number;
 }
 
 const grade = Joi.number().integer().min(0).max(4);
 
-const practiceSchema = Joi.object<Wire<SentPractice>, true>({
+const practiceSchema = Joi.object<Wire<SentPractice>>({
   revision: Joi.number().integer().min(1).required(),
   name: oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Practice'),
   timeZone: timeZoneSchema.required(),
+  // Left as they are where they are not sent.
+  sportsServed: Joi.array().items(oneLine().min(1).max(60)).max(60).unique().label('Sports served'),
+  checkInScale: Joi.string()
+    .valid(...SCALES.map(({ id }) => id))
+    .label('Check-in'),
   scope: Joi.object({
     mobilizationGrade: grade.required().label('Grade'),
     byRegion: Joi.object(Object.fromEntries(REGIONS.map((region) => [region.id, grade]))).required(),
@@ -43,32 +52,47 @@ const practiceSchema = Joi.object<Wire<SentPractice>, true>({
 export function practiceRoutes(pool: Pool, now: () => Date, devices: string | null): Router {
   const router = Router();
 
-  router.get('/practice', (_request, response) => {
-    const {
-      practice: { name, timeZone, scope, revision },
-    } = caller(response);
-    response.json({ name, timeZone, scope, revision, today: dayIn(timeZone, now()), devices } satisfies Practice);
+  /** A practice as the interface has it. */
+  const shown = async ({ id, name, timeZone, scope, sportsServed, checkInScale, revision }: PracticeRow): Promise<Practice> => ({
+    name,
+    timeZone,
+    scope,
+    sportsServed,
+    checkInScale,
+    ownSports: await ownSportsOf(pool, id),
+    revision,
+    today: dayIn(timeZone, now()),
+    devices,
+  });
+
+  router.get('/practice', async (_request, response) => {
+    response.json(await shown(caller(response).practice));
   });
 
   router.patch('/practice', async (request, response) => {
     const { practice } = caller(response);
-    const { revision, name, timeZone, scope } = validate(practiceSchema, request.body);
+    const sent = validate(practiceSchema, request.body);
+    const { revision, name, timeZone, scope, sportsServed = practice.sportsServed, checkInScale = practice.checkInScale } = sent;
     const touched = await change(
       pool,
-      'UPDATE practice SET name = ?, time_zone = ?, mobilization_grade = ?, scope_by_region = ?, scope_rule_text = ?, scope_rule_link = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
-      [name, timeZone, scope.mobilizationGrade, JSON.stringify(scope.byRegion), scope.ruleText, scope.ruleLink, practice.id, revision],
+      'UPDATE practice SET name = ?, time_zone = ?, mobilization_grade = ?, scope_by_region = ?, scope_rule_text = ?, scope_rule_link = ?, sports_served = ?, check_in_scale = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
+      [
+        name,
+        timeZone,
+        scope.mobilizationGrade,
+        JSON.stringify(scope.byRegion),
+        scope.ruleText,
+        scope.ruleLink,
+        JSON.stringify(sportsServed),
+        checkInScale,
+        practice.id,
+        revision,
+      ],
     );
     // Read by itself: whoever asked may have been signed out meanwhile.
-    const after = await practiceById(pool, practice.id);
-    if (touched !== 1) throw stale('The practice', { ...after, today: dayIn(after.timeZone, now()), devices });
-    response.json({
-      name: after.name,
-      timeZone: after.timeZone,
-      scope: after.scope,
-      revision: after.revision,
-      today: dayIn(after.timeZone, now()),
-      devices,
-    } satisfies Practice);
+    const after = await shown(await practiceById(pool, practice.id));
+    if (touched !== 1) throw stale('The practice', after);
+    response.json(after);
   });
 
   return router;

@@ -1,7 +1,7 @@
 import type { Squad, SquadStrip } from '@pace-bend/core/record';
 import { invalid } from '../http/problem.ts';
 import { problems } from '../http/validate.ts';
-import { change, firstRow, rows, type Db } from '../db/pool.ts';
+import { change, firstRow, fromJson, rows, type Db } from '../db/pool.ts';
 
 /** The names of an athlete's squads. */
 export async function squadNamesOf(db: Db, athleteId: string): Promise<string[]> {
@@ -34,11 +34,12 @@ export async function squadsOf(db: Db, practiceId: string): Promise<Squad[]> {
 
 /** Who is in a squad, by name, as far as a strip needs to know them. */
 export async function membersOf(db: Db, squadId: string): Promise<Omit<SquadStrip['athletes'][number], 'readings'>[]> {
-  return rows(
+  const found = await rows<Omit<SquadStrip['athletes'][number], 'readings'>>(
     db,
-    'SELECT a.id, a.name, a.birth_date AS birthDate, a.reference_sex AS referenceSex, a.rowing FROM squad_member m JOIN athlete a ON a.id = m.athlete_id WHERE m.squad_id = ? ORDER BY a.name',
+    'SELECT a.id, a.name, a.birth_date AS birthDate, a.reference_sex AS referenceSex, a.sports FROM squad_member m JOIN athlete a ON a.id = m.athlete_id WHERE m.squad_id = ? ORDER BY a.name',
     [squadId],
   );
+  return found.map((row) => ({ ...row, sports: fromJson(row.sports) }));
 }
 
 export async function squadPractice(db: Db, id: string): Promise<string | null> {

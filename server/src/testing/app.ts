@@ -98,7 +98,7 @@ export const ANN = {
   name: 'Ann Example',
   birthDate: '2001-05-06',
   referenceSex: 'female',
-  rowing: 'stroke',
+  sports: [{ sportId: 'rowing', discipline: 'sweep', role: 'stroke-side', leading: null, words: '' }],
   about: '',
   breathPeriodMs: 10_000,
 } as const;

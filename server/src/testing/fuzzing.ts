@@ -81,7 +81,14 @@ function soundBody(route: RouteAccess, { athlete, visit, examiner }: Known, rand
   const block = newBlock(fuzzId(random), 'calf-supine', 'static-hold', ['left', 'right']);
   switch (`${route.method} ${route.path}`) {
     case 'PUT /athletes/:id':
-      return { name: words, birthDate: '2001-05-06', referenceSex: 'female', rowing: 'stroke', about: '', breathPeriodMs: 9000 };
+      return {
+        name: words,
+        birthDate: '2001-05-06',
+        referenceSex: 'female',
+        sports: [{ sportId: 'rowing', discipline: 'sweep', role: 'stroke-side', leading: null, words: '' }],
+        about: '',
+        breathPeriodMs: 9000,
+      };
     case 'PATCH /athletes/:id':
       return {
         revision: revision + 1,
@@ -113,9 +120,7 @@ function soundBody(route: RouteAccess, { athlete, visit, examiner }: Known, rand
             name: words,
             birthDate: '2001-05-06',
             referenceSex: 'none',
-            rowing: 'none',
-            sport: '',
-            role: '',
+            sports: [],
             coach: '',
             about: '',
             squads: ['Eight'],

@@ -12,6 +12,7 @@ import { findingsBefore, findingsOf } from '../findings/queries.ts';
 import { noteOf } from '../notes/queries.ts';
 import { pastBlocks } from '../plans/past.ts';
 import { planOf } from '../plans/queries.ts';
+import { visitReadiness } from '../readiness/visit.ts';
 import { pastReadings, readingsOf } from '../readings/queries.ts';
 import { runsOf } from '../runs/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
@@ -49,6 +50,7 @@ export async function visitFile(db: Db, practice: PracticeRow, id: string, role:
     findings: await findingsOf(db, visit.id),
     lastFindings: await findingsBefore(db, visit.athleteId, visit.startsAt),
     goals: await goalsOf(db, visit.athleteId),
+    readiness: await visitReadiness(db, practice, visit),
     plan: await planOf(db, visit.id),
     runs: await runsOf(db, visit.id),
     note: mayRead(role, 'visit note') ? await noteOf(db, visit.id) : null,

@@ -23,6 +23,7 @@ const context = (conditions: ConditionFields[], mobilizationGrade = 0): CautionC
   raised: [],
   questions: 'answered',
   consent: null,
+  today: [],
 });
 
 test('nothing on file: no rows, though mobilization is out of scope; every motion and side when wished', () => {

@@ -13,7 +13,7 @@ const START: AthleteFile = {
     name: 'Ann',
     birthDate: '1996-03-04',
     referenceSex: 'none',
-    rowing: 'none',
+    sports: [],
     about: '',
     breathPeriodMs: 9000,
   },
@@ -89,25 +89,25 @@ const KNEE = {
 
 test('what is typed in the file goes together, and the answer does not undo what came after', async () => {
   const { athlete, sent, now } = await open();
-  athlete.set({ sport: 'Rowing' });
+  athlete.set({ build: 'tall' });
   athlete.set({ thighCm: 44 });
   const flushed = athlete.flush();
   athlete.set({ coach: 'T. L.' });
   await flushed;
   await athlete.flush();
-  expect(now().athlete).toMatchObject({ sport: 'Rowing', thighCm: 44, coach: 'T. L.' });
-  expect(athlete.file!.athlete).toMatchObject({ sport: 'Rowing', thighCm: 44, coach: 'T. L.' });
-  expect(sent.filter((each) => each.method === 'PATCH')[0]!.body).toEqual({ revision: 1, sport: 'Rowing', thighCm: 44 });
+  expect(now().athlete).toMatchObject({ build: 'tall', thighCm: 44, coach: 'T. L.' });
+  expect(athlete.file!.athlete).toMatchObject({ build: 'tall', thighCm: 44, coach: 'T. L.' });
+  expect(sent.filter((each) => each.method === 'PATCH')[0]!.body).toEqual({ revision: 1, build: 'tall', thighCm: 44 });
 });
 
 test('changed elsewhere: said, and what stands can be shown', async () => {
   const { athlete, now, change } = await open();
-  change({ ...now(), athlete: { ...now().athlete, sport: 'theirs', revision: 4 } });
-  athlete.set({ sport: 'mine' });
+  change({ ...now(), athlete: { ...now().athlete, build: 'theirs', revision: 4 } });
+  athlete.set({ build: 'mine' });
   await athlete.flush();
   expect(athlete.saveState).toBe('refused');
   await athlete.takeTheirs();
-  expect(athlete.file!.athlete.sport).toBe('theirs');
+  expect(athlete.file!.athlete.build).toBe('theirs');
 });
 
 test('a condition counts at once, with the event ahead and the one behind; withdrawn it counts no more', async () => {

@@ -57,7 +57,7 @@ export function visitFile(patch: Partial<VisitFile> = {}): VisitFile {
       name: 'Ann Example',
       birthDate: '2002-02-21',
       referenceSex: 'male',
-      rowing: 'stroke',
+      sports: [{ sportId: 'rowing', discipline: 'sweep', role: 'stroke-side', leading: null, words: '' }],
       about: '',
       breathPeriodMs: 10_000,
     },

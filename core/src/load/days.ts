@@ -1,0 +1,44 @@
+import type { DayLoad, LoadFields } from './types.ts';
+
+const DAY_MS = 86_400_000;
+
+/** Days are counted as dates: a day of clock change is one day like any other. */
+export function addDays(day: string, days: number): string {
+  return new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+}
+
+/**
+ * The load of one session in arbitrary units: exertion (0–10) × minutes; null where it was not rated or is still to come.
+ * Source: Foster C et al. J Strength Cond Res 2001;15:109–115, recalled from memory.
+ * @example sessionLoad({ exertion: 6, minutes: 50, planned: false }) // → 300
+ */
+export function sessionLoad({ exertion, minutes, planned }: Pick<LoadFields, 'exertion' | 'minutes' | 'planned'>): number | null {
+  return exertion === null || planned ? null : exertion * minutes;
+}
+
+/**
+ * The loads of the days `from` to `to` (both included), oldest first; a day without a session is a rest day with 0. Throws a
+ * RangeError when `to` is before `from`.
+ * @example dayLoads([], '2026-03-01', '2026-03-07').length // → 7
+ */
+export function dayLoads(
+  loads: readonly Pick<LoadFields, 'onDate' | 'exertion' | 'minutes' | 'planned'>[],
+  from: string,
+  to: string,
+): DayLoad[] {
+  if (to < from) throw new RangeError(`${to} is before ${from}.`);
+  const byDay = new Map<string, { load: number; sessions: number; unrated: number }>();
+  for (const each of loads) {
+    if (each.planned || each.onDate < from || each.onDate > to) continue;
+    const day = byDay.get(each.onDate) ?? { load: 0, sessions: 0, unrated: 0 };
+    const load = sessionLoad(each);
+    byDay.set(each.onDate, {
+      load: day.load + (load ?? 0),
+      sessions: day.sessions + 1,
+      unrated: day.unrated + (load === null ? 1 : 0),
+    });
+  }
+  const days: DayLoad[] = [];
+  for (let on = from; on <= to; on = addDays(on, 1)) days.push({ on, ...(byDay.get(on) ?? { load: 0, sessions: 0, unrated: 0 }) });
+  return days;
+}

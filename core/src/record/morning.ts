@@ -1,0 +1,89 @@
+import {
+  readinessOf,
+  told,
+  type Against,
+  type CheckIn,
+  type ReadinessFacts,
+  type ReadinessVerdict,
+  type ScaleId,
+} from '../readiness/index.ts';
+import type { AthleteSport } from '../sport/index.ts';
+import type { AvailabilityLevel } from './athlete.ts';
+
+/** One value of this morning beside what is usual for its owner. */
+export interface MorningValue {
+  readonly id: string;
+  readonly name: string;
+  readonly value: number | null;
+  /** Median and one own unit; null while they are not known. */
+  readonly normal: { readonly median: number; readonly unit: number } | null;
+  /** Answers that are missing before a normal is known; 0 when it is. */
+  readonly missing: number;
+  /** Own units off; positive is worse. */
+  readonly off: number | null;
+}
+
+/** One athlete's morning. */
+export interface MorningRow {
+  readonly id: string;
+  readonly name: string;
+  readonly sports: readonly AthleteSport[];
+  readonly availability: AvailabilityLevel;
+  readonly verdict: ReadinessVerdict;
+  /** Today's answers, or null where there are none yet. */
+  readonly answered: Pick<CheckIn, 'at' | 'by' | 'sore' | 'ill' | 'injured' | 'training'> | null;
+  readonly sum: MorningValue;
+  readonly items: readonly MorningValue[];
+  readonly hours: MorningValue;
+  readonly load: MorningValue;
+}
+
+/** A squad's or a whole practice's morning. */
+export interface MorningPage {
+  readonly date: string;
+  readonly scale: ScaleId;
+  readonly rows: readonly MorningRow[];
+}
+
+const valueOf = ({ id, name, value, normal, off }: Against): MorningValue => ({
+  id,
+  name,
+  value,
+  normal: normal.kind === 'known' ? { median: normal.median, unit: normal.unit } : null,
+  missing: normal.kind === 'known' ? 0 : normal.missing,
+  off,
+});
+
+/** What one athlete's morning comes to. */
+export function morningOf(
+  athlete: Pick<MorningRow, 'id' | 'name' | 'sports' | 'availability'>,
+  facts: ReadinessFacts,
+  scale: ScaleId,
+): MorningRow {
+  const { today, sum, items, sleep, load, signals } = told(facts, scale);
+  return {
+    ...athlete,
+    verdict: readinessOf(signals),
+    answered: today && {
+      at: today.at,
+      by: today.by,
+      sore: today.sore,
+      ill: today.ill,
+      injured: today.injured,
+      training: today.training,
+    },
+    sum: valueOf(sum),
+    items: items.map(valueOf),
+    hours: valueOf(sleep),
+    load: valueOf(load),
+  };
+}
+
+const RANK: Readonly<Record<ReadinessVerdict['word'], number>> = { hold: 0, ease: 1, ready: 2, 'not known': 3 };
+
+/** Most worrying first: hold, ease, ready, not known; then the heavier reasons; then by name. */
+export function byUrgency(rows: readonly MorningRow[]): MorningRow[] {
+  return [...rows].sort(
+    (a, b) => RANK[a.verdict.word] - RANK[b.verdict.word] || b.verdict.weight - a.verdict.weight || a.name.localeCompare(b.name),
+  );
+}

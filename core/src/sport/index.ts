@@ -1,0 +1,19 @@
+export { SPORTS } from './coded/index.ts';
+export { allSports, playedSports, rolesIn, sportWords } from './play.ts';
+export { findSports, placeIn, sportNamed, sportWithRole } from './named.ts';
+export { askedOf, askedRanges, sportAsking, type AskedRange } from './demands.ts';
+export { sportDifference, turnedArc, type ReadValue, type SportDifference, type TurnedArc } from './shapes.ts';
+export { checkSport, type SportProblem } from './check.ts';
+export type {
+  AthleteSport,
+  Demand,
+  Discipline,
+  EventKind,
+  LoadKind,
+  PlayedSport,
+  Role,
+  Shape,
+  Sport,
+  SportingPerson,
+  Sureness,
+} from './types.ts';
