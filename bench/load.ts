@@ -14,12 +14,13 @@ import { ensurePractice } from '../server/src/demo/load.ts';
 import { findingsBefore, findingsOf } from '../server/src/findings/queries.ts';
 import { noteOf } from '../server/src/notes/queries.ts';
 import { planOf } from '../server/src/plans/queries.ts';
-import { pastReadings, readingsOf, stripReadings } from '../server/src/readings/queries.ts';
+import { pastReadings, readingsOf, stripReadings } from '../server/src/measured/queries.ts';
 import { runsOf } from '../server/src/runs/queries.ts';
 import { membersOf, squadNamesOf, squadsOf } from '../server/src/squads/queries.ts';
 import { errorKnowledge, withinDay } from '../server/src/studies/queries.ts';
 import { arrivalBefore, visitById, visitNumber, visitsOf } from '../server/src/visits/queries.ts';
 import { answersOf, overridesOf, referralOf, referredVisits } from '../server/src/safety/queries.ts';
+import { practiceById } from '../server/src/access/sessions.ts';
 
 /**
  * Two thousand athletes with ten visits and a hundred readings each, then every list and file request beside the
@@ -158,11 +159,11 @@ const REQUESTS: readonly { readonly name: string; readonly path: string; readonl
   {
     name: 'a day of twelve visits',
     path: '/days/2026-11-25',
-    bare: () =>
+    bare: async () =>
       Promise.all([
-        visitsBetween(pool, practice, day.from, day.to),
+        visitsBetween(pool, await practiceById(pool, practiceId), day.from, day.to),
         eventsFrom(pool, practiceId, '2026-11-25'),
-        unfinishedBefore(pool, practice, day.from),
+        unfinishedBefore(pool, await practiceById(pool, practiceId), day.from),
         errorKnowledge(pool, practiceId),
       ]),
   },

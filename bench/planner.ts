@@ -8,6 +8,7 @@ import { seeded } from '@pace-bend/core/random';
 import { proposeSession, solveSession, type SessionFacts } from '@pace-bend/core/session';
 import { anySession, largeSession } from '../core/src/testing/sessions.ts';
 import { sessionModel } from '../core/src/testing/sessionModel.ts';
+import { playedSports } from '@pace-bend/core/sport';
 
 /** The planner beside an exact general solver on the same sessions, how its time grows, and whole proposals. Printed as JSON. */
 const sorted = (values: readonly number[]): number[] => [...values].sort((a, b) => a - b);
@@ -110,6 +111,7 @@ function factsOf(seed: number, motions: number, minutes: number): SessionFacts {
       raised: [],
       questions: 'answered',
       consent: null,
+      today: [],
     },
   };
 }

@@ -15,3 +15,14 @@ export {
   type SquadField,
   type SquadRow,
 } from './squadTable.ts';
+export {
+  LOAD_FIELDS,
+  matchLoadColumns,
+  readLoads,
+  type LoadColumns,
+  type LoadField,
+  type LoadPerson,
+  type LoadRow,
+  type LoadRowProblem,
+} from './loadTable.ts';
+export { readCalendar, type CalendarRead, type PlannedSession } from './calendar.ts';

@@ -1,5 +1,7 @@
+import { MUSCLES } from '../body/index.ts';
 import { bodyMap, MAP_VIEWS, regionAt } from './bodyMap.ts';
 import { flipPath } from './mirror.ts';
+import { muscleAt } from './muscleAt.ts';
 import { REGIONS } from './muscles.ts';
 import { MARK_NAMES, markSample } from './markSample.ts';
 
@@ -66,4 +68,9 @@ test('no muscle is led round its limb: it is as wide on the left as on the right
       expect([view, region.id, region.area < 600]).toEqual([view, region.id, true]);
     }
   }
+});
+
+test('every region of the map is some muscle’s', () => {
+  for (const view of MAP_VIEWS)
+    for (const { id } of bodyMap(view, 460).regions) expect(MUSCLES.map((muscle) => muscle.id)).toContain(muscleAt(id));
 });

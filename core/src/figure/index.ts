@@ -15,3 +15,4 @@ export type { HandUse, MarkUse, PropUse, Scene, Support } from './scene.ts';
 export { ENTRY_SCENES, MOTION_SCENES, type MotionScene } from './scenes/index.ts';
 export { detailAt, type Box, type Detail, type Drawing, type Shape, type Tone } from './shapes.ts';
 export { LIGHT, svgText, type Palette } from './svg.ts';
+export { muscleAt } from './muscleAt.ts';

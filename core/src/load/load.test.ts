@@ -6,8 +6,10 @@ import {
   addDays,
   dayLoads,
   loadHistory,
+  readTyped,
   sessionLoad,
   trainedYesterday,
+  typedText,
   uncoupled,
   weekFigures,
   weightedMeans,
@@ -166,4 +168,53 @@ test('what was trained yesterday comes with its muscles, heaviest first; a kind 
   ]);
   expect(trained[0]!.muscles).toContain('hamstrings');
   expect(trained[2]!.muscles).toEqual([]);
+});
+
+describe('a day’s cell', () => {
+  const kinds = playedSports([{ sportId: 'rowing', discipline: null, role: null, leading: null, words: '' }])[0]!.sport.loadKinds;
+
+  test.each([
+    ['60 7', [['water', 60, 7, null]]],
+    ['60x7', [['water', 60, 7, null]]],
+    ['60 min 6,5', [['water', 60, 6.5, null]]],
+    ['90', [['water', 90, null, null]]],
+    [
+      'str 45 6; 70 5 #12000',
+      [
+        ['strength', 45, 6, null],
+        ['water', 70, 5, 12000],
+      ],
+    ],
+    [
+      'Rowing machine 40 8 + easy run 30 3',
+      [
+        ['ergometer', 40, 8, null],
+        ['easy-run', 30, 3, null],
+      ],
+    ],
+    ['', []],
+  ])('%j is read', (text, sessions) => {
+    const read = readTyped(text, kinds);
+    expect(read.kind === 'sessions' && read.sessions.map((each) => [each.kind, each.minutes, each.exertion, each.amount])).toEqual(
+      sessions,
+    );
+  });
+
+  test.each(['hard', '60 11', '60 7.3', '0 5', '2000 5', 'swim 60 5', '60 7 x'])('%j is refused with a word', (text) => {
+    expect(readTyped(text, kinds)).toMatchObject({ kind: 'wrong', message: expect.stringMatching(/\.$/) });
+  });
+
+  test('what is written is read back as it was', () => {
+    const session = fc.record({
+      kind: fc.constantFrom(...kinds.map(({ id }) => id)),
+      minutes: fc.integer({ min: 1, max: 1440 }),
+      exertion: fc.option(fc.integer({ min: 0, max: 20 }).map((half) => half / 2)),
+      amount: fc.option(fc.integer({ min: 0, max: 999_999 })),
+    });
+    fc.assert(
+      fc.property(fc.array(session, { maxLength: 4 }), (sessions) => {
+        expect(readTyped(typedText(sessions, kinds), kinds)).toEqual({ kind: 'sessions', sessions });
+      }),
+    );
+  });
 });

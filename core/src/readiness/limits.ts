@@ -47,9 +47,9 @@ export function dayLimits(
   for (const place of sore)
     if (place.score >= SORE_FROM) {
       const very = place.score >= VERY_SORE_FROM;
-      const name = `${place.side} ${muscleFacts(place.muscle).name}`;
+      const name = `${place.side ? `${place.side} ` : ''}${muscleFacts(place.muscle).name}`;
       found.push({
-        id: `sore-${place.side}-${place.muscle}`,
+        id: `sore-${place.side ?? 'middle'}-${place.muscle}`,
         because: `Sore today: ${name}, ${place.score} of 10`,
         reason: `The ${name} is sore to ${place.score}.`,
         instead: very ? 'Leave it, or comfort only.' : 'Lighter there, and ask again.',

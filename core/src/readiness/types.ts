@@ -4,7 +4,8 @@ import type { ScaleId } from './scales.ts';
 /** A sore place, by the muscle that lies there. */
 export interface SorePlace {
   readonly muscle: Muscle;
-  readonly side: 'left' | 'right';
+  /** Null in the middle. */
+  readonly side: 'left' | 'right' | null;
   /** 0–10. */
   readonly score: number;
 }

@@ -5,7 +5,7 @@ import type { BlockPlan, BreathPace, Line } from '../method/index.ts';
 import type { RunEvent } from '../table/index.ts';
 import type { ErrorKnowledge } from '../measure/index.ts';
 import type { ReadinessWord, ScaleId } from '../readiness/index.ts';
-import type { AthleteSport, Sport } from '../sport/index.ts';
+import type { AthleteSport, OwnSport } from '../sport/index.ts';
 import type { VisitReadiness } from './readiness.ts';
 import type { Finding } from '../finding/index.ts';
 import type { Athlete, AthleteFields, Condition, NoTouchArea } from './athlete.ts';
@@ -25,7 +25,7 @@ export interface Practice {
   /** Sports the practice serves, by id; empty for all. */
   readonly sportsServed: readonly string[];
   /** The practice's own sports. */
-  readonly ownSports: readonly Sport[];
+  readonly ownSports: readonly OwnSport[];
   /** Which of the two check-in scales is asked. */
   readonly checkInScale: ScaleId;
   /** Where the measuring devices are to be spoken to, or null when there are none. */

@@ -10,6 +10,7 @@ export type {
   Discipline,
   EventKind,
   LoadKind,
+  OwnSport,
   PlayedSport,
   Role,
   Shape,

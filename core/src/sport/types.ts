@@ -113,6 +113,11 @@ export interface AthleteSport {
   readonly words: string;
 }
 
+/** A sport that a practice added, and how often it was changed. */
+export interface OwnSport extends Sport {
+  readonly revision: number;
+}
+
 /** Somebody with the sports they do. */
 export interface SportingPerson extends PersonFacts {
   readonly sports: readonly PlayedSport[];

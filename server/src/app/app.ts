@@ -33,6 +33,7 @@ import { checkInPageRoutes } from '../checkIns/page.ts';
 import { checkInRoutes } from '../checkIns/routes.ts';
 import { loadRoutes } from '../loads/routes.ts';
 import { readinessRoutes } from '../readiness/routes.ts';
+import { visitReadinessRoutes } from '../visits/readiness.ts';
 import { sportRoutes } from '../sports/routes.ts';
 import { visitFileRoutes } from '../visitFile/routes.ts';
 import { visitRoutes } from '../visits/routes.ts';
@@ -151,6 +152,7 @@ export function createApp({
     checkInRoutes(pool, now),
     loadRoutes(pool, now),
     readinessRoutes(pool, now),
+    visitReadinessRoutes(pool, now),
     visitFileRoutes(pool),
     visitRoutes(pool, now),
     safetyRoutes(pool, now),

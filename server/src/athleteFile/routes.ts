@@ -7,10 +7,14 @@ import { goalsOf } from '../athletes/goals.ts';
 import { athleteById } from '../athletes/queries.ts';
 import { snapshot, type Pool } from '../db/pool.ts';
 import { eventsOfAthlete } from '../events/queries.ts';
+import { dayIn } from '../http/days.ts';
 import { idFrom } from '../http/ids.ts';
+import { spanOf } from '../http/span.ts';
+import { checkInsOf } from '../checkIns/queries.ts';
+import { loadsOf } from '../loads/queries.ts';
 import { invalid, notFound } from '../http/problem.ts';
 import { validate } from '../http/validate.ts';
-import { pastReadings } from '../readings/queries.ts';
+import { pastReadings } from '../measured/queries.ts';
 import { referredVisits } from '../safety/queries.ts';
 import { squadNamesOf } from '../squads/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
@@ -19,6 +23,10 @@ import { eraseAthlete } from './erase.ts';
 import { wholeRecord } from './record.ts';
 
 const eraseSchema = Joi.object<{ confirm: string }, true>({ confirm: Joi.string().max(LIMITS.nameLength).required().label('The name') });
+
+/** The longest span of an athlete's days, and the usual one. */
+const MOST_DAYS = 800;
+const USUAL_DAYS = 120;
 
 /** An athlete's file as a whole, read at one moment; it stands above the folders it is made of. */
 export function athleteFileRoutes(pool: Pool, now: () => Date): Router {
@@ -45,6 +53,15 @@ export function athleteFileRoutes(pool: Pool, now: () => Date): Router {
         };
       }),
     );
+  });
+
+  /** An athlete's days: what they answered and what they trained. */
+  router.get('/athletes/:id/days', async (request, response) => {
+    const athleteId = idFrom(request);
+    const { practice } = caller(response);
+    const { from, to } = spanOf(request.query, dayIn(practice.timeZone, now()), MOST_DAYS, USUAL_DAYS);
+    const [checkIns, loads] = await Promise.all([checkInsOf(pool, athleteId, from, to), loadsOf(pool, athleteId, from, to)]);
+    response.json({ from, to, scale: practice.checkInScale, checkIns, loads });
   });
 
   router.get('/athletes/:id/record', async (request, response) => {

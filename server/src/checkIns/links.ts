@@ -34,6 +34,11 @@ export async function insertLink(db: Db, practiceId: string, link: NewLink, at: 
   return token;
 }
 
+/** Whether a squad is the practice's. */
+export async function hasSquad(db: Db, practiceId: string, squadId: string): Promise<boolean> {
+  return (await rows(db, 'SELECT id FROM squad WHERE id = ? AND practice_id = ?', [squadId, practiceId])).length > 0;
+}
+
 /** The links that still open something on a day. */
 export async function openLinks(db: Db, practiceId: string, day: string): Promise<CheckInLink[]> {
   const found = await rows<Omit<CheckInLink, 'madeAt'> & { madeAt: Date }>(

@@ -8,8 +8,7 @@ import { dayIn } from '../http/days.ts';
 import { idFrom, idSchema } from '../http/ids.ts';
 import { invalid, stale } from '../http/problem.ts';
 import { validate } from '../http/validate.ts';
-import { squadPractice } from '../squads/queries.ts';
-import { insertLink, openLinks, revokeLink, type NewLink } from './links.ts';
+import { hasSquad, insertLink, openLinks, revokeLink, type NewLink } from './links.ts';
 import { checkInSchema } from './schema.ts';
 import { appendCheckIn } from './write.ts';
 
@@ -48,7 +47,7 @@ export function checkInRoutes(pool: Pool, now: () => Date): Router {
     const today = dayIn(practice.timeZone, now());
     if (sent.athleteId !== null && !(await athleteById(pool, practice.id, sent.athleteId)))
       throw invalid([{ path: 'athleteId', message: 'No such athlete is known.' }]);
-    if (sent.squadId !== null && (await squadPractice(pool, sent.squadId)) !== practice.id)
+    if (sent.squadId !== null && !(await hasSquad(pool, practice.id, sent.squadId)))
       throw invalid([{ path: 'squadId', message: 'No such squad is known.' }]);
     const link = { ...sent, fromDate: today, untilDate: sent.athleteId === null ? addDays(today, KIOSK_DAYS - 1) : today };
     const token = await insertLink(pool, practice.id, link, now(), name).catch((error: unknown) => {

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { MUSCLES } from '@pace-bend/core/body';
-import { SCALES, scaleOf, type CheckInFields } from '@pace-bend/core/readiness';
+import { SCALES, scaleOf, type CheckInFields, type SorePlace } from '@pace-bend/core/readiness';
 import { isDay, LIMITS } from '@pace-bend/core/record';
 import { idSchema } from '../http/ids.ts';
 import type { Wire } from '../http/wire.ts';
@@ -32,11 +32,11 @@ const fields = (today: string) => ({
         muscle: Joi.string()
           .valid(...MUSCLES.map(({ id }) => id))
           .required(),
-        side: Joi.string().valid('left', 'right').required(),
+        side: Joi.string().valid('left', 'right').allow(null).required(),
         score: Joi.number().integer().min(0).max(10).required(),
       }),
     )
-    .unique((a: { muscle: string; side: string }, b: { muscle: string; side: string }) => a.muscle === b.muscle && a.side === b.side),
+    .unique((a: SorePlace, b: SorePlace) => a.muscle === b.muscle && a.side === b.side),
   ill: yesNo().label('Ill'),
   injured: yesNo().label('Injured'),
   travelled: yesNo().label('Travelled'),

@@ -3,7 +3,7 @@ import { coachPage, type CoachPage } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { dayIn } from '../http/days.ts';
 import type { Pool } from '../db/pool.ts';
-import { athletesOf } from '../readiness/athletes.ts';
+import { athletesOf } from '../athletes/roster.ts';
 import { morningRows } from '../readiness/morning.ts';
 import { membersFor, readingsFor, visitsFor } from './queries.ts';
 

@@ -3,7 +3,7 @@ import { fromJson, rows, type Db } from '../db/pool.ts';
 import type { PracticeRow } from '../access/sessions.ts';
 import { dayIn } from '../http/days.ts';
 import { morningRows } from '../readiness/morning.ts';
-import { readingsBefore } from '../readings/queries.ts';
+import { readingsBefore } from '../measured/queries.ts';
 import { VISIT_COLUMNS, visitFrom, type VisitRow } from '../visits/queries.ts';
 
 /** From the visits of a span to their athletes, never the other way: a day has a dozen, a practice has thousands. */

@@ -8,7 +8,7 @@ import { change, firstRow, transaction, type Db, type Pool } from '../db/pool.ts
 import { withLease } from '../db/lease.ts';
 import { writeNote } from '../notes/queries.ts';
 import { replacePlan } from '../plans/queries.ts';
-import { insertReading } from '../readings/queries.ts';
+import { insertReading } from '../measured/queries.ts';
 import { insertRun, insertRunEvents } from '../runs/queries.ts';
 import { keepDone } from '../runs/treated.ts';
 import { insertVisit } from '../visits/queries.ts';

@@ -1,51 +1,22 @@
 import { Router } from 'express';
-import { addDays } from '@pace-bend/core/load';
-import { isDay } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
-import { checkInsOf } from '../checkIns/queries.ts';
 import { change, firstRow, fromJson, insertMany, isDuplicate, rows, transaction, type Pool } from '../db/pool.ts';
 import { dayIn } from '../http/days.ts';
+import { spanOf } from '../http/span.ts';
 import { idFrom, isId } from '../http/ids.ts';
-import { invalid, type FieldError } from '../http/problem.ts';
+import { invalid } from '../http/problem.ts';
 import { problems, validate } from '../http/validate.ts';
-import { athletesOf } from '../readiness/athletes.ts';
-import { keysOf, loadsOf, loadsOfMany, withdrawLoad } from './queries.ts';
+import { athletesOf } from '../athletes/roster.ts';
+import { keysOf, loadsOfMany, withdrawLoad } from './queries.ts';
 import { importSchema, loadSchema } from './schema.ts';
 import { writeLoad } from './write.ts';
 
-/** The longest span of one athlete's days, and of a squad's. */
-const MOST_DAYS = 800;
+/** The longest span of a squad's days. */
 const MOST_SQUAD_DAYS = 70;
-
-function span(query: Record<string, unknown>, today: string, most: number, usual: number): { from: string; to: string } {
-  const { from, to } = query;
-  const wrong: FieldError[] = [];
-  const day = (value: unknown, path: string, otherwise: string): string => {
-    if (value === undefined) return otherwise;
-    if (typeof value === 'string' && isDay(value)) return value;
-    wrong.push({ path, message: 'A day is written YYYY-MM-DD.' });
-    return otherwise;
-  };
-  const last = day(to, 'to', today);
-  const first = day(from, 'from', addDays(last, -usual));
-  if (wrong.length === 0 && (first > last || addDays(first, most) < last))
-    wrong.push({ path: 'from', message: `A span begins before it ends and has ${most} days at most.` });
-  if (wrong.length > 0) throw invalid(wrong);
-  return { from: first, to: last };
-}
 
 /** Sessions of training: one by one, a squad's weeks, and whole files. */
 export function loadRoutes(pool: Pool, now: () => Date): Router {
   const router = Router();
-
-  /** An athlete's days: what they answered and what they trained. */
-  router.get('/athletes/:id/days', async (request, response) => {
-    const athleteId = idFrom(request);
-    const { practice } = caller(response);
-    const { from, to } = span(request.query, dayIn(practice.timeZone, now()), MOST_DAYS, 120);
-    const [checkIns, loads] = await Promise.all([checkInsOf(pool, athleteId, from, to), loadsOf(pool, athleteId, from, to)]);
-    response.json({ from, to, scale: practice.checkInScale, checkIns, loads });
-  });
 
   router.put('/athletes/:id/loads/:loadId', async (request, response) => {
     const { practice, name } = caller(response);
@@ -63,7 +34,7 @@ export function loadRoutes(pool: Pool, now: () => Date): Router {
     const { practice } = caller(response);
     const { squad } = request.query;
     if (squad !== undefined && !isId(squad)) throw invalid([{ path: 'squad', message: 'The squad is named by a UUID.' }]);
-    const { from, to } = span(request.query, dayIn(practice.timeZone, now()), MOST_SQUAD_DAYS, 41);
+    const { from, to } = spanOf(request.query, dayIn(practice.timeZone, now()), MOST_SQUAD_DAYS, 41);
     const athletes = await athletesOf(pool, practice.id, squad ?? null);
     const loads = await loadsOfMany(
       pool,

@@ -5,7 +5,7 @@ import type { PracticeRow } from '../access/sessions.ts';
 import { checkInsOfMany } from '../checkIns/queries.ts';
 import { rows, type Db } from '../db/pool.ts';
 import { loadsOfMany } from '../loads/queries.ts';
-import type { MorningAthlete } from './athletes.ts';
+import type { MorningAthlete } from '../athletes/roster.ts';
 
 /** Answers of so many days make a normal; loads need one more, because yesterday has its own 28 before it. */
 const ANSWER_DAYS = 28;

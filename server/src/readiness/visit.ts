@@ -18,7 +18,7 @@ import { eventsAround } from '../events/queries.ts';
 import { dayIn } from '../http/days.ts';
 import { notFound } from '../http/problem.ts';
 import { loadsOf } from '../loads/queries.ts';
-import { pastReadings, readingsOf } from '../readings/queries.ts';
+import { pastReadings, readingsOf } from '../measured/queries.ts';
 import { ownSportsOf } from '../sports/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
 

@@ -8,7 +8,7 @@ import { validate } from '../http/validate.ts';
 import { cautionsOfVisit, requireMeasurable } from '../cautions/context.ts';
 import type { Pool } from '../db/pool.ts';
 import { inOpenVisit } from '../visits/find.ts';
-import { insertReading, readingById, readingsOf } from './queries.ts';
+import { insertReading, readingById, readingsOf } from '../measured/queries.ts';
 import { readingSchema } from './schema.ts';
 
 export function readingRoutes(pool: Pool, now: () => Date): Router {

@@ -1,30 +1,24 @@
-import type { Sport } from '@pace-bend/core/sport';
+import type { OwnSport, Sport } from '@pace-bend/core/sport';
 import { change, fromJson, rows, type Db } from '../db/pool.ts';
 
-/** A practice's own sport as it is kept. */
-export interface OwnSport {
-  readonly sport: Sport;
+interface OwnRow {
+  readonly id: string;
+  readonly data: unknown;
   readonly revision: number;
 }
 
-const own = (row: { id: string; data: unknown }): Sport => ({ ...fromJson<Omit<Sport, 'id'>>(row.data), id: row.id });
+const own = ({ id, data, revision }: OwnRow): OwnSport => ({ ...fromJson<Omit<Sport, 'id'>>(data), id, revision });
 
 /** The sports a practice added, oldest first. */
-export async function ownSportsOf(db: Db, practiceId: string): Promise<Sport[]> {
+export async function ownSportsOf(db: Db, practiceId: string): Promise<OwnSport[]> {
   return (
-    await rows<{ id: string; data: unknown }>(db, 'SELECT id, data FROM own_sport WHERE practice_id = ? ORDER BY created_at, id', [
-      practiceId,
-    ])
+    await rows<OwnRow>(db, 'SELECT id, data, revision FROM own_sport WHERE practice_id = ? ORDER BY created_at, id', [practiceId])
   ).map(own);
 }
 
 export async function ownSport(db: Db, practiceId: string, id: string): Promise<OwnSport | null> {
-  const [row] = await rows<{ id: string; data: unknown; revision: number }>(
-    db,
-    'SELECT id, data, revision FROM own_sport WHERE practice_id = ? AND id = ?',
-    [practiceId, id],
-  );
-  return row ? { sport: own(row), revision: row.revision } : null;
+  const [row] = await rows<OwnRow>(db, 'SELECT id, data, revision FROM own_sport WHERE practice_id = ? AND id = ?', [practiceId, id]);
+  return row ? own(row) : null;
 }
 
 export async function insertSport(db: Db, practiceId: string, { id, ...data }: Sport): Promise<void> {

@@ -23,7 +23,7 @@ export function sportRoutes(pool: Pool): Router {
     if (wrong.length > 0) throw invalid(problems(wrong));
     await transaction(pool, async (db) => {
       const there = await ownSport(db, practice.id, id);
-      const same = there !== null && there.revision === revision + 1 && standsAlready(there.sport, sport);
+      const same = there !== null && there.revision === revision + 1 && standsAlready(there, sport);
       if (same) return;
       if (revision === 0 && there === null) {
         if ((await ownSportsOf(db, practice.id)).length >= OWN_SPORTS)
@@ -33,7 +33,7 @@ export function sportRoutes(pool: Pool): Router {
         });
       } else if (!(await updateSport(db, practice.id, revision, sport))) throw stale('This sport', there);
     });
-    response.json({ ownSports: await ownSportsOf(pool, practice.id), revision: revision + 1 });
+    response.json({ ownSports: await ownSportsOf(pool, practice.id) });
   });
 
   /** Takes a sport out that no athlete has on file. */

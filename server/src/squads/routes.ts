@@ -8,7 +8,7 @@ import { putOnce } from '../db/once.ts';
 import { validate } from '../http/validate.ts';
 import { oneLine } from '../http/text.ts';
 import { firstRow, isDuplicate, transaction, type Db, type Pool } from '../db/pool.ts';
-import { stripReadings } from '../readings/queries.ts';
+import { stripReadings } from '../measured/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
 import { changeSquad, insertSquad, membersOf, requireMembers, squadPractice, squadsOf } from './queries.ts';
 

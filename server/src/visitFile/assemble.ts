@@ -13,7 +13,7 @@ import { noteOf } from '../notes/queries.ts';
 import { pastBlocks } from '../plans/past.ts';
 import { planOf } from '../plans/queries.ts';
 import { visitReadiness } from '../readiness/visit.ts';
-import { pastReadings, readingsOf } from '../readings/queries.ts';
+import { pastReadings, readingsOf } from '../measured/queries.ts';
 import { runsOf } from '../runs/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
 import { findVisit } from '../visits/find.ts';

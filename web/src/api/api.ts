@@ -87,13 +87,19 @@ export function onSignedOut(tell: () => void): void {
 }
 
 /** Sends one request to the server and returns its JSON; throws ApiProblem for everything else. */
-export async function api<T>(method: 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
+export async function api<T>(
+  method: 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE',
+  path: string,
+  body?: unknown,
+  head: Readonly<Record<string, string>> = {},
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       // Whose page this is: whoever is signed in by now sends nothing of somebody else's.
       headers: {
+        ...head,
         ...(accountOfPage() ? { 'Pace-Bend-Account': accountOfPage()! } : {}),
         ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
       },

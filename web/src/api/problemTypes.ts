@@ -38,6 +38,8 @@ export const WHAT_NOW: Readonly<Record<AnyProblem, string | null>> = {
   overlaps: 'Choose another time, or book both on purpose.',
   full: null,
   taken: 'Take another name.',
+  'in-use': null,
+  ended: null,
   'already-set-up': 'Sign in.',
   'not-found': null,
   'not-valid': null,

@@ -8,12 +8,17 @@ const SignInView = defineAsyncComponent({ loader: () => import('../access/SignIn
 const PageFrame = defineAsyncComponent({ loader: () => import('./PageFrame.vue'), errorComponent: BrokenStart });
 const ProblemNote = defineAsyncComponent(() => import('../parts/ProblemNote.vue'));
 
+const CheckInPage = defineAsyncComponent({ loader: () => import('../checkIn/CheckInPage.vue'), errorComponent: BrokenStart });
+
+/** A check-in page knows no account and is sent nothing of the program but its own questions. */
+const checksIn = location.pathname === '/check-in';
 const session = useSession();
-void session.load();
+if (!checksIn) void session.load();
 </script>
 
 <template>
-  <div v-if="session.state === 'unknown'" class="wait">
+  <CheckInPage v-if="checksIn" />
+  <div v-else-if="session.state === 'unknown'" class="wait">
     <ProblemNote v-if="session.problem" :problem="session.problem" :retry="session.load" />
     <p v-else class="soft">Opening …</p>
   </div>

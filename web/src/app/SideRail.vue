@@ -10,7 +10,6 @@ import { keepDayAhead } from '../stores/ahead.ts';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
-import { ROWING_WORDS } from '../parts/words.ts';
 
 defineEmits<{ keys: [] }>();
 
@@ -54,7 +53,7 @@ watch(
           <span class="num time">{{ practice.timeOfDay(visit.startsAt) }}</span>
           <span class="who">
             <span class="name" :title="visit.athleteName">{{ visit.athleteName }}</span>
-            <small>{{ ROWING_WORDS[visit.rowing] }}</small>
+            <small :title="practice.sportLine(visit.sports)">{{ practice.sportShort(visit.sports) }}</small>
           </span>
           <VisitState :visit="visit" />
         </RouterLink>
@@ -68,6 +67,8 @@ watch(
         <RouterLink to="/squad" :class="{ on: ['squad', 'athlete', 'athlete-page', 'read-in', 'squad-range'].includes(String(route.name)) }"
           >Squad</RouterLink
         >
+        <RouterLink to="/morning" :class="{ on: route.name === 'morning' }">Morning</RouterLink>
+        <RouterLink to="/load" :class="{ on: ['load', 'load-read-in'].includes(String(route.name)) }">Load</RouterLink>
         <RouterLink to="/shelf" :class="{ on: String(route.name).startsWith('shelf') }">Shelf</RouterLink>
       </template>
       <RouterLink v-if="session.isCoach" to="/coach" :class="{ on: route.name === 'coach' }">Squads</RouterLink>
@@ -147,8 +148,10 @@ watch(
 
 small {
   display: block;
+  overflow: hidden;
   color: var(--soft);
   font-size: 12.5px;
+  text-overflow: ellipsis;
   white-space: nowrap;
 }
 

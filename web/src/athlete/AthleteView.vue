@@ -6,7 +6,7 @@ import RefusedChanges from '../unsent/RefusedChanges.vue';
 import SavingState from '../unsent/SavingState.vue';
 import CautionChips from '../cautions/CautionChips.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
-import { AVAILABILITY_WORDS, boatWords } from '../parts/words.ts';
+import { AVAILABILITY_WORDS } from '../parts/words.ts';
 import { useAthlete } from '../stores/athlete.ts';
 import { usePractice } from '../stores/practice.ts';
 
@@ -15,6 +15,7 @@ const PAGES = {
   range: { label: 'Range', view: defineAsyncComponent(() => import('./RangePage.vue')) },
   file: { label: 'File', view: defineAsyncComponent(() => import('./FilePage.vue')) },
   limits: { label: 'Limits', view: defineAsyncComponent(() => import('./LimitsPage.vue')) },
+  mornings: { label: 'Mornings', view: defineAsyncComponent(() => import('./MorningsPage.vue')) },
   history: { label: 'History', view: defineAsyncComponent(() => import('./HistoryPage.vue')) },
 } as const;
 
@@ -40,7 +41,7 @@ const file = computed(() => athlete.file);
         <div class="who">
           <h1>{{ file.athlete.name }}</h1>
           <p class="soft">
-            {{ boatWords(file.athlete.rowing) }} · {{ ageInYears(file.athlete.birthDate, practice.today)
+            {{ practice.sportLine(file.athlete.sports) || 'Athlete' }} · {{ ageInYears(file.athlete.birthDate, practice.today)
             }}<template v-if="file.athlete.availability !== 'full'"> · {{ AVAILABILITY_WORDS[file.athlete.availability] }}</template
             ><template v-if="file.athlete.about"> · {{ file.athlete.about }}</template>
           </p>

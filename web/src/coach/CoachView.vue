@@ -49,9 +49,9 @@ const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes
     <p v-else-if="nobody" class="card soft">These squads have no members yet.</p>
     <template v-else>
       <p class="legend small soft">
-        <span v-for="shape in ['ready', 'ease', 'hold'] as const" :key="shape"
+        <span v-for="shape in ['ready', 'ease', 'hold', 'not known'] as const" :key="shape"
           ><ReadinessMark :shape="shape" aria-hidden="true" /> {{ shape }}</span
-        ><span>from the last visit of two weeks; a dash where there was none</span
+        ><span>today, from what they answered</span
         ><span
           ><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="left-line" /></svg> left</span
         ><span
@@ -63,10 +63,9 @@ const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes
         <ul class="plain">
           <li v-for="athlete in squad.athletes" :key="athlete.id">
             <div class="row">
-              <ReadinessMark v-if="athlete.readiness" :shape="athlete.readiness" :size="18" />
-              <span v-else class="soft" title="not seen in two weeks">–</span>
+              <ReadinessMark :shape="athlete.readiness" :size="18" />
               <b>{{ athlete.name }}</b>
-              <span class="soft">{{ athlete.readiness ?? 'not known' }}</span>
+              <span class="soft">{{ athlete.readiness }}</span>
               <span
                 >{{ AVAILABILITY_WORDS[athlete.availability]
                 }}<template v-if="athlete.availableUntil"> until {{ athlete.availableUntil }}</template></span

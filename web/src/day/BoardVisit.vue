@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router';
 import { DateTime } from 'luxon';
 import { LIMITS, type ProjectedVisit } from '@pace-bend/core/record';
 import VisitState from '../parts/VisitState.vue';
-import { ROWING_WORDS } from '../parts/words.ts';
+import ReadinessMark from '../parts/ReadinessMark.vue';
 import { usePractice } from '../stores/practice.ts';
 import type { PlacedVisit } from './boardLayout.ts';
 import LastTime from './LastTime.vue';
@@ -25,6 +25,7 @@ const isOver = computed(() => visit.value.finishedAt !== null);
 const minutes = computed(() => visit.value.minutes + growing.value);
 const height = computed(() => Math.max(30, minutes.value * props.scale - 3));
 const startsAt = computed(() => DateTime.fromISO(visit.value.startsAt).plus({ minutes: moving.value }).toUTC().toISO()!);
+const readinessWords = computed(() => [visit.value.readiness.word, visit.value.readiness.reason].filter(Boolean).join(': '));
 const roomy = computed(() => height.value >= 56 && props.placed.columns === 1);
 const { dayGrid: GRID, visitMinutes } = LIMITS;
 
@@ -163,8 +164,10 @@ const lateWords = computed(() => {
       >
       <VisitState :visit="visit" />
       <span class="who"
-        ><b>{{ visit.athleteName }}</b
-        ><span v-if="roomy" class="soft small">{{ ROWING_WORDS[visit.rowing] }}{{ visit.about ? ` · ${visit.about}` : '' }}</span>
+        ><span class="named"
+          ><b>{{ visit.athleteName }}</b
+          ><ReadinessMark v-if="!isOver" :shape="visit.readiness.word" :title="readinessWords" /></span
+        ><span v-if="roomy" class="soft small">{{ [practice.sportShort(visit.sports), visit.about].filter(Boolean).join(' · ') }}</span>
         <span v-if="lateWords" class="late small">{{ lateWords }}</span><span v-if="placed.columns > 1" class="late small"
           >overlaps</span
         ></span
@@ -199,6 +202,17 @@ const lateWords = computed(() => {
 }
 
 /* Only with fingers: a mouse takes hold of the visit itself. */
+.named {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-width: 0;
+}
+
+.named svg {
+  flex: none;
+}
+
 .grip {
   display: none;
   touch-action: none;

@@ -12,6 +12,7 @@ import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
+import SportsField from '../parts/SportsField.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 
 /** Somebody is on the table now, or comes later: a known athlete, or a new one with just what the tables need. */
@@ -34,7 +35,7 @@ const fields = reactive({
   name: '',
   birthDate: '',
   referenceSex: 'none' as AthleteFields['referenceSex'],
-  rowing: 'none' as AthleteFields['rowing'],
+  sports: [] as AthleteFields['sports'],
 });
 const tried = ref(false);
 const { busy, problem, run } = useAction();
@@ -105,14 +106,14 @@ async function book(overlap = false): Promise<void> {
   tried.value = true;
   if (Object.keys(wrong.value).length > 0) return;
   const startsAt = props.when === 'now' ? startedAt : practice.instantAt(fields.on, fields.at)!;
-  const { name, birthDate, referenceSex, rowing } = fields;
+  const { name, birthDate, referenceSex, sports } = fields;
   await run(async () => {
     if (isNew.value)
       await api('PUT', `/athletes/${ids.athlete}`, {
         name: name.trim(),
         birthDate,
         referenceSex,
-        rowing,
+        sports,
         about: '',
         breathPeriodMs: SLOW_BREATH.periodMs,
       });
@@ -201,27 +202,8 @@ async function book(overlap = false): Promise<void> {
               "
             />
           </div>
-          <div class="field">
-            <label for="book-boat">Boat</label>
-            <PickOne
-              input-id="book-boat"
-              label="Boat"
-              :value="fields.rowing"
-              :options="[
-                { value: 'none', label: 'none' },
-                { value: 'stroke', label: 'stroke side' },
-                { value: 'bow', label: 'bow side' },
-                { value: 'sculls', label: 'sculls' },
-                { value: 'cox', label: 'cox' },
-              ]"
-              @change="
-                (value) => {
-                  fields.rowing = value;
-                }
-              "
-            />
-          </div>
         </div>
+        <SportsField :sports="fields.sports" :most="1" @change="(sports) => (fields.sports = sports)" />
       </template>
 
       <div class="pair">

@@ -11,9 +11,9 @@ const practice = usePractice();
 const day = useDay();
 
 const stiffest = computed(() => {
-  const { birthDate, referenceSex, rowing, lastReadings, startsAt } = props.visit;
+  const { lastReadings, startsAt } = props.visit;
   const first = stiffestFirst({
-    person: { birthDate, referenceSex, rowing },
+    person: practice.personOf(props.visit),
     onDay: practice.dayOf(startsAt),
     today: lastReadings,
     past: [],

@@ -12,6 +12,7 @@ const dayVisit = (over: Partial<DayVisit> = {}): DayVisit => ({
   step: 'arrive',
   athleteName: 'Ann Example',
   sports: [{ sportId: 'rowing', discipline: 'sweep', role: 'stroke-side', leading: null, words: '' }],
+  readiness: { word: 'not known', reason: '' },
   about: 'bow pair',
   birthDate: '2002-02-21',
   referenceSex: 'male',

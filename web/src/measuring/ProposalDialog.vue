@@ -33,8 +33,7 @@ const proposals = computed(() => {
   } = visit.file!;
   return proposeMeasuring(
     {
-      person: athlete,
-      sport: athlete.sport || (athlete.rowing === 'none' ? '' : 'Rowing'),
+      person: practice.personOf(athlete),
       complaint: { region, side },
       goals,
       past,

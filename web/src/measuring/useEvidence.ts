@@ -22,7 +22,7 @@ export function useEvidence(before: () => readonly MotionComparison[]) {
       after: new Map(
         after.map((id) => [
           id,
-          compareMotion(motionOf(id), 'after', { person: file.athlete, onDay, today, past: [], errors: file.errors }),
+          compareMotion(motionOf(id), 'after', { person: practice.personOf(file.athlete), onDay, today, past: [], errors: file.errors }),
         ]),
       ),
       findings: visit.findings,

@@ -95,7 +95,7 @@ export function useMeasuring(moment: Moment) {
   const comparisons = computed<MotionComparison[]>(() =>
     motions.value.map((motion) =>
       compareMotion(motion, moment, {
-        person: visit.file!.athlete,
+        person: practice.personOf(visit.file!.athlete),
         onDay: onDay.value,
         today: valuesToday.value,
         past: visit.file!.past,

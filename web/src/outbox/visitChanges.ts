@@ -1,4 +1,5 @@
 import type { Finding } from '@pace-bend/core/finding';
+import type { CheckIn } from '@pace-bend/core/readiness';
 import { summariseTrials } from '@pace-bend/core/measure';
 import type {
   Arrival,
@@ -6,6 +7,8 @@ import type {
   Plan,
   Reading,
   ReadingFields,
+  ReadinessKept,
+  ReadinessSetAside,
   Referral,
   Run,
   StopAnswers,
@@ -78,6 +81,22 @@ export function withWaiting(served: VisitFile, changes: readonly Change[], autho
           return { ...file, answers: [...file.answers, { id: idOf(change), ...made, notAsked: null, ...change.body } as StopAnswers] };
         case 'override':
           return { ...file, overrides: [...file.overrides, { id: idOf(change), ...made, ...change.body } as Override] };
+        case 'check-in':
+          return {
+            ...file,
+            readiness: {
+              ...file.readiness,
+              checkIns: [...file.readiness.checkIns, { ...change.body, id: idOf(change), ...made } as unknown as CheckIn],
+            },
+          };
+        case 'readiness-aside':
+          return {
+            ...file,
+            readiness: {
+              ...file.readiness,
+              setAside: [...file.readiness.setAside, { id: idOf(change), ...made, ...change.body } as ReadinessSetAside],
+            },
+          };
         case 'referral':
           return { ...file, referral: { revision: file.referral?.revision ?? 0, ...made, ...change.body } as Referral };
         default:
@@ -118,6 +137,15 @@ export function withAnswer(served: VisitFile, change: Change, answer: unknown): 
       return { ...served, answers: (answer as { answers: StopAnswers[] }).answers };
     case 'override':
       return { ...served, overrides: (answer as { overrides: Override[] }).overrides };
+    case 'check-in':
+      return { ...served, readiness: { ...served.readiness, checkIns: withOne(served.readiness.checkIns, answer as CheckIn) } };
+    case 'readiness-aside':
+      return {
+        ...served,
+        readiness: { ...served.readiness, setAside: (answer as { setAside: ReadinessSetAside[] }).setAside },
+      };
+    case 'readiness':
+      return { ...served, readiness: { ...served.readiness, kept: (answer as { kept: ReadinessKept }).kept } };
     case 'referral':
       return { ...served, referral: later(served.referral, (answer as { referral: Referral }).referral) };
     case 'run':

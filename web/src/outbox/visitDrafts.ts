@@ -1,7 +1,17 @@
 import { v7 as uuid } from 'uuid';
 import type { Finding, FindingContent } from '@pace-bend/core/finding';
 import type { BlockPlan } from '@pace-bend/core/method';
-import type { Arrival, Override, ReadingFields, Referral, StopAnswers, VisitFile } from '@pace-bend/core/record';
+import type { CheckInFields } from '@pace-bend/core/readiness';
+import type {
+  Arrival,
+  Override,
+  ReadingFields,
+  ReadinessOutcome,
+  ReadinessSetAside,
+  Referral,
+  StopAnswers,
+  VisitFile,
+} from '@pace-bend/core/record';
 import type { ChangeDraft } from './change.ts';
 import { findingSpot, readingSpot } from './visitChanges.ts';
 
@@ -104,6 +114,34 @@ function once(now: VisitNow, kind: string, folder: string, words: string, body: 
 
 export const answersDraft = (now: VisitNow, body: { readonly answers: StopAnswers['answers']; readonly notAsked?: string }): VisitDraft =>
   once(now, 'answers', 'answers', 'answers to the stop questions', body);
+
+/** A limit of the day that is set aside, with the word why. */
+export const asideDraft = (now: VisitNow, body: Pick<ReadinessSetAside, 'limitId' | 'reason'>): VisitDraft =>
+  once(now, 'readiness-aside', 'readiness-aside', 'a limit set aside', body);
+
+/** What is known of the day is taken in, or how it went is said. */
+export const keepDraft = (now: VisitNow, outcome: ReadinessOutcome | null): VisitDraft => ({
+  spot: 'readiness',
+  words: 'readiness of the day',
+  method: 'PUT',
+  path: `${pathOf(now)}/readiness`,
+  body: { outcome },
+  join: 'replace',
+  revision: null,
+});
+
+/** Today's answers, entered by whoever is at the table; those that stand are corrected by them. */
+export function checkInDraft(now: VisitNow, fields: CheckInFields, corrects: string | null): VisitDraft {
+  return {
+    spot: `check-in/${fields.onDate}`,
+    words: 'today’s answers',
+    method: 'PUT',
+    path: `/athletes/${now.served.visit.athleteId}/check-ins/${uuid()}`,
+    body: { ...fields, supersedes: corrects },
+    join: 'replace',
+    revision: null,
+  };
+}
 
 export const overrideDraft = (now: VisitNow, body: Pick<Override, 'ruleId' | 'ground' | 'motionId' | 'side' | 'reason'>): VisitDraft =>
   once(now, 'override', 'overrides', 'a reason', body);

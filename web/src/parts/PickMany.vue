@@ -11,8 +11,10 @@ const props = withDefaults(
     label: string;
     placeholder?: string;
     most?: number;
+    disabled?: boolean;
+    inputId?: string;
   }>(),
-  { placeholder: '', most: 12 },
+  { placeholder: '', most: 60, disabled: false, inputId: undefined },
 );
 const emit = defineEmits<{ change: [values: V[]] }>();
 
@@ -23,7 +25,9 @@ useListField(root, () => props.label);
 <template>
   <span ref="root" class="pick">
     <Select
+      :id="inputId"
       mode="multiple"
+      :disabled="disabled"
       :value="[...values] as never"
       :options="options as never"
       :placeholder="placeholder"

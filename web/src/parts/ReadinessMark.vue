@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { ReadinessShape } from '@pace-bend/core/record';
+import type { ReadinessWord } from '@pace-bend/core/readiness';
 
-/** A disc, a half disc, a hollow square: each level its own shape, colour only repeats it. */
-withDefaults(defineProps<{ shape: ReadinessShape; size?: number }>(), { size: 14 });
+/** A disc, a half disc, a hollow square, a dashed ring: each word its own shape, colour only repeats it. */
+withDefaults(defineProps<{ shape: ReadinessWord; size?: number }>(), { size: 14 });
 </script>
 
 <template>
@@ -12,6 +12,7 @@ withDefaults(defineProps<{ shape: ReadinessShape; size?: number }>(), { size: 14
       <circle cx="7" cy="7" r="5.2" class="ring" />
       <path d="M7 1.8a5.2 5.2 0 0 0 0 10.4z" class="half" />
     </template>
+    <circle v-else-if="shape === 'not known'" cx="7" cy="7" r="5.2" class="unknown" />
     <rect v-else x="2" y="2" width="10" height="10" class="hold" />
   </svg>
 </template>
@@ -29,6 +30,13 @@ withDefaults(defineProps<{ shape: ReadinessShape; size?: number }>(), { size: 14
 
 .half {
   fill: var(--sun);
+}
+
+.unknown {
+  fill: none;
+  stroke: var(--soft);
+  stroke-width: 1.4;
+  stroke-dasharray: 2.2 2;
 }
 
 .hold {

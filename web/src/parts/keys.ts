@@ -45,6 +45,11 @@ export type PageAct =
   | 'redo'
   | 'allWell'
   | 'sameTouch'
+  | 'takeIn'
+  | 'answerToday'
+  | 'otherPerson'
+  | 'openPerson'
+  | 'askAgain'
   | 'nextTrial'
   | 'otherMotion'
   | 'sameAsLeft'
@@ -84,6 +89,27 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
     rows: [
       { act: 'allWell', keys: ['A'], what: 'none of the stop questions' },
       { act: 'sameTouch', keys: ['S'], what: 'may be touched: same as last time' },
+      { act: 'takeIn', keys: ['T'], what: 'take in how they are today' },
+      { act: 'answerToday', keys: ['D'], what: 'today’s answers: enter or correct them' },
+    ],
+  },
+  {
+    title: 'The morning',
+    rows: [
+      { act: 'otherPerson', keys: ['↑', '↓'], what: 'another person' },
+      { act: 'openPerson', keys: ['Enter'], what: 'twelve weeks of the person' },
+      { act: 'askAgain', keys: ['A'], what: 'a check-in page for the person' },
+    ],
+  },
+  {
+    title: 'Load',
+    rows: [
+      { keys: ['↑', '↓', '←', '→'], what: 'another day, another person' },
+      { keys: ['0–9'], what: 'a session: minutes, a space or x, how hard (60 7)' },
+      { keys: ['Enter'], what: 'keep it and go down' },
+      { keys: ['Del'], what: 'take the day’s sessions out' },
+      { keys: ['Ctrl V'], what: 'paste from a spreadsheet, a cell a day' },
+      { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
     ],
   },
   {

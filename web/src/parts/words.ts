@@ -1,21 +1,9 @@
 import type { Role } from '@pace-bend/core/access';
-import { REGIONS, type Instrument, type RowingSide, type Side } from '@pace-bend/core/body';
+import { REGIONS, type Instrument, type Side } from '@pace-bend/core/body';
 import type { Level } from '@pace-bend/core/caution';
 import type { AvailabilityLevel } from '@pace-bend/core/record';
 
 /** How the data's names are said. */
-export const ROWING_WORDS: Record<RowingSide, string> = {
-  stroke: 'stroke side',
-  bow: 'bow side',
-  sculls: 'sculls',
-  cox: 'cox',
-  none: 'no boat',
-};
-/** Who this is in the boat; somebody without one is not called a rower. */
-export function boatWords(rowing: RowingSide): string {
-  return rowing === 'none' ? 'Athlete' : `Rower, ${ROWING_WORDS[rowing]}`;
-}
-
 export const SIDE_WORDS: Record<Side, string> = { left: 'Left', right: 'Right', midline: 'Middle' };
 export const INSTRUMENT_WORDS: Record<Instrument, string> = {
   goniometer: 'Goniometer',

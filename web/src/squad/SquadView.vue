@@ -7,7 +7,7 @@ import type { AthleteList, Squad } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../api/api.ts';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
-import { AVAILABILITY_WORDS, ROWING_WORDS } from '../parts/words.ts';
+import { AVAILABILITY_WORDS } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import SquadsCard from './SquadsCard.vue';
@@ -138,7 +138,7 @@ async function openChosen(): Promise<void> {
           <RouterLink :to="`/athlete/${athlete.id}`" class="row" :class="{ chosen: typed && i === chosen }">
             <b class="name" :title="athlete.name">{{ athlete.name }}</b>
             <span class="num age">{{ ageInYears(athlete.birthDate, practice.today) }}</span>
-            <span class="soft">{{ ROWING_WORDS[athlete.rowing] }}</span>
+            <span class="soft">{{ practice.sportShort(athlete.sports) }}</span>
             <span class="about">{{ athlete.about }}</span>
             <span class="flags small"
               ><span v-if="athlete.open > 0" class="level modify">{{ athlete.open }} on file</span

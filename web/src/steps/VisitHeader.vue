@@ -5,8 +5,9 @@ import type { Step } from '@pace-bend/core/record';
 import CautionChips from '../cautions/CautionChips.vue';
 import RefusedChanges from '../unsent/RefusedChanges.vue';
 import SavingState from '../unsent/SavingState.vue';
+import ReadinessChip from './ReadinessChip.vue';
 import StepsLine from '../parts/StepsLine.vue';
-import { boatWords, inDays } from '../parts/words.ts';
+import { inDays } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
 import OpenQuestions from '../cautions/OpenQuestions.vue';
@@ -27,13 +28,14 @@ const event = computed(() => visit.file!.nextEvent);
         <RouterLink :to="`/athlete/${athlete.id}`" :title="`${athlete.name}: range over the visits`">{{ athlete.name }}</RouterLink>
       </h1>
       <p class="soft small">
-        {{ boatWords(athlete.rowing) }} · {{ age }} · visit {{ visit.file!.visitNumber
+        {{ practice.sportLine(athlete.sports) || 'Athlete' }} · {{ age }} · visit {{ visit.file!.visitNumber
         }}<template v-if="visit.finished"> · finished</template>
       </p>
     </div>
     <span v-if="event" class="chip" :title="`${event.name} ${inDays(practice.daysUntil(event.onDate))}`"
       ><span class="event">{{ event.name }}</span> {{ inDays(practice.daysUntil(event.onDate)) }}</span
     >
+    <ReadinessChip />
     <SavingState class="end" :state="visit.saveState" />
     <StepsLine :visit-id="visit.id" :step="step" />
   </header>
@@ -78,6 +80,8 @@ h1 a:hover {
 }
 
 .who p {
+  overflow: hidden;
+  text-overflow: ellipsis;
   white-space: nowrap;
 }
 

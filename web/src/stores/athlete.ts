@@ -172,6 +172,8 @@ export const useAthlete = defineStore('athlete', () => {
       raised: [],
       questions: 'open',
       consent: null,
+      // Readiness is asked at a visit; here nothing of the day holds anything back.
+      today: [],
       daysToEvent: next ? daysBetween(practice.today, next.onDate) : null,
       daysSinceEvent: last ? daysBetween(last.onDate, practice.today) : null,
     };

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { DateTime } from 'luxon';
-import type { Practice } from '@pace-bend/core/record';
+import type { Athlete, Practice } from '@pace-bend/core/record';
+import { allSports, playedSports, sportWords, type AthleteSport, type OwnSport, type SportingPerson } from '@pace-bend/core/sport';
 import { read } from '../api/kept.ts';
 
 /** The practice: its name, its time zone, and the day it is there. */
@@ -54,5 +55,41 @@ export const usePractice = defineStore('practice', () => {
   /** Whole days from today to a calendar day; negative when it has passed. */
   const daysUntil = (day: string) => Math.round(DateTime.fromISO(day).diff(DateTime.fromISO(today.value), 'days').days);
 
-  return { practice, zone, today, load, take, timeOfDay, shortDate, dayOf, daysUntil, instantAt, minuteOfDay };
+  const ownSports = computed<readonly OwnSport[]>(() => practice.value?.ownSports ?? []);
+  /** The sports somebody is asked about here: those the practice serves, or all of them. Having none, or another, is always possible. */
+  const sportsServed = computed(() => {
+    const served = practice.value?.sportsServed ?? [];
+    return allSports(ownSports.value).filter((sport) => served.length === 0 || sport.standsFor !== undefined || served.includes(sport.id));
+  });
+  const played = (sports: readonly AthleteSport[]) => playedSports(sports, ownSports.value);
+  /** An athlete as the computation needs one. */
+  const personOf = ({ birthDate, referenceSex, sports }: Pick<Athlete, 'birthDate' | 'referenceSex' | 'sports'>): SportingPerson => ({
+    birthDate,
+    referenceSex,
+    sports: played(sports),
+  });
+  /** What somebody does, in a few words; empty for nothing. */
+  const sportLine = (sports: readonly AthleteSport[]) => sportWords(played(sports));
+  /** The same without the athlete's own words, for where there is little room. */
+  const sportShort = (sports: readonly AthleteSport[]) => sportWords(played(sports).map((each) => ({ ...each, words: '' })));
+
+  return {
+    practice,
+    ownSports,
+    sportsServed,
+    played,
+    personOf,
+    sportLine,
+    sportShort,
+    zone,
+    today,
+    load,
+    take,
+    timeOfDay,
+    shortDate,
+    dayOf,
+    daysUntil,
+    instantAt,
+    minuteOfDay,
+  };
 });

@@ -2,14 +2,18 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { currentFindings, type Finding, type FindingContent, type StandingFinding } from '@pace-bend/core/finding';
 import type { BlockPlan } from '@pace-bend/core/method';
+import type { CheckInFields } from '@pace-bend/core/readiness';
 import { STOP_QUESTIONS, visitCautions, type Caution, type CautionContext, type QuestionId } from '@pace-bend/core/caution';
 import {
   cautionContextOf,
   currentReadings,
   openQuestions,
+  readinessToday,
   type Arrival,
   type Reading,
   type ReadingFields,
+  type ReadinessOutcome,
+  type ReadinessToday,
   type Step,
   type Visit,
   type VisitFile,
@@ -21,7 +25,10 @@ import type { Change } from '../outbox/change.ts';
 import {
   answersDraft,
   arrivalDraft,
+  asideDraft,
+  checkInDraft,
   findingDraft,
+  keepDraft,
   noteDraft,
   overrideDraft,
   planDraft,
@@ -86,9 +93,13 @@ export const useVisit = defineStore('visit', () => {
   /** The readings that stand, before and after. */
   const readings = computed<Reading[]>(() => (file.value ? currentReadings(file.value.readings) : []));
   const findings = computed<StandingFinding[]>(() => (file.value ? currentFindings(file.value.findings) : []));
+  /** How the athlete is on the visit's own day, and what that holds back. */
+  const readiness = computed<ReadinessToday | null>(() =>
+    file.value ? readinessToday(file.value, practice.dayOf(file.value.visit.startsAt), practice.dayOf, practice.ownSports) : null,
+  );
   /** What cautions need to know, on the visit's own day. */
   const cautionContext = computed<CautionContext | null>(() =>
-    file.value ? cautionContextOf(file.value, practice.dayOf(file.value.visit.startsAt)) : null,
+    file.value ? cautionContextOf(file.value, practice.dayOf(file.value.visit.startsAt), readiness.value?.limits ?? []) : null,
   );
   /** Why nothing may be done today; empty when hands may go on. */
   const stops = computed<readonly Caution[]>(() =>
@@ -205,6 +216,15 @@ export const useVisit = defineStore('visit', () => {
   /** Sets an "avoid" aside for one motion and side, with the reason. Throws ApiProblem. */
   const override = (fields: Parameters<typeof overrideDraft>[1]) => ask(overrideDraft(now(), fields));
 
+  /** Keeps today's answers; those that stand are corrected by them. */
+  const saveCheckIn = (fields: CheckInFields) => put(checkInDraft(now(), fields, readiness.value?.told.today?.id ?? null));
+
+  /** Takes in what is known of the day, or says how it went. */
+  const keepReadiness = (outcome: ReadinessOutcome | null) => put(keepDraft(now(), outcome));
+
+  /** Sets a limit of the day aside, with the word why. */
+  const setLimitAside = (limitId: string, reason: string) => put(asideDraft(now(), { limitId, reason }));
+
   /** Writes the referral. Throws ApiProblem. */
   const refer = (fields: Parameters<typeof referralDraft>[1]) => ask(referralDraft(now(), fields));
 
@@ -245,6 +265,7 @@ export const useVisit = defineStore('visit', () => {
     finished,
     readings,
     findings,
+    readiness,
     cautionContext,
     stops,
     toAsk,
@@ -255,6 +276,9 @@ export const useVisit = defineStore('visit', () => {
     answer,
     setQuestionsAside,
     override,
+    saveCheckIn,
+    keepReadiness,
+    setLimitAside,
     refer,
     load,
     setArrive,

@@ -19,6 +19,9 @@ const PRACTICE: Practice = {
   today: '2026-11-25',
   revision: 1,
   devices: null,
+  sportsServed: [],
+  ownSports: [],
+  checkInScale: 'four-items',
   scope: { mobilizationGrade: 4, byRegion: {}, ruleText: '', ruleLink: '' },
 };
 const ME: Me = { id: 'ann', name: 'Ann Owner', role: 'owner' };

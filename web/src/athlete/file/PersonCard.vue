@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { checkBirthDate, isDay, LIMITS, type Athlete, type AthleteFields } from '@pace-bend/core/record';
 import PickOne from '../../parts/PickOne.vue';
+import SportsField from '../../parts/SportsField.vue';
 import { AVAILABILITY_WORDS } from '../../parts/words.ts';
 import { useAthlete } from '../../stores/athlete.ts';
 import { usePractice } from '../../stores/practice.ts';
 import FileField from './FileField.vue';
 
-/** Who this is, in the boat and on the table. */
+/** Who this is, in their sport and on the table. */
 defineProps<{ athlete: Athlete; squads: readonly string[]; readOnly: boolean }>();
 const store = useAthlete();
 const practice = usePractice();
@@ -15,13 +16,6 @@ const SEX = [
   { value: 'female', label: 'women' },
   { value: 'male', label: 'men' },
   { value: 'none', label: 'both bands' },
-] as const;
-const BOAT = [
-  { value: 'none', label: 'none' },
-  { value: 'stroke', label: 'stroke side' },
-  { value: 'bow', label: 'bow side' },
-  { value: 'sculls', label: 'sculls' },
-  { value: 'cox', label: 'cox' },
 ] as const;
 const HANDED = [
   { value: 'unknown', label: 'not known' },
@@ -32,7 +26,6 @@ const HANDED = [
 const AVAILABILITY = (['full', 'limited', 'out'] as const).map((value) => ({ value, label: AVAILABILITY_WORDS[value] }));
 const PICKS = [
   { id: 'referenceSex', label: 'Reference table', options: SEX },
-  { id: 'rowing', label: 'Boat and side', options: BOAT },
   { id: 'hand', label: 'Hand', options: HANDED },
   { id: 'foot', label: 'Foot', options: HANDED },
 ] as const;
@@ -80,24 +73,8 @@ const set = (fields: Partial<AthleteFields>) => store.set(fields);
         />
       </div>
     </div>
+    <SportsField :sports="athlete.sports" :disabled="readOnly" @change="(sports) => set({ sports })" />
     <div class="pair">
-      <FileField
-        id="file-sport"
-        label="Sport"
-        :value="athlete.sport"
-        :most="LIMITS.lineLength"
-        :read-only="readOnly"
-        @change="(sport) => set({ sport })"
-      />
-      <FileField
-        id="file-role"
-        label="Role"
-        :value="athlete.role"
-        :most="LIMITS.lineLength"
-        :read-only="readOnly"
-        placeholder="Seat, crew"
-        @change="(role) => set({ role })"
-      />
       <FileField
         id="file-coach"
         label="Coach"
@@ -113,7 +90,7 @@ const set = (fields: Partial<AthleteFields>) => store.set(fields);
       :value="athlete.about"
       :most="LIMITS.aboutLength"
       :read-only="readOnly"
-      placeholder="Seat, build, story: stands beside the name"
+      placeholder="Build, story: stands beside the name"
       @change="(about) => set({ about })"
     />
     <div class="pair">

@@ -2,7 +2,7 @@
 import Button from 'ant-design-vue/es/button';
 import { v7 as uuid } from 'uuid';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
-import { personKey, SQUAD_FIELDS, type DateOrder, type SquadField } from '@pace-bend/core/exchange';
+import { personKey, SQUAD_FIELDS, type DateOrder, type SquadField, type SquadRow } from '@pace-bend/core/exchange';
 import { LIMITS, type AthleteList } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../../api/api.ts';
 import PickOne from '../../parts/PickOne.vue';
@@ -69,6 +69,8 @@ async function loadHere(): Promise<void> {
   }
 }
 
+/** A worker is sent plain data. */
+const plainSports = () => JSON.parse(JSON.stringify(practice.ownSports)) as SquadQuestion['ownSports'];
 const ask = (question: SquadQuestion) => {
   busy.value = 'Reading …';
   worker!.postMessage(question);
@@ -95,7 +97,7 @@ async function take(file: File | undefined): Promise<void> {
     busy.value = '';
     return;
   }
-  ask({ kind: 'file', bytes: await file.arrayBuffer(), today: practice.today });
+  ask({ kind: 'file', bytes: await file.arrayBuffer(), today: practice.today, ownSports: plainSports() });
 }
 
 const setColumn = (field: SquadField, column: string) =>
@@ -104,8 +106,10 @@ const setColumn = (field: SquadField, column: string) =>
     columns: { ...table.value!.columns, [field]: column === 'none' ? null : Number(column) },
     order: table.value!.order,
     today: practice.today,
+    ownSports: plainSports(),
   });
-const setOrder = (order: DateOrder) => ask({ kind: 'again', columns: table.value!.columns, order, today: practice.today });
+const setOrder = (order: DateOrder) =>
+  ask({ kind: 'again', columns: table.value!.columns, order, today: practice.today, ownSports: plainSports() });
 const ORDERS = [
   { value: 'ymd', label: 'year month day' },
   { value: 'dmy', label: 'day month year' },
@@ -141,6 +145,26 @@ async function readIn(): Promise<void> {
     problem.value = error;
   } finally {
     busy.value = '';
+  }
+}
+/** A field of a row as it will be written, several sports one after the other. */
+function cellOf(row: SquadRow, field: SquadField): string {
+  const played = practice.played(row.sports);
+  switch (field) {
+    case 'squads':
+      return row.squads.join(', ');
+    case 'sport':
+      return played.map(({ sport }) => sport.name).join('; ');
+    case 'discipline':
+      return played.map(({ discipline }) => discipline?.name ?? '').join('; ');
+    case 'role':
+      return played.map(({ role }) => role?.name ?? '').join('; ');
+    case 'leading':
+      return played.map(({ leading }) => leading ?? '').join('; ');
+    case 'words':
+      return played.map(({ words }) => words).join('; ');
+    default:
+      return row[field];
   }
 }
 const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
@@ -244,7 +268,7 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
           </thead>
           <tbody>
             <tr v-for="row in fresh.slice(0, SHOWN)" :key="row.row">
-              <td v-for="field in SQUAD_FIELDS" :key="field.id">{{ field.id === 'squads' ? row.squads.join(', ') : row[field.id] }}</td>
+              <td v-for="field in SQUAD_FIELDS" :key="field.id">{{ cellOf(row, field.id) }}</td>
             </tr>
           </tbody>
         </table>

@@ -15,7 +15,7 @@ function ask(question: SquadQuestion): SquadAnswer {
   scope.onmessage!({ data: question });
   return answers.at(-1)!;
 }
-const file = (text: string) => ask({ kind: 'file', bytes: new TextEncoder().encode(text).buffer as ArrayBuffer, today: TODAY });
+const file = (text: string) => ask({ kind: 'file', bytes: new TextEncoder().encode(text).buffer as ArrayBuffer, today: TODAY, ownSports: [] });
 
 test('a file is read with its columns and its order of dates guessed, and read again as the columns are changed', () => {
   const first = file('Rower;DOB;Remarks\nZoë Brand;14.03.2004;tall\nAda Long;01.02.2003;\n');
@@ -31,12 +31,12 @@ test('a file is read with its columns and its order of dates guessed, and read a
     ['Zoë Brand', '2004-03-14', 'tall'],
     ['Ada Long', '2003-02-01', ''],
   ]);
-  const again = ask({ kind: 'again', columns: { ...first.columns, about: null, coach: 2 }, order: 'dmy', today: TODAY });
+  const again = ask({ kind: 'again', columns: { ...first.columns, about: null, coach: 2 }, order: 'dmy', today: TODAY, ownSports: [] });
   expect(again.rows.map((row) => [row.about, row.coach])).toEqual([
     ['', 'tall'],
     ['', ''],
   ]);
-  expect(ask({ kind: 'again', columns: first.columns, order: 'mdy', today: TODAY }).problems.map((each) => each.row)).toEqual([2]);
+  expect(ask({ kind: 'again', columns: first.columns, order: 'mdy', today: TODAY, ownSports: [] }).problems.map((each) => each.row)).toEqual([2]);
 });
 
 test('a file without a name column gives nobody and says why in every row; an empty one gives nothing', () => {

@@ -9,12 +9,19 @@ import {
   type RowProblem,
   type SquadRow,
 } from '@pace-bend/core/exchange';
+import type { Sport } from '@pace-bend/core/sport';
 import { decodeTable, type Decoded } from './decode.ts';
 
 /** Reads a squad's table away from the screen: a file first, then again whenever a column or the date order is changed. */
 export type SquadQuestion =
-  | { readonly kind: 'file'; readonly bytes: ArrayBuffer; readonly today: string }
-  | { readonly kind: 'again'; readonly columns: ColumnMatch; readonly order: DateOrder; readonly today: string };
+  | { readonly kind: 'file'; readonly bytes: ArrayBuffer; readonly today: string; readonly ownSports: readonly Sport[] }
+  | {
+      readonly kind: 'again';
+      readonly columns: ColumnMatch;
+      readonly order: DateOrder;
+      readonly today: string;
+      readonly ownSports: readonly Sport[];
+    };
 
 export interface SquadAnswer {
   readonly header: readonly string[];
@@ -48,6 +55,6 @@ self.onmessage = ({ data }: MessageEvent<SquadQuestion>) => {
     count: table.rows.length,
     columns,
     order,
-    ...readSquad(table, columns, order, data.today),
+    ...readSquad(table, columns, order, data.today, data.ownSports),
   } satisfies SquadAnswer);
 };

@@ -46,7 +46,7 @@ watch(squadId, () => {
   if (squads.value) void load();
 });
 
-const strip = computed(() => (page.value ? stripOf(page.value, practice.dayOf) : null));
+const strip = computed(() => (page.value ? stripOf(page.value, practice.dayOf, practice.ownSports) : null));
 const rows = computed(() => (strip.value ? sortStrip(strip.value.rows, order.value) : []));
 const ORDERS = [
   { value: 'worst', label: 'stiffest first' },

@@ -11,6 +11,7 @@ import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
 import StopNotice from '../referral/StopNotice.vue';
 import ComplaintCard from './ComplaintCard.vue';
+import DayCard from './DayCard.vue';
 import NotAsked from './NotAsked.vue';
 import StopQuestions from './StopQuestions.vue';
 import { isKey } from '../../parts/keys.ts';
@@ -19,6 +20,7 @@ import { isKey } from '../../parts/keys.ts';
 const visit = useVisit();
 const practice = usePractice();
 const router = useRouter();
+const today = ref<InstanceType<typeof DayCard> | null>(null);
 const questions = ref<InstanceType<typeof StopQuestions> | null>(null);
 const file = computed(() => visit.file!);
 const minutesText = ref(String(file.value.visit.minutesAvailable));
@@ -58,6 +60,8 @@ function onKey(keyboard: KeyboardEvent): void {
   if (isTyping(keyboard) || visit.finished) return;
   if (isKey(keyboard, 'allWell')) void questions.value?.allWell();
   else if (isKey(keyboard, 'sameTouch')) sameAsLast();
+  else if (isKey(keyboard, 'takeIn')) today.value?.takeIn();
+  else if (isKey(keyboard, 'answerToday')) today.value?.answer();
   else return;
   keyboard.preventDefault();
 }
@@ -74,6 +78,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         }}<span class="soft small">left {{ practice.shortDate(last.startsAt) }}</span>
       </p>
       <ComplaintCard />
+      <DayCard ref="today" @minutes="(minutes) => setMinutes(String(minutes))" />
       <StopQuestions ref="questions" />
     </div>
 

@@ -18,7 +18,7 @@ export function useOffers() {
   const stiffness = computed(() => {
     const file = visit.file!;
     return stiffestFirst({
-      person: file.athlete,
+      person: practice.personOf(file.athlete),
       onDay: practice.dayOf(file.visit.startsAt),
       today: currentReadings(file.readings).map((reading) => ({ ...reading, value: reading.value! })),
       past: file.past,

@@ -100,8 +100,7 @@ export function useProposal() {
     const onDay = practice.dayOf(file.visit.startsAt);
     const today = currentReadings(file.readings).map((reading): ValueToday => ({ ...reading, value: reading.value! }));
     return {
-      person: { birthDate: athlete.birthDate, referenceSex: athlete.referenceSex, rowing: athlete.rowing },
-      sport: athlete.sport,
+      person: practice.personOf(athlete),
       onDay,
       today,
       past: file.past,
@@ -128,7 +127,13 @@ export function useProposal() {
     const file = visit.file!;
     const ids = [...new Set(today.filter((value) => value.moment === 'before').map((value) => value.motionId))];
     const rows = ids.map((id) =>
-      compareMotion(motionOf(id), 'before', { person: file.athlete, onDay, today, past: file.past, errors: file.errors }),
+      compareMotion(motionOf(id), 'before', {
+        person: practice.personOf(file.athlete),
+        onDay,
+        today,
+        past: file.past,
+        errors: file.errors,
+      }),
     );
     const evidence = {
       comparisons: new Map(rows.map((row) => [row.motion.id, row])),

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import {
+  BarController,
+  BarElement,
+  CategoryScale,
+  Chart,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartConfiguration,
+} from 'chart.js';
+import { DateTime } from 'luxon';
+import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import type { LoadHistory } from '@pace-bend/core/load';
+import { useDark } from '../parts/useDark.ts';
+
+/** Load day by day as bars, its short and long weighted means as lines. */
+const props = defineProps<{ history: LoadHistory; from: string }>();
+Chart.register(BarController, BarElement, CategoryScale, LinearScale, LineController, LineElement, PointElement, Tooltip);
+const canvas = ref<HTMLCanvasElement | null>(null);
+const dark = useDark();
+let chart: Chart | null = null;
+const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+
+function configuration(): ChartConfiguration {
+  const shown = props.history.days.flatMap((day, i) =>
+    day.on >= props.from ? [{ ...day, short: props.history.shortMeans[i] ?? null, long: props.history.longMeans[i] ?? null }] : [],
+  );
+  const line = { type: 'line', pointRadius: 0, borderWidth: 2.4, spanGaps: false } as const;
+  return {
+    type: 'bar',
+    data: {
+      labels: shown.map((day) => DateTime.fromISO(day.on).toFormat('ccc d LLL')),
+      datasets: [
+        { ...line, label: 'mean of 7 days, weighted', data: shown.map((day) => day.short), borderColor: colour('--clay') },
+        {
+          ...line,
+          label: 'mean of 28 days, weighted',
+          data: shown.map((day) => day.long),
+          borderColor: colour('--slate'),
+          borderDash: [6, 4],
+        },
+        { label: 'load of the day', data: shown.map((day) => day.load), backgroundColor: colour('--band'), borderWidth: 0 },
+      ],
+    },
+    options: {
+      animation: false,
+      maintainAspectRatio: false,
+      scales: {
+        x: { grid: { display: false }, ticks: { color: colour('--soft'), maxTicksLimit: 9, maxRotation: 0 } },
+        y: { beginAtZero: true, grid: { color: colour('--line-faint') }, ticks: { color: colour('--soft'), maxTicksLimit: 6 } },
+      },
+    },
+  };
+}
+function draw(): void {
+  chart?.destroy();
+  if (canvas.value) chart = new Chart(canvas.value, configuration());
+}
+onMounted(draw);
+watch([() => props.history, dark], draw);
+onBeforeUnmount(() => chart?.destroy());
+</script>
+
+<template>
+  <figure>
+    <div class="canvas">
+      <canvas ref="canvas" role="img" aria-label="Load day by day with its short and long mean; the figures stand above" />
+    </div>
+    <figcaption class="soft small">
+      <span><i class="bar" /> load of the day: exertion × minutes</span> <span><i class="short" /> mean of 7 days, weighted</span>
+      <span><i class="long" /> mean of 28 days, weighted</span>
+    </figcaption>
+  </figure>
+</template>
+
+<style scoped>
+figure {
+  min-width: 0;
+  margin: 0;
+}
+
+.canvas {
+  position: relative;
+  height: 220px;
+}
+
+figcaption {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+
+i {
+  display: inline-block;
+  width: 22px;
+  height: 0;
+  vertical-align: 4px;
+  border-top: 3px solid var(--clay);
+}
+
+.long {
+  border-top: 3px dashed var(--slate);
+}
+
+.bar {
+  height: 10px;
+  vertical-align: -1px;
+  border: 0;
+  background: var(--band);
+}
+</style>

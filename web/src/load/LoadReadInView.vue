@@ -1,0 +1,357 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { v7 as uuid } from 'uuid';
+import { computed, onMounted, ref, shallowRef } from 'vue';
+import {
+  guessDateOrder,
+  LOAD_FIELDS,
+  matchLoadColumns,
+  readCalendar,
+  readLoads,
+  readTable,
+  type DateOrder,
+  type LoadColumns,
+  type LoadField,
+  type LoadRow,
+  type LoadRowProblem,
+  type RawTable,
+} from '@pace-bend/core/exchange';
+import { addDays, loadKindsOf } from '@pace-bend/core/load';
+import { LIMITS } from '@pace-bend/core/record';
+import { api, ApiProblem } from '../api/api.ts';
+import PickOne from '../parts/PickOne.vue';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { useAction } from '../parts/useAction.ts';
+import type { LoadAthlete } from '../stores/loads.ts';
+import { usePractice } from '../stores/practice.ts';
+
+/** Sessions from a table, with its columns told once and remembered; planned ones from a calendar. Everything is looked at first. */
+const practice = usePractice();
+const { busy, problem, run } = useAction();
+const people = shallowRef<readonly LoadAthlete[]>([]);
+const remembered = shallowRef<Readonly<Record<string, string | null>> | null>(null);
+const table = shallowRef<RawTable | null>(null);
+const columns = shallowRef<LoadColumns | null>(null);
+const order = ref<DateOrder>('ymd');
+const fileName = ref('');
+const calendar = ref('');
+/** Whose a calendar is. */
+const whose = ref<string | null>(null);
+const skipWrong = ref(false);
+const result = ref<{ readonly added: number; readonly already: number } | null>(null);
+/** Ids are made once for a file, so that sending it again writes it once. */
+let ids = new Map<string, string>();
+const SHOWN = 12;
+const MOST_BYTES = 5 * 1024 * 1024;
+const AHEAD_DAYS = 120;
+
+onMounted(() =>
+  run(async () => {
+    await practice.load();
+    const found = await api<{ athletes: LoadAthlete[]; columns: Record<string, string | null> | null }>(
+      'GET',
+      `/loads?from=${practice.today}&to=${practice.today}`,
+    );
+    people.value = found.athletes;
+    remembered.value = found.columns;
+  }),
+);
+const persons = computed(() => people.value.map(({ id, name, sports }) => ({ id, name, kinds: loadKindsOf(practice.played(sports)) })));
+
+async function open(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  table.value = null;
+  calendar.value = '';
+  result.value = null;
+  skipWrong.value = false;
+  problem.value = null;
+  ids = new Map();
+  fileName.value = file.name;
+  if (file.size > MOST_BYTES) {
+    problem.value = new ApiProblem('not-read', 'This file is larger than 5 MB. Cut it in parts.');
+    return;
+  }
+  const text = await file.text().catch(() => null);
+  if (text === null) problem.value = new ApiProblem('not-read', 'This file cannot be read.');
+  else if (/^\uFEFF?\s*BEGIN:VCALENDAR/i.test(text)) calendar.value = text;
+  else {
+    const raw = readTable(text);
+    table.value = raw;
+    columns.value = matchLoadColumns(raw.header, remembered.value);
+    order.value = guessDateOrder(raw.rows.map((row) => (row[columns.value!.date ?? 0] ?? '').split(/[T ]/)[0]!));
+  }
+}
+
+const read = computed<{ rows: readonly LoadRow[]; problems: readonly LoadRowProblem[] }>(() =>
+  table.value && columns.value
+    ? readLoads(table.value, columns.value, order.value, persons.value, practice.today)
+    : { rows: [], problems: [] },
+);
+const missing = computed(() => LOAD_FIELDS.filter((field) => field.required && columns.value?.[field.id] === null));
+const wrongRows = computed(() => new Set(read.value.problems.map(({ row }) => row)).size);
+const planned = computed(() =>
+  calendar.value ? readCalendar(calendar.value, addDays(practice.today, 1), addDays(practice.today, AHEAD_DAYS), practice.dayOf) : null,
+);
+const owner = computed(() => persons.value.find(({ id }) => id === whose.value) ?? null);
+const sessions = computed(() => (planned.value?.kind === 'sessions' ? planned.value.sessions : []));
+const kindOf = (name: string) =>
+  owner.value?.kinds.find(
+    (kind) => name.toLowerCase().startsWith(kind.name.toLowerCase()) || kind.name.toLowerCase().startsWith(name.toLowerCase()),
+  ) ?? owner.value?.kinds[0];
+
+const columnChoices = computed(() => [
+  { value: '-', label: 'none' },
+  ...(table.value?.header ?? []).map((name, i) => ({ value: String(i), label: name || `column ${i + 1}` })),
+]);
+function setColumn(field: LoadField, value: string): void {
+  const at = value === '-' ? null : Number(value);
+  columns.value = Object.fromEntries(
+    Object.entries(columns.value!).map(([id, column]) => [id, id === field ? at : column === at ? null : column]),
+  ) as unknown as LoadColumns;
+}
+const ORDERS = [
+  { value: 'ymd', label: 'year, month, day' },
+  { value: 'dmy', label: 'day, month, year' },
+  { value: 'mdy', label: 'month, day, year' },
+] as const;
+
+const mayGo = computed(
+  () =>
+    !busy.value &&
+    (table.value
+      ? read.value.rows.length > 0 && (wrongRows.value === 0 || skipWrong.value)
+      : owner.value !== null && sessions.value.length > 0 && owner.value.kinds.length > 0),
+);
+const nameOf = (id: string) => people.value.find((person) => person.id === id)?.name ?? '';
+const idFor = (key: string) => {
+  const id = ids.get(key) ?? uuid();
+  ids.set(key, id);
+  return id;
+};
+
+async function go(): Promise<void> {
+  const rows = table.value
+    ? read.value.rows.map(({ row: _row, ...each }) => ({ ...each, id: idFor(`${each.athleteId}/${each.key}`) }))
+    : sessions.value.map(({ onDate, name, minutes, key }) => ({
+        onDate,
+        kind: kindOf(name)!.id,
+        minutes,
+        exertion: null,
+        amount: null,
+        askedAfterMin: null,
+        planned: true,
+        athleteId: owner.value!.id,
+        key,
+        id: idFor(`${owner.value!.id}/${key}`),
+      }));
+  const told =
+    columns.value && table.value
+      ? Object.fromEntries(
+          LOAD_FIELDS.map(({ id }) => [id, columns.value![id] === null ? null : (table.value!.header[columns.value![id]!] ?? null)]),
+        )
+      : null;
+  await run(async () => {
+    let [added, already] = [0, 0];
+    // In parts that the server takes; each is written whole or not at all, and what went in before is recognised.
+    for (let from = 0; from < rows.length; from += LIMITS.loadsInRequest) {
+      const part = await api<{ added: number; already: number }>('POST', '/import/loads', {
+        by: table.value ? 'table' : 'calendar',
+        columns: told,
+        rows: rows.slice(from, from + LIMITS.loadsInRequest),
+      });
+      added += part.added;
+      already += part.already;
+    }
+    result.value = { added, already };
+    remembered.value = told ?? remembered.value;
+    table.value = null;
+    calendar.value = '';
+  });
+}
+</script>
+
+<template>
+  <div class="page">
+    <header>
+      <h1>Read sessions in</h1>
+      <RouterLink class="end" to="/load">Back to the week</RouterLink>
+    </header>
+    <section class="card fields" aria-label="File">
+      <p class="soft">
+        A table of sessions done (CSV, with a heading for each column), or a calendar of sessions to come (iCalendar). Nothing is written
+        before you have seen it.
+      </p>
+      <label class="file">
+        <span class="choice">Choose a file</span>
+        <input type="file" accept=".csv,.txt,.tsv,.ics,text/csv,text/calendar" aria-label="A table or a calendar" @change="open" />
+      </label>
+      <p v-if="fileName" class="soft small">{{ fileName }}</p>
+      <p v-if="result" class="done" role="status">
+        {{ result.added }} {{ result.added === 1 ? 'session' : 'sessions' }} read in<template v-if="result.already > 0"
+          >, {{ result.already }} were here already</template
+        >.
+        <RouterLink to="/load">See the week</RouterLink>
+      </p>
+      <ProblemNote v-if="problem" :problem="problem" />
+    </section>
+
+    <template v-if="table && columns">
+      <section class="card fields" aria-label="Columns">
+        <h2>Columns</h2>
+        <p class="soft small">{{ table.rows.length }} rows. What each column is, is remembered for the next file.</p>
+        <div class="columns">
+          <div v-for="field in LOAD_FIELDS" :key="field.id" class="field">
+            <label :for="`column-${field.id}`">{{ field.label }}</label>
+            <PickOne
+              :input-id="`column-${field.id}`"
+              :label="field.label"
+              :value="columns[field.id] === null ? '-' : String(columns[field.id])"
+              :options="columnChoices"
+              @change="(to) => setColumn(field.id, to)"
+            />
+          </div>
+          <div class="field">
+            <label for="date-order">Days are written</label>
+            <PickOne input-id="date-order" label="Days are written" :value="order" :options="ORDERS" @change="(to) => (order = to)" />
+          </div>
+        </div>
+        <p v-if="missing.length > 0" class="wrong" role="alert">{{ missing.map((field) => field.label).join(', ') }}: choose the column.</p>
+      </section>
+      <section v-if="read.problems.length > 0" class="card fields" aria-label="Problems">
+        <h2>{{ wrongRows }} {{ wrongRows === 1 ? 'row cannot' : 'rows cannot' }} be read</h2>
+        <ul class="plain problems">
+          <li v-for="(each, i) in read.problems.slice(0, 50)" :key="i">
+            <b class="num">Row {{ each.row }}</b
+            >, {{ LOAD_FIELDS.find((field) => field.id === each.field)!.label.toLowerCase() }}: {{ each.message }}
+          </li>
+        </ul>
+        <p v-if="read.problems.length > 50" class="soft small">{{ read.problems.length - 50 }} more like these.</p>
+        <label class="skip"><input v-model="skipWrong" type="checkbox" /> Leave these rows out and read the others</label>
+      </section>
+      <section class="card" aria-label="As it will be written">
+        <table v-if="read.rows.length > 0">
+          <caption class="soft small">
+            The first
+            {{
+              Math.min(SHOWN, read.rows.length)
+            }}
+            of
+            {{
+              read.rows.length
+            }}, as they will be written
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Athlete</th>
+              <th scope="col">Day</th>
+              <th scope="col">What</th>
+              <th scope="col">Minutes</th>
+              <th scope="col">How hard</th>
+              <th scope="col">Amount</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in read.rows.slice(0, SHOWN)" :key="row.row">
+              <td>{{ nameOf(row.athleteId) }}</td>
+              <td class="num">{{ row.onDate }}</td>
+              <td>{{ persons.find(({ id }) => id === row.athleteId)?.kinds.find(({ id }) => id === row.kind)?.name ?? row.kind }}</td>
+              <td class="num">{{ row.minutes }}</td>
+              <td class="num">{{ row.exertion ?? 'not rated' }}</td>
+              <td class="num">{{ row.amount ?? '' }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-else class="soft">No row can be read yet.</p>
+      </section>
+    </template>
+    <section v-if="planned" class="card fields" aria-label="Calendar">
+      <template v-if="planned.kind === 'sessions'">
+        <h2>{{ sessions.length }} planned {{ sessions.length === 1 ? 'session' : 'sessions' }} in the next {{ AHEAD_DAYS }} days</h2>
+        <p v-if="planned.skipped > 0" class="soft small">{{ planned.skipped }} left out: all day, cancelled, or longer than a day.</p>
+        <div class="field">
+          <label for="calendar-of">Whose calendar it is</label>
+          <PickOne
+            input-id="calendar-of"
+            label="Whose calendar it is"
+            search
+            :value="whose"
+            :options="people.map(({ id, name }) => ({ value: id, label: name }))"
+            placeholder="Type a name"
+            @change="(id) => (whose = id)"
+          />
+        </div>
+        <p v-if="owner && owner.kinds.length === 0" class="wrong" role="alert">
+          {{ owner.name }} has no sport with anything to train. Give them one under File first.
+        </p>
+        <ul class="plain problems">
+          <li v-for="each in sessions.slice(0, SHOWN)" :key="each.key">
+            <span class="num">{{ each.onDate }}</span> {{ each.name }}, {{ each.minutes }} min<template v-if="owner"
+              >, as {{ kindOf(each.name)?.name.toLowerCase() }}</template
+            >
+          </li>
+        </ul>
+        <p v-if="sessions.length > SHOWN" class="soft small">and {{ sessions.length - SHOWN }} more</p>
+      </template>
+      <p v-else class="wrong" role="alert">{{ planned.message }}</p>
+    </section>
+    <Button v-if="table || calendar" type="primary" size="large" :disabled="!mayGo" :loading="busy" @click="go"
+      >Read {{ table ? read.rows.length : sessions.length }} in</Button
+    >
+  </div>
+</template>
+
+<style scoped>
+.file {
+  position: relative;
+  justify-self: start;
+  cursor: pointer;
+}
+
+.file input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
+}
+
+.file:focus-within .choice {
+  outline: 2.5px solid var(--spruce);
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(160px, 1fr));
+  gap: 10px 14px;
+}
+
+.problems {
+  max-height: 260px;
+  overflow: auto;
+}
+
+.done {
+  padding: 8px 14px;
+  border-left: 4px solid var(--spruce);
+  background: var(--spruce-soft);
+}
+
+.skip {
+  display: flex;
+  gap: 8px;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 4px 12px 4px 0;
+  border-bottom: 1px solid var(--line-faint);
+  text-align: left;
+}
+</style>

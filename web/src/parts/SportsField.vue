@@ -1,0 +1,189 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import Input from 'ant-design-vue/es/input';
+import { computed, ref, useId } from 'vue';
+import { LIMITS } from '@pace-bend/core/record';
+import { findSports, playedSports, rolesIn, type AthleteSport, type Sport } from '@pace-bend/core/sport';
+import { usePractice } from '../stores/practice.ts';
+import PickOne from './PickOne.vue';
+
+/** What somebody does: one sport or more, each with what it offers and no more. Only sports the practice serves are offered. */
+const props = withDefaults(defineProps<{ sports: readonly AthleteSport[]; disabled?: boolean; most?: number }>(), {
+  disabled: false,
+  most: LIMITS.sports,
+});
+const emit = defineEmits<{ change: [sports: AthleteSport[]] }>();
+const practice = usePractice();
+const id = useId();
+const typed = ref('');
+
+const rows = computed(() =>
+  props.sports.map((entry) => {
+    const [played] = playedSports([entry], practice.ownSports);
+    return { entry, sport: played?.sport ?? null, roles: played ? rolesIn(played.sport, entry.discipline) : [] };
+  }),
+);
+/** Sports that are offered: served here, not chosen yet, and found by any of their words. */
+const offered = computed(() => {
+  const served = new Set(practice.sportsServed.map((sport) => sport.id));
+  return findSports(typed.value, practice.ownSports).filter(
+    (sport) => served.has(sport.id) && props.sports.every((each) => each.sportId !== sport.id),
+  );
+});
+const choices = (sport: Sport | null) => [
+  ...(sport ? [{ value: sport.id, label: sport.name }] : []),
+  ...offered.value.map((each) => ({ value: each.id, label: each.name })),
+];
+const BLANK = { discipline: null, role: null, leading: null, words: '' } as const;
+
+function set(at: number, fields: Partial<AthleteSport>): void {
+  emit(
+    'change',
+    props.sports.map((each, i) => (i === at ? { ...each, ...fields } : each)),
+  );
+}
+function choose(at: number, sportId: string): void {
+  typed.value = '';
+  if (at < props.sports.length) set(at, { ...BLANK, sportId });
+  else emit('change', [...props.sports, { ...BLANK, sportId }]);
+}
+/** A role belongs to its discipline: another discipline may not have it. */
+function chooseDiscipline(at: number, sport: Sport, value: string): void {
+  const discipline = value === NOTHING ? null : value;
+  const role = rolesIn(sport, discipline).some((each) => each.id === props.sports[at]!.role) ? props.sports[at]!.role : null;
+  set(at, { discipline, role });
+}
+const NOTHING = '-';
+const orNothing = (list: readonly { readonly id: string; readonly name: string }[]) => [
+  { value: NOTHING, label: 'not said' },
+  ...list.map((each) => ({ value: each.id, label: each.name })),
+];
+const SIDES = [
+  { value: NOTHING, label: 'not said' },
+  { value: 'left', label: 'left' },
+  { value: 'right', label: 'right' },
+];
+const place = (i: number) => (props.sports.length > 1 ? ` ${i + 1}` : '');
+</script>
+
+<template>
+  <div class="sports" role="group" aria-label="Sport">
+    <div v-for="({ entry, sport, roles }, i) in rows" :key="i" class="sport">
+      <div class="field">
+        <label :for="`${id}-sport-${i}`">Sport{{ place(i) }}</label>
+        <PickOne
+          :input-id="`${id}-sport-${i}`"
+          :label="`Sport${place(i)}`"
+          search
+          found
+          nothing="No sport of this name is served here"
+          :value="entry.sportId"
+          :options="choices(sport)"
+          :disabled="disabled"
+          @search="(text) => (typed = text)"
+          @change="(to) => choose(i, to)"
+        />
+      </div>
+      <div v-if="sport && sport.disciplines.length > 0" class="field">
+        <label :for="`${id}-discipline-${i}`">Discipline{{ place(i) }}</label>
+        <PickOne
+          :input-id="`${id}-discipline-${i}`"
+          :label="`Discipline${place(i)}`"
+          :value="entry.discipline ?? NOTHING"
+          :options="orNothing(sport.disciplines)"
+          :disabled="disabled"
+          @change="(to) => chooseDiscipline(i, sport, to)"
+        />
+      </div>
+      <div v-if="sport && roles.length > 0" class="field">
+        <label :for="`${id}-role-${i}`">Role{{ place(i) }}</label>
+        <PickOne
+          :input-id="`${id}-role-${i}`"
+          :label="`Role${place(i)}`"
+          :value="entry.role ?? NOTHING"
+          :options="orNothing(roles)"
+          :disabled="disabled"
+          @change="(to) => set(i, { role: to === NOTHING ? null : to })"
+        />
+      </div>
+      <div v-if="sport?.leading" class="field">
+        <label :for="`${id}-leading-${i}`">{{ sport.leading }}</label>
+        <PickOne
+          :input-id="`${id}-leading-${i}`"
+          :label="sport.leading"
+          :value="entry.leading ?? NOTHING"
+          :options="SIDES"
+          :disabled="disabled"
+          @change="(to) => set(i, { leading: to === 'left' || to === 'right' ? to : null })"
+        />
+      </div>
+      <div v-if="!sport?.standsFor || entry.words !== '' || sport.standsFor === 'another'" class="field">
+        <label :for="`${id}-words-${i}`">{{ sport?.standsFor === 'another' ? 'Which one' : 'In words' }}</label>
+        <Input
+          :id="`${id}-words-${i}`"
+          :value="entry.words"
+          :maxlength="LIMITS.sportWords"
+          :disabled="disabled"
+          autocomplete="off"
+          placeholder="Position, distance"
+          @change="(event) => set(i, { words: (event.target as HTMLInputElement).value })"
+        />
+      </div>
+      <button
+        v-if="!disabled"
+        type="button"
+        class="link small"
+        :aria-label="`Take out ${sport?.name ?? 'this sport'}`"
+        @click="
+          emit(
+            'change',
+            sports.filter((_, at) => at !== i),
+          )
+        "
+      >
+        Take out
+      </button>
+    </div>
+    <div v-if="sports.length === 0" class="field">
+      <label :for="`${id}-first`">Sport</label>
+      <PickOne
+        :input-id="`${id}-first`"
+        label="Sport"
+        search
+        found
+        placeholder="Choose or type"
+        nothing="No sport of this name is served here"
+        :value="null"
+        :options="choices(null)"
+        :disabled="disabled"
+        @search="(text) => (typed = text)"
+        @change="(to) => choose(0, to)"
+      />
+    </div>
+    <Button
+      v-else-if="!disabled && sports.length < most && offered.length > 0"
+      class="add"
+      @click="choose(sports.length, offered.find((each) => !each.standsFor)?.id ?? offered[0]!.id)"
+      >Add a sport</Button
+    >
+  </div>
+</template>
+
+<style scoped>
+.sports {
+  display: grid;
+  gap: 8px;
+}
+
+.sport {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(130px, 1fr));
+  gap: 8px 12px;
+  align-items: end;
+}
+
+.add,
+.link {
+  justify-self: start;
+}
+</style>

@@ -1,0 +1,229 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { computed, ref } from 'vue';
+import { limitWords } from '@pace-bend/core/caution';
+import { formatNumber } from '@pace-bend/core/measure';
+import type { Against } from '@pace-bend/core/readiness';
+import { fieldsOf, hasAnswer, NOTHING_ANSWERED, type Answers } from '../../checkIn/answers.ts';
+import QuestionList from '../../checkIn/QuestionList.vue';
+import { normalWords } from '../../parts/normalWords.ts';
+import OwnNormal from '../../parts/OwnNormal.vue';
+import ReadinessMark from '../../parts/ReadinessMark.vue';
+import SheetDialog from '../../parts/SheetDialog.vue';
+import { usePractice } from '../../stores/practice.ts';
+import { useSession } from '../../stores/session.ts';
+import { useVisit } from '../../stores/visit.ts';
+import AsideLine from './AsideLine.vue';
+
+/** How they are today: their answers beside their own normal, what that holds back, and what is set aside. */
+const emit = defineEmits<{ minutes: [minutes: number] }>();
+const visit = useVisit();
+const practice = usePractice();
+const session = useSession();
+
+const today = computed(() => visit.readiness!);
+const file = computed(() => visit.file!);
+const kept = computed(() => file.value.readiness.kept);
+const checkIn = computed(() => today.value.told.today);
+const values = computed(() => [...today.value.told.items, today.value.told.sleep]);
+const asideOf = (id: string) => file.value.readiness.setAside.find((each) => each.limitId === id) ?? null;
+/** What holds something back besides the reasons: the word itself, sore places, what was trained. */
+const others = computed(() =>
+  today.value.offered.filter((limit) => today.value.verdict.reasons.every(({ ruleId }) => ruleId !== limit.id)),
+);
+const mayAside = computed(() => !visit.finished && session.may('PUT', '/visits/:id/readiness-aside/:asideId'));
+const said = (against: Against) =>
+  normalWords({
+    name: against.name,
+    value: against.value,
+    median: against.normal.kind === 'known' ? against.normal.median : null,
+    missing: against.normal.kind === 'known' ? 0 : against.normal.missing,
+    off: against.off,
+  });
+const shorter = computed(() => today.value.minutes < file.value.visit.minutesAvailable);
+/** What was taken in is no longer how it stands. */
+const changed = computed(() => kept.value !== null && kept.value.word !== today.value.verdict.word);
+
+const asking = ref(false);
+const answers = ref<Answers>(NOTHING_ANSWERED);
+function answer(): void {
+  if (visit.finished) return;
+  const before = checkIn.value;
+  answers.value = before && before.scale === file.value.readiness.scale ? { ...before } : NOTHING_ANSWERED;
+  asking.value = true;
+}
+function keepAnswers(): void {
+  const { answers: given, hoursSlept, sore, ill, injured, travelled, training, rmssdMs } = answers.value;
+  visit.saveCheckIn(
+    fieldsOf(
+      { answers: given, hoursSlept, sore, ill, injured, travelled, training, rmssdMs },
+      practice.dayOf(file.value.visit.startsAt),
+      file.value.readiness.scale,
+    ),
+  );
+  asking.value = false;
+}
+function takeIn(): void {
+  if (!visit.finished) visit.keepReadiness(null);
+}
+defineExpose({ takeIn, answer });
+</script>
+
+<template>
+  <section class="card day" aria-label="Today">
+    <header>
+      <ReadinessMark :shape="today.verdict.word" :size="20" aria-hidden="true" />
+      <h2>{{ today.verdict.word === 'not known' ? 'Not known how they are' : `Today: ${today.verdict.word}` }}</h2>
+      <span class="soft small">{{ checkIn ? `answered ${practice.timeOfDay(checkIn.at)}, ${checkIn.by}` : 'not answered today' }}</span>
+      <span class="acts">
+        <Button :disabled="visit.finished" @click="answer"
+          >{{ checkIn ? 'Correct answers' : 'Enter answers' }} <span class="key">D</span></Button
+        >
+        <Button :type="kept && !changed ? 'default' : 'primary'" :disabled="visit.finished" @click="takeIn"
+          >{{ kept && !changed ? 'Taken in' : 'Take it in' }} <span class="key">T</span></Button
+        >
+      </span>
+    </header>
+    <p v-if="today.verdict.missing.length > 0" class="soft small">
+      Not known: {{ today.verdict.missing.join(', ') }}.<template v-if="today.told.sum.normal.kind === 'not-known'">
+        {{ ' ' }}{{ today.told.sum.normal.missing }} more answers make an own normal.</template
+      >
+    </p>
+    <div v-if="checkIn" class="values">
+      <div v-for="each in values" :key="each.id" class="value">
+        <span class="small soft">{{ each.name }}</span>
+        <b class="num">{{ each.value === null ? '–' : formatNumber(each.value) }}</b>
+        <OwnNormal :off="each.off" :known="each.normal.kind === 'known'" :label="said(each)" />
+      </div>
+    </div>
+    <ul v-if="today.verdict.reasons.length > 0" class="plain reasons" aria-label="Reasons">
+      <li v-for="reason in today.verdict.reasons" :key="reason.ruleId" :class="{ aside: asideOf(reason.ruleId) }">
+        <span class="weight num" :title="'Weighs so much: from 1 a day to ease, from 3 one to hold'">{{
+          formatNumber(reason.weight)
+        }}</span>
+        <span
+          ><b>{{ reason.reason }}</b> <span class="soft small">until {{ reason.until }}</span
+          ><span v-if="limitWords(reason.limits, '°').length > 0" class="small limits">{{
+            limitWords(reason.limits, '°').join(', ')
+          }}</span></span
+        >
+        <AsideLine
+          :aside="asideOf(reason.ruleId)"
+          :may="mayAside"
+          :what="reason.reason"
+          @keep="(word) => visit.setLimitAside(reason.ruleId, word)"
+        />
+      </li>
+    </ul>
+    <ul v-if="others.length > 0" class="plain reasons" aria-label="What it holds back">
+      <li v-for="limit in others" :key="limit.id" :class="{ aside: asideOf(limit.id) }">
+        <span class="weight" aria-hidden="true">·</span>
+        <span
+          ><b>{{ limit.because }}</b> <span class="small limits">{{ limitWords(limit.limits, '°').join(', ') }}</span></span
+        >
+        <AsideLine :aside="asideOf(limit.id)" :may="mayAside" :what="limit.because" @keep="(word) => visit.setLimitAside(limit.id, word)" />
+      </li>
+    </ul>
+    <p v-if="today.trained.length > 0" class="small">
+      <span class="soft">Trained yesterday:</span>
+      {{
+        today.trained
+          .map(
+            (each) => `${each.name.toLowerCase()} ${each.minutes} min${each.exertion === null ? '' : ` at ${formatNumber(each.exertion)}`}`,
+          )
+          .join(', ')
+      }}
+    </p>
+    <p v-if="shorter && !visit.finished" class="small">
+      A day to {{ today.effective.word }}: about {{ today.minutes }} of {{ file.visit.minutesAvailable }} minutes.
+      <button type="button" class="link" @click="emit('minutes', today.minutes)">Use {{ today.minutes }} minutes</button>
+    </p>
+    <p v-if="changed" class="small care">Taken in as “{{ kept!.word }}”; it stands differently now. Take it in again.</p>
+    <p class="soft small">Advice from what is known, by common practice. Whoever treats decides.</p>
+  </section>
+  <SheetDialog v-model:open="asking" :title="`Today’s answers of ${file.athlete.name}`" :width="600">
+    <form class="asked" @submit.prevent="keepAnswers">
+      <QuestionList :answers="answers" :scale="file.readiness.scale" @change="(next) => (answers = next)" />
+      <Button type="primary" size="large" html-type="submit" :disabled="!hasAnswer(answers)">Keep the answers</Button>
+    </form>
+  </SheetDialog>
+</template>
+
+<style scoped>
+.day {
+  display: grid;
+  gap: 10px;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 10px;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-left: auto;
+}
+
+.values {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+}
+
+.value {
+  display: grid;
+  grid-template-columns: auto auto;
+  align-items: baseline;
+  gap: 0 6px;
+}
+
+.value .own {
+  grid-column: 1 / -1;
+}
+
+.value b {
+  font-size: 18px;
+}
+
+.reasons {
+  display: grid;
+  gap: 2px;
+}
+
+.reasons li {
+  display: grid;
+  grid-template-columns: 30px minmax(0, 1fr) auto;
+  align-items: baseline;
+  gap: 8px;
+  padding: 5px 0;
+  border-top: 1px solid var(--line-faint);
+}
+
+.weight {
+  color: var(--soft);
+}
+
+.limits {
+  display: block;
+  color: var(--clay-text);
+}
+
+.aside b,
+.aside .limits {
+  text-decoration: line-through;
+}
+
+.care {
+  color: var(--clay-text);
+}
+
+.asked {
+  display: grid;
+  gap: 14px;
+}
+</style>
