@@ -26,6 +26,7 @@ const STUDY = {
   subjects: ['a', 'b', 'c'].map((label) => ({ label, athleteId: null, side: 'left' })),
   values: [[[100, 102]], [[110, 113]], [[120, 121]]],
 };
+const OWN_SPORT = { name: 'Raft', synonyms: [], disciplines: [], roles: [], demands: [], shapes: [], loadKinds: [], eventKinds: [] };
 let test_: TestApp;
 const cookies = new Map<Role | 'nobody', string | null>([['nobody', null]]);
 const ours: Record<string, string> = {};
@@ -51,6 +52,8 @@ beforeAll(async () => {
       squad: uuid(),
       study: uuid(),
       own: uuid(),
+      sport: uuid(),
+      link: uuid(),
     });
     await api().put(`/api/athletes/${ids.athlete}`).send(ANN).expect(200);
     await api()
@@ -103,6 +106,11 @@ beforeAll(async () => {
       .put(`/api/events/${ids.event}`)
       .send({ revision: 0, name: 'Autumn head', onDate: '2026-12-04', importance: 1, squadId: ids.squad })
       .expect(200);
+    await api()
+      .put(`/api/sports/${ids.sport}`)
+      .send({ revision: 0, ...OWN_SPORT })
+      .expect(200);
+    await api().post('/api/check-in-links').send({ id: ids.link, athleteId: ids.athlete, squadId: null }).expect(200);
     await api().put(`/api/shelf/${ids.own}`).send({ supersedes: null, fields: OWN_WAY }).expect(200);
     ids.examiner = ((await api().get('/api/studies').expect(200)).body as { examiners: { id: string }[] }).examiners[0]!.id;
     await api()
@@ -131,9 +139,13 @@ function addressOf(route: RouteAccess, ids: Record<string, string>): string {
                 ? ids.study
                 : first === 'shelf'
                   ? ids.own
-                  : first === 'days'
-                    ? '2026-11-25'
-                    : uuid();
+                  : first === 'sports'
+                    ? ids.sport
+                    : first === 'check-in-links'
+                      ? ids.link
+                      : first === 'days'
+                        ? '2026-11-25'
+                        : uuid();
   return `/api${route.path
     .replace(/:(id|date)/, own!)
     .replace(':readingId', ids.reading!)
@@ -186,6 +198,12 @@ test.each(
           'athlete_goal',
           'own_item',
           'calendar_event',
+          'own_sport',
+          'check_in',
+          'check_in_link',
+          'training_load',
+          'readiness_kept',
+          'readiness_aside',
         ].map((table) => rows(test_.pool, `SELECT * FROM ${table} ORDER BY 1`)),
       ),
     );
@@ -201,6 +219,7 @@ test.each(
       clockRate: 1,
     },
     'PUT /squads/:id': { revision: 1, name: 'Mine', athleteIds: [] },
+    'PUT /sports/:id': { revision: 1, ...OWN_SPORT },
     'PUT /events/:id': { revision: 1, name: 'Mine', onDate: '2026-12-04', importance: 1, squadId: null },
     'DELETE /athletes/:id': { confirm: ANN.name },
     'PUT /shelf/:id': { supersedes: null, fields: OWN_WAY },
@@ -342,7 +361,7 @@ test('an assistant gets a visit without its note; a coach gets no complaint, con
   expect(Object.keys(body.squads[0].athletes[0]).sort()).toEqual(['availability', 'availableUntil', 'id', 'name', 'readiness', 'trends']);
   expect(body.squads[0].athletes[0]).toMatchObject({
     name: ANN.name,
-    readiness: 'hold',
+    readiness: 'not known',
     trends: [{ motionId: 'hip-flexion', side: 'left', points: [{ on: '2026-11-25', value: 100 }] }],
   });
   expect(JSON.stringify(body)).not.toMatch(/Secret|knee|complaint|score|discomfort/);

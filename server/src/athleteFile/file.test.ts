@@ -28,7 +28,7 @@ const CONDITION = {
 test('a whole file is kept as it was written; a change on an old revision is refused, the same one again is not', async () => {
   const id = await athlete();
   const fields = {
-    role: 'Bow',
+    sports: [{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: 'Bow' }],
     hand: 'left',
     foot: 'right',
     thighCm: 44.5,
@@ -106,7 +106,6 @@ test('the list: pages, every word found, wildcards taken literally, one squad', 
     birthDate: '2000-01-01',
     referenceSex: 'none',
     sports: [],
-    role: '',
     coach: '',
     about: i % 2 ? 'tall' : '',
     squads: i < 3 ? ['First'] : [],

@@ -77,8 +77,8 @@ export async function athletesByName(db: Db, practiceId: string, { search, squad
     .filter(Boolean)
     .slice(0, 8)
     .map((word) => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`);
-  const where = `a.practice_id = ?${" AND CONCAT_WS(' ', a.name, a.about, JSON_EXTRACT(a.sports, '$[*].*')) LIKE ?".repeat(words.length)}${squadId ? ' AND a.id IN (SELECT m.athlete_id FROM squad_member m WHERE m.squad_id = ?)' : ''}`;
-  const params: Bound[] = [practiceId, ...words, ...(squadId ? [squadId] : [])];
+  const where = `a.practice_id = ?${" AND (CONCAT_WS(' ', a.name, a.about) LIKE ? OR LOWER(JSON_EXTRACT(a.sports, '$[*].*')) LIKE LOWER(?))".repeat(words.length)}${squadId ? ' AND a.id IN (SELECT m.athlete_id FROM squad_member m WHERE m.squad_id = ?)' : ''}`;
+  const params: Bound[] = [practiceId, ...words.flatMap((word) => [word, word]), ...(squadId ? [squadId] : [])];
   const [found, counted] = await Promise.all([
     rows<Omit<AthleteRow, 'lastVisitAt'> & { lastVisitAt: Date | null }>(
       db,

@@ -51,8 +51,10 @@ export async function openLinks(db: Db, practiceId: string, day: string): Promis
   return found.map((row) => ({ ...row, madeAt: iso(row.madeAt) }));
 }
 
-export async function revokeLink(db: Db, practiceId: string, id: string, at: Date): Promise<void> {
+/** Closes a page; returns whether there is such a one. */
+export async function revokeLink(db: Db, practiceId: string, id: string, at: Date): Promise<boolean> {
   await change(db, 'UPDATE check_in_link SET revoked_at = ? WHERE id = ? AND practice_id = ? AND revoked_at IS NULL', [at, id, practiceId]);
+  return (await rows(db, 'SELECT id FROM check_in_link WHERE id = ? AND practice_id = ?', [id, practiceId])).length > 0;
 }
 
 /** What a token lets in, or null when nobody made it. Whether it still does is for whoever asks to see. */

@@ -6,7 +6,7 @@ import { athleteById } from '../athletes/queries.ts';
 import { isDuplicate, type Pool } from '../db/pool.ts';
 import { dayIn } from '../http/days.ts';
 import { idFrom, idSchema } from '../http/ids.ts';
-import { invalid, stale } from '../http/problem.ts';
+import { invalid, notFound, stale } from '../http/problem.ts';
 import { validate } from '../http/validate.ts';
 import { hasSquad, insertLink, openLinks, revokeLink, type NewLink } from './links.ts';
 import { checkInSchema } from './schema.ts';
@@ -58,7 +58,7 @@ export function checkInRoutes(pool: Pool, now: () => Date): Router {
 
   router.delete('/check-in-links/:id', async (request, response) => {
     const { practice } = caller(response);
-    await revokeLink(pool, practice.id, idFrom(request), now());
+    if (!(await revokeLink(pool, practice.id, idFrom(request), now()))) throw notFound('This page');
     response.json({ links: await openLinks(pool, practice.id, dayIn(practice.timeZone, now())) });
   });
 

@@ -1,6 +1,18 @@
 import type { CoachPage } from '@pace-bend/core/record';
 import { ANN, openTestApp, request, requestAs, uuid, type TestApp } from '../testing/app.ts';
 
+const ANSWERS = {
+  scale: 'four-items',
+  answers: { sleep: 3, stress: 3, fatigue: 3, soreness: 3 },
+  hoursSlept: 7.5,
+  sore: [],
+  ill: false,
+  injured: false,
+  travelled: false,
+  training: 'full',
+  rmssdMs: null,
+  supersedes: null,
+};
 let test_: TestApp;
 let cookie: string;
 const squadId = uuid();
@@ -76,16 +88,27 @@ test('only the squads given to them, with everybody in them', async () => {
   expect(squads[0]!.athletes.map((each) => each.name)).toEqual(['A away', 'A back', 'A referred', 'A seen', 'A unseen']);
 });
 
-test('the latest arrival decides the shape; a referral holds without saying why; two weeks on nobody knows', async () => {
+test('today’s word stands there and nothing behind it; whoever did not answer is not known', async () => {
+  const morning = async (name: keyof typeof ids, more: object) => {
+    for (let ago = 20; ago >= 0; ago--) {
+      const onDate = new Date(Date.UTC(2026, 10, 25 - ago)).toISOString().slice(0, 10);
+      await request(test_.app)
+        .put(`/api/athletes/${ids[name]}/check-ins/${uuid()}`)
+        .send({ ...ANSWERS, onDate, ...(ago === 0 ? more : {}) })
+        .expect(200);
+    }
+  };
+  await morning('seen', {});
+  await morning('referred', { ill: true });
   expect((await athlete('seen')).readiness).toBe('ready');
   expect((await athlete('referred')).readiness).toBe('hold');
-  expect((await athlete('unseen')).readiness).toBeNull();
-  expect(JSON.stringify(await page())).not.toMatch(/Secret|score|complaint|referr(?!ed")/);
+  expect((await athlete('unseen')).readiness).toBe('not known');
+  expect(JSON.stringify(await page())).not.toMatch(/Secret|score|complaint|referr(?!ed")|Ill|slept|sleep|answer|weight|reason/);
 });
 
 test('availability runs out on its day', async () => {
-  expect(await athlete('away')).toMatchObject({ availability: 'out', availableUntil: '2026-12-24', readiness: 'hold' });
-  expect(await athlete('back')).toMatchObject({ availability: 'full', availableUntil: null, readiness: null });
+  expect(await athlete('away')).toMatchObject({ availability: 'out', availableUntil: '2026-12-24', readiness: 'not known' });
+  expect(await athlete('back')).toMatchObject({ availability: 'full', availableUntil: null, readiness: 'not known' });
 });
 
 test('trends hold what stands before work, visit by visit', async () => {

@@ -197,6 +197,72 @@ function soundBody(route: RouteAccess, { athlete, visit, examiner }: Known, rand
         data: { endFeel: 'capsular', pain: 3, felt: 'joint', guarding: false },
         supersedes: null,
       };
+    case 'PUT /athletes/:id/check-ins/:checkInId':
+    case 'PUT /check-in/answers/:checkInId':
+      return {
+        ...(route.path.startsWith('/check-in') ? { athleteId: athlete } : {}),
+        onDate: '2026-11-25',
+        scale: 'four-items',
+        answers: { sleep: 3, stress: 3, fatigue: 3, soreness: 3 },
+        hoursSlept: 7.5,
+        sore: [{ muscle: 'soleus', side: 'left', score: 4 }],
+        ill: false,
+        injured: false,
+        travelled: null,
+        training: 'full',
+        rmssdMs: 60.5,
+        supersedes: null,
+      };
+    case 'PUT /athletes/:id/loads/:loadId':
+    case 'PUT /check-in/loads/:loadId':
+      return {
+        ...(route.path.startsWith('/check-in') ? { athleteId: athlete } : { revision }),
+        onDate: '2026-11-24',
+        kind: 'water',
+        minutes: 60,
+        exertion: 6.5,
+        amount: null,
+        askedAfterMin: 20,
+        planned: false,
+      };
+    case 'POST /import/loads':
+      return {
+        by: 'table',
+        columns: { athlete: 'Name' },
+        rows: [
+          {
+            id: fuzzId(random),
+            athleteId: athlete,
+            key: words,
+            onDate: '2026-11-24',
+            kind: 'water',
+            minutes: 60,
+            exertion: 6,
+            amount: null,
+            askedAfterMin: null,
+            planned: false,
+          },
+        ],
+      };
+    case 'POST /check-in-links':
+      return { id: fuzzId(random), athleteId: athlete, squadId: null };
+    case 'PUT /sports/:id':
+      return {
+        revision,
+        name: words,
+        synonyms: ['x'],
+        disciplines: [{ id: 'a', name: 'A' }],
+        roles: [{ id: 'b', name: 'B', side: 'left', disciplines: ['a'] }],
+        leading: 'Arm',
+        demands: [{ motionId: 'hip-flexion', value: 120, on: 'both', sure: 'common practice', why: 'it' }],
+        shapes: [{ kind: 'more', motionId: 'trunk-rotation', on: 'role', upTo: 9, words: 'turns', sure: 'common practice' }],
+        loadKinds: [{ id: 'k', name: 'K', muscles: ['soleus'] }],
+        eventKinds: [{ id: 'e', name: 'E', quietHoursBefore: 24, gentleHoursAfter: 24 }],
+      };
+    case 'PUT /visits/:id/readiness':
+      return { outcome: null };
+    case 'PUT /visits/:id/readiness-aside/:asideId':
+      return { limitId: 'sleep-5', reason: words };
     case 'PUT /visits/:id/plan':
       return { revision, blocks: [block] };
     case 'PUT /visits/:id/note':
