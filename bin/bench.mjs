@@ -141,8 +141,29 @@ function figures() {
     );
 }
 
+/** 200 athletes with 400 days of answers and training: the morning beside its bare SQL, and readiness by itself. */
+async function season() {
+  const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
+  const database = await startMariadb(work, { quiet: true });
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/season.ts'], {
+    cwd: root,
+    env: { ...process.env, DATABASE_URL: database.url },
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await database.stop();
+  rmSync(work, { recursive: true, force: true });
+  if (run.status !== 0) throw new Error('The season benchmark failed.');
+  const row = JSON.parse(run.stdout);
+  say(`\n${row.athletes} athletes, ${row.days} days of check-ins and loads, both warm, in turn`);
+  say(
+    `  the morning, request ${ms(row.request)} (p95 ${ms(row.requestP95)})  its SQL, rows read ${ms(row.bare)}  ${(row.request / row.bare).toFixed(2)} ×`,
+  );
+  say(`  readiness of all of them in core ${ms(row.core)} (p95 ${ms(row.coreP95)})`);
+}
+
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
-const parts = { load, stalls, fold, planner, figures, shelf };
+const parts = { load, stalls, fold, planner, figures, shelf, season };
 if (only !== null) {
   if (!parts[only]) say(`There is no part “${only}”: ${Object.keys(parts).join(', ')}.`);
   else await parts[only]();
@@ -165,6 +186,7 @@ try {
   planner();
   figures();
   await shelf();
+  await season();
   const { strip, table } = await squadStrip(browser);
   say('\nSquad strip, 40 people × 24 motions, and the same figures in the component kit’s table');
   say('                scripting  to first paint  first time of all   elements');

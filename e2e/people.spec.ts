@@ -134,7 +134,7 @@ test('a squad is read in from a table of the old kind: looked at first, wrong ro
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Take out' }).click();
   const text = readFileSync(await (await download).path(), 'utf8');
-  expect(text).toContain('Zoë Brand,2004-03-14,female,bow');
+  expect(text).toContain('Zoë Brand,2004-03-14,female,Rowing,Sweep,Bow side');
   expect(text).toContain("'=1+1");
 });
 
@@ -163,7 +163,9 @@ test('the file is saved as it is made; what cannot be is named; erasing asks for
   await page.getByRole('heading', { level: 1 }).getByRole('link').click();
   await page.getByRole('link', { name: 'File', exact: true }).click();
   const person = page.getByRole('region', { name: 'Person' });
-  await person.getByLabel('Sport').fill('Rowing');
+  await choose(person, 'Sport', 'Rowing');
+  await choose(person, 'Discipline', 'Sweep');
+  await choose(person, 'Role', 'Bow side');
   await person.getByLabel('Birth date').fill('1880-01-01');
   await expect(page.getByRole('alert')).toContainText('A birth date lies between');
   await person.getByRole('button', { name: 'limited' }).click();
@@ -184,7 +186,7 @@ test('the file is saved as it is made; what cannot be is named; erasing asks for
   await expect(page.getByText('Saving …')).toHaveCount(0);
   await saved(page);
   await page.reload();
-  await expect(person.getByLabel('Sport')).toHaveValue('Rowing');
+  await expect(person.getByRole('group', { name: 'Sport', exact: true })).toContainText('Bow side');
   await expect(person.getByLabel('Birth date')).toHaveValue('2001-05-06');
   await expect(body.getByLabel('Thigh')).toHaveValue('44.5');
   await expect(body.getByText('5 of 9')).toBeVisible();

@@ -154,3 +154,26 @@ describe('common practice: where limbs end up', () => {
     expect(bonesAt('forearm-pronation', 85).bones.hand.frame.f[1]).toBeLessThan(-0.9);
   });
 });
+
+test.each(['hip-flexion', 'straight-leg-raise', 'shoulder-flexion'])(
+  '%s: what a sport asks for is marked where a reading of that value would stand',
+  (id) => {
+    const motion = MOTIONS.find((each) => each.id === id)!;
+    const [value, asked] = [
+      motion.fan.min + 0.4 * (motion.fan.max - motion.fan.min),
+      motion.fan.min + 0.8 * (motion.fan.max - motion.fan.min),
+    ];
+    const marked = drawMotion(motion, { values: { right: value }, asked: { right: asked, left: asked }, size: 200 });
+    const there = needle(drawMotion(motion, { values: { right: asked }, size: 200 }), 'right');
+    const corners = pointsIn(marked.shapes.find((shape) => shape.name === 'asked right')!.d);
+    const [x, y] = [0, 1].map((i) => corners.slice(0, 4).reduce((sum, corner) => sum + corner[i]!, 0) / 4);
+    const [axis] = needle(marked, 'right');
+    const direction = (from: Pt, to: Pt) => (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI;
+    expect(direction(axis, [x!, y!])).toBeCloseTo(direction(...there), 0);
+    // A side without a reading has no mark, and neither has a small picture.
+    expect(marked.shapes.filter((shape) => shape.name?.startsWith('asked'))).toHaveLength(1);
+    expect(drawMotion(motion, { values: { right: value }, asked: { right: asked }, size: 48 }).shapes.some((shape) => shape.name)).toBe(
+      drawMotion(motion, { values: { right: value }, size: 48 }).shapes.some((shape) => shape.name),
+    );
+  },
+);

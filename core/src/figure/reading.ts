@@ -22,6 +22,8 @@ export interface ReadingRequest {
   readonly short?: readonly Side[];
   /** The reference: two values between which it lies. */
   readonly band?: { readonly low: number; readonly high: number } | null;
+  /** What a sport asks for, side by side: a mark of its own beyond the needle's way. */
+  readonly asked?: Readonly<Partial<Record<Side, number>>>;
   readonly size: number;
   readonly shape?: number;
 }
@@ -78,7 +80,10 @@ const acrossTo = (joints: Joints, keys: readonly string[]): Joints =>
  * trunk go to both sides, the second value is a needle only. Distances turn the joint as far as makes the drawing true enough to be
  * recognised.
  */
-export function drawMotion(motion: DrawnMotion, { values, short = [], band = null, size, shape = 1.25 }: ReadingRequest): Drawing {
+export function drawMotion(
+  motion: DrawnMotion,
+  { values, short = [], band = null, asked = {}, size, shape = 1.25 }: ReadingRequest,
+): Drawing {
   const scene = motionScene(motion.id);
   const given = motion.sides.filter((side) => values[side] !== undefined);
   const shown = { ...(scene.scene.muscles ? {} : { muscles: regionsNamed(motion.lengthens).slice(0, 1) }), ...scene.scene };
@@ -130,10 +135,18 @@ export function drawMotion(motion: DrawnMotion, { values, short = [], band = nul
           return wedgeOf(band, scene, (value) => needleOf(camera, scene, bodyAt(value), half));
         })
       : [];
+    const asks = given.flatMap((each): { readonly side: Side; readonly from: Pt; readonly to: Pt }[] => {
+      const value = asked[each];
+      if (value === undefined) return [];
+      const half: Half = together && each === second ? 'other' : 'worked';
+      const there = posed(each, value);
+      const own = sceneBody({ ...drawn, joints: half === 'other' ? { ...joints, ...acrossTo(there, limb) } : there }, 1);
+      return [{ side: each, ...needleOf(camera, scene, own, half) }];
+    });
     return {
-      reach: [...needles.flatMap(({ from, to }) => [from, to]), ...wedges.flat()],
+      reach: [...needles.flatMap(({ from, to }) => [from, to]), ...asks.map(({ to }) => to), ...wedges.flat()],
       behind: () => wedges.map((wedge): Shape => ({ d: polygon(wedge), fill: 'band' })),
-      front: (px) => needleShapes(needles, size, px),
+      front: (px) => [...needleShapes(needles, size, px), ...askedShapes(asks, size, px)],
     };
   };
   return drawScene(drawn, { size, shape, overlay, body, ...(side === 'midline' || scene.central ? {} : { side }) });
@@ -175,6 +188,19 @@ function needleShapes(needles: readonly Needle[], size: number, px: number): Sha
   }
   if (!plain) out.push({ d: circle(needles[0]!.from, px * 5), fill: 'paper', line: 'ink', width: px * 2.8 });
   return out;
+}
+
+/** What a sport asks for: a diamond on the way of the needle, where it would end; too small to be told below the size of hands. */
+function askedShapes(asks: readonly { readonly side: Side; readonly from: Pt; readonly to: Pt }[], size: number, px: number): Shape[] {
+  const detail = detailAt(size);
+  if (detail === 'silhouette' || detail === 'arrow') return [];
+  return asks.map(({ side, from, to }): Shape => {
+    const d = unit2(less(to, from));
+    const across: Pt = [-d[1], d[0]];
+    const middle = at(to, d, px * 6);
+    const corners = [at(middle, d, px * 6), at(middle, across, px * 4.5), at(middle, d, -px * 6), at(middle, across, -px * 4.5)];
+    return { d: polygon(corners), fill: 'rock', line: 'paper', width: px * 1.4, name: `asked ${side}` };
+  });
 }
 
 const isLateral = ({ view }: Pick<Scene, 'view'>): boolean => view === 'side' || view === 'inside';

@@ -119,7 +119,7 @@ describe('readiness today', () => {
     const varied = (i: number) => ({ hoursSlept: 7 + (i % 3) * 0.5 });
     const night = wordOf([...weeks(28, varied), checkIn(ON, { hoursSlept: 4.5 })]);
     expect(night.word).toBe('ease');
-    expect(night.reasons.map(({ ruleId }) => ruleId)).toEqual(['sleep-5', 'sleep-own']);
+    expect(night.reasons.map(({ ruleId }) => ruleId)).toEqual(['sleep-5']);
     expect(limitsOf(night)).toMatchObject({ effortPct: 30, edgeShare: 0.9, painCeiling: 4 });
     const ill = wordOf([...weeks(28), checkIn(ON, { ill: true })]);
     expect([ill.word, ill.reasons[0]!.reason]).toEqual(['hold', 'Ill today.']);
@@ -132,10 +132,10 @@ describe('readiness today', () => {
     expect(two.word).toBe('ease');
   });
 
-  test('a reason that is set aside weighs nothing, and neither do the lower steps of its signal', () => {
+  test('a reason that is set aside weighs nothing, and neither does what is lighter in its matter', () => {
     const signals = told(facts([...weeks(28), checkIn(ON, { hoursSlept: 3 })]), 'four-items').signals;
-    expect(readinessOf(signals).reasons.map(({ ruleId }) => ruleId)).toEqual(['sleep-4', 'sleep-own']);
-    const without = readinessOf(signals, new Set(['sleep-4', 'sleep-own']));
+    expect(readinessOf(signals).reasons.map(({ ruleId }) => ruleId)).toEqual(['sleep-4']);
+    const without = readinessOf(signals, new Set(['sleep-4']));
     expect([without.word, without.reasons]).toEqual(['ready', []]);
   });
 
@@ -215,6 +215,13 @@ describe('over 100,000 athletes', () => {
       if (JSON.stringify(sorted) !== JSON.stringify(verdict.reasons.map(({ weight }) => weight))) throw new Error('order');
     }
   });
+});
+
+test('in one matter a heavier rule never holds back less', () => {
+  for (const heavy of READINESS_RULES)
+    for (const light of READINESS_RULES.filter((each) => each.matter === heavy.matter && each.weight < heavy.weight))
+      for (const [limit, value] of Object.entries(light.limits))
+        expect(heavy.limits[limit as 'effortPct']).toBeLessThanOrEqual(value as number);
 });
 
 test('in one signal a higher step never weighs or holds back less', () => {

@@ -1,12 +1,34 @@
 import type { Limits } from '../method/index.ts';
 import type { Signals } from './signals.ts';
 
+export type Matter = 'health' | 'injury' | 'answers' | 'sleep' | 'soreness' | 'training' | 'load' | 'heart' | 'range' | 'event' | 'travel';
+
+/** What each signal is about: a bad night shows in the hours and in their distance from the usual, and is one bad night. */
+const MATTER: Readonly<Record<keyof Signals, Matter>> = {
+  ill: 'health',
+  injured: 'injury',
+  sumOff: 'answers',
+  itemOff: 'answers',
+  sleepShortH: 'sleep',
+  sleepOff: 'sleep',
+  sore: 'soreness',
+  trainingCut: 'training',
+  loadOff: 'load',
+  hrvBelowDays: 'heart',
+  motionsBelow: 'range',
+  eventNear: 'event',
+  eventFresh: 'event',
+  travelled: 'travel',
+};
+
 /** One reason that can count against working as usual. A rule fires when its signal is known and at least so high. */
 export interface ReadinessRule {
   readonly id: string;
   readonly signal: keyof Signals;
   readonly atLeast: number;
-  /** Reasons add up: from 1 on it is a day to ease, from 3 on one to hold. Of the rules of one signal only the heaviest counts. */
+  /** What it is about. Signs of one matter say one thing: of its rules only the heaviest counts. */
+  readonly matter: Matter;
+  /** Reasons add up over the matters: from 1 on it is a day to ease, from 3 on one to hold. */
   readonly weight: number;
   /** What it holds back by itself. */
   readonly limits: Partial<Limits>;
@@ -30,7 +52,8 @@ const COMMON = 'common practice';
 
 /**
  * What counts, how much, and what it limits. Weights, thresholds and limits are common practice; where a band or a normal is used its
- * source stands with its computation. In every signal more is worse, and in a signal a higher step never weighs or holds back less.
+ * source stands with its computation. In every signal more is worse, and in a signal a higher step never weighs or holds back less; of rules of
+ * one matter a heavier one never holds back less.
  */
 export const READINESS_RULES: readonly ReadinessRule[] = [
   rule('ill', 'ill', 1, 3, COMFORT, 'Ill today.', 'well again for a day'),
@@ -67,5 +90,5 @@ function rule(
   reason: string,
   until: string,
 ): ReadinessRule {
-  return { id, signal, atLeast, weight, limits, reason, until, source: COMMON };
+  return { id, signal, atLeast, matter: MATTER[signal], weight, limits, reason, until, source: COMMON };
 }

@@ -1,6 +1,6 @@
 import { mergeLimits, NO_LIMITS } from '../caution/index.ts';
 import type { Limits } from '../method/index.ts';
-import { COMFORT, EASE_FROM, EASED, HOLD_FROM, READINESS_RULES, type ReadinessRule } from './rules.ts';
+import { COMFORT, EASE_FROM, EASED, HOLD_FROM, READINESS_RULES, type Matter, type ReadinessRule } from './rules.ts';
 import type { Signals } from './signals.ts';
 
 /** Drawn as a disc, a half disc, a hollow square and a dashed ring. */
@@ -32,19 +32,20 @@ const limited = (limits: Partial<Limits>): Limits => ({ ...NO_LIMITS, ...limits 
  * Readiness on one day.
  *
  * The model. Every bad sign is a number that grows with it, or null where nothing is known. A rule fires when its signal is known and at
- * least at its step; of one signal only the heaviest step counts, and weights of different signals add up. From 1 on it is `ease`, from
+ * least at its step; of one matter only the heaviest rule counts, and weights of different matters add up. From 1 on it is `ease`, from
  * 3 on `hold`. Below that it is `ready` only if today's answers and their own normal are known, and otherwise `not known`. A higher
  * signal fires the same steps and perhaps more, and no step weighs or allows more than one below it; so one more bad sign never makes
  * the word better nor a limit wider, in the order ready, not known, ease, hold. What is missing can only keep it from being ready.
- * A reason that was set aside with a word counts for nothing, and neither do the lower steps of its signal.
+ * A reason that was set aside with a word counts for nothing, and neither does what is lighter in its matter.
  */
 export function readinessOf(signals: Signals, setAside: ReadonlySet<string> = new Set()): ReadinessVerdict {
-  const heaviest = new Map<keyof Signals, ReadinessRule>();
+  const heaviest = new Map<Matter, ReadinessRule>();
   for (const each of READINESS_RULES) {
     const value = signals[each.signal];
     if (value === null || value < each.atLeast) continue;
-    const before = heaviest.get(each.signal);
-    if (!before || each.weight >= before.weight) heaviest.set(each.signal, each);
+    const before = heaviest.get(each.matter);
+    if (!before || each.weight > before.weight || (each.weight === before.weight && each.signal === before.signal))
+      heaviest.set(each.matter, each);
   }
   const reasons = [...heaviest.values()]
     .filter(({ id }) => !setAside.has(id))

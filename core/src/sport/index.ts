@@ -1,5 +1,5 @@
 export { SPORTS } from './coded/index.ts';
-export { allSports, playedSports, rolesIn, sportWords } from './play.ts';
+export { allSports, placeWords, playedSports, rolesIn, sportWords } from './play.ts';
 export { findSports, placeIn, sportNamed, sportWithRole } from './named.ts';
 export { askedOf, askedRanges, sportAsking, type AskedRange } from './demands.ts';
 export { sportDifference, turnedArc, type ReadValue, type SportDifference, type TurnedArc } from './shapes.ts';

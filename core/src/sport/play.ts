@@ -30,6 +30,14 @@ export function rolesIn(sport: Sport, discipline: string | null): readonly Role[
 }
 
 /**
+ * The same in the fewest words: the role, the discipline, or the sport where there is neither; several with commas.
+ * @example placeWords(playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: '' }])) // → 'bow side'
+ */
+export function placeWords(played: readonly PlayedSport[]): string {
+  return played.map(({ sport, discipline, role }) => (role ?? discipline)?.name.toLowerCase() ?? sport.name.toLowerCase()).join(', ');
+}
+
+/**
  * What somebody does, in a few words; empty for nothing.
  * @example sportWords(playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: '' }])) // → 'Rowing, bow side'
  */

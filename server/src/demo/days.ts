@@ -66,7 +66,7 @@ const STORIES: Readonly<Record<string, Story>> = {
   'Mirre Solheim': { today: null },
   'Joss Adeyemi': {
     hardWeek: [14, 8],
-    today: { hoursSlept: 4.5, answers: { sleep: 6, stress: 4, fatigue: 5, soreness: 4 }, sore: [sore('soleus', 'left', 5)] },
+    today: { hoursSlept: 4.5, answers: { sleep: 5, stress: 3, fatigue: 4, soreness: 3 }, sore: [sore('soleus', 'left', 4)] },
   },
   'Kato Lindqvist': { hardWeek: [14, 8], cold: [26, 21], today: { sore: [sore('deltoid', 'left', 6)], training: 'part' } },
   'Perrin Vale': { today: {} },

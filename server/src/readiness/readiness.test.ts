@@ -278,7 +278,7 @@ describe('the morning', () => {
       [fine, 'ready'],
       [silent, 'not known'],
     ]);
-    expect(found[0]!.verdict.reasons.map(({ ruleId }) => ruleId)).toEqual(['ill', 'sleep-5', 'sleep-own']);
+    expect(found[0]!.verdict.reasons.map(({ ruleId }) => ruleId)).toEqual(['ill', 'sleep-5']);
     expect(found[2]!.sum.missing).toBe(8);
     await api().get('/api/morning?squad=x').expect(422);
     await api().get('/api/morning?date=today').expect(422);
@@ -314,7 +314,6 @@ describe('a visit that is softened', () => {
     const id = uuid();
     await ASIDE(visitId, 'sleep-5', id).expect(200);
     await ASIDE(visitId, 'sleep-5', id).expect(200);
-    // Slept well below the own normal is left, and weighs too little for a day to ease.
     expect((await begin(visitId, [block]).expect(200)).body.line).toBeDefined();
     const file = await visitFile(test_.app, visitId);
     expect(file.readiness.setAside).toMatchObject([{ limitId: 'sleep-5', reason: 'knows it well', by: 'A owner' }]);
@@ -324,7 +323,7 @@ describe('a visit that is softened', () => {
     const { visitId } = await visit({ hoursSlept: 4.5 });
     const { body } = await api().put(`/api/visits/${visitId}/readiness`).send({ outcome: null }).expect(200);
     expect(body.kept).toMatchObject({ word: 'ease', by: 'A owner', outcome: null });
-    expect(body.kept.reasons.map((each: { ruleId: string }) => each.ruleId)).toEqual(['sleep-5', 'sleep-own']);
+    expect(body.kept.reasons.map((each: { ruleId: string }) => each.ruleId)).toEqual(['sleep-5']);
     await api().put(`/api/visits/${visitId}/readiness`).send({ outcome: 'lighter' }).expect(200);
     await api().put(`/api/visits/${visitId}/readiness`).send({ outcome: null }).expect(200);
     expect((await visitFile(test_.app, visitId)).readiness.kept).toMatchObject({ word: 'ease', outcome: 'lighter' });

@@ -53,7 +53,7 @@ watch(
           <span class="num time">{{ practice.timeOfDay(visit.startsAt) }}</span>
           <span class="who">
             <span class="name" :title="visit.athleteName">{{ visit.athleteName }}</span>
-            <small :title="practice.sportLine(visit.sports)">{{ practice.sportShort(visit.sports) }}</small>
+            <small :title="practice.sportLine(visit.sports)">{{ practice.sportPlace(visit.sports) }}</small>
           </span>
           <VisitState :visit="visit" />
         </RouterLink>

@@ -23,6 +23,7 @@ interface Point {
 }
 const props = defineProps<{ line: { readonly name: string; readonly worse: 'higher' | 'lower'; readonly points: readonly Point[] } }>();
 Chart.register(LinearScale, CategoryScale, LineController, LineElement, PointElement, Tooltip, Filler);
+const FONT = { family: '"Atkinson Hyperlegible Next Variable"', size: 12 } as const;
 const canvas = ref<HTMLCanvasElement | null>(null);
 const dark = useDark();
 let chart: Chart | null = null;
@@ -41,10 +42,18 @@ function configuration(): ChartConfiguration {
     data: {
       labels: points.map((point) => DateTime.fromISO(point.on).toFormat('d LLL')),
       datasets: [
-        { ...band, label: 'normal, high', data: points.map((point) => point.high), backgroundColor: colour('--spruce-soft'), fill: '+1' },
-        { ...band, label: 'normal, low', data: points.map((point) => point.low) },
+        {
+          ...band,
+          label: 'normal, high',
+          order: 2,
+          data: points.map((point) => point.high),
+          backgroundColor: colour('--spruce-soft'),
+          fill: '+1',
+        },
+        { ...band, label: 'normal, low', order: 2, data: points.map((point) => point.low) },
         {
           label: props.line.name,
+          order: 1,
           data: points.map((point) => point.value),
           borderColor: colour('--soft'),
           borderWidth: 1,
@@ -60,8 +69,12 @@ function configuration(): ChartConfiguration {
       maintainAspectRatio: false,
       // The worse way is down in every chart.
       scales: {
-        x: { grid: { display: false }, ticks: { color: colour('--soft'), maxTicksLimit: 5, maxRotation: 0 } },
-        y: { reverse: worse === 'higher', grid: { color: colour('--line-faint') }, ticks: { color: colour('--soft'), maxTicksLimit: 5 } },
+        x: { grid: { display: false }, ticks: { color: colour('--soft'), font: FONT, maxTicksLimit: 5, maxRotation: 0 } },
+        y: {
+          reverse: worse === 'higher',
+          grid: { color: colour('--line-faint') },
+          ticks: { color: colour('--soft'), font: FONT, maxTicksLimit: 5 },
+        },
       },
       plugins: { tooltip: { filter: (item) => item.datasetIndex === 2 } },
     },

@@ -19,6 +19,7 @@ import { useDark } from '../parts/useDark.ts';
 /** Load day by day as bars, its short and long weighted means as lines. */
 const props = defineProps<{ history: LoadHistory; from: string }>();
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, LineController, LineElement, PointElement, Tooltip);
+const FONT = { family: '"Atkinson Hyperlegible Next Variable"', size: 12 } as const;
 const canvas = ref<HTMLCanvasElement | null>(null);
 const dark = useDark();
 let chart: Chart | null = null;
@@ -49,8 +50,8 @@ function configuration(): ChartConfiguration {
       animation: false,
       maintainAspectRatio: false,
       scales: {
-        x: { grid: { display: false }, ticks: { color: colour('--soft'), maxTicksLimit: 9, maxRotation: 0 } },
-        y: { beginAtZero: true, grid: { color: colour('--line-faint') }, ticks: { color: colour('--soft'), maxTicksLimit: 6 } },
+        x: { grid: { display: false }, ticks: { color: colour('--soft'), font: FONT, maxTicksLimit: 9, maxRotation: 0 } },
+        y: { beginAtZero: true, grid: { color: colour('--line-faint') }, ticks: { color: colour('--soft'), font: FONT, maxTicksLimit: 6 } },
       },
     },
   };

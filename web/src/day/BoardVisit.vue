@@ -167,7 +167,7 @@ const lateWords = computed(() => {
         ><span class="named"
           ><b>{{ visit.athleteName }}</b
           ><ReadinessMark v-if="!isOver" :shape="visit.readiness.word" :title="readinessWords" /></span
-        ><span v-if="roomy" class="soft small">{{ [practice.sportShort(visit.sports), visit.about].filter(Boolean).join(' · ') }}</span>
+        ><span v-if="roomy" class="soft small">{{ [practice.sportPlace(visit.sports), visit.about].filter(Boolean).join(' · ') }}</span>
         <span v-if="lateWords" class="late small">{{ lateWords }}</span><span v-if="placed.columns > 1" class="late small"
           >overlaps</span
         ></span
@@ -202,11 +202,17 @@ const lateWords = computed(() => {
 }
 
 /* Only with fingers: a mouse takes hold of the visit itself. */
-.named {
+.who .named {
   display: flex;
   align-items: center;
   gap: 6px;
   min-width: 0;
+}
+
+.who .named b {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 
 .named svg {

@@ -4,7 +4,7 @@ import DatePicker from 'ant-design-vue/es/date-picker';
 import { DateTime } from 'luxon';
 import { computed, nextTick, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { addDays, CONTESTED, loadKindsOf, type TrainingLoad } from '@pace-bend/core/load';
+import { addDays, CONTESTED, loadKindsOf, typedText, type TrainingLoad } from '@pace-bend/core/load';
 import { formatNumber } from '@pace-bend/core/measure';
 import type { Squad } from '@pace-bend/core/record';
 import { api } from '../api/api.ts';
@@ -220,6 +220,13 @@ function onWindowKey(event: KeyboardEvent): void {
 onMounted(() => window.addEventListener('keydown', onWindowKey));
 onUnmounted(() => window.removeEventListener('keydown', onWindowKey));
 
+/** A cell's sessions: the kind in small where it is not the usual one, minutes and how hard. */
+const shownOf = (row: Row, cell: Cell) =>
+  cell.done.map((each) => ({
+    id: each.id,
+    name: each.kind === row.kinds[0]?.id ? '' : (row.kinds.find(({ id }) => id === each.kind)?.name ?? each.kind),
+    numbers: typedText([each], [{ id: each.kind, name: '', muscles: [] }]),
+  }));
 const dayWords = (day: string) => DateTime.fromISO(day).toFormat('ccc d LLL');
 const number = (value: number | null | undefined, digits = 0) =>
   value === null || value === undefined ? '–' : formatNumber(value, digits);
@@ -277,7 +284,9 @@ const monotonyWords = (row: Row) => (row.figures.week && row.figures.week.monoto
           <thead>
             <tr>
               <th scope="col">{{ rows.length }} {{ rows.length === 1 ? 'person' : 'people' }}</th>
-              <th v-for="day in days" :key="day" scope="col" class="day" :class="{ today: day === practice.today }">{{ dayWords(day) }}</th>
+              <th v-for="day in days" :key="day" scope="col" class="day" :class="{ today: day === practice.today }">
+                {{ DateTime.fromISO(day).toFormat('ccc d') }}
+              </th>
               <th scope="col" class="figure">Week</th>
               <th scope="col" class="figure" title="Mean of the days over their spread">Monotony</th>
               <th scope="col" class="figure" title="Week × monotony">Strain</th>
@@ -317,7 +326,8 @@ const monotonyWords = (row: Row) => (row.figures.week && row.figures.week.monoto
                   @blur="keep()"
                 />
                 <template v-else
-                  ><span v-for="(text, i) in cell.text.split('; ').filter(Boolean)" :key="i" class="session">{{ text }}</span
+                  ><span v-for="each in shownOf(row, cell)" :key="each.id" class="session"
+                    ><small v-if="each.name">{{ each.name }}</small> {{ each.numbers }}</span
                   ><span v-for="each in cell.planned" :key="each.id" class="session planned" title="planned"
                     >{{ each.minutes }} min</span
                   ></template
@@ -367,7 +377,7 @@ thead th {
   position: sticky;
   top: 0;
   z-index: 1;
-  padding: 4px 8px 6px;
+  padding: 4px 6px 6px;
   border-bottom: 1.5px solid var(--ink);
   background: var(--ground);
   font-weight: 600;
@@ -377,8 +387,8 @@ thead th {
 }
 
 tbody th {
-  max-width: 170px;
-  padding: 2px 8px 2px 0;
+  min-width: 120px;
+  padding: 2px 12px 2px 0;
   font-weight: 600;
   text-align: left;
 }
@@ -388,12 +398,12 @@ tbody th a {
 }
 
 .cell {
-  min-width: 84px;
-  height: 32px;
-  padding: 2px 8px;
+  min-width: 70px;
+  height: 34px;
+  padding: 2px 6px;
   border: 1px solid var(--line-faint);
   background: var(--paper);
-  font-size: 13.5px;
+  font: 400 13.5px var(--words);
   vertical-align: top;
   cursor: cell;
 }
@@ -418,7 +428,13 @@ tbody th a {
 
 .session {
   display: block;
-  white-space: nowrap;
+}
+
+.session small {
+  display: block;
+  color: var(--soft);
+  font-size: 11.5px;
+  line-height: 1.1;
 }
 
 .planned {
@@ -442,8 +458,12 @@ tbody th a {
   outline: none;
 }
 
+td.figure {
+  font: 400 13.5px var(--words);
+}
+
 .figure {
-  padding: 2px 8px;
+  padding: 2px 6px;
   text-align: right;
   white-space: nowrap;
 }

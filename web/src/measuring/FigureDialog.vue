@@ -8,14 +8,19 @@ import { hintOf } from '../parts/keys.ts';
 import { useLegend } from '../stores/legend.ts';
 
 /** The test position as large as the screen allows: where it is read, what is held, what must not follow. */
-defineProps<{ row: MotionComparison; values: Partial<Record<Side, number | null>>; short: readonly Side[] }>();
+defineProps<{
+  row: MotionComparison;
+  values: Partial<Record<Side, number | null>>;
+  short: readonly Side[];
+  asked?: Partial<Record<Side, number>>;
+}>();
 const legend = useLegend();
 const open = defineModel<boolean>('open', { required: true });
 </script>
 
 <template>
   <SheetDialog v-model:open="open" :title="`${row.motion.name}, ${row.motion.testPosition}`" :width="900" :top="20">
-    <PosedFigure :motion="row.motion" :values="values" :short="short" :bands="row.bands" :size="480" :shape="1.75" />
+    <PosedFigure :motion="row.motion" :values="values" :short="short" :bands="row.bands" :asked="asked ?? {}" :size="480" :shape="1.75" />
     <dl>
       <dt>Landmarks</dt>
       <dd>{{ row.motion.landmarks }}</dd>
@@ -28,7 +33,9 @@ const open = defineModel<boolean>('open', { required: true });
     </dl>
     <p class="small soft">
       The filled hand moves, the one with the lock holds; the ring is the axis. What is read along is a full line on the left, a broken one
-      on the right; the wedge is the reference.
+      on the right; the wedge is the reference<template v-if="asked && Object.keys(asked).length > 0"
+        >, the diamond what the sport asks for</template
+      >.
       <button type="button" class="link" @click="legend.isOpen = true">
         What the marks mean <kbd>{{ hintOf('legend') }}</kbd>
       </button>

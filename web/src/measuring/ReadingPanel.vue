@@ -7,6 +7,9 @@ import type { Moment, MotionComparison } from '@pace-bend/core/record';
 import EndOfMotion from '../findings/EndOfMotion.vue';
 import type { Findings } from '../findings/useFindings.ts';
 import DeviceTab from './DeviceTab.vue';
+import { formatValue } from '@pace-bend/core/measure';
+import { askedOf } from '@pace-bend/core/sport';
+import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
 import FigureDialog from './FigureDialog.vue';
 import PosedFigure from '../parts/PosedFigure.vue';
@@ -25,6 +28,7 @@ const props = defineProps<{
 const emit = defineEmits<{ advance: [side: Side, index: number]; step: [by: 1 | -1]; measure: [motionId: string] }>();
 
 const visit = useVisit();
+const practice = usePractice();
 const motion = computed(() => props.row.motion);
 const TABS = computed(() => [
   { id: 'read', label: 'Read' },
@@ -49,6 +53,22 @@ defineExpose({ focus });
 
 const values = computed(() => Object.fromEntries(props.row.sides.map((each) => [each.side, each.now?.value ?? null])));
 const short = computed(() => props.row.sides.filter((each) => each.short).map((each) => each.side));
+/** What the athlete's sports ask for, side by side, as it is marked in the figure. */
+const demands = computed(() => {
+  const played = practice.played(visit.file!.athlete.sports);
+  return motion.value.sides.flatMap((side) => askedOf(played, motion.value.id, side) ?? []);
+});
+const asked = computed(() => Object.fromEntries(demands.value.map(({ side, value }) => [side, value])));
+const askedWords = computed(() => {
+  const [first] = demands.value;
+  if (!first) return '';
+  const { unit, better } = motion.value;
+  const alike = demands.value.every(({ value, why }) => value === first.value && why === first.why);
+  const values = alike
+    ? formatValue(first.value, unit, 0)
+    : demands.value.map(({ side, value, why }) => `${side} ${formatValue(value, unit, 0)}, ${why}`).join('; ');
+  return `${first.sport} asks for ${better === 'higher' ? '' : 'at most '}${values}${alike ? ` (${first.why})` : ''}: ${first.source ?? first.sure}`;
+});
 const judgedSides = computed(() => (tab.value === 'holds' ? short.value.map((side) => ({ side, judgement: props.judged(side) })) : []));
 /** Whether the motion may not be taken to its end on a side. */
 const closed = (side: Side) =>
@@ -74,9 +94,10 @@ function onTabKey(event: KeyboardEvent): void {
       <span class="soft small">{{ motion.testPosition }} · {{ motion.mode }}</span>
     </header>
     <button type="button" class="posed" :aria-label="`Show ${motion.name} large`" @click="large = true">
-      <PosedFigure :motion="motion" :values="values" :short="short" :bands="row.bands" :size="150" :shape="1.95" />
+      <PosedFigure :motion="motion" :values="values" :short="short" :bands="row.bands" :asked="asked" :size="150" :shape="1.95" />
     </button>
-    <FigureDialog v-if="large" v-model:open="large" :row="row" :values="values" :short="short" />
+    <FigureDialog v-if="large" v-model:open="large" :row="row" :values="values" :short="short" :asked="asked" />
+    <p v-if="askedWords" class="soft small asks"><span aria-hidden="true">◆</span> {{ askedWords }}</p>
     <div class="tabs" role="tablist" aria-label="What of this motion" @keydown="onTabKey">
       <button
         v-for="each in TABS"

@@ -52,9 +52,15 @@ const last = computed(
 const squad = computed(() => squads.value.find(({ id }) => id === squadId.value) ?? null);
 const items = computed(() => page.value?.rows[0]?.items ?? []);
 
+/** So many reasons are said in the row; all of them on the person’s own pages. */
+const SAID = 2;
 function why(row: MorningRow): string {
   const { reasons, missing } = row.verdict;
-  if (reasons.length > 0) return reasons.map((each) => each.reason).join(' ');
+  if (reasons.length > 0)
+    return `${reasons
+      .slice(0, SAID)
+      .map((each) => each.reason)
+      .join(' ')}${reasons.length > SAID ? ` And ${reasons.length - SAID} more.` : ''}`;
   if (!row.answered) return 'Not answered';
   if (row.sum.missing > 0) return `${8 - row.sum.missing} of 8 answers so far`;
   return missing.length > 0 ? `Missing: ${missing.join(', ')}` : 'within own normal';
@@ -142,10 +148,10 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
             <th scope="col">{{ rows.length }} {{ rows.length === 1 ? 'person' : 'people' }}</th>
             <th scope="col" class="at">at</th>
             <th scope="col">Today</th>
+            <th scope="col">Why</th>
             <th v-for="item in items" :key="item.id" scope="col" class="plot">{{ item.name }}</th>
             <th scope="col" class="plot">Hours</th>
             <th scope="col" class="plot">Load, yesterday</th>
-            <th scope="col">Why</th>
             <th scope="col"><span class="unseen">Ask</span></th>
           </tr>
         </thead>
@@ -156,20 +162,20 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
             </th>
             <td class="num at soft">{{ row.answered ? practice.timeOfDay(row.answered.at) : '' }}</td>
             <td class="word"><ReadinessMark :shape="row.verdict.word" aria-hidden="true" /> {{ row.verdict.word }}</td>
-            <td v-for="item in row.items" :key="item.id" class="plot" :title="said(item)">
-              <OwnNormal :off="item.off" :known="item.normal !== null" :label="said(item)" />
-            </td>
-            <td class="plot" :title="said(row.hours)">
-              <OwnNormal :off="row.hours.off" :known="row.hours.normal !== null" :label="said(row.hours)" />
-            </td>
-            <td class="plot" :title="said(row.load)">
-              <OwnNormal :off="row.load.off" :known="row.load.normal !== null" more="right" :label="said(row.load)" />
-            </td>
             <td class="why" :class="{ soft: row.verdict.reasons.length === 0 }">
               {{ why(row)
               }}<template v-if="row.answered?.sore && row.answered.sore.length > 0">
                 Sore: {{ row.answered.sore.map((each) => formatNumber(each.score, 0)).join(', ') }} of 10.</template
               >
+            </td>
+            <td v-for="item in row.items" :key="item.id" class="plot" :class="{ known: item.normal }" :title="said(item)">
+              <OwnNormal :off="item.off" :known="item.normal !== null" :label="said(item)" />
+            </td>
+            <td class="plot" :class="{ known: row.hours.normal }" :title="said(row.hours)">
+              <OwnNormal :off="row.hours.off" :known="row.hours.normal !== null" :label="said(row.hours)" />
+            </td>
+            <td class="plot" :class="{ known: row.load.normal }" :title="said(row.load)">
+              <OwnNormal :off="row.load.off" :known="row.load.normal !== null" more="right" :label="said(row.load)" />
             </td>
             <td class="ask">
               <button v-if="!row.answered" type="button" class="link small" :aria-label="`Ask ${row.name}`" @click="ask(row)">Ask</button>
@@ -247,13 +253,13 @@ thead th {
 }
 
 tbody tr {
-  height: 27px;
+  height: 32px;
   border-bottom: 1px solid var(--line-faint);
 }
 
 tbody th {
-  max-width: 190px;
-  padding-right: 10px;
+  min-width: 108px;
+  padding-right: 12px;
   font-weight: 600;
   text-align: left;
 }
@@ -290,7 +296,7 @@ td {
 }
 
 .plot {
-  width: 84px;
+  width: 80px;
   text-align: center;
 }
 
@@ -298,8 +304,17 @@ td {
   margin: 0 auto;
 }
 
+/* The band runs down the rows as one strip. */
+td.known {
+  background: linear-gradient(var(--spruce-soft), var(--spruce-soft)) center / 24px 100% no-repeat;
+}
+
+td.plot {
+  padding: 0;
+}
+
 .why {
-  min-width: 180px;
+  min-width: 190px;
   line-height: 1.25;
 }
 

@@ -89,6 +89,17 @@ export function withWaiting(served: VisitFile, changes: readonly Change[], autho
               checkIns: [...file.readiness.checkIns, { ...change.body, id: idOf(change), ...made } as unknown as CheckIn],
             },
           };
+        case 'readiness':
+          // What was known is the server's to say; how it went is said at once.
+          return file.readiness.kept && change.body.outcome
+            ? {
+                ...file,
+                readiness: {
+                  ...file.readiness,
+                  kept: { ...file.readiness.kept, outcome: change.body.outcome as ReadinessKept['outcome'] },
+                },
+              }
+            : file;
         case 'readiness-aside':
           return {
             ...file,

@@ -16,6 +16,8 @@ const props = withDefaults(
     values?: Partial<Record<Side, number | null>>;
     short?: readonly Side[];
     bands?: readonly ReferenceBand[];
+    /** What a sport asks for. */
+    asked?: Partial<Record<Side, number>>;
     /** Height in pixels: what can be seen at it is drawn. */
     size?: number;
     /** Width to height. */
@@ -23,7 +25,7 @@ const props = withDefaults(
     /** Left out when the words beside the figure say the same. */
     decorative?: boolean;
   }>(),
-  { values: () => ({}), short: () => [], bands: () => [], size: 48, shape: 1.35, decorative: false },
+  { values: () => ({}), short: () => [], bands: () => [], asked: () => ({}), size: 48, shape: 1.35, decorative: false },
 );
 
 const given = computed(() =>
@@ -35,14 +37,24 @@ const band = computed(() =>
     : null,
 );
 const drawing = computed(() =>
-  drawMotion(props.motion, { values: given.value, short: props.short, band: band.value, size: props.size, shape: props.shape }),
+  drawMotion(props.motion, {
+    values: given.value,
+    short: props.short,
+    band: band.value,
+    asked: props.asked,
+    size: props.size,
+    shape: props.shape,
+  }),
 );
 const label = computed(() => {
   const { name, testPosition, unit, id } = props.motion;
   const said = Object.entries(given.value)
     .map(([side, value]) => `${side} ${Math.round(value)}${unit === 'deg' ? '°' : ' cm'}`)
     .join(', ');
-  return `${name}, ${testPosition}, seen from ${viewWords(motionScene(id).scene)}${said ? `: ${said}` : ''}`;
+  const wanted = Object.entries(props.asked)
+    .map(([side, value]) => `${side} ${Math.round(value)}${unit === 'deg' ? '°' : ' cm'}`)
+    .join(', ');
+  return `${name}, ${testPosition}, seen from ${viewWords(motionScene(id).scene)}${said ? `: ${said}` : ''}${wanted ? `; asked for: ${wanted}` : ''}`;
 });
 </script>
 

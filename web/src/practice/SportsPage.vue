@@ -27,6 +27,8 @@ const editing = ref<OwnSport | 'new' | null>(null);
 const shown = ref('');
 const sports = computed(() => allSports(practice.ownSports).filter((sport) => !sport.standsFor));
 const options = computed(() => sports.value.map((sport) => ({ value: sport.id, label: sport.name })));
+/** What is looked at is what is served. */
+const offeredHere = computed(() => practice.sportsServed.filter((sport) => !sport.standsFor));
 const looked = computed(() => sports.value.find(({ id }) => id === shown.value) ?? null);
 
 async function keep(): Promise<void> {
@@ -122,7 +124,7 @@ const takeOut = (sport: OwnSport) =>
       <h2>What a sport asks for</h2>
       <div class="choices">
         <button
-          v-for="sport in sports"
+          v-for="sport in offeredHere"
           :key="sport.id"
           type="button"
           class="choice"

@@ -2,7 +2,15 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { DateTime } from 'luxon';
 import type { Athlete, Practice } from '@pace-bend/core/record';
-import { allSports, playedSports, sportWords, type AthleteSport, type OwnSport, type SportingPerson } from '@pace-bend/core/sport';
+import {
+  allSports,
+  placeWords,
+  playedSports,
+  sportWords,
+  type AthleteSport,
+  type OwnSport,
+  type SportingPerson,
+} from '@pace-bend/core/sport';
 import { read } from '../api/kept.ts';
 
 /** The practice: its name, its time zone, and the day it is there. */
@@ -70,7 +78,9 @@ export const usePractice = defineStore('practice', () => {
   });
   /** What somebody does, in a few words; empty for nothing. */
   const sportLine = (sports: readonly AthleteSport[]) => sportWords(played(sports));
-  /** The same without the athlete's own words, for where there is little room. */
+  /** The same in a word or two, for where there is little room. */
+  const sportPlace = (sports: readonly AthleteSport[]) => placeWords(played(sports));
+  /** The same without the athlete's own words. */
   const sportShort = (sports: readonly AthleteSport[]) => sportWords(played(sports).map((each) => ({ ...each, words: '' })));
 
   return {
@@ -80,6 +90,7 @@ export const usePractice = defineStore('practice', () => {
     played,
     personOf,
     sportLine,
+    sportPlace,
     sportShort,
     zone,
     today,

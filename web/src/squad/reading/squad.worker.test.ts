@@ -15,7 +15,8 @@ function ask(question: SquadQuestion): SquadAnswer {
   scope.onmessage!({ data: question });
   return answers.at(-1)!;
 }
-const file = (text: string) => ask({ kind: 'file', bytes: new TextEncoder().encode(text).buffer as ArrayBuffer, today: TODAY, ownSports: [] });
+const file = (text: string) =>
+  ask({ kind: 'file', bytes: new TextEncoder().encode(text).buffer as ArrayBuffer, today: TODAY, ownSports: [] });
 
 test('a file is read with its columns and its order of dates guessed, and read again as the columns are changed', () => {
   const first = file('Rower;DOB;Remarks\nZoë Brand;14.03.2004;tall\nAda Long;01.02.2003;\n');
@@ -36,7 +37,9 @@ test('a file is read with its columns and its order of dates guessed, and read a
     ['', 'tall'],
     ['', ''],
   ]);
-  expect(ask({ kind: 'again', columns: first.columns, order: 'mdy', today: TODAY, ownSports: [] }).problems.map((each) => each.row)).toEqual([2]);
+  expect(
+    ask({ kind: 'again', columns: first.columns, order: 'mdy', today: TODAY, ownSports: [] }).problems.map((each) => each.row),
+  ).toEqual([2]);
 });
 
 test('a file without a name column gives nobody and says why in every row; an empty one gives nothing', () => {

@@ -169,6 +169,11 @@ header {
   margin-left: auto;
 }
 
+.acts .key {
+  margin-left: 6px;
+  color: var(--ink);
+}
+
 .values {
   display: flex;
   flex-wrap: wrap;

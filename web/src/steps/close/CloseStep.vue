@@ -6,6 +6,7 @@ import { motionOf } from '@pace-bend/core/body';
 import { RULES } from '@pace-bend/core/caution';
 import { LIMITS, whatWasDone } from '@pace-bend/core/record';
 import { foldRun } from '@pace-bend/core/table';
+import DayKept from './DayKept.vue';
 import MeasureBoard from '../../measuring/MeasureBoard.vue';
 import { useAction } from '../../parts/useAction.ts';
 import ProblemNote from '../../parts/ProblemNote.vue';
@@ -90,6 +91,7 @@ const end = (act: () => Promise<void>) =>
       >
     </MeasureBoard>
 
+    <DayKept />
     <section class="card" aria-label="What was done">
       <h2>What was done</h2>
       <ul v-if="visit.file!.overrides.length > 0" class="plain aside" aria-label="Cautions set aside">

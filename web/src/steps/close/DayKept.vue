@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { READINESS_OUTCOMES } from '@pace-bend/core/record';
+import ChoiceRow from '../../parts/ChoiceRow.vue';
+import ReadinessMark from '../../parts/ReadinessMark.vue';
+import { useVisit } from '../../stores/visit.ts';
+
+/** How the day was taken in, what was set aside, and how it went: a later look can then tell whether eased days were eased. */
+const visit = useVisit();
+const readiness = computed(() => visit.file!.readiness);
+const today = computed(() => visit.readiness!);
+/** What was taken in stands; where nobody took it in, what is known now. */
+const word = computed(() => readiness.value.kept?.word ?? today.value.verdict.word);
+const reasons = computed(() => (readiness.value.kept ?? { reasons: today.value.verdict.reasons }).reasons.map((each) => each.reason));
+const nameOf = (limitId: string) =>
+  today.value.verdict.reasons.find(({ ruleId }) => ruleId === limitId)?.reason ??
+  today.value.offered.find(({ id }) => id === limitId)?.because ??
+  limitId;
+</script>
+
+<template>
+  <section class="card" aria-label="How they were">
+    <h2><ReadinessMark :shape="word" :size="16" aria-hidden="true" /> {{ word }} today</h2>
+    <p v-if="reasons.length > 0" class="soft">{{ reasons.join(' ') }}</p>
+    <ul v-if="readiness.setAside.length > 0" class="plain" aria-label="Set aside">
+      <li v-for="each in readiness.setAside" :key="each.id">
+        Set aside: {{ nameOf(each.limitId) }} <span class="soft small">{{ each.reason }}, {{ each.by }}</span>
+      </li>
+    </ul>
+    <div class="asked">
+      <span>How did it go, on a day {{ word === 'ready' || word === 'not known' ? `called ${word}` : `to ${word}` }}?</span>
+      <ChoiceRow
+        :label="`How did it go, on a day ${word === 'ready' || word === 'not known' ? `called ${word}` : `to ${word}`}?`"
+        :options="READINESS_OUTCOMES.map(({ id, name }) => ({ value: id, label: name }))"
+        :value="readiness.kept?.outcome ?? null"
+        :disabled="visit.finished"
+        @change="(outcome) => outcome && visit.keepReadiness(outcome)"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.card {
+  display: grid;
+  gap: 8px;
+}
+
+.asked {
+  display: grid;
+  gap: 6px;
+}
+</style>
