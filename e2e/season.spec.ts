@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { addMotion, askFirst, becomeOwner, choose, expect, REFUSED, saved, signIn, test, typeTrials, walkIn } from './support.ts';
+import { askFirst, becomeOwner, choose, expect, REFUSED, saved, signIn, test, walkIn } from './support.ts';
 
 /** The practice's day, so many days back. */
 const daysAgo = async (page: Page, days: number): Promise<string> => {
@@ -12,7 +12,7 @@ const athleteNamed = async (page: Page, name: string): Promise<string> => {
   };
   return athletes[0]!.id;
 };
-const BOATS = /\b(?:boats?|row(?:s|er|ers|ing)?|oars?|cox|sculls?|sculler|sculling|stroke side|bow side|rigger|regatta)\b/i;
+const BOATS = /\b(?:boats?|rowers?|rowing|oars?|cox|sculls?|sculler|sculling|stroke side|bow side|rigger|regatta)\b/i;
 
 test('a new practice of runners sees no word of boats; its own sport is asked for like those that ship', async ({
   page,
@@ -211,10 +211,14 @@ test('the morning is seen, a visit softened by it is opened, one limit set aside
       readiness: { kept: { word: string; outcome: string | null }; setAside: { limitId: string; reason: string; by: string }[] };
       plan: { blocks: { limits?: { effortPct: number | null }[] }[] };
     };
-  await page.goto(`${visit}/measure`);
-  await addMotion(page, 'straight-leg');
-  await typeTrials(page, [55, 56, 55, 70, 70, 70]);
-  await page.getByRole('button', { name: /Plan from/ }).click();
+  for (const [side, trials] of [
+    ['left', [55, 56, 55]],
+    ['right', [70, 70, 70]],
+  ] as const)
+    await page.request.put(`${visit.replace('/visit/', '/api/visits/')}/readings/${crypto.randomUUID()}`, {
+      data: { motionId: 'straight-leg-raise', side, moment: 'before', mode: 'passive', instrument: 'goniometer', trials, supersedes: null },
+    });
+  await page.goto(`${visit}/plan`);
   await page.getByRole('region', { name: 'Offers' }).getByRole('button', { name: 'Breath-led contract-relax' }).first().click();
   await saved(page);
   await expect(page.getByRole('region', { name: 'Limits' })).toContainText('effort to 30 %');

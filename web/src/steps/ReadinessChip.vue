@@ -7,6 +7,7 @@ import { useVisit } from '../stores/visit.ts';
 const visit = useVisit();
 const today = computed(() => visit.readiness!);
 const aside = computed(() => visit.file!.readiness.setAside.length);
+const said = computed(() => `${today.value.verdict.word}${aside.value > 0 ? `, ${aside.value} set aside` : ''}`);
 const title = computed(() => {
   const { word, reasons, missing } = today.value.verdict;
   const why =
@@ -17,8 +18,8 @@ const title = computed(() => {
 
 <template>
   <RouterLink class="chip" :class="today.verdict.word.replace(' ', '-')" :to="`/visit/${visit.id}/arrive`" :title="title">
-    <ReadinessMark :shape="today.verdict.word" aria-hidden="true" /> {{ today.verdict.word
-    }}<span v-if="aside > 0" class="soft">, {{ aside }} set aside</span>
+    <ReadinessMark :shape="today.verdict.word" aria-hidden="true" />
+    <span>{{ said }}</span>
   </RouterLink>
 </template>
 
