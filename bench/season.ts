@@ -2,10 +2,11 @@ import { performance } from 'node:perf_hooks';
 import { migrate } from '../server/src/db/migrate.ts';
 import { createApp } from '../server/src/app/app.ts';
 import { createSession, practiceById } from '../server/src/access/sessions.ts';
+import { hashPassword } from '../server/src/access/passwords.ts';
 import { insertAccount } from '../server/src/accounts/queries.ts';
 import { athletesOf } from '../server/src/athletes/roster.ts';
 import { checkInsOfMany } from '../server/src/checkIns/queries.ts';
-import { change, firstRow, openPool, type Pool } from '../server/src/db/pool.ts';
+import { firstRow, openPool, type Pool } from '../server/src/db/pool.ts';
 import { ensurePractice } from '../server/src/demo/load.ts';
 import { loadsOfMany } from '../server/src/loads/queries.ts';
 import { addDays } from '@pace-bend/core/load';
@@ -16,6 +17,7 @@ import type { LoadFields } from '@pace-bend/core/load';
 /** 200 athletes with 400 days of check-ins and loads: the morning beside its bare SQL, and readiness by itself. */
 const ATHLETES = 200;
 const DAYS = 400;
+const PASSWORD = 'a bench beside the river';
 const TODAY = '2026-11-25';
 const now = () => new Date(`${TODAY}T07:00:00.000Z`);
 
@@ -58,9 +60,14 @@ await ensurePractice(pool, { now: now(), demo: false, timeZone: 'Europe/Berlin' 
 const { id: practiceId } = (await firstRow<{ id: string }>(pool, 'SELECT id FROM practice'))!;
 await seed(pool, practiceId);
 const account = '01900000-0000-7000-8000-000000000001';
-await insertAccount(pool, practiceId, account, { name: 'Bench', login: 'bench', role: 'owner', active: true }, 'no password');
+await insertAccount(
+  pool,
+  practiceId,
+  account,
+  { name: 'Bench', login: 'bench', role: 'owner', active: true },
+  await hashPassword(PASSWORD),
+);
 const cookie = `pace_bend=${await createSession(pool, account, now())}`;
-await change(pool, 'DO 1');
 const server = createApp({ pool, now }).listen(0, '127.0.0.1');
 await new Promise((resolve) => server.once('listening', resolve));
 const url = `http://127.0.0.1:${(server.address() as { port: number }).port}/api/morning`;
@@ -131,6 +138,7 @@ server.close();
 await pool.end();
 process.stdout.write(
   JSON.stringify({
+    password: PASSWORD,
     athletes: ATHLETES,
     days: DAYS,
     request: at(asked, 0.5),

@@ -19,6 +19,7 @@ const { chromium } = await import('@playwright/test');
 const { cueClock, describe } = await import('../bench/cueClock.mjs');
 const { firstView } = await import('../bench/firstView.mjs');
 const { squadStrip } = await import('../bench/squadStrip.mjs');
+const { weekGrid } = await import('../bench/weekGrid.mjs');
 const { shelfScripting } = await import('../bench/shelf.mjs');
 const browser = await chromium.launch({
   executablePath,
@@ -151,13 +152,21 @@ async function season() {
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],
   });
-  await database.stop();
-  rmSync(work, { recursive: true, force: true });
   if (run.status !== 0) throw new Error('The season benchmark failed.');
   const row = JSON.parse(run.stdout);
+  const port = await freePort();
+  const server = startServer(root, { DATABASE_URL: database.url, PORT: String(port), PACE_BEND_DEMO: 'off' });
+  await server.ready;
+  const grid = await weekGrid(browser, `http://127.0.0.1:${port}/`, row.password);
+  await server.stop();
+  await database.stop();
+  rmSync(work, { recursive: true, force: true });
   say(`\n${row.athletes} athletes, ${row.days} days of check-ins and loads, both warm, in turn`);
   say(
     `  the morning, request ${ms(row.request)} (p95 ${ms(row.requestP95)})  its SQL, rows read ${ms(row.bare)}  ${(row.request / row.bare).toFixed(2)} ×`,
+  );
+  say(
+    `  typing into a week of ${grid.rows} people: ${grid.cells} cells, ${ms(grid.medianMs)} each with its keys; longest task ${ms(grid.longestTaskMs)}`,
   );
   say(`  readiness of all of them in core ${ms(row.core)} (p95 ${ms(row.coreP95)})`);
 }

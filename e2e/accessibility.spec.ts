@@ -265,3 +265,66 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await clean(page, 'sheet');
   });
 }
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing in the morning, in loads and on a check-in page, ${colorScheme}`, async ({ page, browser, expectedErrors }) => {
+    test.setTimeout(240_000);
+    expect(expectedErrors).toEqual([]);
+    await page.emulateMedia({ colorScheme });
+    await page.goto('/morning');
+    await expect(page.getByRole('row', { name: /Joss Adeyemi/ })).toBeVisible();
+    await clean(page, 'morning');
+    await page.getByRole('button', { name: /^Ask / }).first().click();
+    await page.getByRole('button', { name: 'Open a page' }).click();
+    const link = page.getByRole('textbox', { name: /^Link, until/ });
+    await expect(link).toBeVisible();
+    await clean(page, 'check-in page opened');
+    const phone = await (await browser.newContext({ colorScheme, viewport: { width: 390, height: 844 } })).newPage();
+    await phone.goto(await link.inputValue());
+    await phone.getByRole('button', { name: 'Sleep: 5' }).click();
+    await phone.getByRole('button', { name: 'Hamstrings, left' }).first().focus();
+    await phone.keyboard.press('Enter');
+    await phone.getByText('Heart-rate variability, if you measure it').click();
+    await clean(phone, 'check-in page');
+    await phone.context().close();
+    await page.keyboard.press('Escape');
+
+    await page.goto('/load');
+    await expect(page.getByRole('grid')).toBeVisible();
+    await clean(page, 'load');
+    await page.goto('/load/read-in');
+    await page
+      .getByLabel('A table or a calendar')
+      .setInputFiles({
+        name: 'l.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from('name;date;minutes\nTavi Brandsma;2026-01-02;60\nNobody;2026-01-02;60\n'),
+      });
+    await expect(page.getByRole('region', { name: 'Problems' })).toBeVisible();
+    await clean(page, 'loads read in');
+    await page.goto('/practice/sports');
+    await page.getByRole('button', { name: 'Rowing', exact: true }).click();
+    await page.getByRole('button', { name: 'Add a sport' }).click();
+    await page.getByRole('button', { name: 'Add a demand' }).click();
+    await clean(page, 'sports');
+    await page.getByRole('navigation', { name: 'The day' }).getByText('Joss Adeyemi').click();
+    await expect(page.getByRole('region', { name: 'Today', exact: true })).toBeVisible();
+    await page
+      .getByRole('button', { name: /^Set aside: / })
+      .first()
+      .click();
+    await clean(page, 'arrive, eased');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /Correct answers/ }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await clean(page, 'answers');
+    await page.goto('/squad');
+    await page
+      .getByRole('region', { name: 'Athletes' })
+      .getByRole('link', { name: /Tavi Brandsma/ })
+      .click();
+    await page.getByRole('link', { name: 'Mornings', exact: true }).click();
+    await page.getByRole('button', { name: 'Show the numbers' }).click();
+    await clean(page, 'mornings');
+  });
+}

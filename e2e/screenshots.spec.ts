@@ -19,9 +19,14 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await page.goto('/');
   await expect(page.getByRole('region', { name: 'Visits' })).toBeVisible();
   await picture(page, 'day');
+  await page.goto('/morning');
+  await expect(page.getByRole('row', { name: /Joss Adeyemi/ })).toBeVisible();
+  await picture(page, 'morning');
+  await page.goto('/load');
+  await expect(page.getByRole('grid')).toContainText('Strength');
+  await picture(page, 'load');
   await page.goto('/squad');
   await expect(page.getByRole('region', { name: 'Athletes' })).toBeVisible();
-  await picture(page, 'squad');
   await page
     .getByRole('region', { name: 'Athletes' })
     .getByRole('link', { name: /Ines Okkonen/ })
@@ -60,8 +65,6 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await saved(page);
   await panel.getByRole('tab', { name: 'What holds it' }).click();
   await panel.getByRole('button', { name: /^rectus femoris/ }).click();
-  await findings.evaluate((element) => element.scrollIntoView({ block: 'end' }));
-  await picture(page, 'clock');
   await findings.getByRole('button', { name: 'Glides' }).click();
   for (const name of ['up: not tried', 'down: not tried', 'down: free'])
     await findings.getByRole('group', { name: 'Kneecap, left' }).getByRole('button', { name }).click();
@@ -95,9 +98,6 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await page.goto('/shelf/entry/iliopsoas-prone');
   await expect(page.getByRole('region', { name: 'Pictures' }).getByRole('img')).toHaveCount(2);
   await picture(page, 'entry');
-  await page.goto('/shelf/compare?a=cr-breath&b=cr-backoff&entry=rectus-femoris-prone');
-  await expect(page.getByRole('region', { name: 'Compared' })).toBeVisible();
-  await picture(page, 'compare');
   // The table and the close are shown with a short plan.
   await page.goto(planned);
   const strip = page.getByRole('region', { name: 'Session line' });
@@ -147,7 +147,7 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await picture(page, 'close');
 });
 
-test('people, files and cautions', async ({ page, expectedErrors }) => {
+test('people, files and cautions', async ({ page, browser, expectedErrors }) => {
   test.setTimeout(150_000);
   expectedErrors.push(REFUSED);
   await page.goto('/coach');
@@ -193,14 +193,31 @@ test('people, files and cautions', async ({ page, expectedErrors }) => {
     .getByRole('button', { name: 'Breath-led contract-relax' })
     .click();
   await saved(page);
-  await page.mouse.move(5, 5);
-  await picture(page, 'limits');
   await page.getByRole('heading', { level: 1 }).getByRole('link').click();
   await page.getByRole('link', { name: 'File', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Conditions' })).toBeVisible();
 
   await page.goto('/');
   await page.getByRole('navigation', { name: 'The day' }).getByText('Joss Adeyemi').click();
+  const today = page.getByRole('region', { name: 'Today', exact: true });
+  await today.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+  await picture(page, 'readiness');
+  const opened = await page.request.post('/api/check-in-links', {
+    data: {
+      id: crypto.randomUUID(),
+      athleteId: (await (await page.request.get('/api/athletes?q=Mirre')).json()).athletes[0].id,
+      squadId: null,
+    },
+  });
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  await phone.goto(`/check-in#${(await opened.json()).token}`);
+  for (const name of ['Sleep: 3', 'Stress: 2', 'Fatigue: 4', 'Soreness: 3']) await phone.getByRole('button', { name }).click();
+  await phone.getByRole('button', { name: 'Half an hour less sleep' }).click();
+  await phone.getByRole('button', { name: 'Upper trapezius, left' }).first().focus();
+  await phone.keyboard.press('Enter');
+  await phone.mouse.move(5, 5);
+  await picture(phone, 'check-in');
+  await phone.context().close();
   await page
     .getByRole('group', { name: /^A calf that is swollen/ })
     .getByRole('button', { name: 'yes' })

@@ -1,6 +1,6 @@
 import type { LoadFields } from '../load/index.ts';
 import { LIMITS } from '../record/index.ts';
-import type { LoadKind } from '../sport/index.ts';
+import { plainWords, type LoadKind } from '../sport/index.ts';
 import { readDate, type DateOrder, type RawTable } from './squadTable.ts';
 
 export const LOAD_FIELDS = [
@@ -41,14 +41,6 @@ export interface LoadPerson {
   readonly kinds: readonly LoadKind[];
 }
 
-const plain = (text: string) =>
-  text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-
 /**
  * The column of each field: the heading that was its column the last time, or one that is known for it. Each column is used once.
  * @example matchLoadColumns(['Name', 'Date', 'RPE', 'Duration']).exertion // → 2
@@ -57,7 +49,7 @@ export function matchLoadColumns(
   header: readonly string[],
   remembered: Readonly<Record<string, string | null>> | null = null,
 ): LoadColumns {
-  const names = header.map(plain);
+  const names = header.map(plainWords);
   const taken = new Set<number>();
   const take = (at: number): number | null => {
     if (at < 0 || taken.has(at)) return null;
@@ -67,7 +59,7 @@ export function matchLoadColumns(
   const found: Partial<Record<LoadField, number | null>> = {};
   for (const { id } of LOAD_FIELDS) {
     const before = remembered?.[id];
-    if (before) found[id] = take(names.indexOf(plain(before)));
+    if (before) found[id] = take(names.indexOf(plainWords(before)));
   }
   for (const { id, known } of LOAD_FIELDS)
     found[id] ??= take(names.findIndex((name, i) => !taken.has(i) && (known as readonly string[]).includes(name)));
@@ -95,7 +87,7 @@ export function readLoads(
   today: string,
 ): { readonly rows: readonly LoadRow[]; readonly problems: readonly LoadRowProblem[] } {
   const byName = new Map<string, LoadPerson[]>();
-  for (const person of people) byName.set(plain(person.name), [...(byName.get(plain(person.name)) ?? []), person]);
+  for (const person of people) byName.set(plainWords(person.name), [...(byName.get(plainWords(person.name)) ?? []), person]);
   const rows: LoadRow[] = [];
   const problems: LoadRowProblem[] = [];
   const likes = new Map<string, number>();
@@ -107,7 +99,7 @@ export function readLoads(
       if (message) wrong.push({ row, field, message });
     };
     const short = (text: string) => `“${text.slice(0, 40)}”`;
-    const who = byName.get(plain(cell('athlete'))) ?? [];
+    const who = byName.get(plainWords(cell('athlete'))) ?? [];
     check(
       'athlete',
       cell('athlete') === ''
@@ -130,13 +122,13 @@ export function readLoads(
             ? 'The day is still to come.'
             : null,
     );
-    const said = plain(cell('kind'));
+    const said = plainWords(cell('kind'));
     const kinds = person?.kinds ?? [];
     const kind =
       said === ''
         ? kinds[0]
-        : (kinds.find((each) => plain(each.name) === said || plain(each.id) === said) ??
-          kinds.find((each) => plain(each.name).startsWith(said)));
+        : (kinds.find((each) => plainWords(each.name) === said || plainWords(each.id) === said) ??
+          kinds.find((each) => plainWords(each.name).startsWith(said)));
     if (person)
       check(
         'kind',

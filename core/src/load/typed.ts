@@ -1,4 +1,4 @@
-import type { LoadKind } from '../sport/index.ts';
+import { plainWords, type LoadKind } from '../sport/index.ts';
 import type { LoadFields } from './types.ts';
 
 /** One session as it is typed into a day's cell. */
@@ -6,14 +6,6 @@ export type TypedSession = Pick<LoadFields, 'kind' | 'minutes' | 'exertion' | 'a
 
 export type TypedRead =
   { readonly kind: 'sessions'; readonly sessions: readonly TypedSession[] } | { readonly kind: 'wrong'; readonly message: string };
-
-const plain = (text: string) =>
-  text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
 
 const ONE =
   /^(?<name>[^\d]*?)\s*(?<minutes>\d{1,4})(?:\s*(?:min|m))?(?:\s*[x×*@ ]\s*(?<exertion>\d{1,2}(?:[.,]\d)?))?(?:\s*#\s*(?<amount>\d{1,7}))?$/u;
@@ -33,12 +25,12 @@ export function readTyped(text: string, kinds: readonly LoadKind[]): TypedRead {
   for (const part of parts) {
     const found = ONE.exec(part)?.groups;
     if (!found) return { kind: 'wrong', message: `“${part.slice(0, 30)}”: minutes, then how hard, as in 60 7.` };
-    const named = plain(found.name ?? '');
+    const named = plainWords(found.name ?? '');
     const kind =
       named === ''
         ? kinds[0]
-        : (kinds.find((each) => plain(each.name) === named || each.id === named) ??
-          kinds.find((each) => plain(each.name).startsWith(named)));
+        : (kinds.find((each) => plainWords(each.name) === named || each.id === named) ??
+          kinds.find((each) => plainWords(each.name).startsWith(named)));
     if (!kind)
       return {
         kind: 'wrong',

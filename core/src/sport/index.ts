@@ -1,4 +1,5 @@
 export { SPORTS } from './coded/index.ts';
+export { plainWords } from './plain.ts';
 export { allSports, placeWords, playedSports, rolesIn, sportWords } from './play.ts';
 export { findSports, placeIn, sportNamed, sportWithRole } from './named.ts';
 export { askedOf, askedRanges, sportAsking, type AskedRange } from './demands.ts';

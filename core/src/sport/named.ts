@@ -1,30 +1,23 @@
 import { SPORTS } from './coded/index.ts';
+import { plainWords } from './plain.ts';
 import { allSports } from './play.ts';
 import type { AthleteSport, Sport } from './types.ts';
-
-const plain = (text: string) =>
-  text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
 
 /**
  * Sports whose name, synonym, discipline or role holds every word that was typed, best first; all of them for nothing typed.
  * @example findSports('sprint')[0].id // → 'running'
  */
 export function findSports(typed: string, own: readonly Sport[] = []): Sport[] {
-  const words = plain(typed).split(' ').filter(Boolean);
+  const words = plainWords(typed).split(' ').filter(Boolean);
   const rank = (sport: Sport): number => {
-    const name = plain(sport.name);
+    const name = plainWords(sport.name);
     if (words.every((word) => name.includes(word))) return name.startsWith(words[0] ?? '') ? 0 : 1;
     const texts = [
       sport.name,
       ...sport.synonyms,
       ...sport.disciplines.map((each) => each.name),
       ...sport.roles.map((each) => each.name),
-    ].map(plain);
+    ].map(plainWords);
     return words.every((word) => texts.some((text) => text.includes(word))) ? 2 : 3;
   };
   return allSports(own)
@@ -35,7 +28,7 @@ export function findSports(typed: string, own: readonly Sport[] = []): Sport[] {
 }
 
 const isCalled = (words: string, { name, synonyms = [] }: { readonly name: string; readonly synonyms?: readonly string[] }) =>
-  plain(name) === words || synonyms.some((each) => plain(each) === words);
+  plainWords(name) === words || synonyms.some((each) => plainWords(each) === words);
 
 /**
  * The discipline and role that a table's words name in a sport, and what is left over as words.
@@ -45,14 +38,14 @@ export function placeIn(
   sport: Sport,
   said: { readonly discipline: string; readonly role: string; readonly words: string },
 ): Pick<AthleteSport, 'discipline' | 'role' | 'words'> {
-  const role = sport.roles.find((each) => isCalled(plain(said.role), each)) ?? null;
+  const role = sport.roles.find((each) => isCalled(plainWords(said.role), each)) ?? null;
   const named =
-    sport.disciplines.find((each) => isCalled(plain(said.discipline), each)) ??
-    sport.disciplines.find((each) => isCalled(plain(said.role), each));
+    sport.disciplines.find((each) => isCalled(plainWords(said.discipline), each)) ??
+    sport.disciplines.find((each) => isCalled(plainWords(said.role), each));
   const discipline = named?.id ?? (role?.disciplines?.length === 1 ? role.disciplines[0]! : null);
   const left = [
     ...(said.discipline && !named ? [said.discipline] : []),
-    ...(said.role && !role && !NOTHING.has(plain(said.role)) && !(named && isCalled(plain(said.role), named)) ? [said.role] : []),
+    ...(said.role && !role && !NOTHING.has(plainWords(said.role)) && !(named && isCalled(plainWords(said.role), named)) ? [said.role] : []),
     ...(said.words ? [said.words] : []),
   ];
   return { discipline, role: role?.id ?? null, words: left.join(', ') };
@@ -63,7 +56,7 @@ const NOTHING = new Set(['', 'none', 'no']);
 
 /** The sport that has a role of this name or synonym, or null. */
 export function sportWithRole(said: string, own: readonly Sport[] = []): Sport | null {
-  const words = plain(said);
+  const words = plainWords(said);
   return words === '' ? null : (allSports(own).find((sport) => sport.roles.some((role) => isCalled(words, role))) ?? null);
 }
 
@@ -74,7 +67,7 @@ export function sportWithRole(said: string, own: readonly Sport[] = []): Sport |
  * @example sportNamed('throw the hay').words // → 'throw the hay'
  */
 export function sportNamed(said: string, own: readonly Sport[] = []): AthleteSport | null {
-  const words = plain(said);
+  const words = plainWords(said);
   if (words === '') return null;
   const sports = allSports(own);
   const entry = (sport: Sport, more: Partial<AthleteSport> = {}): AthleteSport => ({
@@ -85,10 +78,10 @@ export function sportNamed(said: string, own: readonly Sport[] = []): AthleteSpo
     words: '',
     ...more,
   });
-  const byName = sports.find((sport) => plain(sport.name) === words);
+  const byName = sports.find((sport) => plainWords(sport.name) === words);
   if (byName) return entry(byName);
   for (const sport of sports) {
-    const discipline = sport.disciplines.find((each) => plain(each.name) === words);
+    const discipline = sport.disciplines.find((each) => plainWords(each.name) === words);
     if (discipline) return entry(sport, { discipline: discipline.id });
   }
   const bySynonym = sports.find((sport) => isCalled(words, sport));

@@ -11,8 +11,7 @@ import {
   type ChartConfiguration,
 } from 'chart.js';
 import { DateTime } from 'luxon';
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
-import { useDark } from '../parts/useDark.ts';
+import { CHART_FONT, chartColour, useChart } from './useChart.ts';
 
 /** One answer over the weeks with the band of its owner's normal, as it was known day by day. */
 interface Point {
@@ -23,11 +22,6 @@ interface Point {
 }
 const props = defineProps<{ line: { readonly name: string; readonly worse: 'higher' | 'lower'; readonly points: readonly Point[] } }>();
 Chart.register(LinearScale, CategoryScale, LineController, LineElement, PointElement, Tooltip, Filler);
-const FONT = { family: '"Atkinson Hyperlegible Next Variable"', size: 12 } as const;
-const canvas = ref<HTMLCanvasElement | null>(null);
-const dark = useDark();
-let chart: Chart | null = null;
-const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 function configuration(): ChartConfiguration {
   const { points, worse } = props.line;
@@ -47,7 +41,7 @@ function configuration(): ChartConfiguration {
           label: 'normal, high',
           order: 2,
           data: points.map((point) => point.high),
-          backgroundColor: colour('--spruce-soft'),
+          backgroundColor: chartColour('--spruce-soft'),
           fill: '+1',
         },
         { ...band, label: 'normal, low', order: 2, data: points.map((point) => point.low) },
@@ -55,10 +49,10 @@ function configuration(): ChartConfiguration {
           label: props.line.name,
           order: 1,
           data: points.map((point) => point.value),
-          borderColor: colour('--soft'),
+          borderColor: chartColour('--soft'),
           borderWidth: 1,
           pointRadius: points.map((point) => (isOff(point) ? 3.4 : 2.2)),
-          pointBackgroundColor: points.map((point) => (isOff(point) ? colour('--clay') : colour('--spruce'))),
+          pointBackgroundColor: points.map((point) => (isOff(point) ? chartColour('--clay') : chartColour('--spruce'))),
           pointBorderWidth: 0,
           spanGaps: false,
         },
@@ -69,24 +63,18 @@ function configuration(): ChartConfiguration {
       maintainAspectRatio: false,
       // The worse way is down in every chart.
       scales: {
-        x: { grid: { display: false }, ticks: { color: colour('--soft'), font: FONT, maxTicksLimit: 5, maxRotation: 0 } },
+        x: { grid: { display: false }, ticks: { color: chartColour('--soft'), font: CHART_FONT, maxTicksLimit: 5, maxRotation: 0 } },
         y: {
           reverse: worse === 'higher',
-          grid: { color: colour('--line-faint') },
-          ticks: { color: colour('--soft'), font: FONT, maxTicksLimit: 5 },
+          grid: { color: chartColour('--line-faint') },
+          ticks: { color: chartColour('--soft'), font: CHART_FONT, maxTicksLimit: 5 },
         },
       },
       plugins: { tooltip: { filter: (item) => item.datasetIndex === 2 } },
     },
   };
 }
-function draw(): void {
-  chart?.destroy();
-  if (canvas.value) chart = new Chart(canvas.value, configuration());
-}
-onMounted(draw);
-watch([() => props.line, dark], draw);
-onBeforeUnmount(() => chart?.destroy());
+useChart(configuration, () => props.line);
 </script>
 
 <template>

@@ -12,18 +12,12 @@ import {
   type ChartConfiguration,
 } from 'chart.js';
 import { DateTime } from 'luxon';
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { LoadHistory } from '@pace-bend/core/load';
-import { useDark } from '../parts/useDark.ts';
+import { CHART_FONT, chartColour, useChart } from './useChart.ts';
 
 /** Load day by day as bars, its short and long weighted means as lines. */
 const props = defineProps<{ history: LoadHistory; from: string }>();
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, LineController, LineElement, PointElement, Tooltip);
-const FONT = { family: '"Atkinson Hyperlegible Next Variable"', size: 12 } as const;
-const canvas = ref<HTMLCanvasElement | null>(null);
-const dark = useDark();
-let chart: Chart | null = null;
-const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 function configuration(): ChartConfiguration {
   const shown = props.history.days.flatMap((day, i) =>
@@ -35,34 +29,32 @@ function configuration(): ChartConfiguration {
     data: {
       labels: shown.map((day) => DateTime.fromISO(day.on).toFormat('ccc d LLL')),
       datasets: [
-        { ...line, label: 'mean of 7 days, weighted', data: shown.map((day) => day.short), borderColor: colour('--clay') },
+        { ...line, label: 'mean of 7 days, weighted', data: shown.map((day) => day.short), borderColor: chartColour('--clay') },
         {
           ...line,
           label: 'mean of 28 days, weighted',
           data: shown.map((day) => day.long),
-          borderColor: colour('--slate'),
+          borderColor: chartColour('--slate'),
           borderDash: [6, 4],
         },
-        { label: 'load of the day', data: shown.map((day) => day.load), backgroundColor: colour('--band'), borderWidth: 0 },
+        { label: 'load of the day', data: shown.map((day) => day.load), backgroundColor: chartColour('--band'), borderWidth: 0 },
       ],
     },
     options: {
       animation: false,
       maintainAspectRatio: false,
       scales: {
-        x: { grid: { display: false }, ticks: { color: colour('--soft'), font: FONT, maxTicksLimit: 9, maxRotation: 0 } },
-        y: { beginAtZero: true, grid: { color: colour('--line-faint') }, ticks: { color: colour('--soft'), font: FONT, maxTicksLimit: 6 } },
+        x: { grid: { display: false }, ticks: { color: chartColour('--soft'), font: CHART_FONT, maxTicksLimit: 9, maxRotation: 0 } },
+        y: {
+          beginAtZero: true,
+          grid: { color: chartColour('--line-faint') },
+          ticks: { color: chartColour('--soft'), font: CHART_FONT, maxTicksLimit: 6 },
+        },
       },
     },
   };
 }
-function draw(): void {
-  chart?.destroy();
-  if (canvas.value) chart = new Chart(canvas.value, configuration());
-}
-onMounted(draw);
-watch([() => props.history, dark], draw);
-onBeforeUnmount(() => chart?.destroy());
+useChart(configuration, () => props.history);
 </script>
 
 <template>
