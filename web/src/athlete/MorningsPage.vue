@@ -92,7 +92,7 @@ const number = (value: number | null) => (value === null ? 'not defined' : forma
         <button type="button" class="link small" :aria-expanded="asTable" @click="asTable = !asTable">
           {{ asTable ? 'Hide the numbers' : 'Show the numbers' }}
         </button>
-        <div v-if="asTable" class="numbers">
+        <div v-if="asTable" class="numbers" tabindex="0" role="region" aria-label="Answers in numbers">
           <table>
             <thead>
               <tr>

@@ -166,8 +166,11 @@ const lateWords = computed(() => {
       <span class="who"
         ><span class="named"
           ><b>{{ visit.athleteName }}</b
-          ><ReadinessMark v-if="!isOver" :shape="visit.readiness.word" :title="readinessWords" /></span
-        ><span v-if="roomy" class="soft small">{{ [practice.sportPlace(visit.sports), visit.about].filter(Boolean).join(' · ') }}</span>
+          ><ReadinessMark v-if="!isOver" :shape="visit.readiness.word" aria-hidden="true" /></span
+        ><span v-if="roomy" class="soft small about">{{
+          [practice.sportPlace(visit.sports), visit.about].filter(Boolean).join(' · ')
+        }}</span
+        ><span v-if="!isOver" class="small why">{{ readinessWords }}</span>
         <span v-if="lateWords" class="late small">{{ lateWords }}</span><span v-if="placed.columns > 1" class="late small"
           >overlaps</span
         ></span
@@ -202,6 +205,30 @@ const lateWords = computed(() => {
 }
 
 /* Only with fingers: a mouse takes hold of the visit itself. */
+/* How they are and why: read out always, seen when the visit is pointed at or has the focus. */
+.why {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+
+.open:focus-visible .why,
+.open:hover .why {
+  position: static;
+  width: auto;
+  height: auto;
+  clip-path: none;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.open:focus-visible .about,
+.open:hover .about {
+  display: none;
+}
+
 .who .named {
   display: flex;
   align-items: center;

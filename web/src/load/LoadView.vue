@@ -102,7 +102,9 @@ onUnmounted(() => window.removeEventListener('keydown', onWindowKey));
       <button v-if="onlyId" type="button" class="link" @click="router.push('/load')">Everybody</button>
       <div v-if="monday" class="weeks">
         <Button aria-label="A week back" @click="monday = addDays(monday, -7)">‹</Button>
+        <label class="unseen" for="load-week">Week</label>
         <DatePicker
+          id="load-week"
           :value="monday"
           value-format="YYYY-MM-DD"
           picker="week"
@@ -148,5 +150,12 @@ onUnmounted(() => window.removeEventListener('keydown', onWindowKey));
 
 .weeks :deep(.ant-picker) {
   width: 220px;
+}
+.unseen {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
 }
 </style>

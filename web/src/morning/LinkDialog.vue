@@ -102,7 +102,7 @@ const who = () => props.athlete?.name ?? props.squad?.name ?? '';
       </template>
       <Button v-else type="primary" :loading="busy" @click="make">Open a page</Button>
       <template v-if="links.length > 0">
-        <h3>Open now</h3>
+        <h2>Open now</h2>
         <ul class="plain">
           <li v-for="each in links" :key="each.id">
             <span>{{ each.of }}</span>

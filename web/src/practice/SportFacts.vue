@@ -21,7 +21,7 @@ const disciplinesOf = (ids: readonly string[] | undefined) =>
       <thead>
         <tr>
           <th scope="col">Asks for</th>
-          <th scope="col">{{ ' ' }}</th>
+          <th scope="col">Range</th>
           <th scope="col">On</th>
           <th scope="col">For</th>
           <th scope="col">How sure</th>
