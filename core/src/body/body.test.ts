@@ -1,4 +1,4 @@
-import { ageInYears, findMotion, JOINTS, MOTIONS, motionOf } from './index.ts';
+import { ageInYears, dayAt, dayNumber, findMotion, JOINTS, MOTIONS, motionOf } from './index.ts';
 
 describe('motions', () => {
   test('cover every joint from neck to toes with at least seventy motion-and-position pairs', () => {
@@ -56,4 +56,12 @@ describe('age', () => {
   test('a day before the birth is refused', () => {
     expect(() => ageInYears('2026-01-02', '2026-01-01')).toThrow('before the birth');
   });
+});
+
+test('days as numbers agree with the calendar of the platform, both ways, across centuries and leap years', () => {
+  for (let number = -40_000; number <= 60_000; number += 7) {
+    const day = new Date(number * 86_400_000).toISOString().slice(0, 10);
+    expect([dayNumber(day), dayAt(number)]).toEqual([number, day]);
+  }
+  for (const day of ['2000-02-29', '1900-03-01', '2100-02-28', '2024-12-31', '2025-01-01']) expect(dayAt(dayNumber(day))).toBe(day);
 });

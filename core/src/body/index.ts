@@ -12,6 +12,7 @@ export {
 } from './types.ts';
 export { MOTIONS, findMotion, motionOf } from './motions/index.ts';
 export { tradeNames } from './motionNames.ts';
+export { dayAt, dayNumber } from './days.ts';
 export { ageInYears } from './age.ts';
 export { positionOn, POSITIONS } from './positions.ts';
 export { JOINT_REGIONS, REGIONS, placeWords, regionName, type BodySide, type Region, type RegionFacts } from './regions.ts';

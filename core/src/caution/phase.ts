@@ -1,3 +1,4 @@
+import { dayNumber } from '../body/index.ts';
 import { conditionFacts } from './coded.ts';
 import type { ConditionFields, SurgeryPhase } from './types.ts';
 
@@ -16,14 +17,12 @@ export const PHASE_WORDS: Record<SurgeryPhase, string> = {
   settled: 'settled',
 };
 
-const DAY_MS = 86_400_000;
-
 /**
  * Whole days from one calendar day to another, both `YYYY-MM-DD`; negative when the second comes first.
  * @example daysBetween('2026-10-07', '2026-11-25') // → 49
  */
 export function daysBetween(from: string, to: string): number {
-  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
+  return dayNumber(to) - dayNumber(from);
 }
 
 /**

@@ -1,10 +1,9 @@
+import { dayAt, dayNumber } from '../body/index.ts';
 import type { DayLoad, LoadFields } from './types.ts';
-
-const DAY_MS = 86_400_000;
 
 /** Days are counted as dates: a day of clock change is one day like any other. */
 export function addDays(day: string, days: number): string {
-  return new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+  return dayAt(dayNumber(day) + days);
 }
 
 /**

@@ -17,15 +17,20 @@ export interface LoadHistory {
   readonly unrated: number;
 }
 
+/** The days from the first session that was written, at most so many back, to the day itself; none where none was written. */
+export function daysKnown(loads: readonly LoadFields[], onDay: string, most: number): DayLoad[] {
+  let first: string | null = null;
+  for (const { planned, onDate } of loads) if (!planned && onDate <= onDay && (first === null || onDate < first)) first = onDate;
+  const earliest = addDays(onDay, 1 - most);
+  return first === null ? [] : dayLoads(loads, first > earliest ? first : earliest, onDay);
+}
+
 /**
  * What load comes to on a day. Days before the first session that was written are unknown, not restful: they are in no mean.
  * @example loadHistory([], '2026-03-01').week // → null
  */
 export function loadHistory(loads: readonly LoadFields[], onDay: string, most = 400): LoadHistory {
-  const done = loads.filter((each) => !each.planned && each.onDate <= onDay).map((each) => each.onDate);
-  const first = done.length === 0 ? null : done.reduce((a, b) => (a < b ? a : b));
-  const earliest = addDays(onDay, 1 - most);
-  const days = first === null ? [] : dayLoads(loads, first > earliest ? first : earliest, onDay);
+  const days = daysKnown(loads, onDay, most);
   const values = days.map((day) => day.load);
   const shortMeans = weightedMeans(values, SHORT_DAYS);
   const longMeans = weightedMeans(values, LONG_DAYS);

@@ -1,4 +1,4 @@
-import { daysBetween } from '../caution/index.ts';
+import { dayNumber } from '../body/index.ts';
 import { median } from './normal.ts';
 import type { DayValue } from './normal.ts';
 
@@ -77,6 +77,7 @@ export interface HrvDay {
   readonly band: { readonly low: number; readonly high: number } | null;
 }
 
+const average = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
 const WEEK = 7;
 const FEWEST_OF_WEEK = 3;
 const BAND_DAYS = 60;
@@ -90,17 +91,18 @@ const FEWEST_BAND_DAYS = 28;
  * @example hrvOn([], '2026-03-01').mean // → null
  */
 export function hrvOn(values: readonly DayValue[], onDay: string): HrvDay {
-  const known = values.flatMap(({ on, value }) => {
-    const ago = daysBetween(on, onDay);
-    return value !== null && value > 0 && ago >= 0 ? [{ ago, ln: Math.log(value) }] : [];
-  });
-  const week = known.filter(({ ago }) => ago < WEEK).map(({ ln }) => ln);
-  const before = known.filter(({ ago }) => ago >= WEEK && ago < WEEK + BAND_DAYS);
-  const average = (list: readonly number[]) => list.reduce((a, b) => a + b, 0) / list.length;
+  const today = dayNumber(onDay);
+  const week: number[] = [];
+  const all: number[] = [];
+  let furthest = 0;
+  for (const { on, value } of values) {
+    const ago = today - dayNumber(on);
+    if (value === null || value <= 0 || ago < 0 || ago >= WEEK + BAND_DAYS) continue;
+    (ago < WEEK ? week : all).push(Math.log(value));
+    if (ago > furthest) furthest = ago;
+  }
   const mean = week.length >= FEWEST_OF_WEEK ? average(week) : null;
-  if (before.length < FEWEST_OF_BAND || Math.max(...before.map(({ ago }) => ago)) < WEEK + FEWEST_BAND_DAYS - 1)
-    return { on: onDay, mean, band: null };
-  const all = before.map(({ ln }) => ln);
+  if (all.length < FEWEST_OF_BAND || furthest < WEEK + FEWEST_BAND_DAYS - 1) return { on: onDay, mean, band: null };
   const middle = average(all);
   const sd = Math.sqrt(all.reduce((sum, ln) => sum + (ln - middle) ** 2, 0) / (all.length - 1));
   return { on: onDay, mean, band: { low: middle - 0.5 * sd, high: middle + 0.5 * sd } };

@@ -1,4 +1,4 @@
-import { daysBetween } from '../caution/index.ts';
+import { dayNumber } from '../body/index.ts';
 
 /** A value of one day, or null where it is missing. */
 export interface DayValue {
@@ -40,13 +40,17 @@ export function median(values: readonly number[]): number {
  * @example ownNormal([], '2026-03-01', 0.5).missing // → 8
  */
 export function ownNormal(values: readonly DayValue[], onDay: string, smallest: number): OwnNormal {
-  const past = values.flatMap(({ on, value }) => {
-    const ago = daysBetween(on, onDay);
-    return value !== null && ago >= 1 && ago <= NORMAL_DAYS ? [{ ago, value }] : [];
-  });
-  const lately = past.filter(({ ago }) => ago <= ANSWERED_WITHIN_DAYS).length;
+  const today = dayNumber(onDay);
+  const all: number[] = [];
+  let lately = 0;
+  for (const { on, value } of values) {
+    if (value === null) continue;
+    const ago = today - dayNumber(on);
+    if (ago < 1 || ago > NORMAL_DAYS) continue;
+    all.push(value);
+    if (ago <= ANSWERED_WITHIN_DAYS) lately += 1;
+  }
   if (lately < ANSWERS_NEEDED) return { kind: 'not-known', missing: ANSWERS_NEEDED - lately };
-  const all = past.map(({ value }) => value);
   const middle = median(all);
   const spread = MAD_TO_SD * median(all.map((value) => Math.abs(value - middle)));
   return { kind: 'known', median: middle, unit: Math.max(spread, smallest), answers: all.length };

@@ -1,7 +1,7 @@
 import { daysBetween } from '../caution/index.ts';
-import { addDays, loadHistory, type LoadFields } from '../load/index.ts';
+import { addDays, daysKnown, type LoadFields } from '../load/index.ts';
 import { hrvOn } from './hrv.ts';
-import { deviation, ownNormal, type DayValue, type OwnNormal } from './normal.ts';
+import { deviation, NORMAL_DAYS, ownNormal, type DayValue, type OwnNormal } from './normal.ts';
 import { scaleOf, scaleSum, type ScaleId } from './scales.ts';
 import { standing, type CheckIn } from './types.ts';
 
@@ -83,7 +83,9 @@ export function told(facts: ReadinessFacts, scaleId: ScaleId): Told {
   const all = standing(facts.checkIns).filter((each) => each.onDate <= onDay);
   const today = all.find((each) => each.onDate === onDay) ?? null;
   // Another scale's answers say nothing on this one.
-  const ofScale = all.filter((each) => each.scale === scaleId);
+  const from = addDays(onDay, -NORMAL_DAYS);
+  const lately = all.filter((each) => each.onDate >= from);
+  const ofScale = lately.filter((each) => each.scale === scaleId);
   const against = (
     id: string,
     name: string,
@@ -115,7 +117,7 @@ export function told(facts: ReadinessFacts, scaleId: ScaleId): Told {
   const sleep = against(
     'hours',
     'Hours slept',
-    all.map((each) => ({ on: each.onDate, value: each.hoursSlept })),
+    lately.map((each) => ({ on: each.onDate, value: each.hoursSlept })),
     SMALLEST.hours,
     'lower',
   );
@@ -123,7 +125,7 @@ export function told(facts: ReadinessFacts, scaleId: ScaleId): Told {
   const load = against(
     'load',
     'Load yesterday',
-    loadHistory(facts.loads, yesterday, 29).days.map((day) => ({ on: day.on, value: day.load })),
+    daysKnown(facts.loads, yesterday, 29).map((day) => ({ on: day.on, value: day.load })),
     SMALLEST.load,
     'higher',
     yesterday,

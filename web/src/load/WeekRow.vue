@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon';
+import { typedText } from '@pace-bend/core/load';
+import { formatNumber } from '@pace-bend/core/measure';
+import { usePractice } from '../stores/practice.ts';
+import type { Cell } from './week.ts';
+import type { Row } from './useWeekEdits.ts';
+
+/** One athlete's week. A row by itself, so that typing into one leaves two hundred others alone. */
+defineProps<{
+  row: Row;
+  index: number;
+  /** The day that is looked at in this row, or null. */
+  at: number | null;
+  /** What is being typed there, or null. */
+  typed: string | null;
+  unsent: boolean;
+  wrong: boolean;
+}>();
+const emit = defineEmits<{ look: [day: number]; begin: [text: string]; type: [text: string]; leave: [] }>();
+const practice = usePractice();
+
+/** A cell's sessions: the kind in small where it is not the usual one, minutes and how hard. */
+const shownOf = (row: Row, cell: Cell) =>
+  cell.done.map((each) => ({
+    id: each.id,
+    name: each.kind === row.kinds[0]?.id ? '' : (row.kinds.find(({ id }) => id === each.kind)?.name ?? each.kind),
+    numbers: typedText([each], [{ id: each.kind, name: '', muscles: [] }]),
+  }));
+const dayWords = (day: string) => DateTime.fromISO(day).toFormat('ccc d LLL');
+const number = (value: number | null | undefined, digits = 0) =>
+  value === null || value === undefined ? '–' : formatNumber(value, digits);
+const monotonyWords = (row: Row) => (row.figures.week && row.figures.week.monotony === null ? 'every day alike: not defined' : undefined);
+</script>
+
+<template>
+  <tr>
+    <th scope="row">
+      <RouterLink :to="`/athlete/${row.id}/mornings`" :title="row.name">{{ row.name }}</RouterLink>
+    </th>
+    <td
+      v-for="(cell, d) in row.cells"
+      :key="cell.on"
+      role="gridcell"
+      class="cell num"
+      :class="{
+        today: cell.on === practice.today,
+        ahead: cell.on > practice.today,
+        unsent,
+      }"
+      :data-cell="`${index}/${d}`"
+      :tabindex="at === d ? 0 : -1"
+      :aria-label="`${row.name}, ${dayWords(cell.on)}: ${cell.text || 'nothing'}`"
+      @focus="emit('look', d)"
+      @dblclick="emit('begin', cell.text)"
+    >
+      <input
+        v-if="typed !== null && at === d"
+        :value="typed"
+        @input="emit('type', ($event.target as HTMLInputElement).value)"
+        class="typed num"
+        :aria-label="`${row.name}, ${dayWords(cell.on)}`"
+        :aria-invalid="wrong ? 'true' : undefined"
+        maxlength="120"
+        autocomplete="off"
+        @blur="emit('leave')"
+      />
+      <template v-else
+        ><span v-for="each in shownOf(row, cell)" :key="each.id" class="session"
+          ><small v-if="each.name">{{ each.name }}</small> {{ each.numbers }}</span
+        ><span v-for="each in cell.planned" :key="each.id" class="session planned" title="planned">{{ each.minutes }} min</span></template
+      >
+    </td>
+    <td class="figure num">{{ number(row.figures.week?.sum) }}</td>
+    <td class="figure num" :title="monotonyWords(row)">{{ number(row.figures.week?.monotony, 2) }}</td>
+    <td class="figure num">{{ number(row.figures.week?.strain) }}</td>
+    <td class="figure num">{{ number(row.figures.rolling.ratio, 2) }}</td>
+    <td class="figure num">{{ number(row.figures.weighted.ratio, 2) }}</td>
+  </tr>
+</template>
+
+<style scoped>
+tbody th {
+  min-width: 120px;
+  padding: 2px 12px 2px 0;
+  font-weight: 600;
+  text-align: left;
+}
+
+tbody th a {
+  text-decoration: none;
+}
+
+.cell {
+  min-width: 70px;
+  height: 34px;
+  padding: 2px 6px;
+  border: 1px solid var(--line-faint);
+  background: var(--paper);
+  font: 400 13.5px var(--words);
+  vertical-align: top;
+  cursor: cell;
+}
+
+.cell:focus {
+  outline: 2.5px solid var(--spruce);
+  outline-offset: -2px;
+}
+
+.ahead {
+  background: var(--raised);
+}
+
+.unsent {
+  color: var(--soft);
+  font-style: italic;
+}
+
+.session {
+  display: block;
+}
+
+.session small {
+  display: block;
+  color: var(--soft);
+  font-size: 11.5px;
+  line-height: 1.1;
+}
+
+.planned {
+  width: max-content;
+  padding: 0 4px;
+  border: 1px dashed var(--soft);
+  border-radius: 3px;
+  color: var(--soft);
+}
+
+.typed {
+  width: 100%;
+  min-width: 110px;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+}
+
+.typed:focus {
+  outline: none;
+}
+
+td.figure {
+  font: 400 13.5px var(--words);
+}
+
+.today {
+  background: var(--spruce-soft);
+}
+
+.figure {
+  padding: 2px 6px;
+  text-align: right;
+  white-space: nowrap;
+}
+</style>
