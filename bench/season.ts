@@ -9,6 +9,7 @@ import { checkInsOfMany } from '../server/src/checkIns/queries.ts';
 import { firstRow, openPool, type Pool } from '../server/src/db/pool.ts';
 import { ensurePractice } from '../server/src/demo/load.ts';
 import { loadsOfMany } from '../server/src/loads/queries.ts';
+import { eventsNear } from '../server/src/readiness/morning.ts';
 import { addDays } from '@pace-bend/core/load';
 import { seeded } from '@pace-bend/core/random';
 import { readinessOf, told, type CheckIn } from '@pace-bend/core/readiness';
@@ -85,6 +86,7 @@ const bare = async () => {
     checkInsOfMany(pool, ids, addDays(TODAY, -28), TODAY),
     checkInsOfMany(pool, ids, addDays(TODAY, -80), addDays(TODAY, -29), true),
     loadsOfMany(pool, ids, addDays(TODAY, -30), addDays(TODAY, -1)),
+    eventsNear(pool, practice.id, ids, TODAY),
   ]);
 };
 for (let i = 0; i < 8; i++) {

@@ -23,13 +23,19 @@ export interface MorningValue {
   readonly off: number | null;
 }
 
+/** A verdict as far as a list needs it: what it limits is for the visit. */
+export interface MorningVerdict extends Pick<ReadinessVerdict, 'word' | 'weight' | 'missing'> {
+  /** Strongest first. */
+  readonly reasons: readonly { readonly ruleId: string; readonly reason: string }[];
+}
+
 /** One athlete's morning. */
 export interface MorningRow {
   readonly id: string;
   readonly name: string;
   readonly sports: readonly AthleteSport[];
   readonly availability: AvailabilityLevel;
-  readonly verdict: ReadinessVerdict;
+  readonly verdict: MorningVerdict;
   /** Today's answers, or null where there are none yet. */
   readonly answered: Pick<CheckIn, 'at' | 'by' | 'sore' | 'ill' | 'injured' | 'training'> | null;
   readonly sum: MorningValue;
@@ -61,9 +67,10 @@ export function morningOf(
   scale: ScaleId,
 ): MorningRow {
   const { today, sum, items, sleep, load, signals } = told(facts, scale);
+  const { word, weight, missing, reasons } = readinessOf(signals);
   return {
     ...athlete,
-    verdict: readinessOf(signals),
+    verdict: { word, weight, missing, reasons: reasons.map(({ ruleId, reason }) => ({ ruleId, reason })) },
     answered: today && {
       at: today.at,
       by: today.by,

@@ -17,7 +17,7 @@ interface NearEvents {
 }
 
 /** The nearest event on either side of a day for each of these athletes: of theirs and of everybody's. */
-async function eventsNear(db: Db, practiceId: string, athleteIds: readonly string[], day: string): Promise<Map<string, NearEvents>> {
+export async function eventsNear(db: Db, practiceId: string, athleteIds: readonly string[], day: string): Promise<Map<string, NearEvents>> {
   const near = new Map<string, NearEvents>();
   if (athleteIds.length === 0) return near;
   const [events, members] = await Promise.all([
