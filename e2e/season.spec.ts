@@ -209,6 +209,7 @@ test('the morning is seen, a visit softened by it is opened, one limit set aside
   const file = async () =>
     (await (await page.request.get(visit.replace('/visit/', '/api/visits/'))).json()) as {
       readiness: { kept: { word: string; outcome: string | null }; setAside: { limitId: string; reason: string; by: string }[] };
+      note: { text: string };
       plan: { blocks: { limits?: { effortPct: number | null }[] }[] };
     };
   for (const [side, trials] of [
@@ -245,6 +246,11 @@ test('the morning is seen, a visit softened by it is opened, one limit set aside
   await outcome.getByRole('button', { name: 'Lighter than planned' }).click();
   await saved(page);
   await expect.poll(async () => (await file()).readiness.kept.outcome).toBe('lighter');
+  await page.getByRole('button', { name: 'Add this to your words' }).click();
+  await expect(page.getByRole('textbox', { name: 'Your words' })).toHaveValue(/^Ease today: .*Set aside: .* \(slept in the afternoon\)\./);
+  await expect(page.getByRole('button', { name: 'Add this to your words' })).toHaveCount(0);
+  await saved(page);
+  await expect.poll(async () => (await file()).note.text).toContain('(slept in the afternoon)');
   const record = (await (await page.request.get(`/api/athletes/${await athleteNamed(page, 'Joss')}/record`)).json()) as {
     readiness: { word: string; outcome: string }[];
     readinessSetAside: { reason: string }[];

@@ -1,7 +1,8 @@
 import type { Limits } from '../method/index.ts';
 import type { Signals } from './signals.ts';
 
-export type Matter = 'health' | 'injury' | 'answers' | 'sleep' | 'soreness' | 'training' | 'load' | 'heart' | 'range' | 'event' | 'travel';
+export type Matter =
+  'health' | 'injury' | 'answers' | 'sleep' | 'soreness' | 'training' | 'load' | 'heartbeat' | 'range' | 'event' | 'travel';
 
 /** What each signal is about: a bad night shows in the hours and in their distance from the usual, and is one bad night. */
 const MATTER: Readonly<Record<keyof Signals, Matter>> = {
@@ -14,7 +15,7 @@ const MATTER: Readonly<Record<keyof Signals, Matter>> = {
   sore: 'soreness',
   trainingCut: 'training',
   loadOff: 'load',
-  hrvBelowDays: 'heart',
+  hrvBelowDays: 'heartbeat',
   motionsBelow: 'range',
   eventNear: 'event',
   eventFresh: 'event',

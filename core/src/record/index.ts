@@ -41,6 +41,7 @@ export { coachPage, type CoachAthlete, type CoachFacts, type CoachPage } from '.
 export {
   READINESS_DAYS,
   READINESS_OUTCOMES,
+  dayInNote,
   readinessToday,
   type ReadinessKept,
   type ReadinessOutcome,

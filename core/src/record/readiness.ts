@@ -48,6 +48,22 @@ export const READINESS_OUTCOMES = [
 ] as const;
 export type ReadinessOutcome = (typeof READINESS_OUTCOMES)[number]['id'];
 
+/**
+ * The day in one line, as it stands in a note: the word, its reasons strongest first, and what was set aside with the word why. For example
+ * "Ease today: Slept five hours or less. Set aside: Slept five hours or less (slept in the afternoon)."
+ */
+export function dayInNote(
+  word: ReadinessWord,
+  reasons: readonly string[],
+  setAside: readonly { readonly what: string; readonly reason: string }[],
+): string {
+  const head = `${word[0]!.toUpperCase()}${word.slice(1)} today`;
+  return [
+    reasons.length === 0 ? `${head}.` : `${head}: ${reasons.join(' ')}`,
+    ...setAside.map(({ what, reason }) => `Set aside: ${what.replace(/[.!?]+$/, '')} (${reason}).`),
+  ].join(' ');
+}
+
 /** What a visit's file holds of how its athlete is today. */
 export interface VisitReadiness {
   readonly scale: ScaleId;

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
 import { computed } from 'vue';
-import { READINESS_OUTCOMES } from '@pace-bend/core/record';
+import { dayInNote, LIMITS, READINESS_OUTCOMES } from '@pace-bend/core/record';
 import ChoiceRow from '../../parts/ChoiceRow.vue';
 import ReadinessMark from '../../parts/ReadinessMark.vue';
+import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';
 
 /** How the day was taken in, what was set aside, and how it went: a later look can then tell whether eased days were eased. */
@@ -16,6 +18,25 @@ const nameOf = (limitId: string) =>
   today.value.verdict.reasons.find(({ ruleId }) => ruleId === limitId)?.reason ??
   today.value.offered.find(({ id }) => id === limitId)?.because ??
   limitId;
+const session = useSession();
+const note = computed(() => visit.file!.note?.text ?? '');
+const line = computed(() =>
+  dayInNote(
+    word.value,
+    reasons.value,
+    readiness.value.setAside.map((each) => ({ what: nameOf(each.limitId), reason: each.reason })),
+  ),
+);
+/** The therapist's words with the day put before them. */
+const withDay = computed(() => (note.value === '' ? line.value : `${line.value}\n${note.value}`));
+const addable = computed(
+  () =>
+    !visit.finished &&
+    session.may('PUT', '/visits/:id/note') &&
+    reasons.value.length + readiness.value.setAside.length > 0 &&
+    !note.value.includes(line.value) &&
+    withDay.value.length <= LIMITS.noteLength,
+);
 </script>
 
 <template>
@@ -27,6 +48,7 @@ const nameOf = (limitId: string) =>
         Set aside: {{ nameOf(each.limitId) }} <span class="soft small">{{ each.reason }}, {{ each.by }}</span>
       </li>
     </ul>
+    <div v-if="addable"><Button @click="visit.setNote(withDay)">Add this to your words</Button></div>
     <div class="asked">
       <span>How did it go, on a day {{ word === 'ready' || word === 'not known' ? `called ${word}` : `to ${word}` }}?</span>
       <ChoiceRow
