@@ -41,7 +41,7 @@ const addable = computed(
 
 <template>
   <section class="card" aria-label="How they were">
-    <h2><ReadinessMark :shape="word" :size="16" aria-hidden="true" /> {{ word }} today</h2>
+    <h2><ReadinessMark :shape="word" :size="16" aria-hidden="true" /> Today: {{ word }}</h2>
     <p v-if="reasons.length > 0" class="soft">{{ reasons.join(' ') }}</p>
     <ul v-if="readiness.setAside.length > 0" class="plain" aria-label="Set aside">
       <li v-for="each in readiness.setAside" :key="each.id">
