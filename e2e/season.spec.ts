@@ -37,8 +37,25 @@ test('a new practice of runners sees no word of boats; its own sport is asked fo
   await expect(own.getByRole('alert')).toContainText('A sport needs a name.');
   await own.getByLabel('Name', { exact: true }).fill('Orienteering');
   await own.getByRole('button', { name: 'Add a demand' }).click();
+  // A shape needs the side it follows, said at once and before anything is sent.
+  await own.getByRole('button', { name: 'Add a side with more' }).click();
+  await own.getByRole('button', { name: 'Keep the sport' }).click();
+  await expect(own.getByRole('alert')).toContainText('Name the side that leads first.');
+  await own.getByLabel('What the leading side is called, if it has one').fill('Take-off leg');
+  await own.getByRole('spinbutton', { name: 'More by up to, difference 1' }).fill('6');
+  await own.getByLabel('Why, difference 1').fill('the leg that jumps');
+  await own.getByRole('button', { name: 'Add a kind of event' }).click();
+  await own.getByLabel('Event 2', { exact: true }).fill('Night relay');
+  await own.getByRole('spinbutton', { name: 'Hours without long holds before event 2' }).fill('36');
   await own.getByRole('button', { name: 'Keep the sport' }).click();
   await expect(page.getByRole('region', { name: 'Own sports' })).toContainText('Orienteering');
+  const { ownSports } = (await (await page.request.get(`${application.url}/api/practice`)).json()) as {
+    ownSports: { shapes: unknown[]; eventKinds: unknown[] }[];
+  };
+  expect(ownSports[0]).toMatchObject({
+    shapes: [{ kind: 'more', on: 'leading', upTo: 6, words: 'the leg that jumps', sure: 'common practice' }],
+    eventKinds: [{ id: 'match' }, { id: 'night-relay', name: 'Night relay', quietHoursBefore: 36, gentleHoursAfter: 24 }],
+  });
 
   // What is offered is what the practice serves, its own included once it is chosen.
   await page.goto(application.url);

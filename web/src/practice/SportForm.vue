@@ -5,13 +5,14 @@ import InputNumber from 'ant-design-vue/es/input-number';
 import { v7 as uuid } from 'uuid';
 import { computed, reactive, ref } from 'vue';
 import { MOTIONS, motionOf, MUSCLES, type Muscle } from '@pace-bend/core/body';
-import { checkSport, type Demand, type OwnSport, type Sport } from '@pace-bend/core/sport';
+import { checkSport, type Demand, type OwnSport, type Shape, type Sport } from '@pace-bend/core/sport';
 import { api } from '../api/api.ts';
 import PickMany from '../parts/PickMany.vue';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import { usePractice } from '../stores/practice.ts';
+import SportShapes from './SportShapes.vue';
 
 /** A sport of the practice's own, in the form of those that ship. */
 const props = defineProps<{ sport: OwnSport | null }>();
@@ -41,7 +42,7 @@ const fields = reactive({
   disciplines: copy([...(props.sport?.disciplines ?? [])]) as Named[],
   roles: copy([...(props.sport?.roles ?? [])]) as (Named & { side?: 'left' | 'right' })[],
   demands: copy([...(props.sport?.demands ?? [])]) as { -readonly [K in keyof Demand]: Demand[K] }[],
-  shapes: copy([...(props.sport?.shapes ?? [])]) as unknown as Sport['shapes'],
+  shapes: copy([...(props.sport?.shapes ?? [])]) as Shape[],
   loadKinds: copy([...(props.sport?.loadKinds ?? [{ id: 'training', name: 'Training', muscles: [] }])]) as unknown as (Named & {
     counts?: string;
     muscles: Muscle[];
@@ -198,6 +199,33 @@ async function keep(): Promise<void> {
       </div>
       <Button size="small" @click="fields.loadKinds.push({ id: '', name: '', muscles: [] })">Add a kind of training</Button>
     </fieldset>
+    <SportShapes v-model="fields.shapes" />
+    <fieldset>
+      <legend>What its calendar holds</legend>
+      <div v-for="(each, i) in fields.eventKinds" :key="i" class="line event">
+        <Input v-model:value="each.name" :maxlength="60" :aria-label="`Event ${i + 1}`" />
+        <InputNumber
+          v-model:value="each.quietHoursBefore"
+          :min="0"
+          :max="168"
+          :aria-label="`Hours without long holds before event ${i + 1}`"
+          addon-before="no long holds"
+          addon-after="h before"
+        />
+        <InputNumber
+          v-model:value="each.gentleHoursAfter"
+          :min="0"
+          :max="336"
+          :aria-label="`Hours of gentle work after event ${i + 1}`"
+          addon-before="gentle only"
+          addon-after="h after"
+        />
+        <button type="button" class="link small" @click="fields.eventKinds.splice(i, 1)">Take out</button>
+      </div>
+      <Button size="small" @click="fields.eventKinds.push({ id: '', name: '', quietHoursBefore: 24, gentleHoursAfter: 24 })"
+        >Add a kind of event</Button
+      >
+    </fieldset>
     <ul v-if="wrong.length > 0" class="plain wrong" role="alert">
       <li v-for="each in wrong" :key="each.path">{{ each.message }}</li>
     </ul>
@@ -239,8 +267,13 @@ legend {
   grid-template-columns: minmax(120px, 1fr) minmax(120px, 1fr) minmax(160px, 2fr) auto;
 }
 
+.event {
+  grid-template-columns: minmax(120px, 1fr) 240px 240px auto;
+}
+
 @media (max-width: 900px) {
   .demand,
+  .event,
   .kind {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import Input from 'ant-design-vue/es/input';
+import InputNumber from 'ant-design-vue/es/input-number';
+import { MOTIONS, motionOf } from '@pace-bend/core/body';
+import type { Shape } from '@pace-bend/core/sport';
+import PickOne from '../parts/PickOne.vue';
+
+/** Side differences that a sport makes and needs: more on one side, or an arc that is turned. The list is changed in place. */
+type Changeable<T> = T extends unknown ? { -readonly [K in keyof T]: T[K] } : never;
+const shapes = defineModel<Changeable<Shape>[]>({ required: true });
+/** Only motions with sides can differ between them. */
+const CHOICES = MOTIONS.filter((motion) => !motion.sides.includes('midline')).map((motion) => ({
+  value: motion.id,
+  label: `${motion.name}, ${motion.testPosition}`,
+}));
+const ON = [
+  { value: 'leading', label: 'leading side' },
+  { value: 'other', label: 'other side' },
+  { value: 'role', label: 'side of the role' },
+] as const;
+const unit = (motionId: string) => (motionOf(motionId).unit === 'deg' ? '°' : 'cm');
+const addMore = () =>
+  shapes.value.push({
+    kind: 'more',
+    motionId: CHOICES[0]!.value,
+    on: 'leading',
+    upTo: 5,
+    words: 'made by the sport',
+    sure: 'common practice',
+  });
+const addArc = () =>
+  shapes.value.push({
+    kind: 'arc',
+    gains: 'shoulder-external-rotation',
+    loses: 'shoulder-internal-rotation',
+    on: 'leading',
+    totalWithin: 5,
+    findingFrom: 18,
+    words: 'made by the sport',
+    sure: 'common practice',
+  });
+</script>
+
+<template>
+  <fieldset>
+    <legend>Side differences it makes</legend>
+    <div v-for="(each, i) in shapes" :key="i" class="line">
+      <template v-if="each.kind === 'more'">
+        <PickOne
+          :label="`Motion of difference ${i + 1}`"
+          search
+          :value="each.motionId"
+          :options="CHOICES"
+          @change="(motionId) => (each.motionId = motionId)"
+        />
+        <PickOne :label="`Side of difference ${i + 1}`" :value="each.on" :options="ON" @change="(on) => (each.on = on)" />
+        <InputNumber
+          v-model:value="each.upTo"
+          :min="0"
+          :max="90"
+          :aria-label="`More by up to, difference ${i + 1}`"
+          :addon-after="unit(each.motionId)"
+        />
+      </template>
+      <template v-else>
+        <PickOne
+          :label="`What the leading side gains, difference ${i + 1}`"
+          search
+          :value="each.gains"
+          :options="CHOICES"
+          @change="(gains) => (each.gains = gains)"
+        />
+        <PickOne
+          :label="`What it loses for it, difference ${i + 1}`"
+          search
+          :value="each.loses"
+          :options="CHOICES"
+          @change="(loses) => (each.loses = loses)"
+        />
+        <span class="numbers">
+          <InputNumber
+            v-model:value="each.totalWithin"
+            :min="0"
+            :max="90"
+            :aria-label="`Both arcs alike within, difference ${i + 1}`"
+            addon-before="alike within"
+            addon-after="°"
+          />
+          <InputNumber
+            v-model:value="each.findingFrom"
+            :min="0"
+            :max="90"
+            :aria-label="`A finding from a loss of, difference ${i + 1}`"
+            addon-before="finding from"
+            addon-after="°"
+          />
+        </span>
+      </template>
+      <Input v-model:value="each.words" :maxlength="60" :aria-label="`Why, difference ${i + 1}`" placeholder="why: follows the racket" />
+      <button type="button" class="link small" @click="shapes.splice(i, 1)">Take out</button>
+    </div>
+    <div class="choices">
+      <Button size="small" @click="addMore">Add a side with more</Button>
+      <Button size="small" @click="addArc">Add a turned arc</Button>
+    </div>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+legend {
+  padding: 0 0 4px;
+  font-weight: 600;
+}
+
+.line {
+  display: grid;
+  grid-template-columns: minmax(160px, 2fr) minmax(120px, 1fr) auto minmax(120px, 1fr) auto;
+  gap: 8px;
+  align-items: center;
+  width: 100%;
+}
+
+.numbers {
+  display: grid;
+  gap: 4px;
+  width: 180px;
+}
+
+@media (max-width: 900px) {
+  .line {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
