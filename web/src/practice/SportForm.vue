@@ -247,7 +247,9 @@ fieldset {
 }
 
 legend {
+  margin: 0;
   padding: 0 0 4px;
+  font-size: inherit;
   font-weight: 600;
 }
 

@@ -57,6 +57,7 @@ const addArc = () =>
         <PickOne :label="`Side of difference ${i + 1}`" :value="each.on" :options="ON" @change="(on) => (each.on = on)" />
         <InputNumber
           v-model:value="each.upTo"
+          class="narrow"
           :min="0"
           :max="90"
           :aria-label="`More by up to, difference ${i + 1}`"
@@ -118,27 +119,33 @@ fieldset {
 }
 
 legend {
+  margin: 0;
   padding: 0 0 4px;
+  font-size: inherit;
   font-weight: 600;
 }
 
 .line {
-  display: grid;
-  grid-template-columns: minmax(160px, 2fr) minmax(120px, 1fr) auto minmax(120px, 1fr) auto;
+  display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   align-items: center;
   width: 100%;
 }
 
+.line > * {
+  flex: 1 1 230px;
+}
+
+.line > .numbers,
+.line > .narrow,
+.line > .link {
+  flex: 0 0 auto;
+}
+
 .numbers {
   display: grid;
   gap: 4px;
-  width: 180px;
-}
-
-@media (max-width: 900px) {
-  .line {
-    grid-template-columns: minmax(0, 1fr);
-  }
+  width: 190px;
 }
 </style>
