@@ -26,12 +26,15 @@ test('a coach may reach nothing but their squads, the practice and their own acc
   ]);
 });
 
-test('only the door is open to everybody', () => {
+test('only the door is open to everybody, and the page that sends check-ins, which its token lets in', () => {
   expect(ROUTES.filter((route) => route.roles === 'anybody').map(name)).toEqual([
     'GET /health',
     'GET /welcome',
     'POST /sign-in',
     'POST /first-owner',
+    'GET /check-in',
+    'PUT /check-in/answers/:checkInId',
+    'PUT /check-in/loads/:loadId',
     'GET /me',
   ]);
 });

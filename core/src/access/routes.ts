@@ -61,7 +61,7 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'GET', path: '/athletes/:id/days', roles: clinic, about: 'athlete', audit: 'check-ins and loads read', often: true },
   { method: 'PUT', path: '/athletes/:id/check-ins/:checkInId', roles: clinic, about: 'athlete', audit: 'check-in written' },
   { method: 'PUT', path: '/athletes/:id/loads/:loadId', roles: clinic, about: 'athlete', audit: 'load written', often: true },
-  { method: 'DELETE', path: '/athletes/:id/loads/:loadId', roles: clinic, about: 'athlete', audit: 'load withdrawn', often: true },
+  { method: 'DELETE', path: '/athletes/:id/loads/:loadId', roles: clinic, about: 'athlete', audit: 'load withdrawn' },
   { method: 'GET', path: '/morning', roles: clinic, audit: 'morning read', often: true },
   { method: 'GET', path: '/loads', roles: clinic, audit: 'loads read', often: true },
   { method: 'POST', path: '/import/loads', roles: therapists, audit: 'loads read in' },
