@@ -4,7 +4,7 @@ import type { Visit } from '@pace-bend/core/record';
 
 const props = defineProps<{ visit: Visit }>();
 
-/** Its own shape for each state; colour only repeats it. */
+/** Its own shape for each state, and none that says how somebody is; colour only repeats it. */
 const state = computed(() =>
   props.visit.cancelledAt ? 'cancelled' : props.visit.finishedAt ? 'finished' : props.visit.step === 'arrive' ? 'to come' : 'under way',
 );
@@ -15,10 +15,8 @@ const state = computed(() =>
     <title>{{ state }}</title>
     <path v-if="state === 'cancelled'" d="M3 3 11 11M11 3 3 11" class="cross" />
     <path v-else-if="state === 'finished'" d="M2 7.5 5.5 11 12 3.5" class="tick" />
-    <template v-else>
-      <circle cx="7" cy="7" r="5.2" class="ring" :class="{ going: state === 'under way' }" />
-      <path v-if="state === 'under way'" d="M7 1.8a5.2 5.2 0 0 0 0 10.4z" class="half" />
-    </template>
+    <path v-else-if="state === 'under way'" d="M3 2 12 7 3 12z" class="going" />
+    <circle v-else cx="7" cy="7" r="5.2" class="ring" />
   </svg>
 </template>
 
@@ -29,11 +27,7 @@ const state = computed(() =>
   stroke-width: 1.6;
 }
 
-.ring.going {
-  stroke: var(--sun);
-}
-
-.half {
+.going {
   fill: var(--sun);
 }
 

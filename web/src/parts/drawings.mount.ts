@@ -6,8 +6,10 @@ import { compile, newBlock, SLOW_BREATH } from '@pace-bend/core/method';
 import { page, press, put } from '../testing/mounted.ts';
 import EntryPicture from './EntryPicture.vue';
 import PosedFigure from './PosedFigure.vue';
+import ReadinessMark from './ReadinessMark.vue';
 import SheetDialog from './SheetDialog.vue';
 import StairDrawing from './StairDrawing.vue';
+import VisitState from './VisitState.vue';
 
 test('a figure says its motion, where it is seen from and its values; what is drawn grows with the size; beside words it says nothing', async () => {
   const here = await page();
@@ -107,4 +109,29 @@ test('a dialog that needs an answer is not left with Escape', async () => {
   const dialog = await put(SheetDialog, await page(), { title: 'Sign in again', open: true, closable: false }, { default: '<input>' });
   await press(document.body, 'Escape');
   expect(dialog.emitted('update:open')).toBeUndefined();
+});
+
+test('a sign means one thing: how somebody is and how far a visit is stand beside each other and share no shape', async () => {
+  const here = await page();
+  const signs = new Map<string, string>();
+  const keep = async (component: Parameters<typeof put>[0], props: Record<string, unknown>) => {
+    const drawn = await put(component, here, props);
+    // Only what is drawn: colours, which classes give, repeat it.
+    const shape = drawn
+      .findAll('circle, path, rect')
+      .map((each) => ['cx', 'cy', 'r', 'd', 'x', 'y', 'width', 'height'].map((name) => each.attributes(name) ?? '').join(' '))
+      .join('|');
+    signs.set(drawn.attributes('aria-label')!, shape);
+  };
+  for (const shape of ['ready', 'ease', 'hold', 'not known']) await keep(ReadinessMark, { shape });
+  for (const visit of [
+    { cancelledAt: null, finishedAt: null, step: 'arrive' },
+    { cancelledAt: null, finishedAt: null, step: 'table' },
+    { cancelledAt: null, finishedAt: '2026-03-01T09:00:00.000Z', step: 'close' },
+    { cancelledAt: '2026-03-01T09:00:00.000Z', finishedAt: null, step: 'arrive' },
+  ])
+    await keep(VisitState, { visit });
+  expect([...signs.keys()]).toEqual(['ready', 'ease', 'hold', 'not known', 'to come', 'under way', 'finished', 'cancelled']);
+  // A dashed ring and a whole one are told apart by their line, which a class gives.
+  expect(new Set([...signs].filter(([word]) => word !== 'not known').map(([, shape]) => shape)).size).toBe(7);
 });

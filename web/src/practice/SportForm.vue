@@ -199,7 +199,10 @@ async function keep(): Promise<void> {
       </div>
       <Button size="small" @click="fields.loadKinds.push({ id: '', name: '', muscles: [] })">Add a kind of training</Button>
     </fieldset>
-    <SportShapes v-model="fields.shapes" />
+    <fieldset>
+      <legend>Side differences it makes</legend>
+      <SportShapes v-model="fields.shapes" />
+    </fieldset>
     <fieldset>
       <legend>What its calendar holds</legend>
       <div v-for="(each, i) in fields.eventKinds" :key="i" class="line event">

@@ -43,88 +43,69 @@ const addArc = () =>
 </script>
 
 <template>
-  <fieldset>
-    <legend>Side differences it makes</legend>
-    <div v-for="(each, i) in shapes" :key="i" class="line">
-      <template v-if="each.kind === 'more'">
-        <PickOne
-          :label="`Motion of difference ${i + 1}`"
-          search
-          :value="each.motionId"
-          :options="CHOICES"
-          @change="(motionId) => (each.motionId = motionId)"
-        />
-        <PickOne :label="`Side of difference ${i + 1}`" :value="each.on" :options="ON" @change="(on) => (each.on = on)" />
+  <div v-for="(each, i) in shapes" :key="i" class="line">
+    <template v-if="each.kind === 'more'">
+      <PickOne
+        :label="`Motion of difference ${i + 1}`"
+        search
+        :value="each.motionId"
+        :options="CHOICES"
+        @change="(motionId) => (each.motionId = motionId)"
+      />
+      <PickOne :label="`Side of difference ${i + 1}`" :value="each.on" :options="ON" @change="(on) => (each.on = on)" />
+      <InputNumber
+        v-model:value="each.upTo"
+        class="narrow"
+        :min="0"
+        :max="90"
+        :aria-label="`More by up to, difference ${i + 1}`"
+        :addon-after="unit(each.motionId)"
+      />
+    </template>
+    <template v-else>
+      <PickOne
+        :label="`What the leading side gains, difference ${i + 1}`"
+        search
+        :value="each.gains"
+        :options="CHOICES"
+        @change="(gains) => (each.gains = gains)"
+      />
+      <PickOne
+        :label="`What it loses for it, difference ${i + 1}`"
+        search
+        :value="each.loses"
+        :options="CHOICES"
+        @change="(loses) => (each.loses = loses)"
+      />
+      <span class="numbers">
         <InputNumber
-          v-model:value="each.upTo"
-          class="narrow"
+          v-model:value="each.totalWithin"
           :min="0"
           :max="90"
-          :aria-label="`More by up to, difference ${i + 1}`"
-          :addon-after="unit(each.motionId)"
+          :aria-label="`Both arcs alike within, difference ${i + 1}`"
+          addon-before="alike within"
+          addon-after="°"
         />
-      </template>
-      <template v-else>
-        <PickOne
-          :label="`What the leading side gains, difference ${i + 1}`"
-          search
-          :value="each.gains"
-          :options="CHOICES"
-          @change="(gains) => (each.gains = gains)"
+        <InputNumber
+          v-model:value="each.findingFrom"
+          :min="0"
+          :max="90"
+          :aria-label="`A finding from a loss of, difference ${i + 1}`"
+          addon-before="finding from"
+          addon-after="°"
         />
-        <PickOne
-          :label="`What it loses for it, difference ${i + 1}`"
-          search
-          :value="each.loses"
-          :options="CHOICES"
-          @change="(loses) => (each.loses = loses)"
-        />
-        <span class="numbers">
-          <InputNumber
-            v-model:value="each.totalWithin"
-            :min="0"
-            :max="90"
-            :aria-label="`Both arcs alike within, difference ${i + 1}`"
-            addon-before="alike within"
-            addon-after="°"
-          />
-          <InputNumber
-            v-model:value="each.findingFrom"
-            :min="0"
-            :max="90"
-            :aria-label="`A finding from a loss of, difference ${i + 1}`"
-            addon-before="finding from"
-            addon-after="°"
-          />
-        </span>
-      </template>
-      <Input v-model:value="each.words" :maxlength="60" :aria-label="`Why, difference ${i + 1}`" placeholder="why: follows the racket" />
-      <button type="button" class="link small" @click="shapes.splice(i, 1)">Take out</button>
-    </div>
-    <div class="choices">
-      <Button size="small" @click="addMore">Add a side with more</Button>
-      <Button size="small" @click="addArc">Add a turned arc</Button>
-    </div>
-  </fieldset>
+      </span>
+    </template>
+    <Input v-model:value="each.words" :maxlength="60" :aria-label="`Why, difference ${i + 1}`" placeholder="why: follows the racket" />
+    <button type="button" class="link small" @click="shapes.splice(i, 1)">Take out</button>
+  </div>
+  <div class="choices">
+    <Button size="small" @click="addMore">Add a side with more</Button>
+    <Button size="small" @click="addArc">Add a turned arc</Button>
+  </div>
 </template>
 
 <style scoped>
-fieldset {
-  display: grid;
-  gap: 6px;
-  justify-items: start;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
-legend {
-  margin: 0;
-  padding: 0 0 4px;
-  font-size: inherit;
-  font-weight: 600;
-}
-
 .line {
   display: flex;
   flex-wrap: wrap;
