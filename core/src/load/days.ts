@@ -29,15 +29,19 @@ export function dayLoads(
   const byDay = new Map<string, { load: number; sessions: number; unrated: number }>();
   for (const each of loads) {
     if (each.planned || each.onDate < from || each.onDate > to) continue;
-    const day = byDay.get(each.onDate) ?? { load: 0, sessions: 0, unrated: 0 };
     const load = sessionLoad(each);
-    byDay.set(each.onDate, {
-      load: day.load + (load ?? 0),
-      sessions: day.sessions + 1,
-      unrated: day.unrated + (load === null ? 1 : 0),
-    });
+    let day = byDay.get(each.onDate);
+    if (!day) byDay.set(each.onDate, (day = { load: 0, sessions: 0, unrated: 0 }));
+    day.load += load ?? 0;
+    day.sessions += 1;
+    if (load === null) day.unrated += 1;
   }
   const days: DayLoad[] = [];
-  for (let on = from; on <= to; on = addDays(on, 1)) days.push({ on, ...(byDay.get(on) ?? { load: 0, sessions: 0, unrated: 0 }) });
+  const last = dayNumber(to);
+  for (let number = dayNumber(from); number <= last; number++) {
+    const on = dayAt(number);
+    const day = byDay.get(on);
+    days.push({ on, load: day?.load ?? 0, sessions: day?.sessions ?? 0, unrated: day?.unrated ?? 0 });
+  }
   return days;
 }

@@ -27,7 +27,13 @@ const MAD_TO_SD = 1.4826;
 /** The middle one, or the mean of the two in the middle. Throws a RangeError for no values. */
 export function median(values: readonly number[]): number {
   if (values.length === 0) throw new RangeError('No values have no median.');
-  const sorted = [...values].sort((a, b) => a - b);
+  // In short lists, and these are, putting each in its place is several times as quick as a general sort: a morning has thousands.
+  const sorted: number[] = [];
+  for (const value of values) {
+    let at = sorted.length;
+    for (; at > 0 && sorted[at - 1]! > value; at--) sorted[at] = sorted[at - 1]!;
+    sorted[at] = value;
+  }
   const middle = sorted.length >> 1;
   return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
 }
@@ -41,12 +47,20 @@ export function median(values: readonly number[]): number {
  */
 export function ownNormal(values: readonly DayValue[], onDay: string, smallest: number): OwnNormal {
   const today = dayNumber(onDay);
+  return normalOf(
+    values.map(({ on }) => today - dayNumber(on)),
+    values.map(({ value }) => value),
+    smallest,
+  );
+}
+
+/** The same from how many days ago each value is, for whoever asks about several values of the same days. */
+export function normalOf(daysAgo: readonly number[], values: readonly (number | null)[], smallest: number): OwnNormal {
   const all: number[] = [];
   let lately = 0;
-  for (const { on, value } of values) {
-    if (value === null) continue;
-    const ago = today - dayNumber(on);
-    if (ago < 1 || ago > NORMAL_DAYS) continue;
+  for (let i = 0; i < values.length; i++) {
+    const [value, ago] = [values[i]!, daysAgo[i]!];
+    if (value === null || ago < 1 || ago > NORMAL_DAYS) continue;
     all.push(value);
     if (ago <= ANSWERED_WITHIN_DAYS) lately += 1;
   }

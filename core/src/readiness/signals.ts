@@ -1,7 +1,8 @@
+import { dayNumber } from '../body/index.ts';
 import { daysBetween } from '../caution/index.ts';
 import { addDays, daysKnown, type LoadFields } from '../load/index.ts';
 import { hrvOn } from './hrv.ts';
-import { deviation, NORMAL_DAYS, ownNormal, type DayValue, type OwnNormal } from './normal.ts';
+import { deviation, NORMAL_DAYS, normalOf, type DayValue, type OwnNormal } from './normal.ts';
 import { scaleOf, scaleSum, type ScaleId } from './scales.ts';
 import { standing, type CheckIn } from './types.ts';
 
@@ -76,6 +77,20 @@ const HRV_LOOKS_BACK = 14;
 /** The smallest steps that count: half a step of an answer, and what that comes to in a sum; half an hour; a light quarter of an hour. */
 const SMALLEST = { item: 0.5 * 1.4826, sum: 1.4826, hours: 0.5 * 1.4826, load: 60 };
 
+/** A value of today (0 days ago) against those of the days before it. */
+function against(
+  id: string,
+  name: string,
+  daysAgo: readonly number[],
+  values: readonly (number | null)[],
+  smallest: number,
+  worse: 'higher' | 'lower',
+): Against {
+  const value = values[daysAgo.indexOf(0)] ?? null;
+  const normal = normalOf(daysAgo, values, smallest);
+  return { id, name, value, normal, off: deviation(value, normal, worse) };
+}
+
 /** Turns what is known of an athlete into signals. Pure; a later row for the same day stands for it. */
 export function told(facts: ReadinessFacts, scaleId: ScaleId): Told {
   const { onDay } = facts;
@@ -86,23 +101,15 @@ export function told(facts: ReadinessFacts, scaleId: ScaleId): Told {
   const from = addDays(onDay, -NORMAL_DAYS);
   const lately = all.filter((each) => each.onDate >= from);
   const ofScale = lately.filter((each) => each.scale === scaleId);
-  const against = (
-    id: string,
-    name: string,
-    values: readonly DayValue[],
-    smallest: number,
-    worse: 'higher' | 'lower',
-    on = onDay,
-  ): Against => {
-    const value = values.find((each) => each.on === on)?.value ?? null;
-    const normal = ownNormal(values, on, smallest);
-    return { id, name, value, normal, off: deviation(value, normal, worse) };
-  };
+  const number = dayNumber(onDay);
+  const daysAgo = (list: readonly CheckIn[]) => list.map((each) => number - dayNumber(each.onDate));
+  const [agoLately, agoOfScale] = [daysAgo(lately), daysAgo(ofScale)];
   const items = scale.items.map((item) =>
     against(
       item.id,
       item.name,
-      ofScale.map((each) => ({ on: each.onDate, value: each.answers[item.id] ?? null })),
+      agoOfScale,
+      ofScale.map((each) => each.answers[item.id] ?? null),
       SMALLEST.item,
       scale.worse,
     ),
@@ -110,25 +117,28 @@ export function told(facts: ReadinessFacts, scaleId: ScaleId): Told {
   const sum = against(
     'sum',
     'Sum',
-    ofScale.map((each) => ({ on: each.onDate, value: scaleSum(scaleId, each.answers) })),
+    agoOfScale,
+    ofScale.map((each) => scaleSum(scaleId, each.answers)),
     SMALLEST.sum,
     scale.worse,
   );
   const sleep = against(
     'hours',
     'Hours slept',
-    lately.map((each) => ({ on: each.onDate, value: each.hoursSlept })),
+    agoLately,
+    lately.map((each) => each.hoursSlept),
     SMALLEST.hours,
     'lower',
   );
-  const yesterday = addDays(onDay, -1);
+  // Yesterday's load against the days before it: the last of these is yesterday.
+  const loads = daysKnown(facts.loads, addDays(onDay, -1), NORMAL_DAYS + 1).map((day) => day.load);
   const load = against(
     'load',
     'Load yesterday',
-    daysKnown(facts.loads, yesterday, 29).map((day) => ({ on: day.on, value: day.load })),
+    loads.map((_, i) => loads.length - 1 - i),
+    loads,
     SMALLEST.load,
     'higher',
-    yesterday,
   );
   const offs = items.flatMap(({ off }) => (off === null ? [] : [off]));
   const yes = (value: boolean | null | undefined) => (value === null || value === undefined ? null : value ? 1 : 0);

@@ -42,9 +42,13 @@ export interface CheckIn extends CheckInFields {
  * @example standing([]) // → []
  */
 export function standing(all: readonly CheckIn[]): CheckIn[] {
-  const corrected = new Set(all.map((each) => each.supersedes));
+  const corrected = new Set<string>();
+  for (const { supersedes } of all) if (supersedes !== null) corrected.add(supersedes);
   const byDay = new Map<string, CheckIn>();
-  for (const each of [...all].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)))
-    if (!corrected.has(each.id)) byDay.set(each.onDate, each);
+  for (const each of all) {
+    if (corrected.has(each.id)) continue;
+    const other = byDay.get(each.onDate);
+    if (!other || other.at <= each.at) byDay.set(each.onDate, each);
+  }
   return [...byDay.values()].sort((a, b) => (a.onDate < b.onDate ? -1 : 1));
 }

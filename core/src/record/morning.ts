@@ -51,13 +51,15 @@ export interface MorningPage {
   readonly rows: readonly MorningRow[];
 }
 
+/** A list shows one decimal; what is sent of it need not be longer than that takes. */
+const brief = (value: number): number => Math.round(value * 1000) / 1000;
 const valueOf = ({ id, name, value, normal, off }: Against): MorningValue => ({
   id,
   name,
   value,
-  normal: normal.kind === 'known' ? { median: normal.median, unit: normal.unit } : null,
+  normal: normal.kind === 'known' ? { median: brief(normal.median), unit: brief(normal.unit) } : null,
   missing: normal.kind === 'known' ? 0 : normal.missing,
-  off,
+  off: off === null ? null : brief(off),
 });
 
 /** What one athlete's morning comes to. */

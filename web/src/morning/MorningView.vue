@@ -3,6 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed, nextTick, onMounted, onUnmounted, ref, shallowRef } from 'vue';
 import { DateTime } from 'luxon';
 import { formatNumber } from '@pace-bend/core/measure';
+import { ANSWERS_NEEDED } from '@pace-bend/core/readiness';
 import type { MorningPage, MorningRow, MorningValue, Squad } from '@pace-bend/core/record';
 import { api } from '../api/api.ts';
 import { isKey, whichKey } from '../parts/keys.ts';
@@ -62,7 +63,7 @@ function why(row: MorningRow): string {
       .map((each) => each.reason)
       .join(' ')}${reasons.length > SAID ? ` And ${reasons.length - SAID} more.` : ''}`;
   if (!row.answered) return 'Not answered';
-  if (row.sum.missing > 0) return `${8 - row.sum.missing} of 8 answers so far`;
+  if (row.sum.missing > 0) return `${ANSWERS_NEEDED - row.sum.missing} of ${ANSWERS_NEEDED} answers so far`;
   return missing.length > 0 ? `Missing: ${missing.join(', ')}` : 'within own normal';
 }
 const said = (value: MorningValue) =>
