@@ -101,7 +101,7 @@ for (let i = 0; i < 8; i++) {
   await bare();
 }
 const [asked, sql]: [number[], number[]] = [[], []];
-for (let i = 0; i < 30; i++) {
+for (let i = 0; i < 80; i++) {
   asked.push(...(await timed(1, request)));
   sql.push(...(await timed(1, bare)));
 }

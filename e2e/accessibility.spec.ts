@@ -293,13 +293,11 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(page.getByRole('grid')).toBeVisible();
     await clean(page, 'load');
     await page.goto('/load/read-in');
-    await page
-      .getByLabel('A table or a calendar')
-      .setInputFiles({
-        name: 'l.csv',
-        mimeType: 'text/csv',
-        buffer: Buffer.from('name;date;minutes\nTavi Brandsma;2026-01-02;60\nNobody;2026-01-02;60\n'),
-      });
+    await page.getByLabel('A table or a calendar').setInputFiles({
+      name: 'l.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('name;date;minutes\nTavi Brandsma;2026-01-02;60\nNobody;2026-01-02;60\n'),
+    });
     await expect(page.getByRole('region', { name: 'Problems' })).toBeVisible();
     await clean(page, 'loads read in');
     await page.goto('/practice/sports');
@@ -308,6 +306,8 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'Add a demand' }).click();
     await clean(page, 'sports');
     await page.getByRole('navigation', { name: 'The day' }).getByText('Joss Adeyemi').click();
+    await expect(page).toHaveURL(/\/visit\/.*\/\w+$/);
+    await page.goto(page.url().replace(/\/\w+$/, '/arrive'));
     await expect(page.getByRole('region', { name: 'Today', exact: true })).toBeVisible();
     await page
       .getByRole('button', { name: /^Set aside: / })

@@ -213,6 +213,9 @@ test('the morning is seen, a visit softened by it is opened, one limit set aside
   await expect(page.getByRole('link', { name: 'Joss Adeyemi' }).last()).toBeFocused();
 
   await page.getByRole('navigation', { name: 'The day' }).getByText('Joss Adeyemi').click();
+  await expect(page).toHaveURL(/\/visit\/.*\/\w+$/);
+  // Wherever their visit has come to by now, how they are is seen where it begins.
+  await page.goto(page.url().replace(/\/\w+$/, '/arrive'));
   const card = page.getByRole('region', { name: 'Today', exact: true });
   await expect(card).toContainText('Today: ease');
   await expect(card.getByRole('list', { name: 'Reasons' })).toContainText('effort to 30 %');

@@ -7,8 +7,6 @@ import {
   type ReadinessVerdict,
   type ScaleId,
 } from '../readiness/index.ts';
-import type { AthleteSport } from '../sport/index.ts';
-import type { AvailabilityLevel } from './athlete.ts';
 
 /** One value of this morning beside what is usual for its owner. */
 export interface MorningValue {
@@ -33,11 +31,9 @@ export interface MorningVerdict extends Pick<ReadinessVerdict, 'word' | 'weight'
 export interface MorningRow {
   readonly id: string;
   readonly name: string;
-  readonly sports: readonly AthleteSport[];
-  readonly availability: AvailabilityLevel;
   readonly verdict: MorningVerdict;
   /** Today's answers, or null where there are none yet. */
-  readonly answered: Pick<CheckIn, 'at' | 'by' | 'sore' | 'ill' | 'injured' | 'training'> | null;
+  readonly answered: Pick<CheckIn, 'at' | 'sore'> | null;
   readonly sum: MorningValue;
   readonly items: readonly MorningValue[];
   readonly hours: MorningValue;
@@ -63,24 +59,13 @@ const valueOf = ({ id, name, value, normal, off }: Against): MorningValue => ({
 });
 
 /** What one athlete's morning comes to. */
-export function morningOf(
-  athlete: Pick<MorningRow, 'id' | 'name' | 'sports' | 'availability'>,
-  facts: ReadinessFacts,
-  scale: ScaleId,
-): MorningRow {
+export function morningOf(athlete: Pick<MorningRow, 'id' | 'name'>, facts: ReadinessFacts, scale: ScaleId): MorningRow {
   const { today, sum, items, sleep, load, signals } = told(facts, scale);
   const { word, weight, missing, reasons } = readinessOf(signals);
   return {
     ...athlete,
     verdict: { word, weight, missing, reasons: reasons.map(({ ruleId, reason }) => ({ ruleId, reason })) },
-    answered: today && {
-      at: today.at,
-      by: today.by,
-      sore: today.sore,
-      ill: today.ill,
-      injured: today.injured,
-      training: today.training,
-    },
+    answered: today && { at: today.at, sore: today.sore },
     sum: valueOf(sum),
     items: items.map(valueOf),
     hours: valueOf(sleep),

@@ -3,7 +3,6 @@ import { coachPage, type CoachPage } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { dayIn } from '../http/days.ts';
 import type { Pool } from '../db/pool.ts';
-import { athletesOf } from '../athletes/roster.ts';
 import { morningRows } from '../readiness/morning.ts';
 import { membersFor, readingsFor, visitsFor } from './queries.ts';
 
@@ -24,9 +23,14 @@ export function coachRoutes(pool: Pool, now: () => Date): Router {
       readingsFor(pool, who, since),
     ]);
     const today = dayIn(practice.timeZone, now());
-    const ids = new Set(members.flatMap(({ id }) => id ?? []));
-    const athletes = (await athletesOf(pool, practice.id, null)).filter(({ id }) => ids.has(id));
-    const morning = await morningRows(pool, practice, athletes, today);
+    // One who is in two squads is reckoned once; a squad without anybody has one member without an id.
+    const names = new Map(members.flatMap(({ id, name }) => (id === null || name === null ? [] : [[id, name] as const])));
+    const morning = await morningRows(
+      pool,
+      practice,
+      Array.from(names, ([id, name]) => ({ id, name })),
+      today,
+    );
     const page: CoachPage = coachPage({
       today,
       // The word and nothing behind it leaves this place.

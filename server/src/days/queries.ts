@@ -41,13 +41,8 @@ async function wordsOf(db: Db, practice: PracticeRow, found: readonly DayVisitRo
   }
   const words = new Map<string, DayVisit['readiness']>();
   for (const [day, visits] of byDay) {
-    const athletes = [...new Map(visits.map((row) => [row.athleteId, row])).values()].map((row) => ({
-      id: row.athleteId,
-      name: row.athleteName,
-      sports: [],
-      availability: 'full' as const,
-      availableUntil: null,
-    }));
+    const names = new Map(visits.map(({ athleteId, athleteName }) => [athleteId, athleteName]));
+    const athletes = Array.from(names, ([id, name]) => ({ id, name }));
     const morning = new Map((await morningRows(db, practice, athletes, day)).map((row) => [row.id, row.verdict]));
     for (const visit of visits) {
       const { word, reasons, missing } = morning.get(visit.athleteId)!;

@@ -5,11 +5,13 @@ import type { PracticeRow } from '../access/sessions.ts';
 import { checkInsOfMany } from '../checkIns/queries.ts';
 import { rows, type Db } from '../db/pool.ts';
 import { loadsOfMany } from '../loads/queries.ts';
-import type { MorningAthlete } from '../athletes/roster.ts';
 
 /** Answers of so many days make a normal; loads need one more, because yesterday has its own 28 before it. */
 const ANSWER_DAYS = 28;
 const LOAD_DAYS = 30;
+
+/** Whose morning is asked for. */
+type Named = Pick<MorningRow, 'id' | 'name'>;
 
 interface NearEvents {
   readonly next: string | null;
@@ -49,7 +51,7 @@ export async function eventsNear(db: Db, practiceId: string, athleteIds: readonl
 }
 
 /** How everybody of a list is on a day, most urgent first. Four questions to the database, whatever the number of athletes. */
-export async function morningRows(db: Db, practice: PracticeRow, athletes: readonly MorningAthlete[], day: string): Promise<MorningRow[]> {
+export async function morningRows(db: Db, practice: PracticeRow, athletes: readonly Named[], day: string): Promise<MorningRow[]> {
   const ids = athletes.map(({ id }) => id);
   const [answers, hrv, loads, events] = await Promise.all([
     checkInsOfMany(db, ids, addDays(day, -ANSWER_DAYS), day),
@@ -58,10 +60,10 @@ export async function morningRows(db: Db, practice: PracticeRow, athletes: reado
     eventsNear(db, practice.id, ids, day),
   ]);
   return byUrgency(
-    athletes.map(({ id, name, sports, availability, availableUntil }) => {
+    athletes.map(({ id, name }) => {
       const { next = null, last = null } = events.get(id) ?? {};
       return morningOf(
-        { id, name, sports, availability: availableUntil !== null && availableUntil < day ? 'full' : availability },
+        { id, name },
         {
           onDay: day,
           checkIns: [...(hrv.get(id) ?? []), ...(answers.get(id) ?? [])],

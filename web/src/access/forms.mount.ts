@@ -1,8 +1,18 @@
 import { flushPromises } from '@vue/test-utils';
 import { page, press, put, type } from '../testing/mounted.ts';
+import { until } from '../testing/browser.ts';
 import { useSession } from '../stores/session.ts';
 import FirstOwnerForm from './FirstOwnerForm.vue';
 import SignInForm from './SignInForm.vue';
+
+/** A page on which nobody is signed in yet. */
+async function pageOfNobody() {
+  const here = await page();
+  useSession().$patch({ state: 'out', me: null });
+  return here;
+}
+/** What was asked for goes through to its end: a test that leaves earlier leaves work behind. */
+const signedIn = () => until(() => useSession().state === 'in');
 
 const field = (id: string) => document.getElementById(id)!;
 
@@ -37,7 +47,7 @@ test('signing in: what is missing is said one at a time and nothing is sent; a w
 });
 
 test('an account of the demo fills itself in and goes', async () => {
-  const here = await page();
+  const here = await pageOfNobody();
   useSession().welcome = {
     firstStart: false,
     practiceName: 'River room',
@@ -46,10 +56,11 @@ test('an account of the demo fills itself in and goes', async () => {
   await put(SignInForm, here);
   await press([...document.querySelectorAll('button')].find((each) => each.textContent.includes('Marit Example'))!);
   expect(here.writes()[0]!.body).toEqual({ login: 'marit', password: 'quiet' });
+  await signedIn();
 });
 
 test('the first account: every field says what is wrong with it, only once it was tried; a password may not hold the name', async () => {
-  const here = await page();
+  const here = await pageOfNobody();
   const form = await put(FirstOwnerForm, here);
   expect(form.findAll('[role=alert]')).toEqual([]);
   await form.get('form').trigger('submit');
@@ -64,4 +75,5 @@ test('the first account: every field says what is wrong with it, only once it wa
     path: '/api/first-owner',
     body: { practiceName: 'River room', name: 'Ann Owner', login: 'ann' },
   });
+  await signedIn();
 });

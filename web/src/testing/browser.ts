@@ -54,13 +54,13 @@ export function installBrowser(answer: (sent: Sent) => Answer | null): { storage
   return { storage, sent };
 }
 
-/** Lets everything that is under way come to rest, timers of up to `ms` included. */
 /** Waits until something holds, for as long as a busy machine may need; then nothing more is waited for. */
 export async function until(holds: () => boolean, withinMs = 5000): Promise<void> {
   const end = Date.now() + withinMs;
   while (!holds() && Date.now() < end) await settle(5);
 }
 
+/** Lets everything that is under way come to rest, timers of up to `ms` included. */
 export function settle(ms = 0): Promise<void> {
   return new Promise((resolve) => {
     setTimeout(resolve, ms);
