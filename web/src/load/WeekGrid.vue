@@ -109,6 +109,11 @@ defineExpose({ keep });
 <template>
   <div class="scroll">
     <table ref="grid" role="grid" aria-label="Sessions of the week" @keydown="onCellKey" @paste="onPaste">
+      <colgroup>
+        <col class="who" />
+        <col v-for="day in days" :key="day" />
+        <col v-for="n in 5" :key="n" class="sum" />
+      </colgroup>
       <thead>
         <tr>
           <th scope="col">{{ rows.length }} {{ rows.length === 1 ? 'person' : 'people' }}</th>
@@ -148,9 +153,20 @@ defineExpose({ keep });
   max-height: calc(100vh - 220px);
 }
 
+/* Columns of a set width: where every cell has a say in them, each key lays out two hundred rows anew. */
 table {
   width: 100%;
+  min-width: 940px;
   border-collapse: collapse;
+  table-layout: fixed;
+}
+
+.who {
+  width: 150px;
+}
+
+.sum {
+  width: 74px;
 }
 
 thead th {

@@ -81,8 +81,8 @@ const monotonyWords = (row: Row) => (row.figures.week && row.figures.week.monoto
 
 <style scoped>
 tbody th {
-  min-width: 120px;
   padding: 2px 12px 2px 0;
+  overflow-wrap: anywhere;
   font-weight: 600;
   text-align: left;
 }
@@ -92,7 +92,7 @@ tbody th a {
 }
 
 .cell {
-  min-width: 70px;
+  position: relative;
   height: 34px;
   padding: 2px 6px;
   border: 1px solid var(--line-faint);
@@ -135,17 +135,21 @@ tbody th a {
   color: var(--soft);
 }
 
+/* Over the cell and what is beside it: several sessions need more room than a day has. */
 .typed {
-  width: 100%;
-  min-width: 110px;
+  position: absolute;
+  z-index: 1;
+  top: 0;
+  left: 0;
+  width: max(100%, 120px);
+  height: 100%;
+  padding: 2px 6px;
   border: 0;
-  background: none;
+  background: var(--paper);
+  outline: 2.5px solid var(--spruce);
+  outline-offset: -2px;
   color: var(--ink);
   font: inherit;
-}
-
-.typed:focus {
-  outline: none;
 }
 
 td.figure {

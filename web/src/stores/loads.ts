@@ -52,11 +52,14 @@ export const useLoads = defineStore('loads', () => {
     for (const change of outbox.changes) if (isLoad(change)) byRecord.set(change.record, [...(byRecord.get(change.record) ?? []), change]);
     return byRecord;
   });
-  /** One athlete with what waits laid over; the same object as long as nothing of it waits. */
+  const laidOver = new WeakMap<LoadAthlete, { readonly changes: readonly Change[]; readonly athlete: LoadAthlete }>();
+  /** One athlete with what waits laid over; the same object as long as the same waits, so that a row is worked out once. */
   const withWaiting = (athlete: LoadAthlete): LoadAthlete => {
     const changes = waiting.value.get(athleteRecord(athlete.id))?.filter((change) => change.refusal === null);
     if (!changes || changes.length === 0) return athlete;
-    return {
+    const known = laidOver.get(athlete);
+    if (known?.changes.length === changes.length && changes.every((change, i) => change === known.changes[i])) return known.athlete;
+    const laid: LoadAthlete = {
       ...athlete,
       loads: changes.reduce<readonly TrainingLoad[]>((loads, change) => {
         const id = idOf(change);
@@ -67,6 +70,8 @@ export const useLoads = defineStore('loads', () => {
           : [...rest, { by: '', at: change.madeAt, revision: before?.revision ?? 0, ...(change.body as unknown as LoadFields), id }];
       }, athlete.loads),
     };
+    laidOver.set(athlete, { changes, athlete: laid });
+    return laid;
   };
   const athletes = computed(() => (served.value?.athletes ?? []).map(withWaiting));
   /** Athletes and days of which something is not on the server yet, and what was refused. */
