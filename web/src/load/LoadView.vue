@@ -12,6 +12,7 @@ import { isTyping } from '../parts/useGlobalKeys.ts';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
+import SavingState from '../unsent/SavingState.vue';
 import { useLoads } from '../stores/loads.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
@@ -115,6 +116,7 @@ onUnmounted(() => window.removeEventListener('keydown', onWindowKey));
         <Button aria-label="A week on" :disabled="addDays(monday, 7) > practice.today" @click="monday = addDays(monday, 7)">›</Button>
       </div>
       <span class="end choices">
+        <SavingState :state="store.saveState" />
         <Button :disabled="done.length === 0" @click="undo">Undo</Button>
         <Button v-if="session.may('POST', '/import/loads')" @click="router.push('/load/read-in')">Read in</Button>
       </span>

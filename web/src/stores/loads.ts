@@ -6,7 +6,7 @@ import type { AthleteSport } from '@pace-bend/core/sport';
 import { api, ApiProblem } from '../api/api.ts';
 import { athleteRecord } from '../outbox/athleteChanges.ts';
 import type { Change } from '../outbox/change.ts';
-import { useOutbox } from './outbox.ts';
+import { savingOf, useOutbox } from './outbox.ts';
 
 export interface LoadAthlete {
   readonly id: string;
@@ -24,6 +24,8 @@ interface LoadsPage {
 /** How far back a week looks: its long mean needs the 35 days that end with it. */
 const BEHIND_DAYS = 41;
 const PAUSE_MS = 400;
+/** How often weeks are read again because something of them was answered meanwhile. */
+const READS_MOST = 4;
 const isLoad = (change: Change) => change.spot.startsWith('load/');
 const idOf = (change: Change) => change.spot.slice('load/'.length);
 
@@ -33,17 +35,30 @@ export const useLoads = defineStore('loads', () => {
   const served = shallowRef<LoadsPage | null>(null);
   const problem = ref<ApiProblem | null>(null);
 
-  /** Loads the weeks that end with a day. */
+  let turn = 0;
+  let answered = 0;
+
+  /**
+   * Loads the weeks that end with a day. Of several asked for at once the last one is shown; what is answered while it is on its way is not
+   * in what was read, and then it is read again.
+   */
   async function load(squadId: string | null, lastDay: string): Promise<void> {
+    const mine = ++turn;
     problem.value = null;
     try {
-      served.value = await api<LoadsPage>(
-        'GET',
-        `/loads?from=${addDays(lastDay, -BEHIND_DAYS)}&to=${lastDay}${squadId ? `&squad=${squadId}` : ''}`,
-      );
+      for (let i = 0; i < READS_MOST; i++) {
+        const before = answered;
+        const page = await api<LoadsPage>(
+          'GET',
+          `/loads?from=${addDays(lastDay, -BEHIND_DAYS)}&to=${lastDay}${squadId ? `&squad=${squadId}` : ''}`,
+        );
+        if (mine !== turn) return;
+        served.value = page;
+        if (answered === before) return;
+      }
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
-      problem.value = error;
+      if (mine === turn) problem.value = error;
     }
   }
 
@@ -80,7 +95,9 @@ export const useLoads = defineStore('loads', () => {
 
   onScopeDispose(
     outbox.hearAnswers((change, answer) => {
-      if (!served.value || !isLoad(change)) return;
+      if (!isLoad(change)) return;
+      answered += 1;
+      if (!served.value) return;
       const id = idOf(change);
       served.value = {
         ...served.value,
@@ -95,6 +112,8 @@ export const useLoads = defineStore('loads', () => {
       };
     }),
   );
+
+  const saveState = computed(() => savingOf(unsent.value, outbox.problem));
 
   /** Writes a session: a new one, or over one that stands. */
   function write(athleteId: string, fields: LoadFields, over: TrainingLoad | null): string {
@@ -132,5 +151,5 @@ export const useLoads = defineStore('loads', () => {
   }
 
   const drop = (id: string) => outbox.drop(id);
-  return { served, athletes, problem, unsent, refused, load, write, takeOut, drop };
+  return { served, athletes, problem, unsent, refused, saveState, load, write, takeOut, drop };
 });
