@@ -59,6 +59,7 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'PUT', path: '/athletes/:id/goals/:goalId', roles: clinic, about: 'athlete', audit: 'goal written' },
   { method: 'DELETE', path: '/athletes/:id/goals/:goalId', roles: clinic, about: 'athlete', audit: 'goal withdrawn' },
   { method: 'GET', path: '/athletes/:id/days', roles: clinic, about: 'athlete', audit: 'check-ins and loads read', often: true },
+  { method: 'GET', path: '/athletes/:id/response', roles: clinic, about: 'athlete', audit: 'range over the weeks read', often: true },
   { method: 'PUT', path: '/athletes/:id/check-ins/:checkInId', roles: clinic, about: 'athlete', audit: 'check-in written' },
   { method: 'PUT', path: '/athletes/:id/loads/:loadId', roles: clinic, about: 'athlete', audit: 'load written', often: true },
   { method: 'DELETE', path: '/athletes/:id/loads/:loadId', roles: clinic, about: 'athlete', audit: 'load withdrawn' },

@@ -33,9 +33,9 @@ interface Said {
  * are weighted by that in place of the plain prior; where too few of them count then, it is learned anew under it. Nobody's own readings are counted twice: what is expected of a series leaves it out.
  *
  * Limits. The six numbers pool each by itself, and what readings say is taken as normal; the weighting itself is exact.
- * Comes back in the order it was given; work grows with the number of series.
+ * Comes back in the order it was given, where only the `first` are wanted those; work grows with the number of series.
  */
-export function pooled(series: readonly Whose[]): Known[] {
+export function pooled(series: readonly Whose[], first = series.length): Known[] {
   const expected = series.map(() => ({ mean: new Float64Array(D), sd: new Float64Array(D) }));
   for (let k = 0; k < D; k++)
     for (const [i, { mean, variance }] of expectedOf(
@@ -44,7 +44,7 @@ export function pooled(series: readonly Whose[]): Known[] {
       expected[i]!.mean[k] = mean;
       expected[i]!.sd[k] = Math.sqrt(variance);
     }
-  return series.map(({ course, known }, i) => {
+  return series.slice(0, first).map(({ course, known }, i) => {
     const again = reweighed(known, USUAL, expected[i]!);
     return again.ess >= ENOUGH_ESS ? again : learn(course, expected[i]!, i + 1);
   });

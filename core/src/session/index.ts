@@ -22,6 +22,7 @@ export {
   responseOf,
   USUAL_RESPONSE,
   usualGain,
+  usualGainDone,
   type Band,
   type Before,
   type PredictedEdge,

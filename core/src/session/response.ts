@@ -69,10 +69,7 @@ export function responseOf(
           (reading) => reading.visitId === visitId && reading.motionId === motionId && reading.side === side && reading.moment === moment,
         );
       const [before, after] = [find('before'), find('after')];
-      const x = usualGain(
-        motion,
-        worked.flatMap((block) => pastShares(block, side, shelf)),
-      );
+      const x = usualGainDone(motion, worked, side, shelf);
       if (!before || !after || x === 0) continue;
       const variance =
         errorOf(motion, before, errors, 'within').sem ** 2 +
@@ -84,6 +81,14 @@ export function responseOf(
     }
   }
   return { scale: weighted / precision, sd: Math.sqrt(1 / precision), sessions };
+}
+
+/** The usual gain, in the motion's unit, of what blocks of one visit did on one side of the motion: by what was done, not by what was planned. */
+export function usualGainDone(motion: Motion, blocks: readonly PastBlock[], side: Side, shelf: Shelf = BUILT_IN): number {
+  return usualGain(
+    motion,
+    blocks.filter((block) => block.motionId === motion.id).flatMap((block) => pastShares(block, side, shelf)),
+  );
 }
 
 /** What each round done on a side brought of the usual; one whose making was not kept counts as a round at its way's own numbers. */

@@ -14,6 +14,7 @@ import { checkInsOf } from '../checkIns/queries.ts';
 import { loadsOf } from '../loads/queries.ts';
 import { invalid, notFound } from '../http/problem.ts';
 import { validate } from '../http/validate.ts';
+import { responseFile } from './response.ts';
 import { pastReadings } from '../measured/queries.ts';
 import { referredVisits } from '../safety/queries.ts';
 import { squadNamesOf } from '../squads/queries.ts';
@@ -62,6 +63,13 @@ export function athleteFileRoutes(pool: Pool, now: () => Date): Router {
     const { from, to } = spanOf(request.query, dayIn(practice.timeZone, now()), MOST_DAYS, USUAL_DAYS);
     const [checkIns, loads] = await Promise.all([checkInsOf(pool, athleteId, from, to), loadsOf(pool, athleteId, from, to)]);
     response.json({ from, to, scale: practice.checkInScale, checkIns, loads });
+  });
+
+  /** What says how an athlete's range answers over weeks, and the same of others of the practice. */
+  router.get('/athletes/:id/response', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    response.json(await responseFile(pool, practice.id, id, now()));
   });
 
   router.get('/athletes/:id/record', async (request, response) => {

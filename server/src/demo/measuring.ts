@@ -62,6 +62,7 @@ const GOALS: readonly {
   { name: 'Tavi Brandsma', motionId: 'hip-extension-knee-bent', side: 'left', value: 12, inDays: 9 },
   { name: 'Ines Okkonen', motionId: 'straight-leg-raise', side: 'left', value: 78, inDays: 9 },
   { name: 'Joss Adeyemi', motionId: 'knee-to-wall', side: 'left', value: 9, inDays: 122 },
+  { name: 'Kato Lindqvist', motionId: 'shoulder-flexion', side: 'left', value: 160, inDays: 84 },
 ];
 
 export interface DemoMeasuring {

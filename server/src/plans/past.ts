@@ -7,12 +7,12 @@ import { treatedBlocks } from '../runs/treated.ts';
 const DAYS = 180;
 
 /** What was done at an athlete's earlier visits, oldest first: as it happened at the table, whatever the plans say by now. */
-export async function pastBlocks(db: Db, visit: Pick<Visit, 'athleteId' | 'startsAt'>): Promise<PastBlock[]> {
+export async function pastBlocks(db: Db, visit: Pick<Visit, 'athleteId' | 'startsAt'>, days = DAYS): Promise<PastBlock[]> {
   const until = new Date(visit.startsAt);
   const runs = await treatedBlocks(db, 'v.athlete_id = ? AND v.starts_at < ? AND v.starts_at >= ?', [
     visit.athleteId,
     until,
-    new Date(until.getTime() - DAYS * 86_400_000),
+    new Date(until.getTime() - days * 86_400_000),
   ]);
   const madeFrom = await basesOf(
     db,

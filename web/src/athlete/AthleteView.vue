@@ -13,6 +13,7 @@ import { usePractice } from '../stores/practice.ts';
 /** One athlete: range over the visits, the file, what is limited, and all that happened. */
 const PAGES = {
   range: { label: 'Range', view: defineAsyncComponent(() => import('./RangePage.vue')) },
+  'what-if': { label: 'What if', view: defineAsyncComponent(() => import('./whatIf/WhatIfPage.vue')) },
   file: { label: 'File', view: defineAsyncComponent(() => import('./FilePage.vue')) },
   limits: { label: 'Limits', view: defineAsyncComponent(() => import('./LimitsPage.vue')) },
   mornings: { label: 'Mornings', view: defineAsyncComponent(() => import('./MorningsPage.vue')) },

@@ -57,6 +57,9 @@ export type PageAct =
   | 'lastSet'
   | 'oneRound'
   | 'takeBackTrial'
+  | 'pickSchedule'
+  | 'fewerMore'
+  | 'homeWork'
   | 'moveBlock'
   | 'takeOut';
 
@@ -113,6 +116,14 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
     ],
   },
   {
+    title: 'What if',
+    rows: [
+      { act: 'pickSchedule', keys: ['1', '2', '3', '4'], what: 'choose a schedule' },
+      { act: 'fewerMore', keys: ['−', '+'], what: 'visits a week fewer, more' },
+      { act: 'homeWork', keys: ['H'], what: 'home work on five days, or none' },
+    ],
+  },
+  {
     title: 'Measuring',
     rows: [
       { keys: ['0–9'], what: 'into the focused trial' },
@@ -158,6 +169,7 @@ const NAMED: Readonly<Record<string, readonly string[]>> = {
   '↓': ['ArrowDown'],
   '←': ['ArrowLeft'],
   '→': ['ArrowRight'],
+  '−': ['-', '−'],
   Del: ['Delete', 'Backspace'],
   Esc: ['Escape'],
 };

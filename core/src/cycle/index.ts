@@ -1,0 +1,5 @@
+export { courseOf, groundOf, latelyOf, timeOf, toward, type Reading, type ResponseFacts, type ResponseFile } from './occasions.ts';
+export { aheadOf, HOME_DAYS, SCHEDULE_LIMITS, type Schedule } from './schedule.ts';
+export { FAN, fanDays, outlookOf, type Outlook } from './outlook.ts';
+export { learnAll, type Learned } from './learned.ts';
+export { movingOf, MOVING_WEEKS, type Moving } from './moving.ts';

@@ -1,0 +1,41 @@
+import { MOTIONS, type Side } from '../body/index.ts';
+import { learn, pooled, type Course, type Known } from '../forecast/index.ts';
+import { courseOf, type Reading, type ResponseFacts, type ResponseFile } from './occasions.ts';
+
+/** How one motion and side of an athlete answers, as far as it is known. */
+export interface Learned {
+  readonly motionId: string;
+  readonly side: Side;
+  readonly course: Course;
+  readonly known: Known;
+  /** The same from its own readings only. */
+  readonly alone: Known;
+}
+
+function coursesOf(facts: ResponseFacts, today: string, reading: Reading): Omit<Learned, 'known' | 'alone'>[] {
+  return MOTIONS.flatMap((motion) =>
+    motion.sides.flatMap((side) => {
+      const course = courseOf(motion.id, side, facts, today, reading);
+      return course ? [{ motionId: motion.id, side, course }] : [];
+    }),
+  );
+}
+
+/**
+ * Learns how every motion and side of an athlete that was ever read answers: from its own readings, a little from the athlete's other motions,
+ * and a little less from those of others of the practice. `progress` is told the share that is done.
+ */
+export function learnAll(file: ResponseFile, today: string, reading: Reading, progress?: (share: number) => void): Learned[] {
+  const people = [file.own, ...file.others].map((facts) => coursesOf(facts, today, reading));
+  const series = people.flatMap((courses, person) => courses.map((each) => ({ ...each, athleteId: String(person) })));
+  const learned = series.map((each, i) => {
+    const known = learn(each.course, undefined, i + 1);
+    progress?.((i + 1) / series.length);
+    return { ...each, known };
+  });
+  const own = people[0]!.length;
+  const together = pooled(learned, own);
+  return learned
+    .slice(0, own)
+    .map(({ motionId, side, course, known }, i) => ({ motionId, side, course, known: together[i]!, alone: known }));
+}

@@ -1,0 +1,475 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { DateTime } from 'luxon';
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { motionOf, type Side } from '@pace-bend/core/body';
+import { HOME_DAYS, SCHEDULE_LIMITS, type Outlook, type Schedule } from '@pace-bend/core/cycle';
+import { formatNumber } from '@pace-bend/core/measure';
+import type { AthleteFile } from '@pace-bend/core/record';
+import { hintOf, isKey, whichKey } from '../../parts/keys.ts';
+import PickOne from '../../parts/PickOne.vue';
+import ProblemNote from '../../parts/ProblemNote.vue';
+import { isTyping } from '../../parts/useGlobalKeys.ts';
+import { SIDE_WORDS } from '../../parts/words.ts';
+import { usePractice } from '../../stores/practice.ts';
+import FanPanels from './FanPanels.vue';
+import FewestVisits from './FewestVisits.vue';
+import ScheduleDialog from './ScheduleDialog.vue';
+import { useForecast } from './useForecast.ts';
+import WhatIsKept from './WhatIsKept.vue';
+import { amount, chanceWords, rhythmWords, scheduleWords } from './words.ts';
+
+/** One motion and side ahead: what schedules come to by the day of the goal, side by side, and what is behind it. */
+const props = defineProps<{ file: AthleteFile }>();
+const practice = usePractice();
+const route = useRoute();
+const router = useRouter();
+const { state, problem, failure, share, spots, outlooks, said, open, look, cancel, clear } = useForecast();
+
+const LETTERS = ['A', 'B', 'C', 'D'] as const;
+/** Without a goal's day ahead a season's quarter is looked at. */
+const USUAL_WEEKS = 12;
+
+const openAll = () => open(props.file.athlete.id, props.file.errors);
+onMounted(openAll);
+
+const chosen = ref('');
+const keyOf = ({ motionId, side }: { motionId: string; side: Side }) => `${motionId}/${side}`;
+const options = computed(() =>
+  spots.value.map((each) => ({
+    value: keyOf(each),
+    label: `${motionOf(each.motionId).name}${each.side === 'midline' ? '' : `, ${SIDE_WORDS[each.side].toLowerCase()}`}`,
+  })),
+);
+const spot = computed(() => spots.value.find((each) => keyOf(each) === chosen.value) ?? null);
+const motion = computed(() => (spot.value ? motionOf(spot.value.motionId) : null));
+const goal = computed(
+  () => props.file.goals.find((each) => each.motionId === spot.value?.motionId && each.side === spot.value.side) ?? null,
+);
+const goalDays = computed(() => (goal.value?.byDate ? practice.daysUntil(goal.value.byDate) : null));
+/** Days to the end: the goal's day while it lies ahead and not too far. */
+const end = computed(() =>
+  goalDays.value !== null && goalDays.value > 0 && goalDays.value <= SCHEDULE_LIMITS.weeks * 7 ? goalDays.value : USUAL_WEEKS * 7,
+);
+const endDate = computed(() => DateTime.fromISO(practice.today).plus({ days: end.value }).toFormat('d LLL'));
+/** What a visit of these schedules is like, where nothing else is said. */
+const like = computed(() => (spot.value?.usualGain ? 'like those of late' : 'a usual one in full'));
+const lately = computed(() => spot.value?.usualGain ?? spot.value?.fullGain ?? 0);
+
+const schedules = ref<Schedule[]>([]);
+const active = ref(0);
+/** What is looked at first: as it goes now, and one visit more with home work. */
+function begin(): void {
+  const perWeek = spot.value!.perWeek > 0 ? spot.value!.perWeek : 1;
+  const usual = { usualGain: lately.value, startsInWeeks: 0, away: null };
+  schedules.value = [
+    { ...usual, perWeek, homeDays: 0 },
+    { ...usual, perWeek: Math.min(SCHEDULE_LIMITS.perWeek, Math.floor(perWeek) + 1), homeDays: HOME_DAYS },
+  ];
+  active.value = 0;
+  clear();
+}
+watch(spots, (now) => {
+  const wanted = `${String(route.query.motion)}/${String(route.query.side)}`;
+  const withGoal = now.find((each) => props.file.goals.some((goal) => goal.motionId === each.motionId && goal.side === each.side));
+  chosen.value = keyOf(now.find((each) => keyOf(each) === wanted) ?? withGoal ?? now[0] ?? { motionId: '', side: 'left' });
+});
+watch(chosen, () => {
+  if (spot.value) begin();
+});
+watch(
+  [schedules, goal],
+  () => {
+    if (!spot.value) return;
+    look({
+      motionId: spot.value.motionId,
+      side: spot.value.side,
+      goal: goal.value?.value ?? null,
+      end: end.value,
+      schedules: schedules.value,
+    });
+  },
+  { deep: true },
+);
+function choose(key: string): void {
+  chosen.value = key;
+  const [motionId, side] = key.split('/');
+  void router.replace({ query: { motion: motionId, side } });
+}
+
+const panels = computed(() =>
+  schedules.value.map((schedule, i) => ({
+    letter: LETTERS[i]!,
+    title: rhythmWords(schedule.perWeek),
+    words: scheduleWords(schedule),
+    away: schedule.away,
+    outlook: outlooks.value[i] ?? null,
+  })),
+);
+const change = (at: number, fields: Partial<Schedule>) => {
+  schedules.value = schedules.value.map((each, i) => (i === at ? { ...each, ...fields } : each));
+};
+function add(): void {
+  schedules.value = [...schedules.value, { ...schedules.value[active.value]! }];
+  active.value = schedules.value.length - 1;
+}
+function takeOut(at: number): void {
+  outlooks.value = outlooks.value.filter((_, i) => i !== at);
+  schedules.value = schedules.value.filter((_, i) => i !== at);
+  active.value = Math.min(active.value, schedules.value.length - 1);
+}
+const editing = ref(false);
+function edit(at: number): void {
+  active.value = at;
+  editing.value = true;
+}
+/** The next whole number of visits a week, up or down. */
+function step(at: number, up: boolean): void {
+  const { perWeek } = schedules.value[at]!;
+  change(at, { perWeek: up ? Math.min(SCHEDULE_LIMITS.perWeek, Math.floor(perWeek) + 1) : Math.max(0, Math.ceil(perWeek) - 1) });
+}
+
+const endWords = (outlook: Outlook) => {
+  const levels = outlook.fan.at(-1)!.levels;
+  return { middle: amount(levels[3]!, motion.value!.unit), band: `${formatNumber(levels[1]!, 1)} to ${formatNumber(levels[5]!, 1)}` };
+};
+const half = ({ halfThereDay }: Outlook) =>
+  halfThereDay === null
+    ? 'not by then'
+    : halfThereDay === 0
+      ? 'today'
+      : `by ${DateTime.fromISO(practice.today).plus({ days: halfThereDay }).toFormat('d LLL')}`;
+
+function onKey(event: KeyboardEvent): void {
+  if (isTyping(event) || editing.value || schedules.value.length === 0) return;
+  const pick = whichKey(event, 'pickSchedule');
+  const by = whichKey(event, 'fewerMore');
+  if (pick !== null && pick < schedules.value.length) active.value = pick;
+  else if (by !== null) step(active.value, by === 1);
+  else if (isKey(event, 'homeWork')) change(active.value, { homeDays: schedules.value[active.value]!.homeDays > 0 ? 0 : HOME_DAYS });
+  else return;
+  event.preventDefault();
+}
+onMounted(() => window.addEventListener('keydown', onKey));
+onUnmounted(() => window.removeEventListener('keydown', onKey));
+</script>
+
+<template>
+  <div class="what-if">
+    <ProblemNote v-if="problem" :problem="problem" :retry="openAll" />
+    <p v-else-if="state === 'failed'" class="card" role="alert">
+      The forecast could not be made: {{ failure }} <button type="button" class="link" @click="openAll">Try again</button>
+    </p>
+    <p v-else-if="state !== 'ready'" class="card soft" role="status">
+      {{ state === 'reading' ? 'Reading the visits …' : `Learning from the visits … ${Math.round((share ?? 0) * 100)} %` }}
+    </p>
+    <p v-else-if="spots.length === 0" class="card soft">
+      Nothing measured yet. After the first reading before work the forecast says what is usual; every visit makes it more their own.
+    </p>
+    <div v-else-if="spot && motion" class="columns">
+      <section class="card main" aria-label="What if">
+        <header>
+          <PickOne label="Motion and side" :value="chosen" :options="options" search class="which" @change="choose" />
+          <p class="soft">
+            <template v-if="goal"
+              >goal <b class="ink num">{{ amount(goal.value, motion.unit) }}</b><template v-if="goal.byDate">
+                by {{ DateTime.fromISO(goal.byDate).toFormat('d LLL yyyy') }}</template
+              ><template v-if="goalDays !== null && goalDays <= 0">, which has passed: twelve weeks are looked at</template></template
+            >
+            <template v-else>no goal yet: twelve weeks are looked at</template>{{ ' ' }}
+            <RouterLink :to="{ path: `/athlete/${file.athlete.id}`, query: { motion: spot.motionId } }">{{
+              goal ? 'Change the goal' : 'Set a goal'
+            }}</RouterLink>
+          </p>
+          <span class="end working" role="status"
+            ><template v-if="share !== null"
+              ><progress :value="share" max="1" aria-label="Looking ahead" />
+              <button type="button" class="link" @click="cancel">Leave off</button></template
+            ></span
+          >
+        </header>
+        <div class="heads" :style="{ gridTemplateColumns: `repeat(${panels.length}, minmax(0, 1fr))` }">
+          <div
+            v-for="(panel, i) in panels"
+            :key="panel.letter"
+            role="group"
+            :aria-label="`Schedule ${panel.letter}`"
+            class="head"
+            :class="[`tone-${panel.letter}`, { active: i === active }]"
+          >
+            <p class="name">
+              <button
+                type="button"
+                class="letter"
+                :aria-pressed="i === active"
+                :title="`Choose ${panel.letter} (${i + 1})`"
+                @click="active = i"
+              >
+                {{ panel.letter }}
+              </button>
+              <b>{{ panel.title }}</b>
+            </p>
+            <p class="small soft">{{ panel.words }}</p>
+            <p class="chance">
+              <template v-if="panel.outlook && panel.outlook.chance !== null"
+                ><b class="num">{{ chanceWords(panel.outlook.chance) }}</b> <span class="small">in 100</span></template
+              ><template v-else-if="panel.outlook"
+                ><b class="num middle-word">{{ endWords(panel.outlook).middle }}</b></template
+              ><b v-else class="num soft">…</b>
+            </p>
+            <p class="acts">
+              <Button
+                size="small"
+                :aria-label="`${panel.letter}: a visit a week fewer`"
+                :disabled="schedules[i]!.perWeek === 0"
+                @click="step(i, false)"
+                >−</Button
+              >
+              <Button
+                size="small"
+                :aria-label="`${panel.letter}: a visit a week more`"
+                :disabled="schedules[i]!.perWeek >= SCHEDULE_LIMITS.perWeek"
+                @click="step(i, true)"
+                >+</Button
+              >
+              <Button size="small" @click="edit(i)">Change {{ panel.letter }}</Button>
+              <Button v-if="panels.length > 1" size="small" :aria-label="`Take ${panel.letter} out`" @click="takeOut(i)">×</Button>
+            </p>
+          </div>
+        </div>
+        <div class="fans">
+          <FanPanels :motion="motion" :goal="goal?.value ?? null" :today="practice.today" :end="end" :panels="panels" />
+        </div>
+        <div class="heads ends" :style="{ gridTemplateColumns: `repeat(${panels.length}, minmax(0, 1fr))` }">
+          <dl v-for="panel in panels" :key="panel.letter" :aria-label="`What ${panel.letter} comes to`">
+            <template v-if="panel.outlook">
+              <div>
+                <dt>ends at</dt>
+                <dd>
+                  <b class="num">{{ endWords(panel.outlook).middle }}</b>
+                  <span class="small soft">{{ endWords(panel.outlook).band }}</span>
+                </dd>
+              </div>
+              <div v-if="goal">
+                <dt>half are there</dt>
+                <dd>
+                  <b>{{ half(panel.outlook) }}</b>
+                </dd>
+              </div>
+              <div>
+                <dt>visits until then</dt>
+                <dd>
+                  <b class="num">{{ panel.outlook.visits }}</b>
+                </dd>
+              </div>
+            </template>
+          </dl>
+        </div>
+        <footer>
+          <Button v-if="schedules.length < LETTERS.length" @click="add">Add {{ LETTERS[schedules.length] }}</Button>
+          <span class="small soft"
+            >10 000 paths each, the same for all schedules but for what is done; bands hold 50, 80 and 95 of 100. Keys:
+            {{ hintOf('pickSchedule') }} choose, {{ hintOf('fewerMore') }} visits, {{ hintOf('homeWork') }} home work.</span
+          >
+        </footer>
+        <ScheduleDialog
+          v-model:open="editing"
+          :letter="LETTERS[active]!"
+          :schedule="schedules[active]!"
+          :motion="motion"
+          :lately="lately"
+          :like="like"
+          :weeks="Math.floor(end / 7)"
+          @keep="(schedule) => change(active, schedule)"
+        />
+      </section>
+      <div class="beside">
+        <template v-if="said">
+          <FewestVisits
+            v-if="said.rhythms && goal"
+            :motion="motion"
+            :goal="goal.value"
+            :date="endDate"
+            :like="like"
+            :rhythms="said.rhythms"
+          />
+          <WhatIsKept :motion="motion" :said="said" :spot="spot" :like="like" />
+        </template>
+        <p v-else class="card soft">{{ share === null ? 'Left off.' : 'Working it out …' }}</p>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.what-if {
+  container-type: inline-size;
+}
+
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  gap: 16px;
+  align-items: start;
+}
+
+.beside,
+.main {
+  display: grid;
+  gap: 12px;
+  min-width: 0;
+}
+
+header,
+footer {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 14px;
+}
+
+.which {
+  width: 300px;
+  max-width: 100%;
+}
+
+.ink {
+  color: var(--ink);
+}
+
+.working {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 24px;
+}
+
+progress {
+  width: 90px;
+  accent-color: var(--spruce);
+}
+
+.heads {
+  display: grid;
+  gap: 10px;
+  padding-left: 6.3%;
+}
+
+.head {
+  display: grid;
+  align-content: start;
+  gap: 4px;
+  min-width: 0;
+  padding: 8px 8px 8px 10px;
+  border-top: 3px solid var(--tone);
+}
+
+.head.active {
+  background: var(--raised);
+}
+
+.tone-A {
+  --tone: var(--slate);
+}
+
+.tone-B {
+  --tone: var(--spruce);
+}
+
+.tone-C {
+  --tone: var(--plum);
+}
+
+.tone-D {
+  --tone: var(--sun-text);
+}
+
+.name {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+.letter {
+  width: 28px;
+  height: 28px;
+  border: 1.5px solid var(--tone);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--tone);
+  font: 700 15px var(--figures);
+  cursor: pointer;
+}
+
+.letter[aria-pressed='true'] {
+  background: var(--tone);
+  color: var(--paper);
+}
+
+.chance {
+  color: var(--tone);
+}
+
+.chance b {
+  font: 750 34px/1.1 var(--figures);
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+
+.ends dl {
+  margin: 0;
+  padding: 0 8px 0 10px;
+}
+
+.ends dl div {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 0 8px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line-faint);
+}
+
+dt {
+  color: var(--soft);
+  font-size: 13px;
+}
+
+dd {
+  display: flex;
+  align-items: baseline;
+  gap: 6px;
+  margin: 0;
+}
+
+@container (max-width: 620px) {
+  .heads {
+    grid-template-columns: minmax(0, 1fr) !important;
+    padding-left: 0;
+  }
+
+  .fans {
+    overflow-x: auto;
+  }
+
+  .fans :deep(svg) {
+    min-width: 560px;
+  }
+}
+
+@container (max-width: 900px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .beside {
+    grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  }
+}
+</style>
