@@ -13,28 +13,29 @@ const OTHERS = 30;
 
 /** What an athlete's range answered with, and what that of others of the practice did: who they are is not said. */
 export async function responseFile(db: Db, practiceId: string, athleteId: string, now: Date): Promise<ResponseFile> {
+  // What was read today counts: a visit of today lies before the end of the day.
+  const until = new Date(now.getTime() + 86_400_000);
   const others = await rows<{ id: string }>(
     db,
     `SELECT a.id FROM athlete a JOIN visit v ON v.athlete_id = a.id AND v.cancelled_at IS NULL AND v.starts_at <= ?
      WHERE a.practice_id = ? AND a.id <> ? AND EXISTS (SELECT 1 FROM rom_reading r WHERE r.visit_id = v.id)
      GROUP BY a.id ORDER BY MAX(v.starts_at) DESC, a.id LIMIT ${OTHERS}`,
-    [now, practiceId, athleteId],
+    [until, practiceId, athleteId],
   );
-  const [own, ...rest] = await Promise.all([athleteId, ...others.map(({ id }) => id)].map((id) => factsOf(db, practiceId, id, now)));
+  const [own, ...rest] = await Promise.all([athleteId, ...others.map(({ id }) => id)].map((id) => factsOf(db, practiceId, id, until)));
   return { own: own!, others: rest };
 }
 
-async function factsOf(db: Db, practiceId: string, athleteId: string, now: Date): Promise<ResponseFacts> {
+async function factsOf(db: Db, practiceId: string, athleteId: string, end: Date): Promise<ResponseFacts> {
   const athlete = await athleteById(db, practiceId, athleteId);
   if (!athlete) throw notFound('This athlete');
-  // What was read today counts; a visit of today lies before the end of the day.
-  const until = new Date(now.getTime() + 86_400_000).toISOString();
+  const until = end.toISOString();
   const [conditions, past, blocks] = await Promise.all([
     conditionsOf(db, athleteId),
     pastReadings(db, athleteId, until),
     pastBlocks(db, { athleteId, startsAt: until }, DAYS),
   ]);
-  const since = now.getTime() - DAYS * 86_400_000;
+  const since = end.getTime() - DAYS * 86_400_000;
   return {
     person: { birthDate: athlete.birthDate, referenceSex: athlete.referenceSex },
     conditions: conditions.map(({ region, side, onset, surgeryOn }) => ({ region, side, onset, surgeryOn })),

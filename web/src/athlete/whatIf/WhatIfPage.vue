@@ -39,7 +39,11 @@ const keyOf = ({ motionId, side }: { motionId: string; side: Side }) => `${motio
 const options = computed(() =>
   spots.value.map((each) => ({
     value: keyOf(each),
-    label: `${motionOf(each.motionId).name}${each.side === 'midline' ? '' : `, ${SIDE_WORDS[each.side].toLowerCase()}`}`,
+    label: [
+      motionOf(each.motionId).name,
+      motionOf(each.motionId).testPosition,
+      ...(each.side === 'midline' ? [] : [SIDE_WORDS[each.side].toLowerCase()]),
+    ].join(', '),
   })),
 );
 const spot = computed(() => spots.value.find((each) => keyOf(each) === chosen.value) ?? null);
@@ -245,7 +249,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
           <dl v-for="panel in panels" :key="panel.letter" :aria-label="`What ${panel.letter} comes to`">
             <template v-if="panel.outlook">
               <div>
-                <dt>ends at</dt>
+                <dt>
+                  <b class="whose" aria-hidden="true">{{ panel.letter }} </b>ends at
+                </dt>
                 <dd>
                   <b class="num">{{ endWords(panel.outlook).middle }}</b>
                   <span class="small soft">{{ endWords(panel.outlook).band }}</span>
@@ -317,6 +323,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
 .beside,
 .main {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   min-width: 0;
 }
@@ -330,7 +337,7 @@ footer {
 }
 
 .which {
-  width: 300px;
+  width: 400px;
   max-width: 100%;
 }
 
@@ -436,6 +443,11 @@ progress {
   border-bottom: 1px solid var(--line-faint);
 }
 
+/* Beneath one another they are told apart by their letters; beside one another by where they stand. */
+.whose {
+  display: none;
+}
+
 dt {
   color: var(--soft);
   font-size: 13px;
@@ -452,6 +464,10 @@ dd {
   .heads {
     grid-template-columns: minmax(0, 1fr) !important;
     padding-left: 0;
+  }
+
+  .whose {
+    display: inline;
   }
 
   .fans {

@@ -1,0 +1,73 @@
+import { newBlock } from '@pace-bend/core/method';
+import type { ResponseFile } from '@pace-bend/core/cycle';
+import { ANN, ask, newVisit, openTestApp, request, requestAs, uuid, type TestApp } from '../testing/app.ts';
+
+let test_: TestApp;
+beforeEach(async () => {
+  test_ = await openTestApp();
+});
+afterEach(() => test_.close());
+const api = () => request(test_.app);
+
+const read = (visitId: string, moment: string, trials: number[], more: object = {}) =>
+  api()
+    .put(`/api/visits/${visitId}/readings/${uuid()}`)
+    .send({
+      motionId: 'straight-leg-raise',
+      side: 'left',
+      moment,
+      mode: 'passive',
+      instrument: 'goniometer',
+      trials,
+      supersedes: null,
+      ...more,
+    })
+    .expect(200);
+
+test('an athlete’s readings, work and what was broken, and others’ without a name; a walk-through with a faster clock is no work', async () => {
+  const { athleteId, visitId } = await newVisit(test_.app);
+  await read(visitId, 'before', [60, 60, 61]);
+  await api()
+    .put(`/api/athletes/${athleteId}/conditions/${uuid()}`)
+    .send({
+      revision: 0,
+      code: 'muscle-strain',
+      region: 'calf',
+      side: 'left',
+      onset: '2026-11-01',
+      surgeryOn: null,
+      words: 'A word for nobody else',
+      clearance: null,
+      resolvedOn: '2026-11-20',
+    })
+    .expect(200);
+  await ask(test_.app, visitId);
+  const block = newBlock(uuid(), 'rectus-femoris-prone', 'cr-breath', ['left']);
+  await api()
+    .put(`/api/runs/${uuid()}`)
+    .send({ visitId, blocks: [block], breath: { periodMs: 8000, inShare: 0.4 }, edges: [], clockRate: 20 })
+    .expect(200);
+  const other = await newVisit(test_.app);
+  await read(other.visitId, 'before', [70, 70, 70]);
+  const unread = await newVisit(test_.app);
+
+  const file = (await api().get(`/api/athletes/${athleteId}/response`).expect(200)).body as ResponseFile;
+  expect(file.own.past.map(({ value, moment, side }) => [Math.round(value), moment, side])).toEqual([[60, 'before', 'left']]);
+  expect(file.own.conditions).toEqual([{ region: 'calf', side: 'left', onset: '2026-11-01', surgeryOn: null }]);
+  expect(file.own.blocks).toEqual([]);
+  expect(file.others.map(({ past }) => past.map(({ value }) => value))).toEqual([[70]]);
+  expect(JSON.stringify(file)).not.toMatch(new RegExp(`${ANN.name}|A word for nobody else|${other.athleteId}|${unread.athleteId}`));
+});
+
+test('it is for those who treat, of their own practice; who is not there is not found', async () => {
+  const { athleteId } = await newVisit(test_.app);
+  const path = `/api/athletes/${athleteId}/response`;
+  await requestAs(test_.app, await test_.cookieOf('coach'))
+    .get(path)
+    .expect(403);
+  await requestAs(test_.app, await test_.cookieOf('owner', await test_.anotherPractice()))
+    .get(path)
+    .expect(404);
+  await api().get(`/api/athletes/${uuid()}/response`).expect(404);
+  await api().get('/api/athletes/nobody/response').expect(422);
+});
