@@ -171,8 +171,24 @@ async function season() {
   say(`  readiness of all of them in core ${ms(row.core)} (p95 ${ms(row.coreP95)})`);
 }
 
+/** How a motion answers over weeks: learned, for a whole squad, and walked forward beside a bare loop. */
+function forecast() {
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/forecast.ts'], {
+    cwd: root,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  if (run.status !== 0) throw new Error('The forecast benchmark failed.');
+  const row = JSON.parse(run.stdout);
+  say(`\nA forecast: one motion of one athlete learned from ${row.visits} visits ${ms(row.update)} (p95 ${ms(row.updateP95)})`);
+  say(`  a squad’s ${row.series} motions and sides, pooled ${ms(row.squad)}`);
+  say(
+    `  ${row.paths} paths of ${row.weeks} weeks ${ms(row.walk)}, a bare loop over as many days ${ms(row.bare)}  ${(row.walk / row.bare).toFixed(2)} ×`,
+  );
+}
+
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
-const parts = { load, stalls, fold, planner, figures, shelf, season };
+const parts = { load, stalls, fold, planner, figures, shelf, season, forecast };
 if (only !== null) {
   if (!parts[only]) say(`There is no part “${only}”: ${Object.keys(parts).join(', ')}.`);
   else await parts[only]();
@@ -196,6 +212,7 @@ try {
   figures();
   await shelf();
   await season();
+  forecast();
   const { strip, table } = await squadStrip(browser);
   say('\nSquad strip, 40 people × 24 motions, and the same figures in the component kit’s table');
   say('                scripting  to first paint  first time of all   elements');

@@ -94,6 +94,8 @@ export function filter(packed: Packed, theta: ArrayLike<number>, from: number, s
   let [xx, xb, bb] = [floorVariance + offVariance, floorVariance, floorVariance];
   let [xd, bd, dd] = [0, 0, 0];
   let sum = 0;
+  // One logarithm of a product in place of many: folded before it leaves what a number can hold.
+  let [product, readings] = [1, 0];
   for (let i = 0, at = 0; i < count; i++, at += WIDTH) {
     const gap = rows[at + GAP]!;
     if (gap > 0) {
@@ -124,7 +126,9 @@ export function filter(packed: Packed, theta: ArrayLike<number>, from: number, s
       const [hx, hb, hd] = [xx + xd, xb + bd, xd + dd];
       const spread = hx + hd + rows[at + BEFORE_VARIANCE]!;
       const off = before - x - day;
-      sum -= 0.5 * (LOG_2PI + log(spread) + (off * off) / spread);
+      sum -= (off * off) / spread;
+      product *= spread;
+      readings += 1;
       const [gx, gb, gd] = [hx / spread, hb / spread, hd / spread];
       x += gx * off;
       b += gb * off;
@@ -146,7 +150,9 @@ export function filter(packed: Packed, theta: ArrayLike<number>, from: number, s
       const hd = rest * xd + slope * bd + dd;
       const spread = rest * hx + slope * hb + hd + rows[at + AFTER_VARIANCE]!;
       const off = after - (rest * x + slope * b + gain) - day;
-      sum -= 0.5 * (LOG_2PI + log(spread) + (off * off) / spread);
+      sum -= (off * off) / spread;
+      product *= spread;
+      readings += 1;
       const [gx, gb, gd] = [hx / spread, hb / spread, hd / spread];
       x += gx * off;
       b += gb * off;
@@ -157,6 +163,10 @@ export function filter(packed: Packed, theta: ArrayLike<number>, from: number, s
       bb -= gb * hb;
       bd -= gb * hd;
       dd -= gd * hd;
+    }
+    if (product > 1e100 || product < 1e-100) {
+      sum -= log(product);
+      product = 1;
     }
     const moved = kept * slope;
     if (moved !== 0) {
@@ -172,5 +182,5 @@ export function filter(packed: Packed, theta: ArrayLike<number>, from: number, s
   state[to + LEVEL_VARIANCE] = xx;
   state[to + COVARIANCE] = xb;
   state[to + FLOOR_VARIANCE] = bb;
-  return sum;
+  return 0.5 * (sum - log(product) - readings * LOG_2PI);
 }

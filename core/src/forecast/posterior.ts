@@ -35,11 +35,13 @@ export interface Known {
   readonly lastDay: number;
 }
 
-const FIRST = 1000;
-const MORE = 700;
-const MOST_ROUNDS = 9;
-/** Draws worth at least so many equally weighted ones are enough; below, it is said. */
-export const ENOUGH_ESS = 350;
+const FIRST = 500;
+const MORE = 500;
+const MOST_ROUNDS = 14;
+/** Draws are added until they are worth so many equally weighted ones. */
+const WANTED_ESS = 350;
+/** With fewer than these the ends of bands are rough, and that is said. */
+export const ENOUGH_ESS = 150;
 
 /**
  * Integrates over the six numbers by importance sampling.
@@ -81,7 +83,7 @@ export function learn(course: Course, usual: Usual = USUAL, seed = 1): Known {
     for (let i = 0; i < count; i++) mixture[i]! += (count - from) * densityOf(source, logPrior[i]!, z, i * D);
     weights = weightsOf(logs, logPrior, mixture, count);
     ess = essOf(weights);
-    if (ess >= ENOUGH_ESS) break;
+    if (ess >= WANTED_ESS) break;
   }
   return {
     count,
