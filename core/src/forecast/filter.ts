@@ -13,7 +13,8 @@ export interface Packed {
   readonly fullGain: number;
 }
 
-const [GAP, HOME_SHARE, GAIN, BEFORE, BEFORE_VARIANCE, AFTER, AFTER_VARIANCE, DAY_VARIANCE, RESET] = [0, 1, 2, 3, 4, 5, 6, 7, 8] as const;
+/** From SEEN on: value and variance before work, then after it. */
+const [GAP, HOME_SHARE, GAIN, SEEN, DAY_VARIANCE, RESET] = [0, 1, 2, 3, 7, 8] as const;
 const WIDTH = 9;
 
 /** Throws a RangeError for days that run backward, values that are no numbers, or an error that is not above zero. */
@@ -121,35 +122,19 @@ export function filter(packed: Packed, theta: ArrayLike<number>, from: number, s
       xd = bd = 0;
       dd = dayVariance;
     }
-    const before = rows[at + BEFORE]!;
-    if (before === before) {
-      const [hx, hb, hd] = [xx + xd, xb + bd, xd + dd];
-      const spread = hx + hd + rows[at + BEFORE_VARIANCE]!;
-      const off = before - x - day;
-      sum -= (off * off) / spread;
-      product *= spread;
-      readings += 1;
-      const [gx, gb, gd] = [hx / spread, hb / spread, hd / spread];
-      x += gx * off;
-      b += gb * off;
-      day += gd * off;
-      xx -= gx * hx;
-      xb -= gx * hb;
-      xd -= gx * hd;
-      bb -= gb * hb;
-      bd -= gb * hd;
-      dd -= gd * hd;
-    }
     const gain = response * rows[at + GAIN]!;
     const slope = gain / room;
-    const after = rows[at + AFTER]!;
-    if (after === after) {
-      const rest = 1 - slope;
-      const hx = rest * xx + slope * xb + xd;
-      const hb = rest * xb + slope * bb + bd;
-      const hd = rest * xd + slope * bd + dd;
-      const spread = rest * hx + slope * hb + hd + rows[at + AFTER_VARIANCE]!;
-      const off = after - (rest * x + slope * b + gain) - day;
+    // A reading before work is one after work that did nothing.
+    for (let moment = 0; moment < 2; moment++) {
+      const value = rows[at + SEEN + 2 * moment]!;
+      if (value !== value) continue;
+      const tilt = moment * slope;
+      const rest = 1 - tilt;
+      const hx = rest * xx + tilt * xb + xd;
+      const hb = rest * xb + tilt * bb + bd;
+      const hd = rest * xd + tilt * bd + dd;
+      const spread = rest * hx + tilt * hb + hd + rows[at + SEEN + 2 * moment + 1]!;
+      const off = value - (rest * x + tilt * b + moment * gain) - day;
       sum -= (off * off) / spread;
       product *= spread;
       readings += 1;

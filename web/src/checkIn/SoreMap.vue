@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { muscleFacts } from '@pace-bend/core/body';
-import { bodyMap, muscleAt, PATH_SCALE, regionAt, type MapRegion } from '@pace-bend/core/figure';
+import { bodyMap, muscleAt, PATH_SCALE, type MapRegion } from '@pace-bend/core/figure';
 import type { SorePlace } from '@pace-bend/core/readiness';
 import FigureDrawing from '../parts/FigureDrawing.vue';
+import { touchedRegion } from '../parts/touchedRegion.ts';
 import { scored, toggled } from './answers.ts';
 
 /** Where it is sore: front and back beside each other, a tap puts a place down, the same tap takes it away. */
@@ -40,18 +41,7 @@ const marksOf = (regions: readonly MapRegion[]) =>
   });
 
 function onTouch(event: MouseEvent, regions: readonly MapRegion[]): void {
-  if (props.disabled) return;
-  const svg = (event.currentTarget as SVGGElement).ownerSVGElement!;
-  const inverse = svg.getScreenCTM()?.inverse();
-  if (!inverse) return;
-  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(inverse);
-  const paths = [...svg.querySelectorAll<SVGPathElement>('[data-region]')];
-  const region = regionAt(
-    regions,
-    [x / PATH_SCALE, y / PATH_SCALE],
-    (each) => paths[regions.indexOf(each)]?.isPointInFill(new DOMPoint(x, y)) === true,
-    REACH_CM,
-  );
+  const region = props.disabled ? null : touchedRegion(event, regions, REACH_CM);
   if (region) emit('change', toggled(places.value, placeOf(region)));
 }
 </script>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { bodyMap, MAP_VIEWS, PATH_SCALE, regionAt, type MapRegion, type MapView, type RegionId } from '@pace-bend/core/figure';
+import { bodyMap, MAP_VIEWS, PATH_SCALE, type MapRegion, type MapView, type RegionId } from '@pace-bend/core/figure';
 import ChoiceRow from './ChoiceRow.vue';
 import FigureDrawing from './FigureDrawing.vue';
+import { touchedRegion } from './touchedRegion.ts';
 
 /** The body from a side of one's choice, with its muscles to point at: by finger, by pointer, by keys. */
 const props = withDefaults(defineProps<{ chosen: readonly RegionId[]; size?: number }>(), { size: 460 });
@@ -26,17 +27,7 @@ const isChosen = (region: MapRegion) => props.chosen.includes(region.id);
 const nameOf = ({ words, side, deep }: MapRegion) => `${words}${side ? `, ${side}` : ''}${deep ? ', deep' : ''}`;
 
 function onTouch(event: MouseEvent): void {
-  const svg = (event.currentTarget as SVGGElement).ownerSVGElement!;
-  const inverse = svg.getScreenCTM()?.inverse();
-  if (!inverse) return;
-  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(inverse);
-  const paths = [...svg.querySelectorAll<SVGPathElement>('[data-region]')];
-  const region = regionAt(
-    map.value.regions,
-    [x / PATH_SCALE, y / PATH_SCALE],
-    (each) => paths[map.value.regions.indexOf(each)]?.isPointInFill(new DOMPoint(x, y)) === true,
-    REACH_CM,
-  );
+  const region = touchedRegion(event, map.value.regions, REACH_CM);
   if (region) emit('choose', region);
 }
 </script>

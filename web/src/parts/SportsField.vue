@@ -64,6 +64,46 @@ const SIDES = [
   { value: 'right', label: 'right' },
 ];
 const place = (i: number) => (props.sports.length > 1 ? ` ${i + 1}` : '');
+
+/** What a sport asks about besides its name: each where it has something to choose from. */
+function picksOf(i: number, entry: AthleteSport, sport: Sport | null, roles: ReturnType<typeof rolesIn>) {
+  const given = (to: string) => (to === NOTHING ? null : to);
+  return [
+    ...(sport && sport.disciplines.length > 0
+      ? [
+          {
+            id: 'discipline',
+            label: `Discipline${place(i)}`,
+            value: entry.discipline ?? NOTHING,
+            options: orNothing(sport.disciplines),
+            choose: (to: string) => chooseDiscipline(i, sport, to),
+          },
+        ]
+      : []),
+    ...(sport && roles.length > 0
+      ? [
+          {
+            id: 'role',
+            label: `Role${place(i)}`,
+            value: entry.role ?? NOTHING,
+            options: orNothing(roles),
+            choose: (to: string) => set(i, { role: given(to) }),
+          },
+        ]
+      : []),
+    ...(sport?.leading
+      ? [
+          {
+            id: 'leading',
+            label: sport.leading,
+            value: entry.leading ?? NOTHING,
+            options: SIDES,
+            choose: (to: string) => set(i, { leading: to === 'left' || to === 'right' ? to : null }),
+          },
+        ]
+      : []),
+  ];
+}
 </script>
 
 <template>
@@ -84,37 +124,15 @@ const place = (i: number) => (props.sports.length > 1 ? ` ${i + 1}` : '');
           @change="(to) => choose(i, to)"
         />
       </div>
-      <div v-if="sport && sport.disciplines.length > 0" class="field">
-        <label :for="`${id}-discipline-${i}`">Discipline{{ place(i) }}</label>
+      <div v-for="pick in picksOf(i, entry, sport, roles)" :key="pick.id" class="field">
+        <label :for="`${id}-${pick.id}-${i}`">{{ pick.label }}</label>
         <PickOne
-          :input-id="`${id}-discipline-${i}`"
-          :label="`Discipline${place(i)}`"
-          :value="entry.discipline ?? NOTHING"
-          :options="orNothing(sport.disciplines)"
+          :input-id="`${id}-${pick.id}-${i}`"
+          :label="pick.label"
+          :value="pick.value"
+          :options="pick.options"
           :disabled="disabled"
-          @change="(to) => chooseDiscipline(i, sport, to)"
-        />
-      </div>
-      <div v-if="sport && roles.length > 0" class="field">
-        <label :for="`${id}-role-${i}`">Role{{ place(i) }}</label>
-        <PickOne
-          :input-id="`${id}-role-${i}`"
-          :label="`Role${place(i)}`"
-          :value="entry.role ?? NOTHING"
-          :options="orNothing(roles)"
-          :disabled="disabled"
-          @change="(to) => set(i, { role: to === NOTHING ? null : to })"
-        />
-      </div>
-      <div v-if="sport?.leading" class="field">
-        <label :for="`${id}-leading-${i}`">{{ sport.leading }}</label>
-        <PickOne
-          :input-id="`${id}-leading-${i}`"
-          :label="sport.leading"
-          :value="entry.leading ?? NOTHING"
-          :options="SIDES"
-          :disabled="disabled"
-          @change="(to) => set(i, { leading: to === 'left' || to === 'right' ? to : null })"
+          @change="pick.choose"
         />
       </div>
       <div v-if="!sport?.standsFor || entry.words !== '' || sport.standsFor === 'another'" class="field">

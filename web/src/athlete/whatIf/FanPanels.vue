@@ -164,22 +164,6 @@ text {
   stroke: var(--line);
 }
 
-.tone-A {
-  --tone: var(--slate);
-}
-
-.tone-B {
-  --tone: var(--spruce);
-}
-
-.tone-C {
-  --tone: var(--plum);
-}
-
-.tone-D {
-  --tone: var(--sun-text);
-}
-
 .band {
   fill: var(--tone);
   fill-opacity: 0.2;

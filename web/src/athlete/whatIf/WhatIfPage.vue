@@ -376,22 +376,6 @@ progress {
   background: var(--raised);
 }
 
-.tone-A {
-  --tone: var(--slate);
-}
-
-.tone-B {
-  --tone: var(--spruce);
-}
-
-.tone-C {
-  --tone: var(--plum);
-}
-
-.tone-D {
-  --tone: var(--sun-text);
-}
-
 .name {
   display: flex;
   align-items: center;
