@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, useTemplateRef } from 'vue';
 import { DateTime } from 'luxon';
 import type { Motion } from '@pace-bend/core/body';
 import { FAN, type Outlook } from '@pace-bend/core/cycle';
@@ -15,6 +15,8 @@ const props = defineProps<{
   motion: Motion;
   goal: number | null;
   today: string;
+  /** Days from today on which something is on. */
+  events: readonly number[];
   end: number;
   panels: readonly {
     readonly letter: string;
@@ -23,6 +25,9 @@ const props = defineProps<{
     readonly away: { readonly fromWeek: number; readonly weeks: number } | null;
   }[];
 }>();
+
+const drawing = useTemplateRef<SVGSVGElement>('drawing');
+defineExpose({ drawing });
 
 const HEIGHT = 300;
 const TOP = 12;
@@ -93,7 +98,7 @@ const today = computed(() => props.panels.find(({ outlook }) => outlook)?.outloo
 </script>
 
 <template>
-  <svg class="fans" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="group" aria-label="Where the level may go">
+  <svg ref="drawing" class="fans" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="group" aria-label="Where the level may go">
     <defs>
       <pattern id="away" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <line x1="0" y1="0" x2="0" y2="6" class="hatch" />
@@ -124,6 +129,7 @@ const today = computed(() => props.panels.find(({ outlook }) => outlook)?.outloo
       />
       <template v-if="panel.outlook">
         <path v-for="[low, high] in BANDS" :key="low" :d="bandPath(panel.outlook, low, high)" class="band" />
+        <line v-for="day in events" :key="day" class="event" :x1="xOf(day)" :x2="xOf(day)" :y1="TOP" :y2="BOTTOM" />
         <path :d="middlePath(panel.outlook)" class="middle" />
         <path v-if="goal === null" :d="gate(panel.outlook, 'all')" class="gate open" />
         <template v-else>
@@ -197,6 +203,12 @@ text {
   stroke: var(--tick);
   stroke-width: 1;
   stroke-opacity: 0.5;
+}
+
+.event {
+  stroke: var(--slate-text);
+  stroke-width: 1.2;
+  stroke-dasharray: 5 3;
 }
 
 .goal line {

@@ -10,6 +10,7 @@ import type { AthleteFile } from '@pace-bend/core/record';
 import { hintOf, isKey, whichKey } from '../../parts/keys.ts';
 import PickOne from '../../parts/PickOne.vue';
 import ProblemNote from '../../parts/ProblemNote.vue';
+import { savePng, saveSvg } from '../../parts/savePicture.ts';
 import { isTyping } from '../../parts/useGlobalKeys.ts';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
@@ -61,6 +62,13 @@ const endDate = computed(() => DateTime.fromISO(practice.today).plus({ days: end
 const like = computed(() => (spot.value?.usualGain ? 'like those of late' : 'a usual one in full'));
 const lately = computed(() => spot.value?.usualGain ?? spot.value?.fullGain ?? 0);
 
+/** What is on between today and the end; the drawing marks the days, the words below say what. */
+const events = computed(() =>
+  props.file.events
+    .map(({ name, onDate }) => ({ name, onDate, day: practice.daysUntil(onDate) }))
+    .filter(({ day }) => day >= 0 && day <= end.value),
+);
+
 const schedules = ref<Schedule[]>([]);
 const active = ref(0);
 /** What is looked at first: as it goes now, and one visit more with home work. */
@@ -100,6 +108,22 @@ function choose(key: string): void {
   chosen.value = key;
   const [motionId, side] = key.split('/');
   void router.replace({ query: { motion: motionId, side } });
+}
+
+const fans = ref<InstanceType<typeof FanPanels> | null>(null);
+const unsaved = ref('');
+/** The fans as a file of their own: whose they are stands only in its name. */
+async function save(as: 'svg' | 'png'): Promise<void> {
+  const drawing = fans.value?.drawing;
+  if (!drawing) return;
+  const name = `${props.file.athlete.name} ${motion.value!.name} ${practice.today}`.replace(/[^\p{L}\p{N} -]/gu, '');
+  unsaved.value = '';
+  try {
+    if (as === 'svg') saveSvg(drawing, name);
+    else await savePng(drawing, name);
+  } catch (error) {
+    unsaved.value = `The picture could not be made: ${error instanceof Error ? error.message : String(error)}`;
+  }
 }
 
 const panels = computed(() =>
@@ -243,7 +267,15 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
           </div>
         </div>
         <div class="fans">
-          <FanPanels :motion="motion" :goal="goal?.value ?? null" :today="practice.today" :end="end" :panels="panels" />
+          <FanPanels
+            ref="fans"
+            :motion="motion"
+            :goal="goal?.value ?? null"
+            :today="practice.today"
+            :end="end"
+            :events="events.map(({ day }) => day)"
+            :panels="panels"
+          />
         </div>
         <div class="heads ends" :style="{ gridTemplateColumns: `repeat(${panels.length}, minmax(0, 1fr))` }">
           <dl v-for="panel in panels" :key="panel.letter" :aria-label="`What ${panel.letter} comes to`">
@@ -272,8 +304,15 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
             </template>
           </dl>
         </div>
+        <p v-if="events.length > 0" class="small soft">
+          Dashed lines:
+          {{ events.map(({ name, onDate }) => `${name} ${DateTime.fromISO(onDate).toFormat('d LLL')}`).join(', ') }}.
+        </p>
         <footer>
           <Button v-if="schedules.length < LETTERS.length" @click="add">Add {{ LETTERS[schedules.length] }}</Button>
+          <Button @click="save('png')">Save as PNG</Button>
+          <Button @click="save('svg')">Save as SVG</Button>
+          <p v-if="unsaved" class="small" role="alert">{{ unsaved }}</p>
           <span class="small soft"
             >10 000 paths each, the same for all schedules but for what is done; bands hold 50, 80 and 95 of 100. Keys:
             {{ hintOf('pickSchedule') }} choose, {{ hintOf('fewerMore') }} visits, {{ hintOf('homeWork') }} home work.</span
@@ -345,8 +384,11 @@ footer {
   color: var(--ink);
 }
 
+/* Its room is kept while it is empty: nothing moves under a finger when it comes and goes. */
 .working {
   display: inline-flex;
+  flex: 1 0 180px;
+  justify-content: flex-end;
   align-items: center;
   gap: 8px;
   min-height: 24px;
