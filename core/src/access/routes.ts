@@ -52,6 +52,7 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'PATCH', path: '/athletes/:id', roles: therapists, about: 'athlete', audit: 'file changed' },
   { method: 'DELETE', path: '/athletes/:id', roles: owner, about: 'athlete', audit: 'erased' },
   { method: 'GET', path: '/athletes/:id/record', roles: therapists, about: 'athlete', audit: 'whole record taken out' },
+  { method: 'GET', path: '/athletes/:id/tables/:table', roles: therapists, about: 'athlete', audit: 'table taken out' },
   { method: 'PUT', path: '/athletes/:id/conditions/:conditionId', roles: therapists, about: 'athlete', audit: 'condition written' },
   { method: 'DELETE', path: '/athletes/:id/conditions/:conditionId', roles: therapists, about: 'athlete', audit: 'condition withdrawn' },
   { method: 'PUT', path: '/athletes/:id/no-touch/:areaId', roles: clinic, about: 'athlete', audit: 'no-touch area written' },

@@ -26,3 +26,4 @@ export {
   type LoadRowProblem,
 } from './loadTable.ts';
 export { readCalendar, type CalendarRead, type PlannedSession } from './calendar.ts';
+export { checkInsCsv, loadsCsv, readingsCsv, RECORD_TABLES, type RecordTable } from './recordTables.ts';

@@ -71,3 +71,21 @@ test('it is for those who treat, of their own practice; who is not there is not 
   await api().get(`/api/athletes/${uuid()}/response`).expect(404);
   await api().get('/api/athletes/nobody/response').expect(422);
 });
+
+test('tables of the record are CSV files, for therapists of the practice; one that there is not is not found', async () => {
+  const { athleteId, visitId } = await newVisit(test_.app);
+  await read(visitId, 'before', [60, 60, 61]);
+  const path = `/api/athletes/${athleteId}/tables`;
+  const readings = await api()
+    .get(`${path}/readings`)
+    .expect(200)
+    .expect('Content-Type', /text\/csv/)
+    .expect('Content-Disposition', /readings\.csv/);
+  expect(readings.text.split('\r\n')[1]).toMatch(/^2026-11-25,Straight-leg raise,.*,left,before work,60\.\d+,deg,3,goniometer,A owner$/);
+  for (const table of ['loads', 'check-ins']) expect((await api().get(`${path}/${table}`).expect(200)).text).toMatch(/^[^\r]+\r\n$/);
+  await api().get(`${path}/notes`).expect(404);
+  await api().get(`/api/athletes/${uuid()}/tables/readings`).expect(404);
+  await requestAs(test_.app, await test_.cookieOf('assistant'))
+    .get(`${path}/readings`)
+    .expect(403);
+});

@@ -14,7 +14,9 @@ import { checkInsOf } from '../checkIns/queries.ts';
 import { loadsOf } from '../loads/queries.ts';
 import { invalid, notFound } from '../http/problem.ts';
 import { validate } from '../http/validate.ts';
+import { RECORD_TABLES } from '@pace-bend/core/exchange';
 import { responseFile } from './response.ts';
+import { recordTable } from './tables.ts';
 import { pastReadings } from '../measured/queries.ts';
 import { referredVisits } from '../safety/queries.ts';
 import { squadNamesOf } from '../squads/queries.ts';
@@ -70,6 +72,16 @@ export function athleteFileRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request);
     const { practice } = caller(response);
     response.json(await responseFile(pool, practice.id, id, now()));
+  });
+
+  /** One table of the record as CSV. */
+  router.get('/athletes/:id/tables/:table', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    const table = RECORD_TABLES.find((each) => each.id === request.params.table);
+    if (!table) throw notFound('This table');
+    const text = await snapshot(pool, (db) => recordTable(db, practice, id, table.id));
+    response.attachment(`${table.id}.csv`).type('text/csv; charset=utf-8').send(text);
   });
 
   router.get('/athletes/:id/record', async (request, response) => {

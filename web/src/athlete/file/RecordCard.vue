@@ -2,6 +2,7 @@
 import Button from 'ant-design-vue/es/button';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import { RECORD_TABLES } from '@pace-bend/core/exchange';
 import type { Athlete } from '@pace-bend/core/record';
 import { api } from '../../api/api.ts';
 import { useAction } from '../../parts/useAction.ts';
@@ -29,6 +30,15 @@ async function erase(): Promise<void> {
   <section v-if="session.may('GET', '/athletes/:id/record')" class="card fields" aria-label="Record">
     <h2>Record</h2>
     <p><a :href="`/api/athletes/${athlete.id}/record`" download="athlete-record.json">The whole record as one file (JSON)</a></p>
+    <p v-if="session.may('GET', '/athletes/:id/tables/:table')">
+      As tables (CSV):
+      <template v-for="(table, i) in RECORD_TABLES" :key="table.id"
+        >{{ i > 0 ? ', ' : ''
+        }}<a :href="`/api/athletes/${athlete.id}/tables/${table.id}`" :download="`${table.id}.csv`">{{
+          table.name.toLowerCase()
+        }}</a></template
+      >
+    </p>
     <template v-if="session.may('DELETE', '/athletes/:id')">
       <button v-if="!erasing" type="button" class="link" @click="erasing = true">Erase this athlete</button>
       <form v-else class="fields" @submit.prevent="erase">
