@@ -6,10 +6,12 @@ import * as body from '../body/index.ts';
 import * as catalogue from '../catalogue/index.ts';
 import * as caution from '../caution/index.ts';
 import * as areas from '../caution/areas.ts';
+import * as cycle from '../cycle/index.ts';
 import * as device from '../device/index.ts';
 import * as exchange from '../exchange/index.ts';
 import * as figure from '../figure/index.ts';
 import * as finding from '../finding/index.ts';
+import * as forecast from '../forecast/index.ts';
 import * as limiter from '../limiter/index.ts';
 import * as load from '../load/index.ts';
 import * as measure from '../measure/index.ts';
@@ -34,10 +36,12 @@ const faces: Record<string, Record<string, unknown>> = {
   body,
   catalogue,
   caution: { ...caution, ...areas },
+  cycle,
   device,
   exchange,
   figure,
   finding,
+  forecast,
   limiter,
   load,
   measure,

@@ -26,6 +26,8 @@ const open = defineModel<boolean>('open', { required: true });
 
 const practice = usePractice();
 const { busy, problem, run } = useAction();
+/** Looking what is open is an action of its own: a press that opens a page does not wait for it. */
+const { problem: unread, run: reading } = useAction();
 const links = shallowRef<readonly Link[]>([]);
 const address = ref('');
 const code = ref('');
@@ -33,7 +35,7 @@ const until = ref('');
 const copied = ref(false);
 
 const load = () =>
-  run(async () => {
+  reading(async () => {
     links.value = (await api<{ links: Link[] }>('GET', '/check-in-links')).links;
   });
 watch(
@@ -87,7 +89,7 @@ const who = () => props.athlete?.name ?? props.squad?.name ?? '';
             : 'One page for the squad: a name, the questions, and back to the names. It ends in two weeks by itself. Nothing that was answered can be read there.'
         }}
       </p>
-      <ProblemNote v-if="problem" :problem="problem" />
+      <ProblemNote v-if="problem ?? unread" :problem="(problem ?? unread)!" />
       <template v-if="address">
         <!-- eslint-disable-next-line vue/no-v-html -- made here from an address of our own -->
         <div class="code" role="img" :aria-label="`Code that opens the check-in page of ${who()}`" v-html="code" />

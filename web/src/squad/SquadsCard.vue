@@ -14,7 +14,7 @@ const emit = defineEmits<{ change: [squads: Squad[]] }>();
 const openId = ref(props.squads[0]?.id ?? 'new');
 const name = ref('');
 const nameless = ref(false);
-const { problem, run } = useAction();
+const { busy, problem, run } = useAction();
 const wrong = computed(() => (nameless.value ? 'A squad needs a name.' : (problem.value?.message ?? '')));
 const known = ref<readonly AthleteRow[]>([]);
 const squad = computed(() => props.squads.find((each) => each.id === openId.value) ?? null);
@@ -81,7 +81,7 @@ async function keep(athleteIds: readonly string[]): Promise<void> {
     </div>
     <form class="line" @submit.prevent="keep(squad?.athleteIds ?? [])">
       <input v-model="name" class="input" aria-label="Name of the squad" placeholder="Name" :maxlength="LIMITS.squadName" />
-      <Button html-type="submit">{{ squad ? 'Rename' : 'Make the squad' }}</Button>
+      <Button html-type="submit" :disabled="busy">{{ squad ? 'Rename' : 'Make the squad' }}</Button>
       <PickOne
         v-if="squad"
         class="add"
@@ -104,6 +104,7 @@ async function keep(athleteIds: readonly string[]): Promise<void> {
           type="button"
           class="link"
           :aria-label="`Take ${member.name} out of ${squad.name}`"
+          :disabled="busy"
           @click="keep(squad!.athleteIds.filter((id) => id !== member.id))"
         >
           ×

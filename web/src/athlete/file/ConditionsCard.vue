@@ -14,7 +14,7 @@ const store = useAthlete();
 const practice = usePractice();
 /** The one being written: a condition, or 'new'. */
 const writing = ref<Condition | 'new' | null>(null);
-const { problem, run } = useAction();
+const { busy, problem, run } = useAction();
 const sorted = computed(() => [...props.file.conditions].sort((a, b) => Number(a.resolvedOn !== null) - Number(b.resolvedOn !== null)));
 </script>
 
@@ -81,6 +81,7 @@ const sorted = computed(() => [...props.file.conditions].sort((a, b) => Number(a
               type="button"
               class="link small"
               :aria-label="`Entered by mistake: ${conditionWords(condition, practice.today)}`"
+              :disabled="busy"
               @click="run(() => store.withdrawCondition(condition))"
             >
               entered by mistake

@@ -18,7 +18,7 @@ const side = ref<'left' | 'right' | 'both' | 'none'>('none');
 const words = ref('');
 /** No area was chosen. */
 const missing = ref(false);
-const { problem, run } = useAction();
+const { busy, problem, run } = useAction();
 
 async function add(): Promise<void> {
   missing.value = region.value === undefined;
@@ -39,7 +39,7 @@ async function add(): Promise<void> {
         <span
           ><b>{{ placeWords(area.region, area.side) }}</b> {{ ' '
           }}<span class="soft small">{{ area.words }} · since {{ practice.shortDate(area.since) }}</span></span
-        ><button type="button" class="link small" @click="run(() => store.liftNoTouch(area))">lift</button>
+        ><button type="button" class="link small" :disabled="busy" @click="run(() => store.liftNoTouch(area))">lift</button>
       </li>
     </ul>
     <form class="add" @submit.prevent="add">
@@ -66,7 +66,7 @@ async function add(): Promise<void> {
         "
       />
       <input v-model="words" class="input" aria-label="In their words" placeholder="In their words" :maxlength="LIMITS.aboutLength" />
-      <Button html-type="submit">Add</Button>
+      <Button html-type="submit" :disabled="busy">Add</Button>
     </form>
     <p v-if="missing || problem" class="wrong" role="alert">{{ missing ? 'Choose the area first.' : problem!.message }}</p>
   </section>

@@ -16,7 +16,7 @@ const erasing = ref(false);
 const typed = ref('');
 /** What was typed is not the name. */
 const other = ref(false);
-const { problem, run } = useAction();
+const { busy, problem, run } = useAction();
 const wrong = computed(() => (other.value ? 'Type the name exactly as it stands above.' : (problem.value?.message ?? '')));
 
 async function erase(): Promise<void> {
@@ -51,7 +51,9 @@ async function erase(): Promise<void> {
           <input id="erase-name" v-model="typed" class="input" autocomplete="off" :aria-invalid="wrong ? 'true' : undefined" />
           <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
         </div>
-        <div class="choices"><Button danger html-type="submit">Erase for good</Button><Button @click="erasing = false">Keep</Button></div>
+        <div class="choices">
+          <Button danger html-type="submit" :disabled="busy">Erase for good</Button><Button @click="erasing = false">Keep</Button>
+        </div>
       </form>
     </template>
   </section>

@@ -15,6 +15,8 @@ const props = defineProps<{
   motion: Motion;
   goal: number | null;
   today: string;
+  /** Whether somebody is at it: what is not drawn yet will be. */
+  working: boolean;
   /** Days from today on which something is on. */
   events: readonly number[];
   end: number;
@@ -138,7 +140,9 @@ const today = computed(() => props.panels.find(({ outlook }) => outlook)?.outloo
         </template>
         <line class="post" :x1="plot" :x2="plot" :y1="TOP" :y2="BOTTOM" />
       </template>
-      <text v-else :x="plot / 2" :y="(TOP + BOTTOM) / 2" text-anchor="middle" class="waiting">working …</text>
+      <text v-else :x="plot / 2" :y="(TOP + BOTTOM) / 2" text-anchor="middle" class="waiting">
+        {{ working ? 'working …' : 'left off' }}
+      </text>
       <text class="date" x="0" :y="HEIGHT - 6">{{ dateOf(0) }}</text>
       <text class="date" :x="plot" :y="HEIGHT - 6" text-anchor="middle">{{ dateOf(end) }}</text>
     </g>

@@ -49,15 +49,17 @@ const gain = computed(() => {
   const share = (shelf.shelf ?? BUILT_IN).methods.get(way.value)?.share ?? 0;
   return usualGain(
     props.motion,
-    Array.from({ length: rounds.value }, () => share),
+    Array.from({ length: given(rounds.value, 1) }, () => share),
   );
 });
+/** The kit empties a number that is deleted. */
+const given = (value: number | null, otherwise: number) => value ?? otherwise;
 function keep(): void {
   emit('keep', {
-    perWeek: perWeek.value,
-    homeDays: homeDays.value,
-    startsInWeeks: startsInWeeks.value,
-    away: awayWeeks.value > 0 ? { fromWeek: awayFrom.value - 1, weeks: awayWeeks.value } : null,
+    perWeek: given(perWeek.value, 0),
+    homeDays: given(homeDays.value, 0),
+    startsInWeeks: given(startsInWeeks.value, 0),
+    away: awayWeeks.value > 0 ? { fromWeek: given(awayFrom.value, 1) - 1, weeks: awayWeeks.value } : null,
     usualGain: gain.value,
   });
   open.value = false;

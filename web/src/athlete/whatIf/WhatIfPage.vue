@@ -53,10 +53,17 @@ const goal = computed(
   () => props.file.goals.find((each) => each.motionId === spot.value?.motionId && each.side === spot.value.side) ?? null,
 );
 const goalDays = computed(() => (goal.value?.byDate ? practice.daysUntil(goal.value.byDate) : null));
-/** Days to the end: the goal's day while it lies ahead and not too far. */
+/** Days to the end: the goal's day while it lies ahead, and no further than can be looked. */
 const end = computed(() =>
-  goalDays.value !== null && goalDays.value > 0 && goalDays.value <= SCHEDULE_LIMITS.weeks * 7 ? goalDays.value : USUAL_WEEKS * 7,
+  goalDays.value !== null && goalDays.value > 0 ? Math.min(goalDays.value, SCHEDULE_LIMITS.weeks * 7) : USUAL_WEEKS * 7,
 );
+/** Why it is not the goal's day, or nothing. */
+const endWhy = computed(() => {
+  if (!goal.value) return 'no goal yet: twelve weeks are looked at';
+  if (goalDays.value === null) return 'no day set: twelve weeks are looked at';
+  if (goalDays.value <= 0) return 'the day has passed: twelve weeks are looked at';
+  return goalDays.value > end.value ? `${SCHEDULE_LIMITS.weeks} weeks are looked at` : '';
+});
 const endDate = computed(() => DateTime.fromISO(practice.today).plus({ days: end.value }).toFormat('d LLL'));
 /** What a visit of these schedules is like, where nothing else is said. */
 const like = computed(() => (spot.value?.usualGain ? 'like those of late' : 'a usual one in full'));
@@ -90,20 +97,21 @@ watch(spots, (now) => {
 watch(chosen, () => {
   if (spot.value) begin();
 });
-watch(
-  [schedules, goal],
-  () => {
-    if (!spot.value) return;
-    look({
-      motionId: spot.value.motionId,
-      side: spot.value.side,
-      goal: goal.value?.value ?? null,
-      end: end.value,
-      schedules: schedules.value,
-    });
-  },
-  { deep: true },
-);
+function lookNow(): void {
+  if (!spot.value) return;
+  look({
+    motionId: spot.value.motionId,
+    side: spot.value.side,
+    goal: goal.value?.value ?? null,
+    end: end.value,
+    schedules: schedules.value,
+  });
+}
+watch(schedules, lookNow);
+watch([goal, end], () => {
+  clear();
+  lookNow();
+});
 function choose(key: string): void {
   chosen.value = key;
   const [motionId, side] = key.split('/');
@@ -135,7 +143,9 @@ const panels = computed(() =>
     outlook: outlooks.value[i] ?? null,
   })),
 );
+/** What was reckoned for another schedule is not shown beside this one. */
 const change = (at: number, fields: Partial<Schedule>) => {
+  outlooks.value = outlooks.value.map((each, i) => (i === at ? null : each));
   schedules.value = schedules.value.map((each, i) => (i === at ? { ...each, ...fields } : each));
 };
 function add(): void {
@@ -201,11 +211,10 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
           <PickOne label="Motion and side" :value="chosen" :options="options" search class="which" @change="choose" />
           <p class="soft">
             <template v-if="goal"
-              >goal <b class="ink num">{{ amount(goal.value, motion.unit) }}</b><template v-if="goal.byDate">
-                by {{ DateTime.fromISO(goal.byDate).toFormat('d LLL yyyy') }}</template
-              ><template v-if="goalDays !== null && goalDays <= 0">, which has passed: twelve weeks are looked at</template></template
-            >
-            <template v-else>no goal yet: twelve weeks are looked at</template>{{ ' ' }}
+              >goal <b class="ink num">{{ amount(goal.value, motion.unit) }}</b>{{
+                goal.byDate ? ` by ${DateTime.fromISO(goal.byDate).toFormat('d LLL yyyy')}` : ''
+              }}{{ endWhy ? '; ' : ' ' }}</template
+            >{{ endWhy ? `${endWhy} ` : '' }}
             <RouterLink :to="{ path: `/athlete/${file.athlete.id}`, query: { motion: spot.motionId } }">{{
               goal ? 'Change the goal' : 'Set a goal'
             }}</RouterLink>
@@ -275,6 +284,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
             :end="end"
             :events="events.map(({ day }) => day)"
             :panels="panels"
+            :working="share !== null"
           />
         </div>
         <div class="heads ends" :style="{ gridTemplateColumns: `repeat(${panels.length}, minmax(0, 1fr))` }">
@@ -341,7 +351,10 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
           />
           <WhatIsKept :motion="motion" :said="said" :spot="spot" :like="like" />
         </template>
-        <p v-else class="card soft">{{ share === null ? 'Left off.' : 'Working it out …' }}</p>
+        <p v-else class="card soft">
+          <template v-if="share !== null">Working it out …</template
+          ><template v-else>Left off. <button type="button" class="link" @click="lookNow">Look again</button></template>
+        </p>
       </div>
     </div>
   </div>

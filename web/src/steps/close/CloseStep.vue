@@ -21,7 +21,7 @@ const practice = usePractice();
 const day = useDay();
 const router = useRouter();
 const session = useSession();
-const { problem, run: attempt } = useAction();
+const { busy, problem, run: attempt } = useAction();
 
 const runs = computed(() =>
   visit
@@ -79,11 +79,13 @@ const end = (act: () => Promise<void>) =>
             @input="visit.setNote(($event.target as HTMLTextAreaElement).value)"
           />
           <ProblemNote v-if="problem" :problem="problem" />
-          <Button v-if="!visit.finished" type="primary" size="large" block @click="end(visit.finish)">Finish the visit</Button>
+          <Button v-if="!visit.finished" type="primary" size="large" block :disabled="busy" @click="end(visit.finish)"
+            >Finish the visit</Button
+          >
           <template v-else>
             <p class="soft">Finished {{ practice.timeOfDay(visit.file!.visit.finishedAt!) }}.</p>
             <div class="two">
-              <Button @click="end(visit.reopen)">Reopen</Button>
+              <Button :disabled="busy" @click="end(visit.reopen)">Reopen</Button>
               <Button type="primary" @click="router.push('/')">The day</Button>
             </div>
           </template>
