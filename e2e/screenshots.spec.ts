@@ -46,6 +46,7 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await page.getByRole('button', { name: 'C: a visit a week fewer' }).click();
   await expect(page.getByRole('region', { name: 'What is kept' })).toBeVisible();
   await expect(page.getByRole('progressbar', { name: 'Looking ahead' })).toHaveCount(0);
+  await page.evaluate(() => window.scrollTo(0, 0));
   await page.mouse.move(5, 5);
   await picture(page, 'what-if');
 

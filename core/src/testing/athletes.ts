@@ -25,7 +25,7 @@ export interface Truth {
   readonly z: Float64Array;
   readonly theta: Float64Array;
   readonly floor: number;
-  /** Level before work on the day after the last occasion's visits, by day from the first occasion. */
+  /** The level so many days after the last occasion, with nothing done since. */
   readonly levelOn: (daysAfterLast: number) => number;
 }
 
