@@ -72,7 +72,8 @@ const LOG_2PI = log(2 * PI);
  *   dx/dt = −(x − b)/τ + r·h·(1 − (x − b)/d),
  * solved exactly over any gap (a drip and not one portion a day, so that gaps of any length add up; the two differ by less than h/τ), with
  * noise of variance q²·Δ. From visit to visit the floor shifts as well, by normal steps of a stated share of that noise (with a share of 0
- * it stands still; then a slow change of the season is sooner taken for knowledge, and bands are narrower than they may be). A reading before work is x, one after it a, each with its own error, and both with the part of the day they share.
+ * it stands still; then a slow change of the season is sooner taken for knowledge, and bands are narrower than they may be). A reading before
+ * work is x, one after it a, each with its own error, and both with the part of the day they share.
  *
  * Given d, s, κ, τ, h and q all of this is linear in (x, b, part of the day) and every error normal. So the Kalman filter gives the likelihood
  * and the state exactly, b included: b need not be drawn, and only six numbers are left to integrate over. Beforehand b is normal as the
