@@ -9,7 +9,7 @@ import {
   courseOf,
   FAN,
   groundOf,
-  latelyOf,
+  rhythmOf,
   learnAll,
   movingOf,
   outlookOf,
@@ -135,9 +135,10 @@ describe('occasions', () => {
   test('how visits went lately: of the last eight weeks, to half a visit a week', () => {
     const weekly = Array.from({ length: 10 }, (_, i) => ({ day: i * 7, usualGain: 4, before: null, after: null }));
     const ground = { floorMean: 0, floorSd: 1, fullGain: 8 };
-    expect(latelyOf({ ground, occasions: weekly }, 70)).toEqual({ perWeek: 1, usualGain: 4 });
-    expect(latelyOf({ ground, occasions: weekly }, 200)).toEqual({ perWeek: 0, usualGain: null });
-    expect(latelyOf({ ground, occasions: [] }, 0)).toEqual({ perWeek: 0, usualGain: null });
+    expect(rhythmOf({ ground, occasions: weekly }, 70)).toEqual({ perWeek: 1, usualGain: 4, lately: true });
+    expect(rhythmOf({ ground, occasions: weekly }, 200)).toEqual({ perWeek: 1, usualGain: 8, lately: false });
+    expect(rhythmOf({ ground, occasions: weekly.slice(-1) }, 63 + 50).perWeek).toBe(0.5);
+    expect(rhythmOf({ ground, occasions: [] }, 0)).toEqual({ perWeek: 1, usualGain: 8, lately: false });
   });
 });
 

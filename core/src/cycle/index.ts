@@ -1,4 +1,14 @@
-export { courseOf, groundOf, latelyOf, timeOf, toward, type Reading, type ResponseFacts, type ResponseFile } from './occasions.ts';
+export {
+  courseOf,
+  groundOf,
+  rhythmOf,
+  timeOf,
+  toward,
+  type Reading,
+  type Rhythm,
+  type ResponseFacts,
+  type ResponseFile,
+} from './occasions.ts';
 export { aheadOf, HOME_DAYS, SCHEDULE_LIMITS, type Schedule } from './schedule.ts';
 export { FAN, fanDays, outlookOf, type Outlook } from './outlook.ts';
 export { learnAll, type Learned } from './learned.ts';

@@ -130,14 +130,23 @@ function setsAnew(
   );
 }
 
-/** How visits went lately: how many a week, and the usual gain of one, from those of the last eight weeks; nothing where there was none. */
-export function latelyOf({ occasions }: Course, now: number): { readonly perWeek: number; readonly usualGain: number | null } {
+/** A rhythm of visits: how many a week, and the usual gain of each. */
+export interface Rhythm {
+  readonly perWeek: number;
+  readonly usualGain: number;
+  /** Whether visits went like this lately; otherwise it is one usual visit a week, in full. */
+  readonly lately: boolean;
+}
+
+/** How visits went, from those of the last eight weeks, to half a visit a week; where there was none, one full visit a week. */
+export function rhythmOf({ ground, occasions }: Course, now: number): Rhythm {
   const WEEKS = 8;
   const worked = occasions.filter(({ day, usualGain }) => usualGain > 0 && now - day <= WEEKS * 7);
-  if (worked.length === 0) return { perWeek: 0, usualGain: null };
+  if (worked.length === 0) return { perWeek: 1, usualGain: ground.fullGain, lately: false };
   const weeks = Math.max(1, (now - worked[0]!.day) / 7);
   return {
-    perWeek: Math.round((worked.length / weeks) * 2) / 2,
+    perWeek: Math.max(0.5, Math.round((worked.length / weeks) * 2) / 2),
     usualGain: worked.reduce((sum, { usualGain }) => sum + usualGain, 0) / worked.length,
+    lately: true,
   };
 }

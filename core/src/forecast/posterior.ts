@@ -1,5 +1,5 @@
 import { seeded } from '../random/index.ts';
-import { filter, pack, STATE, type Packed } from './filter.ts';
+import { filter, pack, STATE } from './filter.ts';
 import { normals } from './normals.ts';
 import { DIMENSIONS as D, parametersFrom } from './parameters.ts';
 import { drawFrom, logDensity, proposalAbout, type Proposal } from './proposal.ts';
@@ -25,14 +25,8 @@ export interface Known {
   /** Level and floor after the last occasion given the parameters, a row of STATE each. */
   readonly states: Float64Array;
   readonly weights: Float64Array;
-  /** Log-likelihood of the readings under each draw. */
-  readonly logs: Float64Array;
   /** How many equally weighted draws these are worth. */
   readonly ess: number;
-  readonly packed: Packed;
-  readonly occasions: number;
-  /** Day of the last occasion, on the time line of the occasions; 0 where there is none. */
-  readonly lastDay: number;
 }
 
 const FIRST = 500;
@@ -91,11 +85,7 @@ export function learn(course: Course, usual: Usual = USUAL, seed = 1): Known {
     theta: theta.subarray(0, count * D),
     states: states.subarray(0, count * STATE),
     weights,
-    logs: logs.subarray(0, count),
     ess,
-    packed,
-    occasions: course.occasions.length,
-    lastDay: course.occasions.at(-1)?.day ?? 0,
   };
 }
 

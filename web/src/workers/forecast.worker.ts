@@ -2,7 +2,7 @@ import { DateTime } from 'luxon';
 import { motionOf, type Side } from '@pace-bend/core/body';
 import {
   HOME_DAYS,
-  latelyOf,
+  rhythmOf,
   learnAll,
   movingOf,
   outlookOf,
@@ -11,6 +11,7 @@ import {
   type Moving,
   type Outlook,
   type ResponseFile,
+  type Rhythm,
   type Schedule,
 } from '@pace-bend/core/cycle';
 import { chancesByRhythm, halfGone, keptAfter, nextKept, ownShare, type Middle, type RhythmChance } from '@pace-bend/core/forecast';
@@ -50,22 +51,15 @@ export interface Spot {
   readonly worked: number;
   /** How much of the doubt about what a visit leaves behind the athlete's own readings took away, 0 to 1. */
   readonly ownShare: number;
-  readonly perWeek: number;
-  /** Usual gain of a visit lately, or null where nothing was done. */
-  readonly usualGain: number | null;
-  readonly fullGain: number;
+  readonly rhythm: Rhythm;
   /** How many draws count; too few, and the bands are rough. */
   readonly ess: number;
-  /** Days since the last visit of these. */
-  readonly since: number;
 }
 
 /** What can be said besides the fans. Levels and gains are in the motion's unit; gains positive toward more range. */
 export interface Said {
   readonly keptTomorrow: Middle;
   readonly keptNext: Middle;
-  /** Visits a week as they went lately, or one where none was. */
-  readonly perWeek: number;
   readonly nextInDays: number;
   readonly halfGone: Middle;
   readonly nextKept: Middle;
@@ -76,10 +70,10 @@ export interface Said {
 
 export type ForecastAnswer =
   | { readonly kind: 'learning'; readonly share: number }
-  | { readonly kind: 'learned'; readonly spots: readonly Spot[]; readonly ms: number }
+  | { readonly kind: 'learned'; readonly spots: readonly Spot[] }
   | { readonly kind: 'looking'; readonly turn: number; readonly share: number }
   | { readonly kind: 'outlook'; readonly turn: number; readonly at: number; readonly outlook: Outlook }
-  | { readonly kind: 'said'; readonly turn: number; readonly said: Said; readonly ms: number }
+  | { readonly kind: 'said'; readonly turn: number; readonly said: Said }
   | { readonly kind: 'failed'; readonly message: string };
 
 /** Paths of a fan, and of each rhythm that is tried: a chance of 80 in 100 is then good to 1 in 100. */
@@ -100,7 +94,6 @@ const now = () => Date.now() / DAY_MS;
 const sinceOf = ({ course }: Learned) => Math.max(0, now() - course.occasions.at(-1)!.day);
 
 function learnFrom(question: Extract<ForecastQuestion, { kind: 'learn' }>): void {
-  const begun = performance.now();
   errors = question.errors;
   file = question.file;
   let saidAt = 0;
@@ -126,17 +119,13 @@ function learnFrom(question: Extract<ForecastQuestion, { kind: 'learn' }>): void
       occasions: each.course.occasions.length,
       worked: each.course.occasions.filter(({ usualGain }) => usualGain > 0).length,
       ownShare: ownShare(each.alone),
-      ...latelyOf(each.course, now()),
-      fullGain: each.course.ground.fullGain,
+      rhythm: rhythmOf(each.course, now()),
       ess: each.known.ess,
-      since: sinceOf(each),
     })),
-    ms: performance.now() - begun,
   });
 }
 
 async function look(question: Extract<ForecastQuestion, { kind: 'look' }>): Promise<void> {
-  const begun = performance.now();
   const mine = (turn = question.turn);
   const spot = learned.find((each) => each.motionId === question.motionId && each.side === question.side);
   if (!spot) return;
@@ -154,9 +143,7 @@ async function look(question: Extract<ForecastQuestion, { kind: 'look' }>): Prom
   }
   await pause();
   if (mine !== turn) return;
-  const lately = latelyOf(spot.course, now());
-  const usualGain = lately.usualGain ?? spot.course.ground.fullGain;
-  const perWeek = lately.perWeek > 0 ? lately.perWeek : 1;
+  const { perWeek, usualGain } = rhythmOf(spot.course, now());
   const latest = file!.own.past.findLast((each) => each.motionId === spot.motionId && each.side === spot.side)!;
   const error = errorOf(motionOf(spot.motionId), latest, errors!, 'between');
   const rhythm = { perWeek, usualGain, homeDays: 0, startsInWeeks: 0, away: null };
@@ -171,7 +158,6 @@ async function look(question: Extract<ForecastQuestion, { kind: 'look' }>): Prom
     turn: mine,
     said: {
       keptTomorrow: keptAfter(spot.known, 1),
-      perWeek,
       nextInDays: Math.max(1, Math.round(7 / perWeek)),
       keptNext: keptAfter(spot.known, 7 / perWeek),
       halfGone: halfGone(spot.known),
@@ -179,7 +165,6 @@ async function look(question: Extract<ForecastQuestion, { kind: 'look' }>): Prom
       moving: movingOf(spot.known, rhythm, since, detectable(error, error)),
       rhythms,
     },
-    ms: performance.now() - begun,
   });
 }
 

@@ -66,8 +66,7 @@ const endWhy = computed(() => {
 });
 const endDate = computed(() => DateTime.fromISO(practice.today).plus({ days: end.value }).toFormat('d LLL'));
 /** What a visit of these schedules is like, where nothing else is said. */
-const like = computed(() => (spot.value?.usualGain ? 'like those of late' : 'a usual one in full'));
-const lately = computed(() => spot.value?.usualGain ?? spot.value?.fullGain ?? 0);
+const like = computed(() => (spot.value?.rhythm.lately ? 'like those of late' : 'a usual one in full'));
 
 /** What is on between today and the end; the drawing marks the days, the words below say what. */
 const events = computed(() =>
@@ -80,8 +79,8 @@ const schedules = ref<Schedule[]>([]);
 const active = ref(0);
 /** What is looked at first: as it goes now, and one visit more with home work. */
 function begin(): void {
-  const perWeek = spot.value!.perWeek > 0 ? spot.value!.perWeek : 1;
-  const usual = { usualGain: lately.value, startsInWeeks: 0, away: null };
+  const { perWeek, usualGain } = spot.value!.rhythm;
+  const usual = { usualGain, startsInWeeks: 0, away: null };
   schedules.value = [
     { ...usual, perWeek, homeDays: 0 },
     { ...usual, perWeek: Math.min(SCHEDULE_LIMITS.perWeek, Math.floor(perWeek) + 1), homeDays: HOME_DAYS },
@@ -333,7 +332,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
           :letter="LETTERS[active]!"
           :schedule="schedules[active]!"
           :motion="motion"
-          :lately="lately"
+          :lately="spot.rhythm.usualGain"
           :like="like"
           :weeks="Math.floor(end / 7)"
           @keep="(schedule) => change(active, schedule)"

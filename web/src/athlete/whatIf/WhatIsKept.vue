@@ -32,7 +32,7 @@ const unit = computed(() => (props.motion.unit === 'deg' ? 'degree' : 'centimetr
         {{ amount(said.moving.measurable, motion.unit) }}.</template
       >
     </p>
-    <p class="small soft">A week like this: {{ rhythmWords(said.perWeek).toLowerCase() }}, each visit {{ like }}.</p>
+    <p class="small soft">A week like this: {{ rhythmWords(spot.rhythm.perWeek).toLowerCase() }}, each visit {{ like }}.</p>
     <p>
       The next visit leaves <b>{{ amount(said.nextKept.middle, motion.unit) }}</b> behind ({{ formatNumber(said.nextKept.low, 1) }} to
       {{ formatNumber(said.nextKept.high, 1) }}).

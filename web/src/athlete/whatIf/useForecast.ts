@@ -36,7 +36,12 @@ export function useForecast() {
     worker?.terminate();
     worker = null;
   }
-  onBeforeUnmount(end);
+  /** Left meanwhile: what is read then starts nothing any more. */
+  let left = false;
+  onBeforeUnmount(() => {
+    left = true;
+    end();
+  });
 
   const ask = (question: ForecastQuestion) => worker?.postMessage(JSON.parse(JSON.stringify(question)));
 
@@ -52,6 +57,7 @@ export function useForecast() {
         practice.load(),
         shelf.load(),
       ]);
+      if (left) return;
       state.value = 'learning';
       share.value = 0;
       worker = new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' });

@@ -119,7 +119,7 @@ describe('a forecast', () => {
     expect(worker!.questions[0]).toMatchObject({ kind: 'learn', today: '2026-11-25', zone: 'utc' });
     worker!.say({ kind: 'learning', share: 0.4 });
     expect(forecast.share.value).toBe(0.4);
-    worker!.say({ kind: 'learned', spots: [], ms: 1 });
+    worker!.say({ kind: 'learned', spots: [] });
     expect([forecast.state.value, forecast.share.value]).toEqual(['ready', null]);
 
     forecast.look(LOOK);
@@ -128,17 +128,17 @@ describe('a forecast', () => {
     const second = (worker!.questions.at(-1) as { turn: number }).turn;
     worker!.say({ kind: 'outlook', turn: second, at: 0, outlook: outlook(2) });
     worker!.say({ kind: 'outlook', turn: first, at: 0, outlook: outlook(1) });
-    worker!.say({ kind: 'said', turn: first, said: {} as Said, ms: 1 });
+    worker!.say({ kind: 'said', turn: first, said: {} as Said });
     expect(forecast.outlooks.value[0]!.visits).toBe(2);
     expect(forecast.said.value).toBeNull();
     expect(forecast.share.value).not.toBeNull();
-    worker!.say({ kind: 'said', turn: second, said: { nextInDays: 7 } as Said, ms: 1 });
+    worker!.say({ kind: 'said', turn: second, said: { nextInDays: 7 } as Said });
     expect([forecast.said.value?.nextInDays, forecast.share.value]).toEqual([7, null]);
   });
 
   test('left off, it says nothing more of what was asked, and looks again when asked again', async () => {
     const { forecast, worker } = await open();
-    worker!.say({ kind: 'learned', spots: [], ms: 1 });
+    worker!.say({ kind: 'learned', spots: [] });
     forecast.look(LOOK);
     const { turn } = worker!.questions.at(-1) as { turn: number };
     forecast.cancel();
