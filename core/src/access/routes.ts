@@ -38,6 +38,9 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'PUT', path: '/check-in/answers/:checkInId', roles: 'anybody' },
   { method: 'PUT', path: '/check-in/loads/:loadId', roles: 'anybody' },
 
+  // A calendar that other programs read: the token in its address lets in blocks, events and visits of one season, and no word about anybody's health.
+  { method: 'GET', path: '/calendars/:token', roles: 'anybody' },
+
   { method: 'GET', path: '/me', roles: 'anybody' },
   { method: 'POST', path: '/sign-out', roles: all, audit: 'signed out' },
   { method: 'POST', path: '/sign-out-everywhere', roles: all, audit: 'signed out everywhere' },
@@ -80,6 +83,22 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'GET', path: '/events', roles: clinic },
   { method: 'PUT', path: '/events/:id', roles: therapists, audit: 'event written' },
   { method: 'DELETE', path: '/events/:id', roles: therapists, audit: 'event taken off' },
+  { method: 'POST', path: '/events/:id/move-look', roles: therapists, audit: 'season read', often: true },
+  { method: 'POST', path: '/events/:id/move', roles: therapists, audit: 'event moved' },
+  { method: 'POST', path: '/import/events', roles: therapists, audit: 'events read in' },
+  { method: 'GET', path: '/season', roles: clinic, audit: 'season read', often: true },
+  { method: 'PUT', path: '/season', roles: therapists, audit: 'season written' },
+  { method: 'GET', path: '/season/calendar', roles: clinic, audit: 'calendar taken out' },
+  { method: 'GET', path: '/squads/:id/season', roles: clinic, audit: 'season read', often: true },
+  { method: 'PUT', path: '/squads/:id/season', roles: therapists, audit: 'season written' },
+  { method: 'GET', path: '/squads/:id/season/calendar', roles: clinic, audit: 'calendar taken out' },
+  { method: 'GET', path: '/athletes/:id/season', roles: clinic, about: 'athlete', audit: 'season read', often: true },
+  { method: 'PUT', path: '/athletes/:id/season', roles: therapists, about: 'athlete', audit: 'season written' },
+  { method: 'GET', path: '/athletes/:id/season/calendar', roles: clinic, about: 'athlete', audit: 'calendar taken out' },
+  { method: 'GET', path: '/calendar-links', roles: clinic },
+  { method: 'POST', path: '/calendar-links', roles: therapists, audit: 'calendar opened' },
+  { method: 'DELETE', path: '/calendar-links/:id', roles: therapists, audit: 'calendar ended' },
+  { method: 'GET', path: '/due', roles: clinic, audit: 'list of who is due read', often: true },
   { method: 'GET', path: '/squads/:id/strip', roles: clinic, audit: 'squad read', often: true },
 
   { method: 'GET', path: '/shelf', roles: clinic },

@@ -138,6 +138,7 @@ export function measuring(motionId: string, side: Side): CandidateAction {
     weight: facets.weight === true,
     headDown: false,
     heat: false,
+    work: null,
   };
 }
 
@@ -292,6 +293,7 @@ export function blockAction(
     weight: doing.weight === true || (moving && facets.weight === true && entry.positions.includes('standing')),
     headDown: doing.headDown === true,
     heat: doing.heat === true,
+    work: { entryId: entry.id, wayId: method.madeFrom ?? method.id },
   };
 }
 

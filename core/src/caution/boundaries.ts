@@ -73,13 +73,21 @@ export function boundaries(context: CautionContext, action: CandidateAction): Ca
   return [...found, ...context.today.filter((limit) => touchesToday(limit, action)).map(todayCaution)];
 }
 
-function touchesToday({ muscles, side }: DayLimit, action: CandidateAction): boolean {
+/**
+ * What tells a work somebody has had from one they have not: the way alone, or the entry in that way.
+ * @example workKey('work', { entryId: 'leg-pull', wayId: 'cr-breath' }) // → 'leg-pull/cr-breath'
+ */
+export const workKey = (what: 'way' | 'work', { entryId, wayId }: NonNullable<CandidateAction['work']>): string =>
+  what === 'way' ? wayId : `${entryId}/${wayId}`;
+
+function touchesToday({ muscles, side, onlyNew }: DayLimit, action: CandidateAction): boolean {
   if (action.moment !== 'work' || !sameSide(side, action.side)) return false;
+  if (onlyNew && (action.work === null || onlyNew.had.includes(workKey(onlyNew.what, action.work)))) return false;
   return muscles === null || [...action.lengthens, ...action.contracts, ...action.under].some((muscle) => muscles.includes(muscle));
 }
 
-function todayCaution({ id, because, reason, instead, limits }: DayLimit): Caution {
-  return boundary(`today-${id}`, 'today', 'modify', because, reason, instead, limits);
+function todayCaution({ id, because, reason, instead, limits, onlyNew }: DayLimit): Caution {
+  return boundary(`today-${id}`, 'today', onlyNew ? 'avoid' : 'modify', because, reason, instead, limits);
 }
 
 export function noTouchCaution(area: CautionContext['subject']['noTouch'][number]): Caution {
@@ -111,7 +119,7 @@ function boundary(
     reason,
     instead,
     refer: '',
-    source: kind === 'scope' ? 'practice scope, local rule' : kind === 'today' ? 'readiness today, common practice' : 'the athlete',
+    source: kind === 'scope' ? 'practice scope, local rule' : kind === 'today' ? 'the day and the season, common practice' : 'the athlete',
     limits,
     canOverride: false,
   };

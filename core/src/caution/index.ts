@@ -1,5 +1,6 @@
 export { measuring, blockAction } from './actions.ts';
 export { nervesOf } from './areas.ts';
+export { workKey } from './boundaries.ts';
 export { blockCautions, limitedBlock, overriddenFor, type OverrideFields, type SideCautions } from './blocks.ts';
 export {
   BEIGHTON_ITEMS,

@@ -44,6 +44,7 @@ export const ACTION: CandidateAction = {
   weight: false,
   headDown: false,
   heat: false,
+  work: null,
 };
 
 export function condition(code: ConditionFields['code'], more: Partial<ConditionFields> = {}): ConditionFields {

@@ -70,6 +70,8 @@ export interface CandidateAction {
   readonly headDown: boolean;
   /** Warmth from outside goes on. */
   readonly heat: boolean;
+  /** Which work it is, to tell whether somebody has had it before: the entry, and the way of working or what that was made from. Null when nothing is worked. */
+  readonly work: { readonly entryId: string; readonly wayId: string } | null;
 }
 
 /** A limit that a surgeon, physician or physiotherapist has written down. */
@@ -139,6 +141,8 @@ export interface DayLimit {
   /** Only where one of these is lengthened, contracts or lies under a hand; null for everywhere. */
   readonly muscles: readonly Muscle[] | null;
   readonly side: 'left' | 'right' | null;
+  /** Only for work that is new to the athlete, which it forbids: ways, or entries in a way, that are not among those they have had. */
+  readonly onlyNew?: { readonly what: 'way' | 'work'; readonly had: readonly string[] };
 }
 
 export interface CautionContext {

@@ -11,5 +11,17 @@ export {
 } from './occasions.ts';
 export { aheadOf, HOME_DAYS, SCHEDULE_LIMITS, type Schedule } from './schedule.ts';
 export { FAN, fanDays, outlookOf, type Outlook } from './outlook.ts';
-export { learnAll, type Learned } from './learned.ts';
+export { learnAll, learnPractice, type Learned } from './learned.ts';
 export { movingOf, MOVING_WEEKS, type Moving } from './moving.ts';
+export { goalStanding, type GoalStanding } from './goalStanding.ts';
+export {
+  bringsWords,
+  DUE_DAYS,
+  dueRows,
+  type DueFacts,
+  type DueFile,
+  type DueKind,
+  type DueKnown,
+  type DueReason,
+  type DueRow,
+} from './due.ts';

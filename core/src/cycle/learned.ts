@@ -39,3 +39,31 @@ export function learnAll(file: ResponseFile, today: string, reading: Reading, pr
     .slice(0, own)
     .map(({ motionId, side, course, known }, i) => ({ motionId, side, course, known: together[i]!, alone: known }));
 }
+
+/**
+ * The same for everybody of a practice at once, of the motions and sides that are asked for: each learned from its own readings, then from the
+ * athlete's other motions and from the others. By person, in the order they came in.
+ */
+export function learnPractice(
+  people: readonly ResponseFacts[],
+  asked: (person: number, motionId: string, side: Side) => boolean,
+  today: string,
+  reading: Reading,
+  progress?: (share: number) => void,
+): Learned[][] {
+  const series = people
+    .flatMap((facts, person) => coursesOf(facts, today, reading).map((each) => ({ ...each, person, athleteId: String(person) })))
+    .sort((a, b) => Number(asked(b.person, b.motionId, b.side)) - Number(asked(a.person, a.motionId, a.side)));
+  const count = series.filter(({ person, motionId, side }) => asked(person, motionId, side)).length;
+  const learned = series.map((each, i) => {
+    const known = learn(each.course, undefined, i + 1);
+    progress?.((i + 1) / series.length);
+    return { ...each, known };
+  });
+  const together = pooled(learned, count);
+  const out = people.map((): Learned[] => []);
+  learned.slice(0, count).forEach(({ person, motionId, side, course, known }, i) => {
+    out[person]!.push({ motionId, side, course, known: together[i]!, alone: known });
+  });
+  return out;
+}

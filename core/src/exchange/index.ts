@@ -25,5 +25,6 @@ export {
   type LoadRow,
   type LoadRowProblem,
 } from './loadTable.ts';
-export { readCalendar, type CalendarRead, type PlannedSession } from './calendar.ts';
+export { readCalendar, readEvents, type CalendarRead, type EventsRead, type FoundEvent, type PlannedSession } from './calendar.ts';
+export { seasonCalendar, type SeasonCalendar } from './seasonCalendar.ts';
 export { checkInsCsv, loadsCsv, readingsCsv, RECORD_TABLES, type RecordTable } from './recordTables.ts';

@@ -124,8 +124,8 @@ test('areas not to be touched, and events as far as they lie behind', () => {
     lines({
       noTouch: [{ id: 'n', region: 'belly', side: null, words: '', since: '2026-09-26T09:00:00.000Z' }],
       events: [
-        { id: 'e', name: 'Autumn head', onDate: '2026-10-04', importance: 2, squadId: null, revision: 1 },
-        { id: 'f', name: 'Head race', onDate: '2026-12-04', importance: 1, squadId: null, revision: 1 },
+        { id: 'e', name: 'Autumn head', onDate: '2026-10-04', importance: 2, squadId: null, athleteId: null, revision: 1 },
+        { id: 'f', name: 'Head race', onDate: '2026-12-04', importance: 1, squadId: null, athleteId: null, revision: 1 },
       ],
     }),
   ).toEqual([

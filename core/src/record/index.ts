@@ -35,6 +35,7 @@ export {
 export { cautionContextOf, openQuestions, questionsOf, raisedOf, type OpenQuestion } from './cautions.ts';
 export { sortStrip, stripOf, type Strip, type StripCell, type StripOrder, type StripRow } from './strip.ts';
 export { byUrgency, morningOf, type MorningPage, type MorningRow, type MorningValue } from './morning.ts';
+export type { MoveLook, MoveVisit, SeasonFile, SeasonOwner, SeasonVisit, SeasonWeek } from './season.ts';
 export { historyOf } from './history.ts';
 export { projectDay, type ProjectedVisit } from './day.ts';
 export { coachPage, type CoachAthlete, type CoachFacts, type CoachPage } from './coach.ts';
@@ -65,6 +66,7 @@ export {
   type Squad,
 } from './athlete.ts';
 export {
+  GOAL_WHYS,
   STEPS,
   type Arrival,
   type CalendarEvent,
@@ -74,6 +76,7 @@ export {
   type EventFields,
   type Goal,
   type GoalFields,
+  type GoalWhy,
   type Moment,
   type Note,
   type Override,

@@ -17,6 +17,7 @@ export const LIMITS = {
   importBytes: 3 * 1024 * 1024,
   squadMembers: 2000,
   eventName: 120,
+  goalWords: 250,
   /** What one run may hold, so that a visit's file stays small whatever was run: its rounds, cues and events, and all runs of a visit together as text. */
   roundsInRun: 600,
   cuesInRun: 6000,

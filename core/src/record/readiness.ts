@@ -1,5 +1,5 @@
 import { MOTIONS } from '../body/index.ts';
-import { daysBetween, type DayLimit } from '../caution/index.ts';
+import { daysBetween, workKey, type DayLimit } from '../caution/index.ts';
 import { trainedYesterday, type Trained, type TrainingLoad } from '../load/index.ts';
 import { errorOf, type ErrorKnowledge } from '../measure/index.ts';
 import {
@@ -14,10 +14,11 @@ import {
   type Told,
 } from '../readiness/index.ts';
 import { playedSports, sportAsking, type PlayedSport, type Sport } from '../sport/index.ts';
+import { phaseLimitId, phaseLimits } from '../season/index.ts';
 import { smoothLevel } from '../trend/index.ts';
 import type { ValueToday } from './comparison.ts';
 import { currentReadings } from './readings.ts';
-import type { Goal, PastReading, VisitFile } from './visit.ts';
+import type { Goal, PastBlock, PastReading, VisitFile } from './visit.ts';
 
 /** One limit of today that somebody set aside, with the word why; never changed. */
 export interface ReadinessSetAside {
@@ -84,9 +85,9 @@ export interface ReadinessToday {
   /** The same without the reasons that were set aside. */
   readonly effective: ReadinessVerdict;
   readonly trained: readonly Trained[];
-  /** Everything it could hold back, whether set aside or not. */
+  /** Everything the day and the season's phase could hold back, whether set aside or not. */
   readonly offered: readonly DayLimit[];
-  /** What it does hold back. */
+  /** What they do hold back. */
   readonly limits: readonly DayLimit[];
   /** Minutes that are left of those there are; the same where nothing eases. */
   readonly minutes: number;
@@ -147,12 +148,25 @@ export function motionsBelowLevel(
   return told ? below : null;
 }
 
+/** What somebody has been through, as keys of work: every way, and every entry in its way. */
+const hadBefore = (blocks: readonly PastBlock[]): string[] => [
+  ...new Set(
+    blocks.flatMap(({ entryId, methodId, madeFrom }) => {
+      const work = { entryId, wayId: madeFrom ?? methodId };
+      return [workKey('way', work), workKey('work', work)];
+    }),
+  ),
+];
+
 /**
  * How somebody is on the day of a visit, and what that holds back. The browser and the server work it out alike from the same file.
  * `dayOf` tells the calendar day of an instant where the practice is.
  */
 export function readinessToday(
-  file: Pick<VisitFile, 'athlete' | 'goals' | 'past' | 'errors' | 'nextEvent' | 'lastEvent' | 'readiness' | 'readings'> & {
+  file: Pick<
+    VisitFile,
+    'athlete' | 'goals' | 'past' | 'pastBlocks' | 'errors' | 'nextEvent' | 'lastEvent' | 'season' | 'readiness' | 'readings'
+  > & {
     readonly visit: Pick<VisitFile['visit'], 'minutesAvailable'>;
   },
   onDay: string,
@@ -180,13 +194,15 @@ export function readinessToday(
   const effective = readinessOf(facts.signals, aside);
   const trained = trainedYesterday(readiness.loads, played, onDay);
   const sore = facts.today?.sore ?? [];
+  const ofPhase = phaseLimits(file.season, onDay, hadBefore(file.pastBlocks));
+  const phaseShare = file.season && !aside.has(phaseLimitId(file.season)) ? file.season.rule.minutesShare : 1;
   return {
     told: facts,
     verdict,
     effective,
     trained,
-    offered: dayLimits(verdict, sore, trained),
-    limits: dayLimits(effective, sore, trained, aside),
-    minutes: Math.round((file.visit.minutesAvailable * MINUTES_SHARE[effective.word]) / 5) * 5,
+    offered: [...dayLimits(verdict, sore, trained), ...ofPhase],
+    limits: [...dayLimits(effective, sore, trained, aside), ...ofPhase.filter(({ id }) => !aside.has(id))],
+    minutes: Math.round((file.visit.minutesAvailable * Math.min(MINUTES_SHARE[effective.word], phaseShare)) / 5) * 5,
   };
 }

@@ -102,7 +102,16 @@ describe('what to measure today', () => {
   });
 
   test('a goal comes first; the complaint brings its joint; the sport its own', () => {
-    const goal: Goal = { id: 'g', motionId: 'hip-flexion', side: 'left', value: 125, byDate: '2026-12-20', setAt: '' };
+    const goal: Goal = {
+      id: 'g',
+      motionId: 'hip-flexion',
+      side: 'left',
+      value: 125,
+      byDate: '2026-12-20',
+      why: null,
+      whyWords: '',
+      setAt: '',
+    };
     const list = proposeMeasuring(
       facts({ past, goals: [goal], complaint: { region: 'knee', side: 'left' }, person: { ...facts({}).person, sports: BOW_SIDE } }),
       60,

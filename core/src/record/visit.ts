@@ -6,6 +6,7 @@ import type { RunEvent } from '../table/index.ts';
 import type { ErrorKnowledge } from '../measure/index.ts';
 import type { ReadinessWord, ScaleId } from '../readiness/index.ts';
 import type { AthleteSport, OwnSport } from '../sport/index.ts';
+import type { PhaseRule, SeasonDay } from '../season/index.ts';
 import type { VisitReadiness } from './readiness.ts';
 import type { Finding } from '../finding/index.ts';
 import type { Athlete, AthleteFields, Condition, NoTouchArea } from './athlete.ts';
@@ -28,6 +29,8 @@ export interface Practice {
   readonly ownSports: readonly OwnSport[];
   /** Which of the two check-in scales is asked. */
   readonly checkInScale: ScaleId;
+  /** What therapy does in the phases of a season, where the practice changed it. */
+  readonly phases: readonly PhaseRule[];
   /** Where the measuring devices are to be spoken to, or null when there are none. */
   readonly devices: string | null;
   readonly revision: number;
@@ -42,6 +45,8 @@ export interface EventFields {
   readonly importance: 1 | 2 | 3;
   /** Whose event it is; null when it is everybody's. */
   readonly squadId: string | null;
+  /** The one athlete it is of, or null; one of an athlete is of no squad. */
+  readonly athleteId: string | null;
 }
 
 export interface CalendarEvent extends EventFields {
@@ -150,6 +155,10 @@ export interface PastReading {
   readonly value: number;
 }
 
+/** What a goal is for: what the sport asks, the other side, or the athlete's wish. */
+export const GOAL_WHYS = ['demand', 'symmetry', 'wish'] as const;
+export type GoalWhy = (typeof GOAL_WHYS)[number];
+
 export interface GoalFields {
   readonly motionId: string;
   readonly side: Side;
@@ -157,6 +166,9 @@ export interface GoalFields {
   readonly value: number;
   /** The day it is wanted by, or null. */
   readonly byDate: string | null;
+  /** What it is for, and in their words if there are any. */
+  readonly why: GoalWhy | null;
+  readonly whyWords: string;
 }
 
 /** A value an athlete works toward; one for each motion and side. */
@@ -242,6 +254,8 @@ export interface VisitFile {
   /** Those that stood at the latest earlier visit with any. */
   readonly lastFindings: readonly Finding[];
   readonly goals: readonly Goal[];
+  /** Where the athlete is in the season on the day of the visit; null where nothing is laid out for it. */
+  readonly season: SeasonDay | null;
   readonly readiness: VisitReadiness;
   readonly plan: Plan;
   /** Every run of this visit, oldest first. */

@@ -92,7 +92,11 @@ const idFor = (n: number) => `block-${n}`;
 describe('what is wanted', () => {
   test('the largest gap counts, with every term of its weight', () => {
     const wanted = wantedMotions(
-      facts({ goals: [{ id: 'g', motionId: 'hip-extension-knee-bent', side: 'left', value: 14, byDate: null, setAt: '' }] }),
+      facts({
+        goals: [
+          { id: 'g', motionId: 'hip-extension-knee-bent', side: 'left', value: 14, byDate: null, why: null, whyWords: '', setAt: '' },
+        ],
+      }),
     );
     const hip = wanted.find((each) => each.motion.id === 'hip-extension-knee-bent' && each.side === 'left')!;
     expect(hip.missing).toBe(12);

@@ -1,5 +1,6 @@
 import { JOINT_REGIONS, motionOf, MOTIONS, type BodySide, type Motion, type Region, type Side } from '../body/index.ts';
 import { formatValue, type ErrorKnowledge } from '../measure/index.ts';
+import type { PhaseHold } from '../season/index.ts';
 import { askedOf, sportAsking, type SportingPerson } from '../sport/index.ts';
 import { compareMotion, type Goal, type PastBlock, type PastReading, type ValueToday } from '../record/index.ts';
 
@@ -35,11 +36,15 @@ export interface WantedFacts {
   readonly complaint: { readonly region: Region | null; readonly side: BodySide };
   readonly errors: ErrorKnowledge;
   readonly daysToEvent: number | null;
+  /** What the season's phase leaves of developing range; left out or null: everything. */
+  readonly hold?: PhaseHold | null;
 }
 
 const EVENT_NEAR_DAYS = 14;
 const LONG_AGO_DAYS = 7;
 const DAY_MS = 86_400_000;
+/** A motion that was worked on within so many days is under way. Common practice. */
+const UNDER_WAY_DAYS = 42;
 
 /**
  * What is to be won, motion by motion and side by side, from today's readings and, where there is a goal, from the last ones.
@@ -49,6 +54,10 @@ const DAY_MS = 86_400_000;
  * range, so they are not added. A shortfall inside the error is nothing.
  * Its weight is one, and more for a real side difference (0.5), a goal (0.5), a complaint here (0.75), an event near that asks for it
  * (0.5), a sport that asks for it (0.25), and a week and more without work on it (0.25). Weights are common practice.
+ *
+ * A phase of the season can hold it back: to what is under way (a goal, work in the last six weeks, today's complaint), or to keeping that.
+ * Keeping is as much as was there at the best reading of those six weeks, and at least what one usual round brings. So a phase takes
+ * away from what is missing and never adds to it.
  */
 export function wantedMotions(facts: WantedFacts): Wanted[] {
   const before = facts.today.filter((value) => value.moment === 'before');
@@ -93,7 +102,7 @@ function wantedOf(motion: Motion, before: readonly ValueToday[], facts: WantedFa
       });
     const real = sideVerdict?.kind === 'real' && sideVerdict.stiffer === each.side;
     if (real) gaps.push({ missing: sideVerdict.unexplained, because: sideVerdict.words });
-    const largest = gaps.sort((a, b) => b.missing - a.missing)[0];
+    const largest = withinPhase(motion, each.side, each.now.value, gaps.sort((a, b) => b.missing - a.missing)[0], facts);
     const terms = termsOf(motion, each.side, { real, goal: goal !== undefined && toGoal > 0 }, facts);
     return [
       {
@@ -110,17 +119,41 @@ function wantedOf(motion: Motion, before: readonly ValueToday[], facts: WantedFa
   });
 }
 
+interface Gap {
+  readonly missing: number;
+  readonly because: string;
+}
+
+/** What a phase leaves of the largest gap, with its reason. */
+function withinPhase(motion: Motion, side: Side, now: number, gap: Gap | undefined, facts: WantedFacts): Gap | undefined {
+  const hold = facts.hold ?? null;
+  if (!gap || hold === null || (hold.develop !== 'begun' && hold.develop !== 'none')) return gap;
+  const lately = (startsAt: string) => (Date.parse(facts.onDay) - Date.parse(startsAt.slice(0, 10))) / DAY_MS <= UNDER_WAY_DAYS;
+  const underWay =
+    facts.goals.some((goal) => goal.motionId === motion.id && goal.side === side) ||
+    facts.pastBlocks.some((block) => block.motionId === motion.id && lately(block.startsAt)) ||
+    complaintHere(motion, side, facts);
+  if (!underWay) return { missing: 0, because: hold.because };
+  if (hold.develop === 'begun') return gap;
+  const lost = facts.past
+    .filter((each) => each.motionId === motion.id && each.side === side && each.moment === 'before' && lately(each.startsAt))
+    .map(({ value }) => (motion.better === 'higher' ? value - now : now - value));
+  return { missing: Math.min(gap.missing, Math.max(motion.roundGain[0]!, ...lost)), because: `${hold.because}; ${gap.because}` };
+}
+
+function complaintHere(motion: Motion, side: Side, { complaint: { region, side: where } }: WantedFacts): boolean {
+  return (
+    region !== null &&
+    JOINT_REGIONS[motion.joint].includes(region) &&
+    (where === null || where === 'both' || side === 'midline' || where === side)
+  );
+}
+
 function termsOf(motion: Motion, side: Side, { real, goal }: { real: boolean; goal: boolean }, facts: WantedFacts): Term[] {
   const terms: Term[] = [];
   if (real) terms.push({ words: 'a real side difference', weight: 0.5 });
   if (goal) terms.push({ words: 'a goal is set', weight: 0.5 });
-  const { region, side: where } = facts.complaint;
-  if (
-    region !== null &&
-    JOINT_REGIONS[motion.joint].includes(region) &&
-    (where === null || where === 'both' || side === 'midline' || where === side)
-  )
-    terms.push({ words: 'the complaint is here', weight: 0.75 });
+  if (complaintHere(motion, side, facts)) terms.push({ words: 'the complaint is here', weight: 0.75 });
   const asked = sportAsking(facts.person.sports, motion.id)?.toLowerCase();
   if (asked !== undefined) {
     const near = facts.daysToEvent !== null && facts.daysToEvent >= 0 && facts.daysToEvent <= EVENT_NEAR_DAYS;

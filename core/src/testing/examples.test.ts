@@ -6,6 +6,7 @@ import * as body from '../body/index.ts';
 import * as catalogue from '../catalogue/index.ts';
 import * as caution from '../caution/index.ts';
 import * as areas from '../caution/areas.ts';
+import * as season from '../season/index.ts';
 import * as cycle from '../cycle/index.ts';
 import * as device from '../device/index.ts';
 import * as exchange from '../exchange/index.ts';
@@ -37,6 +38,7 @@ const faces: Record<string, Record<string, unknown>> = {
   catalogue,
   caution: { ...caution, ...areas },
   cycle,
+  season,
   device,
   exchange,
   figure,

@@ -1,6 +1,7 @@
 import { SIGNED_IN_HOURS, type Role } from '@pace-bend/core/access';
 import type { PracticeScope } from '@pace-bend/core/caution';
 import type { ScaleId } from '@pace-bend/core/readiness';
+import type { PhaseRule } from '@pace-bend/core/season';
 import { change, firstRow, fromJson, type Db } from '../db/pool.ts';
 import { digest, newToken } from './tokens.ts';
 
@@ -18,6 +19,7 @@ export interface PracticeRow {
   readonly scope: PracticeScope;
   readonly sportsServed: readonly string[];
   readonly checkInScale: ScaleId;
+  readonly phases: readonly PhaseRule[];
   readonly revision: number;
 }
 
@@ -39,6 +41,7 @@ interface PracticeColumns {
   readonly ruleLink: string;
   readonly sportsServed: unknown;
   readonly checkInScale: ScaleId;
+  readonly phases: unknown;
   readonly revision: number;
 }
 
@@ -52,7 +55,7 @@ interface SessionRow extends PracticeColumns {
 
 const PRACTICE = `p.id AS practiceId, p.name AS practiceName, p.time_zone AS timeZone,
        p.mobilization_grade AS mobilizationGrade, p.scope_by_region AS byRegion, p.scope_rule_text AS ruleText, p.scope_rule_link AS ruleLink,
-       p.sports_served AS sportsServed, p.check_in_scale AS checkInScale, p.revision`;
+       p.sports_served AS sportsServed, p.check_in_scale AS checkInScale, p.phases, p.revision`;
 
 function practiceFrom(row: PracticeColumns): PracticeRow {
   return {
@@ -62,6 +65,7 @@ function practiceFrom(row: PracticeColumns): PracticeRow {
     revision: row.revision,
     sportsServed: fromJson(row.sportsServed),
     checkInScale: row.checkInScale,
+    phases: fromJson(row.phases),
     scope: { mobilizationGrade: row.mobilizationGrade, byRegion: fromJson(row.byRegion), ruleText: row.ruleText, ruleLink: row.ruleLink },
   };
 }

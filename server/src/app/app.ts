@@ -27,6 +27,8 @@ import { planRoutes } from '../plans/routes.ts';
 import { practiceRoutes } from '../practices/routes.ts';
 import { readingRoutes } from '../readings/routes.ts';
 import { runRoutes } from '../runs/routes.ts';
+import { seasonRoutes } from '../seasons/routes.ts';
+import { dueRoutes } from '../due/routes.ts';
 import { squadRoutes } from '../squads/routes.ts';
 import { studyRoutes } from '../studies/routes.ts';
 import { checkInPageRoutes } from '../checkIns/page.ts';
@@ -146,6 +148,8 @@ export function createApp({
     athleteRoutes(pool, now),
     athleteFileRoutes(pool, now),
     squadRoutes(pool),
+    seasonRoutes(pool, now),
+    dueRoutes(pool, now),
     exchangeRoutes(pool, now),
     sportRoutes(pool),
     checkInPageRoutes(pool, now),

@@ -22,11 +22,14 @@ export async function responseFile(db: Db, practiceId: string, athleteId: string
      GROUP BY a.id ORDER BY MAX(v.starts_at) DESC, a.id LIMIT ${OTHERS}`,
     [until, practiceId, athleteId],
   );
-  const [own, ...rest] = await Promise.all([athleteId, ...others.map(({ id }) => id)].map((id) => factsOf(db, practiceId, id, until)));
+  const [own, ...rest] = await Promise.all(
+    [athleteId, ...others.map(({ id }) => id)].map((id) => responseFacts(db, practiceId, id, until)),
+  );
   return { own: own!, others: rest };
 }
 
-async function factsOf(db: Db, practiceId: string, athleteId: string, end: Date): Promise<ResponseFacts> {
+/** What of one athlete says how their range answers, up to an instant. */
+export async function responseFacts(db: Db, practiceId: string, athleteId: string, end: Date): Promise<ResponseFacts> {
   const athlete = await athleteById(db, practiceId, athleteId);
   if (!athlete) throw notFound('This athlete');
   const until = end.toISOString();

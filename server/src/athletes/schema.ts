@@ -10,7 +10,7 @@ import {
 } from '@pace-bend/core/caution';
 import { motionOf, MOTIONS, MOVEMENTS, MUSCLES, REGIONS } from '@pace-bend/core/body';
 import { formatValue } from '@pace-bend/core/measure';
-import { BLANK_FILE, checkBirthDate, isDay, LIMITS, type AthleteFields, type GoalFields } from '@pace-bend/core/record';
+import { BLANK_FILE, checkBirthDate, GOAL_WHYS, isDay, LIMITS, type AthleteFields, type GoalFields } from '@pace-bend/core/record';
 import type { Wire } from '../http/wire.ts';
 import { oneLine } from '../http/text.ts';
 
@@ -188,6 +188,12 @@ export const goalSchema = Joi.object<Wire<GoalFields>, true>({
   side: Joi.string().valid('left', 'right', 'midline').required().label('Side'),
   value: Joi.number().required().label('Goal'),
   byDate: day.allow(null).required().label('Wanted by'),
+  why: Joi.string()
+    .valid(...GOAL_WHYS)
+    .allow(null)
+    .default(null)
+    .label('Why'),
+  whyWords: oneLine().allow('').trim(true).max(LIMITS.goalWords).default('').label('In their words'),
 }).custom((goal: GoalFields, helpers) => {
   const motion = motionOf(goal.motionId);
   if (!motion.sides.includes(goal.side)) return helpers.message({ custom: `${motion.name} is not measured on the ${goal.side}` });

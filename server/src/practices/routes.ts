@@ -4,6 +4,7 @@ import { REGIONS } from '@pace-bend/core/body';
 import type { PracticeScope } from '@pace-bend/core/caution';
 import { LIMITS, type Practice } from '@pace-bend/core/record';
 import { SCALES, type ScaleId } from '@pace-bend/core/readiness';
+import type { PhaseRule } from '@pace-bend/core/season';
 import { caller } from '../access/guard.ts';
 import { practiceById, type PracticeRow } from '../access/sessions.ts';
 import { dayIn } from '../http/days.ts';
@@ -11,6 +12,7 @@ import { stale } from '../http/problem.ts';
 import { timeZoneSchema } from '../accounts/schema.ts';
 import { validate } from '../http/validate.ts';
 import type { Wire } from '../http/wire.ts';
+import { phasesSchema } from '../seasons/schema.ts';
 import { oneLine } from '../http/text.ts';
 import { ownSportsOf } from '../sports/queries.ts';
 import { change, type Pool } from '../db/pool.ts';
@@ -21,6 +23,7 @@ interface SentPractice {
   readonly scope: PracticeScope;
   readonly sportsServed?: readonly string[];
   readonly checkInScale?: ScaleId;
+  readonly phases?: readonly PhaseRule[];
   readonly revision: number;
 }
 
@@ -35,6 +38,7 @@ const practiceSchema = Joi.object<Wire<SentPractice>>({
   checkInScale: Joi.string()
     .valid(...SCALES.map(({ id }) => id))
     .label('Check-in'),
+  phases: phasesSchema.label('Phases'),
   scope: Joi.object({
     mobilizationGrade: grade.required().label('Grade'),
     byRegion: Joi.object(Object.fromEntries(REGIONS.map((region) => [region.id, grade]))).required(),
@@ -53,12 +57,13 @@ export function practiceRoutes(pool: Pool, now: () => Date, devices: string | nu
   const router = Router();
 
   /** A practice as the interface has it. */
-  const shown = async ({ id, name, timeZone, scope, sportsServed, checkInScale, revision }: PracticeRow): Promise<Practice> => ({
+  const shown = async ({ id, name, timeZone, scope, sportsServed, checkInScale, phases, revision }: PracticeRow): Promise<Practice> => ({
     name,
     timeZone,
     scope,
     sportsServed,
     checkInScale,
+    phases,
     ownSports: await ownSportsOf(pool, id),
     revision,
     today: dayIn(timeZone, now()),
@@ -72,10 +77,18 @@ export function practiceRoutes(pool: Pool, now: () => Date, devices: string | nu
   router.patch('/practice', async (request, response) => {
     const { practice } = caller(response);
     const sent = validate(practiceSchema, request.body);
-    const { revision, name, timeZone, scope, sportsServed = practice.sportsServed, checkInScale = practice.checkInScale } = sent;
+    const {
+      revision,
+      name,
+      timeZone,
+      scope,
+      sportsServed = practice.sportsServed,
+      checkInScale = practice.checkInScale,
+      phases = practice.phases,
+    } = sent;
     const touched = await change(
       pool,
-      'UPDATE practice SET name = ?, time_zone = ?, mobilization_grade = ?, scope_by_region = ?, scope_rule_text = ?, scope_rule_link = ?, sports_served = ?, check_in_scale = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
+      'UPDATE practice SET name = ?, time_zone = ?, mobilization_grade = ?, scope_by_region = ?, scope_rule_text = ?, scope_rule_link = ?, sports_served = ?, check_in_scale = ?, phases = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
       [
         name,
         timeZone,
@@ -85,6 +98,7 @@ export function practiceRoutes(pool: Pool, now: () => Date, devices: string | nu
         scope.ruleLink,
         JSON.stringify(sportsServed),
         checkInScale,
+        JSON.stringify(phases),
         practice.id,
         revision,
       ],

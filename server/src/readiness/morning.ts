@@ -22,22 +22,34 @@ interface NearEvents {
 export async function eventsNear(db: Db, practiceId: string, athleteIds: readonly string[], day: string): Promise<Map<string, NearEvents>> {
   const near = new Map<string, NearEvents>();
   if (athleteIds.length === 0) return near;
-  const [events, members] = await Promise.all([
-    rows<{ squadId: string | null; onDate: string }>(
+  const marks = athleteIds.map(() => '?').join(', ');
+  const [events, members, away] = await Promise.all([
+    rows<{ id: string; squadId: string | null; athleteId: string | null; onDate: string }>(
       db,
-      'SELECT squad_id AS squadId, on_date AS onDate FROM calendar_event WHERE practice_id = ? AND on_date BETWEEN ? AND ?',
+      'SELECT id, squad_id AS squadId, athlete_id AS athleteId, on_date AS onDate FROM calendar_event WHERE practice_id = ? AND on_date BETWEEN ? AND ?',
       [practiceId, addDays(day, -7), addDays(day, 7)],
     ),
     rows<{ squadId: string; athleteId: string }>(
       db,
-      `SELECT m.squad_id AS squadId, m.athlete_id AS athleteId FROM squad_member m WHERE m.athlete_id IN (${athleteIds.map(() => '?').join(', ')})`,
+      `SELECT m.squad_id AS squadId, m.athlete_id AS athleteId FROM squad_member m WHERE m.athlete_id IN (${marks})`,
+      athleteIds,
+    ),
+    rows<{ athleteId: string; eventId: string }>(
+      db,
+      `SELECT athlete_id AS athleteId, event_id AS eventId FROM event_not_at WHERE athlete_id IN (${marks})`,
       athleteIds,
     ),
   ]);
   const squads = new Map<string, Set<string>>();
   for (const { squadId, athleteId } of members) squads.set(athleteId, (squads.get(athleteId) ?? new Set()).add(squadId));
   for (const id of athleteIds) {
-    const own = events.filter((event) => event.squadId === null || squads.get(id)?.has(event.squadId)).map(({ onDate }) => onDate);
+    const own = events
+      .filter(
+        (event) =>
+          (event.athleteId === null ? event.squadId === null || squads.get(id)?.has(event.squadId) : event.athleteId === id) &&
+          !away.some((each) => each.athleteId === id && each.eventId === event.id),
+      )
+      .map(({ onDate }) => onDate);
     near.set(id, {
       next: own.filter((on) => on >= day).sort()[0] ?? null,
       last:
@@ -50,7 +62,7 @@ export async function eventsNear(db: Db, practiceId: string, athleteIds: readonl
   return near;
 }
 
-/** How everybody of a list is on a day, most urgent first. Four questions to the database, whatever the number of athletes. */
+/** How everybody of a list is on a day, most urgent first. Six questions to the database, whatever the number of athletes. */
 export async function morningRows(db: Db, practice: PracticeRow, athletes: readonly Named[], day: string): Promise<MorningRow[]> {
   const ids = athletes.map(({ id }) => id);
   const [answers, hrv, loads, events] = await Promise.all([

@@ -19,6 +19,8 @@ import { dayIn } from '../http/days.ts';
 import { notFound } from '../http/problem.ts';
 import { loadsOf } from '../loads/queries.ts';
 import { pastReadings, readingsOf } from '../measured/queries.ts';
+import { pastBlocks } from '../plans/past.ts';
+import { seasonDayOf } from '../seasons/queries.ts';
 import { ownSportsOf } from '../sports/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
 
@@ -116,6 +118,8 @@ export async function readinessOfVisit(db: Db, practice: PracticeRow, visit: Vis
       athlete,
       goals: await goalsOf(db, visit.athleteId),
       past: await pastReadings(db, visit.athleteId, visit.startsAt),
+      pastBlocks: await pastBlocks(db, visit),
+      season: await seasonDayOf(db, practice, visit.athleteId, day),
       errors: await errorKnowledge(db, practice.id),
       nextEvent: events.next,
       lastEvent: events.last,

@@ -12,6 +12,7 @@ import { findingsBefore, findingsOf } from '../findings/queries.ts';
 import { noteOf } from '../notes/queries.ts';
 import { pastBlocks } from '../plans/past.ts';
 import { planOf } from '../plans/queries.ts';
+import { seasonDayOf } from '../seasons/queries.ts';
 import { visitReadiness } from '../readiness/visit.ts';
 import { pastReadings, readingsOf } from '../measured/queries.ts';
 import { runsOf } from '../runs/queries.ts';
@@ -50,6 +51,7 @@ export async function visitFile(db: Db, practice: PracticeRow, id: string, role:
     findings: await findingsOf(db, visit.id),
     lastFindings: await findingsBefore(db, visit.athleteId, visit.startsAt),
     goals: await goalsOf(db, visit.athleteId),
+    season: await seasonDayOf(db, practice, visit.athleteId, day),
     readiness: await visitReadiness(db, practice, visit),
     plan: await planOf(db, visit.id),
     runs: await runsOf(db, visit.id),

@@ -26,8 +26,8 @@ const START: AthleteFile = {
   visits: [],
   referredVisitIds: [],
   events: [
-    { id: 'e', name: 'Head race', onDate: '2026-11-26', importance: 1, squadId: null, revision: 1 },
-    { id: 'f', name: 'Old one', onDate: '2026-11-24', importance: 2, squadId: null, revision: 1 },
+    { id: 'e', name: 'Head race', onDate: '2026-11-26', importance: 1, squadId: null, athleteId: null, revision: 1 },
+    { id: 'f', name: 'Old one', onDate: '2026-11-24', importance: 2, squadId: null, athleteId: null, revision: 1 },
   ].reverse() as AthleteFile['events'],
 };
 

@@ -22,6 +22,7 @@ const PRACTICE: Practice = {
   sportsServed: [],
   ownSports: [],
   checkInScale: 'four-items',
+  phases: [],
   scope: { mobilizationGrade: 4, byRegion: {}, ruleText: '', ruleLink: '' },
 };
 const ME: Me = { id: 'ann', name: 'Ann Owner', role: 'owner' };

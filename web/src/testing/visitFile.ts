@@ -78,6 +78,7 @@ export function visitFile(patch: Partial<VisitFile> = {}): VisitFile {
     findings: [],
     lastFindings: [],
     goals: [],
+    season: null,
     readiness: { scale: 'four-items', checkIns: [], loads: [], setAside: [], kept: null },
     plan: { revision: 0, blocks: [] },
     runs: [],
