@@ -15,7 +15,7 @@ import { findingsBefore, findingsOf } from '../server/src/findings/queries.ts';
 import { noteOf } from '../server/src/notes/queries.ts';
 import { planOf } from '../server/src/plans/queries.ts';
 import { pastReadings, readingsOf, stripReadings } from '../server/src/measured/queries.ts';
-import { runsOf } from '../server/src/runs/queries.ts';
+import { runsOf } from '../server/src/done/runs.ts';
 import { membersOf, squadNamesOf, squadsOf } from '../server/src/squads/queries.ts';
 import { errorKnowledge, withinDay } from '../server/src/studies/queries.ts';
 import { arrivalBefore, visitById, visitNumber, visitsOf } from '../server/src/visits/queries.ts';

@@ -26,7 +26,7 @@ test('a coach may reach nothing but their squads, the practice and their own acc
   ]);
 });
 
-test('only the door is open to everybody, and the page that sends check-ins, which its token lets in', () => {
+test('only the door is open to everybody, and what a token lets in: the page that sends check-ins, a calendar', () => {
   expect(ROUTES.filter((route) => route.roles === 'anybody').map(name)).toEqual([
     'GET /health',
     'GET /welcome',
@@ -35,6 +35,7 @@ test('only the door is open to everybody, and the page that sends check-ins, whi
     'GET /check-in',
     'PUT /check-in/answers/:checkInId',
     'PUT /check-in/loads/:loadId',
+    'GET /calendars/:token',
     'GET /me',
   ]);
 });

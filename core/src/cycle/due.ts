@@ -2,7 +2,7 @@ import { motionOf, type Side } from '../body/index.ts';
 import { conditionWords, daysBetween, PHASE_WORDS, surgeryPhase, conditionFacts, type ConditionFields } from '../caution/index.ts';
 import { nextKept, type Known, type Middle } from '../forecast/index.ts';
 import { addDays } from '../load/index.ts';
-import { formatValue } from '../measure/index.ts';
+import { formatValue, type ErrorKnowledge } from '../measure/index.ts';
 import type { Goal } from '../record/index.ts';
 import { phaseHold, type Block, type PhaseRule, type SeasonDay } from '../season/index.ts';
 import { degreesPer } from '../session/index.ts';
@@ -29,6 +29,7 @@ export interface DueFacts {
 export interface DueFile {
   readonly athletes: readonly DueFacts[];
   readonly rules: readonly PhaseRule[];
+  readonly errors: ErrorKnowledge;
   /** How many athletes the practice has; those seen last are looked at. */
   readonly total: number;
 }

@@ -10,6 +10,7 @@ export {
   type PhaseId,
   type PhaseLimits,
   type PhaseRule,
+  type PlannedRhythm,
   type SeasonEvent,
   type SeasonPlan,
   type Stay,

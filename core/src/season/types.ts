@@ -55,6 +55,14 @@ export interface Stay {
   readonly visits: boolean;
 }
 
+/** How often an athlete is to be seen from a day on, as it was chosen among schedules. */
+export interface PlannedRhythm {
+  readonly perWeek: number;
+  /** Days a week with home work. */
+  readonly homeDays: number;
+  readonly from: string;
+}
+
 /** What is laid out for everybody, for a squad, or laid over it for one athlete. Blocks are in order and share no day. */
 export interface SeasonPlan {
   readonly blocks: readonly Block[];
@@ -63,9 +71,11 @@ export interface SeasonPlan {
   readonly follows: string | null;
   /** Of an athlete: events of the squad they are not at. */
   readonly notAt: readonly string[];
+  /** Of an athlete: the rhythm that is planned, or null. */
+  readonly rhythm: PlannedRhythm | null;
 }
 
-export const EMPTY_PLAN: SeasonPlan = { blocks: [], stays: [], follows: null, notAt: [] };
+export const EMPTY_PLAN: SeasonPlan = { blocks: [], stays: [], follows: null, notAt: [], rhythm: null };
 
 /** As much of an event as a season needs. */
 export interface SeasonEvent {

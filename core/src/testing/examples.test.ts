@@ -7,6 +7,7 @@ import * as catalogue from '../catalogue/index.ts';
 import * as caution from '../caution/index.ts';
 import * as areas from '../caution/areas.ts';
 import * as season from '../season/index.ts';
+import * as week from '../week/index.ts';
 import * as cycle from '../cycle/index.ts';
 import * as device from '../device/index.ts';
 import * as exchange from '../exchange/index.ts';
@@ -39,6 +40,7 @@ const faces: Record<string, Record<string, unknown>> = {
   caution: { ...caution, ...areas },
   cycle,
   season,
+  week,
   device,
   exchange,
   figure,

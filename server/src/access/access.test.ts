@@ -26,6 +26,12 @@ const STUDY = {
   subjects: ['a', 'b', 'c'].map((label) => ({ label, athleteId: null, side: 'left' })),
   values: [[[100, 102]], [[110, 113]], [[120, 121]]],
 };
+const SEASON = {
+  blocks: [{ phase: 'build', from: '2026-11-01', until: '2026-12-20', fromAnchor: null, untilAnchor: null }],
+  stays: [],
+  follows: null,
+  notAt: [],
+};
 const OWN_SPORT = { name: 'Raft', synonyms: [], disciplines: [], roles: [], demands: [], shapes: [], loadKinds: [], eventKinds: [] };
 let test_: TestApp;
 const cookies = new Map<Role | 'nobody', string | null>([['nobody', null]]);
@@ -54,6 +60,7 @@ beforeAll(async () => {
       own: uuid(),
       sport: uuid(),
       link: uuid(),
+      calendar: uuid(),
     });
     await api().put(`/api/athletes/${ids.athlete}`).send(ANN).expect(200);
     await api()
@@ -110,6 +117,11 @@ beforeAll(async () => {
       .put(`/api/sports/${ids.sport}`)
       .send({ revision: 0, ...OWN_SPORT })
       .expect(200);
+    await api()
+      .put(`/api/squads/${ids.squad}/season`)
+      .send({ ...SEASON, revision: 0 })
+      .expect(200);
+    await api().post('/api/calendar-links').send({ id: ids.calendar, owner: 'squad', ownerId: ids.squad }).expect(200);
     await api().post('/api/check-in-links').send({ id: ids.link, athleteId: ids.athlete, squadId: null }).expect(200);
     await api().put(`/api/shelf/${ids.own}`).send({ supersedes: null, fields: OWN_WAY }).expect(200);
     ids.examiner = ((await api().get('/api/studies').expect(200)).body as { examiners: { id: string }[] }).examiners[0]!.id;
@@ -141,11 +153,13 @@ function addressOf(route: RouteAccess, ids: Record<string, string>): string {
                   ? ids.own
                   : first === 'sports'
                     ? ids.sport
-                    : first === 'check-in-links'
-                      ? ids.link
-                      : first === 'days'
-                        ? '2026-11-25'
-                        : uuid();
+                    : first === 'calendar-links'
+                      ? ids.calendar
+                      : first === 'check-in-links'
+                        ? ids.link
+                        : first === 'days'
+                          ? '2026-11-25'
+                          : uuid();
   return `/api${route.path
     .replace(/:(id|date)/, own!)
     .replace(':readingId', ids.reading!)
@@ -204,6 +218,9 @@ test.each(
           'training_load',
           'readiness_kept',
           'readiness_aside',
+          'season_plan',
+          'event_not_at',
+          'calendar_link',
         ].map((table) => rows(test_.pool, `SELECT * FROM ${table} ORDER BY 1`)),
       ),
     );
@@ -219,6 +236,10 @@ test.each(
       clockRate: 1,
     },
     'PUT /squads/:id': { revision: 1, name: 'Mine', athleteIds: [] },
+    'PUT /squads/:id/season': { ...SEASON, revision: 1 },
+    'PUT /athletes/:id/season': { ...SEASON, revision: 0 },
+    'POST /events/:id/move-look': { onDate: '2026-12-08' },
+    'POST /events/:id/move': { revision: 1, onDate: '2026-12-08', visits: [], goals: true },
     'PUT /sports/:id': { revision: 1, ...OWN_SPORT },
     'PUT /events/:id': { revision: 1, name: 'Mine', onDate: '2026-12-04', importance: 1, squadId: null },
     'DELETE /athletes/:id': { confirm: ANN.name },

@@ -13,6 +13,7 @@ import { athleteFileRoutes } from '../athleteFile/routes.ts';
 import { athleteRoutes } from '../athletes/routes.ts';
 import { auditRoutes } from '../audit/routes.ts';
 import { coachRoutes } from '../coach/routes.ts';
+import { eventMoveRoutes } from '../eventMoves/routes.ts';
 import { eventRoutes } from '../events/routes.ts';
 import { dayRoutes } from '../days/routes.ts';
 import { problemOfDatabase } from '../db/failures.ts';
@@ -145,6 +146,7 @@ export function createApp({
     coachRoutes(pool, now),
     dayRoutes(pool),
     eventRoutes(pool),
+    eventMoveRoutes(pool, now),
     athleteRoutes(pool, now),
     athleteFileRoutes(pool, now),
     squadRoutes(pool),

@@ -4,7 +4,7 @@ import { conditionsOf } from '../athletes/conditions.ts';
 import { rows, type Db } from '../db/pool.ts';
 import { notFound } from '../http/problem.ts';
 import { pastReadings } from '../measured/queries.ts';
-import { pastBlocks } from '../plans/past.ts';
+import { pastBlocks } from '../done/past.ts';
 
 /** How far back an athlete's own visits count, in days. */
 const DAYS = 730;

@@ -9,14 +9,15 @@ import { withLease } from '../db/lease.ts';
 import { writeNote } from '../notes/queries.ts';
 import { replacePlan } from '../plans/queries.ts';
 import { insertReading } from '../measured/queries.ts';
-import { insertRun, insertRunEvents } from '../runs/queries.ts';
-import { keepDone } from '../runs/treated.ts';
+import { insertRun, insertRunEvents } from '../done/runs.ts';
+import { keepDone } from '../done/treated.ts';
 import { insertVisit } from '../visits/queries.ts';
 import { insertAccount, setCoachSquads } from '../accounts/queries.ts';
 import { hashPassword } from '../access/passwords.ts';
 import { insertCondition, insertNoTouch } from '../athletes/conditions.ts';
 import { insertSquad } from '../squads/queries.ts';
 import { loadMeasuring } from './measuring.ts';
+import { loadSeasons } from './seasons.ts';
 import { loadDays } from './days.ts';
 import { ACCOUNTS, EVENTS, NEIGHBOURS, PEOPLE, SCOPE, SQUADS, TODAY, type DemoCondition, type DemoPerson } from './people.ts';
 import { SeededRandom } from './random.ts';
@@ -95,6 +96,7 @@ class DemoLoader {
     this.random = new SeededRandom(SEED + 1);
     for (const person of NEIGHBOURS) await this.loadPerson(person);
     await loadDays(this.db, this.today, new SeededRandom(SEED + 2), [...PEOPLE, ...NEIGHBOURS], this.ids);
+    await loadSeasons(this.db, this.practiceId, this.today, new SeededRandom(SEED + 3), this.ids);
   }
 
   private async loadToday(): Promise<void> {

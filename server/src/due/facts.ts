@@ -6,6 +6,7 @@ import { conditionsOf } from '../athletes/conditions.ts';
 import { goalsOf } from '../athletes/goals.ts';
 import { firstRow, iso, rows, type Db } from '../db/pool.ts';
 import { dayIn } from '../http/days.ts';
+import { errorKnowledge } from '../studies/queries.ts';
 import { seasonFactsOf } from '../seasons/queries.ts';
 
 /** So many athletes are looked at: those seen last, and before them those who never were. */
@@ -14,20 +15,20 @@ const MOST = 60;
 /** What says who of a practice is due. Athletes who are out are left out. */
 export async function dueFile(db: Db, practice: PracticeRow, now: Date): Promise<DueFile> {
   const total = await firstRow<{ n: number }>(db, 'SELECT COUNT(*) AS n FROM athlete WHERE practice_id = ?', [practice.id]);
-  const athletes = await rows<{ id: string; name: string; last: Date | null; next: Date | null }>(
+  const athletes = await rows<{ id: string; name: string; lastAt: Date | null; nextAt: Date | null }>(
     db,
-    `SELECT a.id, a.name, MAX(CASE WHEN v.finished_at IS NOT NULL THEN v.starts_at END) AS last,
-       MIN(CASE WHEN v.finished_at IS NULL AND v.starts_at >= ? THEN v.starts_at END) AS next
+    `SELECT a.id, a.name, MAX(CASE WHEN v.finished_at IS NOT NULL THEN v.starts_at END) AS lastAt,
+       MIN(CASE WHEN v.finished_at IS NULL AND v.starts_at >= ? THEN v.starts_at END) AS nextAt
      FROM athlete a LEFT JOIN visit v ON v.athlete_id = a.id AND v.cancelled_at IS NULL
      WHERE a.practice_id = ? AND NOT (a.availability = 'out' AND (a.available_until IS NULL OR a.available_until >= ?))
-     GROUP BY a.id, a.name ORDER BY last IS NULL DESC, last DESC, a.id LIMIT ${MOST}`,
+     GROUP BY a.id, a.name ORDER BY MAX(CASE WHEN v.finished_at IS NOT NULL THEN v.starts_at END) IS NULL DESC, MAX(CASE WHEN v.finished_at IS NOT NULL THEN v.starts_at END) DESC, a.id LIMIT ${MOST}`,
     [startOf(now), practice.id, dayIn(practice.timeZone, now)],
   );
   const day = dayIn(practice.timeZone, now);
   const found: DueFacts[] = [];
-  for (const { id, name, last, next } of athletes) {
+  for (const { id, name, lastAt, nextAt } of athletes) {
     const season = await seasonFactsOf(db, practice, id);
-    const lately = last
+    const lately = lastAt
       ? await firstRow<{ lookFirst: string; referred: number }>(
           db,
           `SELECT v.look_first AS lookFirst, EXISTS (SELECT 1 FROM referral f WHERE f.visit_id = v.id) AS referred FROM visit v
@@ -41,15 +42,15 @@ export async function dueFile(db: Db, practice: PracticeRow, now: Date): Promise
       response: await responseFacts(db, practice.id, id, new Date(now.getTime() + 86_400_000)),
       conditions: await conditionsOf(db, id),
       goals: await goalsOf(db, id),
-      lastVisitAt: last ? iso(last) : null,
-      nextVisitAt: next ? iso(next) : null,
+      lastVisitAt: lastAt ? iso(lastAt) : null,
+      nextVisitAt: nextAt ? iso(nextAt) : null,
       lookFirst: lately?.lookFirst ?? '',
       referred: Number(lately?.referred ?? 0) === 1,
       season: seasonDay(season, day),
       line: laidOver(season.followed?.plan.blocks ?? [], season.own?.blocks ?? []),
     });
   }
-  return { athletes: found, rules: practice.phases, total: Number(total?.n ?? 0) };
+  return { athletes: found, rules: practice.phases, errors: await errorKnowledge(db, practice.id), total: Number(total?.n ?? 0) };
 }
 
 /** A visit that began within the last hours is still the next one. */

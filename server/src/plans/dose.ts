@@ -5,7 +5,7 @@ import { caller } from '../access/guard.ts';
 import { dayBounds, dayIn } from '../http/days.ts';
 import { idFrom } from '../http/ids.ts';
 import type { Db, Pool } from '../db/pool.ts';
-import { treatedRuns } from '../runs/treated.ts';
+import { treatedRuns } from '../done/treated.ts';
 import { itemsOf } from '../shelf/queries.ts';
 import { findVisit } from '../visits/find.ts';
 

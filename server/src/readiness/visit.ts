@@ -19,7 +19,7 @@ import { dayIn } from '../http/days.ts';
 import { notFound } from '../http/problem.ts';
 import { loadsOf } from '../loads/queries.ts';
 import { pastReadings, readingsOf } from '../measured/queries.ts';
-import { pastBlocks } from '../plans/past.ts';
+import { pastBlocks } from '../done/past.ts';
 import { seasonDayOf } from '../seasons/queries.ts';
 import { ownSportsOf } from '../sports/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';

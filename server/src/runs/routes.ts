@@ -11,9 +11,9 @@ import { requireSoundBlocks } from '../blocks/check.ts';
 import { shelfFor } from '../shelf/queries.ts';
 import { findVisit, inVisit, requireOpen } from '../visits/find.ts';
 import { requireRoom, requireRoomForEvents, requireRoomInVisit } from '../blocks/room.ts';
-import { eventsOf, insertRun, insertRunEvents, lastSeqLocked, runById, visitOfRunLocked } from './queries.ts';
+import { eventsOf, insertRun, insertRunEvents, lastSeqLocked, runById, visitOfRunLocked } from '../done/runs.ts';
 import { runEventsSchema, runSchema } from './schema.ts';
-import { keepDone } from './treated.ts';
+import { keepDone } from '../done/treated.ts';
 
 export function runRoutes(pool: Pool, now: () => Date): Router {
   const router = Router();

@@ -4,6 +4,7 @@ import { RUN_EVENT_KINDS } from '@pace-bend/core/table';
 import { idSchema } from '../http/ids.ts';
 import type { Wire } from '../http/wire.ts';
 import { blockSchema } from '../blocks/schema.ts';
+import type { SentEvent } from '../done/runs.ts';
 
 export const runSchema = Joi.object<Wire<RunFields>, true>({
   visitId: idSchema.required(),
@@ -27,15 +28,6 @@ export const runSchema = Joi.object<Wire<RunFields>, true>({
 
 /** One day of milliseconds; no run lasts longer. */
 const LONGEST_MS = 86_400_000;
-
-export interface SentEvent {
-  readonly id: string;
-  readonly seq: number;
-  readonly atMs: number;
-  readonly kind: string;
-  readonly score?: number;
-  readonly value?: number;
-}
 
 export const runEventsSchema = Joi.object<{ events: SentEvent[] }, true>({
   events: Joi.array()

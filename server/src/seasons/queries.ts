@@ -1,5 +1,5 @@
 import type { PracticeRow } from '../access/sessions.ts';
-import { EMPTY_PLAN, seasonDay, stayOn, type SeasonDay, type SeasonFacts, type SeasonPlan, type Stay } from '@pace-bend/core/season';
+import { EMPTY_PLAN, seasonDay, type SeasonDay, type SeasonFacts, type SeasonPlan } from '@pace-bend/core/season';
 import { change, fromJson, rows, type Db } from '../db/pool.ts';
 import { eventsOfAthlete, notAtOf } from '../events/queries.ts';
 
@@ -28,11 +28,11 @@ export async function writePlan(
   practiceId: string,
   ownerId: string,
   revision: number,
-  { blocks, stays, follows }: SeasonPlan,
+  { blocks, stays, follows, rhythm }: SeasonPlan,
   at: Date,
   by: string,
 ): Promise<boolean> {
-  const data = JSON.stringify({ blocks, stays, follows });
+  const data = JSON.stringify({ blocks, stays, follows, rhythm });
   if (revision === 0)
     return (
       (await change(db, 'INSERT IGNORE INTO season_plan (owner_id, practice_id, data, changed_at, changed_by) VALUES (?, ?, ?, ?, ?)', [
@@ -99,5 +99,3 @@ export async function seasonFactsOf(db: Db, practice: PracticeRow, athleteId: st
 export async function seasonDayOf(db: Db, practice: PracticeRow, athleteId: string, day: string): Promise<SeasonDay | null> {
   return seasonDay(await seasonFactsOf(db, practice, athleteId), day);
 }
-
-export const stayOf = (facts: SeasonFacts, day: string): Stay | null => stayOn([facts.own, facts.followed?.plan ?? null], day);

@@ -1,34 +1,24 @@
 import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
-import { isDay, type SeasonOwner } from '@pace-bend/core/record';
+import { type SeasonOwner } from '@pace-bend/core/record';
 import { planProblems, type SeasonPlan } from '@pace-bend/core/season';
 import { caller } from '../access/guard.ts';
 import type { PracticeRow } from '../access/sessions.ts';
-import { change, isDuplicate, snapshot, transaction, type Db, type Pool } from '../db/pool.ts';
+import { isDuplicate, snapshot, transaction, type Pool } from '../db/pool.ts';
 import { standsAlready } from '../db/once.ts';
-import { eventById } from '../events/queries.ts';
 import { idFrom, idSchema } from '../http/ids.ts';
 import { invalid, notFound, stale } from '../http/problem.ts';
 import { problems, validate } from '../http/validate.ts';
-import { lockBookings, rebook } from '../visits/queries.ts';
 import { calendarBehind, calendarText, insertCalendar, openCalendars, revokeCalendar } from './calendars.ts';
 import { seasonFile, whoseSeason } from './file.ts';
-import { lookAtMove, type Moving } from './move.ts';
 import { couldFollow, plansOf, setNotAt, writePlan } from './queries.ts';
-import { moveSchema, planSchema } from './schema.ts';
+import { planSchema } from './schema.ts';
 
 const SEASONS: readonly { readonly owner: SeasonOwner; readonly at: string }[] = [
   { owner: 'everybody', at: '' },
   { owner: 'squad', at: '/squads/:id' },
   { owner: 'athlete', at: '/athletes/:id' },
 ];
-
-const lookSchema = Joi.object<{ onDate: string }, true>({
-  onDate: Joi.string()
-    .required()
-    .label('Day')
-    .custom((value: string, helpers) => (isDay(value) ? value : helpers.message({ custom: 'A day is written YYYY-MM-DD, from 1900 on.' }))),
-});
 
 const linkSchema = Joi.object<{ id: string; owner: SeasonOwner; ownerId: string | null }, true>({
   id: idSchema.lowercase().required(),
@@ -38,7 +28,7 @@ const linkSchema = Joi.object<{ id: string; owner: SeasonOwner; ownerId: string 
   ownerId: idSchema.lowercase().allow(null).required(),
 });
 
-/** Seasons of everybody, squads and athletes, what moves with an event, and the calendars they are sent out as. */
+/** Seasons of everybody, squads and athletes, and the calendars they are sent out as. */
 export function seasonRoutes(pool: Pool, now: () => Date): Router {
   const router = Router();
 
@@ -60,9 +50,12 @@ export function seasonRoutes(pool: Pool, now: () => Date): Router {
       const wrong = planProblems(plan);
       if (wrong.length > 0) throw invalid(problems(wrong));
       await whoseSeason(pool, practice, owner, id);
-      if (owner !== 'athlete' && (plan.follows !== null || plan.notAt.length > 0))
+      if (owner !== 'athlete' && (plan.follows !== null || plan.notAt.length > 0 || plan.rhythm !== null))
         throw invalid([
-          { path: plan.follows === null ? 'notAt' : 'follows', message: 'Only an athlete follows somebody or is not at an event.' },
+          {
+            path: plan.follows === null ? 'notAt' : 'follows',
+            message: 'Only an athlete follows somebody, is not at an event or has a rhythm.',
+          },
         ]);
       await transaction(pool, async (db) => {
         if (plan.follows !== null && !(await couldFollow(db, practice, id)).some((each) => each.id === plan.follows))
@@ -82,42 +75,6 @@ export function seasonRoutes(pool: Pool, now: () => Date): Router {
       sendCalendar(response, await calendarText(pool, practice, owner, idOf(request, practice), now()));
     });
   }
-
-  /** What would move with an event; nothing is changed. */
-  router.post('/events/:id/move-look', async (request, response) => {
-    const { practice } = caller(response);
-    const { onDate } = validate(lookSchema, request.body);
-    const id = idFrom(request);
-    response.json(
-      await snapshot(pool, async (db) => {
-        const event = await eventById(db, practice.id, id);
-        if (!event) throw notFound('This event');
-        return shown(await lookAtMove(db, practice, event, onDate, now()));
-      }),
-    );
-  });
-
-  /**
-   * Moves an event with everything that is tied to it: the lines, the goals that are wanted by its day where that is meant, and the visits that
-   * are named. All of it or nothing; a visit that somebody else changed since it was looked at refuses the whole.
-   */
-  router.post('/events/:id/move', async (request, response) => {
-    const { practice, name } = caller(response);
-    const id = idFrom(request);
-    const { revision, onDate, visits, goals } = validate(moveSchema, request.body);
-    const moved = await transaction(pool, async (db) => {
-      await lockBookings(db, practice.id);
-      const event = await eventById(db, practice.id, id, true);
-      if (!event) throw notFound('This event');
-      if (event.revision === revision + 1 && event.onDate === onDate) return null;
-      if (event.revision !== revision) throw stale('This event', event);
-      const look = await lookAtMove(db, practice, event, onDate, now(), true);
-      await write(db, practice, look, { visits, goals }, now(), name);
-      return look;
-    });
-    const event = await eventById(pool, practice.id, id);
-    response.json({ event, moved: moved && shown(moved) });
-  });
 
   router.get('/calendar-links', async (_request, response) => {
     response.json({ links: await openCalendars(pool, caller(response).practice.id) });
@@ -156,39 +113,8 @@ function sendCalendar(response: Response, text: string): void {
   response.set('Content-Disposition', 'inline; filename="season.ics"').type('text/calendar; charset=utf-8').send(text);
 }
 
-const shown = ({ goalIds: _goalIds, ...look }: Moving) => look;
-
 /** Ids as the database and every comparison write them. */
 const lowercased = (plan: SeasonPlan): SeasonPlan =>
   JSON.parse(JSON.stringify(plan), (key, value: unknown) =>
     typeof value === 'string' && ['eventId', 'id', 'follows'].includes(key) ? value.toLowerCase() : value,
   ) as SeasonPlan;
-
-async function write(
-  db: Db,
-  practice: PracticeRow,
-  look: Moving,
-  { visits, goals }: { readonly visits: readonly { readonly id: string; readonly revision: number }[]; readonly goals: boolean },
-  at: Date,
-  by: string,
-): Promise<void> {
-  await change(db, 'UPDATE calendar_event SET on_date = ?, revision = revision + 1 WHERE id = ?', [look.toDay, look.event.id]);
-  const plans = await plansOf(
-    db,
-    practice.id,
-    look.lines.map(({ ownerId }) => ownerId),
-  );
-  for (const { ownerId, revision, after } of look.lines)
-    await writePlan(db, practice.id, ownerId, revision, { ...plans.get(ownerId)!.plan, blocks: after }, at, by);
-  if (goals && look.goalIds.length > 0)
-    await change(db, `UPDATE athlete_goal SET by_date = ? WHERE id IN (${look.goalIds.map(() => '?').join(', ')})`, [
-      look.toDay,
-      ...look.goalIds,
-    ]);
-  for (const { id, revision } of visits) {
-    const visit = look.visits.find((each) => each.id === id.toLowerCase());
-    if (!visit || visit.past) throw invalid([{ path: 'visits', message: 'A visit that is named does not move with this event.' }]);
-    if (visit.revision !== revision || !(await rebook(db, visit.id, revision, new Date(visit.toStartsAt), visit.minutes)))
-      throw stale(`The visit of ${visit.athleteName}`, null);
-  }
-}

@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { isDay, LIMITS } from '@pace-bend/core/record';
+import { SCHEDULE_LIMITS } from '@pace-bend/core/cycle';
+import { isDay } from '@pace-bend/core/record';
 import { DEVELOP, NEW_WORK, PHASE_IDS, PHASE_RANGE, SEASON_LIMITS, type PhaseRule, type SeasonPlan } from '@pace-bend/core/season';
 import { idSchema } from '../http/ids.ts';
 import { oneLine } from '../http/text.ts';
@@ -46,6 +47,13 @@ export const planSchema = Joi.object<Wire<SeasonPlan> & { revision: number }>({
     .required()
     .label('Camps and travel'),
   follows: idSchema.allow(null).required(),
+  rhythm: Joi.object({
+    perWeek: Joi.number().min(0).max(SCHEDULE_LIMITS.perWeek).required().label('Visits a week'),
+    homeDays: Joi.number().integer().min(0).max(SCHEDULE_LIMITS.homeDays).required().label('Home work'),
+    from: day.label('From'),
+  })
+    .allow(null)
+    .default(null),
   notAt: Joi.array().items(idSchema).max(SEASON_LIMITS.notAt).unique().required(),
 });
 
@@ -78,16 +86,3 @@ export const phasesSchema = Joi.array()
   )
   .max(PHASE_IDS.length)
   .unique('id');
-
-export const moveSchema = Joi.object<
-  { revision: number; onDate: string; visits: { id: string; revision: number }[]; goals: boolean },
-  true
->({
-  revision: Joi.number().integer().min(1).required(),
-  onDate: day.label('Day'),
-  visits: Joi.array()
-    .items(Joi.object({ id: idSchema.required(), revision: Joi.number().integer().min(1).required() }))
-    .max(LIMITS.eventsInOneRequest)
-    .required(),
-  goals: Joi.boolean().required(),
-});

@@ -3,10 +3,11 @@ import { ref, watch } from 'vue';
 import Button from 'ant-design-vue/es/button';
 import type { Motion, Side } from '@pace-bend/core/body';
 import { formatValue, parseTrial } from '@pace-bend/core/measure';
-import { isDay, type Goal } from '@pace-bend/core/record';
+import { GOAL_WHYS, isDay, LIMITS, type Goal, type GoalWhy } from '@pace-bend/core/record';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
-import { SIDE_WORDS } from '../parts/words.ts';
+import PickOne from '../parts/PickOne.vue';
+import { goalWhyWords, SIDE_WORDS, WHY_WORDS } from '../parts/words.ts';
 import { useAthlete } from '../stores/athlete.ts';
 
 /** The goal of one motion and side: what is worked toward, and by when. */
@@ -16,10 +17,15 @@ const { problem, busy, run } = useAction();
 const editing = ref(false);
 const value = ref('');
 const byDate = ref('');
+const why = ref<GoalWhy | 'none'>('none');
+const whyWords = ref('');
+const WHYS = [{ value: 'none' as const, label: 'no reason said' }, ...GOAL_WHYS.map((value) => ({ value, label: WHY_WORDS[value] }))];
 const wrong = ref<string | null>(null);
 watch(editing, () => {
   value.value = props.goal ? String(props.goal.value) : '';
   byDate.value = props.goal?.byDate ?? '';
+  why.value = props.goal?.why ?? 'none';
+  whyWords.value = props.goal?.whyWords ?? '';
   wrong.value = null;
 });
 
@@ -33,8 +39,15 @@ async function keep(): Promise<void> {
     wrong.value = 'A day is written YYYY-MM-DD.';
     return;
   }
-  if (await run(() => athlete.setGoal({ motionId: props.motion.id, side: props.side, value: read.value, byDate: byDate.value || null })))
-    editing.value = false;
+  const goal = {
+    motionId: props.motion.id,
+    side: props.side,
+    value: read.value,
+    byDate: byDate.value || null,
+    why: why.value === 'none' ? null : why.value,
+    whyWords: whyWords.value.trim(),
+  };
+  if (await run(() => athlete.setGoal(goal))) editing.value = false;
 }
 const withdraw = () =>
   run(async () => {
@@ -51,7 +64,7 @@ const withdraw = () =>
           v-if="goal.byDate"
         >
           by {{ goal.byDate }}</template
-        ></span
+        ><template v-if="goalWhyWords(goal)">, {{ goalWhyWords(goal) }}</template></span
       >
       <button type="button" class="link" @click="editing = true">
         {{ goal ? 'Change it' : `Set a goal, ${SIDE_WORDS[side].toLowerCase()}` }}
@@ -64,6 +77,21 @@ const withdraw = () =>
         {{ motion.unit === 'deg' ? '°' : 'cm' }}</label
       >
       <label>by <input v-model="byDate" type="date" /></label>
+      <PickOne
+        label="What it is for"
+        size="small"
+        :value="why"
+        :options="WHYS"
+        @change="
+          (value) => {
+            why = value;
+          }
+        "
+      />
+      <label
+        ><span class="sr-only">In their words</span
+        ><input v-model="whyWords" class="words" :maxlength="LIMITS.goalWords" placeholder="in their words"
+      /></label>
       <Button size="small" html-type="submit" type="primary" :disabled="busy">Keep</Button>
       <Button v-if="goal" size="small" :disabled="busy" @click="withdraw">Take it back</Button>
       <Button size="small" @click="editing = false">Leave it</Button>
@@ -89,6 +117,10 @@ input {
   background: var(--paper);
   color: var(--ink);
   font: inherit;
+}
+
+input.words {
+  width: 200px;
 }
 
 input.num {

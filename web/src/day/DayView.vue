@@ -14,7 +14,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { hintOf, isKey } from '../parts/keys.ts';
 
-const EventDialog = defineAsyncComponent(() => import('./EventDialog.vue'));
+const EventDialog = defineAsyncComponent(() => import('../events/EventDialog.vue'));
 const BookVisit = defineAsyncComponent(() => import('./BookVisit.vue'));
 
 const route = useRoute();

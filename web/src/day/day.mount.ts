@@ -4,7 +4,7 @@ import { named, page, press, put, type } from '../testing/mounted.ts';
 import { visitFile } from '../testing/visitFile.ts';
 import BoardVisit from './BoardVisit.vue';
 import BookVisit from './BookVisit.vue';
-import EventDialog from './EventDialog.vue';
+import EventDialog from '../events/EventDialog.vue';
 import SquadView from '../squad/SquadView.vue';
 
 const dayVisit = (over: Partial<DayVisit> = {}): DayVisit => ({

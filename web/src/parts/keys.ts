@@ -61,6 +61,8 @@ export type PageAct =
   | 'fewerMore'
   | 'homeWork'
   | 'moveBlock'
+  | 'bookDue'
+  | 'moveEdge'
   | 'takeOut';
 
 interface PageKey extends KeyRow {
@@ -121,6 +123,17 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
       { act: 'pickSchedule', keys: ['1', '2', '3', '4'], what: 'choose a schedule' },
       { act: 'fewerMore', keys: ['−', '+'], what: 'visits a week fewer, more' },
       { act: 'homeWork', keys: ['H'], what: 'home work on five days, or none' },
+    ],
+  },
+  {
+    title: 'Season',
+    rows: [
+      { keys: ['Tab'], what: 'the next edge, event or block of the line' },
+      { act: 'moveEdge', keys: ['←', '→'], what: 'move the edge by a day; with Shift a week' },
+      { keys: ['Enter'], what: 'open the block or the event' },
+      { act: 'bookDue', keys: ['1', '2', '3', '4', '5', '6'], what: 'book the visit named in a row of who is due' },
+      { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
+      { act: 'redo', keys: ['Ctrl Shift Z'], what: 'redo' },
     ],
   },
   {

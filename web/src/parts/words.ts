@@ -1,7 +1,7 @@
 import type { Role } from '@pace-bend/core/access';
 import { REGIONS, type Instrument, type Side } from '@pace-bend/core/body';
 import type { Level } from '@pace-bend/core/caution';
-import type { AvailabilityLevel } from '@pace-bend/core/record';
+import type { AvailabilityLevel, Goal, GoalWhy } from '@pace-bend/core/record';
 
 /** How the data's names are said. */
 export const SIDE_WORDS: Record<Side, string> = { left: 'Left', right: 'Right', midline: 'Middle' };
@@ -36,3 +36,13 @@ export const REGION_CHOICES = REGIONS.map((region) => ({ value: region.id, label
 
 /** How much an event counts for whom it is. */
 export const IMPORTANCE_WORDS: Readonly<Record<1 | 2 | 3, string>> = { 1: 'what the season is for', 2: 'important', 3: 'trained through' };
+
+export const WHY_WORDS: Readonly<Record<GoalWhy, string>> = {
+  demand: 'what the sport asks',
+  symmetry: 'as the other side',
+  wish: 'their wish',
+};
+
+/** What a goal is for, in words; empty where nobody said. */
+export const goalWhyWords = ({ why, whyWords }: Pick<Goal, 'why' | 'whyWords'>): string =>
+  [...(why ? [WHY_WORDS[why]] : []), ...(whyWords ? [whyWords] : [])].join(': ');

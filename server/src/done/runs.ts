@@ -2,7 +2,16 @@ import type { Line } from '@pace-bend/core/method';
 import type { Run, RunFields, StoredRunEvent, Visit } from '@pace-bend/core/record';
 import type { RunEvent } from '@pace-bend/core/table';
 import { change, firstRow, fromJson, insertMany, iso, rows, type Db } from '../db/pool.ts';
-import type { SentEvent } from './schema.ts';
+
+/** An event as it is sent and kept. */
+export interface SentEvent {
+  readonly id: string;
+  readonly seq: number;
+  readonly atMs: number;
+  readonly kind: string;
+  readonly score?: number;
+  readonly value?: number;
+}
 
 interface RunRow {
   readonly id: string;

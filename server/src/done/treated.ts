@@ -2,7 +2,7 @@ import type { Line } from '@pace-bend/core/method';
 import { blocksDone, type DoneBlock } from '@pace-bend/core/record';
 import { foldRun, type RunState } from '@pace-bend/core/table';
 import { change, firstRow, fromJson, rows, type Db } from '../db/pool.ts';
-import { eventsOf } from './queries.ts';
+import { eventsOf } from './runs.ts';
 
 /**
  * The one place that says which runs were work on an athlete, as a condition on the row `r`: those by the real clock. A

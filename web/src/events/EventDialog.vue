@@ -12,11 +12,26 @@ import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useAction } from '../parts/useAction.ts';
 import { IMPORTANCE_WORDS } from '../parts/words.ts';
+import MoveLook from './MoveLook.vue';
+import { useEventMove, type EventMoved } from './useEventMove.ts';
 
-/** An event that is trained for: for everybody or one squad, added, changed or taken off. */
-const props = defineProps<{ event: CalendarEvent | null; day: string }>();
+/**
+ * An event that is trained for: for everybody, one squad or one athlete, added, changed or taken off. Where something hangs on its day, what
+ * moves with it is looked at first.
+ */
+const props = withDefaults(
+  defineProps<{
+    event: CalendarEvent | null;
+    day: string;
+    /** Whose a new one is unless something else is said. */
+    squadId?: string | null;
+    /** The athlete whose own it may be. */
+    athlete?: { readonly id: string; readonly name: string } | null;
+  }>(),
+  { squadId: null, athlete: null },
+);
 const open = defineModel<boolean>('open', { required: true });
-const emit = defineEmits<{ saved: [] }>();
+const emit = defineEmits<{ saved: [moved: EventMoved | null] }>();
 
 // Made when the form opens, so that trying again adds one event.
 const id = props.event?.id ?? uuid();
@@ -24,10 +39,16 @@ const fields = reactive({
   name: props.event?.name ?? '',
   onDate: props.event?.onDate ?? props.day,
   importance: props.event?.importance ?? (2 as const),
-  squadId: props.event?.squadId ?? 'all',
+  whose: whoseOf(),
 });
+function whoseOf(): string {
+  if (props.event) return props.event.athleteId ? `athlete/${props.event.athleteId}` : (props.event.squadId ?? 'all');
+  return props.athlete ? `athlete/${props.athlete.id}` : (props.squadId ?? 'all');
+}
 const tried = ref(false);
 const { busy, problem, run } = useAction();
+const move = useEventMove();
+const { look, visits, goals } = move;
 const squads = ref<readonly Squad[]>([]);
 onMounted(async () => {
   squads.value = await api<{ squads: Squad[] }>('GET', '/squads').then(
@@ -37,6 +58,11 @@ onMounted(async () => {
 });
 const choices = computed(() => [
   { value: 'all', label: 'everybody' },
+  ...(props.athlete
+    ? [{ value: `athlete/${props.athlete.id}`, label: props.athlete.name }]
+    : props.event?.athleteId
+      ? [{ value: `athlete/${props.event.athleteId}`, label: 'one athlete' }]
+      : []),
   ...squads.value.map((squad) => ({ value: squad.id, label: squad.name })),
 ]);
 
@@ -52,9 +78,29 @@ async function keep(): Promise<void> {
     name: fields.name.trim(),
     onDate: fields.onDate,
     importance: fields.importance,
-    squadId: fields.squadId === 'all' ? null : fields.squadId,
+    squadId: fields.whose === 'all' || fields.whose.startsWith('athlete/') ? null : fields.whose,
+    athleteId: fields.whose.startsWith('athlete/') ? fields.whose.slice('athlete/'.length) : null,
   };
-  if (await run(() => api('PUT', `/events/${id}`, { revision: props.event?.revision ?? 0, ...sent }))) done();
+  const { event } = props;
+  if (event && event.onDate !== sent.onDate && move.look.value?.toDay !== sent.onDate) {
+    if (!(await run(() => move.lookAt(event.id, sent.onDate)))) return;
+    // With something hanging on its day it is looked at; with nothing it is one change like every other.
+    if (move.depends.value) return;
+    move.leave();
+  }
+  let moved: EventMoved | null = null;
+  const worked = await run(async () => {
+    if (move.look.value) moved = await move.go();
+    const revision = (event?.revision ?? 0) + (moved ? 1 : 0);
+    const others =
+      event === null ||
+      sent.name !== event.name ||
+      sent.importance !== event.importance ||
+      sent.squadId !== event.squadId ||
+      sent.athleteId !== event.athleteId;
+    if (others || !moved) await api('PUT', `/events/${id}`, { revision, ...sent });
+  });
+  if (worked) done(moved);
 }
 
 /** One that somebody else has taken off already is off. */
@@ -64,18 +110,26 @@ async function takeOff(): Promise<void> {
       if (!(error instanceof ApiProblem) || error.status !== 404) throw error;
     }),
   );
-  if (gone) done();
+  if (gone) done(null);
 }
 
-function done(): void {
+function done(moved: EventMoved | null): void {
   open.value = false;
-  emit('saved');
+  emit('saved', moved);
 }
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" :title="event ? 'Event' : 'Add an event'" :width="460">
-    <Form layout="vertical" novalidate @submit.prevent="keep">
+  <SheetDialog v-model:open="open" :title="look ? 'Move the event' : event ? 'Event' : 'Add an event'" :width="look ? 620 : 460">
+    <form v-if="look" @submit.prevent="keep">
+      <MoveLook v-model:visits="visits" v-model:goals="goals" :look="look" />
+      <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
+      <div class="choices">
+        <Button type="primary" html-type="submit" :loading="busy">Move all of it</Button
+        ><Button :disabled="busy" @click="move.leave">Back</Button>
+      </div>
+    </form>
+    <Form v-else layout="vertical" novalidate @submit.prevent="keep">
       <FormItem label="Name" html-for="event-name" :validate-status="wrong.name ? 'error' : ''" :help="wrong.name || undefined"
         ><Input id="event-name" v-model:value="fields.name" :maxlength="LIMITS.eventName" placeholder="Autumn head" autocomplete="off"
       /></FormItem>
@@ -90,12 +144,12 @@ function done(): void {
       <FormItem label="Whose"
         ><PickOne
           label="Whose event"
-          :value="fields.squadId"
+          :value="fields.whose"
           :options="choices"
           class="whose"
           @change="
             (value) => {
-              fields.squadId = value;
+              fields.whose = value;
             }
           "
       /></FormItem>
@@ -113,6 +167,10 @@ function done(): void {
 </template>
 
 <style scoped>
+.choices {
+  margin-top: 14px;
+}
+
 .day,
 .whose {
   width: 100%;

@@ -1,7 +1,7 @@
 import { findMethod } from '@pace-bend/core/method';
 import type { PastBlock, Visit } from '@pace-bend/core/record';
 import { iso, rows, type Db } from '../db/pool.ts';
-import { treatedBlocks } from '../runs/treated.ts';
+import { treatedBlocks } from './treated.ts';
 
 /** How far back what was done is looked at. */
 const DAYS = 180;

@@ -7,7 +7,7 @@ import type { PracticeRow } from '../access/sessions.ts';
 import { iso, rows, type Db } from '../db/pool.ts';
 import { dayBounds, dayIn } from '../http/days.ts';
 import { visitsInSpan } from '../visits/queries.ts';
-import { couldFollow, followedOf, plansOf } from './queries.ts';
+import { couldFollow, followedOf, plansOf } from '../seasons/queries.ts';
 
 export interface Moving extends MoveLook {
   /** Goals by id, as they are written. */

@@ -1,0 +1,1 @@
+export { freeSlots, USUAL_HOURS, type Slot, type Taken } from './slots.ts';

@@ -1,0 +1,100 @@
+import type { DateTime } from 'luxon';
+import { daysBetween } from '@pace-bend/core/caution';
+import { EMPTY_PLAN, type Anchor, type Block, type PhaseId, type SeasonPlan, type Stay } from '@pace-bend/core/season';
+import { firstRow, rows, type Db } from '../db/pool.ts';
+import { setNotAt, writePlan } from '../seasons/queries.ts';
+import type { SeededRandom } from './random.ts';
+
+/** Blocks by the day they end on, counted from today, one after the other; the first begins on `from`. `by`: the event its end stands by. */
+interface DemoSeason {
+  readonly squad?: string;
+  readonly athlete?: string;
+  readonly from: number;
+  readonly blocks: readonly { readonly phase: PhaseId; readonly until: number; readonly by?: string }[];
+  readonly stays?: readonly (Omit<Stay, 'id' | 'from' | 'until'> & { readonly from: number; readonly until: number })[];
+  readonly notAt?: readonly string[];
+}
+
+/** Two seasons of squads and one of an athlete over it, so that today lies in the middle of things. */
+const SEASONS: readonly DemoSeason[] = [
+  {
+    squad: 'Men’s eight',
+    from: -98,
+    blocks: [
+      { phase: 'recover', until: -78 },
+      { phase: 'build', until: -19, by: 'Head race' },
+      { phase: 'sharpen', until: 4, by: 'Head race' },
+      { phase: 'compete', until: 9, by: 'Head race' },
+      { phase: 'recover', until: 23, by: 'Head race' },
+      { phase: 'build', until: 90, by: 'Spring regatta' },
+      { phase: 'sharpen', until: 111, by: 'Spring regatta' },
+      { phase: 'compete', until: 122, by: 'Spring regatta' },
+      { phase: 'recover', until: 136, by: 'Spring regatta' },
+    ],
+    stays: [
+      { kind: 'camp', name: 'Autumn camp', from: -35, until: -29, visits: true },
+      { kind: 'camp', name: 'Winter camp', from: 58, until: 65, visits: false },
+    ],
+  },
+  {
+    squad: 'Women’s four',
+    from: -84,
+    blocks: [
+      { phase: 'off', until: -57 },
+      { phase: 'build', until: 90, by: 'Spring regatta' },
+      { phase: 'sharpen', until: 111, by: 'Spring regatta' },
+      { phase: 'compete', until: 122, by: 'Spring regatta' },
+      { phase: 'recover', until: 140, by: 'Spring regatta' },
+    ],
+    stays: [{ kind: 'travel', name: 'Away with the club', from: 24, until: 38, visits: false }],
+  },
+  { athlete: 'Ruan Teague', from: -3, blocks: [{ phase: 'recover', until: 16 }], notAt: ['Head race'] },
+];
+
+/** Lays the demo's seasons out. */
+export async function loadSeasons(
+  db: Db,
+  practiceId: string,
+  today: DateTime,
+  random: SeededRandom,
+  athletes: ReadonlyMap<string, string>,
+): Promise<void> {
+  const events = await rows<{ id: string; name: string; onDate: string }>(
+    db,
+    'SELECT id, name, on_date AS onDate FROM calendar_event WHERE practice_id = ? ORDER BY on_date',
+    [practiceId],
+  );
+  const day = (offset: number) => today.plus({ days: offset }).toISODate()!;
+  const eventOf = (name: string) => events.find((event) => event.name === name)!;
+  const anchorOf = (name: string | undefined, offset: number): Anchor | null => {
+    if (name === undefined) return null;
+    const { id, onDate } = eventOf(name);
+    const inDays = daysBetween(onDate, day(0));
+    return { eventId: id, days: offset + inDays };
+  };
+  for (const season of SEASONS) {
+    const ownerId = season.athlete
+      ? athletes.get(season.athlete)!
+      : (await firstRow<{ id: string }>(db, 'SELECT id FROM squad WHERE practice_id = ? AND name = ?', [practiceId, season.squad!]))!.id;
+    const blocks = season.blocks.map(({ phase, until, by }, i): Block => {
+      const before = season.blocks[i - 1];
+      const from = before ? before.until + 1 : season.from;
+      return { phase, from: day(from), until: day(until), fromAnchor: anchorOf(before?.by, from), untilAnchor: anchorOf(by, until) };
+    });
+    const stays = (season.stays ?? []).map(({ from, until, ...stay }): Stay => ({
+      ...stay,
+      id: random.uuid(today.toJSDate()),
+      from: day(from),
+      until: day(until),
+    }));
+    const plan: SeasonPlan = { ...EMPTY_PLAN, blocks, stays };
+    await writePlan(db, practiceId, ownerId, 0, plan, today.toJSDate(), 'Marit Voss');
+    if (season.notAt)
+      await setNotAt(
+        db,
+        practiceId,
+        ownerId,
+        season.notAt.map((name) => eventOf(name).id),
+      );
+  }
+}

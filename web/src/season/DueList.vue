@@ -1,0 +1,245 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { DateTime } from 'luxon';
+import { v7 as uuid } from 'uuid';
+import { computed, onMounted, onUnmounted, ref } from 'vue';
+import { bringsWords, type DueRow } from '@pace-bend/core/cycle';
+import { motionOf } from '@pace-bend/core/body';
+import { api } from '../api/api.ts';
+import { whichKey } from '../parts/keys.ts';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { isTyping } from '../parts/useGlobalKeys.ts';
+import { useDay } from '../stores/day.ts';
+import { usePractice } from '../stores/practice.ts';
+import { useSession } from '../stores/session.ts';
+import { useDue, type DueOffer } from './useDue.ts';
+
+/** Who is due and why, most urgent first, then by what a visit would bring; one key books the time that stands in the row. */
+const props = defineProps<{
+  /** Does something with a way back. */
+  step: (words: string, again: () => Promise<void>, back: () => Promise<void>) => Promise<boolean>;
+  busy: boolean;
+}>();
+const emit = defineEmits<{ booked: [] }>();
+const practice = usePractice();
+const session = useSession();
+const day = useDay();
+const { state, share, failure, problem, offers, looked, load } = useDue();
+onMounted(load);
+defineExpose({ load });
+
+const FIRST = 6;
+const all = ref(false);
+const shown = computed(() => (all.value ? offers.value : offers.value.slice(0, FIRST)));
+const mayBook = computed(() => session.may('PUT', '/visits/:id'));
+
+const atWords = ({ startsAt }: NonNullable<DueOffer['slot']>) =>
+  `${DateTime.fromISO(startsAt, { zone: practice.zone }).toFormat('ccc d LLL')}, ${practice.timeOfDay(startsAt)}`;
+const MARKS: Readonly<Record<string, string>> = { must: 'must', look: 'look' };
+function mark(row: DueRow): { readonly big: string; readonly small: string } {
+  const kind = row.reasons[0]!.kind;
+  if (kind === 'must') return { big: MARKS.must!, small: 'see' };
+  if (kind === 'look') return { big: MARKS.look!, small: 'first' };
+  if (row.brings) return { big: bringsWords(row.brings), small: 'kept' };
+  return { big: row.held === '' ? '–' : 'keep', small: row.held === '' ? 'no goal' : 'only' };
+}
+const bringsTitle = ({ brings }: DueRow) =>
+  brings
+    ? `Expected of the next visit: ${motionOf(brings.motionId).name}${brings.side === 'midline' ? '' : ` ${brings.side}`}, eight in ten between ${bringsWords({ ...brings, kept: { ...brings.kept, middle: brings.kept.low } })} and ${bringsWords({ ...brings, kept: { ...brings.kept, middle: brings.kept.high } })}`
+    : '';
+
+async function book(offer: DueOffer): Promise<void> {
+  if (!offer.slot || props.busy) return;
+  const id = uuid();
+  const { startsAt, minutes } = offer.slot;
+  const path = `/visits/${id}`;
+  let there = false;
+  const after = async () => {
+    emit('booked');
+    await Promise.all([load(), day.load(day.page?.date)]);
+  };
+  await props.step(
+    `${offer.name}, ${atWords(offer.slot)}`,
+    async () => {
+      if (there) await api('POST', `${path}/restore`, { revision: (await visitOf(path)).revision });
+      else await api('PUT', path, { athleteId: offer.athleteId, startsAt, minutes });
+      there = true;
+      await after();
+    },
+    async () => {
+      await api('POST', `${path}/cancel`, { revision: (await visitOf(path)).revision });
+      await after();
+    },
+  );
+}
+const visitOf = async (path: string) => (await api<{ visit: { revision: number } }>('GET', path)).visit;
+
+function onKey(event: KeyboardEvent): void {
+  if (isTyping(event) || document.querySelector('.ant-modal-wrap:not([style*="display: none"])')) return;
+  const which = whichKey(event, 'bookDue');
+  const offer = which === null ? undefined : shown.value[which];
+  if (!offer?.slot || !mayBook.value) return;
+  event.preventDefault();
+  void book(offer);
+}
+onMounted(() => window.addEventListener('keydown', onKey));
+onUnmounted(() => window.removeEventListener('keydown', onKey));
+</script>
+
+<template>
+  <aside class="due" aria-label="Who is due">
+    <header>
+      <h2>Due</h2>
+      <p class="soft small">
+        all squads, most to gain first<template v-if="looked">; {{ looked.of }} of {{ looked.all }} looked at</template>
+      </p>
+    </header>
+    <div v-if="state === 'failed'" class="pad">
+      <ProblemNote v-if="problem" :problem="problem" />
+      <p v-else role="alert">{{ failure }}</p>
+      <Button @click="load">Try again</Button>
+    </div>
+    <p v-else-if="state !== 'ready'" class="pad soft" role="status">
+      {{ state === 'reading' ? 'Reading …' : `Working out what visits would bring … ${Math.round(share * 100)} %` }}
+    </p>
+    <p v-else-if="offers.length === 0" class="pad soft">
+      Nobody is due: everybody was seen, measured and is on their path, or has a visit booked.
+    </p>
+    <ol v-else>
+      <li v-for="(offer, i) in shown" :key="offer.athleteId" :class="offer.reasons[0]!.kind">
+        <div class="top">
+          <RouterLink :to="`/athlete/${offer.athleteId}`" class="name">{{ offer.name }}</RouterLink>
+          <span class="mark" :title="bringsTitle(offer)"
+            ><b>{{ mark(offer).big }}</b> <small>{{ mark(offer).small }}</small></span
+          >
+        </div>
+        <p v-for="reason in offer.reasons.slice(0, 2)" :key="reason.words" class="why">{{ reason.words }}</p>
+        <p v-if="offer.reasons.length > 2" class="why soft">
+          and {{ offer.reasons.length - 2 }} more:
+          {{
+            offer.reasons
+              .slice(2)
+              .map(({ words }) => words)
+              .join('; ')
+          }}
+        </p>
+        <div class="slot">
+          <button v-if="offer.slot && mayBook" type="button" class="book" :disabled="busy" @click="book(offer)">
+            <span v-if="i < FIRST" class="key">{{ i + 1 }}</span> Book<span class="sr-only"> {{ offer.name }}</span>
+          </button>
+          <span v-if="offer.slot" class="soft small num">{{ atWords(offer.slot) }} free</span>
+          <span v-else class="soft small">no free time within two weeks</span>
+        </div>
+      </li>
+    </ol>
+    <p v-if="state === 'ready' && offers.length > FIRST" class="pad">
+      <button type="button" class="link" @click="all = !all">
+        {{ all ? 'Show the first six' : `Show ${offers.length - FIRST} more` }}
+      </button>
+    </p>
+    <p v-if="state === 'ready' && offers.length > 0" class="pad soft small">
+      Free: 8 to 18, not on Sundays (usual hours). What a visit brings is what is expected to be kept of it.
+    </p>
+  </aside>
+</template>
+
+<style scoped>
+.due {
+  align-self: start;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+}
+
+header {
+  padding: 12px 14px 8px;
+  border-bottom: 1px solid var(--line);
+}
+
+h2,
+header p {
+  margin: 0;
+}
+
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+
+li {
+  padding: 10px 14px;
+  border-bottom: 1px solid var(--line);
+}
+
+.top {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+}
+
+.name {
+  color: var(--ink);
+  font-weight: 600;
+  text-decoration: none;
+}
+
+.name:hover {
+  text-decoration: underline;
+}
+
+.mark {
+  flex: none;
+  text-align: right;
+}
+
+.mark b {
+  font-family: var(--figures);
+  font-size: 16px;
+}
+
+.must .mark b {
+  color: var(--clay-text);
+}
+
+.mark small {
+  color: var(--soft);
+}
+
+.why {
+  margin: 2px 0 0;
+  font-size: 13px;
+  overflow-wrap: anywhere;
+}
+
+.slot {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 2px 8px;
+  margin-top: 4px;
+}
+
+.book {
+  min-height: 32px;
+  border: 0;
+  background: none;
+  color: var(--spruce);
+  font: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+.pad {
+  margin: 0;
+  padding: 10px 14px;
+}
+
+@media (pointer: coarse) {
+  .book {
+    min-height: 44px;
+  }
+}
+</style>
