@@ -34,6 +34,8 @@ export interface SeasonFile {
   readonly followed: { readonly id: string; readonly name: string; readonly plan: SeasonPlan } | null;
   /** Of an athlete: everybody whose season they could follow. */
   readonly couldFollow: readonly { readonly id: string; readonly name: string }[];
+  /** Everybody of the practice who has something laid out, by id. */
+  readonly laidOut: readonly string[];
   /** What the practice changed about the phases. */
   readonly rules: readonly PhaseRule[];
   /** All that concern them, those of an athlete who is not at them too. */

@@ -310,7 +310,7 @@ describe('what a phase holds back', () => {
     expect(phaseLimits(on(30), day(30), []).map(({ id }) => id)).toEqual(['phase-sharpen']);
     expect(phaseLimits(on(46), day(46), []).map(({ because }) => because)).toEqual([
       'Sharpen: Head race in 14 days',
-      'Nothing new: Head race in 14 days',
+      'No new ways: Head race in 14 days',
     ]);
     expect(phaseLimits(on(70), day(70), [])).toEqual([]);
     expect(phaseLimits(null, START, [])).toEqual([]);
@@ -332,7 +332,7 @@ describe('what a phase holds back', () => {
     // In the sharpening an entry may be new as long as its way is not.
     const ways = phaseLimits(on(46), day(46), ['continuous-motion']);
     expect(kinds(ways, fresh)).toEqual([]);
-    expect(kinds(ways, known)).toEqual(['Nothing new: Head race in 14 days']);
+    expect(kinds(ways, known)).toEqual(['No new ways: Head race in 14 days']);
   });
 
   test('more that they have had never forbids more; any phase is as strict as none', () => {

@@ -92,7 +92,7 @@ export function phaseLimits(at: SeasonDay | null, today: string, had: readonly s
   if (newIsOut(at, today))
     found.push({
       id: `phase-${rule.id}-new`,
-      because: `Nothing new: ${near}`,
+      because: `${rule.newWork === 'nothing' ? 'Nothing new' : 'No new ways'}: ${near}`,
       reason:
         rule.newWork === 'nothing'
           ? 'They have not had this work in this way in the last half year.'

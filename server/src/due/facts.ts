@@ -5,15 +5,16 @@ import { responseFacts } from '../athleteFile/response.ts';
 import { conditionsOf } from '../athletes/conditions.ts';
 import { goalsOf } from '../athletes/goals.ts';
 import { firstRow, iso, rows, type Db } from '../db/pool.ts';
-import { dayIn } from '../http/days.ts';
+import { dayBounds, dayIn } from '../http/days.ts';
 import { errorKnowledge } from '../studies/queries.ts';
 import { seasonFactsOf } from '../seasons/queries.ts';
 
 /** So many athletes are looked at: those seen last, and before them those who never were. */
 const MOST = 60;
 
-/** What says who of a practice is due. Athletes who are out are left out. */
+/** What says who of a practice is due. Athletes who are out are left out; a visit of today that is not finished is still the next one. */
 export async function dueFile(db: Db, practice: PracticeRow, now: Date): Promise<DueFile> {
+  const day = dayIn(practice.timeZone, now);
   const total = await firstRow<{ n: number }>(db, 'SELECT COUNT(*) AS n FROM athlete WHERE practice_id = ?', [practice.id]);
   const athletes = await rows<{ id: string; name: string; lastAt: Date | null; nextAt: Date | null }>(
     db,
@@ -22,9 +23,8 @@ export async function dueFile(db: Db, practice: PracticeRow, now: Date): Promise
      FROM athlete a LEFT JOIN visit v ON v.athlete_id = a.id AND v.cancelled_at IS NULL
      WHERE a.practice_id = ? AND NOT (a.availability = 'out' AND (a.available_until IS NULL OR a.available_until >= ?))
      GROUP BY a.id, a.name ORDER BY MAX(CASE WHEN v.finished_at IS NOT NULL THEN v.starts_at END) IS NULL DESC, MAX(CASE WHEN v.finished_at IS NOT NULL THEN v.starts_at END) DESC, a.id LIMIT ${MOST}`,
-    [startOf(now), practice.id, dayIn(practice.timeZone, now)],
+    [dayBounds(day, practice.timeZone).from, practice.id, day],
   );
-  const day = dayIn(practice.timeZone, now);
   const found: DueFacts[] = [];
   for (const { id, name, lastAt, nextAt } of athletes) {
     const season = await seasonFactsOf(db, practice, id);
@@ -52,6 +52,3 @@ export async function dueFile(db: Db, practice: PracticeRow, now: Date): Promise
   }
   return { athletes: found, rules: practice.phases, errors: await errorKnowledge(db, practice.id), total: Number(total?.n ?? 0) };
 }
-
-/** A visit that began within the last hours is still the next one. */
-const startOf = (now: Date) => new Date(now.getTime() - 6 * 3_600_000);

@@ -7,7 +7,7 @@ import { iso, rows, type Db } from '../db/pool.ts';
 import { allEvents, eventsOfAthlete, notAtOf } from '../events/queries.ts';
 import { dayBounds, dayIn } from '../http/days.ts';
 import { notFound } from '../http/problem.ts';
-import { couldFollow, followedOf, plansOf } from './queries.ts';
+import { couldFollow, followedOf, laidOut, plansOf } from './queries.ts';
 
 /** How far a season is drawn: weeks back and ahead of today. */
 const BACK_DAYS = 40 * 7;
@@ -56,6 +56,7 @@ export async function seasonFile(db: Db, practice: PracticeRow, owner: SeasonOwn
     revision: kept?.revision ?? 0,
     followed: followed && { ...followed, plan: plans.get(followed.id)?.plan ?? EMPTY_PLAN },
     couldFollow: could,
+    laidOut: await laidOut(db, practice.id),
     rules: practice.phases,
     events: events.filter(({ onDate }) => onDate >= addDays(today, -BACK_DAYS) && onDate <= addDays(today, 2 * AHEAD_DAYS)),
     visits: await visitsIn(db, practice, whose, today, now),

@@ -22,6 +22,17 @@ export async function plansOf(db: Db, practiceId: string, ownerIds: readonly str
   );
 }
 
+/** Who of a practice has blocks laid out, by id. */
+export async function laidOut(db: Db, practiceId: string): Promise<string[]> {
+  return (
+    await rows<{ id: string }>(
+      db,
+      "SELECT owner_id AS id FROM season_plan WHERE practice_id = ? AND JSON_LENGTH(data, '$.blocks') > 0 ORDER BY owner_id",
+      [practiceId],
+    )
+  ).map(({ id }) => id);
+}
+
 /** Writes an owner's plan on the revision it was made on; returns whether it still had it. */
 export async function writePlan(
   db: Db,

@@ -167,6 +167,13 @@ ol {
   padding: 0;
 }
 
+@media (max-width: 1180px) {
+  ol {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
+  }
+}
+
 li {
   padding: 10px 14px;
   border-bottom: 1px solid var(--line);

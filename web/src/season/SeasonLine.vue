@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DateTime } from 'luxon';
 import { computed, ref, useTemplateRef } from 'vue';
 import { addDays } from '@pace-bend/core/load';
 import type { CalendarEvent, SeasonVisit, SeasonWeek } from '@pace-bend/core/record';
@@ -49,7 +50,7 @@ const drawing = useTemplateRef<SVGSVGElement>('drawing');
 defineExpose({ drawing });
 
 const Y = { months: 12, weeks: 27, events: 44, eventRow: 15, top: 104, base: 214, names: 229, visits: 276, load: 336, below: 352 };
-const height = computed(() => Y.below + (props.below > 0 ? props.below + 14 : 0));
+const height = computed(() => Y.below + (props.below > 0 ? props.below + 24 : 14));
 const yOf = (step: number) => Y.base - 12 - (step / (DEVELOP.length - 1)) * (Y.base - 12 - Y.top);
 
 /** The blocks while an edge is being moved. */
@@ -168,6 +169,7 @@ const loads = computed(() => {
   return { weeks: seen.map(weekOf), most: seen.length > 0 ? most : null };
 });
 const todayX = computed(() => props.scale.x(props.today));
+const todayWords = computed(() => DateTime.fromISO(props.today).toFormat('ccc d LLL'));
 const todayIn = computed(() => props.today >= props.scale.from && props.today <= props.scale.until);
 const inView = (from: string, until: string) => until >= props.scale.from && from <= props.scale.until;
 const describe = (block: LaidBlock) =>
@@ -331,7 +333,8 @@ const describe = (block: LaidBlock) =>
 
     <g v-if="todayIn" class="today">
       <line :x1="todayX" :x2="todayX" :y1="Y.weeks + 6" :y2="height - 2" />
-      <text :x="todayX" :y="Y.weeks + 1" text-anchor="middle" />
+      <rect :x="todayX - 34" :y="height - 17" width="68" height="16" rx="3" />
+      <text :x="todayX" :y="height - 5" text-anchor="middle">{{ todayWords }}</text>
     </g>
 
     <EdgeHandle
@@ -557,6 +560,15 @@ text {
   stroke: var(--sun);
   stroke-width: 2;
   pointer-events: none;
+}
+
+.today rect {
+  fill: var(--sun);
+}
+
+.today text {
+  fill: #1e2a26;
+  font-weight: 600;
 }
 
 .hint {

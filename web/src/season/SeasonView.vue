@@ -13,6 +13,7 @@ import {
   seasonDay,
   withoutBlock,
   type Block,
+  type Develop,
   type LaidBlock,
   type SeasonPlan,
   type Stay,
@@ -80,8 +81,12 @@ onMounted(async () => {
     (found) => found.squads,
     () => [],
   );
-  // The first squad is what is mostly looked at.
-  if (!route.query.squad && !route.query.athlete && squads.value[0]) await router.replace({ query: { squad: squads.value[0].id } });
+});
+// Without a word whose it is, the first squad that has a line is shown.
+watch([file, squads], ([now, all]) => {
+  if (route.query.squad || route.query.athlete || now?.owner !== 'everybody' || now.plan.blocks.length > 0) return;
+  const first = all.find(({ id }) => now.laidOut.includes(id));
+  if (first) void router.replace({ query: { squad: first.id } });
 });
 watch(
   of,
@@ -109,8 +114,7 @@ const whoOptions = computed(() => {
     all.unshift({ value: athleteId.value, label: file.value.name });
   return [{ value: 'all', label: 'all of them' }, ...all];
 });
-const show = (squad: string, athlete: string | null) =>
-  void router.push({ query: { ...(squad === EVERYBODY ? {} : { squad }), ...(athlete ? { athlete } : {}) } });
+const show = (squad: string, athlete: string | null) => void router.push({ query: { squad, ...(athlete ? { athlete } : {}) } });
 
 /** How far is looked, and how many weeks from where today stands at a third. */
 const span = ref<Span>(20);
@@ -135,13 +139,19 @@ const at = computed(() =>
       )
     : null,
 );
+const NOW_WORDS: Readonly<Record<Develop, string>> = {
+  all: 'range is developed',
+  begun: 'only what is begun is finished',
+  gentle: 'gentle only',
+  none: 'keep only',
+};
 /** What today's phase comes to, in words. */
 const nowWords = computed(() => {
   if (!at.value) return '';
   const hold = phaseHold(at.value, practice.today);
   const limits = phaseLimits(at.value, practice.today, []).map(({ because }) => because);
   const until = dayWords(at.value.until, practice.today);
-  return `Until ${until} ${hold ? hold.because.split(':')[0] : 'range is developed'}${limits.length > 0 ? `. ${limits.join('. ')}` : ''}.`;
+  return `Until ${until}: ${hold ? NOW_WORDS[hold.develop] : NOW_WORDS.all}${limits.length > 0 ? `. ${limits.join('. ')}` : ''}.`;
 });
 
 /** Visits a planned rhythm would have, where none are booked yet. */
@@ -223,7 +233,10 @@ watch(
 const endDays = computed(() => (goal.value?.byDate ? practice.daysUntil(goal.value.byDate) : 0));
 /** The first absence without visits, in weeks from today, as forecasts know it. */
 const awayWeeks = computed(() => {
-  const stay = stays.value.filter(({ visits, until }) => !visits && until > practice.today).sort((a, b) => (a.from < b.from ? -1 : 1))[0];
+  const end = goal.value?.byDate ?? practice.today;
+  const stay = stays.value
+    .filter(({ visits, from, until }) => !visits && until > practice.today && from < end)
+    .sort((a, b) => (a.from < b.from ? -1 : 1))[0];
   if (!stay) return null;
   const fromWeek = Math.max(0, Math.floor(practice.daysUntil(stay.from) / 7));
   return { fromWeek, weeks: Math.max(1, Math.round((practice.daysUntil(stay.until) + 1) / 7) - fromWeek) };
@@ -345,18 +358,6 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
               :options="SPANS.map((weeks) => ({ value: String(weeks), label: `${weeks} weeks` }))"
               @change="(weeks) => (span = Number(weeks) as Span)"
             />
-            <PickOne
-              v-if="file.owner === 'athlete' && file.couldFollow.length > 1"
-              label="Follows"
-              size="small"
-              :value="plan.follows ?? 'first'"
-              :options="[
-                { value: 'first', label: 'follows the first with a line' },
-                ...file.couldFollow.map((each) => ({ value: each.id, label: `follows ${each.name}` })),
-              ]"
-              :disabled="!mayChange || busy"
-              @change="(id) => change('who is followed', { follows: id === 'first' ? null : id })"
-            />
             <span v-if="mayChange" class="choices end">
               <Button size="small" @click="writing = { block: null }">Add block</Button>
               <Button size="small" @click="staying = true">Camps, travel</Button>
@@ -444,8 +445,21 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
               No goal with a day and readings. <RouterLink :to="`/athlete/${athleteId}`">Set one beside its chart</RouterLink>
             </p>
             <ProblemNote v-if="goals.problem.value" :problem="goals.problem.value" />
-            <details v-if="mayChange && events.length > 0" class="starts">
-              <summary>Events they are at</summary>
+            <details v-if="mayChange" class="starts">
+              <summary>Whom they follow, and which events they are at</summary>
+              <PickOne
+                v-if="file.couldFollow.length > 1"
+                label="Follows"
+                size="small"
+                :value="plan.follows ?? 'first'"
+                :options="[
+                  { value: 'first', label: 'follows the first with a line' },
+                  ...file.couldFollow.map((each) => ({ value: each.id, label: `follows ${each.name}` })),
+                ]"
+                :disabled="!mayChange || busy"
+                @change="(id) => change('who is followed', { follows: id === 'first' ? null : id })"
+              />
+
               <label v-for="event in events.filter((each) => each.onDate >= practice.today)" :key="event.id"
                 ><input type="checkbox" :checked="event.at" :disabled="busy" @change="notAt(event)" /> {{ event.name }},
                 {{ dayWords(event.onDate, practice.today) }}</label

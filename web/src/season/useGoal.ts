@@ -56,18 +56,6 @@ export function useGoal(line: Ref<readonly LaidBlock[]>, rules: Ref<readonly Pha
     }
     return [...days.values()];
   });
-  const level = computed(() => {
-    const before = mine.value.filter(({ moment }) => moment === 'before');
-    if (before.length === 0 || !motion.value) return [];
-    const { points } = smoothLevel(
-      before.map((each) => ({
-        day: -daysBetween(practice.dayOf(each.startsAt), practice.today),
-        value: each.value,
-        sem: errorOf(motion.value!, each, file.value!.errors, 'between').sem,
-      })),
-    );
-    return points.map((point) => ({ ...point, on: addDays(practice.today, point.day) }));
-  });
   const standing = computed(() =>
     goal.value
       ? goalStanding(
@@ -79,5 +67,20 @@ export function useGoal(line: Ref<readonly LaidBlock[]>, rules: Ref<readonly Pha
       : null,
   );
 
+  const level = computed(() => {
+    const before = mine.value.filter(({ moment }) => moment === 'before');
+    if (before.length === 0 || !motion.value) return [];
+    const { points } = smoothLevel(
+      before.map((each) => ({
+        day: -daysBetween(practice.dayOf(each.startsAt), practice.today),
+        value: each.value,
+        sem: errorOf(motion.value!, each, file.value!.errors, 'between').sem,
+      })),
+    );
+    const known = points.map((point) => ({ ...point, on: addDays(practice.today, point.day) }));
+    // Up to today it is less and less known.
+    const now = standing.value?.level;
+    return now && known.at(-1)!.on < practice.today ? [...known, { ...known.at(-1)!, ...now, day: 0, on: practice.today }] : known;
+  });
   return { file, problem, goals, chosen, goal, motion, readings, level, standing, open, goalKey };
 }

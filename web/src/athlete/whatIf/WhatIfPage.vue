@@ -18,6 +18,7 @@ import FanPanels from './FanPanels.vue';
 import FewestVisits from './FewestVisits.vue';
 import ScheduleDialog from './ScheduleDialog.vue';
 import { useForecast } from './useForecast.ts';
+import TakeIntoSeason from './TakeIntoSeason.vue';
 import WhatIsKept from './WhatIsKept.vue';
 import { amount, chanceWords, rhythmWords, scheduleWords } from './words.ts';
 
@@ -321,6 +322,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
           <Button v-if="schedules.length < LETTERS.length" @click="add">Add {{ LETTERS[schedules.length] }}</Button>
           <Button @click="save('png')">Save as PNG</Button>
           <Button @click="save('svg')">Save as SVG</Button>
+          <TakeIntoSeason :athlete-id="file.athlete.id" :letter="LETTERS[active]!" :schedule="schedules[active]!" />
           <p v-if="unsaved" class="small" role="alert">{{ unsaved }}</p>
           <span class="small soft"
             >10 000 paths each, the same for all schedules but for what is done; bands hold 50, 80 and 95 of 100. Keys:

@@ -3,6 +3,7 @@ import { gather, judge, openQuestions, type CauseKind } from '@pace-bend/core/li
 import { motionOf } from '@pace-bend/core/body';
 import type { BlockPlan, SideRounds } from '@pace-bend/core/method';
 import { compareMotion, currentReadings, type ValueToday } from '@pace-bend/core/record';
+import { phaseHold } from '@pace-bend/core/season';
 import type { Alternative, LeftOut, Pin, Proposal, SessionFacts } from '@pace-bend/core/session';
 import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
@@ -109,6 +110,7 @@ export function useProposal() {
       complaint: { region: file.visit.complaintRegion, side: file.visit.complaintSide },
       errors: file.errors,
       daysToEvent: visit.cautionContext!.daysToEvent,
+      hold: phaseHold(file.season, onDay),
       minutes: file.visit.minutesAvailable,
       breath: breathOf(file),
       caution: visit.cautionContext!,
