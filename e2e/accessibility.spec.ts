@@ -1,4 +1,4 @@
-import { addMotion, askedForPlan, expect, REFUSED, saved, test, toTheTable, typeTrials, walkIn } from './support.ts';
+import { addMotion, askedForPlan, choose, expect, REFUSED, saved, test, toTheTable, typeTrials, walkIn } from './support.ts';
 import { clean } from './axe.ts';
 import { still } from './waiting.ts';
 
@@ -222,6 +222,35 @@ for (const colorScheme of ['light', 'dark'] as const) {
 }
 
 for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing in the season and its dialogs, ${colorScheme}`, async ({ page, expectedErrors }) => {
+    test.setTimeout(120_000);
+    expect(expectedErrors).toEqual([]);
+    await page.emulateMedia({ colorScheme });
+    await page.goto('/season');
+    await expect(page.getByRole('button', { name: /^Sharpen, / }).first()).toBeVisible();
+    await expect(page.getByRole('complementary', { name: 'Who is due' }).getByRole('listitem').first()).toBeVisible({ timeout: 30_000 });
+    await clean(page, 'season of a squad');
+    await choose(page, 'Athlete', 'Kato Lindqvist');
+    await expect(page.getByRole('region', { name: 'The goal' })).toContainText('in 100');
+    await clean(page, 'season of an athlete');
+    for (const [button, dialog] of [
+      ['Use a template', 'Use a template'],
+      ['Add block', 'Add a block'],
+      ['Camps, travel', 'Camps and travel'],
+      ['Calendar', 'Calendar'],
+    ] as const) {
+      await page.getByRole('button', { name: button, exact: true }).click();
+      await expect(page.getByRole('dialog', { name: dialog })).toBeVisible();
+      await still(page);
+      await clean(page, dialog);
+      await page.keyboard.press('Escape');
+      await expect(page.getByRole('dialog')).toHaveCount(0);
+    }
+    await page.goto('/practice/phases');
+    await expect(page.getByRole('region', { name: 'Phases of a season' })).toBeVisible();
+    await clean(page, 'phases');
+  });
+
   test(`axe finds nothing on the shelf and in a proposed plan, ${colorScheme}`, async ({ page, expectedErrors }) => {
     test.setTimeout(240_000);
     expect(expectedErrors).toEqual([]);

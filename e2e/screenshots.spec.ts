@@ -2,7 +2,7 @@ import { mkdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
-import { askFirst, expect, REFUSED, runThrough, saved, test, typeTrials } from './support.ts';
+import { askFirst, choose, expect, REFUSED, runThrough, saved, test, typeTrials } from './support.ts';
 import { counted, frames, still } from './waiting.ts';
 
 /** The pictures of the README, from the demo's data: `npm run screenshots`. */
@@ -25,6 +25,13 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await page.goto('/load');
   await expect(page.getByRole('grid')).toContainText('Strength');
   await picture(page, 'load');
+  await page.goto('/season');
+  await expect(page.getByRole('button', { name: /^Sharpen, / }).first()).toBeVisible();
+  await choose(page, 'Athlete', 'Kato Lindqvist');
+  await expect(page.getByRole('region', { name: 'The goal' })).toContainText('in 100');
+  await expect(page.getByRole('complementary', { name: 'Who is due' }).getByRole('listitem').first()).toBeVisible({ timeout: 30_000 });
+  await page.mouse.move(5, 5);
+  await picture(page, 'season');
   await page.goto('/squad');
   await expect(page.getByRole('region', { name: 'Athletes' })).toBeVisible();
   await page
@@ -161,9 +168,6 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
 test('people, files and cautions', async ({ page, browser, expectedErrors }) => {
   test.setTimeout(150_000);
   expectedErrors.push(REFUSED);
-  await page.goto('/coach');
-  await expect(page.getByRole('region', { name: 'Men’s eight' })).toBeVisible();
-  await picture(page, 'coach');
   await page.goto('/squad/range');
   await expect(page.getByRole('region', { name: 'Squad strip' })).toBeVisible();
   await picture(page, 'strip');

@@ -55,6 +55,8 @@ if (!demo && (await firstRow(pool, 'SELECT id FROM account WHERE demo_password I
 const webFolder = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist');
 const app = createApp({ pool, now, webFolder, devicesUrl, demo, publicUrl, trustProxy, log: openLog(logFile) });
 const server = tls ? createTlsServer({ cert: tls.cert, key: tls.key, minVersion: 'TLSv1.2' }, app) : createServer(app);
+// A connection that has been still for a few seconds is not closed under a request that is just on its way.
+server.keepAliveTimeout = 65_000;
 server.once('error', (error: NodeJS.ErrnoException) => giveUp(`Port ${port} cannot be used (${error.code}). Set PORT to another one.`));
 server.listen(port, host, () => {
   const address = publicUrl ?? `${tls ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`;
