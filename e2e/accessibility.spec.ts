@@ -227,6 +227,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     expect(expectedErrors).toEqual([]);
     await page.emulateMedia({ colorScheme });
     await page.goto('/season');
+    await choose(page, 'Squad', 'Men’s eight');
     await expect(page.getByRole('button', { name: /^Sharpen, / }).first()).toBeVisible();
     await expect(page.getByRole('complementary', { name: 'Who is due' }).getByRole('listitem').first()).toBeVisible({ timeout: 30_000 });
     await clean(page, 'season of a squad');

@@ -26,6 +26,7 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await expect(page.getByRole('grid')).toContainText('Strength');
   await picture(page, 'load');
   await page.goto('/season');
+  await choose(page, 'Squad', 'Men’s eight');
   await expect(page.getByRole('button', { name: /^Sharpen, / }).first()).toBeVisible();
   await choose(page, 'Athlete', 'Kato Lindqvist');
   await expect(page.getByRole('region', { name: 'The goal' })).toContainText('in 100');

@@ -15,7 +15,7 @@ interface DemoSeason {
   readonly notAt?: readonly string[];
 }
 
-/** Two seasons of squads and one of an athlete over it, so that today lies in the middle of things. */
+/** Two seasons of squads and what two athletes have over it, so that today lies in the middle of things. */
 const SEASONS: readonly DemoSeason[] = [
   {
     squad: 'Men’s eight',
@@ -48,6 +48,8 @@ const SEASONS: readonly DemoSeason[] = [
     ],
     stays: [{ kind: 'travel', name: 'Away with the club', from: 24, until: 38, visits: false }],
   },
+  // New in the stroke seat: what that asks of the left hip is built on until the week of the race.
+  { athlete: 'Tavi Brandsma', from: -18, blocks: [{ phase: 'build', until: 4 }] },
   { athlete: 'Ruan Teague', from: -3, blocks: [{ phase: 'recover', until: 16 }], notAt: ['Head race'] },
 ];
 

@@ -49,7 +49,7 @@ const bringsTitle = ({ brings }: DueRow) =>
     : '';
 
 async function book(offer: DueOffer): Promise<void> {
-  if (!offer.slot || props.busy) return;
+  if (!offer.slot) return;
   const id = uuid();
   const { startsAt, minutes } = offer.slot;
   const path = `/visits/${id}`;

@@ -342,7 +342,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
     </p>
 
     <div class="layout">
-      <main class="line">
+      <section class="line" aria-label="Season line">
         <p v-if="!file && !readProblem" class="soft" role="status">Reading …</p>
         <template v-if="file && plan">
           <div class="bar">
@@ -470,7 +470,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
           <p v-if="nowWords" class="now">{{ nowWords }}</p>
           <p v-if="unsaved" class="wrong" role="alert">{{ unsaved }}</p>
         </template>
-      </main>
+      </section>
       <DueList :step="season.step" :busy="busy" @booked="season.reload" />
     </div>
 

@@ -32,6 +32,13 @@ export function useSeason() {
   const { busy, problem, run } = useAction();
   const done = ref<readonly SeasonStep[]>([]);
   const undone = ref<readonly SeasonStep[]>([]);
+  /** One thing after another: what is asked while another is on its way waits for it. */
+  let last: Promise<unknown> = Promise.resolve();
+  function inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const mine = last.then(work);
+    last = mine.catch(() => undefined);
+    return mine;
+  }
   let of: SeasonOf = { owner: 'everybody', id: null };
   let turn = 0;
 
@@ -81,7 +88,9 @@ export function useSeason() {
   }
 
   /** Does something and keeps how it is taken back. */
-  async function step(words: string, again: () => Promise<void>, back: () => Promise<void>): Promise<boolean> {
+  const step = (words: string, again: () => Promise<void>, back: () => Promise<void>): Promise<boolean> =>
+    inTurn(() => stepNow(words, again, back));
+  async function stepNow(words: string, again: () => Promise<void>, back: () => Promise<void>): Promise<boolean> {
     const worked = await run(again);
     if (worked) {
       done.value = [...done.value, { words, back, again }].slice(-MOST_STEPS);
@@ -92,28 +101,31 @@ export function useSeason() {
 
   /** Changes the plan. */
   function change(words: string, next: SeasonPlan): Promise<boolean> {
-    const before = file.value!.plan;
+    let before = file.value!.plan;
     return step(
       words,
-      () => put(next),
+      () => {
+        before = file.value!.plan;
+        return put(next);
+      },
       () => put(before),
     );
   }
 
-  async function undo(): Promise<void> {
-    const last = done.value.at(-1);
-    if (last && (await run(last.back))) {
+  const undo = (): Promise<void> =>
+    inTurn(async () => {
+      const latest = done.value.at(-1);
+      if (!latest || !(await run(latest.back))) return;
       done.value = done.value.slice(0, -1);
-      undone.value = [...undone.value, last];
-    }
-  }
-  async function redo(): Promise<void> {
-    const last = undone.value.at(-1);
-    if (last && (await run(last.again))) {
+      undone.value = [...undone.value, latest];
+    });
+  const redo = (): Promise<void> =>
+    inTurn(async () => {
+      const latest = undone.value.at(-1);
+      if (!latest || !(await run(latest.again))) return;
       undone.value = undone.value.slice(0, -1);
-      done.value = [...done.value, last];
-    }
-  }
+      done.value = [...done.value, latest];
+    });
 
   return { file, readProblem, plan, line, stays, busy, problem, done, undone, open, reload, change, step, undo, redo };
 }
