@@ -194,8 +194,10 @@ export function readinessToday(
   const effective = readinessOf(facts.signals, aside);
   const trained = trainedYesterday(readiness.loads, played, onDay);
   const sore = facts.today?.sore ?? [];
-  const ofPhase = phaseLimits(file.season, onDay, hadBefore(file.pastBlocks));
-  const phaseShare = file.season && !aside.has(phaseLimitId(file.season)) ? file.season.rule.minutesShare : 1;
+  // A file that a device kept from before there were seasons has none.
+  const season = file.season ?? null;
+  const ofPhase = phaseLimits(season, onDay, hadBefore(file.pastBlocks));
+  const phaseShare = season && !aside.has(phaseLimitId(season)) ? season.rule.minutesShare : 1;
   return {
     told: facts,
     verdict,

@@ -6,6 +6,7 @@ import type { Block, SeasonEvent, SeasonPlan } from './types.ts';
 
 /** A line that changes when an event moves. */
 export interface MovedLine {
+  readonly owner: 'everybody' | 'squad' | 'athlete';
   readonly ownerId: string;
   readonly name: string;
   readonly revision: number;
@@ -25,16 +26,16 @@ export interface MovedVisit {
 
 /** The lines that change when an event moves to another day, each as it would be. Lines without an end tied to the event are not in it. */
 export function movedLines(
-  plans: readonly { readonly ownerId: string; readonly name: string; readonly revision: number; readonly plan: SeasonPlan }[],
+  plans: readonly (Pick<MovedLine, 'owner' | 'ownerId' | 'name' | 'revision'> & { readonly plan: SeasonPlan })[],
   event: SeasonEvent,
   toDay: string,
 ): MovedLine[] {
   const by = daysBetween(event.onDate, toDay);
   if (by === 0) return [];
-  return plans.flatMap(({ ownerId, name, revision, plan: { blocks } }) => {
+  return plans.flatMap(({ owner, ownerId, name, revision, plan: { blocks } }) => {
     if (!blocks.some(({ fromAnchor, untilAnchor }) => fromAnchor?.eventId === event.id || untilAnchor?.eventId === event.id)) return [];
     const { blocks: after, gone } = afterMove(blocks, event, by);
-    return [{ ownerId, name, revision, before: blocks, after, gone }];
+    return [{ owner, ownerId, name, revision, before: blocks, after, gone }];
   });
 }
 

@@ -246,8 +246,14 @@ describe('an event moves', () => {
   });
 
   test('only lines that are tied to it change, and only visits of stretches that begin by it go along', () => {
-    const kept = { ownerId: 'o', name: 'Eight', revision: 3, plan: { ...EMPTY_PLAN, blocks } };
-    const free = { ownerId: 'p', name: 'Four', revision: 1, plan: { ...EMPTY_PLAN, blocks: [block('build', 0, 99)] } };
+    const kept = { owner: 'squad' as const, ownerId: 'o', name: 'Eight', revision: 3, plan: { ...EMPTY_PLAN, blocks } };
+    const free = {
+      owner: 'squad' as const,
+      ownerId: 'p',
+      name: 'Four',
+      revision: 1,
+      plan: { ...EMPTY_PLAN, blocks: [block('build', 0, 99)] },
+    };
     expect(movedLines([kept, free], HEAD, addDays(HEAD.onDate, 4)).map(({ ownerId }) => ownerId)).toEqual(['o']);
     expect(movedLines([kept], HEAD, HEAD.onDate)).toEqual([]);
     const visits = [10, 35, 55, 70].map((n) => ({ id: String(n), day: day(n) }));

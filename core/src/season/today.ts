@@ -51,9 +51,13 @@ export function eventAhead({ name, onDate }: SeasonEvent, today: string): string
   return `${name} ${days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${days} days`}`;
 }
 
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
+/** A day as reasons say it: "20 Dec". */
+const dayInWords = (day: string): string => `${Number(day.slice(8))} ${MONTHS[Number(day.slice(5, 7)) - 1]}`;
+
 /** What the phase is there for in a few words: the event it leads to, or its last day. */
 export const phaseBecause = ({ event, until }: SeasonDay, today: string): string =>
-  event !== null && event.onDate <= until ? eventAhead(event, today) : `until ${until}`;
+  event !== null && event.onDate <= until ? eventAhead(event, today) : `until ${dayInWords(until)}`;
 
 /** Whether nothing new counts on a day: all through the phase, or only near its event. */
 function newIsOut({ rule, event }: SeasonDay, today: string): boolean {
@@ -75,7 +79,8 @@ export const phaseLimitId = ({ rule }: SeasonDay): string => `phase-${rule.id}`;
 export function phaseLimits(at: SeasonDay | null, today: string, had: readonly string[]): DayLimit[] {
   if (at === null) return [];
   const { rule, event } = at;
-  const near = event !== null && daysBetween(today, event.onDate) <= REASON_DAYS ? eventAhead(event, today) : `until ${at.until}`;
+  const near =
+    event !== null && daysBetween(today, event.onDate) <= REASON_DAYS ? eventAhead(event, today) : `until ${dayInWords(at.until)}`;
   const name = PHASE_NAMES[rule.id];
   const found: DayLimit[] = [];
   const limits = { ...NO_LIMITS, ...rule.limits };
@@ -83,7 +88,7 @@ export function phaseLimits(at: SeasonDay | null, today: string, had: readonly s
     found.push({
       id: phaseLimitId(at),
       because: `${name}: ${near}`,
-      reason: rule.words || `${name} until ${at.until}.`,
+      reason: rule.words || `${name} until ${dayInWords(at.until)}.`,
       instead: 'Within the phase’s limits.',
       limits,
       muscles: null,

@@ -26,9 +26,9 @@ async function athletesAt(db: Db, practiceId: string, { id, squadId, athleteId }
 
 /** All lines of the practice with an end tied to an event, as they would be. `lock` keeps them until the transaction ends. */
 async function linesOf(db: Db, practice: PracticeRow, event: CalendarEvent, toDay: string, lock: boolean): Promise<MovedLine[]> {
-  const owners = await rows<{ id: string; name: string | null }>(
+  const owners = await rows<{ id: string; squad: string | null; athlete: string | null }>(
     db,
-    `SELECT p.owner_id AS id, COALESCE(s.name, a.name) AS name FROM season_plan p LEFT JOIN squad s ON s.id = p.owner_id LEFT JOIN athlete a ON a.id = p.owner_id
+    `SELECT p.owner_id AS id, s.name AS squad, a.name AS athlete FROM season_plan p LEFT JOIN squad s ON s.id = p.owner_id LEFT JOIN athlete a ON a.id = p.owner_id
      WHERE p.practice_id = ? AND INSTR(p.data, ?) > 0 ORDER BY p.owner_id`,
     [practice.id, event.id],
   );
@@ -39,9 +39,10 @@ async function linesOf(db: Db, practice: PracticeRow, event: CalendarEvent, toDa
     lock,
   );
   return movedLines(
-    owners.flatMap(({ id, name }) => {
+    owners.flatMap(({ id, squad, athlete }) => {
       const kept = plans.get(id);
-      return kept ? [{ ...kept, name: name ?? 'everybody' }] : [];
+      const owner = squad !== null ? ('squad' as const) : athlete !== null ? ('athlete' as const) : ('everybody' as const);
+      return kept ? [{ ...kept, owner, name: squad ?? athlete ?? 'everybody' }] : [];
     }),
     event,
     toDay,

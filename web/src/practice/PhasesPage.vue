@@ -23,7 +23,7 @@ import { useSession } from '../stores/session.ts';
 const practice = usePractice();
 const session = useSession();
 const readOnly = computed(() => !session.may('PATCH', '/practice'));
-const rows = ref<PhaseRule[]>(phaseRules(practice.practice!.phases));
+const rows = ref<PhaseRule[]>(phaseRules(practice.practice!.phases ?? []));
 const { busy, problem, run } = useAction();
 const kept = ref(false);
 const tried = ref(false);

@@ -115,7 +115,7 @@ function onFocus(): void {
     @focus="onFocus"
     @blur="onBlur"
   >
-    <rect class="reach" x="-22" y="-26" width="44" height="52" />
+    <rect class="reach" x="-26" y="-28" width="52" height="56" />
     <rect class="grip" x="-6" y="-11" width="12" height="22" rx="3" />
     <path class="lines" d="M-2 -5V5M2 -5V5" />
   </g>

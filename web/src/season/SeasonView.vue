@@ -5,7 +5,7 @@ import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } fr
 import { useRoute, useRouter } from 'vue-router';
 import { motionOf } from '@pace-bend/core/body';
 import { addDays } from '@pace-bend/core/load';
-import type { AthleteList, CalendarEvent, Squad } from '@pace-bend/core/record';
+import type { AthleteList, CalendarEvent, SeasonFile, Squad } from '@pace-bend/core/record';
 import {
   phaseHold,
   phaseLimits,
@@ -36,7 +36,7 @@ import GoalLane from './GoalLane.vue';
 import SeasonLine from './SeasonLine.vue';
 import { dayWords, scaleOf, SPANS, type Span } from './scale.ts';
 import { useGoal } from './useGoal.ts';
-import { useSeason, type SeasonOf } from './useSeason.ts';
+import { seasonPath, useSeason, type SeasonOf } from './useSeason.ts';
 
 const BlockDialog = defineAsyncComponent(() => import('./BlockDialog.vue'));
 const CalendarDialog = defineAsyncComponent(() => import('./CalendarDialog.vue'));
@@ -199,18 +199,28 @@ const writingEvent = ref<CalendarEvent | 'new' | null>(null);
 async function eventSaved(moved: EventMoved | null): Promise<void> {
   await Promise.all([season.reload(), goals.open(of.value.owner === 'athlete' ? of.value.id : null)]);
   if (!moved) return;
+  const refresh = () => Promise.all([season.reload(), goals.open(of.value.owner === 'athlete' ? of.value.id : null)]);
   const go = async (to: string) => {
     const look = await lookAtMove(moved.event.id, to);
-    await moveEvent(
-      look,
-      look.visits.filter(({ id, past }) => moved.visits.includes(id) && !past).map(({ id }) => id),
-      moved.goals,
-    );
-    await season.reload();
-    await goals.open(of.value.owner === 'athlete' ? of.value.id : null);
+    const along = look.visits.filter(({ id, past }) => moved.visits.includes(id) && !past).map(({ id }) => id);
+    await moveEvent(look, along, moved.goals);
+  };
+  const back = async () => {
+    await go(moved.from);
+    // Where something had to give way, moving back alone does not bring it again.
+    for (const { owner, ownerId, before } of moved.look.lines) {
+      const path = seasonPath({ owner, id: ownerId });
+      const { revision, plan: now } = await api<SeasonFile>('GET', path);
+      if (JSON.stringify(now.blocks) !== JSON.stringify(before)) await api('PUT', path, { revision, ...now, blocks: before });
+    }
+    await refresh();
+  };
+  const again = async () => {
+    await go(moved.to);
+    await refresh();
   };
   // It is done already: what is kept is the way back and forth.
-  season.done.value = [...season.done.value, { words: `${moved.event.name} moved`, back: () => go(moved.from), again: () => go(moved.to) }];
+  season.done.value = [...season.done.value, { words: `${moved.event.name} moved`, back, again }];
   season.undone.value = [];
 }
 const notAt = (event: CalendarEvent) => {

@@ -110,7 +110,7 @@ export function useProposal() {
       complaint: { region: file.visit.complaintRegion, side: file.visit.complaintSide },
       errors: file.errors,
       daysToEvent: visit.cautionContext!.daysToEvent,
-      hold: phaseHold(file.season, onDay),
+      hold: phaseHold(file.season ?? null, onDay),
       minutes: file.visit.minutesAvailable,
       breath: breathOf(file),
       caution: visit.cautionContext!,
