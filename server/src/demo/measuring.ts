@@ -5,6 +5,7 @@ import { emptyValues, type StudyFields, type StudySubject } from '@pace-bend/cor
 import { change, rows, type Db } from '../db/pool.ts';
 import { insertFinding } from '../findings/queries.ts';
 import { finishStudy, insertStudy } from '../studies/queries.ts';
+import type { GoalWhy } from '@pace-bend/core/record';
 import type { SeededRandom } from './random.ts';
 
 /** What hands and eyes found at the latest visit of some of the squad. */
@@ -58,11 +59,37 @@ const GOALS: readonly {
   readonly side: Side;
   readonly value: number;
   readonly inDays: number | null;
+  readonly why: GoalWhy;
+  readonly whyWords: string;
 }[] = [
-  { name: 'Tavi Brandsma', motionId: 'hip-extension-knee-bent', side: 'left', value: 12, inDays: 9 },
-  { name: 'Ines Okkonen', motionId: 'straight-leg-raise', side: 'left', value: 78, inDays: 9 },
-  { name: 'Joss Adeyemi', motionId: 'knee-to-wall', side: 'left', value: 9, inDays: 122 },
-  { name: 'Kato Lindqvist', motionId: 'shoulder-flexion', side: 'left', value: 160, inDays: 84 },
+  {
+    name: 'Tavi Brandsma',
+    motionId: 'hip-extension-knee-bent',
+    side: 'left',
+    value: 12,
+    inDays: 9,
+    why: 'demand',
+    whyWords: 'so that the finish stays tall',
+  },
+  { name: 'Ines Okkonen', motionId: 'straight-leg-raise', side: 'left', value: 78, inDays: 9, why: 'symmetry', whyWords: '' },
+  {
+    name: 'Joss Adeyemi',
+    motionId: 'knee-to-wall',
+    side: 'left',
+    value: 9,
+    inDays: 122,
+    why: 'demand',
+    whyWords: 'heels down at the catch',
+  },
+  {
+    name: 'Kato Lindqvist',
+    motionId: 'shoulder-flexion',
+    side: 'left',
+    value: 160,
+    inDays: 84,
+    why: 'wish',
+    whyWords: 'overhead press without arching',
+  },
 ];
 
 export interface DemoMeasuring {
@@ -102,17 +129,23 @@ export async function loadMeasuring(demo: DemoMeasuring): Promise<void> {
       await insertFinding(db, random.uuid(at), last.id, { ...content, moment: 'before', supersedes: null }, at, 'Marit Voss');
     }
   }
-  for (const { name, motionId, side, value, inDays } of GOALS) {
+  for (const { name, motionId, side, value, inDays, why, whyWords } of GOALS) {
     const at = today.minus({ days: 20 }).toJSDate();
-    await change(db, 'INSERT INTO athlete_goal (id, athlete_id, motion_id, side, value, by_date, set_at) VALUES (?, ?, ?, ?, ?, ?, ?)', [
-      random.uuid(at),
-      athletes.get(name)!,
-      motionId,
-      side,
-      value,
-      inDays === null ? null : today.plus({ days: inDays }).toISODate(),
-      at,
-    ]);
+    await change(
+      db,
+      'INSERT INTO athlete_goal (id, athlete_id, motion_id, side, value, by_date, why, why_words, set_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
+      [
+        random.uuid(at),
+        athletes.get(name)!,
+        motionId,
+        side,
+        value,
+        inDays === null ? null : today.plus({ days: inDays }).toISODate(),
+        why,
+        whyWords,
+        at,
+      ],
+    );
   }
   const people = ['Ruan Teague', 'Kato Lindqvist', 'Odile Marchetti', 'Noor Haverkamp', 'Ines Okkonen', 'Sunniva Dahl'];
   const subjects = people.flatMap((name) =>

@@ -1,7 +1,7 @@
 import type { DateTime } from 'luxon';
 import { daysBetween } from '@pace-bend/core/caution';
 import { EMPTY_PLAN, type Anchor, type Block, type PhaseId, type SeasonPlan, type Stay } from '@pace-bend/core/season';
-import { firstRow, rows, type Db } from '../db/pool.ts';
+import { change, firstRow, rows, type Db } from '../db/pool.ts';
 import { setNotAt, writePlan } from '../seasons/queries.ts';
 import type { SeededRandom } from './random.ts';
 
@@ -99,4 +99,10 @@ export async function loadSeasons(
         season.notAt.map((name) => eventOf(name).id),
       );
   }
+  // Somebody who is due, with something to gain.
+  await change(
+    db,
+    "INSERT INTO athlete_goal (id, athlete_id, motion_id, side, value, by_date, why, why_words, set_at) VALUES (?, ?, 'trunk-rotation', 'right', 46, ?, 'demand', 'long at the catch', ?)",
+    [random.uuid(today.toJSDate()), athletes.get('Sunniva Dahl')!, day(122), today.minus({ days: 24 }).toJSDate()],
+  );
 }
