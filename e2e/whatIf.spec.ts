@@ -33,6 +33,8 @@ test('how likely the goal is, the fewest visits that make it, and what two weeks
   const main = page.getByRole('region', { name: 'What if' });
   await expect(main).toContainText('goal 160.0° by');
   expect(await chance(page, 'B')).toBeGreaterThan(await chance(page, 'A'));
+  // One way was used so far: there is nothing to hold it against, and that is what is said.
+  await expect(page.getByRole('region', { name: 'Which way' })).toContainText(/Only .* so far|Not enough to say|No visit yet/);
   const fewest = page.getByRole('region', { name: 'Fewest visits' });
   await expect(fewest).toContainText('in at least 80 of 100 paths');
   const perWeek = /^(Once|Twice|\d) a week|^(Twice|Once)/.exec((await fewest.locator('b').first().textContent())!)!;

@@ -25,3 +25,14 @@ export {
   type DueReason,
   type DueRow,
 } from './due.ts';
+export {
+  BETWEEN_WAYS,
+  chancesOfMost,
+  isSureOfWay,
+  LEAST_WAY_VISITS,
+  SURE_OF_WAY,
+  waysOfMotion,
+  wayStrengths,
+  type WayAnswer,
+  type WayVisit,
+} from './ways.ts';

@@ -155,7 +155,14 @@ describe('an event', () => {
     refuse = false;
     await submit();
     expect(new Set(here.writes().map(({ path }) => path)).size).toBe(1);
-    expect(here.writes()[0]!.body).toEqual({ revision: 0, name: 'Autumn head', onDate: '2026-12-05', importance: 2, squadId: null });
+    expect(here.writes()[0]!.body).toEqual({
+      revision: 0,
+      name: 'Autumn head',
+      onDate: '2026-12-05',
+      importance: 2,
+      squadId: null,
+      athleteId: null,
+    });
     expect(dialog.emitted('saved')).toHaveLength(1);
   });
 

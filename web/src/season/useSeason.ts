@@ -49,6 +49,11 @@ export function useSeason() {
 
   /** Reads a season; of two asked for the later one is shown. Another one's steps are not this one's. */
   async function open(wanted: SeasonOf): Promise<void> {
+    // What is on its way belongs to the one that was open.
+    await inTurn(() => Promise.resolve(turnTo(wanted)));
+    await reload();
+  }
+  function turnTo(wanted: SeasonOf): void {
     if (wanted.owner !== of.owner || wanted.id !== of.id) {
       done.value = [];
       undone.value = [];
@@ -57,7 +62,6 @@ export function useSeason() {
     of = wanted;
     draft.value = null;
     problem.value = null;
-    await reload();
   }
 
   async function reload(): Promise<void> {
@@ -83,7 +87,7 @@ export function useSeason() {
       const found = await api<SeasonFile>('PUT', seasonPath(of), sent);
       if (mine === turn) file.value = found;
     } finally {
-      draft.value = null;
+      if (draft.value === next) draft.value = null;
     }
   }
 
@@ -102,13 +106,19 @@ export function useSeason() {
   /** Changes the plan. */
   function change(words: string, next: SeasonPlan): Promise<boolean> {
     let before = file.value!.plan;
-    return step(
-      words,
-      () => {
-        before = file.value!.plan;
-        return put(next);
-      },
-      () => put(before),
+    draft.value = next;
+    const whose = of;
+    return inTurn(() =>
+      whose === of
+        ? stepNow(
+            words,
+            () => {
+              before = file.value!.plan;
+              return put(next);
+            },
+            () => put(before),
+          )
+        : Promise.resolve(false),
     );
   }
 

@@ -13,10 +13,12 @@ import {
   type ResponseFile,
   type Rhythm,
   type Schedule,
+  type WayAnswer,
+  waysOfMotion,
 } from '@pace-bend/core/cycle';
 import { chancesByRhythm, halfGone, keptAfter, nextKept, ownShare, type Middle, type RhythmChance } from '@pace-bend/core/forecast';
 import { detectable, errorOf, type ErrorKnowledge } from '@pace-bend/core/measure';
-import { shelfOf, type OwnItem } from '@pace-bend/core/method';
+import { shelfOf, type OwnItem, type Shelf } from '@pace-bend/core/method';
 
 /** Learns and looks ahead away from the screen. A look that comes while another is being worked at takes its place. */
 export type ForecastQuestion =
@@ -64,6 +66,8 @@ export interface Said {
   readonly halfGone: Middle;
   readonly nextKept: Middle;
   readonly moving: Moving;
+  /** What each way of working has brought, where there was only one at a visit; most first. */
+  readonly ways: readonly WayAnswer[];
   /** Chances by visits a week, without home work and with it. */
   readonly rhythms: { readonly without: readonly RhythmChance[]; readonly with: readonly RhythmChance[] } | null;
 }
@@ -85,6 +89,7 @@ const DAY_MS = 86_400_000;
 let learned: readonly Learned[] = [];
 let errors: ErrorKnowledge | null = null;
 let file: ResponseFile | null = null;
+let shelf: Shelf | undefined;
 let turn = 0;
 
 const say = (answer: ForecastAnswer) => self.postMessage(answer);
@@ -96,13 +101,14 @@ const sinceOf = ({ course }: Learned) => Math.max(0, now() - course.occasions.at
 function learnFrom(question: Extract<ForecastQuestion, { kind: 'learn' }>): void {
   errors = question.errors;
   file = question.file;
+  shelf = shelfOf(question.items);
   let saidAt = 0;
   learned = learnAll(
     question.file,
     question.today,
     {
       errors: question.errors,
-      shelf: shelfOf(question.items),
+      shelf,
       dayOf: (instant) => DateTime.fromISO(instant, { zone: question.zone }).toISODate()!,
     },
     (share) => {
@@ -162,6 +168,7 @@ async function look(question: Extract<ForecastQuestion, { kind: 'look' }>): Prom
       keptNext: keptAfter(spot.known, 7 / perWeek),
       halfGone: halfGone(spot.known),
       nextKept: nextKept(spot.known, since, usualGain),
+      ways: waysOfMotion(spot.motionId, spot.side, file!.own, errors!, { ...(shelf ? { shelf } : {}), seed: SEED }),
       moving: movingOf(spot.known, rhythm, since, detectable(error, error)),
       rhythms,
     },

@@ -20,6 +20,7 @@ import ScheduleDialog from './ScheduleDialog.vue';
 import { useForecast } from './useForecast.ts';
 import TakeIntoSeason from './TakeIntoSeason.vue';
 import WhatIsKept from './WhatIsKept.vue';
+import WhichWay from './WhichWay.vue';
 import { amount, chanceWords, rhythmWords, scheduleWords } from './words.ts';
 
 /** One motion and side ahead: what schedules come to by the day of the goal, side by side, and what is behind it. */
@@ -350,6 +351,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
             :like="like"
             :rhythms="said.rhythms"
           />
+          <WhichWay :motion="motion" :ways="said.ways" />
           <WhatIsKept :motion="motion" :said="said" :spot="spot" :like="like" />
         </template>
         <p v-else class="card soft">

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Motion } from '@pace-bend/core/body';
+import { isSureOfWay, LEAST_WAY_VISITS, SURE_OF_WAY, type WayAnswer } from '@pace-bend/core/cycle';
+import { useShelf } from '../../stores/shelf.ts';
+import { amount, chanceWords } from './words.ts';
+
+/** Which way of working gives this athlete most here: what each has brought, and how likely it is that none of the others brings more. */
+const props = defineProps<{ motion: Motion; ways: readonly WayAnswer[] }>();
+const shelf = useShelf();
+const nameOf = ({ methodId, madeFrom }: WayAnswer) =>
+  (shelf.shelf.methods.get(methodId) ?? (madeFrom === null ? undefined : shelf.shelf.methods.get(madeFrom)))?.name ?? 'a way that is gone';
+const first = computed(() => props.ways[0]);
+const sure = computed(() => isSureOfWay(props.ways));
+</script>
+
+<template>
+  <section class="card" aria-label="Which way">
+    <h2>Which way</h2>
+    <p v-if="ways.length === 0" class="soft">No visit yet at which it was worked in one way alone and read before and after.</p>
+    <p v-else-if="ways.length === 1" class="soft">
+      Only {{ nameOf(first!) }} so far: a visit in it brings {{ amount(first!.brings.middle, motion.unit) }}. Nothing to hold it against.
+    </p>
+    <template v-else>
+      <p v-if="sure">
+        <b>{{ nameOf(first!) }}</b> gives most here: {{ chanceWords(first!.best) }} in 100 that none of the others brings more.
+      </p>
+      <p v-else>
+        <b>Not enough to say.</b> {{ nameOf(first!) }} is ahead with {{ chanceWords(first!.best) }} in 100. It is said from
+        {{ Math.round(SURE_OF_WAY * 100) }} on, with {{ LEAST_WAY_VISITS }} visits in each of the two ahead.
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Way</th>
+            <th scope="col">Visits</th>
+            <th scope="col">A visit brings</th>
+            <th scope="col">Most</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="way in ways" :key="way.methodId">
+            <th scope="row">{{ nameOf(way) }}</th>
+            <td class="num">{{ way.visits }}</td>
+            <td class="num">
+              {{ amount(way.brings.middle, motion.unit) }}
+              <small class="soft">{{ amount(way.brings.low, motion.unit) }} to {{ amount(way.brings.high, motion.unit) }}</small>
+            </td>
+            <td>
+              <span class="bar" :class="{ sure: sure && way === first }"
+                ><i :style="{ width: `${Math.round(way.best * 100)}%` }" /><i
+                  class="mark"
+                  :style="{ left: `${SURE_OF_WAY * 100}%` }" /></span
+              ><span class="num">{{ chanceWords(way.best) }}</span>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft small">
+        A visit as it was done here, in one way alone. What is kept of it is taken to be the same share in every way. Between the small
+        numbers lie eight in ten; the mark stands at {{ Math.round(SURE_OF_WAY * 100) }} in 100.
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin-bottom: 6px;
+}
+
+table {
+  width: 100%;
+  margin: 8px 0;
+  border-collapse: collapse;
+}
+
+th {
+  text-align: left;
+  font-weight: 500;
+}
+
+thead th {
+  color: var(--soft);
+  font-size: 12px;
+}
+
+th,
+td {
+  padding: 4px 6px 4px 0;
+  border-bottom: 1px solid var(--line-faint);
+  vertical-align: top;
+}
+
+td small {
+  display: block;
+}
+
+.bar {
+  position: relative;
+  display: block;
+  width: 56px;
+  height: 8px;
+  background: repeating-linear-gradient(45deg, var(--fan) 0 3px, transparent 3px 6px);
+}
+
+.bar i {
+  position: absolute;
+  inset: 0 auto 0 0;
+  background: var(--tick);
+}
+
+.bar.sure i:first-child {
+  background: var(--spruce);
+}
+
+.bar .mark {
+  width: 2px;
+  margin-left: -1px;
+  background: var(--ink);
+}
+</style>
