@@ -22,11 +22,15 @@ interface Whose {
   readonly bound: readonly string[];
 }
 
-/** Whose season an address names. */
-export async function whoseSeason(db: Db, practice: PracticeRow, owner: SeasonOwner, id: string): Promise<Whose> {
+/** Whose season an address names; `lock` keeps them from being erased until the transaction ends. */
+export async function whoseSeason(db: Db, practice: PracticeRow, owner: SeasonOwner, id: string, lock = false): Promise<Whose> {
   if (owner === 'everybody') return { owner, ownerId: practice.id, name: 'everybody', of: 'a.practice_id = ?', bound: [practice.id] };
   const table = owner === 'squad' ? 'squad' : 'athlete';
-  const [found] = await rows<{ name: string }>(db, `SELECT name FROM ${table} WHERE id = ? AND practice_id = ?`, [id, practice.id]);
+  const [found] = await rows<{ name: string }>(
+    db,
+    `SELECT name FROM ${table} WHERE id = ? AND practice_id = ?${lock ? ' LOCK IN SHARE MODE' : ''}`,
+    [id, practice.id],
+  );
   if (!found) throw notFound(owner === 'squad' ? 'This squad' : 'This athlete');
   return owner === 'squad'
     ? { owner, ownerId: id, name: found.name, of: 'a.id IN (SELECT m.athlete_id FROM squad_member m WHERE m.squad_id = ?)', bound: [id] }

@@ -1,6 +1,6 @@
 import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
-import { type SeasonOwner } from '@pace-bend/core/record';
+import type { SeasonOwner } from '@pace-bend/core/record';
 import { planProblems, type SeasonPlan } from '@pace-bend/core/season';
 import { caller } from '../access/guard.ts';
 import type { PracticeRow } from '../access/sessions.ts';
@@ -49,7 +49,6 @@ export function seasonRoutes(pool: Pool, now: () => Date): Router {
       const plan = lowercased(sent as SeasonPlan);
       const wrong = planProblems(plan);
       if (wrong.length > 0) throw invalid(problems(wrong));
-      await whoseSeason(pool, practice, owner, id);
       if (owner !== 'athlete' && (plan.follows !== null || plan.notAt.length > 0 || plan.rhythm !== null))
         throw invalid([
           {
@@ -58,6 +57,7 @@ export function seasonRoutes(pool: Pool, now: () => Date): Router {
           },
         ]);
       await transaction(pool, async (db) => {
+        await whoseSeason(db, practice, owner, id, true);
         if (plan.follows !== null && !(await couldFollow(db, practice, id)).some((each) => each.id === plan.follows))
           throw invalid([{ path: 'follows', message: 'They are not in this squad.' }]);
         if (!(await writePlan(db, practice.id, id, revision, plan, now(), name))) {
