@@ -445,7 +445,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
                 <b class="chance">{{ chanceWords(outlook.chance) }} in 100</b> that it holds {{ amount(goal.value, motion.unit) }} on
                 {{ dayWords(goal.byDate!, practice.today) }}, {{ rhythmWords(perWeek ?? 1).toLowerCase()
                 }}<template v-if="awayWeeks">, away as laid out</template>; {{ halfWords }}.
-                <RouterLink :to="`/athlete/${athleteId}/what-if?motion=${goal.motionId}&side=${goal.side}`">Try other rhythms</RouterLink>
+                <RouterLink :to="`/athlete/${athleteId}/what-if?motion=${goal.motionId}&side=${goal.side}`">Try other rhythms</RouterLink
+                >{{ ' ' }}
                 <span class="small soft">Every visit is reckoned like those of late, whatever its phase.</span>
               </p>
               <p v-else-if="endDays <= 0" class="soft">Its day has passed.</p>
