@@ -2,7 +2,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, statSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
-import { freePort } from './application.ts';
+import { freePort } from '../bin/lib/ports.mjs';
 import { arriveNow, becomeOwner, expect, REFUSED, test, walkIn } from './support.ts';
 
 /** Processes that hold a data directory. */

@@ -1,25 +1,14 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
-import { connect, createServer } from 'node:net';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { databaseFolder, ensureDatabaseFiles, schemaName, writeWhole } from './databaseFiles.mjs';
 import { ensureDebianPackage } from './packages.mjs';
+import { freePort } from './ports.mjs';
 import { endLeftovers, processesOn } from './processes.mjs';
 import { giveUp, say } from './say.mjs';
-
-/** A TCP port on 127.0.0.1 that nobody listens on now. */
-export function freePort() {
-  return new Promise((resolve, reject) => {
-    const server = createServer();
-    server.once('error', reject);
-    server.listen(0, '127.0.0.1', () => {
-      const { port } = server.address();
-      server.close(() => resolve(port));
-    });
-  });
-}
 
 /** So often within so long is the database started again; more means that it will not stay up. */
 const RESTARTS = 5;

@@ -250,6 +250,36 @@ describe('properties', () => {
       { numRuns: 100 },
     );
   }, 60_000);
+
+  test('where what must be done costs more than it is worth, the gap is counted from below nothing', () => {
+    const must = (place: number) => ({
+      places: [place],
+      levels: [{ seconds: 60, value: 0.125 }],
+      warmUp: null,
+      measuring: null,
+      required: true,
+    });
+    const problem: SessionProblem = {
+      ...{ seconds: 600, openingS: 0, closingS: 0, stepS: 5, mostStays: 2 },
+      arriveS: [0, 0],
+      moveS: [
+        [0, 10],
+        [10, 0],
+      ],
+      moveCost: [
+        [0, 1],
+        [0.5, 0],
+      ],
+      ...{ warmUps: [], measurings: [], together: [], exclude: [], precede: [] },
+      candidates: [must(0), must(1)],
+    };
+    const told: [number, number, number][] = [];
+    const full = solveSession(problem, {
+      progress: (best, _bound, soFar) => told.push([best, soFar().value, soFar().gap]),
+    });
+    expect(full).toMatchObject({ status: 'optimal', value: -0.25 });
+    expect(told.at(-1)).toEqual([-0.75, -0.75, 0.5]);
+  });
 });
 
 test('a problem that contradicts itself is refused in words', () => {

@@ -139,12 +139,13 @@ class Search {
         return this.result(this.best === Number.NEGATIVE_INFINITY || (above !== undefined && !this.found) ? 'impossible' : 'optimal', 0);
       if (n % ASK_EVERY === 0 || this.best > told) {
         told = this.best;
-        const soFar = () =>
-          this.result(
-            this.best === Number.NEGATIVE_INFINITY || (above !== undefined && !this.found) ? 'impossible' : 'stopped',
-            open.bound - Math.max(this.best, 0),
-          );
-        progress?.(Math.max(0, this.best), open.bound, soFar);
+        const best = this.best === Number.NEGATIVE_INFINITY ? 0 : this.best;
+        const soFar = () => {
+          const none = this.best === Number.NEGATIVE_INFINITY || (above !== undefined && !this.found);
+          // What must be done may cost more than it is worth: the best so far may be below nothing, and the gap is counted from there.
+          return this.result(none ? 'impossible' : 'stopped', open.bound - best);
+        };
+        progress?.(best, open.bound, soFar);
         if (stop?.()) return soFar();
       }
       this.goOn(open);
