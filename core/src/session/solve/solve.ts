@@ -1,7 +1,7 @@
 import { checkProblem } from './check.ts';
 import { basisOf } from './basis.ts';
 import type { Classes } from './classes.ts';
-import { Heap } from './heap.ts';
+import { Heap } from '../../heap/index.ts';
 import type { ReachedSets } from './reached.ts';
 import { scheduleOf } from './schedule.ts';
 import type { Chosen, SessionProblem, Solution, Stay } from './types.ts';
