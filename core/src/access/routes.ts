@@ -99,6 +99,13 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'POST', path: '/calendar-links', roles: therapists, audit: 'calendar opened' },
   { method: 'DELETE', path: '/calendar-links/:id', roles: therapists, audit: 'calendar ended' },
   { method: 'GET', path: '/due', roles: clinic, audit: 'list of who is due read', often: true },
+  { method: 'GET', path: '/week/:date', roles: clinic, audit: 'week read', often: true },
+  { method: 'POST', path: '/week/book', roles: clinic, audit: 'week booked' },
+  { method: 'POST', path: '/week/cancel', roles: clinic, audit: 'bookings of a week taken back' },
+  { method: 'GET', path: '/week-hours', roles: clinic },
+  { method: 'PUT', path: '/week-hours', roles: therapists, audit: 'hours changed' },
+  { method: 'GET', path: '/athletes/:id/times', roles: clinic, about: 'athlete' },
+  { method: 'PUT', path: '/athletes/:id/times', roles: clinic, about: 'athlete', audit: 'times they can come changed' },
   { method: 'GET', path: '/squads/:id/strip', roles: clinic, audit: 'squad read', often: true },
 
   { method: 'GET', path: '/shelf', roles: clinic },

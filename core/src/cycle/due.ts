@@ -1,13 +1,14 @@
 import { motionOf, type Side } from '../body/index.ts';
 import { conditionWords, daysBetween, PHASE_WORDS, surgeryPhase, conditionFacts, type ConditionFields } from '../caution/index.ts';
-import { nextKept, type Known, type Middle } from '../forecast/index.ts';
+import type { Known, Middle } from '../forecast/index.ts';
 import { addDays } from '../load/index.ts';
 import { formatValue, type ErrorKnowledge } from '../measure/index.ts';
 import type { Goal } from '../record/index.ts';
-import { phaseHold, type Block, type PhaseRule, type SeasonDay } from '../season/index.ts';
+import { phaseHold, type Block, type Develop, type PhaseRule, type SeasonDay } from '../season/index.ts';
 import { degreesPer } from '../session/index.ts';
 import { goalStanding } from './goalStanding.ts';
-import { timeOf, toward, type Reading, type ResponseFacts } from './occasions.ts';
+import { timeOf, type Reading, type ResponseFacts } from './occasions.ts';
+import { keptByVisits } from './visitWorth.ts';
 
 /** What says whether an athlete is due. */
 export interface DueFacts {
@@ -90,7 +91,7 @@ export function dueRows(
           row: {
             athleteId: facts.id,
             name: facts.name,
-            reasons: [...reasons].sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind)),
+            reasons,
             brings: bringsMost(facts, known.get(facts.id) ?? [], timeOf(reading.now), hold?.develop ?? 'all'),
             held: hold?.because ?? '',
           } satisfies DueRow,
@@ -104,7 +105,14 @@ export function dueRows(
 
 const worth = ({ brings }: DueRow) => (brings ? brings.kept.middle * degreesPer(brings.motionId) : 0);
 
-function reasonsFor(facts: DueFacts, rules: readonly PhaseRule[], reading: Reading, today: string): DueReason[] {
+/** The motion of which the next visit is expected to leave most towards its goal; nothing where range is only kept. */
+function bringsMost(facts: DueFacts, known: readonly DueKnown[], now: number, develop: Develop): DueRow['brings'] {
+  const most = develop === 'none' ? null : keptByVisits(facts, known, now, 1, 1);
+  return most && { motionId: most.motionId, side: most.side, kept: most.kept[0]! };
+}
+
+/** Why somebody is due, the gravest first. */
+export function reasonsFor(facts: DueFacts, rules: readonly PhaseRule[], reading: Reading, today: string): DueReason[] {
   const reasons: DueReason[] = [];
   for (const condition of facts.conditions) {
     const change = phaseChange(condition, today);
@@ -130,7 +138,7 @@ function reasonsFor(facts: DueFacts, rules: readonly PhaseRule[], reading: Readi
       kind: 'unmeasured',
       words: measured === null ? 'Never measured' : `Not measured for ${measured} days: the level is not known`,
     });
-  return reasons;
+  return reasons.sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
 }
 
 /** The phase that begins within a week after an operation, in words, or null. */
@@ -144,23 +152,6 @@ function phaseChange(condition: ConditionFields, today: string): string | null {
       return `week ${then.weeks} and ${PHASE_WORDS[then.phase]} begin ${days === 1 ? 'tomorrow' : `in ${days} days`}, new limits`;
   }
   return null;
-}
-
-/** The motion of which the next visit is expected to leave most towards its goal, counted in degrees; nothing where range is only kept. */
-function bringsMost(facts: DueFacts, known: readonly DueKnown[], now: number, develop: string): DueRow['brings'] {
-  if (develop === 'none') return null;
-  const all = known.flatMap(({ motionId, side, known: how, usualGain, since }) => {
-    const goal = facts.goals.find((each) => each.motionId === motionId && each.side === side);
-    const last = facts.response.past.findLast((each) => each.motionId === motionId && each.side === side && each.moment === 'before');
-    if (!goal || !last) return [];
-    const missing = (goal.value - last.value) * toward(motionOf(motionId));
-    if (missing <= 0) return [];
-    const kept = nextKept(how, Math.max(0, now - since), usualGain);
-    // Beyond the goal nothing counts.
-    const within = (value: number) => Math.min(missing, value);
-    return [{ motionId, side, kept: { middle: within(kept.middle), low: within(kept.low), high: within(kept.high) } }];
-  });
-  return all.sort((a, b) => b.kept.middle * degreesPer(b.motionId) - a.kept.middle * degreesPer(a.motionId))[0] ?? null;
 }
 
 /** What a visit brings, as a row says it. */

@@ -18,6 +18,7 @@ export {
   bringsWords,
   DUE_DAYS,
   dueRows,
+  reasonsFor,
   type DueFacts,
   type DueFile,
   type DueKind,
@@ -25,6 +26,7 @@ export {
   type DueReason,
   type DueRow,
 } from './due.ts';
+export { keptByVisits, type KeptByVisits } from './visitWorth.ts';
 export {
   BETWEEN_WAYS,
   chancesOfMost,

@@ -39,14 +39,29 @@ export const halfGone = (known: Known): Middle =>
   );
 
 /** What the next visit adds to the held level, `since` days after the last occasion, given its usual gain. */
-export const nextKept = (known: Known, since: number, usualGain: number): Middle =>
-  middleOf(
-    known,
-    each(known, (theta, from, states, state) => {
-      const level = states[state + FLOOR]! + (states[state + LEVEL]! - states[state + FLOOR]!) * Math.exp(-since / theta[from + FADE]!);
-      return theta[from + KEPT]! * theta[from + RESPONSE]! * usualGain * (1 - (level - states[state + FLOOR]!) / theta[from + ROOM]!);
-    }),
-  );
+export const nextKept = (known: Known, since: number, usualGain: number): Middle => nextKepts(known, since, usualGain, 1, 1)[0]!;
+
+/**
+ * What each of the next visits adds to the held level, `apart` days from one to the next, given their usual gain: what is held already leaves
+ * less room. A further visit is never counted for more than the one before, though more may have faded in between.
+ */
+export function nextKepts(known: Known, since: number, usualGain: number, apart: number, count: number): Middle[] {
+  const added = Array.from({ length: count }, () => new Float64Array(known.count));
+  for (let i = 0; i < known.count; i++) {
+    const [from, state] = [i * D, i * STATE];
+    const floor = known.states[state + FLOOR]!;
+    const fade = known.theta[from + FADE]!;
+    let above = (known.states[state + LEVEL]! - floor) * Math.exp(-since / fade);
+    let least = Number.POSITIVE_INFINITY;
+    for (const values of added) {
+      const gain = known.theta[from + KEPT]! * known.theta[from + RESPONSE]! * usualGain * (1 - above / known.theta[from + ROOM]!);
+      least = Math.min(least, gain);
+      values[i] = least;
+      above = (above + gain) * Math.exp(-apart / fade);
+    }
+  }
+  return added.map((values) => middleOf(known, values));
+}
 
 /** Mean and variance of what a visit leaves behind at the floor, in full visits. */
 function leftBehind(known: Known): { readonly mean: number; readonly variance: number } {

@@ -25,6 +25,7 @@ export {
   keptAfter,
   LIKELY,
   nextKept,
+  nextKepts,
   ownShare,
   RHYTHMS,
   visitDays,

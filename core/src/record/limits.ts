@@ -10,6 +10,8 @@ export const LIMITS = {
   oldestYears: 110,
   blocksInPlan: 30,
   eventsInOneRequest: 500,
+  /** Visits that a week books at once. */
+  weekBookings: 200,
   clockRate: { min: 1, max: 60 },
   bodyBytes: 512 * 1024,
   /** A squad read in at once, and the size its request may have. */

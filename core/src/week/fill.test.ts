@@ -11,7 +11,10 @@ function byTryingAll(problem: FillProblem): number {
   const allowed = (placed: readonly Placed[], person: number, slot: number): boolean => {
     const { days, standing, apart, most, slots: can } = people[person]!;
     const { day, group } = slots[slot]!;
-    const others = [...placed.filter((each) => each.person === person).map((each) => slots[each.slot]!.day), ...standing.map((each) => each.day)];
+    const others = [
+      ...placed.filter((each) => each.person === person).map((each) => slots[each.slot]!.day),
+      ...standing.map((each) => each.day),
+    ];
     return (
       days[day] !== null &&
       can.includes(slot) &&
@@ -71,7 +74,8 @@ test('four hundred small weeks: the same value as trying everybody in every slot
       expect(found.value).toBeCloseTo(byTryingAll(problem), 9);
       requireSound(problem, found.placed);
       if (found.placed.length > problem.pins.length) tally.filled += 1;
-      if (fillWeek({ ...problem, people: problem.people.map((each) => ({ ...each, apart: 1 })) }).value > found.value + 1e-9) tally.near += 1;
+      if (fillWeek({ ...problem, people: problem.people.map((each) => ({ ...each, apart: 1 })) }).value > found.value + 1e-9)
+        tally.near += 1;
     }),
     { numRuns: 400 },
   );
@@ -85,20 +89,24 @@ test.each([
   { people: 14, days: 5, slotsADay: 4, pins: 3, runs: 60 },
   { people: 40, days: 6, slotsADay: 5, pins: 4, runs: 25 },
   { people: 40, days: 7, slotsADay: 12, pins: 0, runs: 10 },
-])('weeks of $people people and $slotsADay slots a day: the same value as an exact general solver', async ({ runs, ...size }) => {
-  const highs = await loadHighs();
-  fc.assert(
-    fc.property(anyWeek(size), (problem) => {
-      const found = fillWeek(problem);
-      expect(found.status).toBe('optimal');
-      requireSound(problem, found.placed);
-      const model = weekModel(problem);
-      const general = model === '' ? 0 : highs.solve(model, { mip_rel_gap: 0, mip_abs_gap: 1e-7, output_flag: false }).ObjectiveValue;
-      expect(found.value).toBeCloseTo(general + weekValue(problem, problem.pins), 5);
-    }),
-    { numRuns: runs, endOnFailure: true },
-  );
-}, 300_000);
+])(
+  'weeks of $people people and $slotsADay slots a day: the same value as an exact general solver',
+  async ({ runs, ...size }) => {
+    const highs = await loadHighs();
+    fc.assert(
+      fc.property(anyWeek(size), (problem) => {
+        const found = fillWeek(problem);
+        expect(found.status).toBe('optimal');
+        requireSound(problem, found.placed);
+        const model = weekModel(problem);
+        const general = model === '' ? 0 : highs.solve(model, { mip_rel_gap: 0, mip_abs_gap: 1e-7, output_flag: false }).ObjectiveValue;
+        expect(found.value).toBeCloseTo(general + weekValue(problem, problem.pins), 5);
+      }),
+      { numRuns: runs, endOnFailure: true },
+    );
+  },
+  300_000,
+);
 
 describe('properties', () => {
   const week = anyWeek({ people: 12, days: 5, slotsADay: 4, pins: 2 });
@@ -153,7 +161,12 @@ describe('properties', () => {
               continue;
             }
             // In their place: what the other's visits add without this one is at least what they add less its share, so the share is what counts.
-            const without = weekValue(problem, placed) - weekValue(problem, placed.filter((each) => each.slot !== slot));
+            const without =
+              weekValue(problem, placed) -
+              weekValue(
+                problem,
+                placed.filter((each) => each.slot !== slot),
+              );
             expect(would).toBeLessThanOrEqual(without + 1e-9);
           }
         });
@@ -183,7 +196,16 @@ describe('properties', () => {
 });
 
 test('a problem that contradicts itself is refused in words', () => {
-  const person = { any: [0], develop: [2, 1], keep: [1], most: 2, apart: 2, days: [{ kind: 'develop', add: 0 } as const], slots: [0], standing: [] };
+  const person = {
+    any: [0],
+    develop: [2, 1],
+    keep: [1],
+    most: 2,
+    apart: 2,
+    days: [{ kind: 'develop', add: 0 } as const],
+    slots: [0],
+    standing: [],
+  };
   const problem: FillProblem = { slots: [{ day: 0, group: 0 }], groups: [1], people: [person], pins: [] };
   expect(fillWeek(problem)).toEqual({ status: 'optimal', value: 2, gap: 0, placed: [{ person: 0, slot: 0 }] });
   expect(() => fillWeek({ ...problem, people: [{ ...person, develop: [1, 2] }] })).toThrow('worth more than the one before');
@@ -191,5 +213,13 @@ test('a problem that contradicts itself is refused in words', () => {
   expect(() => fillWeek({ ...problem, people: [{ ...person, slots: [3] }] })).toThrow('slot that is not there');
   expect(() => fillWeek({ ...problem, slots: [{ day: 0, group: 4 }] })).toThrow('group');
   expect(() => fillWeek({ ...problem, pins: [{ person: 4, slot: 0 }] })).toThrow('pin');
-  expect(() => fillWeek({ ...problem, pins: [{ person: 0, slot: 0 }, { person: 0, slot: 0 }] })).toThrow('share');
+  expect(() =>
+    fillWeek({
+      ...problem,
+      pins: [
+        { person: 0, slot: 0 },
+        { person: 0, slot: 0 },
+      ],
+    }),
+  ).toThrow('share');
 });

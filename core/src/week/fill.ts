@@ -84,9 +84,7 @@ class Week {
     people.forEach((person, who) => {
       const stand = [
         ...person.standing,
-        ...pins
-          .filter((pin) => pin.person === who)
-          .map(({ slot }) => ({ day: slots[slot]!.day, kind: kindOn(person, slots[slot]!.day) })),
+        ...pins.filter((pin) => pin.person === who).map(({ slot }) => ({ day: slots[slot]!.day, kind: kindOn(person, slots[slot]!.day) })),
       ];
       this.join(person, who, stand, slotNodes);
     });
@@ -180,7 +178,7 @@ class Week {
 
   /** An allowed week out of a part: of each pair too near the cheaper day is closed until there is none. */
   allowed(flow: Flow): Flow {
-    for (let at = flow; ; ) {
+    for (let at = flow; ;) {
       const conflict = this.conflictsOf(at)[0];
       if (!conflict) return at;
       const [a, b] = conflict.days.map((day) => this.without(at, conflict.person, day, day));

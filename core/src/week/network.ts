@@ -107,7 +107,7 @@ export class Network {
       if (node === this.source && flows > 0) reach(this.sink, value, WAY_BACK);
     }
     if (!(label[end]! > above)) return null;
-    for (let node = end; node !== start; ) {
+    for (let node = end; node !== start;) {
       const arc = via[node]!;
       if (arc === WAY_BACK) node = node === this.source ? this.sink : this.source;
       else if (this.to[arc] === node && on[arc] === 0) {

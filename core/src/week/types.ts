@@ -2,7 +2,10 @@
 export type VisitKind = 'develop' | 'keep';
 
 /** A day as far as one person goes; null where they cannot be seen on it. */
-export type FillDay = { readonly kind: VisitKind; /** What this day adds to a visit's value, or takes away. */ readonly add: number } | null;
+export type FillDay = {
+  readonly kind: VisitKind;
+  /** What this day adds to a visit's value, or takes away. */ readonly add: number;
+} | null;
 
 /** Somebody who might be seen in a week. Values may be in any unit, the same for all. */
 export interface FillPerson {

@@ -32,7 +32,14 @@ export function valuedVisits({ people, slots }: FillProblem, placed: readonly Pl
       const kind = kindOn(person, day);
       const nth = had[who]!.any++;
       const nthOfKind = had[who]![kind]++;
-      return { person: who, slot, kind, nth, nthOfKind, value: at(person.any, nth) + at(person[kind], nthOfKind) + (person.days[day]?.add ?? 0) };
+      return {
+        person: who,
+        slot,
+        kind,
+        nth,
+        nthOfKind,
+        value: at(person.any, nth) + at(person[kind], nthOfKind) + (person.days[day]?.add ?? 0),
+      };
     });
 }
 

@@ -157,7 +157,7 @@ function addressOf(route: RouteAccess, ids: Record<string, string>): string {
                       ? ids.calendar
                       : first === 'check-in-links'
                         ? ids.link
-                        : first === 'days'
+                        : first === 'days' || first === 'week'
                           ? '2026-11-25'
                           : uuid();
   return `/api${route.path
@@ -221,6 +221,7 @@ test.each(
           'season_plan',
           'event_not_at',
           'calendar_link',
+          'athlete_times',
         ].map((table) => rows(test_.pool, `SELECT * FROM ${table} ORDER BY 1`)),
       ),
     );
@@ -238,6 +239,7 @@ test.each(
     'PUT /squads/:id': { revision: 1, name: 'Mine', athleteIds: [] },
     'PUT /squads/:id/season': { ...SEASON, revision: 1 },
     'PUT /athletes/:id/season': { ...SEASON, revision: 0 },
+    'PUT /athletes/:id/times': { revision: 0, perWeek: 1, spans: [] },
     'POST /events/:id/move-look': { onDate: '2026-12-08' },
     'POST /events/:id/move': { revision: 1, onDate: '2026-12-08', visits: [], goals: true },
     'PUT /sports/:id': { revision: 1, ...OWN_SPORT },

@@ -30,6 +30,8 @@ import { readingRoutes } from '../readings/routes.ts';
 import { runRoutes } from '../runs/routes.ts';
 import { seasonRoutes } from '../seasons/routes.ts';
 import { dueRoutes } from '../due/routes.ts';
+import { hoursRoutes } from '../hours/routes.ts';
+import { weekRoutes } from '../week/routes.ts';
 import { squadRoutes } from '../squads/routes.ts';
 import { studyRoutes } from '../studies/routes.ts';
 import { checkInPageRoutes } from '../checkIns/page.ts';
@@ -152,6 +154,8 @@ export function createApp({
     squadRoutes(pool),
     seasonRoutes(pool, now),
     dueRoutes(pool, now),
+    hoursRoutes(pool),
+    weekRoutes(pool, now),
     exchangeRoutes(pool, now),
     sportRoutes(pool),
     checkInPageRoutes(pool, now),

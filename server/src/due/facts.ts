@@ -12,8 +12,11 @@ import { seasonFactsOf } from '../seasons/queries.ts';
 /** So many athletes are looked at: those seen last, and before them those who never were. */
 const MOST = 60;
 
-/** What says who of a practice is due. Athletes who are out are left out; a visit of today that is not finished is still the next one. */
-export async function dueFile(db: Db, practice: PracticeRow, now: Date): Promise<DueFile> {
+/**
+ * What says who of a practice is due. Athletes who are out up to a day, today where none is named, are left out; a visit of today that is not
+ * finished is still the next one.
+ */
+export async function dueFile(db: Db, practice: PracticeRow, now: Date, outUntil?: string): Promise<DueFile> {
   const day = dayIn(practice.timeZone, now);
   const total = await firstRow<{ n: number }>(db, 'SELECT COUNT(*) AS n FROM athlete WHERE practice_id = ?', [practice.id]);
   const athletes = await rows<{ id: string; name: string; lastAt: Date | null; nextAt: Date | null }>(
@@ -23,7 +26,7 @@ export async function dueFile(db: Db, practice: PracticeRow, now: Date): Promise
      FROM athlete a LEFT JOIN visit v ON v.athlete_id = a.id AND v.cancelled_at IS NULL
      WHERE a.practice_id = ? AND NOT (a.availability = 'out' AND (a.available_until IS NULL OR a.available_until >= ?))
      GROUP BY a.id, a.name ORDER BY MAX(CASE WHEN v.finished_at IS NOT NULL THEN v.starts_at END) IS NULL DESC, MAX(CASE WHEN v.finished_at IS NOT NULL THEN v.starts_at END) DESC, a.id LIMIT ${MOST}`,
-    [dayBounds(day, practice.timeZone).from, practice.id, day],
+    [dayBounds(day, practice.timeZone).from, practice.id, outUntil ?? day],
   );
   const found: DueFacts[] = [];
   for (const { id, name, lastAt, nextAt } of athletes) {

@@ -75,13 +75,14 @@ export async function visitNumber(db: Db, visit: Visit): Promise<number> {
   return Number(row?.n ?? 1);
 }
 
-export async function insertVisit(db: Db, id: string, visit: NewVisit): Promise<void> {
-  await change(db, 'INSERT INTO visit (id, athlete_id, starts_at, minutes, minutes_available) VALUES (?, ?, ?, ?, ?)', [
+export async function insertVisit(db: Db, id: string, visit: NewVisit, therapistId: string | null = null): Promise<void> {
+  await change(db, 'INSERT INTO visit (id, athlete_id, starts_at, minutes, minutes_available, therapist_id) VALUES (?, ?, ?, ?, ?, ?)', [
     id,
     visit.athleteId,
     new Date(visit.startsAt),
     visit.minutes,
     visit.minutes,
+    therapistId,
   ]);
 }
 
@@ -132,17 +133,19 @@ export async function lockBookings(db: Db, practiceId: string): Promise<void> {
   await rows(db, 'SELECT id FROM practice WHERE id = ? FOR UPDATE', [practiceId]);
 }
 
+export interface VisitInSpan {
+  readonly id: string;
+  readonly athleteName: string;
+  readonly startsAt: string;
+  readonly minutes: number;
+  readonly therapistId: string | null;
+}
+
 /** Visits that share time with a span, with who they are for. The named one, cancelled ones and finished ones, which have left the table, do not count. */
-export async function visitsInSpan(
-  db: Db,
-  practiceId: string,
-  from: Date,
-  minutes: number,
-  exceptId: string,
-): Promise<{ readonly id: string; readonly athleteName: string; readonly startsAt: string; readonly minutes: number }[]> {
-  const found = await rows<{ id: string; athleteName: string; startsAt: Date; minutes: number }>(
+export async function visitsInSpan(db: Db, practiceId: string, from: Date, minutes: number, exceptId: string): Promise<VisitInSpan[]> {
+  const found = await rows<Omit<VisitInSpan, 'startsAt'> & { startsAt: Date }>(
     db,
-    `SELECT v.id, a.name AS athleteName, v.starts_at AS startsAt, v.minutes FROM visit v JOIN athlete a ON a.id = v.athlete_id
+    `SELECT v.id, a.name AS athleteName, v.starts_at AS startsAt, v.minutes, v.therapist_id AS therapistId FROM visit v JOIN athlete a ON a.id = v.athlete_id
      WHERE a.practice_id = ? AND v.id <> ? AND v.cancelled_at IS NULL AND v.finished_at IS NULL AND v.starts_at < ? AND v.starts_at > ? AND v.starts_at + INTERVAL v.minutes MINUTE > ? ORDER BY v.starts_at`,
     [practiceId, exceptId, new Date(from.getTime() + minutes * 60_000), new Date(from.getTime() - 24 * 3_600_000), from],
   );

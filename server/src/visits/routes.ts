@@ -8,8 +8,9 @@ import { validate } from '../http/validate.ts';
 import { cautionsOfVisit, requireNoStop } from '../cautions/context.ts';
 import { athleteById } from '../athletes/queries.ts';
 import { transaction, type Db, type Pool } from '../db/pool.ts';
+import { inTheWay } from './free.ts';
 import { findOpenVisit, findVisit, inVisit, requireOpen } from './find.ts';
-import { insertVisit, lockBookings, rebook, setCancelled, setFinished, setStep, updateVisit, visitById, visitsInSpan } from './queries.ts';
+import { insertVisit, lockBookings, rebook, setCancelled, setFinished, setStep, updateVisit, visitById } from './queries.ts';
 import { referralOf } from '../safety/queries.ts';
 import { bookingSchema, newVisitSchema, revisionSchema, visitPatchSchema } from './schema.ts';
 
@@ -125,7 +126,7 @@ export function visitRoutes(pool: Pool, now: () => Date): Router {
 async function requireFree(db: Db, practice: PracticeRow, from: Date, minutes: number, exceptId: string, overlap: boolean): Promise<void> {
   await lockBookings(db, practice.id);
   if (overlap) return;
-  const taken = await visitsInSpan(db, practice.id, from, minutes, exceptId);
+  const taken = await inTheWay(db, practice, { id: exceptId, startsAt: from, minutes });
   if (taken.length > 0)
     throw new Problem('overlaps', `This time is taken by ${taken.map((visit) => visit.athleteName).join(', ')}. Nothing was changed.`, [], {
       overlaps: taken,

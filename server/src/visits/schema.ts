@@ -26,17 +26,18 @@ const start = Joi.string()
     return at >= EARLIEST && at < LATEST ? value : helpers.message({ custom: 'A visit starts between 1990 and 2200.' });
   });
 
+/** What says when a visit is. */
+export const visitTime = { startsAt: start.required(), minutes: minutes.required().label('Minutes') };
+
 export const newVisitSchema = Joi.object<NewVisit & { overlap?: boolean }, true>({
   athleteId: idSchema.required(),
-  startsAt: start.required(),
-  minutes: minutes.required().label('Minutes'),
+  ...visitTime,
   overlap,
 });
 
 export const bookingSchema = Joi.object<Pick<Visit, 'startsAt' | 'minutes' | 'revision'> & { overlap?: boolean }, true>({
   revision,
-  startsAt: start.required(),
-  minutes: minutes.required().label('Minutes'),
+  ...visitTime,
   overlap,
 });
 
