@@ -51,6 +51,8 @@ export type DueKind = 'must' | 'look' | 'path' | 'unseen' | 'unmeasured';
 export interface DueReason {
   readonly kind: DueKind;
   readonly words: string;
+  /** The same where there is little room. */
+  readonly short?: string;
 }
 
 export interface DueRow {
@@ -116,7 +118,7 @@ export function reasonsFor(facts: DueFacts, rules: readonly PhaseRule[], reading
   const reasons: DueReason[] = [];
   for (const condition of facts.conditions) {
     const change = phaseChange(condition, today);
-    if (change) reasons.push({ kind: 'must', words: `${conditionWords(condition, today)}: ${change}` });
+    if (change) reasons.push({ kind: 'must', words: `${conditionWords(condition, today)}: ${change}`, short: change });
   }
   if (facts.referred) reasons.push({ kind: 'look', words: 'Sent to somebody else at the last visit, not seen since' });
   else if (facts.lookFirst.trim() !== '') reasons.push({ kind: 'look', words: `To look at first: ${facts.lookFirst.trim()}` });

@@ -14,6 +14,7 @@ import * as exchange from '../exchange/index.ts';
 import * as figure from '../figure/index.ts';
 import * as finding from '../finding/index.ts';
 import * as forecast from '../forecast/index.ts';
+import * as heap from '../heap/index.ts';
 import * as limiter from '../limiter/index.ts';
 import * as load from '../load/index.ts';
 import * as measure from '../measure/index.ts';
@@ -46,6 +47,7 @@ const faces: Record<string, Record<string, unknown>> = {
   figure,
   finding,
   forecast,
+  heap,
   limiter,
   load,
   measure,

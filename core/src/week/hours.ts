@@ -133,7 +133,7 @@ export function workSlots(
       }
     }
   }
-  return tables >= therapists.length ? found : atTables(found, tables, taken, first);
+  return atTables(found, tables, taken, first);
 }
 
 /** Those that find a table: in order of the therapists, with what is taken lying already. */

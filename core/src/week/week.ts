@@ -124,6 +124,8 @@ export interface WeekPlan {
   readonly slots: readonly WorkSlot[];
   readonly people: readonly WeekPerson[];
   readonly problem: FillProblem;
+  /** Left out by hand, by id. */
+  readonly out: readonly string[];
 }
 
 export interface WeekChoice {
@@ -131,6 +133,8 @@ export interface WeekChoice {
   readonly closed: readonly string[];
   /** Slots that are opened beyond the hours. */
   readonly opened: readonly WorkSlot[];
+  /** Left out by hand, by id. */
+  readonly out: readonly string[];
   /** Visits set by hand: who in which slot. */
   readonly pins: readonly { readonly athleteId: string; readonly key: string }[];
 }
@@ -294,7 +298,7 @@ export function weekPlan(file: WeekFile, people: readonly WeekPerson[], choice: 
       develop: person.keptDeg.map((value) => value * weight),
       // Keeping is for those who have something to keep, or something near.
       keep: person.brings || person.reasons.length > 0 || person.near ? WEEK_WEIGHTS.keep : [0, 0],
-      most: person.times.perWeek ?? MOST_A_WEEK,
+      most: choice.out.includes(person.id) ? 0 : (person.times.perWeek ?? MOST_A_WEEK),
       apart,
       days,
       slots: slots.flatMap((slot, i) => (comesAt(person.times, slot) ? [i] : [])),
@@ -306,6 +310,7 @@ export function weekPlan(file: WeekFile, people: readonly WeekPerson[], choice: 
   return {
     slots,
     people,
+    out: choice.out,
     problem: {
       slots: fillSlots,
       groups,

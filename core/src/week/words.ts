@@ -10,14 +10,14 @@ export const nthWords = (nth: number): string => `${COUNTS[nth] ?? `${nth + 1}th
 /** What a person's work goes after, or why they come: a line for a cell. */
 export function aboutWords({ reasons, brings }: WeekPerson): string {
   const first = reasons[0];
-  if (first && (first.kind !== 'unmeasured' || !brings)) return first.words;
+  if (first && (first.kind !== 'unmeasured' || !brings)) return first.short ?? first.words;
   if (brings) return `${motionOf(brings.motionId).name}${brings.side === 'midline' ? '' : ` ${brings.side}`}, short of its goal`;
   return first?.words ?? 'no motion short of its goal';
 }
 
 /** What stands in a cell: what the visit is for. */
 export function visitWords(person: WeekPerson, { kind, nth }: Pick<Valued, 'kind' | 'nth'>): string {
-  if (kind === 'keep') return nth === 0 && person.must ? person.reasons[0]!.words : 'keep only';
+  if (kind === 'keep') return nth === 0 && person.must ? aboutWords(person) : 'keep only';
   return nth === 0 ? aboutWords(person) : nthWords(nth);
 }
 
@@ -41,12 +41,18 @@ export interface LeftOut {
 }
 
 /** Who has no visit in a week and why, those with most to gain first. */
-export function leftOutOf({ problem, people }: WeekPlan, placed: readonly Placed[], state: WeekState): LeftOut[] {
+export function leftOutOf({ problem, people, out }: WeekPlan, placed: readonly Placed[], state: WeekState): LeftOut[] {
   return people
     .flatMap((person, who): LeftOut[] => {
       if (problem.people[who]!.standing.length > 0 || placed.some((each) => each.person === who)) return [];
       const would = bestFirst(problem, who);
-      return [{ person: who, would: Math.max(0, would), words: whyLeftOut(problem, person, who, placed, would, state) }];
+      return [
+        {
+          person: who,
+          would: Math.max(0, would),
+          words: out.includes(person.id) ? 'Left out by hand.' : whyLeftOut(problem, person, who, placed, would, state),
+        },
+      ];
     })
     .sort((a, b) => b.would - a.would || people[b.person]!.leftOut - people[a.person]!.leftOut);
 }

@@ -18,6 +18,7 @@ import { insertCondition, insertNoTouch } from '../athletes/conditions.ts';
 import { insertSquad } from '../squads/queries.ts';
 import { loadMeasuring } from './measuring.ts';
 import { loadSeasons } from './seasons.ts';
+import { loadWeek } from './week.ts';
 import { loadDays } from './days.ts';
 import { ACCOUNTS, EVENTS, NEIGHBOURS, PEOPLE, SCOPE, SQUADS, TODAY, type DemoCondition, type DemoPerson } from './people.ts';
 import { SeededRandom } from './random.ts';
@@ -97,6 +98,7 @@ class DemoLoader {
     for (const person of NEIGHBOURS) await this.loadPerson(person);
     await loadDays(this.db, this.today, new SeededRandom(SEED + 2), [...PEOPLE, ...NEIGHBOURS], this.ids);
     await loadSeasons(this.db, this.practiceId, this.today, new SeededRandom(SEED + 3), this.ids);
+    await loadWeek(this.db, this.practiceId, this.ids, this.accounts);
   }
 
   private async loadToday(): Promise<void> {

@@ -484,6 +484,16 @@ export const NEIGHBOURS: readonly DemoPerson[] = [
     response: { gain: 3, keeps: 0.4 },
     setBack: null,
     complaint: '',
+    conditions: [
+      {
+        code: 'ankle-operation',
+        side: 'left',
+        onsetDaysAgo: 81,
+        surgeryDaysAgo: 81,
+        words: 'Outer ligaments sewn',
+        clearance: { by: 'Dr Amsel', daysAgo: 36, text: 'full weight, no jumping', limits: [] },
+      },
+    ],
   },
 ];
 

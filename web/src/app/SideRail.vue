@@ -69,7 +69,7 @@ watch(
         >
         <RouterLink to="/morning" :class="{ on: route.name === 'morning' }">Morning</RouterLink>
         <RouterLink to="/load" :class="{ on: ['load', 'load-read-in'].includes(String(route.name)) }">Load</RouterLink>
-        <RouterLink to="/season" :class="{ on: route.name === 'season' }">Season</RouterLink>
+        <RouterLink to="/season" :class="{ on: route.name === 'season' || route.name === 'week' }">Season</RouterLink>
         <RouterLink to="/shelf" :class="{ on: String(route.name).startsWith('shelf') }">Shelf</RouterLink>
       </template>
       <RouterLink v-if="session.isCoach" to="/coach" :class="{ on: route.name === 'coach' }">Squads</RouterLink>

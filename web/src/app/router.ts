@@ -26,6 +26,7 @@ export const router = createRouter({
       meta: forWhoMay('POST', '/import/athletes'),
     },
     { path: '/morning', name: 'morning', component: () => import('../morning/MorningView.vue'), meta: forWhoMay('GET', '/morning') },
+    { path: '/week', name: 'week', component: () => import('../week/WeekView.vue'), meta: forWhoMay('GET', '/week/:date') },
     { path: '/season', name: 'season', component: () => import('../season/SeasonView.vue'), meta: forWhoMay('GET', '/season') },
     { path: '/load', name: 'load', component: () => import('../load/LoadView.vue'), meta: forWhoMay('GET', '/loads') },
     {

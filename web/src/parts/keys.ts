@@ -63,7 +63,12 @@ export type PageAct =
   | 'moveBlock'
   | 'bookDue'
   | 'moveEdge'
-  | 'takeOut';
+  | 'takeOut'
+  | 'otherSlot'
+  | 'moveSlot'
+  | 'pinVisit'
+  | 'fillWeek'
+  | 'keepFree';
 
 interface PageKey extends KeyRow {
   readonly act?: PageAct;
@@ -132,6 +137,19 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
       { act: 'moveEdge', keys: ['←', '→'], what: 'move the edge by a day; with Shift a week' },
       { keys: ['Enter'], what: 'open the block or the event' },
       { act: 'bookDue', keys: ['1', '2', '3', '4', '5', '6'], what: 'book the visit named in a row of who is due' },
+      { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
+      { act: 'redo', keys: ['Ctrl Shift Z'], what: 'redo' },
+    ],
+  },
+  {
+    title: 'The week',
+    rows: [
+      { act: 'otherSlot', keys: ['←', '→', '↑', '↓'], what: 'another time' },
+      { act: 'moveSlot', keys: ['Alt ←', 'Alt →', 'Alt ↑', 'Alt ↓'], what: 'move the visit there, or change two' },
+      { act: 'pinVisit', keys: ['P'], what: 'pin the visit: it stays put' },
+      { act: 'fillWeek', keys: ['F'], what: 'fill the week around the pins' },
+      { act: 'keepFree', keys: ['K'], what: 'keep a time free, or give it back' },
+      { act: 'takeOut', keys: ['Del'], what: 'take the visit out' },
       { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
       { act: 'redo', keys: ['Ctrl Shift Z'], what: 'redo' },
     ],

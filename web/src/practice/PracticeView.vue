@@ -14,6 +14,12 @@ const { problem, run } = useAction();
 const ALL = [
   { id: 'scope', label: 'Scope', may: () => !session.isCoach, view: defineAsyncComponent(() => import('./ScopePage.vue')) },
   { id: 'phases', label: 'Phases', may: () => !session.isCoach, view: defineAsyncComponent(() => import('./PhasesPage.vue')) },
+  {
+    id: 'hours',
+    label: 'Hours',
+    may: () => session.may('GET', '/week-hours'),
+    view: defineAsyncComponent(() => import('./HoursPage.vue')),
+  },
   { id: 'sports', label: 'Sports and check-in', may: () => !session.isCoach, view: defineAsyncComponent(() => import('./SportsPage.vue')) },
   {
     id: 'error',

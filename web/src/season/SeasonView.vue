@@ -316,6 +316,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
   <div class="page">
     <header>
       <h1>Season</h1>
+      <RouterLink to="/week" class="small">Plan the week</RouterLink>
       <PickOne
         label="Squad"
         :value="squadId"
@@ -345,7 +346,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
       </span>
     </header>
 
-    <ProblemNote v-if="readProblem" :problem="readProblem" @again="season.reload" />
+    <ProblemNote v-if="readProblem" :problem="readProblem" :retry="season.reload" />
     <ProblemNote v-if="problem" :problem="problem" />
     <p class="sr-only" role="status">
       {{ undone.length > 0 ? `Taken back: ${undone.at(-1)?.words}` : done.length > 0 ? `Done: ${done.at(-1)?.words}` : '' }}

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import Input from 'ant-design-vue/es/input';
+import PickOne from '../parts/PickOne.vue';
+import { WEEKDAYS } from './cells.ts';
+import { newSpan, type TypedSpan } from './spans.ts';
+
+/** Times of the week, a row each: day, from, to, and a word where there is one to say. */
+const props = defineProps<{
+  rows: readonly TypedSpan[];
+  /** What they are, for labels: "Hours of Marit Voss". */
+  label: string;
+  withWords?: boolean;
+  most: number;
+  disabled?: boolean;
+}>();
+const emit = defineEmits<{ change: [rows: TypedSpan[]] }>();
+const OPTIONS = WEEKDAYS.map(({ weekday, name }) => ({ value: String(weekday), label: name }));
+
+const set = (id: number, change: Partial<TypedSpan>) =>
+  emit(
+    'change',
+    props.rows.map((row) => (row.id === id ? { ...row, ...change } : row)),
+  );
+/** A new row goes on with the day after the last one, at its times. */
+function add(): void {
+  const last = props.rows.at(-1);
+  const next = last ? newSpan(Math.min(7, last.weekday + 1), last.from, last.to, last.words) : newSpan();
+  emit('change', [...props.rows, next]);
+}
+</script>
+
+<template>
+  <div role="group" :aria-label="label" class="spans">
+    <div v-for="(row, i) in rows" :key="row.id" class="span">
+      <PickOne
+        :label="`${label}, ${i + 1}: day`"
+        size="small"
+        :value="String(row.weekday)"
+        :options="OPTIONS"
+        :disabled="disabled"
+        @change="(weekday) => set(row.id, { weekday: Number(weekday) })"
+      />
+      <Input
+        :value="row.from"
+        class="time"
+        size="small"
+        :maxlength="5"
+        inputmode="numeric"
+        :disabled="disabled"
+        :aria-label="`${label}, ${i + 1}: from`"
+        @update:value="(from: string) => set(row.id, { from })"
+      />
+      <span class="soft">to</span>
+      <Input
+        :value="row.to"
+        class="time"
+        size="small"
+        :maxlength="5"
+        inputmode="numeric"
+        :disabled="disabled"
+        :aria-label="`${label}, ${i + 1}: to`"
+        @update:value="(to: string) => set(row.id, { to })"
+      />
+      <Input
+        v-if="withWords"
+        :value="row.words"
+        size="small"
+        :maxlength="60"
+        placeholder="what it is"
+        :disabled="disabled"
+        :aria-label="`${label}, ${i + 1}: what it is`"
+        @update:value="(words: string) => set(row.id, { words })"
+      />
+      <Button
+        v-if="!disabled"
+        size="small"
+        :aria-label="`${label}: take row ${i + 1} out`"
+        @click="
+          emit(
+            'change',
+            rows.filter(({ id }) => id !== row.id),
+          )
+        "
+        >Take out</Button
+      >
+    </div>
+    <Button v-if="!disabled && rows.length < most" size="small" :aria-label="`${label}: add a time`" @click="add">Add a time</Button>
+  </div>
+</template>
+
+<style scoped>
+.spans {
+  display: grid;
+  justify-items: start;
+  gap: 6px;
+}
+
+.span {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px;
+}
+
+.span > :first-child {
+  width: 122px;
+}
+
+.time {
+  width: 66px;
+}
+</style>

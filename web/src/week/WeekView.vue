@@ -1,0 +1,554 @@
+<script setup lang="ts">
+import interact from 'interactjs';
+import Button from 'ant-design-vue/es/button';
+import { DateTime } from 'luxon';
+import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, onUnmounted, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { addDays } from '@pace-bend/core/load';
+import { weekDays, weekdayOf, type WeekPerson } from '@pace-bend/core/week';
+import { hintOf, isKey, whichKey } from '../parts/keys.ts';
+import PickOne from '../parts/PickOne.vue';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { useAction } from '../parts/useAction.ts';
+import { isTyping } from '../parts/useGlobalKeys.ts';
+import { usePractice } from '../stores/practice.ts';
+import { useSession } from '../stores/session.ts';
+import { clockWords, dayName, degreesWords, type Cell } from './cells.ts';
+import { rowsOf } from './rows.ts';
+import { useWeek } from './useWeek.ts';
+import WeekAside from './WeekAside.vue';
+import WeekCell from './WeekCell.vue';
+
+const TimesDialog = defineAsyncComponent(() => import('./TimesDialog.vue'));
+
+/** The therapist's week: days down, times across; filled so that the visits bring most, changed by hand, booked in one step. */
+const route = useRoute();
+const router = useRouter();
+const practice = usePractice();
+const session = useSession();
+const week = useWeek();
+const { state, share, failure, problem, file, people, plan, draft, valued, clashes, kept, leftOut, more, filling, standing, steps } = week;
+const { busy, problem: refused, run } = useAction();
+const mayChange = computed(() => session.may('POST', '/week/book'));
+
+const mondayOf = (day: string) => addDays(day, 1 - weekdayOf(day));
+/** The week after this one where none is named: this one has begun. */
+const monday = computed(() =>
+  typeof route.query.of === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(route.query.of)
+    ? mondayOf(route.query.of)
+    : addDays(mondayOf(practice.today), 7),
+);
+const show = (of: string) => void router.push({ query: { ...route.query, of } });
+onMounted(() => practice.load());
+watch(
+  () => (practice.today === '' ? '' : monday.value),
+  (of) => {
+    chosen.value = null;
+    if (of !== '') void week.open(of);
+  },
+  { immediate: true },
+);
+
+const whose = ref('all');
+const therapists = computed(() => {
+  const working = new Set(file.value?.hours.therapists.map(({ accountId }) => accountId));
+  return (file.value?.therapists ?? []).filter(({ id }) => working.has(id));
+});
+const nameOf = (accountId: string) => file.value?.therapists.find(({ id }) => id === accountId)?.name ?? '';
+const rows = computed(() =>
+  file.value && plan.value
+    ? rowsOf(file.value, plan.value, draft.value, {
+        valued: valued.value,
+        clashes: clashes.value,
+        standing: standing.value,
+        today: practice.today,
+      }).filter(({ accountId }) => whose.value === 'all' || accountId === whose.value)
+    : [],
+);
+const cells = computed(() => rows.value.map((row) => row.cells));
+const mostKept = computed(() => Math.max(0.1, ...cells.value.flat().map(({ visit }) => visit?.kept ?? 0)));
+const chosen = ref<string | null>(null);
+const chosenCell = computed(() => cells.value.flat().find(({ key }) => key === chosen.value) ?? null);
+const chosenPerson = computed<WeekPerson | null>(() => people.value.find(({ id }) => id === chosenCell.value?.visit?.athleteId) ?? null);
+const firstKey = computed(() => chosenCell.value?.key ?? cells.value[0]?.[0]?.key ?? null);
+const mayBeFree = ({ slot, state: now }: Cell) => slot !== null || now === 'closed';
+const canHold = (cell: Cell | null | undefined) =>
+  cell !== null && cell !== undefined && (cell.state === 'free' || cell.state === 'placed');
+
+const title = computed(() => {
+  const [from, to] = [DateTime.fromISO(monday.value), DateTime.fromISO(addDays(monday.value, 6))];
+  return `${from.toFormat(from.month === to.month ? 'd' : 'd LLL')} to ${to.toFormat('d LLL')}`;
+});
+const count = computed(() => ({
+  visits: valued.value.length,
+  slots: plan.value?.slots.length ?? 0,
+  people: new Set(valued.value.map(({ person }) => person)).size,
+}));
+/** How good the week is, in words; true by how it came about. */
+const howWords = computed(() => {
+  if (draft.value.how === 'optimal')
+    return draft.value.placed.some(({ pinned }) => pinned)
+      ? 'No week around the pins brings more: checked to the end.'
+      : 'No week brings more: checked to the end.';
+  if (draft.value.how === 'stopped')
+    return `The best found so far; none brings more than ${degreesWords(draft.value.gap)} beyond it, as it is weighed.`;
+  return draft.value.how === 'by hand' ? 'Changed by hand.' : '';
+});
+const events = computed(() => {
+  const days = weekDays(monday.value);
+  const all = new Map(
+    people.value.flatMap((person) => person.days.flatMap((day) => day.events.map((event) => [event.id, event] as const))),
+  );
+  return [...all.values()].filter(({ onDate }) => days.includes(onDate)).sort((a, b) => (a.onDate < b.onDate ? -1 : 1));
+});
+const history = computed(() => steps.kept(monday.value));
+
+/** Minutes of thumb work of a row, as far as visits of before say it, against what the practice allows. */
+function thumbs(row: (typeof rows.value)[number]) {
+  const known = row.cells.flatMap(({ visit }) => {
+    const minutes = visit ? people.value.find(({ id }) => id === visit.athleteId)?.thumbMin : null;
+    return minutes === null || minutes === undefined ? [] : [minutes];
+  });
+  const minutes = Math.round(known.reduce((sum, each) => sum + each, 0));
+  return { known: known.length, minutes, limit: file.value!.thumbLimit, over: minutes - file.value!.thumbLimit };
+}
+
+const grid = ref<HTMLElement | null>(null);
+async function choose(key: string, focus = true): Promise<void> {
+  chosen.value = key;
+  await nextTick();
+  if (focus) grid.value?.querySelector<HTMLElement>(`[data-key="${CSS.escape(key)}"]`)?.focus();
+}
+/** The cell next to one: along the row, or the one at about the same time of another row. */
+function beside(key: string, which: number): Cell | null {
+  const r = cells.value.findIndex((row) => row.some((cell) => cell.key === key));
+  if (r < 0) return null;
+  const row = cells.value[r]!;
+  const c = row.findIndex((cell) => cell.key === key);
+  if (which < 2) return row[c + (which === 0 ? -1 : 1)] ?? null;
+  const other = cells.value[r + (which === 2 ? -1 : 1)];
+  const at = row[c]!.fromMin;
+  return (
+    other?.reduce<Cell | null>(
+      (best, cell) => (best === null || Math.abs(cell.fromMin - at) < Math.abs(best.fromMin - at) ? cell : best),
+      null,
+    ) ?? null
+  );
+}
+/** The next cell that way that can hold a visit. */
+function besideToHold(key: string, which: number): Cell | null {
+  for (let at = beside(key, which); at !== null; at = beside(at.key, which)) if (canHold(at)) return at;
+  return null;
+}
+function moveVisit(from: string, to: string): void {
+  week.move(from, to);
+  void choose(to);
+}
+
+function onKey(event: KeyboardEvent): void {
+  if (isTyping(event) || (event.target instanceof Element && event.target.closest('.ant-modal-wrap, .ant-select, button, a'))) {
+    if (!isKey(event, 'undo') && !isKey(event, 'redo')) return;
+    if (isTyping(event)) return;
+  }
+  if (document.querySelector('.ant-modal-wrap:not([style*="display: none"])') || state.value !== 'ready') return;
+  const done = act(event);
+  if (done) event.preventDefault();
+}
+function act(event: KeyboardEvent): boolean {
+  const go = whichKey(event, 'otherSlot');
+  if (go !== null) {
+    const next = chosen.value === null ? (cells.value[0]?.[0] ?? null) : beside(chosen.value, go);
+    if (next) void choose(next.key);
+    return true;
+  }
+  if (!mayChange.value || busy.value) return false;
+  if (isKey(event, 'redo')) void undoing(() => steps.redo(monday.value));
+  else if (isKey(event, 'undo')) void undoing(() => steps.undo(monday.value));
+  else if (isKey(event, 'fillWeek')) week.fill('the week filled');
+  else {
+    const cell = chosenCell.value;
+    if (!cell) return false;
+    const way = whichKey(event, 'moveSlot');
+    if (way !== null) {
+      const to = cell.state === 'placed' ? besideToHold(cell.key, way) : null;
+      if (to) moveVisit(cell.key, to.key);
+    } else if (isKey(event, 'pinVisit')) week.togglePin(cell.key);
+    else if (isKey(event, 'takeOut')) week.takeOut(cell.key);
+    else if (isKey(event, 'keepFree') && mayBeFree(cell)) week.keepFree(cell.key);
+    else return false;
+  }
+  return true;
+}
+onMounted(() => window.addEventListener('keydown', onKey));
+onUnmounted(() => window.removeEventListener('keydown', onKey));
+
+const undoing = (work: () => Promise<void>) => run(work);
+const book = () => run(() => week.book());
+
+/** A visit is dragged by its cell; where the hand lets go over a time that can hold it, it moves there. */
+const dragged = ref<{ readonly key: string; readonly x: number; readonly y: number } | null>(null);
+const over = ref<string | null>(null);
+const cellAt = (x: number, y: number): string | null =>
+  document
+    .elementsFromPoint(x, y)
+    .flatMap((element) => element.closest<HTMLElement>('[data-key]')?.dataset.key ?? [])
+    .find((key) => key !== dragged.value?.key) ?? null;
+let drag: ReturnType<typeof interact> | null = null;
+watch(grid, (element) => {
+  drag?.unset();
+  drag = null;
+  if (!element || !mayChange.value) return;
+  drag = interact('.cell.placed', { context: element })
+    // A finger scrolls the page; it drags only the visit that was chosen before. A mouse takes hold anywhere.
+    .actionChecker(
+      (pointer: { pointerType?: string }, _event: unknown, action: object | null, _interactable: unknown, target: HTMLElement) =>
+        (pointer.pointerType === 'touch' || pointer.pointerType === 'pen') && target.dataset.key !== chosen.value ? null : action,
+    )
+    .draggable({
+      autoScroll: true,
+      listeners: {
+        start: ({ target }: { target: HTMLElement }) => {
+          dragged.value = { key: target.dataset.key!, x: 0, y: 0 };
+        },
+        move: ({ dx, dy, clientX, clientY }: { dx: number; dy: number; clientX: number; clientY: number }) => {
+          if (!dragged.value) return;
+          dragged.value = { ...dragged.value, x: dragged.value.x + dx, y: dragged.value.y + dy };
+          const at = cellAt(clientX, clientY);
+          over.value = canHold(cells.value.flat().find(({ key }) => key === at)) ? at : null;
+        },
+        end: () => {
+          const [from, to] = [dragged.value?.key, over.value];
+          dragged.value = null;
+          over.value = null;
+          if (from && to) moveVisit(from, to);
+        },
+      },
+    })
+    .styleCursor(false);
+});
+onBeforeUnmount(() => drag?.unset());
+const shift = (key: string) =>
+  dragged.value?.key === key ? { transform: `translate(${dragged.value.x}px, ${dragged.value.y}px)`, zIndex: 5 } : {};
+
+const times = ref<WeekPerson | null>(null);
+async function timesKept(): Promise<void> {
+  times.value = null;
+  await week.open(monday.value);
+}
+</script>
+
+<template>
+  <div class="page">
+    <header>
+      <h1>{{ practice.today === '' ? 'Week' : title }}</h1>
+      <span class="choices">
+        <Button aria-label="The week before" @click="show(addDays(monday, -7))">←</Button>
+        <Button aria-label="The week after" @click="show(addDays(monday, 7))">→</Button>
+      </span>
+      <PickOne
+        v-if="therapists.length > 1"
+        label="Therapist"
+        :value="whose"
+        :options="[{ value: 'all', label: 'everybody' }, ...therapists.map(({ id, name }) => ({ value: id, label: name }))]"
+        @change="(id) => (whose = id)"
+      />
+      <RouterLink v-if="session.may('PUT', '/week-hours')" to="/practice/hours" class="small">Hours</RouterLink>
+      <span v-if="mayChange" class="end choices">
+        <Button
+          :disabled="busy || history.done.length === 0"
+          :title="`${hintOf('undo')}: ${history.done.at(-1)?.words ?? ''}`"
+          @click="undoing(() => steps.undo(monday))"
+          >Undo</Button
+        >
+        <Button
+          :disabled="state !== 'ready' || busy || filling !== null"
+          :title="hintOf('fillWeek')"
+          @click="week.fill('the week filled')"
+          >{{ draft.placed.some(({ pinned }) => pinned) ? 'Fill around the pins' : 'Fill the week' }}</Button
+        >
+        <Button type="primary" :loading="busy" :disabled="state !== 'ready' || filling !== null || valued.length === 0" @click="book"
+          >Book {{ valued.length }} {{ valued.length === 1 ? 'visit' : 'visits' }}</Button
+        >
+      </span>
+    </header>
+
+    <ProblemNote v-if="problem" :problem="problem" :retry="() => week.open(monday)" />
+    <div v-else-if="state === 'failed'" role="alert">
+      <p>{{ failure }}</p>
+      <Button @click="week.open(monday)">Try again</Button>
+    </div>
+    <ProblemNote v-if="refused" :problem="refused" :retry="() => week.open(monday)" />
+    <p class="sr-only" role="status">
+      {{
+        history.undone.length > 0
+          ? `Taken back: ${history.undone.at(-1)?.words}`
+          : history.done.length > 0
+            ? `Done: ${history.done.at(-1)?.words}`
+            : ''
+      }}
+    </p>
+
+    <p v-if="state === 'reading'" class="soft" role="status">Reading …</p>
+    <p v-else-if="state === 'learning'" class="soft" role="status">Working out what visits would bring … {{ Math.round(share * 100) }} %</p>
+
+    <div v-else-if="file && plan" class="layout">
+      <section aria-label="The week">
+        <div class="sum">
+          <b class="num">{{ degreesWords(kept) }}</b>
+          <span
+            >expected to be kept towards goals, {{ count.visits }} of {{ count.slots }} times, {{ count.people }}
+            {{ count.people === 1 ? 'person' : 'people' }}. {{ howWords }}
+            <template v-if="filling"
+              ><span role="status"
+                >Filling<template v-if="filling.bound > 0">
+                  … at most {{ degreesWords(Math.max(0, filling.bound - filling.best)) }} to gain</template
+                >
+                …</span
+              >
+              <Button v-if="filling.long" size="small" @click="week.stopFilling">Stop</Button></template
+            ><Button v-else-if="draft.how === 'stopped' && mayChange" size="small" @click="week.fill('', true)">Look further</Button></span
+          >
+        </div>
+        <p v-if="!file.hoursSet" class="small soft">The usual hours, 8 to 18 on weekdays, stand in until the practice sets its own.</p>
+        <p class="legend small soft" aria-hidden="true">
+          <span><i class="t seen" /><i class="t out" /><i class="t seen" /> last three weeks: seen, left out, seen</span>
+          <span><i class="edge" /> keep only</span>
+          <span class="end">Thumbs, min</span>
+        </p>
+        <div ref="grid" class="grid" role="grid" aria-label="Times of the week">
+          <div v-for="row in rows" :key="row.key" class="row" role="row" :aria-label="`${dayName(row.date)}, ${nameOf(row.accountId)}`">
+            <div class="day" role="rowheader">
+              <b class="num">{{ Number(row.date.slice(8)) }}</b>
+              <span class="soft">{{ dayName(row.date).slice(0, 3) }}</span>
+              <span v-if="therapists.length > 1" class="small soft who">{{ nameOf(row.accountId) }}</span>
+            </div>
+            <div class="cells" role="presentation">
+              <WeekCell
+                v-for="cell in row.cells"
+                :key="cell.key"
+                :data-key="cell.key"
+                :time="clockWords(cell.fromMin)"
+                :visit="cell.visit"
+                :state="cell.state"
+                :words="cell.words"
+                :chosen="cell.key === chosen"
+                :target="cell.key === over"
+                :first="cell.key === firstKey"
+                :most="mostKept"
+                :style="shift(cell.key)"
+                @click="choose(cell.key)"
+                @focus="choose(cell.key, false)"
+              />
+              <p v-if="row.cells.length === 0" class="soft small">No time left on this day.</p>
+            </div>
+            <div class="thumbs small" role="presentation">
+              <template v-if="thumbs(row).known > 0">
+                <span class="meter" aria-hidden="true"
+                  ><i
+                    :class="{ over: thumbs(row).over > 0 }"
+                    :style="{ width: `${Math.min(100, (100 * thumbs(row).minutes) / (thumbs(row).limit * 1.3))}%` }" /><em
+                /></span>
+                <b>{{ thumbs(row).minutes }}</b> of {{ thumbs(row).limit
+                }}<span v-if="thumbs(row).over > 0" class="wrong">, {{ thumbs(row).over }} over</span>
+              </template>
+            </div>
+          </div>
+          <p v-if="rows.length === 0" class="soft">
+            No hours in this week. <RouterLink v-if="session.may('PUT', '/week-hours')" to="/practice/hours">Set the hours</RouterLink>
+          </p>
+        </div>
+        <p v-if="mayChange && chosenCell" class="choices acts">
+          <template v-if="chosenCell.state === 'placed'">
+            <Button size="small" :title="hintOf('pinVisit')" @click="week.togglePin(chosenCell.key)">{{
+              chosenCell.visit?.pinned ? 'Unpin' : 'Pin'
+            }}</Button>
+            <Button size="small" :title="hintOf('takeOut')" @click="week.takeOut(chosenCell.key)">Take out</Button>
+          </template>
+          <Button v-if="mayBeFree(chosenCell)" size="small" :title="hintOf('keepFree')" @click="week.keepFree(chosenCell.key)">{{
+            chosenCell.state === 'closed' ? 'Give the time back' : 'Keep the time free'
+          }}</Button>
+          <RouterLink v-if="chosenCell.visitId" :to="`/visit/${chosenCell.visitId}`">Open the visit</RouterLink>
+        </p>
+        <p v-for="event in events" :key="event.id" class="event">
+          <b>{{ dayName(event.onDate).slice(0, 3) }} {{ Number(event.onDate.slice(8)) }}: {{ event.name }}</b>
+        </p>
+        <details class="small how">
+          <summary>How this is weighed</summary>
+          <p>
+            A visit counts what is expected to be kept of it, of the motion of which it leaves most and never beyond the goal, in degrees (3
+            mm as 1°); half as much again where a goal or an event lies within six weeks. Who must be seen comes first; what was left to
+            look at counts 2°, a level nobody knows 0.4°, a goal off its path 0.3°, each week in a row without a visit 0.3°, a visit that
+            only keeps 0.2°; a long planned session of the day takes 0.2° away. These weights are the program’s own. At most {{ 2 }} visits
+            a week where nothing else is said, {{ file.hours.apart }} {{ file.hours.apart === 1 ? 'day' : 'days' }} apart; none on the day
+            of an event that counts, only keeping on the day before the first.
+            <template v-if="file.total > people.length"
+              >{{ people.length }} of {{ file.total }} athletes are looked at, those seen last.</template
+            >
+          </p>
+        </details>
+      </section>
+      <WeekAside
+        :person="chosenPerson"
+        :time="chosenCell?.slot ?? null"
+        :taken="chosenCell?.state !== 'free'"
+        :people="people"
+        :left-out="leftOut"
+        :out="draft.out"
+        :more="more"
+        :name-of="nameOf"
+        :several-therapists="therapists.length > 1"
+        :may-change="mayChange"
+        @put="(id) => week.put(id, chosenCell!.key)"
+        @let-in="week.letIn"
+        @open="week.openSlot"
+        @times="(person) => (times = person)"
+      />
+    </div>
+    <TimesDialog v-if="times" :open="true" :athlete-id="times.id" :name="times.name" @update:open="times = null" @kept="timesKept" />
+  </div>
+</template>
+
+<style scoped>
+.layout {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 244px;
+  gap: 20px;
+}
+
+.sum {
+  display: flex;
+  align-items: baseline;
+  gap: 12px;
+  margin-bottom: 6px;
+}
+
+.sum > b {
+  font-family: var(--figures);
+  font-size: 26px;
+}
+
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  margin: 0 0 4px;
+}
+
+.legend .t {
+  display: inline-block;
+  width: 4px;
+  margin-right: 2px;
+}
+
+.legend .seen {
+  height: 13px;
+  background: var(--spruce);
+}
+
+.legend .out {
+  height: 3px;
+  background: var(--clay);
+}
+
+.edge {
+  display: inline-block;
+  width: 4px;
+  height: 13px;
+  background: var(--clay);
+}
+
+.end {
+  margin-left: auto;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 54px minmax(0, 1fr) 74px;
+  gap: 8px;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+
+.day {
+  display: flex;
+  flex-direction: column;
+}
+
+.day b {
+  font-family: var(--figures);
+  font-size: 22px;
+  line-height: 1.1;
+}
+
+.who {
+  overflow-wrap: anywhere;
+}
+
+.cells {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(112px, 1fr));
+  gap: 6px;
+}
+
+.cells p {
+  margin: 0;
+}
+
+.meter {
+  position: relative;
+  display: block;
+  height: 8px;
+  margin: 4px 0;
+  background: var(--line-faint);
+}
+
+.meter i {
+  display: block;
+  height: 100%;
+  background: var(--slate);
+}
+
+.meter .over {
+  background: var(--clay);
+}
+
+.meter em {
+  position: absolute;
+  top: -3px;
+  bottom: -3px;
+  left: calc(100% / 1.3);
+  width: 2px;
+  background: var(--ink);
+}
+
+.wrong {
+  color: var(--clay-text);
+}
+
+.event {
+  margin: 6px 0 0;
+  padding: 3px 10px;
+  border-left: 3px solid var(--slate);
+  background: var(--slate-soft);
+}
+
+.acts {
+  align-items: center;
+  margin: 8px 0 0;
+}
+
+.how {
+  margin-top: 10px;
+}
+
+.how p {
+  max-width: 76ch;
+  margin: 6px 0 0;
+}
+
+@media (max-width: 1180px) {
+  .layout {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
