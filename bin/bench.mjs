@@ -188,8 +188,23 @@ function forecast() {
   );
 }
 
+/** A therapist's week of thirty slots, filled beside an exact general solver. */
+function week() {
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/week.ts'], {
+    cwd: root,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  if (run.status !== 0) throw new Error('The week benchmark failed.');
+  say('\nA week of thirty slots filled to the end, and by a general solver (HiGHS): median, longest');
+  for (const row of JSON.parse(run.stdout))
+    say(
+      `  ${String(row.people).padStart(3)} people, ${row.apart} days apart ${ms(row.own)} ${ms(row.ownMost)}   general ${ms(row.other)} ${ms(row.otherMost)}  ${(row.own / row.other).toFixed(2)} ×`,
+    );
+}
+
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
-const parts = { load, stalls, fold, planner, figures, shelf, season, forecast };
+const parts = { load, stalls, fold, planner, figures, shelf, season, forecast, week };
 if (only !== null) {
   if (!parts[only]) say(`There is no part “${only}”: ${Object.keys(parts).join(', ')}.`);
   else await parts[only]();
@@ -214,6 +229,7 @@ try {
   await shelf();
   await season();
   forecast();
+  week();
   const { strip, table } = await squadStrip(browser);
   say('\nSquad strip, 40 people × 24 motions, and the same figures in the component kit’s table');
   say('                scripting  to first paint  first time of all   elements');

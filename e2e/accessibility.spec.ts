@@ -250,6 +250,18 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto('/practice/phases');
     await expect(page.getByRole('region', { name: 'Phases of a season' })).toBeVisible();
     await clean(page, 'phases');
+    await page.goto('/practice/hours');
+    await expect(page.getByRole('region', { name: 'Hours of Marit Voss' })).toBeVisible();
+    await clean(page, 'hours');
+    await page.goto('/week');
+    await expect(page.getByText(/checked to the end/)).toBeVisible({ timeout: 30_000 });
+    await page.getByRole('gridcell').first().click();
+    await clean(page, 'week');
+    await page.getByRole('button', { name: 'When they can come' }).first().click();
+    await expect(page.getByRole('dialog', { name: /can come$/ })).toBeVisible();
+    await still(page);
+    await clean(page, 'times');
+    await page.keyboard.press('Escape');
   });
 
   test(`axe finds nothing on the shelf and in a proposed plan, ${colorScheme}`, async ({ page, expectedErrors }) => {

@@ -33,6 +33,15 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await expect(page.getByRole('complementary', { name: 'Who is due' }).getByRole('listitem').first()).toBeVisible({ timeout: 30_000 });
   await page.mouse.move(5, 5);
   await picture(page, 'season');
+  await page.goto('/week');
+  await expect(page.getByText('No week brings more: checked to the end.')).toBeVisible({ timeout: 30_000 });
+  await page
+    .getByRole('gridcell', { name: /Tavi Brandsma/ })
+    .first()
+    .click();
+  await expect(page.getByRole('region', { name: 'One more visit' }).getByRole('listitem').first()).toBeVisible({ timeout: 30_000 });
+  await page.mouse.move(5, 5);
+  await picture(page, 'week');
   await page.goto('/squad');
   await expect(page.getByRole('region', { name: 'Athletes' })).toBeVisible();
   await page
@@ -215,9 +224,6 @@ test('people, files and cautions', async ({ page, browser, expectedErrors }) => 
 
   await page.goto('/');
   await page.getByRole('navigation', { name: 'The day' }).getByText('Joss Adeyemi').click();
-  const today = page.getByRole('region', { name: 'Today', exact: true });
-  await today.evaluate((element) => element.scrollIntoView({ block: 'center' }));
-  await picture(page, 'readiness');
   const opened = await page.request.post('/api/check-in-links', {
     data: {
       id: crypto.randomUUID(),

@@ -56,3 +56,32 @@ export function anyWeek({ people, days, slotsADay, pins }: WeekSize): fc.Arbitra
     })
     .map((parts) => ({ slots, ...parts }));
 }
+
+/**
+ * A week with little equal in it: as many people as are given, thirty slots over five days, second visits nearly as dear as first ones, half of
+ * the times open to each, days that only keep.
+ */
+export function largeWeek(random: () => number, people: number, apart: number): FillProblem {
+  const slots = Array.from({ length: 30 }, (_, i) => ({ day: Math.floor(i / 6), group: Math.floor(i / 6) }));
+  return {
+    slots,
+    groups: [6, 6, 6, 6, 6],
+    pins: [],
+    people: Array.from({ length: people }, (): FillPerson => {
+      const first = random() * 2;
+      const further = 0.7 + 0.3 * random();
+      return {
+        any: [0, 0, 0],
+        develop: [first, first * further, first * further ** 2],
+        keep: [0.2, 0.1],
+        most: 3,
+        apart,
+        standing: [],
+        days: Array.from({ length: 5 }, (): FillDay =>
+          random() < 0.1 ? null : { kind: random() < 0.2 ? 'keep' : 'develop', add: random() < 0.3 ? -0.3 : 0 },
+        ),
+        slots: slots.flatMap((_, i) => (random() < 0.5 ? [i] : [])),
+      };
+    }),
+  };
+}

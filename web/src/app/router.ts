@@ -59,7 +59,7 @@ export const router = createRouter({
     { path: '/visit/:id/letter', name: 'letter', component: () => import('../steps/referral/LetterView.vue'), meta: visit },
     { path: `/visit/:id/:step(${steps})`, name: 'step', component: () => import('../steps/VisitView.vue'), meta: visit },
     {
-      path: '/practice/:page(scope|phases|sports|error|people|audit|me)?',
+      path: '/practice/:page(scope|phases|hours|sports|error|people|audit|me)?',
       name: 'practice',
       component: () => import('../practice/PracticeView.vue'),
     },

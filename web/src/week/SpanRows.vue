@@ -75,14 +75,13 @@ function add(): void {
       <Button
         v-if="!disabled"
         size="small"
-        :aria-label="`${label}: take row ${i + 1} out`"
         @click="
           emit(
             'change',
             rows.filter(({ id }) => id !== row.id),
           )
         "
-        >Take out</Button
+        >Take out<span class="sr-only">, {{ label }}, {{ i + 1 }}</span></Button
       >
     </div>
     <Button v-if="!disabled && rows.length < most" size="small" :aria-label="`${label}: add a time`" @click="add">Add a time</Button>

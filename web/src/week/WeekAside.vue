@@ -101,7 +101,8 @@ const MOST_SHOWN = 3;
 
     <section class="left" aria-label="Left out">
       <h2>Left out</h2>
-      <p v-if="leftOut.length === 0" class="soft">Nobody: everybody has a visit.</p>
+      <p v-if="people.length === 0" class="soft">There is nobody to see yet.</p>
+      <p v-else-if="leftOut.length === 0" class="soft">Nobody: everybody has a visit.</p>
       <ul>
         <li v-for="each in leftOut" :key="people[each.person]!.id">
           <div class="top">

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue';
 import SeenTicks from './SeenTicks.vue';
 import type { CellVisit } from './cells.ts';
 
 /** One time of the week: whose it is and what that brings, or that it is free, kept free, or taken by a break. */
-const props = defineProps<{
+defineProps<{
   time: string;
   visit: CellVisit | null;
   state: 'placed' | 'booked' | 'done' | 'free' | 'closed' | 'break';
@@ -16,12 +15,6 @@ const props = defineProps<{
   first: boolean;
   target: boolean;
 }>();
-const label = computed(() => {
-  const { visit, state, time, words } = props;
-  if (!visit) return `${time}, ${state === 'free' ? 'free' : state === 'closed' ? 'kept free' : words}`;
-  const clash = visit.clash === '' ? '' : `, ${visit.clash}`;
-  return `${time}, ${visit.name}, ${visit.words}${visit.pinned ? ', pinned' : ''}${state === 'placed' ? '' : `, ${state}`}${clash}`;
-});
 </script>
 
 <template>
@@ -30,7 +23,6 @@ const label = computed(() => {
     :class="[state, { chosen, target, pinned: visit?.pinned, keep: visit?.kind === 'keep', clash: visit?.clash }]"
     role="gridcell"
     :tabindex="first ? 0 : -1"
-    :aria-label="label"
     :aria-selected="chosen"
   >
     <span class="top">
@@ -38,6 +30,7 @@ const label = computed(() => {
       <svg v-if="visit?.pinned" class="pin" viewBox="0 0 12 14" aria-hidden="true">
         <path d="M3 1h6v1.4H8.2V6L10 8.2H6.7V13H5.3V8.2H2L3.8 6V2.4H3z" fill="currentColor" />
       </svg>
+      <span v-if="visit?.pinned" class="sr-only">pinned</span>
       <SeenTicks v-if="visit" class="end" :seen="visit.seen" />
     </span>
     <template v-if="visit">

@@ -32,6 +32,8 @@ const { busy, problem: refused, run } = useAction();
 const mayChange = computed(() => session.may('POST', '/week/book'));
 
 const mondayOf = (day: string) => addDays(day, 1 - weekdayOf(day));
+/** The key of the time that is looked at. */
+const chosen = ref<string | null>(null);
 /** The week after this one where none is named: this one has begun. */
 const monday = computed(() =>
   typeof route.query.of === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(route.query.of)
@@ -67,10 +69,9 @@ const rows = computed(() =>
 );
 const cells = computed(() => rows.value.map((row) => row.cells));
 const mostKept = computed(() => Math.max(0.1, ...cells.value.flat().map(({ visit }) => visit?.kept ?? 0)));
-const chosen = ref<string | null>(null);
-const chosenCell = computed(() => cells.value.flat().find(({ key }) => key === chosen.value) ?? null);
+const chosenCell = computed(() => cells.value.flat().find(({ id }) => id === chosen.value) ?? null);
 const chosenPerson = computed<WeekPerson | null>(() => people.value.find(({ id }) => id === chosenCell.value?.visit?.athleteId) ?? null);
-const firstKey = computed(() => chosenCell.value?.key ?? cells.value[0]?.[0]?.key ?? null);
+const firstKey = computed(() => chosenCell.value?.id ?? cells.value[0]?.[0]?.id ?? null);
 const mayBeFree = ({ slot, state: now }: Cell) => slot !== null || now === 'closed';
 const canHold = (cell: Cell | null | undefined) =>
   cell !== null && cell !== undefined && (cell.state === 'free' || cell.state === 'placed');
@@ -117,14 +118,14 @@ const grid = ref<HTMLElement | null>(null);
 async function choose(key: string, focus = true): Promise<void> {
   chosen.value = key;
   await nextTick();
-  if (focus) grid.value?.querySelector<HTMLElement>(`[data-key="${CSS.escape(key)}"]`)?.focus();
+  if (focus) grid.value?.querySelector<HTMLElement>(`[data-cell="${CSS.escape(key)}"]`)?.focus();
 }
 /** The cell next to one: along the row, or the one at about the same time of another row. */
 function beside(key: string, which: number): Cell | null {
-  const r = cells.value.findIndex((row) => row.some((cell) => cell.key === key));
+  const r = cells.value.findIndex((row) => row.some((cell) => cell.id === key));
   if (r < 0) return null;
   const row = cells.value[r]!;
-  const c = row.findIndex((cell) => cell.key === key);
+  const c = row.findIndex((cell) => cell.id === key);
   if (which < 2) return row[c + (which === 0 ? -1 : 1)] ?? null;
   const other = cells.value[r + (which === 2 ? -1 : 1)];
   const at = row[c]!.fromMin;
@@ -137,7 +138,7 @@ function beside(key: string, which: number): Cell | null {
 }
 /** The next cell that way that can hold a visit. */
 function besideToHold(key: string, which: number): Cell | null {
-  for (let at = beside(key, which); at !== null; at = beside(at.key, which)) if (canHold(at)) return at;
+  for (let at = beside(key, which); at !== null; at = beside(at.id, which)) if (canHold(at)) return at;
   return null;
 }
 function moveVisit(from: string, to: string): void {
@@ -158,7 +159,7 @@ function act(event: KeyboardEvent): boolean {
   const go = whichKey(event, 'otherSlot');
   if (go !== null) {
     const next = chosen.value === null ? (cells.value[0]?.[0] ?? null) : beside(chosen.value, go);
-    if (next) void choose(next.key);
+    if (next) void choose(next.id);
     return true;
   }
   if (!mayChange.value || busy.value) return false;
@@ -170,11 +171,11 @@ function act(event: KeyboardEvent): boolean {
     if (!cell) return false;
     const way = whichKey(event, 'moveSlot');
     if (way !== null) {
-      const to = cell.state === 'placed' ? besideToHold(cell.key, way) : null;
-      if (to) moveVisit(cell.key, to.key);
-    } else if (isKey(event, 'pinVisit')) week.togglePin(cell.key);
-    else if (isKey(event, 'takeOut')) week.takeOut(cell.key);
-    else if (isKey(event, 'keepFree') && mayBeFree(cell)) week.keepFree(cell.key);
+      const to = cell.state === 'placed' ? besideToHold(cell.id, way) : null;
+      if (to) moveVisit(cell.id, to.id);
+    } else if (isKey(event, 'pinVisit')) week.togglePin(cell.id);
+    else if (isKey(event, 'takeOut')) week.takeOut(cell.id);
+    else if (isKey(event, 'keepFree') && mayBeFree(cell)) week.keepFree(cell.id);
     else return false;
   }
   return true;
@@ -186,13 +187,13 @@ const undoing = (work: () => Promise<void>) => run(work);
 const book = () => run(() => week.book());
 
 /** A visit is dragged by its cell; where the hand lets go over a time that can hold it, it moves there. */
-const dragged = ref<{ readonly key: string; readonly x: number; readonly y: number } | null>(null);
+const dragged = ref<{ readonly id: string; readonly x: number; readonly y: number } | null>(null);
 const over = ref<string | null>(null);
 const cellAt = (x: number, y: number): string | null =>
   document
     .elementsFromPoint(x, y)
-    .flatMap((element) => element.closest<HTMLElement>('[data-key]')?.dataset.key ?? [])
-    .find((key) => key !== dragged.value?.key) ?? null;
+    .flatMap((element) => element.closest<HTMLElement>('[data-cell]')?.dataset.cell ?? [])
+    .find((key) => key !== dragged.value?.id) ?? null;
 let drag: ReturnType<typeof interact> | null = null;
 watch(grid, (element) => {
   drag?.unset();
@@ -202,22 +203,22 @@ watch(grid, (element) => {
     // A finger scrolls the page; it drags only the visit that was chosen before. A mouse takes hold anywhere.
     .actionChecker(
       (pointer: { pointerType?: string }, _event: unknown, action: object | null, _interactable: unknown, target: HTMLElement) =>
-        (pointer.pointerType === 'touch' || pointer.pointerType === 'pen') && target.dataset.key !== chosen.value ? null : action,
+        (pointer.pointerType === 'touch' || pointer.pointerType === 'pen') && target.dataset.cell !== chosen.value ? null : action,
     )
     .draggable({
       autoScroll: true,
       listeners: {
         start: ({ target }: { target: HTMLElement }) => {
-          dragged.value = { key: target.dataset.key!, x: 0, y: 0 };
+          dragged.value = { id: target.dataset.cell!, x: 0, y: 0 };
         },
         move: ({ dx, dy, clientX, clientY }: { dx: number; dy: number; clientX: number; clientY: number }) => {
           if (!dragged.value) return;
           dragged.value = { ...dragged.value, x: dragged.value.x + dx, y: dragged.value.y + dy };
           const at = cellAt(clientX, clientY);
-          over.value = canHold(cells.value.flat().find(({ key }) => key === at)) ? at : null;
+          over.value = canHold(cells.value.flat().find(({ id }) => id === at)) ? at : null;
         },
         end: () => {
-          const [from, to] = [dragged.value?.key, over.value];
+          const [from, to] = [dragged.value?.id, over.value];
           dragged.value = null;
           over.value = null;
           if (from && to) moveVisit(from, to);
@@ -228,7 +229,7 @@ watch(grid, (element) => {
 });
 onBeforeUnmount(() => drag?.unset());
 const shift = (key: string) =>
-  dragged.value?.key === key ? { transform: `translate(${dragged.value.x}px, ${dragged.value.y}px)`, zIndex: 5 } : {};
+  dragged.value?.id === key ? { transform: `translate(${dragged.value.x}px, ${dragged.value.y}px)`, zIndex: 5 } : {};
 
 const times = ref<WeekPerson | null>(null);
 async function timesKept(): Promise<void> {
@@ -325,19 +326,19 @@ async function timesKept(): Promise<void> {
             <div class="cells" role="presentation">
               <WeekCell
                 v-for="cell in row.cells"
-                :key="cell.key"
-                :data-key="cell.key"
+                :key="cell.id"
+                :data-cell="cell.id"
                 :time="clockWords(cell.fromMin)"
                 :visit="cell.visit"
                 :state="cell.state"
                 :words="cell.words"
-                :chosen="cell.key === chosen"
-                :target="cell.key === over"
-                :first="cell.key === firstKey"
+                :chosen="cell.id === chosen"
+                :target="cell.id === over"
+                :first="cell.id === firstKey"
                 :most="mostKept"
-                :style="shift(cell.key)"
-                @click="choose(cell.key)"
-                @focus="choose(cell.key, false)"
+                :style="shift(cell.id)"
+                @click="choose(cell.id)"
+                @focus="choose(cell.id, false)"
               />
               <p v-if="row.cells.length === 0" class="soft small">No time left on this day.</p>
             </div>
@@ -359,12 +360,12 @@ async function timesKept(): Promise<void> {
         </div>
         <p v-if="mayChange && chosenCell" class="choices acts">
           <template v-if="chosenCell.state === 'placed'">
-            <Button size="small" :title="hintOf('pinVisit')" @click="week.togglePin(chosenCell.key)">{{
+            <Button size="small" :title="hintOf('pinVisit')" @click="week.togglePin(chosenCell.id)">{{
               chosenCell.visit?.pinned ? 'Unpin' : 'Pin'
             }}</Button>
-            <Button size="small" :title="hintOf('takeOut')" @click="week.takeOut(chosenCell.key)">Take out</Button>
+            <Button size="small" :title="hintOf('takeOut')" @click="week.takeOut(chosenCell.id)">Take out</Button>
           </template>
-          <Button v-if="mayBeFree(chosenCell)" size="small" :title="hintOf('keepFree')" @click="week.keepFree(chosenCell.key)">{{
+          <Button v-if="mayBeFree(chosenCell)" size="small" :title="hintOf('keepFree')" @click="week.keepFree(chosenCell.id)">{{
             chosenCell.state === 'closed' ? 'Give the time back' : 'Keep the time free'
           }}</Button>
           <RouterLink v-if="chosenCell.visitId" :to="`/visit/${chosenCell.visitId}`">Open the visit</RouterLink>
@@ -398,7 +399,7 @@ async function timesKept(): Promise<void> {
         :name-of="nameOf"
         :several-therapists="therapists.length > 1"
         :may-change="mayChange"
-        @put="(id) => week.put(id, chosenCell!.key)"
+        @put="(id) => week.put(id, chosenCell!.id)"
         @let-in="week.letIn"
         @open="week.openSlot"
         @times="(person) => (times = person)"

@@ -30,7 +30,8 @@ export interface CellVisit {
 
 /** One time of a day, as it lies in its row. */
 export interface Cell {
-  readonly key: string;
+  /** The slot’s key, or the visit’s id. */
+  readonly id: string;
   readonly fromMin: number;
   readonly state: 'placed' | 'booked' | 'done' | 'free' | 'closed' | 'break';
   readonly slot: WorkSlot | null;

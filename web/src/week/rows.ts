@@ -31,7 +31,7 @@ export function rowsOf(file: WeekFile, plan: WeekPlan, draft: Draft, shown: Show
         ...shown.standing
           .filter((visit) => visit.day === date && (visit.therapistId ?? first) === accountId)
           .map((visit): Cell => ({
-            key: visit.id,
+            id: visit.id,
             fromMin: visit.fromMin,
             state: visit.state,
             slot: null,
@@ -45,7 +45,7 @@ export function rowsOf(file: WeekFile, plan: WeekPlan, draft: Draft, shown: Show
         ...breaks
           .filter(({ weekday }) => works && weekday === weekdayOf(date))
           .map(({ fromMin, words }): Cell => ({
-            key: `break/${accountId}/${date}/${fromMin}`,
+            id: `break/${accountId}/${date}/${fromMin}`,
             fromMin,
             state: 'break',
             slot: null,
@@ -75,7 +75,7 @@ function slotCells(plan: WeekPlan, draft: Draft, { valued, clashes }: Shown, dat
     const person = visit && plan.people[visit.person]!;
     return [
       {
-        key: slot.key,
+        id: slot.key,
         fromMin: slot.fromMin,
         state: visit ? 'placed' : 'free',
         slot,
@@ -93,5 +93,5 @@ const closedCells = ({ closed }: Draft, date: string, accountId: string): Cell[]
     const [who, day, from] = key.split('/');
     if (who !== accountId || day !== date) return [];
     const fromMin = Number(from);
-    return [{ key, fromMin, state: 'closed', slot: null, visit: null, visitId: null, words: '' }];
+    return [{ id: key, fromMin, state: 'closed', slot: null, visit: null, visitId: null, words: '' }];
   });
