@@ -38,3 +38,19 @@ export {
   type WayAnswer,
   type WayVisit,
 } from './ways.ts';
+export {
+  comparisonResult,
+  comparisonVisits,
+  drawOrder,
+  exactPairs,
+  PAIRS,
+  RARE,
+  saysWhich,
+  type ComparedVisit,
+  type Comparison,
+  type ComparisonFields,
+  type ComparisonResult,
+  type ComparisonVisit,
+  type ExactPairs,
+  type Which,
+} from './alternating.ts';

@@ -70,6 +70,7 @@ export {
   STEPS,
   type Arrival,
   type CalendarEvent,
+  type ComparisonStep,
   type DayPage,
   type DayVisit,
   type EdgeAtStart,

@@ -226,6 +226,18 @@ export interface PastBlock extends DoneBlock {
   readonly madeFrom?: string;
 }
 
+/** What a visit is to do for a comparison of two ways that runs. */
+export interface ComparisonStep {
+  readonly id: string;
+  readonly motionId: string;
+  readonly side: Side;
+  readonly entryId: string;
+  readonly methodId: string;
+  /** Which visit it is, from 1, of how many. */
+  readonly step: number;
+  readonly of: number;
+}
+
 /** Everything about one visit. */
 export interface VisitFile {
   readonly visit: Visit;
@@ -247,6 +259,8 @@ export interface VisitFile {
   readonly past: readonly PastReading[];
   /** What was done at earlier visits, oldest first. */
   readonly pastBlocks: readonly PastBlock[];
+  /** What this visit is to do for a comparison of two ways that runs; null where none does. */
+  readonly comparison: ComparisonStep | null;
   /** What the practice knows of its own measuring errors. */
   readonly errors: ErrorKnowledge;
   /** Everything found by hand and eye today, corrected ones too, oldest first. */

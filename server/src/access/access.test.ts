@@ -222,6 +222,7 @@ test.each(
           'event_not_at',
           'calendar_link',
           'athlete_times',
+          'way_comparison',
         ].map((table) => rows(test_.pool, `SELECT * FROM ${table} ORDER BY 1`)),
       ),
     );

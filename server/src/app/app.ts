@@ -30,6 +30,7 @@ import { readingRoutes } from '../readings/routes.ts';
 import { runRoutes } from '../runs/routes.ts';
 import { seasonRoutes } from '../seasons/routes.ts';
 import { dueRoutes } from '../due/routes.ts';
+import { comparisonRoutes } from '../comparisons/routes.ts';
 import { hoursRoutes } from '../hours/routes.ts';
 import { weekRoutes } from '../week/routes.ts';
 import { squadRoutes } from '../squads/routes.ts';
@@ -154,6 +155,7 @@ export function createApp({
     squadRoutes(pool),
     seasonRoutes(pool, now),
     dueRoutes(pool, now),
+    comparisonRoutes(pool, now),
     hoursRoutes(pool),
     weekRoutes(pool, now),
     exchangeRoutes(pool, now),

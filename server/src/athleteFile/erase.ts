@@ -26,6 +26,7 @@ const AFTER = [
   'DELETE FROM calendar_event WHERE athlete_id = ?',
   'DELETE FROM season_plan WHERE owner_id = ?',
   'DELETE FROM athlete_times WHERE athlete_id = ?',
+  'DELETE FROM way_comparison WHERE athlete_id = ?',
   'DELETE FROM athlete_goal WHERE athlete_id = ?',
   'DELETE FROM athlete_condition WHERE athlete_id = ?',
   'DELETE FROM no_touch_area WHERE athlete_id = ?',

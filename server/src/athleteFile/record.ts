@@ -14,6 +14,7 @@ const PARTS = {
   findings: 'SELECT f.* FROM finding f JOIN visit v ON v.id = f.visit_id WHERE v.athlete_id = ? ORDER BY f.found_at',
   goals: 'SELECT * FROM athlete_goal WHERE athlete_id = ? ORDER BY set_at',
   season: 'SELECT * FROM season_plan WHERE owner_id = ?',
+  comparisons: 'SELECT * FROM way_comparison WHERE athlete_id = ? ORDER BY started_on',
   times: 'SELECT * FROM athlete_times WHERE athlete_id = ?',
   events: 'SELECT * FROM calendar_event WHERE athlete_id = ? ORDER BY on_date',
   notAtEvents: 'SELECT event_id FROM event_not_at WHERE athlete_id = ?',

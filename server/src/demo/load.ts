@@ -18,6 +18,7 @@ import { insertCondition, insertNoTouch } from '../athletes/conditions.ts';
 import { insertSquad } from '../squads/queries.ts';
 import { loadMeasuring } from './measuring.ts';
 import { loadSeasons } from './seasons.ts';
+import { loadComparison } from './comparison.ts';
 import { loadWeek } from './week.ts';
 import { loadDays } from './days.ts';
 import { ACCOUNTS, EVENTS, NEIGHBOURS, PEOPLE, SCOPE, SQUADS, TODAY, type DemoCondition, type DemoPerson } from './people.ts';
@@ -99,6 +100,7 @@ class DemoLoader {
     await loadDays(this.db, this.today, new SeededRandom(SEED + 2), [...PEOPLE, ...NEIGHBOURS], this.ids);
     await loadSeasons(this.db, this.practiceId, this.today, new SeededRandom(SEED + 3), this.ids);
     await loadWeek(this.db, this.practiceId, this.ids, this.accounts);
+    await loadComparison(this.db, this.today, new SeededRandom(SEED + 4), this.ids.get('Milo Ferrand')!);
   }
 
   private async loadToday(): Promise<void> {
@@ -284,7 +286,8 @@ class DemoLoader {
   }
 
   private async loadRun(person: DemoPerson, visitId: string, edges: RunFields['edges'], startedAt: Date, daysAgo: number): Promise<void> {
-    const { entryId, methodId, sides } = person.treats!;
+    const { entryId, methodId: usual, sides } = person.treats!;
+    const methodId = person.otherWay?.daysAgo.includes(daysAgo) ? person.otherWay.methodId : usual;
     const blocks = [newBlock(this.random.uuid(startedAt), entryId, methodId, sides)];
     const breath = { ...SLOW_BREATH, periodMs: person.breathPeriodMs };
     const line = lineOfRun({ blocks, breath, edges });

@@ -24,6 +24,8 @@ export interface DemoPerson {
   /** Past visits as days before today, oldest first. */
   readonly visitDaysAgo: readonly number[];
   /** What is worked on; the first side is the stiffer one. */
+  /** Visits that were not done in the usual way, by days ago: those of a comparison of two ways. */
+  readonly otherWay?: { readonly methodId: string; readonly daysAgo: readonly number[] };
   readonly treats: { readonly entryId: string; readonly methodId: string; readonly sides: readonly ('left' | 'right')[] } | null;
   /** Gain in one visit far from the ceiling, and how much of it stays until the next morning (0–1). */
   readonly response: { readonly gain: number; readonly keeps: number };
@@ -455,13 +457,16 @@ export const NEIGHBOURS: readonly DemoPerson[] = [
     about: 'Postman; left calf the old story',
     breathPeriodMs: 9000,
     motions: [
+      { motionId: 'ankle-dorsiflexion', base: [9, 13] },
       { motionId: 'ankle-lunge', base: [31, 38] },
       { motionId: 'ankle-lunge-knee-straight', base: [24, 29] },
       { motionId: 'hip-extension-knee-bent', base: [11, 12] },
       { motionId: 'big-toe-extension', base: [58, 63] },
     ],
-    visitDaysAgo: [62, 48, 34, 20, 6],
+    visitDaysAgo: [62, 48, 41, 34, 27, 20, 13, 6],
     treats: { entryId: 'calf-supine', methodId: 'cr-breath', sides: ['left', 'right'] },
+    // In the order that was drawn: see comparison.ts.
+    otherWay: { methodId: 'static-hold', daysAgo: [48, 27, 20, 6] },
     response: { gain: 4, keeps: 0.45 },
     setBack: null,
     complaint: 'Left calf tight on the first hill',

@@ -12,6 +12,7 @@ import { findingsBefore, findingsOf } from '../findings/queries.ts';
 import { noteOf } from '../notes/queries.ts';
 import { pastBlocks } from '../done/past.ts';
 import { planOf } from '../plans/queries.ts';
+import { stepOfVisit } from '../comparisons/queries.ts';
 import { seasonDayOf } from '../seasons/queries.ts';
 import { visitReadiness } from '../readiness/visit.ts';
 import { pastReadings, readingsOf } from '../measured/queries.ts';
@@ -30,6 +31,7 @@ export async function visitFile(db: Db, practice: PracticeRow, id: string, role:
   const day = dayIn(practice.timeZone, new Date(visit.startsAt));
   const athlete = await athleteById(db, practice.id, visit.athleteId);
   if (!athlete) throw notFound('This visit');
+  const blocks = await pastBlocks(db, visit);
   const events = await eventsAround(db, practice.id, visit.athleteId, day);
   return {
     visit,
@@ -46,7 +48,8 @@ export async function visitFile(db: Db, practice: PracticeRow, id: string, role:
     visitNumber: await visitNumber(db, visit),
     readings: await readingsOf(db, visit.id),
     past: await pastReadings(db, visit.athleteId, visit.startsAt),
-    pastBlocks: await pastBlocks(db, visit),
+    pastBlocks: blocks,
+    comparison: await stepOfVisit(db, practice, visit, blocks),
     errors: await errorKnowledge(db, practice.id),
     findings: await findingsOf(db, visit.id),
     lastFindings: await findingsBefore(db, visit.athleteId, visit.startsAt),

@@ -79,6 +79,7 @@ export function visitFile(patch: Partial<VisitFile> = {}): VisitFile {
     lastFindings: [],
     goals: [],
     season: null,
+    comparison: null,
     readiness: { scale: 'four-items', checkIns: [], loads: [], setAside: [], kept: null },
     plan: { revision: 0, blocks: [] },
     runs: [],

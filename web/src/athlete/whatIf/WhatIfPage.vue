@@ -14,6 +14,7 @@ import { savePng, saveSvg } from '../../parts/savePicture.ts';
 import { isTyping } from '../../parts/useGlobalKeys.ts';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
+import ComparisonCard from './ComparisonCard.vue';
 import FanPanels from './FanPanels.vue';
 import FewestVisits from './FewestVisits.vue';
 import ScheduleDialog from './ScheduleDialog.vue';
@@ -28,7 +29,7 @@ const props = defineProps<{ file: AthleteFile }>();
 const practice = usePractice();
 const route = useRoute();
 const router = useRouter();
-const { state, problem, failure, share, spots, outlooks, said, open, look, cancel, clear } = useForecast();
+const { state, problem, failure, share, spots, outlooks, said, facts, open, look, cancel, clear } = useForecast();
 
 const LETTERS = ['A', 'B', 'C', 'D'] as const;
 /** Without a goal's day ahead a season's quarter is looked at. */
@@ -352,6 +353,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
             :rhythms="said.rhythms"
           />
           <WhichWay :motion="motion" :ways="said.ways" />
+          <ComparisonCard v-if="facts" :athlete-id="props.file.athlete.id" :motion="motion" :side="spot.side" :facts="facts" />
           <WhatIsKept :motion="motion" :said="said" :spot="spot" :like="like" />
         </template>
         <p v-else class="card soft">

@@ -1,6 +1,6 @@
 import { onBeforeUnmount, ref, shallowRef } from 'vue';
 import type { Side } from '@pace-bend/core/body';
-import type { Outlook, ResponseFile, Schedule } from '@pace-bend/core/cycle';
+import type { Outlook, ResponseFacts, ResponseFile, Schedule } from '@pace-bend/core/cycle';
 import type { ErrorKnowledge } from '@pace-bend/core/measure';
 import { ApiProblem } from '../../api/api.ts';
 import { read } from '../../api/kept.ts';
@@ -29,6 +29,8 @@ export function useForecast() {
   const spots = shallowRef<readonly Spot[]>([]);
   const outlooks = shallowRef<readonly (Outlook | null)[]>([]);
   const said = shallowRef<Said | null>(null);
+  /** What was read and done of the athlete. */
+  const facts = shallowRef<ResponseFacts | null>(null);
   let worker: Worker | null = null;
   let turn = 0;
 
@@ -58,6 +60,7 @@ export function useForecast() {
         shelf.load(),
       ]);
       if (left) return;
+      facts.value = file.own;
       state.value = 'learning';
       share.value = 0;
       worker = new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' });
@@ -117,5 +120,5 @@ export function useForecast() {
     said.value = null;
   }
 
-  return { state, problem, failure, share, spots, outlooks, said, open, look, cancel, clear };
+  return { state, problem, failure, share, spots, outlooks, said, facts, open, look, cancel, clear };
 }

@@ -17,6 +17,7 @@ import PickOne from '../../parts/PickOne.vue';
 import OfferClosed from './OfferClosed.vue';
 import BlockLimits from './BlockLimits.vue';
 import BlockNumbers from './BlockNumbers.vue';
+import ComparisonNotice from './ComparisonNotice.vue';
 import DoseCards from './DoseCards.vue';
 import ProposalCard from './ProposalCard.vue';
 import SessionLine from './SessionLine.vue';
@@ -106,6 +107,13 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
       @remove="plan.remove"
     />
     <div class="left">
+      <ComparisonNotice
+        v-if="file.comparison"
+        :step="file.comparison"
+        :blocks="blocks"
+        :disabled="visit.finished || !measured"
+        @pin="asked.pin({ entryId: file.comparison.entryId, methodId: file.comparison.methodId })"
+      />
       <ProposalCard
         v-if="blocks.length === 0"
         :asked="asked"
