@@ -107,7 +107,7 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'GET', path: '/athletes/:id/comparisons', roles: clinic, about: 'athlete', audit: 'range over the weeks read', often: true },
   { method: 'PUT', path: '/athletes/:id/comparisons/:comparisonId', roles: therapists, about: 'athlete', audit: 'comparison planned' },
   { method: 'POST', path: '/athletes/:id/comparisons/:comparisonId/end', roles: therapists, about: 'athlete', audit: 'comparison ended' },
-  { method: 'GET', path: '/athletes/:id/times', roles: clinic, about: 'athlete' },
+  { method: 'GET', path: '/athletes/:id/times', roles: clinic, about: 'athlete', audit: 'file read', often: true },
   { method: 'PUT', path: '/athletes/:id/times', roles: clinic, about: 'athlete', audit: 'times they can come changed' },
   { method: 'GET', path: '/squads/:id/strip', roles: clinic, audit: 'squad read', often: true },
 

@@ -37,7 +37,7 @@ export const router = createRouter({
     },
     { path: '/athlete/:id', name: 'athlete', component: () => import('../athlete/AthleteView.vue'), meta: athletes },
     {
-      path: '/athlete/:id/:page(what-if|file|limits|mornings|history)',
+      path: '/athlete/:id/:page(what-if|file|limits|mornings|report|history)',
       name: 'athlete-page',
       component: () => import('../athlete/AthleteView.vue'),
       meta: athletes,

@@ -17,6 +17,7 @@ const PAGES = {
   file: { label: 'File', view: defineAsyncComponent(() => import('./FilePage.vue')) },
   limits: { label: 'Limits', view: defineAsyncComponent(() => import('./LimitsPage.vue')) },
   mornings: { label: 'Mornings', view: defineAsyncComponent(() => import('./MorningsPage.vue')) },
+  report: { label: 'Report', view: defineAsyncComponent(() => import('./report/ReportPage.vue')) },
   history: { label: 'History', view: defineAsyncComponent(() => import('./HistoryPage.vue')) },
 } as const;
 

@@ -32,7 +32,7 @@ export function standalone(svg: SVGSVGElement): string {
   for (const { name } of [...copy.attributes]) if (name === 'class' || name.startsWith('data-v-')) copy.removeAttribute(name);
   const ground = document.createElementNS('http://www.w3.org/2000/svg', 'rect');
   for (const [name, value] of Object.entries({ x, y, width, height })) ground.setAttribute(name, String(value));
-  ground.setAttribute('fill', getComputedStyle(document.documentElement).getPropertyValue('--paper').trim());
+  ground.setAttribute('fill', getComputedStyle(svg).getPropertyValue('--paper').trim());
   copy.prepend(ground);
   return new XMLSerializer().serializeToString(copy);
 }
