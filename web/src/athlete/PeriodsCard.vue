@@ -6,7 +6,7 @@ import { formatValue } from '@pace-bend/core/measure';
 import { comparePeriods } from '@pace-bend/core/trend';
 import { SIDE_WORDS } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
-import type { SideSeries } from './series.ts';
+import type { SideSeries } from '../parts/series.ts';
 
 /** Two periods of one motion against each other; at first the earlier and the later half of what there is. */
 const props = defineProps<{ motion: Motion; series: readonly SideSeries[] }>();

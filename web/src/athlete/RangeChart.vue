@@ -17,7 +17,7 @@ import type { Motion } from '@pace-bend/core/body';
 import type { CalendarEvent } from '@pace-bend/core/record';
 import { SIDE_WORDS } from '../parts/words.ts';
 import { useDark } from '../parts/useDark.ts';
-import type { SideSeries } from './series.ts';
+import type { SideSeries } from '../parts/series.ts';
 
 /** One side of one motion over the visits: before and after, the reference, and the band in which a change is only error. */
 const props = defineProps<{

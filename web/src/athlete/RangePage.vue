@@ -12,7 +12,7 @@ import GoalLine from './GoalLine.vue';
 import PeriodsCard from './PeriodsCard.vue';
 import PosedFigure from '../parts/PosedFigure.vue';
 import RangeChart from './RangeChart.vue';
-import { seriesOf } from './series.ts';
+import { seriesOf } from '../parts/series.ts';
 
 /** Range over the visits, motion by motion. */
 const props = defineProps<{ file: AthleteFile }>();

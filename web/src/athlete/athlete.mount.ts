@@ -6,7 +6,7 @@ import { named, page, press, put, type } from '../testing/mounted.ts';
 import { visitFile } from '../testing/visitFile.ts';
 import ConditionForm from './file/ConditionForm.vue';
 import RangeChart from './RangeChart.vue';
-import { seriesOf } from './series.ts';
+import { seriesOf } from '../parts/series.ts';
 
 interface Config {
   data: { datasets: { label?: string; data: { x: number; y: number }[] }[] };

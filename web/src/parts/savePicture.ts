@@ -13,6 +13,12 @@ const STYLES = [
   'text-anchor',
 ] as const;
 
+/** What of its own plane a drawing shows: all of it where nothing else is said. */
+function frameOf(svg: SVGSVGElement): Pick<DOMRect, 'x' | 'y' | 'width' | 'height'> {
+  const box = svg.viewBox.baseVal;
+  return box.width > 0 ? box : { x: 0, y: 0, width: svg.width.baseVal.value, height: svg.height.baseVal.value };
+}
+
 /** A drawing as a file of its own: what the page's styles gave it is written into it, on the page's ground. */
 export function standalone(svg: SVGSVGElement): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
@@ -25,7 +31,9 @@ export function standalone(svg: SVGSVGElement): string {
     }
     for (const { name } of [...to[i]!.attributes]) if (name === 'class' || name.startsWith('data-v-')) to[i]!.removeAttribute(name);
   }
-  const { width, height, x, y } = svg.viewBox.baseVal;
+  // What is there only to be taken hold of is no part of the drawing.
+  for (const held of copy.querySelectorAll('[data-screen-only]')) held.remove();
+  const { width, height, x, y } = frameOf(svg);
   copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
   copy.setAttribute('width', String(width));
   copy.setAttribute('height', String(height));
@@ -53,7 +61,7 @@ const SCALE = 2;
 
 /** Hands a drawing over as a PNG file. Throws an Error where the browser cannot draw it. */
 export async function savePng(svg: SVGSVGElement, name: string): Promise<void> {
-  const { width, height } = svg.viewBox.baseVal;
+  const { width, height } = frameOf(svg);
   const image = new Image();
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(standalone(svg))}`;
   await image.decode();

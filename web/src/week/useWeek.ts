@@ -46,6 +46,8 @@ export function useWeek() {
   let opening = 0;
   let turn = 0;
   let wantsStep = '';
+  /** The draft a filling was asked of: changed meanwhile by hand, what was found is dropped. */
+  let askedOf: Draft | null = null;
 
   const clock: WeekClock = {
     get now() {
@@ -140,6 +142,7 @@ export function useWeek() {
     else if (answer.kind === 'more') more.value = answer.more;
     else {
       filling.value = null;
+      if (draft.value !== askedOf) return;
       const pins = new Set(draft.value.placed.filter(({ pinned }) => pinned).map(({ key }) => key));
       const next: Draft = {
         ...draft.value,
@@ -157,6 +160,7 @@ export function useWeek() {
     if (state.value !== 'ready' || !worker) return;
     turn += 1;
     wantsStep = step;
+    askedOf = draft.value;
     filling.value = { best: 0, bound: 0, long };
     more.value = null;
     ask({ kind: 'fill', turn, choice: choice.value, patienceMs: long ? LONG_PATIENCE_MS : PATIENCE_MS, show: true });
@@ -229,6 +233,10 @@ export function useWeek() {
     fill('the week filled');
   }
 
+  /** Reads a week anew, unless another one is looked at by now. */
+  async function again(monday: string): Promise<void> {
+    if (file.value?.monday === monday) await open(monday);
+  }
   /** Books everything that is placed, in one step; undone it is cancelled again. */
   async function book(): Promise<void> {
     const { monday } = file.value!;
@@ -250,7 +258,7 @@ export function useWeek() {
     const go = async (): Promise<void> => {
       await api('POST', '/week/book', { visits });
       drafts.put(monday, { ...before, placed: [], how: 'by hand', gap: 0 });
-      await open(monday);
+      await again(monday);
     };
     await go();
     drafts.did(monday, {
@@ -258,7 +266,7 @@ export function useWeek() {
       back: async () => {
         await api('POST', '/week/cancel', { ids });
         drafts.put(monday, before);
-        await open(monday);
+        await again(monday);
       },
       again: go,
     });

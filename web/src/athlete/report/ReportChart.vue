@@ -3,7 +3,7 @@ import { DateTime } from 'luxon';
 import { computed, ref } from 'vue';
 import type { Motion } from '@pace-bend/core/body';
 import { formatNumber } from '@pace-bend/core/measure';
-import type { SideSeries } from '../series.ts';
+import type { SideSeries } from '../../parts/series.ts';
 
 /** One motion and side over a season, drawn for paper: readings before and after work, the level with its band, the goal. */
 const props = defineProps<{ motion: Motion; series: SideSeries; from: string; to: string; goal: number | null; label: string }>();

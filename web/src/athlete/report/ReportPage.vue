@@ -8,6 +8,7 @@ import type { AthleteFile, SeasonFile } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../../api/api.ts';
 import PickOne from '../../parts/PickOne.vue';
 import PosedFigure from '../../parts/PosedFigure.vue';
+import SavePictures from '../../parts/SavePictures.vue';
 import { standalone } from '../../parts/savePicture.ts';
 import { AVAILABILITY_WORDS } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
@@ -56,16 +57,16 @@ const report = computed(() =>
 );
 
 const sheet = ref<HTMLElement | null>(null);
+const chartOf = (motionId: string, side: string) =>
+  sheet.value?.querySelector<SVGSVGElement>(`[data-chart="${CSS.escape(`${motionId}/${side}`)}"] svg`) ?? null;
+const figureOf = (motionId: string) => sheet.value?.querySelector<SVGSVGElement>(`[data-figure="${CSS.escape(motionId)}"] svg`) ?? null;
 const busy = ref(false);
 const unsaved = ref('');
 async function save(): Promise<void> {
   if (!report.value || busy.value) return;
   busy.value = true;
   unsaved.value = '';
-  const svgOf = (selector: string) => {
-    const svg = sheet.value?.querySelector<SVGSVGElement>(`${selector} svg, svg${selector}`);
-    return svg ? standalone(svg) : null;
-  };
+  const drawn = (svg: SVGSVGElement | null) => svg && standalone(svg);
   const name = `${props.file.athlete.name} ${from.value} to ${to.value}${reader.value === 'coach' ? ', coach' : ''}`.replace(
     /[^\p{L}\p{N} ,-]/gu,
     '',
@@ -74,8 +75,8 @@ async function save(): Promise<void> {
     await savePdf(
       report.value,
       {
-        chart: (motionId, side) => svgOf(`[data-chart="${CSS.escape(`${motionId}/${side}`)}"]`),
-        figure: (motionId) => svgOf(`[data-figure="${CSS.escape(motionId)}"]`),
+        chart: (motionId, side) => drawn(chartOf(motionId, side)),
+        figure: (motionId) => drawn(figureOf(motionId)),
       },
       name,
     );
@@ -134,6 +135,11 @@ async function save(): Promise<void> {
               :to="to"
               :goal="side.goal"
               :label="`${motion.name}. ${side.words}`"
+            />
+            <SavePictures
+              :what="`${motion.name}${side.side === 'midline' ? '' : ` ${side.side}`}`"
+              :name="`${file.athlete.name} ${motion.name} ${side.side}`"
+              :svg="() => chartOf(motion.id, side.side)"
             />
           </div>
         </div>

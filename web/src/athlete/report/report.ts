@@ -4,7 +4,7 @@ import { formatValue } from '@pace-bend/core/measure';
 import type { AthleteFile, SeasonFile } from '@pace-bend/core/record';
 import { laidOver, PHASE_NAMES } from '@pace-bend/core/season';
 import { goalWhyWords, SIDE_WORDS } from '../../parts/words.ts';
-import { seriesOf, type SideSeries } from '../series.ts';
+import { seriesOf, type SideSeries } from '../../parts/series.ts';
 
 /** For whom a report is: the athlete has all of it; a coach availability and range, and no reasons. */
 export type Reader = 'athlete' | 'coach';

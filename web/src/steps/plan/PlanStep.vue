@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import { computed, onMounted, onUnmounted } from 'vue';
+import { computed, onMounted, onUnmounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { motionOf, positionOn } from '@pace-bend/core/body';
 import { axisOf } from '@pace-bend/core/method';
@@ -9,6 +9,7 @@ import { formatNumber, formatSigned, referenceBands } from '@pace-bend/core/meas
 import { formatDuration } from '@pace-bend/core/record';
 import { isTyping } from '../../parts/useGlobalKeys.ts';
 import EntryPicture from '../../parts/EntryPicture.vue';
+import SavePictures from '../../parts/SavePictures.vue';
 import StairDrawing from '../../parts/StairDrawing.vue';
 import StairLegend from '../../parts/StairLegend.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
@@ -57,6 +58,8 @@ const axis = computed(() => (method.value && motion.value ? axisOf(method.value,
 const cues = computed(
   () => line.value?.cues.filter((cue) => cue.blockIndex === selectedIndex.value && cue.side === selectedSide.value) ?? [],
 );
+const stairDrawing = ref<InstanceType<typeof StairDrawing> | null>(null);
+const stairSvg = () => (stairDrawing.value?.$el as HTMLElement | undefined)?.querySelector('svg') ?? null;
 const onDay = computed(() => practice.dayOf(file.value.visit.startsAt));
 const bands = computed(() =>
   motion.value && axis.value?.unit !== 'of10' ? referenceBands(motion.value.id, file.value.athlete, onDay.value) : [],
@@ -150,6 +153,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         </header>
         <StairDrawing
           v-if="cues.length > 0"
+          ref="stairDrawing"
           :cues="cues"
           :better="axis.better"
           :unit="axis.unit"
@@ -166,7 +170,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         <div class="under">
           <StairLegend v-if="cues.length > 0" :cues="cues" /><span class="soft small"
             >An edge for seconds, a tread for the angle, a column for effort; arrow keys on each, Shift for five</span
-          >
+          ><SavePictures v-if="cues.length > 0" what="the stair" :name="`Stair ${entry.name} ${selectedSide}`" :svg="stairSvg" />
         </div>
         <p v-if="!measuredHere && axis.unit !== 'of10'" class="soft small">
           Not measured today on this side: the stair starts from an assumed edge.

@@ -65,7 +65,7 @@ function press(handle: Handle, event: KeyboardEvent): void {
 </script>
 
 <template>
-  <g class="handles">
+  <g class="handles" data-screen-only>
     <g
       v-for="handle in handles"
       :key="handle.key"
