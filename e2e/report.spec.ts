@@ -29,6 +29,10 @@ test('a season report: for the athlete all of it, for a coach without reasons, a
   expect(forAthlete.includes('/Subtype /Image')).toBe(false);
   expect(forAthlete.length).toBeGreaterThan(20_000);
 
+  const chart = page.waitForEvent('download');
+  await sheet.getByRole('button', { name: 'SVG of Shoulder flexion left' }).click();
+  expect(readFileSync(await (await chart).path(), 'utf8')).toMatch(/^<svg[^>]*width="340"/);
+
   await choose(page, 'Report for', 'for a coach: availability and range');
   await expect(sheet).not.toContainText('Season: ');
   await expect(sheet).not.toContainText('path');
