@@ -5,7 +5,7 @@ import { DateTime } from 'luxon';
 import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, onUnmounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { addDays } from '@pace-bend/core/load';
-import { weekDays, weekdayOf, type WeekPerson } from '@pace-bend/core/week';
+import { MOST_A_WEEK, WEEK_WEIGHTS, weekDays, weekdayOf, type WeekPerson } from '@pace-bend/core/week';
 import { hintOf, isKey, whichKey } from '../parts/keys.ts';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
@@ -378,10 +378,12 @@ async function timesKept(): Promise<void> {
           <p>
             A visit counts what is expected to be kept of it, of the motion of which it leaves most and never beyond the goal, in degrees (3
             mm as 1°); half as much again where a goal or an event lies within six weeks. Who must be seen comes first; what was left to
-            look at counts 2°, a level nobody knows 0.4°, a goal off its path 0.3°, each week in a row without a visit 0.3°, a visit that
-            only keeps 0.2°; a long planned session of the day takes 0.2° away. These weights are the program’s own. At most {{ 2 }} visits
-            a week where nothing else is said, {{ file.hours.apart }} {{ file.hours.apart === 1 ? 'day' : 'days' }} apart; none on the day
-            of an event that counts, only keeping on the day before the first.
+            look at counts {{ WEEK_WEIGHTS.look }}°, a level nobody knows {{ WEEK_WEIGHTS.unknown }}°, a goal off its path
+            {{ WEEK_WEIGHTS.path }}°, each week in a row without a visit {{ WEEK_WEIGHTS.leftOut }}°, a visit that only keeps
+            {{ WEEK_WEIGHTS.keep[0] }}°; a long planned session of the day takes {{ -WEEK_WEIGHTS.longTraining }}° away. These weights are
+            the program’s own. At most {{ MOST_A_WEEK }} visits a week where nothing else is said, {{ file.hours.apart }}
+            {{ file.hours.apart === 1 ? 'day' : 'days' }} apart; none on the day of an event that counts, only keeping on the day before the
+            first.
             <template v-if="file.total > people.length"
               >{{ people.length }} of {{ file.total }} athletes are looked at, those seen last.</template
             >
