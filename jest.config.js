@@ -2,7 +2,7 @@
 const shared = {
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts'],
-  transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } }] },
+  transform: { '^.+\\.ts$': '<rootDir>/bin/lib/jestTransform.mjs' },
 };
 
 export default {

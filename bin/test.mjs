@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 // Everything the change must pass: format, types, lint, unit and server tests on a throwaway database, and the real
 // interface in a real browser. Ends with one plain line of totals.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -24,10 +24,33 @@ function step(name, command, args, env = {}) {
   return spawnSync(command, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } }).status === 0;
 }
 
-function check(name, command, args) {
-  if (step(name, command, args)) return;
+/** Looks at the source without running it. Each says what it found when it is done: two look at a time. */
+async function check(name, tool, ...args) {
+  const found = [];
+  const child = spawn(process.execPath, [bin(...tool), ...args], { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (bytes) => found.push(bytes));
+  const code = await new Promise((resolve) => {
+    child.on('close', resolve);
+    child.on('error', (error) => {
+      found.push(Buffer.from(String(error)));
+      resolve(1);
+    });
+  });
+  say(`\n— ${name}`);
+  process.stdout.write(Buffer.concat(found));
+  if (code === 0) return;
   totals.failed += 1;
   say(`${name} failed.`);
+}
+
+async function checks() {
+  const types = async () => {
+    await check('Format', ['prettier', 'bin', 'prettier.cjs'], '--check', '--log-level=warn', '.');
+    await check('Types of the core', ['typescript', 'bin', 'tsc'], '-p', 'core/tsconfig.json');
+    await check('Types of the server and tests', ['typescript', 'bin', 'tsc'], '-p', 'tsconfig.json');
+    await check('Types of the interface', ['vue-tsc', 'bin', 'vue-tsc.js'], '-p', 'web/tsconfig.json');
+  };
+  await Promise.all([types(), check('Lint', ['eslint', 'bin', 'eslint.js'], '.', '--max-warnings', '0')]);
 }
 
 /** Runs one set of Jest's tests and adds what came out to the totals. */
@@ -67,11 +90,7 @@ function playwright() {
 const database = screenshots ? null : await startMariadb(join(work, 'data'), { quiet: true, fast: true });
 try {
   if (database) {
-    check('Format', process.execPath, [bin('prettier', 'bin', 'prettier.cjs'), '--check', '--log-level=warn', '.']);
-    check('Types of the core', process.execPath, [bin('typescript', 'bin', 'tsc'), '-p', 'core/tsconfig.json']);
-    check('Types of the server and tests', process.execPath, [bin('typescript', 'bin', 'tsc'), '-p', 'tsconfig.json']);
-    check('Types of the interface', process.execPath, [bin('vue-tsc', 'bin', 'vue-tsc.js'), '-p', 'web/tsconfig.json']);
-    check('Lint', process.execPath, [bin('eslint', 'bin', 'eslint.js'), '.', '--max-warnings', '0']);
+    await checks();
     jest('Unit and server tests', ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning'], [], {
       TEST_DATABASE_URL: database.url,
     });

@@ -68,6 +68,10 @@ test('five readings and 35 minutes: a plan with its reasons, changed by hand, tw
     await card.getByRole('button', { name: 'Propose a plan' }).click();
     await expect(card).toContainText('best possible for this time: proven');
     await expect(card.getByRole('listitem').filter({ hasText: 'Rectus femoris' })).toContainText('expected left +');
+    // What of a gain is kept is said for every side, and whose visits say so.
+    await expect(card.getByRole('listitem').filter({ hasText: 'Rectus femoris' })).toContainText(
+      /Left: about [\d.]+° of it still there in \d+ days(, as is usual: their own visits do not say yet| \([\d.−]+° to [\d.]+°\), by \d+ visits of theirs)/,
+    );
     await card.getByRole('button', { name: 'Why' }).first().click();
     await expect(card).toContainText('a real side difference');
     await expect(card).toContainText(/weight 1 \+ .* = /);
@@ -163,6 +167,27 @@ test('five readings and 35 minutes: a plan with its reasons, changed by hand, tw
     await expect(done.getByRole('row').filter({ hasText: 'Rectus femoris' }).filter({ hasText: 'Left' })).toBeVisible();
     await expect(done.getByRole('row').filter({ hasText: 'Rectus femoris' }).filter({ hasText: 'Right' })).toBeVisible();
   });
+});
+
+test('where their own visits say what is kept of a gain, the plan is weighed by it and says so', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  await page.goto('/');
+  await page.getByRole('navigation', { name: 'The day' }).getByText('Ines Okkonen').click();
+  await expect(page).toHaveURL(/\/visit\/[0-9a-f-]+\/\w+$/);
+  await askFirst(page);
+  await page.goto(page.url().replace(/\/\w+$/, '/measure'));
+  await addMotion(page, 'knee flexion');
+  await typeTrials(page, [128, 129, 128, 129, 130, 129]);
+  await page.getByRole('button', { name: /Plan from/ }).click();
+  const card = page.getByRole('region', { name: 'Proposed plan' });
+  await card.getByRole('button', { name: 'Propose a plan' }).click();
+  const row = card.getByRole('listitem').filter({ hasText: 'Hamstrings' }).first();
+  await expect(row).toContainText(/Left: about [\d.]+° of it still there in \d+ days \([\d.−]+° to [\d.]+°\), by \d+ visits of theirs/);
+  await row.getByRole('button', { name: 'Why' }).click();
+  // What it is worth is weight × gain × what is kept, as it is told.
+  const told = /= ([\d.]+) × ([\d.]+) for what is kept of it, where 1 is usual, worth ([\d.]+)/.exec((await row.textContent())!)!;
+  const gain = Number(/expected left \+([\d.]+)°/.exec((await row.textContent())!)![1]);
+  expect(Math.abs(Number(told[1]) * Number(told[2]) * gain - Number(told[3]))).toBeLessThan(0.2);
 });
 
 test('pinned stays, left out stays out, and other minutes make another plan', async ({ page, expectedErrors }) => {

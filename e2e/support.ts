@@ -191,9 +191,12 @@ export async function runThrough(page: Page, onCue: (cue: number, status: string
   for (;;) {
     const [status, cue] = [await table.getAttribute('data-status'), await table.getAttribute('data-cue')];
     if (status === 'finished') return;
+    if (status !== 'ready' && cue !== last) {
+      // What stands at a cue that waits is looked at before it goes on.
+      await onCue(Number(cue), status!);
+      last = cue!;
+    }
     if (status === 'ready' || status === 'waiting') await page.keyboard.press('Space');
-    else if (cue !== last) await onCue(Number(cue), status!);
-    last = cue!;
     await frames(page, 1);
   }
 }

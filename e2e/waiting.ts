@@ -50,3 +50,19 @@ export async function counted(page: Page, ms: number): Promise<void> {
   const from = await position(page);
   await expect.poll(() => position(page), { intervals: [50] }).toBeGreaterThanOrEqual(from + ms);
 }
+
+/** Clicks a button in the very moment it stands there: for what may be gone before a pointer has got to it. Resolves with whether it was clicked. */
+export async function clickAtOnce(page: Page, words: string, act: () => Promise<void>): Promise<boolean> {
+  await page.evaluate((name) => {
+    const watch = new MutationObserver(() => {
+      const button = [...document.querySelectorAll('button')].find((each) => each.textContent?.trim() === name);
+      if (!button) return;
+      watch.disconnect();
+      document.body.dataset.clicked = name;
+      button.click();
+    });
+    watch.observe(document.body, { childList: true, subtree: true });
+  }, words);
+  await act();
+  return page.evaluate((name) => document.body.dataset.clicked === name, words);
+}

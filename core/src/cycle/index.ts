@@ -1,6 +1,7 @@
 export {
   courseOf,
   groundOf,
+  perWeekOf,
   rhythmOf,
   timeOf,
   toward,
@@ -26,6 +27,7 @@ export {
   type DueReason,
   type DueRow,
 } from './due.ts';
+export { ENOUGH_OWN, ENOUGH_VISITS, keptFacts } from './keptFacts.ts';
 export { keptByVisits, type KeptByVisits } from './visitWorth.ts';
 export {
   BETWEEN_WAYS,

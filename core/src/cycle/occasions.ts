@@ -138,15 +138,23 @@ export interface Rhythm {
   readonly lately: boolean;
 }
 
+const RHYTHM_WEEKS = 8;
+
+/** Visits a week, to half a one, from the days on which there were visits in the last eight weeks; null where there was none. */
+export function perWeekOf(days: readonly number[], now: number): number | null {
+  const lately = days.filter((day) => now - day <= RHYTHM_WEEKS * 7);
+  if (lately.length === 0) return null;
+  const weeks = Math.max(1, (now - lately[0]!) / 7);
+  return Math.max(0.5, Math.round((lately.length / weeks) * 2) / 2);
+}
+
 /** How visits went, from those of the last eight weeks, to half a visit a week; where there was none, one full visit a week. */
 export function rhythmOf({ ground, occasions }: Course, now: number): Rhythm {
-  const WEEKS = 8;
-  const worked = occasions.filter(({ day, usualGain }) => usualGain > 0 && now - day <= WEEKS * 7);
-  if (worked.length === 0) return { perWeek: 1, usualGain: ground.fullGain, lately: false };
-  const weeks = Math.max(1, (now - worked[0]!.day) / 7);
-  return {
-    perWeek: Math.max(0.5, Math.round((worked.length / weeks) * 2) / 2),
-    usualGain: worked.reduce((sum, { usualGain }) => sum + usualGain, 0) / worked.length,
-    lately: true,
-  };
+  const worked = occasions.filter(({ day, usualGain }) => usualGain > 0 && now - day <= RHYTHM_WEEKS * 7);
+  const perWeek = perWeekOf(
+    worked.map(({ day }) => day),
+    now,
+  );
+  if (perWeek === null) return { perWeek: 1, usualGain: ground.fullGain, lately: false };
+  return { perWeek, usualGain: worked.reduce((sum, { usualGain }) => sum + usualGain, 0) / worked.length, lately: true };
 }

@@ -63,6 +63,44 @@ export function nextKepts(known: Known, since: number, usualGain: number, apart:
   return added.map((values) => middleOf(known, values));
 }
 
+/** What a visit leaves, with the mean beside its middle. */
+export interface Left extends Middle {
+  readonly mean: number;
+}
+
+/**
+ * What the next visit, `since` days after the last occasion, leaves of each unit of its usual gain so many days later: κ·s·(1 − (x − b)/c)·e^(−days/τ).
+ * Below nothing: less than before. Linear in level and floor, which given the parameters are normal, so their means are enough for its mean;
+ * the band is of the parameters.
+ */
+export function leftOfUsual(known: Known, since: number, days: number): Left {
+  return leftOf(
+    known,
+    each(known, (theta, from, states, state) => {
+      const above = (states[state + LEVEL]! - states[state + FLOOR]!) * Math.exp(-since / theta[from + FADE]!);
+      return theta[from + KEPT]! * theta[from + RESPONSE]! * (1 - above / theta[from + ROOM]!) * Math.exp(-days / theta[from + FADE]!);
+    }),
+  );
+}
+
+/** The same for somebody of whom nothing was read yet, at the floor. */
+export function usuallyLeft(days: number): Left {
+  const known = nothingRead();
+  return leftOf(
+    known,
+    each(known, (theta, from) => theta[from + KEPT]! * theta[from + RESPONSE]! * Math.exp(-days / theta[from + FADE]!)),
+  );
+}
+
+function leftOf(known: Known, values: Float64Array): Left {
+  let mean = 0;
+  for (let i = 0; i < known.count; i++) mean += known.weights[i]! * values[i]!;
+  return { ...middleOf(known, values), mean };
+}
+
+let unread: Known | null = null;
+const nothingRead = (): Known => (unread ??= learn({ ground: { floorMean: 0, floorSd: 1, fullGain: 1 }, occasions: [] }));
+
 /** Mean and variance of what a visit leaves behind at the floor, in full visits. */
 function leftBehind(known: Known): { readonly mean: number; readonly variance: number } {
   const values = each(known, (theta, from) => theta[from + KEPT]! * theta[from + RESPONSE]!);
@@ -80,7 +118,7 @@ let beforehand: number | null = null;
  * is. One less the variance that is left over the variance before anything was read.
  */
 export function ownShare(known: Known): number {
-  beforehand ??= leftBehind(learn({ ground: { floorMean: 0, floorSd: 1, fullGain: 1 }, occasions: [] })).variance;
+  beforehand ??= leftBehind(nothingRead()).variance;
   return Math.min(1, Math.max(0, 1 - leftBehind(known).variance / beforehand));
 }
 

@@ -66,6 +66,7 @@ export {
   type Squad,
 } from './athlete.ts';
 export {
+  PAST_BLOCK_DAYS,
   GOAL_WHYS,
   STEPS,
   type Arrival,

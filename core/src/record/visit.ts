@@ -219,6 +219,9 @@ export interface Note {
 }
 
 /** A block that was done at an earlier visit, as far as what came of it and how long ago it was need it. */
+/** How many days back of a visit what was done is sent with it. */
+export const PAST_BLOCK_DAYS = 180;
+
 export interface PastBlock extends DoneBlock {
   readonly visitId: string;
   readonly startsAt: string;

@@ -20,6 +20,7 @@ import {
   type Shelf,
 } from '../method/index.ts';
 import { freeBySide, type FreeSide, type Pin, type SessionFacts } from './free.ts';
+import { keptShare, type KeptShare } from './kept.ts';
 import { SIDE_CHANGE_S } from './places.ts';
 import { responseOf, usualGain, type Response } from './response.ts';
 import { suitOf, type Suited } from './suits.ts';
@@ -35,6 +36,8 @@ export interface Possible {
   readonly positions: readonly Position[];
   readonly wanted: Wanted;
   readonly levels: readonly PossibleLevel[];
+  /** What is kept of its gain, where that is weighed. */
+  readonly kept: KeptShare | null;
   /** Why this way and not another. */
   readonly fit: string;
   readonly pin: Pin | null;
@@ -88,7 +91,7 @@ const HELD_BEFORE_START_S = 60;
  *
  * The value of some rounds is the weight of the motion times the degrees they are expected to bring toward the goal, never beyond it
  * nor beyond what cautions let the limb reach: the usual gain of the motion, times what the rounds of the compiled line bring of it, times how
- * this athlete has answered so far. What brings nothing is no candidate and says why, as does what cautions forbid on every side.
+ * this athlete has answered so far; and times what is kept of it against what is usual, where that is asked (`keptShare`). What brings nothing is no candidate and says why, as does what cautions forbid on every side.
  *
  * Everything is weighed: a variant is left out only where another of the same motion is no slower and no worse at every count of rounds,
  * on the same sides, in at least its places and with no more before it. Such a one can stand in for it in any plan, so no best plan is lost.
@@ -238,6 +241,7 @@ class Weigher {
           side: row.side,
           positions: row.places,
           wanted: row.wanted,
+          kept: row.kept,
           fit,
           pin,
           variant,
@@ -268,7 +272,7 @@ class Weigher {
     { side, limits }: SideIn,
     wanted: Wanted,
     { pin, factor, bare }: { pin: Pin | null; factor: number; bare: BlockPlan },
-  ): { readonly wanted: Wanted; readonly levels: readonly PossibleLevel[] } | string {
+  ): { readonly wanted: Wanted; readonly levels: readonly PossibleLevel[]; readonly kept: KeptShare | null } | string {
     const { facts } = this;
     const { motion } = wanted;
     const response = this.responses.get(motion.id)!;
@@ -277,8 +281,12 @@ class Weigher {
       return `${heldBy(wanted, limits)}: nothing to gain today. Up to there it may be moved, held and pressed lightly.`;
     if (pin === null && wanted.missing > 0 && response.scale <= 0)
       return 'work on this motion has not shown in its readings so far: nothing to expect of more of it';
+    const kept = keptShare(facts.kept, motion.id, wanted.side, response.scale);
+    if (pin === null && wanted.missing > 0 && kept !== null && kept.share <= 0)
+      return `of what is gained here nothing is there any more at the next visit, from ${kept.visits} visits: nothing to expect of more of it`;
     const least = Math.max(1, Math.min(leastOf(pin, side), method.rounds.max));
     const most = Math.max(least, Math.min(MOST_ROUNDS, method.rounds.max));
+    const worth = wanted.weight * Math.max(0, kept?.factor ?? 1);
     const levels: PossibleLevel[] = [];
     for (let rounds = least; rounds <= most; rounds++) {
       const { seconds, shares, heldS } = this.compiled(bare, side, limits, rounds);
@@ -286,9 +294,9 @@ class Weigher {
       const expected = Math.max(0, response.scale) * usualGain(motion, shares.slice(0, MOST_ROUNDS));
       const gain = Math.min(expected, wanted.missing, room);
       const other = wanted.missing > 0 ? 0 : OTHER_SIDE_SHARE * Math.min(expected * degreesPer(motion.id), OTHER_SIDE_DEG);
-      levels.push({ rounds, seconds, gain, value: factor * (wanted.weight * gain * degreesPer(motion.id) + other) });
+      levels.push({ rounds, seconds, gain, value: factor * (worth * gain * degreesPer(motion.id) + other) });
     }
-    return levels.length > 0 ? { wanted, levels } : 'long or strong in every way: out on the day of a start';
+    return levels.length > 0 ? { wanted, levels, kept } : 'long or strong in every way: out on the day of a start';
   }
 
   /** What some rounds take and bring by the compiled line. Neither depends on the side or on today's edge, so each is compiled once. */

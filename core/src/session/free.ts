@@ -11,6 +11,7 @@ import {
 import type { Entry } from '../catalogue/index.ts';
 import type { CauseKind } from '../limiter/index.ts';
 import type { BlockPlan, BreathPace, Limits, Shelf, SideRounds } from '../method/index.ts';
+import type { KeptFacts } from './kept.ts';
 import type { WantedFacts } from './wanted.ts';
 
 /** Something that has to be in. */
@@ -30,6 +31,8 @@ export interface SessionFacts extends WantedFacts {
   readonly overrides: readonly OverrideFields[];
   /** What is likely to hold a motion, by `motion/side`. */
   readonly causes: Readonly<Record<string, CauseKind>>;
+  /** What is kept of gains; left out or null: plans are for what is gained in the visit. */
+  readonly kept?: KeptFacts | null;
   /** Warm already: nothing needs a warm-up. */
   readonly warm: boolean;
   readonly pins: readonly Pin[];

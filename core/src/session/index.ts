@@ -2,6 +2,7 @@ export { solveSession, type SolveControl } from './solve/solve.ts';
 export type { Candidate, Chosen, Level, Measuring, SessionProblem, Shared, Solution, Stay } from './solve/types.ts';
 export { possibleBlocks, MOST_CANDIDATES, type ForbiddenEntry, type Possible, type PossibleLevel, type Possibles } from './candidates.ts';
 export { type Pin, type SessionFacts } from './free.ts';
+export { type KeptFacts, type KeptShare, type OwnKept } from './kept.ts';
 export { type WarmUp } from './warmUps.ts';
 export {
   minutesMore,

@@ -5,6 +5,7 @@ import { BUILT_IN, compile, newBlock, offeredEntries, sidesOf, type BlockPlan } 
 import { arrangeStay } from './arrange.ts';
 import type { Possible, Possibles } from './candidates.ts';
 import { mayMeasure, type SessionFacts } from './free.ts';
+import type { KeptShare } from './kept.ts';
 import { modelOf, STILL_WORTH, type Model } from './model.ts';
 import { solveSession, type SolveControl } from './solve/solve.ts';
 import type { Solution } from './solve/types.ts';
@@ -19,6 +20,8 @@ export interface ProposedSide {
   readonly seconds: number;
   /** Expected, in the motion's unit, toward what is missing and never beyond. */
   readonly gain: number;
+  /** What is kept of it, where that is weighed. */
+  readonly kept: KeptShare | null;
   readonly missing: number;
   readonly because: string;
   readonly terms: readonly Term[];
@@ -45,6 +48,7 @@ export interface LeftOut {
   readonly value: number;
   readonly terms: readonly Term[];
   readonly weight: number;
+  readonly kept: KeptShare | null;
   /** Minutes more with which the best plan has it in, and with one less has not; null: with none of those tried. */
   readonly moreMinutes: number | null;
   /** So many minutes more were tried; zero until it is worked out. */
@@ -336,13 +340,14 @@ function proposalOf(model: Model, { solution, still }: Solved, facts: SessionFac
   };
 }
 
-function sideOf({ side, wanted, levels }: Possible, at: number): ProposedSide {
+function sideOf({ side, wanted, levels, kept }: Possible, at: number): ProposedSide {
   const { rounds, seconds, gain, value } = levels[at]!;
   return {
     side,
     rounds,
     seconds,
     gain,
+    kept,
     value,
     missing: wanted.missing,
     because: wanted.because,
@@ -387,6 +392,7 @@ function leftOutOf(
       value: each.levels.at(-1)!.value,
       terms: each.wanted.terms,
       weight: each.wanted.weight,
+      kept: each.kept,
       because: each.wanted.because,
       moreMinutes: null,
       triedMinutes: 0,
@@ -400,6 +406,7 @@ function leftOutOf(
     value: 0,
     terms: [],
     weight: 0,
+    kept: null,
     because: '',
     moreMinutes: null,
     triedMinutes: 0,

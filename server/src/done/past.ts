@@ -1,13 +1,10 @@
 import { findMethod } from '@pace-bend/core/method';
-import type { PastBlock, Visit } from '@pace-bend/core/record';
+import { PAST_BLOCK_DAYS, type PastBlock, type Visit } from '@pace-bend/core/record';
 import { iso, rows, type Db } from '../db/pool.ts';
 import { treatedBlocks } from './treated.ts';
 
-/** How far back what was done is looked at. */
-const DAYS = 180;
-
 /** What was done at an athlete's earlier visits, oldest first: as it happened at the table, whatever the plans say by now. */
-export async function pastBlocks(db: Db, visit: Pick<Visit, 'athleteId' | 'startsAt'>, days = DAYS): Promise<PastBlock[]> {
+export async function pastBlocks(db: Db, visit: Pick<Visit, 'athleteId' | 'startsAt'>, days = PAST_BLOCK_DAYS): Promise<PastBlock[]> {
   const until = new Date(visit.startsAt);
   const runs = await treatedBlocks(db, 'v.athlete_id = ? AND v.starts_at < ? AND v.starts_at >= ?', [
     visit.athleteId,

@@ -1,9 +1,13 @@
+import { DateTime } from 'luxon';
 import { v7 as uuid } from 'uuid';
+import { keptFacts, type ResponseFacts } from '@pace-bend/core/cycle';
 import {
   minutesMore,
   otherSessions,
   proposeSession,
+  wantedMotions,
   type Alternative,
+  type KeptFacts,
   type LeftOut,
   type Proposal,
   type ProposeControl,
@@ -15,11 +19,14 @@ import { shelfOf, type OwnItem } from '@pace-bend/core/method';
 export interface PlanQuestion {
   readonly facts: Omit<SessionFacts, 'shelf'>;
   readonly items: readonly OwnItem[];
+  /** What it is learned from how much of a gain is kept, or what was learned of it before. */
+  readonly response: { readonly facts: ResponseFacts; readonly now: string; readonly zone: string } | KeptFacts;
   /** Longest search in milliseconds; then the best so far is shown with its gap. */
   readonly patienceMs: number;
 }
 
 export type PlanAnswer =
+  | { readonly kind: 'kept'; readonly kept: KeptFacts }
   | { readonly kind: 'progress'; readonly best: number; readonly bound: number; readonly soFar: Proposal | null }
   | { readonly kind: 'plan'; readonly proposal: Proposal; readonly ms: number }
   | { readonly kind: 'others'; readonly others: readonly Alternative[] }
@@ -33,7 +40,10 @@ const EVERY_MS = 80;
 self.onmessage = ({ data }: MessageEvent<PlanQuestion>) => {
   const say = (answer: PlanAnswer) => self.postMessage(answer);
   try {
-    const facts: SessionFacts = { ...data.facts, shelf: shelfOf(data.items) };
+    const plain: SessionFacts = { ...data.facts, shelf: shelfOf(data.items) };
+    const kept = 'days' in data.response ? data.response : learned(data.response, plain);
+    say({ kind: 'kept', kept });
+    const facts: SessionFacts = { ...plain, kept };
     const begun = performance.now();
     let said = begun;
     const within = (from: number) => ({
@@ -53,3 +63,14 @@ self.onmessage = ({ data }: MessageEvent<PlanQuestion>) => {
     say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) });
   }
 };
+
+/** What is kept of gains where something is missing today. */
+function learned({ facts, now, zone }: Extract<PlanQuestion['response'], { now: string }>, session: SessionFacts): KeptFacts {
+  const missing = new Set(wantedMotions(session).flatMap((each) => (each.missing > 0 ? [`${each.motion.id}/${each.side}`] : [])));
+  const dayOf = (instant: string) => DateTime.fromISO(instant, { zone }).toISODate()!;
+  return keptFacts(facts, (motionId, side) => missing.has(`${motionId}/${side}`), now, {
+    errors: session.errors,
+    dayOf,
+    ...(session.shelf ? { shelf: session.shelf } : {}),
+  });
+}

@@ -225,6 +225,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
             ><template v-if="share !== null"
               ><progress :value="share" max="1" aria-label="Looking ahead" />
               <button type="button" class="link" @click="cancel">Leave off</button></template
+            ><template v-else-if="panels.some((each) => each.outlook === null)"
+              >Left off. <button type="button" class="link" @click="lookNow">Look again</button></template
             ></span
           >
         </header>
@@ -356,10 +358,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
           <ComparisonCard v-if="facts" :athlete-id="props.file.athlete.id" :motion="motion" :side="spot.side" :facts="facts" />
           <WhatIsKept :motion="motion" :said="said" :spot="spot" :like="like" />
         </template>
-        <p v-else class="card soft">
-          <template v-if="share !== null">Working it out …</template
-          ><template v-else>Left off. <button type="button" class="link" @click="lookNow">Look again</button></template>
-        </p>
+        <p v-else-if="share !== null" class="card soft">Working it out …</p>
       </div>
     </div>
   </div>

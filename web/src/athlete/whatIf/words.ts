@@ -1,6 +1,6 @@
 import { formatNumber } from '@pace-bend/core/measure';
 import type { Unit } from '@pace-bend/core/body';
-import type { Schedule } from '@pace-bend/core/cycle';
+import { ENOUGH_OWN, type Schedule } from '@pace-bend/core/cycle';
 import type { Middle } from '@pace-bend/core/forecast';
 
 const unitOf = (unit: Unit) => (unit === 'deg' ? '°' : ' cm');
@@ -47,7 +47,7 @@ export function knownWords(occasions: number, worked: number, ownShare: number):
   const on = worked === 0 ? ', never worked on' : worked < occasions ? `, worked on at ${worked}` : '';
   const visits = `From ${occasions} ${occasions === 1 ? 'visit' : 'visits'}${on}`;
   const own = `their own readings took ${Math.round(ownShare * 100)} % of the doubt about what a visit leaves behind`;
-  if (ownShare < 1 / 3) return `${visits}: mostly what is usual (${own}).`;
+  if (ownShare < ENOUGH_OWN) return `${visits}: mostly what is usual (${own}).`;
   if (ownShare < 2 / 3) return `${visits}: partly what is usual, partly their own (${own}).`;
   return `${visits}: mostly their own (${own}).`;
 }

@@ -9,6 +9,7 @@ import type { BlockPlan } from '@pace-bend/core/method';
 import type { Proposal, ProposedBlock } from '@pace-bend/core/session';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
+import { keptTimes, keptWords } from './keptWords.ts';
 import type { ProposalAsked } from './useProposal.ts';
 
 /** The plan proposed for the minutes there are, with why each block is in it and what was left out. */
@@ -52,6 +53,13 @@ const gain = (each: ProposedBlock) => {
       (side) => `${side.side === 'midline' ? '' : `${side.side} `}+${formatValue(side.gain, unit)} of ${formatValue(side.missing, unit)}`,
     )
     .join(', ');
+};
+/** What is expected to be kept, of each side that something is missing on. */
+const kept = (each: ProposedBlock) => {
+  const { unit } = motionOf(shelf.entryOf(each.block.entryId).motionId);
+  return each.sides.flatMap((side) =>
+    side.missing > 0 && side.kept ? [{ side: side.side, words: keptWords(side.kept, side.gain, unit) }] : [],
+  );
 };
 /** Minutes that the best plan leaves over although more time would change nothing: said, so that nobody looks for a fault. */
 const LEAST_SPARE_MIN = 3;
@@ -174,12 +182,15 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
           <p v-if="each.kind === 'work'" class="small why">
             {{ tightest(each).because }}<template v-if="gain(each)"> · expected {{ gain(each) }}</template>
           </p>
+          <p v-for="row in kept(each)" :key="row.side" class="small soft">
+            <template v-if="row.side !== 'midline'">{{ SIDE_WORDS[row.side] }}: </template>{{ row.words }}
+          </p>
           <div v-if="openReason === each.block.id" class="terms small">
             <p v-for="side in each.sides" :key="side.side">
               <b>{{ SIDE_WORDS[side.side] }}</b> {{ side.because }}: weight 1<template v-for="term in side.terms" :key="term.words">
                 + {{ term.weight }} {{ term.words }}</template
               >
-              = {{ side.weight }}, worth {{ side.value.toFixed(1) }}
+              = {{ side.weight }}{{ keptTimes(side.kept) }}, worth {{ side.value.toFixed(1) }}
             </p>
             <p>{{ each.fit }}.</p>
           </div>
@@ -216,7 +227,7 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
             >
             <span v-if="each.value > 0" class="small soft"
               >weight 1<template v-for="term in each.terms" :key="term.words"> + {{ term.weight }} {{ term.words }}</template> =
-              {{ each.weight }}, at most {{ each.value.toFixed(1) }}</span
+              {{ each.weight }}{{ keptTimes(each.kept) }}, at most {{ each.value.toFixed(1) }}</span
             >
             <span v-if="more(each.moreMinutes)" class="small more">{{ more(each.moreMinutes) }}</span>
             <span v-else-if="triedMore && each.value > 0 && each.triedMinutes > 0" class="small soft"

@@ -1,7 +1,8 @@
 import type { Side } from '@pace-bend/core/body';
 import { blockCautions, blocking, cautionsFor, limitedBlock, measuring, overriddenFor, type CautionContext } from '@pace-bend/core/caution';
 import { checkBlock, SLOW_BREATH, type BlockPlan, type BreathPace, type Line, type Shelf } from '@pace-bend/core/method';
-import { currentReadings, lineOfRun, type EdgeAtStart, type VisitFile } from '@pace-bend/core/record';
+import type { ResponseFacts } from '@pace-bend/core/cycle';
+import { currentReadings, lineOfRun, PAST_BLOCK_DAYS, type EdgeAtStart, type PastReading, type VisitFile } from '@pace-bend/core/record';
 
 /** Today's edges: what was read before work. */
 export function edgesOf(file: VisitFile): EdgeAtStart[] {
@@ -35,4 +36,34 @@ export function lineOf(blocks: readonly BlockPlan[], breath: BreathPace, edges: 
 /** Whether cautions forbid a block as things stand, on any of its sides. */
 export function isForbidden(file: VisitFile, context: Parameters<typeof limitedBlock>[1], block: BlockPlan, shelf: Shelf): boolean {
   return blockCautions(block, context, file.overrides, shelf).some((side) => side.blocking.length > 0);
+}
+
+const DAY_MS = 86_400_000;
+
+/**
+ * What says how an athlete's range answers over weeks, from what is at hand at the visit, so also while the server is away: as far back as what was
+ * done is known, with what was read today before work.
+ */
+export function responseOfVisit(file: VisitFile, person: ResponseFacts['person']): ResponseFacts {
+  const { id, startsAt } = file.visit;
+  const since = Date.parse(startsAt) - PAST_BLOCK_DAYS * DAY_MS;
+  const today = currentReadings(file.readings)
+    .filter(({ moment }) => moment === 'before')
+    .map(({ motionId, side, moment, instrument, examinerId, trials, value }): PastReading => ({
+      visitId: id,
+      startsAt,
+      motionId,
+      side,
+      moment,
+      instrument,
+      examinerId,
+      trialCount: trials.length,
+      value: value!,
+    }));
+  return {
+    person: { birthDate: person.birthDate, referenceSex: person.referenceSex },
+    conditions: file.conditions.map(({ region, side, onset, surgeryOn }) => ({ region, side, onset, surgeryOn })),
+    past: [...file.past.filter((each) => Date.parse(each.startsAt) >= since), ...today],
+    blocks: file.pastBlocks,
+  };
 }

@@ -184,3 +184,25 @@ test('around what stands: measured blocks are pinned once each, in their order, 
     { side: 'right', rounds: 3 },
   ]);
 });
+
+test('what is kept is learned from the visit’s own file, with today’s readings, and only anew where that changed', async () => {
+  const asked = await open();
+  asked.ask();
+  const { response } = last().question!;
+  if ('days' in response) throw new Error('Nothing was learned yet.');
+  expect(response.now).toBe(file.visit.startsAt);
+  expect(response.facts.past.map(({ visitId, side, moment, value }) => [visitId, side, moment, Math.round(value)])).toEqual([
+    ['v', 'left', 'before', 55],
+    ['v', 'right', 'before', 70],
+  ]);
+  const kept = { days: 4, usual: 0.2, own: [] };
+  last().say({ kind: 'kept', kept });
+  asked.ask();
+  expect(last().question!.response).toEqual(kept);
+  // Another reading is another question.
+  const more = [...file.readings, reading({ motionId: 'knee-flexion', trials: [120, 121, 122] })];
+  installBrowser(() => ({ status: 200, body: { ...file, readings: more } }));
+  await useVisit().load('v');
+  asked.ask();
+  expect('days' in last().question!.response).toBe(false);
+});

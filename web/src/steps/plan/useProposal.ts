@@ -4,12 +4,12 @@ import { motionOf } from '@pace-bend/core/body';
 import type { BlockPlan, SideRounds } from '@pace-bend/core/method';
 import { compareMotion, currentReadings, type ValueToday } from '@pace-bend/core/record';
 import { phaseHold } from '@pace-bend/core/season';
-import type { Alternative, LeftOut, Pin, Proposal, SessionFacts } from '@pace-bend/core/session';
+import type { Alternative, KeptFacts, LeftOut, Pin, Proposal, SessionFacts } from '@pace-bend/core/session';
 import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import type { PlanAnswer, PlanQuestion } from '../../workers/plan.worker.ts';
-import { breathOf } from './planFacts.ts';
+import { breathOf, responseOfVisit } from './planFacts.ts';
 
 /** After so long the best plan so far is shown with its gap. */
 const PATIENCE_MS = 8000;
@@ -37,6 +37,9 @@ export function useProposal() {
   const keepOrder = ref(false);
   let worker: Worker | null = null;
   let askedAt = 0;
+  /** What was learned of what is kept, and from what: it is learned anew only where that changed. */
+  let learned: { readonly from: string; readonly kept: KeptFacts } | null = null;
+  let learningFrom = '';
 
   function drop(): void {
     worker?.terminate();
@@ -65,12 +68,22 @@ export function useProposal() {
     worker.onerror = () => hear({ kind: 'failed', message: 'The planner could not be started.' });
     // What is reactive cannot be sent.
     worker.postMessage(
-      JSON.parse(JSON.stringify({ facts: factsNow(), items: shelf.items, patienceMs: PATIENCE_MS } satisfies PlanQuestion)),
+      JSON.parse(
+        JSON.stringify({
+          facts: factsNow(),
+          items: shelf.items,
+          response: responseNow(),
+          patienceMs: PATIENCE_MS,
+        } satisfies PlanQuestion),
+      ),
     );
   }
 
   function hear(answer: PlanAnswer): void {
     switch (answer.kind) {
+      case 'kept':
+        learned = { from: learningFrom, kept: answer.kept };
+        return;
       case 'progress':
         bound.value = answer;
         return;
@@ -122,6 +135,15 @@ export function useProposal() {
       bans: bans.value,
       withoutPositions: [],
     };
+  }
+
+  /** From what it is to be learned how much of a gain is kept, or what was learned from just that before. */
+  function responseNow(): PlanQuestion['response'] {
+    const file = visit.file!;
+    const facts = responseOfVisit(file, practice.personOf(file.athlete));
+    // What is missing decides which sides are learned.
+    learningFrom = JSON.stringify([facts, file.errors, file.goals, file.season ?? null, shelf.items]);
+    return learned?.from === learningFrom ? learned.kept : { facts, now: file.visit.startsAt, zone: practice.zone };
   }
 
   /** What is likely to hold each motion, as far as it was looked at. */
