@@ -102,7 +102,7 @@ test('how likely the goal is, the fewest visits that make it, and what two weeks
     const [download] = await Promise.all([page.waitForEvent('download'), main.getByRole('button', { name: button }).click()]);
     return { name: download.suggestedFilename(), bytes: readFileSync(await download.path()) };
   };
-  const svg = await file('Save as SVG');
+  const svg = await file('Save SVG of the fans');
   expect(svg.name).toMatch(/^Kato Lindqvist Shoulder flexion \d{4}-\d\d-\d\d\.svg$/);
   const text = svg.bytes.toString('utf8');
   const box = /viewBox="0 0 (\d+) (\d+)"/.exec(text)!.slice(1).map(Number);
@@ -117,7 +117,7 @@ test('how likely the goal is, the fewest visits that make it, and what two weeks
     };
   }, text);
   expect(parsed).toEqual({ name: 'svg', d: first, fill: expect.stringMatching(/^rgb\(/), classes: 0 });
-  const png = await file('Save as PNG');
+  const png = await file('Save PNG of the fans');
   expect(png.name).toMatch(/\.png$/);
   expect([...png.bytes.subarray(1, 4).toString('latin1')].join('')).toBe('PNG');
   expect([png.bytes.readUInt32BE(16), png.bytes.readUInt32BE(20)]).toEqual(box.map((side) => side * 2));

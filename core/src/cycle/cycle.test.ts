@@ -6,6 +6,8 @@ import type { PastBlock, PastReading } from '../record/index.ts';
 import { usualGain } from '../session/index.ts';
 import {
   aheadOf,
+  firstAway,
+  rhythmDays,
   courseOf,
   FAN,
   groundOf,
@@ -244,4 +246,33 @@ test('the ground: where healthy people lie, twice as wide; the fan where no tabl
     );
     expect(() => learn({ ground, occasions: [] })).not.toThrow();
   }
+});
+
+describe('what is laid out in a season', () => {
+  const stay = (from: string, until: string, visits = false) => ({ from, until, visits });
+
+  test('a planned rhythm has its visits from its first day on, none where one is booked, none during an absence without visits', () => {
+    const rhythm = { perWeek: 2, from: '2026-12-01' };
+    const all = rhythmDays(rhythm, [], new Set(), TODAY);
+    expect(all).toHaveLength(104);
+    expect(all[0]! >= '2026-12-01').toBe(true);
+    expect(rhythmDays({ ...rhythm, from: '2026-01-01' }, [], new Set(), TODAY)[0]! >= TODAY).toBe(true);
+    expect(rhythmDays(rhythm, [], new Set([all[0]!]), TODAY)).toEqual(all.slice(1));
+    const away = rhythmDays(rhythm, [stay('2026-12-07', '2026-12-20')], new Set(), TODAY);
+    expect(away).toEqual(all.filter((day) => day < '2026-12-07' || day > '2026-12-20'));
+    expect(all.length - away.length).toBe(4);
+    expect(rhythmDays(rhythm, [stay('2026-12-07', '2026-12-20', true)], new Set(), TODAY)).toEqual(all);
+    expect([rhythmDays(null, [], new Set(), TODAY), rhythmDays({ ...rhythm, perWeek: 0 }, [], new Set(), TODAY)]).toEqual([[], []]);
+  });
+
+  test('the first absence without visits counts in weeks from today, also one that has begun; later than the end none counts', () => {
+    expect(firstAway([stay('2026-12-11', '2026-12-24')], TODAY, '2027-03-01')).toEqual({ fromWeek: 2, weeks: 2 });
+    expect(firstAway([stay('2026-12-25', '2027-01-07'), stay('2026-12-04', '2026-12-10')], TODAY, '2027-03-01')).toEqual({
+      fromWeek: 1,
+      weeks: 1,
+    });
+    expect(firstAway([stay('2026-11-20', '2026-12-03')], TODAY, '2027-03-01')).toEqual({ fromWeek: 0, weeks: 1 });
+    expect(firstAway([stay('2027-03-01', '2027-03-10')], TODAY, '2027-03-01')).toBeNull();
+    expect(firstAway([stay('2026-12-11', '2026-12-24', true)], TODAY, '2027-03-01')).toBeNull();
+  });
 });

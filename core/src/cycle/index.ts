@@ -10,9 +10,9 @@ export {
   type ResponseFacts,
   type ResponseFile,
 } from './occasions.ts';
-export { aheadOf, HOME_DAYS, SCHEDULE_LIMITS, type Schedule } from './schedule.ts';
+export { aheadOf, firstAway, HOME_DAYS, rhythmDays, SCHEDULE_LIMITS, type Schedule } from './schedule.ts';
 export { FAN, fanDays, outlookOf, type Outlook } from './outlook.ts';
-export { learnAll, learnPractice, type Learned } from './learned.ts';
+export { learnAll, learnGoals, learnPractice, type Learned } from './learned.ts';
 export { movingOf, MOVING_WEEKS, type Moving } from './moving.ts';
 export { goalStanding, type GoalStanding } from './goalStanding.ts';
 export {

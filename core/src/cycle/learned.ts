@@ -1,6 +1,7 @@
 import { MOTIONS, type Side } from '../body/index.ts';
 import { learn, pooled, type Course, type Known } from '../forecast/index.ts';
-import { courseOf, type Reading, type ResponseFacts, type ResponseFile } from './occasions.ts';
+import type { DueFacts, DueKnown } from './due.ts';
+import { courseOf, rhythmOf, timeOf, type Reading, type ResponseFacts, type ResponseFile } from './occasions.ts';
 
 /** How one motion and side of an athlete answers, as far as it is known. */
 export interface Learned {
@@ -66,4 +67,32 @@ export function learnPractice(
     out[person]!.push({ motionId, side, course, known: together[i]!, alone: known });
   });
   return out;
+}
+
+/** How the motions answer that athletes have goals of, with what one more visit like those of late is: by athlete. `now`: an instant. */
+export function learnGoals(
+  athletes: readonly Pick<DueFacts, 'id' | 'response' | 'goals'>[],
+  now: string,
+  reading: Reading,
+  progress?: (share: number) => void,
+): Map<string, DueKnown[]> {
+  const learned = learnPractice(
+    athletes.map(({ response }) => response),
+    (person, motionId, side) => athletes[person]!.goals.some((goal) => goal.motionId === motionId && goal.side === side),
+    reading.dayOf(now),
+    reading,
+    progress,
+  );
+  return new Map(
+    athletes.map(({ id }, person): [string, DueKnown[]] => [
+      id,
+      learned[person]!.map(({ motionId, side, course, known }) => ({
+        motionId,
+        side,
+        known,
+        usualGain: rhythmOf(course, timeOf(now)).usualGain,
+        since: course.occasions.at(-1)!.day,
+      })),
+    ]),
+  );
 }

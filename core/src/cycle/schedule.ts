@@ -1,4 +1,7 @@
+import { daysBetween } from '../caution/index.ts';
 import { visitDays, type Ahead } from '../forecast/index.ts';
+import { addDays } from '../load/index.ts';
+import type { PlannedRhythm, Stay } from '../season/index.ts';
 
 /** A way to go on from today, as somebody thinks of it. Days and weeks count from today. */
 export interface Schedule {
@@ -25,4 +28,31 @@ export function aheadOf(schedule: Schedule, since: number, end: number, at: read
     (day) => away === null || day < away.fromWeek * 7 || day >= (away.fromWeek + away.weeks) * 7,
   );
   return { since, visits: days.map((day) => ({ day, usualGain })), homeShare: homeDays / 7, at };
+}
+
+const YEAR_DAYS = 52 * 7;
+
+/** Days of the visits that a planned rhythm would have within a year, without those that are booked and those of an absence without visits. */
+export function rhythmDays(
+  rhythm: Pick<PlannedRhythm, 'perWeek' | 'from'> | null,
+  stays: readonly Pick<Stay, 'from' | 'until' | 'visits'>[],
+  booked: ReadonlySet<string>,
+  today: string,
+): string[] {
+  if (!rhythm || rhythm.perWeek === 0) return [];
+  const from = rhythm.from > today ? rhythm.from : today;
+  const away = stays.filter(({ visits }) => !visits);
+  return visitDays(rhythm.perWeek, 1, YEAR_DAYS)
+    .map((day) => addDays(from, Math.round(day)))
+    .filter((day) => !booked.has(day) && !away.some((stay) => stay.from <= day && day <= stay.until));
+}
+
+/** The first absence without visits that begins before a day, in weeks from today, as a schedule has it; null where there is none. */
+export function firstAway(stays: readonly Pick<Stay, 'from' | 'until' | 'visits'>[], today: string, before: string): Schedule['away'] {
+  const stay = stays
+    .filter(({ visits, from, until }) => !visits && until > today && from < before)
+    .sort((a, b) => (a.from < b.from ? -1 : 1))[0];
+  if (!stay) return null;
+  const fromWeek = Math.max(0, Math.floor(daysBetween(today, stay.from) / 7));
+  return { fromWeek, weeks: Math.max(1, Math.round((daysBetween(today, stay.until) + 1) / 7) - fromWeek) };
 }

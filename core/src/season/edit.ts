@@ -138,3 +138,13 @@ export function afterMove(
   }
   return { blocks: kept, gone };
 }
+
+/** A line with what a template lays out: on its days nothing else is left, what was over before it stays. */
+export function putLine(blocks: readonly Block[], laid: readonly Block[]): Block[] {
+  const from = laid[0]?.from;
+  if (from === undefined) return [...blocks];
+  const kept = blocks.flatMap((block) =>
+    block.until < from ? [block] : block.from < from ? [{ ...block, until: addDays(from, -1), untilAnchor: null }] : [],
+  );
+  return [...kept, ...laid];
+}

@@ -17,7 +17,7 @@ export {
 } from './types.ts';
 export { DEVELOP_WORDS, PHASE_NAMES, PHASE_RANGE, PHASE_RULES, phaseRule, phaseRules } from './phases.ts';
 export { blockOn, laidOver, planProblems, SEASON_LIMITS, type LaidBlock } from './plan.ts';
-export { afterMove, edgeRoom, edgesOf, moveEdge, putBlock, withoutBlock, withPhase, type Edge } from './edit.ts';
+export { afterMove, edgeRoom, edgesOf, moveEdge, putBlock, putLine, withoutBlock, withPhase, type Edge } from './edit.ts';
 export { fromTemplate, SEASON_TEMPLATES, type SeasonTemplate, type Templated } from './templates.ts';
 export {
   eventAhead,

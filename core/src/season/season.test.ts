@@ -24,6 +24,7 @@ import {
   phaseRules,
   planProblems,
   putBlock,
+  putLine,
   SEASON_TEMPLATES,
   seasonDay,
   stayOn,
@@ -407,4 +408,16 @@ describe('the path to a goal', () => {
     expect(againstPath(level, 4.5, 1)).toEqual({ kind: 'ahead', short: expect.closeTo(-1.5) });
     expect(againstPath(level, 4.5, -1)).toEqual({ kind: 'under', short: expect.closeTo(1.5) });
   });
+});
+
+test('a template clears its days: what was over before it stays, what runs into it ends the day before, what lies later is gone', () => {
+  const blocks = [
+    block('recover', 0, 9),
+    block('build', 10, 40, { untilAnchor: { eventId: 'head', days: -20 } }),
+    block('sharpen', 41, 60),
+  ];
+  const laid = [block('compete', 30, 50), block('sharpen', 51, 58)];
+  expect(putLine(blocks, laid)).toEqual([blocks[0], { ...blocks[1], until: day(29), untilAnchor: null }, ...laid]);
+  expect(putLine([], laid)).toEqual(laid);
+  expect(putLine(blocks, [])).toEqual(blocks);
 });

@@ -29,10 +29,30 @@ export interface WeekHours {
   readonly therapists: readonly TherapistHours[];
 }
 
+/** Hours as they are sent, with everybody whose hands could have a week. */
+export interface HoursFile {
+  readonly hours: WeekHours;
+  readonly revision: number;
+  /** False where the usual ones stand in. */
+  readonly set: boolean;
+  readonly therapists: readonly Therapist[];
+}
+
+export interface Therapist {
+  readonly id: string;
+  readonly name: string;
+}
+
 /** When somebody can come, and how often they want to; no spans: at any time. */
 export interface AthleteTimes {
   readonly perWeek: number | null;
   readonly spans: readonly WorkSpan[];
+}
+
+/** The same as it is sent. */
+export interface TimesFile {
+  readonly times: AthleteTimes;
+  readonly revision: number;
 }
 
 export const ANY_TIME: AthleteTimes = { perWeek: null, spans: [] };

@@ -6,7 +6,16 @@ import { addDays } from '../load/index.ts';
 import type { ErrorKnowledge } from '../measure/index.ts';
 import type { Develop, PhaseRule, SeasonEvent } from '../season/index.ts';
 import { degreesPer } from '../session/index.ts';
-import { mostAtOnce, weekdayOf, workSlots, type AthleteTimes, type TakenBy, type WeekHours, type WorkSlot } from './hours.ts';
+import {
+  mostAtOnce,
+  weekdayOf,
+  workSlots,
+  type AthleteTimes,
+  type TakenBy,
+  type Therapist,
+  type WeekHours,
+  type WorkSlot,
+} from './hours.ts';
 import type { FillDay, FillPerson, FillProblem, VisitKind } from './types.ts';
 
 /** A visit of the week, or of the weeks around it. */
@@ -55,7 +64,7 @@ export interface WeekFile {
   readonly hours: WeekHours;
   /** Whether the practice set its hours, or the usual ones stand in. */
   readonly hoursSet: boolean;
-  readonly therapists: readonly { readonly id: string; readonly name: string }[];
+  readonly therapists: readonly Therapist[];
   readonly athletes: readonly WeekAthlete[];
   /** From three weeks before the Monday to a week after. */
   readonly visits: readonly WeekVisit[];

@@ -266,9 +266,10 @@ test('whatever is sent to any route: an answer in words, never a 500, and a refu
       }
       before = after;
     }),
-    { numRuns: 20_000, endOnFailure: true },
+    // Others each time; a million by `npm run fuzz`.
+    { numRuns: 8_000, endOnFailure: true },
   );
-  expect(refused).toBeGreaterThan(15_000);
+  expect(refused).toBeGreaterThan(6_000);
   close();
 }, 900_000);
 

@@ -1,5 +1,6 @@
 import type { Line } from '@pace-bend/core/method';
 import { blocksDone, type DoneBlock } from '@pace-bend/core/record';
+import type { CueSeconds } from '@pace-bend/core/session';
 import { foldRun, type RunState } from '@pace-bend/core/table';
 import { change, firstRow, fromJson, rows, type Db } from '../db/pool.ts';
 import { eventsOf } from './runs.ts';
@@ -13,8 +14,16 @@ const TREATED = 'r.clock_rate = 1';
 
 /** A run that was work on an athlete, as it happened. */
 export interface TreatedRun {
+  readonly visitId: string;
   readonly line: Line;
   readonly state: RunState;
+}
+
+/** The seconds each cue of a run really had. */
+export function cueSeconds({ state }: Pick<TreatedRun, 'state'>): CueSeconds {
+  const seconds = new Map<number, number>();
+  for (const { cueIndex, startMs, endMs } of state.spans) seconds.set(cueIndex, (seconds.get(cueIndex) ?? 0) + (endMs - startMs) / 1000);
+  return (index) => seconds.get(index) ?? 0;
 }
 
 /** Whose visits, as the condition on `v`, `a` and `r`, is wanted. Cancelled visits have none. */
@@ -22,8 +31,12 @@ const FROM = `FROM visit v JOIN athlete a ON a.id = v.athlete_id JOIN run r ON r
 
 /** Treated runs with what happened in them. `condition` is on the rows `v` (visit), `a` (athlete) and `r` (run). */
 export async function treatedRuns(db: Db, condition: string, params: readonly (string | Date)[]): Promise<TreatedRun[]> {
-  const found = await rows<{ id: string; line: unknown }>(db, `SELECT r.id, r.line ${FROM} AND ${condition}`, params);
-  return Promise.all(found.map(async ({ id, line }) => asItHappened(db, id, fromJson<Line>(line))));
+  const found = await rows<{ id: string; visitId: string; line: unknown }>(
+    db,
+    `SELECT r.id, v.id AS visitId, r.line ${FROM} AND ${condition}`,
+    params,
+  );
+  return Promise.all(found.map(async ({ id, visitId, line }) => ({ visitId, ...(await asItHappened(db, id, fromJson<Line>(line))) })));
 }
 
 /** What treated runs did, block by block, oldest first. */
@@ -59,7 +72,7 @@ async function doneOf(db: Db, runId: string): Promise<DoneBlock[]> {
   return blocksDone(line, state);
 }
 
-async function asItHappened(db: Db, runId: string, line: Line): Promise<TreatedRun> {
+async function asItHappened(db: Db, runId: string, line: Line): Promise<Pick<TreatedRun, 'line' | 'state'>> {
   return {
     line,
     state: foldRun(

@@ -1,20 +1,5 @@
-import { usualHours, type WeekHours } from '@pace-bend/core/week';
+import { usualHours, type HoursFile, type Therapist, type WeekHours } from '@pace-bend/core/week';
 import { firstRow, fromJson, rows, type Db } from '../db/pool.ts';
-
-export interface Therapist {
-  readonly id: string;
-  readonly name: string;
-}
-
-/** When a practice sees people. */
-export interface HoursFile {
-  readonly hours: WeekHours;
-  readonly revision: number;
-  /** False where the usual ones stand in. */
-  readonly set: boolean;
-  /** Everybody whose hands could have a week. */
-  readonly therapists: readonly Therapist[];
-}
 
 export const therapistsOf = (db: Db, practiceId: string): Promise<Therapist[]> =>
   rows(db, "SELECT id, name FROM account WHERE practice_id = ? AND active AND role IN ('owner', 'therapist') ORDER BY created_at, id", [

@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { ANY_TIME, type AthleteTimes } from '@pace-bend/core/week';
+import { ANY_TIME, type AthleteTimes, type TimesFile } from '@pace-bend/core/week';
 import { caller } from '../access/guard.ts';
 import { standsAlready } from '../db/once.ts';
 import { change, firstRow, fromJson, isDuplicate, type Db, type Pool } from '../db/pool.ts';
@@ -50,7 +50,7 @@ export function hoursRoutes(pool: Pool): Router {
 }
 
 /** When somebody can come; at any time while nothing was said. */
-async function timesOf(db: Db, athleteId: string): Promise<{ readonly times: AthleteTimes; readonly revision: number }> {
+async function timesOf(db: Db, athleteId: string): Promise<TimesFile> {
   const row = await firstRow<{ data: unknown; revision: number }>(db, 'SELECT data, revision FROM athlete_times WHERE athlete_id = ?', [
     athleteId,
   ]);

@@ -5,7 +5,7 @@ import { caller } from '../access/guard.ts';
 import { dayBounds, dayIn } from '../http/days.ts';
 import { idFrom } from '../http/ids.ts';
 import type { Db, Pool } from '../db/pool.ts';
-import { treatedRuns } from '../done/treated.ts';
+import { cueSeconds, treatedRuns } from '../done/treated.ts';
 import { itemsOf } from '../shelf/queries.ts';
 import { findVisit } from '../visits/find.ts';
 
@@ -51,9 +51,5 @@ function addMinutes(runs: readonly DoneRun[], shelf: Shelf): ToolMinutes {
 
 /** Treated runs, with the seconds each cue really had. */
 async function runsWhere(db: Db, condition: string, params: readonly (string | Date)[]): Promise<DoneRun[]> {
-  return (await treatedRuns(db, condition, params)).map(({ line, state }) => {
-    const seconds = new Map<number, number>();
-    for (const span of state.spans) seconds.set(span.cueIndex, (seconds.get(span.cueIndex) ?? 0) + (span.endMs - span.startMs) / 1000);
-    return { line, secondsOf: (index: number) => seconds.get(index) ?? 0 };
-  });
+  return (await treatedRuns(db, condition, params)).map((run) => ({ line: run.line, secondsOf: cueSeconds(run) }));
 }

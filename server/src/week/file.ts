@@ -4,7 +4,7 @@ import { toolMinutes, USUAL_TOOL_LIMITS, type ToolMinutes } from '@pace-bend/cor
 import { ANY_TIME, weekDays, type AthleteTimes, type WeekAthlete, type WeekDay, type WeekFile, type WeekVisit } from '@pace-bend/core/week';
 import type { PracticeRow } from '../access/sessions.ts';
 import { firstRow, fromJson, iso, rows, type Db } from '../db/pool.ts';
-import { treatedRuns } from '../done/treated.ts';
+import { cueSeconds, treatedRuns } from '../done/treated.ts';
 import { dueFile } from '../due/facts.ts';
 import { hoursOf } from '../hours/queries.ts';
 import { dayBounds, dayIn } from '../http/days.ts';
@@ -39,24 +39,30 @@ export async function weekFile(db: Db, practice: PracticeRow, monday: string, no
     await firstRow<{ limits: unknown }>(db, 'SELECT tool_limits AS limits FROM practice WHERE id = ?', [practice.id]),
   ];
   const shelf = shelfOf(await itemsOf(db, practice.id));
-  const athletes: WeekAthlete[] = [];
-  for (const facts of due.athletes) {
-    const { createdAt, firstVisitAt, lastVisitId, availability, availableUntil, times, timesRevision } = about.get(facts.id)!;
-    const season = await seasonFactsOf(db, practice, facts.id);
-    const out = (date: string) => availability === 'out' && (availableUntil === null || date <= availableUntil);
-    athletes.push({
-      facts,
-      times: times === null ? ANY_TIME : fromJson<AthleteTimes>(times),
-      timesRevision: timesRevision ?? 0,
-      days: days.map((date) => dayOf(season, date, out(date), training.get(`${facts.id}/${date}`) ?? 0)),
-      eventAfter:
-        season.events
-          .filter(({ onDate, importance }) => onDate > days.at(-1)! && importance < 3)
-          .sort((a, b) => (a.onDate < b.onDate ? -1 : 1))[0] ?? null,
-      thumbMin: lastVisitId === null ? null : await thumbOf(db, lastVisitId, shelf),
-      since: [createdAt, ...(firstVisitAt ? [firstVisitAt] : [])].map((at) => dayIn(practice.timeZone, at)).sort()[0]!,
-    });
-  }
+  const thumbs = await thumbsOf(
+    db,
+    [...about.values()].flatMap(({ lastVisitId }) => lastVisitId ?? []),
+    shelf,
+  );
+  const athletes = await Promise.all(
+    due.athletes.map(async (facts): Promise<WeekAthlete> => {
+      const { createdAt, firstVisitAt, lastVisitId, availability, availableUntil, times, timesRevision } = about.get(facts.id)!;
+      const season = await seasonFactsOf(db, practice, facts.id);
+      const out = (date: string) => availability === 'out' && (availableUntil === null || date <= availableUntil);
+      return {
+        facts,
+        times: times === null ? ANY_TIME : fromJson<AthleteTimes>(times),
+        timesRevision: timesRevision ?? 0,
+        days: days.map((date) => dayOf(season, date, out(date), training.get(`${facts.id}/${date}`) ?? 0)),
+        eventAfter:
+          season.events
+            .filter(({ onDate, importance }) => onDate > days.at(-1)! && importance < 3)
+            .sort((a, b) => (a.onDate < b.onDate ? -1 : 1))[0] ?? null,
+        thumbMin: lastVisitId === null ? null : (thumbs.get(lastVisitId) ?? null),
+        since: [createdAt, ...(firstVisitAt ? [firstVisitAt] : [])].map((at) => dayIn(practice.timeZone, at)).sort()[0]!,
+      };
+    }),
+  );
   return {
     monday,
     hours,
@@ -110,15 +116,13 @@ async function trainingOf(db: Db, ids: readonly string[], from: string, to: stri
   return new Map(found.map(({ id, onDate, minutes }) => [`${id}/${onDate}`, Number(minutes)]));
 }
 
-/** Minutes of thumb work that a visit really had; null where nothing was run. */
-async function thumbOf(db: Db, visitId: string, shelf: ReturnType<typeof shelfOf>): Promise<number | null> {
-  const runs = await treatedRuns(db, 'v.id = ?', [visitId]);
-  if (runs.length === 0) return null;
-  return runs.reduce((sum, { line, state }) => {
-    const seconds = new Map<number, number>();
-    for (const span of state.spans) seconds.set(span.cueIndex, (seconds.get(span.cueIndex) ?? 0) + (span.endMs - span.startMs) / 1000);
-    return sum + toolMinutes(line, (index) => seconds.get(index) ?? 0, shelf).thumb;
-  }, 0);
+/** Minutes of thumb work that visits really had, by visit; one at which nothing was run is not among them. */
+async function thumbsOf(db: Db, visitIds: readonly string[], shelf: ReturnType<typeof shelfOf>): Promise<Map<string, number>> {
+  const minutes = new Map<string, number>();
+  if (visitIds.length === 0) return minutes;
+  for (const run of await treatedRuns(db, `v.id IN (${among(visitIds)})`, visitIds))
+    minutes.set(run.visitId, (minutes.get(run.visitId) ?? 0) + toolMinutes(run.line, cueSeconds(run), shelf).thumb);
+  return minutes;
 }
 
 /** Visits from three weeks before a Monday to the end of the week after it. */

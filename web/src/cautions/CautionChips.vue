@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { cautionOverview, type CautionContext } from '@pace-bend/core/caution';
 import { isTyping } from '../parts/useGlobalKeys.ts';
 import { LEVEL_WORDS } from '../parts/words.ts';
 import CautionSheet from './CautionSheet.vue';
 import { isKey } from '../parts/keys.ts';
+import { useWindowKeys } from '../parts/useWindowKeys.ts';
 
 /** What is on file, strongest first; the full text is one key away. */
 const props = defineProps<{ context: CautionContext }>();
@@ -20,8 +21,7 @@ function onKey(event: KeyboardEvent): void {
   event.preventDefault();
   open.value = !open.value;
 }
-onMounted(() => window.addEventListener('keydown', onKey));
-onUnmounted(() => window.removeEventListener('keydown', onKey));
+useWindowKeys(onKey);
 </script>
 
 <template>

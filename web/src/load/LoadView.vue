@@ -2,7 +2,7 @@
 import Button from 'ant-design-vue/es/button';
 import DatePicker from 'ant-design-vue/es/date-picker';
 import { DateTime } from 'luxon';
-import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { addDays, CONTESTED, loadKindsOf } from '@pace-bend/core/load';
 import type { Squad } from '@pace-bend/core/record';
@@ -19,6 +19,7 @@ import { useSession } from '../stores/session.ts';
 import { cellsOf, figuresOf, mondayOf } from './week.ts';
 import { useWeekEdits, type Row } from './useWeekEdits.ts';
 import WeekGrid from './WeekGrid.vue';
+import { useWindowKeys } from '../parts/useWindowKeys.ts';
 
 /** A squad's week, a row a person, a cell a day: typed, pasted, undone; and what the week comes to. */
 const practice = usePractice();
@@ -79,8 +80,7 @@ function onWindowKey(event: KeyboardEvent): void {
     undo();
   }
 }
-onMounted(() => window.addEventListener('keydown', onWindowKey));
-onUnmounted(() => window.removeEventListener('keydown', onWindowKey));
+useWindowKeys(onWindowKey);
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, onUnmounted, ref, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { MOTIONS, motionOf, type Motion, type Side } from '@pace-bend/core/body';
 import { TRIALS_USUAL } from '@pace-bend/core/measure';
 import { planRound, type Moment, type MotionComparison } from '@pace-bend/core/record';
@@ -14,6 +14,7 @@ import ReadingPanel from './ReadingPanel.vue';
 import { useEvidence } from './useEvidence.ts';
 import { useMeasuring } from './useMeasuring.ts';
 import { hintOf, isKey } from '../parts/keys.ts';
+import { useWindowKeys } from '../parts/useWindowKeys.ts';
 
 /** The list of motions with their bend pairs, and the panel where the trials of one of them are typed. */
 const props = defineProps<{ moment: Moment }>();
@@ -100,8 +101,7 @@ function onKey(event: KeyboardEvent): void {
   else return;
   event.preventDefault();
 }
-onMounted(() => window.addEventListener('keydown', onKey));
-onUnmounted(() => window.removeEventListener('keydown', onKey));
+useWindowKeys(onKey);
 
 /** The strongest caution on measuring each motion, either side; notes are left to the sheet. Typing does not ask again. */
 const care = computed(

@@ -5,7 +5,10 @@ import PickOne from '../parts/PickOne.vue';
 import PosedFigure from '../parts/PosedFigure.vue';
 import { findMotions, motionIndex } from './motionSearch.ts';
 
-/** Chooses a motion by what the trade calls it, by muscle, with small typing errors; recognised by its figure. */
+/**
+ * Chooses a motion by what the trade calls it, by muscle, with small typing errors; recognised by its figure. One that is there already can be
+ * chosen again: whoever types its name wants to go there, not to the next one that is called nearly the same.
+ */
 const props = defineProps<{ motions: readonly Motion[]; taken: readonly Motion[] }>();
 defineEmits<{ change: [motionId: string] }>();
 
@@ -14,8 +17,8 @@ const index = computed(() => motionIndex(props.motions));
 const optionOf = (motion: Motion) => ({
   value: motion.id,
   label: `${motion.name}, ${motion.testPosition}`,
-  disabled: props.taken.some((each) => each.id === motion.id),
 });
+const isTaken = (id: string) => props.taken.some((each) => each.id === id);
 const byJoint = computed(() =>
   [...new Set(props.motions.map((motion) => motion.joint))].map((joint) => ({
     label: joint[0]!.toUpperCase() + joint.slice(1),
@@ -51,7 +54,9 @@ const motionById = computed(() => new Map(props.motions.map((motion) => [motion.
   >
     <template #option="{ value, label }">
       <span v-if="motionById.get(value)" class="option"
-        ><PosedFigure :motion="motionById.get(value)!" :size="44" decorative /><span>{{ label }}</span></span
+        ><PosedFigure :motion="motionById.get(value)!" :size="44" decorative /><span
+          >{{ label }}<span v-if="isTaken(value)" class="small soft">, there already</span></span
+        ></span
       >
       <span v-else>{{ label }}</span>
     </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import { computed, nextTick, onMounted, onUnmounted, ref, shallowRef } from 'vue';
+import { computed, nextTick, onMounted, ref, shallowRef } from 'vue';
 import { DateTime } from 'luxon';
 import { formatNumber } from '@pace-bend/core/measure';
 import { ANSWERS_NEEDED } from '@pace-bend/core/readiness';
@@ -16,6 +16,7 @@ import { useAction } from '../parts/useAction.ts';
 import { isTyping } from '../parts/useGlobalKeys.ts';
 import { usePractice } from '../stores/practice.ts';
 import LinkDialog from './LinkDialog.vue';
+import { useWindowKeys } from '../parts/useWindowKeys.ts';
 
 /** A squad's morning on one screen: who is off their own normal and why, who has not answered. */
 const practice = usePractice();
@@ -88,8 +89,7 @@ function onKey(event: KeyboardEvent): void {
     ask(rows.value[at]!);
   }
 }
-onMounted(() => window.addEventListener('keydown', onKey));
-onUnmounted(() => window.removeEventListener('keydown', onKey));
+useWindowKeys(onKey);
 </script>
 
 <template>

@@ -29,10 +29,10 @@ async function save(as: 'svg' | 'png'): Promise<void> {
 <template>
   <span class="save small no-print">
     <button type="button" class="link" @click="save('svg')">
-      SVG<span class="sr-only"> of {{ what }}</span>
+      Save SVG<span class="sr-only"> of {{ what }}</span>
     </button>
     <button type="button" class="link" @click="save('png')">
-      PNG<span class="sr-only"> of {{ what }}</span>
+      Save PNG<span class="sr-only"> of {{ what }}</span>
     </button>
     <span v-if="unsaved" class="wrong" role="alert">{{ unsaved }}</span>
   </span>

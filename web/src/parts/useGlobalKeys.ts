@@ -1,6 +1,6 @@
-import { onMounted, onUnmounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { isKey } from './keys.ts';
+import { useWindowKeys } from './useWindowKeys.ts';
 
 /** Whether keys typed now go into a field and are not commands. */
 export function isTyping(event: KeyboardEvent): boolean {
@@ -25,6 +25,5 @@ export function useGlobalKeys({ toggleKeys, toggleLegend }: { toggleKeys: () => 
       toggleLegend();
     }
   };
-  onMounted(() => window.addEventListener('keydown', onKey));
-  onUnmounted(() => window.removeEventListener('keydown', onKey));
+  useWindowKeys(onKey);
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { computed, onMounted, ref } from 'vue';
-import { HOURS_RANGE, type WeekHours } from '@pace-bend/core/week';
+import { HOURS_RANGE, type HoursFile } from '@pace-bend/core/week';
 import { api } from '../api/api.ts';
 import NumberField from '../parts/NumberField.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
@@ -11,12 +11,6 @@ import SpanRows from '../week/SpanRows.vue';
 import { newSpan, readSpans, typedSpans, type TypedSpan } from '../week/spans.ts';
 
 /** When the practice sees people: how long a visit is, how many tables, and each therapist's hours, breaks and most visits a day. */
-interface HoursFile {
-  readonly hours: WeekHours;
-  readonly revision: number;
-  readonly set: boolean;
-  readonly therapists: readonly { readonly id: string; readonly name: string }[];
-}
 interface TypedTherapist {
   readonly accountId: string;
   readonly name: string;

@@ -2,7 +2,7 @@
 import Button from 'ant-design-vue/es/button';
 import { DateTime } from 'luxon';
 import { v7 as uuid } from 'uuid';
-import { computed, onMounted, onUnmounted, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { bringsWords, type DueRow } from '@pace-bend/core/cycle';
 import { motionOf } from '@pace-bend/core/body';
 import { api } from '../api/api.ts';
@@ -13,6 +13,7 @@ import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { useDue, type DueOffer } from './useDue.ts';
+import { useWindowKeys } from '../parts/useWindowKeys.ts';
 
 /** Who is due and why, most urgent first, then by what a visit would bring; one key books the time that stands in the row. */
 const props = defineProps<{
@@ -82,8 +83,7 @@ function onKey(event: KeyboardEvent): void {
   event.preventDefault();
   void book(offer);
 }
-onMounted(() => window.addEventListener('keydown', onKey));
-onUnmounted(() => window.removeEventListener('keydown', onKey));
+useWindowKeys(onKey);
 </script>
 
 <template>

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { DateTime } from 'luxon';
-import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { motionOf } from '@pace-bend/core/body';
+import { rhythmDays } from '@pace-bend/core/cycle';
 import { addDays } from '@pace-bend/core/load';
-import type { AthleteList, CalendarEvent, SeasonFile, Squad } from '@pace-bend/core/record';
+import type { AthleteList, CalendarEvent, Squad } from '@pace-bend/core/record';
 import {
   phaseHold,
   phaseLimits,
   putBlock,
+  putLine,
   seasonDay,
   withoutBlock,
   type Block,
@@ -18,25 +19,25 @@ import {
   type SeasonPlan,
   type Stay,
 } from '@pace-bend/core/season';
-import { visitDays } from '@pace-bend/core/forecast';
 import { api } from '../api/api.ts';
-import { useForecast } from '../athlete/whatIf/useForecast.ts';
-import { amount, chanceWords, rhythmWords } from '../athlete/whatIf/words.ts';
-import { lookAtMove, moveEvent, type EventMoved } from '../events/useEventMove.ts';
+import type { EventMoved } from '../events/useEventMove.ts';
 import { hintOf, isKey } from '../parts/keys.ts';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
-import { savePng, saveSvg } from '../parts/savePicture.ts';
+import SavePictures from '../parts/SavePictures.vue';
 import { isTyping } from '../parts/useGlobalKeys.ts';
-import { goalWhyWords, SIDE_WORDS } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import DueList from './DueList.vue';
 import GoalLane from './GoalLane.vue';
+import GoalWords from './GoalWords.vue';
+import { movedStep } from './movedBack.ts';
 import SeasonLine from './SeasonLine.vue';
 import { dayWords, scaleOf, SPANS, type Span } from './scale.ts';
 import { useGoal } from './useGoal.ts';
-import { seasonPath, useSeason, type SeasonOf } from './useSeason.ts';
+import { useGoalOutlook } from './useGoalOutlook.ts';
+import { useSeason, type SeasonOf } from './useSeason.ts';
+import { useWindowKeys } from '../parts/useWindowKeys.ts';
 
 const BlockDialog = defineAsyncComponent(() => import('./BlockDialog.vue'));
 const CalendarDialog = defineAsyncComponent(() => import('./CalendarDialog.vue'));
@@ -54,7 +55,8 @@ const { file, readProblem, plan, line, stays, busy, problem, done, undone } = se
 const rules = computed(() => file.value?.rules ?? []);
 const goals = useGoal(line, rules);
 const { goal, motion, readings, level, standing } = goals;
-const forecast = useForecast();
+const ahead = useGoalOutlook(goals, plan, stays);
+const { outlook } = ahead;
 
 const squads = ref<readonly Squad[]>([]);
 const people = ref<AthleteList['athletes']>([]);
@@ -156,14 +158,8 @@ const nowWords = computed(() => {
 
 /** Visits a planned rhythm would have, where none are booked yet. */
 const proposed = computed(() => {
-  const rhythm = plan.value?.rhythm;
-  if (!rhythm || rhythm.perWeek === 0) return [];
-  const from = rhythm.from > practice.today ? rhythm.from : practice.today;
   const booked = new Set((file.value?.visits ?? []).map(({ startsAt }) => practice.dayOf(startsAt)));
-  const away = stays.value.filter(({ visits }) => !visits);
-  return visitDays(rhythm.perWeek, 1, 52 * 7)
-    .map((day) => addDays(from, Math.round(day)))
-    .filter((day) => !booked.has(day) && !away.some((stay) => stay.from <= day && day <= stay.until));
+  return rhythmDays(plan.value?.rhythm ?? null, stays.value, booked, practice.today);
 });
 
 const change = (words: string, next: Partial<SeasonPlan>) => season.change(words, { ...plan.value!, ...next });
@@ -182,45 +178,21 @@ async function removeBlock(): Promise<void> {
   const index = plan.value!.blocks.findIndex(({ from }) => from === writing.value!.block!.from);
   if (await change('the block taken out', { blocks: withoutBlock(plan.value!.blocks, index) })) writing.value = null;
 }
-/** On what a template lays out nothing else is left; what was over stays. */
 async function takeTemplate(name: string, blocks: readonly Block[]): Promise<void> {
-  const from = blocks[0]!.from;
-  const kept = plan.value!.blocks.flatMap((block) =>
-    block.until < from ? [block] : block.from < from ? [{ ...block, until: addDays(from, -1), untilAnchor: null }] : [],
-  );
-  if (await change(name, { blocks: [...kept, ...blocks] })) template.value = false;
+  if (await change(name, { blocks: putLine(plan.value!.blocks, blocks) })) template.value = false;
 }
 const template = ref(false);
 const staying = ref(false);
 const calendar = ref(false);
 const writingEvent = ref<CalendarEvent | 'new' | null>(null);
 
+const refresh = () => Promise.all([season.reload(), goals.open(of.value.owner === 'athlete' ? of.value.id : null)]);
 /** An event that was written; one that took other things along can be moved back with them. */
 async function eventSaved(moved: EventMoved | null): Promise<void> {
-  await Promise.all([season.reload(), goals.open(of.value.owner === 'athlete' ? of.value.id : null)]);
+  await refresh();
   if (!moved) return;
-  const refresh = () => Promise.all([season.reload(), goals.open(of.value.owner === 'athlete' ? of.value.id : null)]);
-  const go = async (to: string) => {
-    const look = await lookAtMove(moved.event.id, to);
-    const along = look.visits.filter(({ id, past }) => moved.visits.includes(id) && !past).map(({ id }) => id);
-    await moveEvent(look, along, moved.goals);
-  };
-  const back = async () => {
-    await go(moved.from);
-    // Where something had to give way, moving back alone does not bring it again.
-    for (const { owner, ownerId, before } of moved.look.lines) {
-      const path = seasonPath({ owner, id: ownerId });
-      const { revision, plan: now } = await api<SeasonFile>('GET', path);
-      if (JSON.stringify(now.blocks) !== JSON.stringify(before)) await api('PUT', path, { revision, ...now, blocks: before });
-    }
-    await refresh();
-  };
-  const again = async () => {
-    await go(moved.to);
-    await refresh();
-  };
   // It is done already: what is kept is the way back and forth.
-  season.done.value = [...season.done.value, { words: `${moved.event.name} moved`, back, again }];
+  season.done.value = [...season.done.value, movedStep(moved, refresh)];
   season.undone.value = [];
 }
 const notAt = (event: CalendarEvent) => {
@@ -230,76 +202,7 @@ const notAt = (event: CalendarEvent) => {
     : change(`not at ${event.name}`, { notAt: [...away, event.id] });
 };
 
-/** The forecast of the goal that is looked at, as visits go now. */
-const spot = computed(
-  () => forecast.spots.value.find((each) => each.motionId === goal.value?.motionId && each.side === goal.value.side) ?? null,
-);
-watch(
-  () => goals.file.value?.athlete.id,
-  (id) => {
-    if (id && goals.goals.value.length > 0) void forecast.open(id, goals.file.value!.errors);
-  },
-);
-const endDays = computed(() => (goal.value?.byDate ? practice.daysUntil(goal.value.byDate) : 0));
-/** The first absence without visits, in weeks from today, as forecasts know it. */
-const awayWeeks = computed(() => {
-  const end = goal.value?.byDate ?? practice.today;
-  const stay = stays.value
-    .filter(({ visits, from, until }) => !visits && until > practice.today && from < end)
-    .sort((a, b) => (a.from < b.from ? -1 : 1))[0];
-  if (!stay) return null;
-  const fromWeek = Math.max(0, Math.floor(practice.daysUntil(stay.from) / 7));
-  return { fromWeek, weeks: Math.max(1, Math.round((practice.daysUntil(stay.until) + 1) / 7) - fromWeek) };
-});
-const perWeek = computed(() => plan.value?.rhythm?.perWeek ?? spot.value?.rhythm.perWeek ?? null);
-watch([spot, goal, awayWeeks, perWeek], ([now]) => {
-  forecast.clear();
-  if (!now || !goal.value || endDays.value <= 0 || perWeek.value === null) return;
-  forecast.look({
-    motionId: now.motionId,
-    side: now.side,
-    goal: goal.value.value,
-    end: Math.min(endDays.value, 280),
-    schedules: [
-      {
-        perWeek: perWeek.value,
-        usualGain: now.rhythm.usualGain,
-        homeDays: plan.value?.rhythm?.homeDays ?? 0,
-        startsInWeeks: 0,
-        away: awayWeeks.value,
-      },
-    ],
-  });
-});
-const outlook = computed(() => forecast.outlooks.value[0] ?? null);
-const halfWords = computed(() => {
-  const ends = outlook.value?.ends;
-  return ends && motion.value
-    ? `half of the paths end between ${amount(ends[25]!, motion.value.unit)} and ${amount(ends[75]!, motion.value.unit)}`
-    : '';
-});
-const goalOptions = computed(() =>
-  goals.goals.value.map((each) => ({
-    value: goals.goalKey(each),
-    label: `${motionOf(each.motionId).name}${each.side === 'midline' ? '' : `, ${SIDE_WORDS[each.side].toLowerCase()}`}`,
-  })),
-);
-const whyWords = computed(() => (goal.value ? goalWhyWords(goal.value) : ''));
-
 const drawing = ref<InstanceType<typeof SeasonLine> | null>(null);
-const unsaved = ref('');
-async function save(as: 'svg' | 'png'): Promise<void> {
-  const svg = drawing.value?.drawing;
-  if (!svg || !file.value) return;
-  const name = `Season ${file.value.name} ${practice.today}`.replace(/[^\p{L}\p{N} -]/gu, '');
-  unsaved.value = '';
-  try {
-    if (as === 'svg') saveSvg(svg, name);
-    else await savePng(svg, name);
-  } catch (error) {
-    unsaved.value = `The picture could not be made: ${error instanceof Error ? error.message : String(error)}`;
-  }
-}
 
 function onKey(event: KeyboardEvent): void {
   if (isTyping(event)) return;
@@ -308,8 +211,7 @@ function onKey(event: KeyboardEvent): void {
   else return;
   event.preventDefault();
 }
-onMounted(() => window.addEventListener('keydown', onKey));
-onUnmounted(() => window.removeEventListener('keydown', onKey));
+useWindowKeys(onKey);
 </script>
 
 <template>
@@ -373,9 +275,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
               <Button size="small" @click="writing = { block: null }">Add block</Button>
               <Button size="small" @click="staying = true">Camps, travel</Button>
               <Button size="small" @click="calendar = true">Calendar</Button>
-              <Button size="small" @click="save('svg')">SVG</Button>
-              <Button size="small" @click="save('png')">PNG</Button>
             </span>
+            <SavePictures what="the season" :name="`Season ${file.name} ${practice.today}`" :svg="() => drawing?.drawing ?? null" />
           </div>
           <div class="scroll">
             <SeasonLine
@@ -427,37 +328,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
               <span><i class="fan" />level, then 50, 80, 95 of 100</span> <span><i class="dots" />path</span></template
             >
           </p>
-          <section v-if="file.owner === 'athlete'" class="words" aria-label="The goal">
-            <template v-if="goal && motion">
-              <p>
-                <PickOne
-                  v-if="goalOptions.length > 1"
-                  label="Goal"
-                  size="small"
-                  :value="goals.goalKey(goal)"
-                  :options="goalOptions"
-                  @change="(key) => (goals.chosen.value = key)"
-                /><b v-else>{{ goalOptions[0]?.label }}</b> {{ amount(goal.value, motion.unit) }} by
-                {{ dayWords(goal.byDate!, practice.today) }}<template v-if="whyWords">, {{ whyWords }}</template
-                >.
-                <b v-if="standing" :class="standing.against.kind">{{ standing.words[0]!.toUpperCase() + standing.words.slice(1) }}.</b>
-              </p>
-              <p v-if="outlook && outlook.chance !== null">
-                <b class="chance">{{ chanceWords(outlook.chance) }} in 100</b> that it holds {{ amount(goal.value, motion.unit) }} on
-                {{ dayWords(goal.byDate!, practice.today) }}, {{ rhythmWords(perWeek ?? 1).toLowerCase()
-                }}<template v-if="awayWeeks">, away as laid out</template>; {{ halfWords }}.
-                <RouterLink :to="`/athlete/${athleteId}/what-if?motion=${goal.motionId}&side=${goal.side}`">Try other rhythms</RouterLink
-                >{{ ' ' }}
-                <span class="small soft">Every visit is reckoned like those of late, whatever its phase.</span>
-              </p>
-              <p v-else-if="endDays <= 0" class="soft">Its day has passed.</p>
-              <p v-else-if="forecast.state.value !== 'failed'" class="soft" role="status">The forecast is being worked out …</p>
-              <p v-else class="soft">No forecast: {{ forecast.failure.value || forecast.problem.value?.message }}</p>
-            </template>
-            <p v-else-if="goals.file.value" class="soft">
-              No goal with a day and readings. <RouterLink :to="`/athlete/${athleteId}`">Set one beside its chart</RouterLink>
-            </p>
-            <ProblemNote v-if="goals.problem.value" :problem="goals.problem.value" />
+          <GoalWords v-if="file.owner === 'athlete'" :goals="goals" :ahead="ahead" :athlete-id="file.ownerId">
             <details v-if="mayChange" class="starts">
               <summary>Whom they follow, and which events they are at</summary>
               <PickOne
@@ -478,10 +349,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
                 {{ dayWords(event.onDate, practice.today) }}</label
               >
             </details>
-          </section>
+          </GoalWords>
           <p v-else class="soft small">Choose an athlete to see a goal on the same weeks.</p>
           <p v-if="nowWords" class="now">{{ nowWords }}</p>
-          <p v-if="unsaved" class="wrong" role="alert">{{ unsaved }}</p>
         </template>
       </section>
       <DueList :step="season.step" :busy="busy" @booked="season.reload" />
@@ -630,20 +500,6 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
 .dots {
   width: 20px;
   border-top: 2px dotted var(--sun-text);
-}
-
-.words p {
-  margin: 0 0 6px;
-}
-
-.chance {
-  color: var(--plum);
-  font-family: var(--figures);
-  font-size: 18px;
-}
-
-.under {
-  color: var(--clay-text);
 }
 
 .now {

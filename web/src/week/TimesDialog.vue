@@ -2,7 +2,7 @@
 import Button from 'ant-design-vue/es/button';
 import Form, { FormItem } from 'ant-design-vue/es/form';
 import { onMounted, ref } from 'vue';
-import { HOURS_RANGE, MOST_A_WEEK, type AthleteTimes } from '@pace-bend/core/week';
+import { HOURS_RANGE, MOST_A_WEEK, type TimesFile } from '@pace-bend/core/week';
 import { api } from '../api/api.ts';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
@@ -16,10 +16,6 @@ const props = defineProps<{ athleteId: string; name: string }>();
 const open = defineModel<boolean>('open', { required: true });
 const emit = defineEmits<{ kept: [] }>();
 
-interface TimesFile {
-  readonly times: AthleteTimes;
-  readonly revision: number;
-}
 const ANY = 'any';
 const { busy, problem, run } = useAction();
 const perWeek = ref<string>(ANY);

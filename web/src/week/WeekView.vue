@@ -2,7 +2,7 @@
 import interact from 'interactjs';
 import Button from 'ant-design-vue/es/button';
 import { DateTime } from 'luxon';
-import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, onUnmounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { addDays } from '@pace-bend/core/load';
 import { MOST_A_WEEK, WEEK_WEIGHTS, weekDays, weekdayOf, type WeekPerson } from '@pace-bend/core/week';
@@ -18,6 +18,7 @@ import { rowsOf } from './rows.ts';
 import { useWeek } from './useWeek.ts';
 import WeekAside from './WeekAside.vue';
 import WeekCell from './WeekCell.vue';
+import { useWindowKeys } from '../parts/useWindowKeys.ts';
 
 const TimesDialog = defineAsyncComponent(() => import('./TimesDialog.vue'));
 
@@ -180,8 +181,7 @@ function act(event: KeyboardEvent): boolean {
   }
   return true;
 }
-onMounted(() => window.addEventListener('keydown', onKey));
-onUnmounted(() => window.removeEventListener('keydown', onKey));
+useWindowKeys(onKey);
 
 const undoing = (work: () => Promise<void>) => run(work);
 const book = () => run(() => week.book());

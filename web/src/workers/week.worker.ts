@@ -1,5 +1,5 @@
 import { DateTime } from 'luxon';
-import { learnPractice, rhythmOf, type DueKnown } from '@pace-bend/core/cycle';
+import { learnGoals } from '@pace-bend/core/cycle';
 import { shelfOf, type OwnItem } from '@pace-bend/core/method';
 import {
   fillWeek,
@@ -38,7 +38,6 @@ export type WeekAnswer =
   | { readonly kind: 'more'; readonly turn: number; readonly more: readonly OneMore[] }
   | { readonly kind: 'failed'; readonly message: string };
 
-const DAY_MS = 86_400_000;
 const TELL_EVERY_MS = 80;
 /** For what one more time of a day would bring, each. */
 const MORE_MS = 1500;
@@ -75,27 +74,14 @@ function open({ file, items, zone, now }: Extract<WeekQuestion, { kind: 'open' }
   const reading = { errors: file.errors, shelf: shelfOf(items), dayOf: clock.dayOf, now };
   let share = 0;
   const tell = nowAndThen(() => say({ kind: 'learning', share }));
-  const learned = learnPractice(
-    file.athletes.map(({ facts }) => facts.response),
-    (person, motionId, side) => file.athletes[person]!.facts.goals.some((goal) => goal.motionId === motionId && goal.side === side),
-    clock.dayOf(now),
+  const known = learnGoals(
+    file.athletes.map(({ facts }) => facts),
+    now,
     reading,
     (done) => {
       share = done;
       tell();
     },
-  );
-  const known = new Map(
-    file.athletes.map(({ facts }, person): [string, DueKnown[]] => [
-      facts.id,
-      learned[person]!.map(({ motionId, side, course, known: how }) => ({
-        motionId,
-        side,
-        known: how,
-        usualGain: rhythmOf(course, Date.parse(now) / DAY_MS).usualGain,
-        since: course.occasions.at(-1)!.day,
-      })),
-    ]),
   );
   const people = weekPeople(file, known, reading);
   opened = { file, people, clock };

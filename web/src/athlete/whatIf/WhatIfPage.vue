@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { DateTime } from 'luxon';
-import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { motionOf, type Side } from '@pace-bend/core/body';
 import { HOME_DAYS, SCHEDULE_LIMITS, type Outlook, type Schedule } from '@pace-bend/core/cycle';
@@ -10,7 +10,7 @@ import type { AthleteFile } from '@pace-bend/core/record';
 import { hintOf, isKey, whichKey } from '../../parts/keys.ts';
 import PickOne from '../../parts/PickOne.vue';
 import ProblemNote from '../../parts/ProblemNote.vue';
-import { savePng, saveSvg } from '../../parts/savePicture.ts';
+import SavePictures from '../../parts/SavePictures.vue';
 import { isTyping } from '../../parts/useGlobalKeys.ts';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
@@ -23,6 +23,7 @@ import TakeIntoSeason from './TakeIntoSeason.vue';
 import WhatIsKept from './WhatIsKept.vue';
 import WhichWay from './WhichWay.vue';
 import { amount, chanceWords, rhythmWords, scheduleWords } from './words.ts';
+import { useWindowKeys } from '../../parts/useWindowKeys.ts';
 
 /** One motion and side ahead: what schedules come to by the day of the goal, side by side, and what is behind it. */
 const props = defineProps<{ file: AthleteFile }>();
@@ -121,21 +122,6 @@ function choose(key: string): void {
 }
 
 const fans = ref<InstanceType<typeof FanPanels> | null>(null);
-const unsaved = ref('');
-/** The fans as a file of their own: whose they are stands only in its name. */
-async function save(as: 'svg' | 'png'): Promise<void> {
-  const drawing = fans.value?.drawing;
-  if (!drawing) return;
-  const name = `${props.file.athlete.name} ${motion.value!.name} ${practice.today}`.replace(/[^\p{L}\p{N} -]/gu, '');
-  unsaved.value = '';
-  try {
-    if (as === 'svg') saveSvg(drawing, name);
-    else await savePng(drawing, name);
-  } catch (error) {
-    unsaved.value = `The picture could not be made: ${error instanceof Error ? error.message : String(error)}`;
-  }
-}
-
 const panels = computed(() =>
   schedules.value.map((schedule, i) => ({
     letter: LETTERS[i]!,
@@ -191,8 +177,7 @@ function onKey(event: KeyboardEvent): void {
   else return;
   event.preventDefault();
 }
-onMounted(() => window.addEventListener('keydown', onKey));
-onUnmounted(() => window.removeEventListener('keydown', onKey));
+useWindowKeys(onKey);
 </script>
 
 <template>
@@ -324,10 +309,12 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         </p>
         <footer>
           <Button v-if="schedules.length < LETTERS.length" @click="add">Add {{ LETTERS[schedules.length] }}</Button>
-          <Button @click="save('png')">Save as PNG</Button>
-          <Button @click="save('svg')">Save as SVG</Button>
+          <SavePictures
+            what="the fans"
+            :name="`${file.athlete.name} ${motion.name} ${practice.today}`"
+            :svg="() => fans?.drawing ?? null"
+          />
           <TakeIntoSeason :athlete-id="file.athlete.id" :letter="LETTERS[active]!" :schedule="schedules[active]!" />
-          <p v-if="unsaved" class="small" role="alert">{{ unsaved }}</p>
           <span class="small soft"
             >10 000 paths each, the same for all schedules but for what is done; bands hold 50, 80 and 95 of 100. Keys:
             {{ hintOf('pickSchedule') }} choose, {{ hintOf('fewerMore') }} visits, {{ hintOf('homeWork') }} home work.</span

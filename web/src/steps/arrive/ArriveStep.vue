@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import { computed, onMounted, onUnmounted, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { CONSENT_AREAS, type ConsentArea } from '@pace-bend/core/caution';
 import { placeWords } from '@pace-bend/core/body';
@@ -15,6 +15,7 @@ import DayCard from './DayCard.vue';
 import NotAsked from './NotAsked.vue';
 import StopQuestions from './StopQuestions.vue';
 import { isKey } from '../../parts/keys.ts';
+import { useWindowKeys } from '../../parts/useWindowKeys.ts';
 
 /** Under a minute: what to look at first, what hurts, what changed, what may be touched, how long there is. */
 const visit = useVisit();
@@ -65,8 +66,7 @@ function onKey(keyboard: KeyboardEvent): void {
   else return;
   keyboard.preventDefault();
 }
-onMounted(() => window.addEventListener('keydown', onKey));
-onUnmounted(() => window.removeEventListener('keydown', onKey));
+useWindowKeys(onKey);
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import { computed, onMounted, onUnmounted, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { motionOf, positionOn } from '@pace-bend/core/body';
 import { axisOf } from '@pace-bend/core/method';
@@ -26,6 +26,7 @@ import StairHandles from './StairHandles.vue';
 import { usePlan } from './usePlan.ts';
 import { useProposal } from './useProposal.ts';
 import { hintOf, isKey } from '../../parts/keys.ts';
+import { useWindowKeys } from '../../parts/useWindowKeys.ts';
 
 const router = useRouter();
 const practice = usePractice();
@@ -89,8 +90,7 @@ function onKey(event: KeyboardEvent): void {
   else return;
   event.preventDefault();
 }
-onMounted(() => window.addEventListener('keydown', onKey));
-onUnmounted(() => window.removeEventListener('keydown', onKey));
+useWindowKeys(onKey);
 </script>
 
 <template>
