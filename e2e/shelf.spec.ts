@@ -195,8 +195,14 @@ test('an entry of its own, from another one: what is missing is said beside the 
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(page.getByText(/each 1 to 40 characters/)).toBeVisible();
   await page.getByLabel('Points, with semicolons').fill('inner head; outer head, low');
+  // Whoever lies another way is set up another way.
+  await page.getByRole('checkbox', { name: 'prone', exact: true }).check();
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByText('Say in one sentence how it is set up in this position.')).toBeVisible();
+  await page.getByLabel('Set-up, prone').fill('Prone, foot past the edge, shin on the bolster');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Calf over the bolster');
+  await expect(page.getByRole('region', { name: 'At the table' })).toContainText('Prone, foot past the edge, shin on the bolster.');
   await expect(page.getByRole('link', { name: 'Calf, straight knee' })).toBeVisible();
   await page.getByRole('button', { name: 'Change it' }).click();
   await expect(page.getByLabel('Points, with semicolons')).toHaveValue('inner head; outer head, low');

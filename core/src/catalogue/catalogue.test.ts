@@ -1,6 +1,7 @@
-import { MOTIONS } from '../body/index.ts';
+import { MOTIONS, type Position } from '../body/index.ts';
 import { METHODS, sidesOf } from '../method/index.ts';
-import { ENTRIES, SECTIONS, TOOLS } from './index.ts';
+import { entry } from './entries/make.ts';
+import { ENTRIES, SECTIONS, setUpIn, TOOLS } from './index.ts';
 
 /** What can be done, region by region, as the trade lists it (common practice), and the entry that holds each. */
 const LISTED: Readonly<Record<string, readonly string[]>> = {
@@ -142,4 +143,50 @@ test('every region can be warmed, and every way of working is used somewhere', (
   for (const section of SECTIONS.filter((each) => !['Arm and hand', 'Closing', 'Home work'].includes(each)))
     expect(ENTRIES.some((entry) => entry.section === section && entry.stage === 'warm')).toBe(true);
   for (const method of METHODS) expect(ENTRIES.some((entry) => entry.ways.includes(method.id))).toBe(true);
+});
+
+/** Words that say how somebody lies or sits. */
+const SAYS: Readonly<Record<string, RegExp>> = {
+  supine: /\bsupine\b/i,
+  prone: /\bprone\b/i,
+  'side-lying': /\bside-lying\b/i,
+  seated: /\b(seated|sitting|leaning)\b/i,
+  'floor mat': /\b(floor|mat)\b/i,
+  standing: /\bstanding\b/i,
+};
+const sayingOf = (position: Position) =>
+  position.startsWith('side-lying') ? 'side-lying' : /seated|sitting/.test(position) ? 'seated' : position;
+
+test('a set-up never names another position than the one it is for, and in a further one names its own', () => {
+  for (const entry of ENTRIES)
+    for (const position of entry.positions) {
+      const { setUp, supports, hands } = setUpIn(entry, position);
+      const named = Object.keys(SAYS).filter((each) => SAYS[each]!.test(setUp));
+      // A floor is also reached for, and sat on.
+      const other = named.filter((each) => each !== sayingOf(position) && each !== 'floor mat' && position !== 'floor mat');
+      expect([entry.id, position, other]).toEqual([entry.id, position, []]);
+      if (position !== entry.positions[0]) expect([entry.id, position, named]).toContainEqual(expect.arrayContaining([sayingOf(position)]));
+      // One sentence, read across a room.
+      expect([entry.id, position, setUp.length <= 120]).toEqual([entry.id, position, true]);
+      expect([entry.id, position, [setUp, supports, hands].filter((each) => each.trim().length <= 2)]).toEqual([entry.id, position, []]);
+    }
+});
+
+test('lying on either side is set up alike, and what a position does not say is as in the usual one', () => {
+  const latissimus = ENTRIES.find(({ id }) => id === 'arm-circles-traction')!;
+  expect(setUpIn(latissimus, 'side-lying right')).toEqual(setUpIn(latissimus, 'side-lying left'));
+  const palm = ENTRIES.find(({ id }) => id === 'palm-spread')!;
+  expect(setUpIn(palm, 'seated upright')).toMatchObject({ supports: 'Forearm on the table', hands: palm.hands });
+  expect(setUpIn(palm, 'supine')).toEqual({ setUp: palm.setUp, supports: palm.supports, hands: palm.hands });
+});
+
+test('an entry whose further position has no set-up does not compile', () => {
+  const { places: _, ...palm } = ENTRIES.find(({ id }) => id === 'palm-spread')!;
+  const words = { setUp: 'Seated across from you, palm up' };
+  expect(entry({ ...palm, positions: ['supine'] }).places).toBeUndefined();
+  expect(entry({ ...palm, positions: ['supine', 'prone'], places: { prone: words } }).places).toEqual({ prone: words });
+  // @ts-expect-error: nothing is said for prone.
+  entry({ ...palm, positions: ['supine', 'prone'] });
+  // @ts-expect-error: nothing is said for standing.
+  entry({ ...palm, positions: ['supine', 'prone', 'standing'], places: { prone: words } });
 });

@@ -1,10 +1,11 @@
 import { ENTRIES } from './entries/index.ts';
 import type { Entry } from './types.ts';
 
-export { SECTIONS, STAGES, TOOLS, type Entry, type Section, type Stage, type Tool, type ToolLoad } from './types.ts';
+export { SECTIONS, STAGES, TOOLS, type Entry, type Section, type SetUp, type Stage, type Tool, type ToolLoad } from './types.ts';
 export { entryRegions, entryScene, figureShare, positionsShown, showsEntry } from './figures.ts';
 export { ENTRIES };
 export { doingOf, PRESS_KINDS, type Doing, type Goes, type PressKind, type Squeezed } from './doing/index.ts';
+export { setUpIn } from './setUp.ts';
 export { acrossSide, motionSide, sideRelation, sideSentence, workedSides, type SideRelation } from './sides.ts';
 
 /**

@@ -28,6 +28,13 @@ export interface ToolLoad {
 export const STAGES = ['warm', 'broad', 'specific', 'joint', 'close', 'home'] as const;
 export type Stage = (typeof STAGES)[number];
 
+/** How something is set up in a position: in one spoken sentence, with cushions and straps, and what each hand does. */
+export interface SetUp {
+  readonly setUp: string;
+  readonly supports?: string;
+  readonly hands?: string;
+}
+
 /** Something that can be done to an athlete: one stretch, press or mobilization with everything needed at the table. */
 export interface Entry {
   readonly id: string;
@@ -50,6 +57,8 @@ export interface Entry {
   readonly sides?: readonly Side[];
   /** The usual position first. Side-lying: the worked side up. */
   readonly positions: readonly [Position, ...Position[]];
+  /** How it is set up in each position but the usual one; what is left out there is as in the usual one. */
+  readonly places?: Readonly<Partial<Record<Position, SetUp>>>;
   /** Cushions, straps, what the other limb does. */
   readonly supports: string;
   /** Set-up in one spoken sentence. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { motionOf } from '../body/index.ts';
-import { ENTRIES } from '../catalogue/index.ts';
+import { ENTRIES, setUpIn } from '../catalogue/index.ts';
 import { anyBlock, anyBreath, anyLine } from '../testing/arbitraries.ts';
 import {
   checkBlock,
@@ -285,4 +285,14 @@ describe('bad blocks', () => {
 test('phase kinds: what is held at the edge counts as stretch, work does not', () => {
   expect(phaseKind('hold').counts).toBe('end-range');
   expect(phaseKind('contract').counts).toBe('contraction');
+});
+
+test('whoever lies another way is set up another way: every entry, in every position it has, says its own', () => {
+  for (const entry of ENTRIES)
+    for (const position of entry.positions) {
+      const [side] = sidesOf(entry);
+      const block = { ...newBlock('b', entry.id, entry.ways[0], [side!]), position };
+      const first = compile([block], contextAt(0)).cues.find((cue) => cue.kind === 'set-up');
+      if (first) expect([entry.id, position, first.detail.startsWith(setUpIn(entry, position).setUp)]).toEqual([entry.id, position, true]);
+    }
 });

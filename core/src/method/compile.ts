@@ -1,5 +1,5 @@
 import { motionOf, type Side } from '../body/index.ts';
-import { acrossSide, sideRelation, sideSentence, type Entry } from '../catalogue/index.ts';
+import { acrossSide, setUpIn, sideRelation, sideSentence, type Entry } from '../catalogue/index.ts';
 import { axisOf, type Axis } from './axis.ts';
 import { checkBlock } from './block.ts';
 import { breathLies, nearestBreathEndMs } from './breath.ts';
@@ -437,7 +437,7 @@ class PassWalk {
       goes: said(sideSentence(entry, sideRounds.side)),
       press: entry.press,
       pressLine: entry.pressLine,
-      setUp: entry.setUp,
+      setUp: setUpIn(entry, block.position ?? entry.positions[0]).setUp,
       bringHome: entry.bringHome,
       place: place.place,
       turn: String(place.turn),

@@ -101,6 +101,8 @@ test.each<[string, Partial<OwnEntryFields>, string]>([
   ['no tool', { tools: [] as never }, 'tools'],
   ['a tool beyond itself', { tools: [{ tool: 'palm', share: 2 }] }, 'tools'],
   ['a side it has not', { sides: [] }, 'sides'],
+  ['a further position that is not set up', { positions: ['supine', 'prone'] }, 'places.prone'],
+  ['a set-up for a position it has not', { places: { standing: { setUp: 'Standing at the wall' } } }, 'places'],
 ])('an entry with %s is refused at its place', (_, change, path) => {
   expect(checkOwnEntry({ ...ENTRY, ...change }).map((problem) => problem.path)).toContain(path);
 });

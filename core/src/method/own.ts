@@ -122,6 +122,17 @@ export function checkOwnEntry(fields: OwnEntryFields): BlockProblem[] {
     fields.positions.length > 0 && fields.positions.every((position) => POSITIONS.includes(position)),
     'Choose at least one position.',
   );
+  for (const position of fields.positions.slice(1))
+    need(
+      `places.${position}`,
+      (fields.places?.[position]?.setUp.trim().length ?? 0) > 1,
+      'Say in one sentence how it is set up in this position.',
+    );
+  need(
+    'places',
+    Object.keys(fields.places ?? {}).every((position) => fields.positions.slice(1).some((each) => each === position)),
+    'Only positions it has, other than the usual one, have a set-up of their own.',
+  );
   need('ways', fields.ways.length > 0 && fields.ways.every((way) => findMethod(way) !== undefined), 'Choose at least one way of working.');
   need(
     'tools',

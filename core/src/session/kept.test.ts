@@ -86,7 +86,7 @@ const anyFacts = fc
       }),
       kept: {
         ...USUAL,
-        own: sides.flatMap(({ motion, side }, i) => (means[i] == null ? [] : [own(motion.id, side, means[i])])),
+        own: sides.flatMap(({ motion, side }, i) => (typeof means[i] === 'number' ? [own(motion.id, side, means[i])] : [])),
       } satisfies KeptFacts,
     };
   });

@@ -84,6 +84,14 @@ const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
     .max(POSITIONS.length)
     .unique()
     .required(),
+  places: Joi.object().pattern(
+    Joi.string().valid(...POSITIONS),
+    Joi.object({
+      setUp: line.min(2).required().label('Set-up'),
+      supports: line.min(2).label('Supports'),
+      hands: line.min(2).label('Hands'),
+    }),
+  ),
   supports: text.required(),
   setUp: line.min(2).required().label('Set-up'),
   hands: line.min(2).required().label('Hands'),

@@ -138,9 +138,18 @@ test('whatever is sent as a round is kept or refused with its place, as the chec
 
 test('an entry of its own is planned where it stands, with another position and stations', async () => {
   const id = uuid();
+  const fields = { ...ENTRY, positions: ['supine', 'prone'], ways: ['pin-lengthen', 'static-hold'] };
+  const prone = { setUp: 'Prone, the limb past the edge', hands: 'One hand pins, one carries' };
+  const refused = await api().put(`/api/shelf/${id}`).send({ supersedes: null, fields }).expect(422);
+  expect(refused.body.errors.map((error: { path: string }) => error.path)).toEqual(['fields.places.prone']);
+  for (const places of [{ prone, standing: prone }, { prone: { ...prone, setUp: '' } }, { prone: 'x' }])
+    await api()
+      .put(`/api/shelf/${uuid()}`)
+      .send({ supersedes: null, fields: { ...fields, places } })
+      .expect(422);
   await api()
     .put(`/api/shelf/${id}`)
-    .send({ supersedes: null, fields: { ...ENTRY, positions: ['supine', 'prone'], ways: ['pin-lengthen', 'static-hold'] } })
+    .send({ supersedes: null, fields: { ...fields, places: { prone } } })
     .expect(200);
   const shelf = shelfOf(await items());
   const { visitId } = await newAskedVisit(test_.app);

@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { motionOf } from '@pace-bend/core/body';
-import { entryScene, showsEntry } from '@pace-bend/core/catalogue';
+import { entryScene, setUpIn, showsEntry } from '@pace-bend/core/catalogue';
 import { fits, techniquesOf } from '@pace-bend/core/method';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
@@ -42,6 +42,13 @@ const endWords = computed(() => {
   if (entryScene(entry.value!).start === undefined) return `The limb stays, the hand works: ${entry.value!.pressLine}`;
   return `At the edge. ${ways.value[0] && techniquesOf(ways.value[0]).includes('contract') ? 'They press' : 'Direction'}: ${entry.value!.pressLine}`;
 });
+/** How it is set up in the positions besides the usual one. */
+const further = computed(() =>
+  entry.value!.positions.slice(1).map((position) => ({
+    position: position === 'side-lying left' ? 'Side-lying' : position[0]!.toUpperCase() + position.slice(1),
+    words: setUpIn(entry.value!, position),
+  })),
+);
 const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'both move' };
 </script>
 
@@ -94,6 +101,13 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
             <div>
               <dt>Supports</dt>
               <dd>{{ entry.supports }}</dd>
+            </div>
+            <div v-for="{ position, words } in further" :key="position">
+              <dt>{{ position }}</dt>
+              <dd>
+                {{ words.setUp }}.
+                <span class="small soft">{{ words.hands }}. {{ words.supports === 'None' ? 'No supports' : words.supports }}.</span>
+              </dd>
             </div>
             <div>
               <dt>Who moves</dt>

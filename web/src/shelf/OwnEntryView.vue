@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import Switch from 'ant-design-vue/es/switch';
 import { computed, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { MOTIONS, POSITIONS, REGIONS } from '@pace-bend/core/body';
+import { MOTIONS, POSITIONS, REGIONS, type Position } from '@pace-bend/core/body';
 import { SECTIONS, STAGES, TOOLS, type Tool } from '@pace-bend/core/catalogue';
 import { checkOwnEntry, METHODS } from '@pace-bend/core/method';
 import NumberField from '../parts/NumberField.vue';
@@ -63,6 +63,27 @@ async function save(): Promise<void> {
 }
 const toggle = <V extends string>(values: V[], value: V) =>
   values.includes(value) ? values.filter((each) => each !== value) : [...values, value];
+/** A further position brings lines of its own for how it is set up there. Where it becomes the usual one, they become the usual ones. */
+function togglePosition(position: Position): void {
+  const usual = form.positions[0];
+  form.positions = toggle(form.positions, position);
+  const next = form.positions[0];
+  const words = next === usual || next === undefined ? undefined : form.places[next];
+  if (words?.setUp.trim()) {
+    form.setUp = words.setUp;
+    form.supports = words.supports.trim() || form.supports;
+    form.hands = words.hands.trim() || form.hands;
+  }
+  for (const each of form.positions.slice(1)) form.places[each] ??= { setUp: '', supports: '', hands: '' };
+}
+const furtherPlaces = computed(() =>
+  form.positions.slice(1).map((position) => ({ position, name: position.replace(' left', ''), words: form.places[position]! })),
+);
+const PLACE_WORDS = [
+  { id: 'setUp', label: 'Set-up' },
+  { id: 'supports', label: 'Supports, where they differ' },
+  { id: 'hands', label: 'Hands, where they differ' },
+] as const;
 const toolOf = (tool: Tool) => form.tools.find((each) => each.tool === tool);
 function toggleTool(tool: Tool): void {
   form.tools = toolOf(tool) ? form.tools.filter((each) => each.tool !== tool) : [...form.tools, { tool, pct: 50 }];
@@ -170,11 +191,7 @@ const WORDS = [
         <fieldset>
           <legend>Positions, the usual one first</legend>
           <label v-for="position in POSITIONS.filter((each) => each !== 'side-lying right')" :key="position" class="tick"
-            ><input
-              type="checkbox"
-              :checked="form.positions.includes(position)"
-              @change="form.positions = toggle(form.positions, position)"
-            />
+            ><input type="checkbox" :checked="form.positions.includes(position)" @change="togglePosition(position)" />
             {{ position.replace(' left', '')
             }}<span v-if="form.positions[0] === position && form.positions.length > 1" class="soft small"> first</span></label
           >
@@ -190,6 +207,21 @@ const WORDS = [
           />
           <p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p>
         </div>
+        <fieldset v-for="{ position, name, words } in furtherPlaces" :key="position">
+          <legend>{{ name[0]!.toUpperCase() + name.slice(1) }}</legend>
+          <div v-for="line in PLACE_WORDS" :key="line.id" class="line">
+            <label :for="`entry-${line.id}-${position}`"
+              >{{ line.label }}<span class="sr-only">, {{ name }}</span></label
+            ><input
+              :id="`entry-${line.id}-${position}`"
+              v-model="words[line.id]"
+              class="input"
+              maxlength="300"
+              :aria-invalid="line.id === 'setUp' && shown(`places.${position}`) ? 'true' : undefined"
+            />
+          </div>
+          <p v-if="shown(`places.${position}`)" class="wrong" role="alert">{{ shown(`places.${position}`) }}</p>
+        </fieldset>
         <fieldset>
           <legend>Your tools, the main one first, with their share of the working time</legend>
           <span v-for="tool in TOOLS" :key="tool" class="tool"

@@ -26,6 +26,8 @@ export interface EntryForm {
   still: boolean;
   sides: Side[];
   positions: Position[];
+  /** How it is set up in each position but the usual one; supports and hands blank where they are as in the usual one. */
+  places: Partial<Record<Position, { setUp: string; supports: string; hands: string }>>;
   supports: string;
   setUp: string;
   hands: string;
@@ -61,6 +63,7 @@ export const BLANK: EntryForm = {
   still: false,
   sides: [],
   positions: ['supine'],
+  places: {},
   supports: '',
   setUp: '',
   hands: '',
@@ -97,6 +100,12 @@ export function formOf(entry: Entry): EntryForm {
     still: entry.still === true,
     sides: [...(entry.sides ?? [])],
     positions: [...entry.positions],
+    places: Object.fromEntries(
+      entry.positions.slice(1).map((position) => {
+        const { setUp = '', supports = '', hands = '' } = entry.places?.[position] ?? {};
+        return [position, { setUp, supports, hands }];
+      }),
+    ),
     supports: entry.supports,
     setUp: entry.setUp,
     hands: entry.hands,
@@ -126,6 +135,12 @@ export function sentOf(form: EntryForm): OwnEntryFields {
   const lists = Object.entries(form.lists)
     .map(([id, text]) => [id, splitWords(text)] as const)
     .filter(([, places]) => places.length > 0);
+  // What was typed for a position that is no longer one of them is not sent.
+  const places = form.positions.slice(1).flatMap((position) => {
+    const { setUp = '', supports = '', hands = '' } = form.places[position] ?? {};
+    const more = { ...(supports.trim() ? { supports: supports.trim() } : {}), ...(hands.trim() ? { hands: hands.trim() } : {}) };
+    return setUp.trim() || Object.keys(more).length > 0 ? [[position, { setUp: setUp.trim(), ...more }] as const] : [];
+  });
   return {
     kind: 'entry',
     section: form.section,
@@ -140,6 +155,7 @@ export function sentOf(form: EntryForm): OwnEntryFields {
     ...(form.still ? { still: true as const } : {}),
     ...(form.sides.length > 0 ? { sides: [...form.sides] } : {}),
     positions: [...form.positions] as unknown as Entry['positions'],
+    ...(places.length > 0 ? { places: Object.fromEntries(places) } : {}),
     supports: form.supports.trim(),
     setUp: form.setUp.trim(),
     hands: form.hands.trim(),

@@ -14,6 +14,12 @@ export const ARM = [
     motionId: 'elbow-flexion-overhead',
     also: ['elbow-flexion'],
     positions: ['supine', 'side-lying left'],
+    places: {
+      'side-lying left': {
+        setUp: 'Side-lying, worked side up, upper arm along the ear, elbow straight and bent under the pin',
+        supports: 'Head on a pillow, upper arm resting on your forearm',
+      },
+    },
     supports: 'Upper arm on a pillow',
     mover: 'both',
     setUp: 'Supine, arm lifted, elbow bent and carried straight and bent under the pin',
@@ -60,6 +66,12 @@ export const ARM = [
     motionId: 'wrist-flexion',
     also: ['wrist-extension', 'wrist-flexion-fist'],
     positions: ['supine', 'seated upright'],
+    places: {
+      'seated upright': {
+        setUp: 'Seated at the table, forearm laid on it, fist closed and opened under the pin',
+        supports: 'Forearm on a folded towel, shoulder low',
+      },
+    },
     supports: 'Forearm on a folded towel',
     mover: 'both',
     setUp: 'Forearm on the table, fist closed and opened under the pin',
@@ -85,6 +97,12 @@ export const ARM = [
     motionId: 'wrist-flexion-fist',
     also: ['wrist-flexion'],
     positions: ['seated upright', 'supine'],
+    places: {
+      supine: {
+        setUp: 'Supine, arm beside the body turned in, elbow straight but not locked, soft fist over the edge',
+        supports: 'Folded towel under the elbow',
+      },
+    },
     supports: 'Elbow on a towel, straight but not locked back',
     setUp: 'Elbow straight but not locked, fist soft and closed, wrist carried down',
     hands: 'One hand steadies the forearm above the wrist, the other closes over the fist',
@@ -107,6 +125,12 @@ export const ARM = [
     motionId: 'wrist-extension-fingers-straight',
     also: ['wrist-extension'],
     positions: ['seated upright', 'supine'],
+    places: {
+      supine: {
+        setUp: 'Supine, arm out to the side, palm up, hand past the edge and carried back',
+        supports: 'Folded towel under the elbow',
+      },
+    },
     supports: 'Elbow on a towel, straight but not locked back',
     setUp: 'Elbow straight but not locked, palm up, wrist and fingers carried back',
     hands: 'One hand steadies the forearm, the other lies along palm and fingers',
@@ -128,6 +152,12 @@ export const ARM = [
     targets: ['pronator teres'],
     motionId: 'forearm-supination',
     positions: ['supine', 'seated upright'],
+    places: {
+      'seated upright': {
+        setUp: 'Seated at the table, forearm on it and turned in, knuckle on the muscle below the inner elbow',
+        supports: 'Forearm on a towel, elbow bent',
+      },
+    },
     supports: 'Forearm turned in, on a towel',
     setUp: 'Forearm turned in, knuckle on the muscle below the inner elbow',
     hands: 'Knuckle or thumb presses, the other hand keeps the forearm turned in',
@@ -152,6 +182,9 @@ export const ARM = [
     also: ['wrist-flexion'],
     still: true,
     positions: ['seated upright', 'supine'],
+    places: {
+      supine: { setUp: 'Supine, forearm upright on its elbow, thumbs on the back of the wrist bones', supports: 'Elbow on a towel' },
+    },
     supports: 'Wrist over a rolled towel',
     setUp: 'Wrist over the roll, thumbs on the wrist bones',
     hands: 'Both thumbs on top, first fingers beneath; small frictions, then glides',
@@ -175,6 +208,12 @@ export const ARM = [
     motionId: 'thumb-abduction',
     still: true,
     positions: ['supine', 'seated upright'],
+    places: {
+      'seated upright': {
+        setUp: 'Seated across from you, back of the hand on a towel, your little fingers hooked between theirs',
+        supports: 'Forearm on the table',
+      },
+    },
     supports: 'Back of the hand on the table',
     setUp: 'Palm up, your little fingers hooked between theirs',
     hands: 'Both hands spread the palm, thumbs stroke outward',
@@ -197,6 +236,12 @@ export const ARM = [
     motionId: 'index-flexion',
     measured: false,
     positions: ['supine', 'seated upright'],
+    places: {
+      'seated upright': {
+        setUp: 'Seated across from you, wrist loose over your hand, one finger after the other',
+        supports: 'Forearm on the table',
+      },
+    },
     supports: 'Forearm resting',
     setUp: 'Hand loose, one finger after the other',
     hands: 'One hand steadies the palm, the other draws each finger along its length',
@@ -220,6 +265,12 @@ export const ARM = [
     measured: false,
     still: true,
     positions: ['supine', 'seated upright'],
+    places: {
+      'seated upright': {
+        setUp: 'Seated across from you, palm to the table, neighbouring hand bones between thumbs and fingers',
+        supports: 'Forearm on a towel',
+      },
+    },
     supports: 'Forearm resting',
     setUp: 'Palm down, neighbouring hand bones between thumbs and fingers',
     hands: 'Each hand holds one bone; one up, one down, in turn',

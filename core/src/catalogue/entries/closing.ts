@@ -18,6 +18,9 @@ export const CLOSING = [
     regions: ['thigh-front', 'thigh-back', 'calf'],
     sides: ['left', 'right', 'midline'],
     positions: ['supine', 'prone'],
+    places: {
+      prone: { setUp: 'Prone, shin upright or arm over the edge, limb held at its far end, shaken loose', supports: 'None' },
+    },
     supports: 'None',
     setUp: 'Supine, limb held at its far end, shaken loose',
     hands: 'Both hands hold the far end, small quick shakes',
@@ -42,6 +45,9 @@ export const CLOSING = [
     regions: ['shoulder', 'pelvis'],
     sides: ['midline'],
     positions: ['supine', 'prone'],
+    places: {
+      prone: { setUp: 'Prone, palms on both shoulder blades, then both hip bones, then both calves', supports: 'Shins on a roll' },
+    },
     supports: 'None',
     setUp: 'Supine, palms on both shoulders, then both hips, then both feet',
     hands: 'Palms press both sides alike',
@@ -66,9 +72,33 @@ export const CLOSING = [
     regions: ['belly'],
     sides: ['midline'],
     positions: ['supine', 'prone', 'side-lying left', 'side-lying right', 'seated upright', 'seated leaning'],
+    places: {
+      prone: {
+        setUp: 'Prone, one palm between the blades, one on the sacrum, one to two minutes, nothing happens',
+        hands: 'One palm between the blades, one on the sacrum',
+      },
+      'side-lying left': {
+        setUp: 'Side-lying, one palm on the upper shoulder, one on the hip, one to two minutes, nothing happens',
+        hands: 'One palm on the upper shoulder, one on the hip bone',
+      },
+      'side-lying right': {
+        setUp: 'Side-lying, palms on shoulder and hip, one to two minutes, nothing happens',
+        hands: 'One palm on the upper shoulder, one on the hip bone',
+      },
+      'seated upright': {
+        setUp: 'Seated, palms on both shoulders, one to two minutes, nothing happens',
+        supports: 'Back against the rest',
+        hands: 'Both palms rest on the shoulders',
+      },
+      'seated leaning': {
+        setUp: 'Leaning forward, one palm between the blades, one on the low back, one to two minutes, nothing happens',
+        supports: 'Forehead resting',
+        hands: 'One palm between the blades, one on the low back',
+      },
+    },
     supports: 'Blanket',
-    setUp: 'Hands rest, one to two minutes, nothing happens',
-    hands: 'One palm on the belly or low back, one on the breastbone or between the blades',
+    setUp: 'Supine, palms on belly and breastbone, one to two minutes, nothing happens',
+    hands: 'One palm on the belly, one on the breastbone',
     press: 'Just breathe',
     pressLine: 'weight of the hand only',
     bringHome: 'lift the hands on a breath in',
@@ -89,6 +119,10 @@ export const CLOSING = [
     regions: ['upper-back', 'thigh-back'],
     sides: ['midline'],
     positions: ['prone', 'supine', 'seated upright'],
+    places: {
+      supine: { setUp: 'Supine, loose fists on thighs, arms and soles only, light and even', supports: 'Knees over a roll' },
+      'seated upright': { setUp: 'Seated, loose fists over shoulders and upper back, light and even', supports: 'Feet flat' },
+    },
     supports: 'None',
     setUp: 'Prone, loose fists or cupped hands, light and even',
     hands: 'Hands in turn, from the wrist',
@@ -113,6 +147,9 @@ export const HOME = [
     motionId: 'knee-to-wall',
     also: ['ankle-lunge'],
     positions: ['floor mat', 'standing'],
+    places: {
+      standing: { setUp: 'Standing at a wall, calf stretched for 15–20 s, after the ball', supports: 'Hands on the wall' },
+    },
     supports: 'Ball or other shin under the calf',
     mover: 'athlete',
     setUp: 'Sitting on the floor, calf on the ball, then a stretch at the wall of 15–20 s',
@@ -181,6 +218,9 @@ export const HOME = [
     motionId: 'trunk-rotation',
     measured: false,
     positions: ['floor mat', 'standing'],
+    places: {
+      standing: { setUp: 'Standing, five easy movements from neck to ankles, each side in turn', supports: 'A wall or a rail in reach' },
+    },
     supports: 'Mat',
     mover: 'athlete',
     setUp: 'Five easy movements from neck to ankles, each side in turn',

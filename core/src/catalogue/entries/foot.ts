@@ -103,6 +103,13 @@ export const FOOT = [
     motionId: 'ankle-dorsiflexion',
     measured: false,
     positions: ['supine', 'prone'],
+    places: {
+      prone: {
+        setUp: 'Prone, shin upright, heel in one hand, forefoot in the other, circles both ways',
+        supports: 'Thigh flat on the table',
+        hands: 'One hand holds the heel and lifts lightly, the other draws the circle',
+      },
+    },
     supports: 'Let the hip turn too',
     setUp: 'Supine, heel in one hand, forefoot in the other, circles both ways',
     hands: 'One hand holds the heel and pulls lightly, the other draws the circle',
@@ -124,6 +131,12 @@ export const FOOT = [
     motionId: 'forefoot-in',
     also: ['forefoot-out'],
     positions: ['supine', 'prone'],
+    places: {
+      prone: {
+        setUp: 'Prone, shin upright, thumb on the sole under the midfoot, forefoot turned over it',
+        supports: 'Knee bent, shin against you',
+      },
+    },
     supports: 'Heel held',
     setUp: 'Supine, thumb under the midfoot, forefoot turned over it',
     hands: 'One hand holds the heel, the other turns the forefoot over the thumb',
@@ -147,6 +160,9 @@ export const FOOT = [
     measured: false,
     still: true,
     positions: ['prone', 'supine'],
+    places: {
+      supine: { setUp: 'Supine, heel past the table end between both palms, squeezed and rolled', supports: 'Calf on a roll' },
+    },
     supports: 'Shin on a roll',
     setUp: 'Prone, heel between both palms, squeezed and rolled',
     hands: 'Palms squeeze the heel from both sides and roll it',
@@ -169,6 +185,9 @@ export const FOOT = [
     measured: false,
     still: true,
     positions: ['supine', 'prone'],
+    places: {
+      prone: { setUp: 'Prone, shin upright, neighbouring foot bones between thumbs and fingers', supports: 'Shin against you' },
+    },
     supports: 'Heel resting',
     setUp: 'Supine, neighbouring foot bones between thumbs and fingers',
     hands: 'Each hand holds one bone; one up, one down, in turn',
@@ -190,6 +209,9 @@ export const FOOT = [
     measured: false,
     still: true,
     positions: ['supine', 'prone'],
+    places: {
+      prone: { setUp: 'Prone, foot on a roll, heel and ball in your hands, the arch opened and let go', supports: 'Shin on a roll' },
+    },
     supports: 'Heel resting',
     setUp: 'Supine, heel and ball of the foot in your hands, the arch opened and let go',
     hands: 'One palm on the heel, one on the ball; small springs',
@@ -212,6 +234,12 @@ export const FOOT = [
     measured: false,
     still: true,
     positions: ['supine', 'prone'],
+    places: {
+      prone: {
+        setUp: 'Prone, toes past the table end, ball of the foot between both hands, rounded and flattened',
+        supports: 'Shin on a roll',
+      },
+    },
     supports: 'Heel resting',
     setUp: 'Supine, ball of the foot between both hands, rounded and flattened',
     hands: 'Palms round the ball, thumbs below, fingers above',
@@ -253,6 +281,12 @@ export const FOOT = [
     motionId: 'big-toe-extension-ankle-up',
     also: ['big-toe-extension'],
     positions: ['prone', 'supine'],
+    places: {
+      supine: {
+        setUp: 'Supine, heel at the table end, knuckles pin the sole from below while the toes come up',
+        supports: 'Calf on a roll, heel free',
+      },
+    },
     supports: 'Foot over the edge',
     mover: 'both',
     setUp: 'Prone, knuckles pin the sole while the toes come up',
@@ -450,6 +484,12 @@ export const FOOT = [
     still: true,
     regions: ['calf', 'shin'],
     positions: ['prone', 'side-lying left'],
+    places: {
+      'side-lying left': {
+        setUp: 'Side-lying on the worked side, upper leg forward, thumbs or knuckles on the point in the calf below',
+        supports: 'Upper knee on a cushion, shin flat',
+      },
+    },
     supports: 'Shin on a roll',
     setUp: 'Prone, shin on a roll, thumbs or knuckles on the point',
     hands: 'Knuckle on the point, the other hand supports it',

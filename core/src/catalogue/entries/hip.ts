@@ -283,6 +283,13 @@ export const HIP = [
     also: ['hip-adduction'],
     regions: ['buttock', 'hip'],
     positions: ['prone', 'side-lying left'],
+    places: {
+      'side-lying left': {
+        setUp: 'Side-lying, worked side up, leg lifted and turned out until the point is quiet, then lengthened across and pressed',
+        supports: 'Thigh on a high cushion',
+        hands: 'Elbow or knuckles on the point, the forearm of the other arm carries the leg',
+      },
+    },
     supports: 'Thigh over the edge or on a cushion',
     setUp: 'Prone, leg turned out and lifted a little until the point is quiet, then lengthened and pressed',
     hands: 'Elbow or knuckles on the point, the other hand moves the leg',
@@ -491,6 +498,12 @@ export const HIP = [
     measured: false,
     regions: ['pelvis', 'low-back'],
     positions: ['side-lying left', 'prone'],
+    places: {
+      prone: {
+        setUp: 'Prone, one palm steadies the sacrum, one on the back of the hip bone; light force',
+        supports: 'Flat cushion under the belly',
+      },
+    },
     supports: 'Cushion between the knees',
     setUp: 'Side-lying, one palm on the sacrum, one on the front of the hip bone; light force',
     hands: 'Palms move against each other, a few millimetres',
@@ -540,6 +553,12 @@ export const HIP = [
     still: true,
     regions: ['pelvis', 'buttock'],
     positions: ['prone', 'side-lying left'],
+    places: {
+      'side-lying left': {
+        setUp: 'Side-lying, worked side up, upper knee drawn up, knuckles along the edge of the sacrum',
+        supports: 'Cushion between the knees',
+      },
+    },
     supports: 'Cushion under the belly',
     setUp: 'Prone, thumbs or knuckles along the edge of the sacrum',
     hands: 'Knuckles press outward from the edge, the other hand guides',

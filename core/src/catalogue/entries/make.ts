@@ -1,9 +1,19 @@
-import type { Entry, Tool, ToolLoad } from '../types.ts';
+import type { Position } from '../../body/index.ts';
+import type { Entry, SetUp, Tool, ToolLoad } from '../types.ts';
 
 type Defaulted = 'synonyms' | 'also' | 'measured' | 'easier' | 'harder' | 'mover' | 'cautions';
 
-/** An entry with what most of them share left out. */
-export function entry(fields: Omit<Entry, Defaulted> & Partial<Pick<Entry, Defaulted>>): Entry {
+/** Of each position but the first it is said how it is set up; where there is only one, nothing. */
+type Places<P extends readonly [Position, ...Position[]]> = P extends readonly [Position, ...infer More extends readonly Position[]]
+  ? More extends readonly []
+    ? { readonly places?: undefined }
+    : { readonly places: Readonly<Record<More[number], SetUp>> }
+  : never;
+
+/** An entry with what most of them share left out. A position whose set-up is not said does not compile. */
+export function entry<const P extends readonly [Position, ...Position[]]>(
+  fields: Omit<Entry, Defaulted | 'positions' | 'places'> & Partial<Pick<Entry, Defaulted>> & { readonly positions: P } & Places<P>,
+): Entry {
   return { synonyms: [], also: [], measured: true, easier: [], harder: [], mover: 'therapist', cautions: 'None of its own.', ...fields };
 }
 

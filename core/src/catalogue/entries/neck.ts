@@ -199,6 +199,13 @@ export const NECK = [
     still: true,
     sides: ['midline'],
     positions: ['supine', 'seated leaning'],
+    places: {
+      'seated leaning': {
+        setUp: 'Seated, forehead resting forward, fingertips just under the skull from behind',
+        supports: 'Forehead on a cushion or their folded arms',
+        hands: 'Fingers of both hands hook under the edge of the skull and wait, thumbs free',
+      },
+    },
     supports: 'No pillow; knees over a roll',
     setUp: 'Supine, your fingertips just under the skull, its weight on them',
     hands: 'Fingers of both hands stand under the edge of the skull, palms carry it',
@@ -266,6 +273,13 @@ export const NECK = [
     targets: ['upper trapezius', 'levator scapulae'],
     motionId: 'neck-rotation',
     positions: ['seated upright', 'seated leaning'],
+    places: {
+      'seated leaning': {
+        setUp: 'Leaning forward, forehead free to turn, thumb or knuckle beside the neck',
+        supports: 'Chest on the rest, arms down',
+        hands: 'Knuckles pin one station from behind, the other hand lies on the crown; they turn',
+      },
+    },
     supports: 'Chair, back upright, feet flat',
     mover: 'both',
     setUp: 'Seated, thumb or knuckle beside the neck, they turn the head away',
@@ -311,6 +325,13 @@ export const NECK = [
     targets: ['upper trapezius', 'scalenes'],
     motionId: 'neck-side-bend',
     positions: ['seated upright', 'supine'],
+    places: {
+      supine: {
+        setUp: 'Supine, head at the table end; they bend it away, your palm follows underneath',
+        supports: 'No pillow, shoulder kept low by your hand',
+        hands: 'One palm carries the skull and follows, the other rests on the shoulder',
+      },
+    },
     supports: 'Hand under the seat keeps the shoulder down',
     mover: 'both',
     setUp: 'Seated, they bend the head away, your hand follows',

@@ -58,6 +58,13 @@ export const SHOULDER = [
     targets: ['latissimus dorsi'],
     motionId: 'shoulder-flexion',
     positions: ['side-lying left', 'supine'],
+    places: {
+      supine: {
+        setUp: 'Supine, arm near the ear, heel of your hand on the edge of the muscle from the side',
+        supports: 'Knees over a roll',
+        hands: 'The heel of one hand draws the muscle to the hip, the other carries the arm',
+      },
+    },
     supports: 'Roll under the waist',
     setUp: 'As side-lying; heel of your hand on the edge of the muscle, arm near the ear or just behind its line',
     hands: 'The heel of one hand draws the muscle down, the other carries the arm nearer the ear',
@@ -256,6 +263,13 @@ export const SHOULDER = [
     targets: ['rhomboids', 'subscapularis edge'],
     motionId: 'hand-behind-back',
     positions: ['prone', 'side-lying left'],
+    places: {
+      'side-lying left': {
+        setUp: 'Side-lying, worked side up, hand behind the back, fingers under the inner edge of the blade',
+        supports: 'Pillow before the chest, elbow on your hip',
+        hands: 'One hand under the front of the shoulder draws it back, the fingers of the other sink under the blade',
+      },
+    },
     supports: 'Elbow blocked so that the arm cannot slip',
     setUp: 'Prone, hand behind the back and blocked, fingers under the inner edge of the blade',
     hands: 'One hand under the front of the shoulder lifts, the fingers of the other sink under the blade',
@@ -278,6 +292,13 @@ export const SHOULDER = [
     motionId: 'shoulder-flexion',
     measured: false,
     positions: ['supine', 'side-lying left'],
+    places: {
+      'side-lying left': {
+        setUp: 'Side-lying, worked side up, arm carried above the elbow, a light pull toward the ceiling',
+        supports: 'Pillow before the chest',
+        hands: 'One hand above the elbow, one on the blade that goes along; small circles growing, then the other way',
+      },
+    },
     supports: 'None',
     setUp: 'Supine, arm held above the elbow, a light pull away from the joint',
     hands: 'One hand above the elbow, one at the wrist; small circles growing, then the other way',
@@ -301,6 +322,23 @@ export const SHOULDER = [
     also: ['shoulder-external-rotation'],
     regions: ['armpit', 'shoulder'],
     positions: ['supine', 'side-lying left', 'prone', 'seated upright'],
+    places: {
+      'side-lying left': {
+        setUp: 'Side-lying, worked side up, arm upright over the chest, fingers round the outer edge of the blade',
+        supports: 'Pillow before the chest, arm leaning on you',
+        hands: 'Flat fingers slide along the front of the blade, the other hand pushes the blade toward them',
+      },
+      prone: {
+        setUp: 'Prone, arm hanging over the edge, fingers from the armpit onto the front of the blade',
+        supports: 'Rolled towel under the front of the shoulder',
+        hands: 'Flat fingers slide between ribs and blade, the other hand steadies the blade from above',
+      },
+      'seated upright': {
+        setUp: 'Seated, arm resting on your thigh, fingers flat against the front of the blade',
+        supports: 'Your foot on the bench, their arm over your thigh',
+        hands: 'Flat fingers slide between ribs and blade, the other hand rests on top of the shoulder',
+      },
+    },
     supports: 'Arm carried, never hanging',
     setUp: 'Supine, arm out on your thigh, fingers flat against the front of the blade',
     hands: 'Flat fingers slide between ribs and blade, the other hand carries and turns the arm',
@@ -346,6 +384,13 @@ export const SHOULDER = [
     motionId: 'shoulder-external-rotation-side',
     measured: false,
     positions: ['supine', 'seated upright'],
+    places: {
+      'seated upright': {
+        setUp: 'Seated, elbow at the side, forearm pointing forward',
+        supports: 'Towel between elbow and ribs, back against the rest',
+        hands: 'One hand steadies the elbow at the ribs, the other meets the press at the wrist',
+      },
+    },
     supports: 'Towel between elbow and ribs',
     mover: 'athlete',
     setUp: 'Supine, elbow at the side, forearm upright',
@@ -368,6 +413,13 @@ export const SHOULDER = [
     targets: ['deltoid, front'],
     motionId: 'shoulder-extension',
     positions: ['side-lying left', 'prone'],
+    places: {
+      prone: {
+        setUp: 'Prone near the edge, arm beside the body and lifted back a little, elbow bent',
+        supports: 'Towel under the front of the shoulder',
+        hands: 'One hand keeps the blade down on the ribs, the other carries the arm up and back',
+      },
+    },
     supports: 'Pillow under the head',
     setUp: 'Side-lying, upper arm carried back, elbow bent',
     hands: 'One hand keeps the blade forward, the other carries the arm back',
@@ -388,6 +440,13 @@ export const SHOULDER = [
     targets: ['deltoid, middle', 'supraspinatus'],
     motionId: 'hand-behind-back',
     positions: ['seated upright', 'side-lying left'],
+    places: {
+      'side-lying left': {
+        setUp: 'Side-lying, worked side up, arm laid behind the back toward the other hip',
+        supports: 'Pillow under the head',
+        hands: 'One hand steadies the top of the shoulder, the other draws the elbow back and down',
+      },
+    },
     supports: 'None',
     setUp: 'Seated, arm behind the back toward the other hip',
     hands: 'One hand steadies the shoulder, the other draws the elbow across',
@@ -408,6 +467,13 @@ export const SHOULDER = [
     targets: ['deltoid, back'],
     motionId: 'shoulder-horizontal-adduction',
     positions: ['supine', 'seated upright'],
+    places: {
+      'seated upright': {
+        setUp: 'Seated, arm across the chest at shoulder height, blade held from behind',
+        supports: 'Back against the rest',
+        hands: 'One palm holds the outer edge of the blade back, the other draws the elbow across',
+      },
+    },
     supports: 'Blade blocked by your palm',
     setUp: 'Supine, arm across the chest, blade held on the table',
     hands: 'One palm blocks the outer edge of the blade, the other carries the elbow across',
@@ -430,6 +496,13 @@ export const SHOULDER = [
     still: true,
     regions: ['neck', 'shoulder', 'chest'],
     positions: ['supine', 'seated upright'],
+    places: {
+      'seated upright': {
+        setUp: 'Seated tall, side of your hand on the first rib from above, they reach to the floor',
+        supports: 'Feet flat, head turned a little toward that side',
+        hands: 'The outer edge of one hand follows the rib down, the other rests against the side of the head',
+      },
+    },
     supports: 'Head turned a little toward that side',
     mover: 'both',
     setUp: 'Supine, side of your hand on the first rib, they reach to the feet',
@@ -480,6 +553,13 @@ export const SHOULDER = [
     still: true,
     regions: ['chest', 'shoulder'],
     positions: ['supine', 'side-lying left'],
+    places: {
+      'side-lying left': {
+        setUp: 'Side-lying, worked side up, arm drawn up past the ear, palm on the side of the ribs',
+        supports: 'Pillow under the head, arm resting on it',
+        hands: 'One palm rocks the ribs, the other hand draws the arm up and lets it back',
+      },
+    },
     supports: 'Arm overhead on a pillow',
     setUp: 'Supine, arm overhead, palm on the side of the ribs',
     hands: 'One palm rocks the ribs in and out, the other hand rests on the arm',

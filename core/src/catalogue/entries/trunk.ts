@@ -173,8 +173,15 @@ export const TRUNK = [
     regions: ['low-back'],
     sides: ['left', 'right'],
     positions: ['prone', 'side-lying left'],
+    places: {
+      'side-lying left': {
+        setUp: 'Side-lying, worked side up, forearm about 5 cm out from the groove beside the spine',
+        supports: 'Roll under the waist, cushion between the knees',
+        hands: 'One forearm leans in by weight from behind, the other hand rests on the hip bone',
+      },
+    },
     supports: 'Cushion under the belly',
-    setUp: 'Prone, forearm about two finger-widths beside the spine',
+    setUp: 'Prone, forearm about 5 cm out from the groove beside the spine',
     hands: 'One forearm sinks by weight, the other hand rests on the sacrum',
     press: 'Breathe into it',
     pressLine: 'straight down, off the kidney',
@@ -197,6 +204,13 @@ export const TRUNK = [
     still: true,
     regions: ['low-back', 'chest', 'pelvis'],
     positions: ['side-lying left', 'prone'],
+    places: {
+      prone: {
+        setUp: 'Prone, you stand at the side, one palm on the lowest ribs, one on the crest of the hip bone',
+        supports: 'Cushion under the belly',
+        hands: 'Palms move apart with each breath out, and stay with each breath in',
+      },
+    },
     supports: 'Roll under the waist',
     setUp: 'Side-lying, one forearm on the lower ribs, one on the hip bone',
     hands: 'Forearms move apart with each breath out',
@@ -218,6 +232,13 @@ export const TRUNK = [
     targets: ['quadratus lumborum'],
     motionId: 'side-bend-slide',
     positions: ['prone', 'side-lying left'],
+    places: {
+      'side-lying left': {
+        setUp: 'Side-lying, worked side up, ribs and hip bone brought toward each other, upper leg lifted and forward',
+        supports: 'Upper leg on a high cushion',
+        hands: 'One hand monitors the point, the forearm of the other keeps hip and ribs close',
+      },
+    },
     supports: 'Leg drawn up beside, cushion under the knee',
     setUp: 'Prone, trunk side-bent toward the sore side, leg drawn up',
     hands: 'One hand monitors the point, the other keeps hip and ribs close',
@@ -260,6 +281,13 @@ export const TRUNK = [
     targets: ['quadratus lumborum'],
     motionId: 'side-bend-slide',
     positions: ['side-lying left', 'prone'],
+    places: {
+      prone: {
+        setUp: 'Prone, hand under the front of the hip bone; they hitch the hip lightly toward the ribs',
+        supports: 'Cushion under the belly',
+        hands: 'One hand holds the leg above the ankle and meets the hitch, the other rests on the muscle',
+      },
+    },
     supports: 'Knees together on a cushion',
     setUp: 'Side-lying, hand under the hip bone; they hitch the hip lightly',
     hands: 'One hand meets the hip, the other rests on the muscle',
@@ -281,6 +309,12 @@ export const TRUNK = [
     targets: ['back extensors'],
     motionId: 'trunk-flexion',
     positions: ['long-sitting', 'seated upright'],
+    places: {
+      'seated upright': {
+        setUp: 'Seated on the bench, feet flat, one arm reaching forward and then the other',
+        supports: 'Feet flat, hips well back',
+      },
+    },
     supports: 'Knees a little bent',
     mover: 'both',
     sides: ['left', 'right'],
@@ -331,6 +365,13 @@ export const TRUNK = [
     regions: ['low-back', 'pelvis'],
     sides: ['midline'],
     positions: ['supine', 'prone'],
+    places: {
+      prone: {
+        setUp: 'Prone, both your palms on the hip bones; they tip the pelvis a little to the table and back',
+        supports: 'Flat cushion under the belly',
+        hands: 'Palms lie on both hip bones and guide, then only feel',
+      },
+    },
     supports: 'Knees bent, your hand under the low back',
     mover: 'athlete',
     setUp: 'Supine, knees bent, hand under the low back; they tip the pelvis a little',
@@ -356,6 +397,13 @@ export const TRUNK = [
     regions: ['low-back', 'pelvis'],
     sides: ['midline'],
     positions: ['supine', 'prone'],
+    places: {
+      prone: {
+        setUp: 'Prone, both shins carried bent, rocked a little from side to side',
+        supports: 'Cushion under the belly',
+        hands: 'One forearm carries both shins, the other hand rests on the low back',
+      },
+    },
     supports: 'Both knees over your forearm',
     setUp: 'Supine, both knees over your forearm, lift a little and lean',
     hands: 'One forearm carries the legs, the other hand rests on the belly or low back',
@@ -380,6 +428,12 @@ export const TRUNK = [
     regions: ['shoulder', 'upper-back'],
     sides: ['midline'],
     positions: ['supine', 'prone'],
+    places: {
+      prone: {
+        setUp: 'Prone, a palm under the front of each shoulder, lifting one and then the other',
+        supports: 'Forehead on the hands or in the rest',
+      },
+    },
     supports: 'None',
     setUp: 'Supine, a palm under each shoulder, lifting one and then the other',
     hands: 'Palms lift the shoulders in turn so that the spine rolls',

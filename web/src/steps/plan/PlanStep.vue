@@ -3,6 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { motionOf, positionOn } from '@pace-bend/core/body';
+import { setUpIn } from '@pace-bend/core/catalogue';
 import { axisOf } from '@pace-bend/core/method';
 import { waysFor } from '@pace-bend/core/session';
 import { formatNumber, formatSigned, referenceBands } from '@pace-bend/core/measure';
@@ -79,6 +80,10 @@ const tighter = computed(() => {
 });
 const canSplit = computed(() => blocks.value.filter((block) => new Set(block.sides.map((each) => each.side)).size > 1).length > 1);
 const last = computed(() => predicted.value?.edges.at(-1) ?? null);
+/** How it is set up in the position that is planned. */
+const words = computed(() =>
+  entry.value && selected.value ? setUpIn(entry.value, selected.value.position ?? entry.value.positions[0]) : null,
+);
 const place = computed(() =>
   entry.value && selected.value ? positionOn({ position: selected.value.position ?? entry.value.positions[0] }, selectedSide.value) : '',
 );
@@ -137,7 +142,7 @@ useWindowKeys(onKey);
           </div>
           <span v-else class="soft">{{ SIDE_WORDS[sidesShown[0]!] }}</span>
           <span class="soft small press"
-            >{{ place }} · {{ entry.setUp }}.<template v-if="presses"> They press: {{ entry.pressLine }}.</template></span
+            >{{ place }} · {{ words?.setUp }}.<template v-if="presses"> They press: {{ entry.pressLine }}.</template></span
           >
           <span v-if="last" class="gain small"
             ><b class="num">{{ formatNumber(last.expected, 1) }}{{ motionUnit }}</b> expected; nine readings in ten
@@ -288,7 +293,7 @@ useWindowKeys(onKey);
       <section v-if="entry" class="card watch">
         <h3>Watch</h3>
         <p>{{ entry.watch }}.</p>
-        <p class="soft small">{{ entry.hands }}. {{ entry.supports }}.</p>
+        <p class="soft small">{{ words?.hands }}. {{ words?.supports }}.</p>
         <p class="small"><RouterLink :to="`/shelf/entry/${entry.id}`">On the shelf</RouterLink></p>
       </section>
     </aside>
