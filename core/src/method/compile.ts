@@ -238,7 +238,8 @@ class PassWalk {
 
     const from = this.position;
     this.move(phase, place);
-    this.cues.push({
+    // Thousands are made for one proposal: what only some have is put on afterwards, which keeps them all of one shape.
+    const cue: Writable<Cue> = {
       index: this.firstIndex + this.cues.length,
       blockIndex,
       side: sideRounds.side,
@@ -249,8 +250,6 @@ class PassWalk {
       startMs: this.timeMs,
       endMs: this.timeMs + durationMs,
       open: phase.open ?? false,
-      ...(phase.bout ? { bout: true as const } : {}),
-      ...(durationMs < wantedMs || this.isCut(phase, place) ? { cut: true as const } : {}),
       text: this.fill(phase.text, place),
       detail: this.fill(phase.detail, place),
       effortPct: phase.effort ? this.number(phase.effort, place) : null,
@@ -265,7 +264,10 @@ class PassWalk {
       painCeiling: this.number(method.painCeiling, place),
       easeBack: block.numbers[method.easeBack]![0]!,
       furthest: this.furthest,
-    });
+    };
+    if (phase.bout) cue.bout = true;
+    if (durationMs < wantedMs || this.isCut(phase, place)) cue.cut = true;
+    this.cues.push(cue);
     this.timeMs += durationMs;
     this.breathOffsetMs = phase.open ? 0 : (this.breathOffsetMs + durationMs) % breath.periodMs;
     this.follows = byBreath && !phase.open && durationMs === wantedMs;
@@ -431,31 +433,49 @@ class PassWalk {
 
   /** Puts the entry's words, the loop's place, and numbers by their id, where a text names them in braces. */
   private fill(text: string, place: Place): string {
-    const { block, entry, sideRounds } = this.context;
-    const words: Record<string, string> = {
-      side: sideRounds.side,
-      goes: said(sideSentence(entry, sideRounds.side)),
-      press: entry.press,
-      pressLine: entry.pressLine,
-      setUp: setUpIn(entry, block.position ?? entry.positions[0]).setUp,
-      bringHome: entry.bringHome,
-      place: place.place,
-      turn: String(place.turn),
-      turns: String(place.turns),
-    };
+    if (!text.includes('{')) return text;
     return text.replace(
       /\{(\w+)\}/g,
-      (whole, name: string) => words[name] ?? (block.numbers[name] ? String(this.number(name, place)) : whole),
+      (whole, name: string) => this.word(name, place) ?? (this.context.block.numbers[name] ? String(this.number(name, place)) : whole),
     );
+  }
+
+  private word(name: string, place: Place): string | undefined {
+    const { block, entry, sideRounds } = this.context;
+    switch (name) {
+      case 'side':
+        return sideRounds.side;
+      case 'goes':
+        return said(sideSentence(entry, sideRounds.side));
+      case 'press':
+        return entry.press;
+      case 'pressLine':
+        return entry.pressLine;
+      case 'setUp':
+        return setUpIn(entry, block.position ?? entry.positions[0]).setUp;
+      case 'bringHome':
+        return entry.bringHome;
+      case 'place':
+        return place.place;
+      case 'turn':
+        return String(place.turn);
+      case 'turns':
+        return String(place.turns);
+      default:
+        return undefined;
+    }
   }
 }
 
+type Writable<T> = { -readonly [K in keyof T]: T[K] };
+
 function madeOf({ duration, effort, angle }: PhaseSpec): NonNullable<Cue['madeOf']> {
-  return {
-    ...('seconds' in duration ? { seconds: duration.seconds } : {}),
-    ...(effort === undefined ? {} : { effort }),
-    ...('by' in angle ? { place: angle.by } : 'share' in angle ? { place: angle.share } : {}),
-  };
+  const made: Writable<NonNullable<Cue['madeOf']>> = {};
+  if ('seconds' in duration) made.seconds = duration.seconds;
+  if (effort !== undefined) made.effort = effort;
+  if ('by' in angle) made.place = angle.by;
+  else if ('share' in angle) made.place = angle.share;
+  return made;
 }
 
 /** A sentence that follows on another. */

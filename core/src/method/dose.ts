@@ -18,24 +18,19 @@ export interface SideDose {
  * The totals add up to the line's own total.
  */
 export function doseOf(line: Pick<Line, 'cues'>): SideDose[] {
-  const doses = new Map<string, SideDose>();
+  const doses = new Map<string, { -readonly [K in keyof SideDose]: SideDose[K] }>();
   for (const cue of line.cues) {
     const key = `${cue.blockIndex}:${cue.side}`;
-    const dose = doses.get(key) ?? {
-      blockIndex: cue.blockIndex,
-      side: cue.side,
-      totalMs: 0,
-      endRangeMs: 0,
-      contractMs: 0,
-      rounds: cue.rounds,
-    };
+    let dose = doses.get(key);
+    if (!dose) {
+      dose = { blockIndex: cue.blockIndex, side: cue.side, totalMs: 0, endRangeMs: 0, contractMs: 0, rounds: cue.rounds };
+      doses.set(key, dose);
+    }
     const durationMs = cue.endMs - cue.startMs;
-    doses.set(key, {
-      ...dose,
-      totalMs: dose.totalMs + durationMs,
-      endRangeMs: dose.endRangeMs + (phaseKind(cue.kind).counts === 'end-range' ? durationMs : 0),
-      contractMs: dose.contractMs + (phaseKind(cue.kind).counts === 'contraction' ? durationMs : 0),
-    });
+    const { counts } = phaseKind(cue.kind);
+    dose.totalMs += durationMs;
+    if (counts === 'end-range') dose.endRangeMs += durationMs;
+    if (counts === 'contraction') dose.contractMs += durationMs;
   }
   return [...doses.values()];
 }
