@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { freePort } from '../bin/lib/ports.mjs';
+import { ZONE } from './zone.ts';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
@@ -30,7 +31,7 @@ export class Application {
 
   /** Resolves when the ready line has been printed. */
   async start(): Promise<void> {
-    const env = { ...process.env, TZ: 'Europe/Berlin', ...this.env, PACE_BEND_DATA: this.dataFolder, PORT: String(this.port) };
+    const env = { ...process.env, TZ: ZONE, ...this.env, PACE_BEND_DATA: this.dataFolder, PORT: String(this.port) };
     delete (env as Record<string, string | undefined>).DATABASE_URL;
     const child = spawn(process.execPath, ['bin/start.mjs'], { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] });
     this.child = child;

@@ -2,6 +2,7 @@ import { expect, REFUSED, signIn, test } from './support.ts';
 import type { Page } from '@playwright/test';
 import { v7 } from 'uuid';
 import { still } from './waiting.ts';
+import { ZONE } from './zone.ts';
 
 const visit = (page: Page, name: string) => page.getByTestId('board-visit').filter({ hasText: name });
 const time = (page: Page, name: string) => visit(page, name).locator('.time');
@@ -16,7 +17,7 @@ test('the day to scale: book, drag, shorten, overlap on purpose, cancel, undo; m
   const application = await emptyApplication();
   await application.start();
   await signIn(page, 'marit', application.url);
-  const today = new Date().toLocaleDateString('sv-SE', { timeZone: 'Europe/Berlin' });
+  const today = new Date().toLocaleDateString('sv-SE', { timeZone: ZONE });
   await page.goto(`${application.url}/day/${today}`);
   await expect(page.getByTestId('board-visit')).toHaveCount(7);
 

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { ZONE } from './zone.ts';
 
 const chromium = process.env.CHROMIUM ?? '/usr/bin/chromium';
 
@@ -15,7 +16,7 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '../test-results/report.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
-    timezoneId: 'Europe/Berlin',
+    timezoneId: ZONE,
     reducedMotion: 'reduce',
     trace: 'off',
     // A kept program answers for itself: tests that put words into the server's mouth must reach it. The one that is about this lets it work.

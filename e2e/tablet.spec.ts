@@ -1,6 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
 import { addMotion, expect, REFUSED, saved, signIn, test, toTheTable, typeTrials, walkIn } from './support.ts';
 import { frames, still } from './waiting.ts';
+import { ZONE } from './zone.ts';
 
 const sideways = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 const box = async (locator: Locator) => (await locator.boundingBox())!;
@@ -52,7 +53,7 @@ test('a finger on the day scrolls it and moves nobody; by its grip a visit is mo
     baseURL: process.env.APPLICATION_URL!,
     hasTouch: true,
     viewport: { width: 1024, height: 500 },
-    timezoneId: 'Europe/Berlin',
+    timezoneId: ZONE,
   });
   const page = await context.newPage();
   await signIn(page, 'jonas');
@@ -228,7 +229,7 @@ test('a practice of one’s own: events are added for everybody and for a squad,
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByText('No events in the calendar.')).toBeVisible();
   const { timeZone } = (await (await page.request.get(`${application.url}/api/practice`)).json()) as { timeZone: string };
-  expect(timeZone).toBe('Europe/Berlin');
+  expect(timeZone).toBe(ZONE);
 
   const ahead = page.locator('section', { has: page.getByRole('heading', { name: /^Ahead/ }) });
   await page.getByRole('button', { name: 'Add an event' }).click();

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { becomeOwner, choose, expect, signIn, test, walkIn } from './support.ts';
 import { clickAtOnce, still } from './waiting.ts';
+import { ZONE } from './zone.ts';
 
 const schedule = (page: Page, letter: string) => page.getByRole('group', { name: `Schedule ${letter}`, exact: true });
 const comesTo = (page: Page, letter: string) => page.locator(`dl[aria-label="What ${letter} comes to"]`);
@@ -160,7 +161,7 @@ test('nobody measured yet is said; on a phone nothing runs off; looking can be l
   const context = await browser.newContext({
     baseURL: process.env.APPLICATION_URL!,
     viewport: { width: 360, height: 740 },
-    timezoneId: 'Europe/Berlin',
+    timezoneId: ZONE,
   });
   const phone = await context.newPage();
   await signIn(phone);

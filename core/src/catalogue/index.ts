@@ -1,7 +1,18 @@
 import { ENTRIES } from './entries/index.ts';
 import type { Entry } from './types.ts';
 
-export { SECTIONS, STAGES, TOOLS, type Entry, type Section, type SetUp, type Stage, type Tool, type ToolLoad } from './types.ts';
+export {
+  SECTIONS,
+  STAGES,
+  TOOLS,
+  type Entry,
+  type Section,
+  type SetUp,
+  type Spoken,
+  type Stage,
+  type Tool,
+  type ToolLoad,
+} from './types.ts';
 export { entryRegions, entryScene, figureShare, positionsShown, showsEntry } from './figures.ts';
 export { ENTRIES };
 export { doingOf, PRESS_KINDS, type Doing, type Goes, type PressKind, type Squeezed } from './doing/index.ts';

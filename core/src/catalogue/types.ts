@@ -35,6 +35,13 @@ export interface SetUp {
   readonly hands?: string;
 }
 
+/** One phase as it is said at the table: at most six words, what goes with them, and who moves. */
+export interface Spoken {
+  readonly text: string;
+  readonly detail: string;
+  readonly works: 'athlete' | 'therapist';
+}
+
 /** Something that can be done to an athlete: one stretch, press or mobilization with everything needed at the table. */
 export interface Entry {
   readonly id: string;
@@ -79,6 +86,8 @@ export interface Entry {
   readonly ways: readonly [string, ...string[]];
   /** What hands do here on top of what the way of working says. */
   readonly adds?: readonly ('friction' | 'nerve-line' | 'press' | 'pin' | 'mobilize')[];
+  /** What is said here in place of what a way says everywhere: by way, and by the way's own words. A practice that says it otherwise is heard. */
+  readonly says?: Readonly<Record<string, Readonly<Record<string, Spoken>>>>;
   /** Stations, directions, points or angles of its own, by list id of the ways of working. */
   readonly lists?: Readonly<Record<string, readonly string[]>>;
   /** Only for somebody who was operated on and has the go-ahead: never proposed by itself. */

@@ -3,6 +3,7 @@ import { motionOf } from '../body/index.ts';
 import { ENTRIES, setUpIn } from '../catalogue/index.ts';
 import { anyBlock, anyBreath, anyLine } from '../testing/arbitraries.ts';
 import {
+  BUILT_IN,
   checkBlock,
   compile,
   CR_BREATH,
@@ -16,6 +17,9 @@ import {
   SLOW_BREATH,
   STATIC_HOLD,
   type BlockPlan,
+  type PhaseNode,
+  type PhaseSpec,
+  type Shelf,
 } from './index.ts';
 
 const contextAt = (edge: number) => ({ breath: SLOW_BREATH, edgeOf: () => edge });
@@ -295,4 +299,67 @@ test('whoever lies another way is set up another way: every entry, in every posi
       const first = compile([block], contextAt(0)).cues.find((cue) => cue.kind === 'set-up');
       if (first) expect([entry.id, position, first.detail.startsWith(setUpIn(entry, position).setUp)]).toEqual([entry.id, position, true]);
     }
+});
+
+describe('what an entry says in place of a way’s own words', () => {
+  const phasesOf = (nodes: readonly PhaseNode[]): PhaseSpec[] => nodes.flatMap((node) => ('each' in node ? phasesOf(node.phases) : [node]));
+  const said = (entryId: string, methodId: string, shelf?: Shelf) => {
+    const [side] = sidesOf(ENTRIES.find(({ id }) => id === entryId)!);
+    const block = newBlock('b', entryId, methodId, [side!], shelf);
+    return compile([block], { ...contextAt(0), ...(shelf ? { shelf } : {}) }).cues;
+  };
+
+  test('stands for words that the way really has, for a way that fits, and is read across a room', () => {
+    for (const { id, ways, says } of ENTRIES)
+      for (const [way, lines] of Object.entries(says ?? {})) {
+        expect([id, ways.some((each) => each === way)]).toEqual([id, true]);
+        const { opening, round, closing } = METHODS.find((method) => method.id === way)!;
+        const texts = phasesOf([...opening, ...round, ...closing]).map(({ text }) => text);
+        for (const [words, { text, detail }] of Object.entries(lines)) {
+          expect([id, way, texts.includes(words)]).toEqual([id, way, true]);
+          expect([id, text.split(' ').length <= 6, text.length <= 34, detail.length > 2]).toEqual([id, true, true, true]);
+        }
+      }
+  });
+
+  test('nothing that circles, glides, springs, shakes or is moved by the athlete is cued to be rocked', () => {
+    const rhythmic = ENTRIES.filter(
+      (entry) => entry.ways.some((way) => way === 'continuous-motion') && !entry.ways.some((way) => way === 'static-hold'),
+    );
+    expect(rhythmic.length).toBeGreaterThan(30);
+    for (const { id, says } of rhythmic) {
+      const cues = said(id, 'continuous-motion').filter(({ kind }) => kind === 'rock');
+      expect([id, cues.length > 0, cues.every(({ text }) => text !== 'Rock')]).toEqual([id, true, true]);
+      const own = says!['continuous-motion']!['Rock']!;
+      expect([
+        id,
+        cues.every(({ text, works, detail }) => text === own.text && works === own.works && /^\d+ (taps )?a minute/.test(detail)),
+      ]).toEqual([id, true]);
+    }
+  });
+
+  test('another form, and what a practice says in a way of its own, are heard as they are', () => {
+    const block = { ...newBlock('b', 'ankle-circles', 'continuous-motion', ['left']), choices: { form: 'circle' } };
+    expect(compile([block], contextAt(0)).cues.some(({ text }) => text === 'Circles')).toBe(true);
+    const base = METHODS.find(({ id }) => id === 'continuous-motion')!;
+    const own = {
+      ...base,
+      id: 'own',
+      madeFrom: base.id,
+      round: base.round.map((node) => ('each' in node ? node : { ...node, text: 'Sway' })),
+    };
+    const shelf: Shelf = { ...BUILT_IN, methods: new Map([...BUILT_IN.methods, ['own', own]]) };
+    expect(
+      said('ankle-circles', 'own', shelf)
+        .filter(({ kind }) => kind === 'rock')
+        .map(({ text }) => text),
+    ).toEqual(['Sway']);
+    const plain = { ...base, id: 'own', madeFrom: base.id };
+    const same: Shelf = { ...BUILT_IN, methods: new Map([...BUILT_IN.methods, ['own', plain]]) };
+    expect(
+      said('ankle-circles', 'own', same)
+        .filter(({ kind }) => kind === 'rock')
+        .map(({ text }) => text),
+    ).toEqual(['Circle to a clear end']);
+  });
 });

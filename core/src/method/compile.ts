@@ -238,6 +238,7 @@ class PassWalk {
 
     const from = this.position;
     this.move(phase, place);
+    const { text, detail, works } = this.said(phase);
     // Thousands are made for one proposal: what only some have is put on afterwards, which keeps them all of one shape.
     const cue: Writable<Cue> = {
       index: this.firstIndex + this.cues.length,
@@ -250,8 +251,8 @@ class PassWalk {
       startMs: this.timeMs,
       endMs: this.timeMs + durationMs,
       open: phase.open ?? false,
-      text: this.fill(phase.text, place),
-      detail: this.fill(phase.detail, place),
+      text: this.fill(text, place),
+      detail: this.fill(detail, place),
       effortPct: phase.effort ? this.number(phase.effort, place) : null,
       perMin: phase.rate ? this.perMin(phase.rate, place) : null,
       from,
@@ -259,7 +260,7 @@ class PassWalk {
       edge: this.edge,
       breath: this.liesWithin(phase.breath, durationMs) ? phase.breath : 'free',
       breathOffsetMs: this.breathOffsetMs,
-      works: phase.works,
+      works,
       madeOf: madeOf(phase),
       painCeiling: this.number(method.painCeiling, place),
       easeBack: block.numbers[method.easeBack]![0]!,
@@ -271,7 +272,14 @@ class PassWalk {
     this.timeMs += durationMs;
     this.breathOffsetMs = phase.open ? 0 : (this.breathOffsetMs + durationMs) % breath.periodMs;
     this.follows = byBreath && !phase.open && durationMs === wantedMs;
-    this.canWait = phase.works !== 'athlete' && !this.isLimited(phase);
+    this.canWait = works !== 'athlete' && !this.isLimited(phase);
+  }
+
+  /** A phase in the words of the entry, where it has its own for it, or else of the way. */
+  private said(phase: PhaseSpec): Pick<PhaseSpec, 'text' | 'detail' | 'works'> {
+    const { entry, method } = this.context;
+    const says = entry.says?.[method.id] ?? (method.madeFrom === undefined ? undefined : entry.says?.[method.madeFrom]);
+    return says?.[phase.text] ?? phase;
   }
 
   /** Whether cautions leave less of its seconds or effort than was asked for. */

@@ -5,12 +5,14 @@ import {
   checkOwnEntry,
   checkOwnWay,
   compile,
+  findMethod,
   fits,
   METHODS,
   newBlock,
   offeredEntries,
   offeredMethods,
   ownWay,
+  sayable,
   shelfOf,
   SLOW_BREATH,
   type OwnEntryFields,
@@ -93,6 +95,7 @@ test.each<[string, Partial<OwnWayFields>, string]>([
   expect(checkOwnWay({ ...WAY, ...change }).map((problem) => problem.path)).toContain(path);
 });
 
+const LINE = { text: 'Swing it', detail: '{rate} a minute', works: 'therapist' as const };
 test.each<[string, Partial<OwnEntryFields>, string]>([
   ['no section', { section: 'Wing' as never }, 'section'],
   ['no such motion', { motionId: 'wing' }, 'motionId'],
@@ -102,9 +105,23 @@ test.each<[string, Partial<OwnEntryFields>, string]>([
   ['a tool beyond itself', { tools: [{ tool: 'palm', share: 2 }] }, 'tools'],
   ['a side it has not', { sides: [] }, 'sides'],
   ['a further position that is not set up', { positions: ['supine', 'prone'] }, 'places.prone'],
+  ['words in place of what its ways do not say', { says: { 'continuous-motion': { Shuffle: LINE } } }, 'says.continuous-motion.Shuffle'],
+  ['words of a way it has not', { ways: ['static-hold'], says: { 'continuous-motion': { Rock: LINE } } }, 'says.continuous-motion.Rock'],
+  [
+    'a line too long to be read across a room',
+    { ways: ['continuous-motion'], says: { 'continuous-motion': { Rock: { ...LINE, text: 'one two three four five six seven' } } } },
+    'says.continuous-motion.Rock',
+  ],
   ['a set-up for a position it has not', { places: { standing: { setUp: 'Standing at the wall' } } }, 'places'],
 ])('an entry with %s is refused at its place', (_, change, path) => {
   expect(checkOwnEntry({ ...ENTRY, ...change }).map((problem) => problem.path)).toContain(path);
+});
+
+test('what a way says while hands keep a rhythm can be said otherwise, and nothing else', () => {
+  expect(sayable(findMethod('continuous-motion')!)).toEqual([{ words: 'Rock', detail: '{rate} a minute, even' }]);
+  expect(sayable(findMethod('static-hold')!)).toEqual([]);
+  const fields = { ...ENTRY, ways: ['continuous-motion'] as const, says: { 'continuous-motion': { Rock: LINE } } };
+  expect(checkOwnEntry({ ...ENTRY, ...fields })).toEqual([]);
 });
 
 test('whatever numbers are inside their bounds make a way that compiles everywhere its base does', () => {

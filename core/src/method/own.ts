@@ -4,7 +4,7 @@ import { checkNumber, checkRounds, LONGEST_PLACE, type BlockProblem } from './bl
 import { findMethod } from './methods.ts';
 import { arrange, checkOwnRound, type OwnPhase } from './ownRound.ts';
 import { shelfWith, type Shelf } from './shelf.ts';
-import type { ChoiceValues, ListValues, Method, NumberValues } from './types.ts';
+import type { ChoiceValues, ListValues, Method, NumberValues, PhaseNode } from './types.ts';
 
 /** What a practice changed in a way of working that ships with the program. */
 export interface OwnWayFields {
@@ -104,6 +104,28 @@ export function checkOwnWay(fields: OwnWayFields): BlockProblem[] {
   return problems;
 }
 
+/** A line is read across a room. */
+const MOST_WORDS = 6;
+
+/** What a way says while hands keep a rhythm, with what goes with it, where nothing else was chosen: an entry may say it in its own words. */
+export function sayable(
+  method: Pick<Method, 'opening' | 'round' | 'closing' | 'choices'>,
+): { readonly words: string; readonly detail: string }[] {
+  const usual = (node: PhaseNode) =>
+    (node.when ?? []).every(
+      (each) => !('choice' in each) || method.choices.some((choice) => choice.id === each.choice && choice.default === each.is),
+    );
+  const found = new Map<string, string>();
+  const go = (nodes: readonly PhaseNode[]): void => {
+    for (const node of nodes.filter(usual)) {
+      if ('each' in node) go(node.phases);
+      else if (node.rate && !found.has(node.text)) found.set(node.text, node.detail);
+    }
+  };
+  for (const nodes of [method.opening, method.round, method.closing]) go(nodes);
+  return [...found].map(([words, detail]) => ({ words, detail }));
+}
+
 /** Everything that is wrong with a practice's own entry, each with its path. */
 export function checkOwnEntry(fields: OwnEntryFields): BlockProblem[] {
   const problems: BlockProblem[] = [];
@@ -133,6 +155,21 @@ export function checkOwnEntry(fields: OwnEntryFields): BlockProblem[] {
     Object.keys(fields.places ?? {}).every((position) => fields.positions.slice(1).some((each) => each === position)),
     'Only positions it has, other than the usual one, have a set-up of their own.',
   );
+  for (const [way, lines] of Object.entries(fields.says ?? {})) {
+    const method = fields.ways.some((each) => each === way) ? findMethod(way) : undefined;
+    for (const [words, { text }] of Object.entries(lines)) {
+      need(
+        `says.${way}.${words}`,
+        method !== undefined && sayable(method).some((each) => each.words === words),
+        'None of the ways of working chosen says this.',
+      );
+      need(
+        `says.${way}.${words}`,
+        text.trim() !== '' && text.trim().split(/\s+/).length <= MOST_WORDS,
+        `Say it in ${MOST_WORDS} words at most.`,
+      );
+    }
+  }
   need('ways', fields.ways.length > 0 && fields.ways.every((way) => findMethod(way) !== undefined), 'Choose at least one way of working.');
   need(
     'tools',

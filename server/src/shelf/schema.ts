@@ -92,6 +92,19 @@ const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
       hands: line.min(2).label('Hands'),
     }),
   ),
+  says: Joi.object().pattern(
+    id,
+    Joi.object()
+      .pattern(
+        Joi.string().max(60),
+        Joi.object({
+          text: Joi.string().trim(true).min(2).max(60).required().label('Line'),
+          detail: line.min(2).required().label('What goes with it'),
+          works: Joi.string().valid('athlete', 'therapist').required(),
+        }),
+      )
+      .max(12),
+  ),
   supports: text.required(),
   setUp: line.min(2).required().label('Set-up'),
   hands: line.min(2).required().label('Hands'),

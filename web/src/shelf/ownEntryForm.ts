@@ -1,6 +1,6 @@
 import type { Position, Region, Side } from '@pace-bend/core/body';
 import { findEntry, type Entry, type Section, type Stage, type Tool } from '@pace-bend/core/catalogue';
-import { LONGEST_TEXT, type OwnEntryFields } from '@pace-bend/core/method';
+import { LONGEST_TEXT, METHODS, sayable, type OwnEntryFields } from '@pace-bend/core/method';
 import { joinWords, splitWords } from './wordList.ts';
 
 /** What an entry adds with the hands, in the words of the form. */
@@ -40,6 +40,8 @@ export interface EntryForm {
   /** The main one first. */
   tools: { tool: Tool; pct: number }[];
   ways: string[];
+  /** What is said here in place of a way's own words, by way and by those words; a blank line leaves the way's. */
+  says: Record<string, Record<string, { text: string; detail: string; works: 'athlete' | 'therapist' }>>;
   adds: NonNullable<Entry['adds']>[number][];
   /** Places by the id of a list of the ways of working; blank where the way's own are used. */
   lists: Record<string, string>;
@@ -48,6 +50,12 @@ export interface EntryForm {
   drawnAs: string;
   easier: string[];
   harder: string[];
+}
+
+/** What a way of working says while hands keep a rhythm. */
+export function sayableOf(way: string): ReturnType<typeof sayable> {
+  const method = METHODS.find((each) => each.id === way);
+  return method ? sayable(method) : [];
 }
 
 export const BLANK: EntryForm = {
@@ -75,6 +83,7 @@ export const BLANK: EntryForm = {
   cautions: '',
   tools: [{ tool: 'palm', pct: 60 }],
   ways: ['static-hold'],
+  says: {},
   adds: [],
   lists: {},
   afterOperation: false,
@@ -117,6 +126,12 @@ export function formOf(entry: Entry): EntryForm {
     cautions: entry.cautions,
     tools: entry.tools.map(({ tool, share }) => ({ tool, pct: Math.round(share * 100) })),
     ways: [...entry.ways],
+    says: Object.fromEntries(
+      Object.entries(entry.says ?? {}).map(([way, lines]) => [
+        way,
+        Object.fromEntries(Object.entries(lines).map(([words, line]) => [words, { ...line }])),
+      ]),
+    ),
     adds: [...(entry.adds ?? [])],
     lists: Object.fromEntries(Object.entries(entry.lists ?? {}).map(([id, places]) => [id, joinWords(places)])),
     afterOperation: entry.afterOperation === true,
@@ -140,6 +155,14 @@ export function sentOf(form: EntryForm): OwnEntryFields {
     const { setUp = '', supports = '', hands = '' } = form.places[position] ?? {};
     const more = { ...(supports.trim() ? { supports: supports.trim() } : {}), ...(hands.trim() ? { hands: hands.trim() } : {}) };
     return setUp.trim() || Object.keys(more).length > 0 ? [[position, { setUp: setUp.trim(), ...more }] as const] : [];
+  });
+  const says = form.ways.flatMap((way) => {
+    // What goes with a line is as the way has it where nothing else is typed.
+    const lines = sayableOf(way).flatMap(({ words, detail: usual }) => {
+      const { text = '', detail = '', works = 'therapist' } = form.says[way]?.[words] ?? {};
+      return text.trim() ? [[words, { text: text.trim(), detail: detail.trim() || usual, works }] as const] : [];
+    });
+    return lines.length > 0 ? [[way, Object.fromEntries(lines)] as const] : [];
   });
   return {
     kind: 'entry',
@@ -167,6 +190,7 @@ export function sentOf(form: EntryForm): OwnEntryFields {
     cautions: form.cautions.trim() || NO_CAUTIONS,
     tools: form.tools.map(({ tool, pct }) => ({ tool, share: pct / 100 })) as unknown as Entry['tools'],
     ways: [...form.ways] as unknown as Entry['ways'],
+    ...(says.length > 0 ? { says: Object.fromEntries(says) } : {}),
     ...(form.adds.length > 0 ? { adds: [...form.adds] } : {}),
     ...(lists.length > 0 ? { lists: Object.fromEntries(lists) } : {}),
     ...(form.afterOperation ? { afterOperation: true as const } : {}),

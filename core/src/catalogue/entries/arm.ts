@@ -1,4 +1,4 @@
-import { entry, uses } from './make.ts';
+import { entry, moving, uses } from './make.ts';
 
 const S = 'Arm and hand' as const;
 const LOCK = 'Elbow never locked back past straight.';
@@ -197,6 +197,7 @@ export const ARM = [
     adds: ['friction'],
     ways: ['mobilize-oscillate', 'mobilize-sustained', 'continuous-motion'],
     easier: ['palm-spread'],
+    says: moving('Small frictions, then glides', '{rate} a minute'),
   }),
   entry({
     id: 'palm-spread',
@@ -253,6 +254,7 @@ export const ARM = [
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'continuous-motion'],
     lists: { directions: ['thumb', 'first finger', 'middle finger', 'ring finger', 'little finger'] },
+    says: moving('Draw and let go', '{rate} a minute, straight along the finger'),
   }),
   entry({
     id: 'metacarpal-scissor',
@@ -280,5 +282,6 @@ export const ARM = [
     watch: 'Sore knuckles',
     tools: [uses('thumb', 0.6), uses('fingers', 0.4)],
     ways: ['continuous-motion', 'mobilize-oscillate'],
+    says: moving('One bone up, one down', '{rate} a minute'),
   }),
 ];

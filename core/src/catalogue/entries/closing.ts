@@ -1,4 +1,4 @@
-import { entry, uses } from './make.ts';
+import { entry, moving, uses } from './make.ts';
 
 const C = 'Closing' as const;
 const H = 'Home work' as const;
@@ -31,6 +31,7 @@ export const CLOSING = [
     tools: [uses('body lean', 0.3)],
     ways: ['continuous-motion'],
     harder: ['balance-press'],
+    says: moving('Shake it loose', '{rate} a minute, small and quick'),
   }),
   entry({
     id: 'balance-press',
@@ -133,6 +134,7 @@ export const CLOSING = [
     cautions: 'Not with blood thinners or osteoporosis.',
     tools: [uses('palm', 0.4)],
     ways: ['continuous-motion'],
+    says: moving('Loose fists, light and even', '{rate} a minute, over muscle only'),
   }),
 ];
 
@@ -207,6 +209,7 @@ export const HOME = [
     cautions: 'Not on a fresh injury or broken skin.',
     tools: [uses('palm', 0)],
     ways: ['continuous-motion'],
+    says: moving('Circle the ankles slowly', '{rate} a minute, both ways', 'athlete'),
   }),
   entry({
     id: 'home-mobility-line',

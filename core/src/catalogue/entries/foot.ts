@@ -1,4 +1,4 @@
-import { entry, LENGTHENING, RHYTHM, uses } from './make.ts';
+import { entry, LENGTHENING, moving, RHYTHM, uses } from './make.ts';
 
 const S = 'Ankle and foot' as const;
 const AFTER = 'After surgery: only with the surgeon’s or physiotherapist’s go-ahead.';
@@ -70,6 +70,7 @@ export const FOOT = [
     tools: [uses('palm', 0.4), uses('body lean', 0.4)],
     ways: ['mobilize-oscillate', 'continuous-motion'],
     harder: ['talocrural-traction'],
+    says: moving('Open and close the ankle', '{rate} a minute, small pulls along the shin'),
   }),
   entry({
     id: 'talocrural-traction-bend',
@@ -120,6 +121,7 @@ export const FOOT = [
     tools: [uses('palm', 0.4)],
     ways: RHYTHM,
     harder: ['ankle-back-glide'],
+    says: moving('Circle to a clear end', '{rate} a minute; pull stays on; half one way, half the other'),
   }),
   entry({
     id: 'midfoot-turn',
@@ -147,6 +149,7 @@ export const FOOT = [
     tools: [uses('thumb', 0.6)],
     ways: ['continuous-motion', 'mobilize-oscillate', 'mobilize-sustained'],
     lists: { directions: ['in', 'out'] },
+    says: moving('Turn it over the thumb', '{rate} a minute'),
   }),
   entry({
     id: 'heel-squeeze-roll',
@@ -173,6 +176,7 @@ export const FOOT = [
     cautions: 'Growth plate at the heel: no hard squeeze.',
     tools: [uses('palm', 0.7)],
     ways: ['continuous-motion', 'point-hold'],
+    says: moving('Squeeze and roll', '{rate} a minute'),
   }),
   entry({
     id: 'metatarsal-scissor',
@@ -197,6 +201,7 @@ export const FOOT = [
     watch: 'Burning between the toes',
     tools: [uses('thumb', 0.6), uses('fingers', 0.4)],
     ways: ['continuous-motion', 'mobilize-oscillate'],
+    says: moving('One bone up, one down', '{rate} a minute'),
   }),
   entry({
     id: 'arch-spring',
@@ -210,18 +215,19 @@ export const FOOT = [
     still: true,
     positions: ['supine', 'prone'],
     places: {
-      prone: { setUp: 'Prone, foot on a roll, heel and ball in your hands, the arch opened and let go', supports: 'Shin on a roll' },
+      prone: { setUp: 'Prone, foot on a roll, heel and ball in your hands, brought together and let go long', supports: 'Shin on a roll' },
     },
     supports: 'Heel resting',
-    setUp: 'Supine, heel and ball of the foot in your hands, the arch opened and let go',
+    setUp: 'Supine, heel and ball of the foot in your hands, brought together and let go long',
     hands: 'One palm on the heel, one on the ball; small springs',
     press: 'Stay loose',
-    pressLine: 'heel and ball apart',
+    pressLine: 'heel and ball together, then long',
     bringHome: 'rest the foot',
     watch: 'Cramp in the sole',
     tools: [uses('palm', 0.6)],
     ways: RHYTHM,
     harder: ['sole-pin'],
+    says: moving('Heel and ball together, long', '{rate} a minute; together, then long, small springs'),
   }),
   entry({
     id: 'ball-rounding',
@@ -249,6 +255,7 @@ export const FOOT = [
     watch: 'Sore joints',
     tools: [uses('palm', 0.5), uses('thumb', 0.2)],
     ways: RHYTHM,
+    says: moving('Round, then flat', '{rate} a minute'),
   }),
   entry({
     id: 'toe-rotation',
@@ -270,6 +277,7 @@ export const FOOT = [
     tools: [uses('fingers', 0.6)],
     ways: ['continuous-motion', 'mobilize-sustained'],
     lists: { directions: ['big toe', 'second toe', 'third toe', 'fourth toe', 'little toe'] },
+    says: moving('Turn the toe round', '{rate} a minute; both ways, never past resistance'),
   }),
   entry({
     id: 'sole-pin',
@@ -304,22 +312,23 @@ export const FOOT = [
     id: 'opposing-wave',
     section: S,
     stage: 'broad',
-    name: 'Opposing top-and-bottom wave',
-    synonyms: ['foot wave'],
+    name: 'Foot wave, top and bottom',
+    synonyms: ['foot wave', 'opposing wave'],
     targets: ['midfoot', 'sole'],
     motionId: 'forefoot-out',
     measured: false,
     still: true,
     positions: ['supine'],
     supports: 'Heel resting',
-    setUp: 'Supine, one palm on the top, one on the sole, waves against each other',
-    hands: 'Palms move against each other, heel to toes',
+    setUp: 'Supine, one palm on the top, one on the sole, both carried the same way in waves',
+    hands: 'Both palms go the same way together, heel to toes',
     press: 'Stay loose',
-    pressLine: 'top forward as the sole goes back',
+    pressLine: 'top and sole the same way',
     bringHome: 'both palms rest',
     watch: 'Sore top of the foot',
     tools: [uses('palm', 0.6)],
     ways: RHYTHM,
+    says: moving('Both hands, one wave', '{rate} a minute; top and sole go the same way'),
   }),
   entry({
     id: 'post-op-fluid',
@@ -370,6 +379,7 @@ export const FOOT = [
     ways: RHYTHM,
     easier: ['post-op-fluid'],
     harder: ['post-op-calf'],
+    says: moving('Turn small, they picture it', '{rate} a minute; they picture it along with your hand'),
   }),
   entry({
     id: 'post-op-calf',

@@ -1,4 +1,4 @@
-import { entry, LENGTHENING, MOBILIZING, RHYTHM, uses } from './make.ts';
+import { entry, LENGTHENING, MOBILIZING, moving, RHYTHM, uses } from './make.ts';
 
 const S = 'Hip' as const;
 const REPLACED = 'Hip replacement: the surgeon’s limits.';
@@ -224,6 +224,7 @@ export const HIP = [
     tools: [uses('body lean', 0.4)],
     ways: [...RHYTHM, 'glide-circumduct'],
     harder: ['gluteus-bent-knee-turn'],
+    says: moving('Circle the hip', '{rate} a minute; growing, half one way, half the other'),
   }),
   entry({
     id: 'gluteus-maximus-reps',
@@ -442,6 +443,7 @@ export const HIP = [
     tools: [uses('palm', 0.5)],
     ways: RHYTHM,
     harder: ['psoas-sink'],
+    says: moving('Shake, small and quick', '{rate} a minute, from the knee'),
   }),
   entry({
     id: 'groin-opening',
@@ -515,6 +517,7 @@ export const HIP = [
     tools: [uses('palm', 0.5)],
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'mobilize-oscillate', 'continuous-motion'],
+    says: moving('Push a few millimetres, ease', '{rate} a minute; about 70 N, no thrust'),
   }),
   entry({
     id: 'buttock-wake-up',
@@ -540,6 +543,7 @@ export const HIP = [
     adds: ['press'],
     ways: ['pulsed', 'four-way', 'continuous-motion'],
     lists: { directions: ['the upper part', 'the middle', 'the lower part'] },
+    says: moving('Tap, then they squeeze', '{rate} taps a minute, then this side alone'),
   }),
   entry({
     id: 'sacral-edge-presses',
@@ -594,6 +598,7 @@ export const HIP = [
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'continuous-motion'],
     harder: ['hip-long-axis-rock'],
+    says: moving('Pull and ease, in rhythm', '{rate} a minute, along the leg'),
   }),
   entry({
     id: 'hip-long-axis-rock',

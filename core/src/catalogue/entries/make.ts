@@ -1,5 +1,5 @@
 import type { Position } from '../../body/index.ts';
-import type { Entry, SetUp, Tool, ToolLoad } from '../types.ts';
+import type { Entry, SetUp, Spoken, Tool, ToolLoad } from '../types.ts';
 
 type Defaulted = 'synonyms' | 'also' | 'measured' | 'easier' | 'harder' | 'mover' | 'cautions';
 
@@ -37,3 +37,8 @@ export const MOBILIZING = ['mobilize-oscillate', 'mobilize-sustained', 'mobilize
 export const RHYTHM = ['continuous-motion'] as const;
 export const PINNING = ['pin-lengthen', 'point-hold', 'inhibit-integrated'] as const;
 export const PRESSING = ['point-hold', 'breath-sink', 'line-press'] as const;
+
+/** What is said here where hands keep a rhythm, in place of the way's own word for it. */
+export const moving = (text: string, detail: string, works: Spoken['works'] = 'therapist'): Entry['says'] => ({
+  'continuous-motion': { Rock: { text, detail, works } },
+});

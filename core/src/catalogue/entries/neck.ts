@@ -1,4 +1,4 @@
-import { entry, GENTLE, MOBILIZING, uses } from './make.ts';
+import { entry, GENTLE, MOBILIZING, moving, uses } from './make.ts';
 
 export const NECK = [
   entry({
@@ -138,6 +138,7 @@ export const NECK = [
     ways: ['mobilize-sustained', 'continuous-motion'],
     easier: ['neck-traction-towel'],
     harder: ['neck-traction-forearm'],
+    says: moving('Draw and ease, in rhythm', '{rate} a minute; the chin stays where it is'),
   }),
   entry({
     id: 'neck-traction-forearm',
@@ -162,6 +163,7 @@ export const NECK = [
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'continuous-motion'],
     easier: ['neck-traction'],
+    says: moving('Draw and ease, in rhythm', '{rate} a minute; the forehead stays level'),
   }),
   entry({
     id: 'neck-traction-towel',
@@ -186,6 +188,7 @@ export const NECK = [
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'continuous-motion'],
     harder: ['neck-traction'],
+    says: moving('Draw and ease, in rhythm', '{rate} a minute; ears free'),
   }),
   entry({
     id: 'skull-base-melt',

@@ -1,4 +1,4 @@
-import { entry, GENTLE, LENGTHENING, MOBILIZING, RHYTHM, uses } from './make.ts';
+import { entry, GENTLE, LENGTHENING, MOBILIZING, moving, RHYTHM, uses } from './make.ts';
 
 const S = 'Shoulder and chest' as const;
 const SLIP = 'Previous dislocation: no end-range turn-out with the arm up.';
@@ -190,6 +190,7 @@ export const SHOULDER = [
     ways: ['slack-stretch', 'continuous-motion', 'cr-light'],
     easier: ['upper-trap-prone'],
     harder: ['neck-side-bend-supine'],
+    says: moving('Sway the shoulder', '{rate} a minute, ear to hip and back'),
   }),
   entry({
     id: 'upper-trap-supine',
@@ -210,6 +211,7 @@ export const SHOULDER = [
     tools: [uses('palm', 0.5), uses('fingers', 0.4)],
     ways: ['slack-stretch', 'continuous-motion', 'cr-light'],
     easier: ['upper-trap-prone'],
+    says: moving('Sway the shoulder', '{rate} a minute, ear to hip and back'),
   }),
   entry({
     id: 'upper-trap-prone',
@@ -230,6 +232,7 @@ export const SHOULDER = [
     tools: [uses('palm', 0.6)],
     ways: ['slack-stretch', 'continuous-motion'],
     harder: ['upper-trap-side-lying'],
+    says: moving('Sway the shoulder, very small', '{rate} a minute'),
   }),
   entry({
     id: 'scapula-four-glides',
@@ -253,6 +256,7 @@ export const SHOULDER = [
     ways: ['continuous-motion', 'mobilize-sustained', 'four-way'],
     lists: { directions: ['up', 'down', 'toward the spine', 'away from the spine'] },
     harder: ['scapula-lift-behind-back'],
+    says: moving('Glide the blade round', '{rate} a minute: head, feet, spine, outward; stay with the stiff way'),
   }),
   entry({
     id: 'scapula-lift-behind-back',
@@ -310,6 +314,7 @@ export const SHOULDER = [
     tools: [uses('body lean', 0.5), uses('palm', 0.3)],
     ways: [...RHYTHM, 'mobilize-movement'],
     harder: ['latissimus-supine'],
+    says: moving('Circle the arm, light pull', '{rate} a minute; half one way, half the other'),
   }),
   entry({
     id: 'subscapularis-approach',
@@ -571,6 +576,7 @@ export const SHOULDER = [
     tools: [uses('palm', 0.5)],
     ways: RHYTHM,
     harder: ['three-breath-chest-press'],
+    says: moving('Draw up, press, in turn', '{rate} a minute; the arm is drawn up, never pressed down'),
   }),
   entry({
     id: 'three-breath-chest-press',
@@ -621,6 +627,7 @@ export const SHOULDER = [
     tools: [uses('fingers', 0.7)],
     ways: ['mobilize-oscillate', 'continuous-motion'],
     easier: ['overhead-rib-rock'],
+    says: moving('Spring from beneath', '{rate} a minute, across the row of bones'),
   }),
   entry({
     id: 'shoulder-down-glide',

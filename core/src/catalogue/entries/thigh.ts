@@ -1,4 +1,4 @@
-import { entry, LENGTHENING, uses } from './make.ts';
+import { entry, LENGTHENING, moving, uses } from './make.ts';
 
 const S = 'Thigh and knee' as const;
 const KNEE = 'Knee surgery or pain: keep torque off, hold along the shin or above the knee.';
@@ -96,6 +96,7 @@ export const THIGH = [
     tools: [uses('forearm', 0.6)],
     ways: ['glide-circumduct', 'continuous-motion'],
     harder: ['quad-glide-full'],
+    says: moving('Bend part way, and straighten', '{rate} a minute, under the gliding hand'),
   }),
   entry({
     id: 'quad-glide-full',
@@ -120,6 +121,7 @@ export const THIGH = [
     ways: ['glide-circumduct', 'continuous-motion'],
     easier: ['quad-glide-partial'],
     harder: ['rectus-femoris-pin'],
+    says: moving('Bend all the way, straighten', '{rate} a minute, under the gliding hand'),
   }),
   entry({
     id: 'hamstring-bent-shoulder',
@@ -252,6 +254,7 @@ export const THIGH = [
     tools: [uses('thumb', 0.6), uses('fingers', 0.4)],
     ways: ['mobilize-sustained', 'mobilize-oscillate', 'continuous-motion'],
     lists: { directions: ['up', 'down', 'inward', 'outward'] },
+    says: moving('Glide the knee-cap', '{rate} a minute; up, down, in, out; stay with the stiff way'),
   }),
   entry({
     id: 'adductor-compression',

@@ -1,4 +1,4 @@
-import { entry, LENGTHENING, RHYTHM, uses } from './make.ts';
+import { entry, LENGTHENING, moving, RHYTHM, uses } from './make.ts';
 
 const S = 'Trunk' as const;
 const BACK = 'Chronic low back pain: passive and slow. Disc with leg signs: not loaded into flexion.';
@@ -383,6 +383,7 @@ export const TRUNK = [
     tools: [uses('palm', 0.3)],
     ways: ['continuous-motion', 'pulsed'],
     harder: ['low-back-rock'],
+    says: moving('Tip a little, and back', '{rate} a minute, tiny; your hand only feels', 'athlete'),
   }),
   entry({
     id: 'low-back-rock',
@@ -414,6 +415,7 @@ export const TRUNK = [
     tools: [uses('forearm', 0.4), uses('body lean', 0.5)],
     ways: RHYTHM,
     harder: ['trunk-rotation-supine'],
+    says: moving('Lift a little, and lean', '{rate} a minute'),
   }),
   entry({
     id: 'shoulder-roll',
@@ -444,6 +446,7 @@ export const TRUNK = [
     tools: [uses('palm', 0.5)],
     ways: RHYTHM,
     harder: ['side-lying-rotation-chest'],
+    says: moving('One shoulder, then the other', '{rate} a minute; the spine rolls along'),
   }),
   entry({
     id: 'belly-rock',
@@ -469,5 +472,6 @@ export const TRUNK = [
     tools: [uses('palm', 0.5)],
     ways: [...RHYTHM, 'breath-sink'],
     harder: ['psoas-sink'],
+    says: moving('Rock the belly across', '{rate} a minute, slow as a breath'),
   }),
 ];

@@ -125,8 +125,7 @@ export const FOOT: Readonly<Record<string, Scene>> = {
     frame: ['foot', 'shank'],
     without: ['other leg', 'arm', 'other arm'],
     muscles: ['sole', 'instep'],
-    hands: [works('palm', ['foot', 0.45, 0], { to: 'down' }), works('palm', ['foot', 0.4, 180], { to: 'up' })],
-    marks: [{ kind: 'scissor', at: ['foot', 0.46, 90] }],
+    hands: [works('palm', ['foot', 0.45, 0], { to: 'up' }), works('palm', ['foot', 0.4, 180], { to: 'up' })],
   }),
   'post-op-fluid': supine('side', { ...SUPINE, hip: 30, ankle: -10 }, null, {
     frame: calf,
