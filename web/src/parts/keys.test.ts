@@ -49,7 +49,9 @@ test('no key of a page is looked up anywhere else: handlers ask this list', () =
     (file) => /\.(vue|ts)$/.test(file) && !/\.(test|mount)\.ts$/.test(file),
   );
   // A handler on the whole window is a command; what a single field or list does with its arrows is its own.
-  const commands = files.filter((file) => /window\.addEventListener\('keydown'/.test(readFileSync(`web/src/${file}`, 'utf8')));
+  const commands = files.filter((file) =>
+    /window\.addEventListener\('keydown'|useWindowKeys\(/.test(readFileSync(`web/src/${file}`, 'utf8')),
+  );
   expect(commands.length).toBeGreaterThan(6);
   const elsewhere = commands.filter((file) =>
     /event\.code\b|\.key (?:===|!==)|\.key\.toLowerCase\(\) (?:===|!==)/.test(readFileSync(`web/src/${file}`, 'utf8')),
