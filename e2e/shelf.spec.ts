@@ -174,6 +174,31 @@ test('a shelf that comes late overwrites nothing: the forms wait for it', async 
   }
 });
 
+test('an entry says how it is set up in each position, and what its hands do in its own words, at the table too', async ({
+  page,
+  expectedErrors,
+}) => {
+  expect(expectedErrors).toEqual([]);
+  await page.goto('/shelf/entry/ankle-circles');
+  const table = page.getByRole('region', { name: 'At the table' });
+  await expect(table).toContainText('Prone, shin upright, heel in one hand, forefoot in the other, circles both ways.');
+  await expect(table).toContainText('“Circle to a clear end”');
+
+  // Copied, it keeps both, and can be said otherwise.
+  await page.goto('/shelf/new?from=ankle-circles');
+  await expect(page.getByLabel('Set-up, prone')).toHaveValue(/^Prone, shin upright/);
+  const line = page.getByLabel('Line, six words at most');
+  await expect(line).toHaveValue('Circle to a clear end');
+  await page.getByLabel('Name').fill('Ankle circles, slow');
+  await line.fill('Draw one slow and very even circle');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByText('Say it in 6 words at most.')).toBeVisible();
+  await line.fill('One slow, even circle');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ankle circles, slow');
+  await expect(table).toContainText('“One slow, even circle”');
+});
+
 test('an entry of its own, from another one: what is missing is said beside the field', async ({ page, expectedErrors }) => {
   expect(expectedErrors).toEqual([]);
   await page.goto('/shelf/new?from=calf-supine');

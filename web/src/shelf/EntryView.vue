@@ -49,6 +49,12 @@ const further = computed(() =>
     words: setUpIn(entry.value!, position),
   })),
 );
+/** What is said here in place of a way's own words. */
+const said = computed(() =>
+  Object.entries(entry.value!.says ?? {}).flatMap(([way, lines]) =>
+    Object.values(lines).map(({ text }) => ({ text, name: shelf.shelf.methods.get(way)?.name ?? way })),
+  ),
+);
 const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'both move' };
 </script>
 
@@ -108,6 +114,10 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
                 {{ words.setUp }}.
                 <span class="small soft">{{ words.hands }}. {{ words.supports === 'None' ? 'No supports' : words.supports }}.</span>
               </dd>
+            </div>
+            <div v-for="{ text, name } in said" :key="text">
+              <dt>{{ name }}</dt>
+              <dd class="press">“{{ text }}”</dd>
             </div>
             <div>
               <dt>Who moves</dt>
