@@ -270,6 +270,8 @@ test(`axe finds nothing on the shelf and in a proposed plan`, async ({ page, exp
     ['/shelf/compare?a=crac&b=breath-sink', 'Side by side'],
     ['/shelf/way?from=crac', 'A way of working of your own'],
     ['/shelf/new?from=calf-pin', 'An entry of your own'],
+    ['/shelf/new?from=ankle-circles', 'An entry of your own'],
+    ['/shelf/entry/ankle-circles', 'Ankle circles with traction'],
   ] as const) {
     await page.goto(path);
     await expect(heading).toHaveText(title);

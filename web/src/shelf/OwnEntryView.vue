@@ -223,7 +223,7 @@ const WORDS = [
           />
           <p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p>
         </div>
-        <fieldset v-for="{ position, name, words } in furtherPlaces" :key="position">
+        <fieldset v-for="{ position, name, words } in furtherPlaces" :key="position" class="sentences">
           <legend>{{ name[0]!.toUpperCase() + name.slice(1) }}</legend>
           <div v-for="line in PLACE_WORDS" :key="line.id" class="line">
             <label :for="`entry-${line.id}-${position}`"
@@ -283,7 +283,7 @@ const WORDS = [
           >
           <p v-if="shown('ways')" class="wrong" role="alert">{{ shown('ways') }}</p>
         </fieldset>
-        <fieldset v-for="{ id, way, words, detail, name } in spoken" :key="id">
+        <fieldset v-for="{ id, way, words, detail, name } in spoken" :key="id" class="sentences">
           <legend>{{ name }}: said in place of “{{ words }}”</legend>
           <div class="row wide">
             <label class="line"
@@ -447,5 +447,10 @@ fieldset.narrow {
 
 fieldset .wrong {
   grid-column: 1 / -1;
+}
+
+/* Whole sentences are typed here. */
+fieldset.sentences {
+  grid-template-columns: minmax(0, 1fr);
 }
 </style>
