@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import { motionOf, MOTIONS, type Side } from '../body/index.ts';
 import { ENTRIES, motionSide } from '../catalogue/index.ts';
-import { NOTHING_KNOWN } from '../measure/index.ts';
-import { SLOW_BREATH } from '../method/index.ts';
 import type { ValueToday } from '../record/index.ts';
+import { SESSION } from '../testing/sessionFacts.ts';
 import { degreesPer, possibleBlocks, proposeSession, type KeptFacts, type OwnKept, type SessionFacts } from './index.ts';
 
 const today = (motionId: string, side: Side, value: number): ValueToday => ({
@@ -14,37 +13,7 @@ const today = (motionId: string, side: Side, value: number): ValueToday => ({
   examinerId: null,
   value,
 });
-const facts = (more: Partial<SessionFacts> = {}): SessionFacts => ({
-  person: { birthDate: '1999-05-05', referenceSex: 'female', sports: [] },
-  onDay: '2026-11-25',
-  today: [],
-  past: [],
-  pastBlocks: [],
-  goals: [],
-  complaint: { region: null, side: null },
-  errors: NOTHING_KNOWN,
-  daysToEvent: null,
-  minutes: 40,
-  breath: SLOW_BREATH,
-  overrides: [],
-  causes: {},
-  warm: true,
-  pins: [],
-  bans: [],
-  withoutPositions: [],
-  caution: {
-    subject: { birthDate: '1999-05-05', conditions: [], medications: [], beighton: null, noTouch: [], historyTaken: true },
-    onDay: '2026-11-25',
-    scope: { mobilizationGrade: 4, byRegion: {}, ruleText: '', ruleLink: '' },
-    daysToEvent: null,
-    daysSinceEvent: null,
-    raised: [],
-    questions: 'answered',
-    consent: null,
-    today: [],
-  },
-  ...more,
-});
+const facts = (more: Partial<SessionFacts> = {}): SessionFacts => ({ ...SESSION, warm: true, ...more });
 const own = (motionId: string, side: Side, mean: number): OwnKept => ({
   motionId,
   side,

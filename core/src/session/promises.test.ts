@@ -2,8 +2,7 @@ import fc from 'fast-check';
 import { MOTIONS, motionOf, positionOn, POSITIONS, type Position, type Side } from '../body/index.ts';
 import { ENTRIES } from '../catalogue/index.ts';
 import type { ConditionFields } from '../caution/index.ts';
-import { NOTHING_KNOWN } from '../measure/index.ts';
-import { compile, findMethod, newBlock, SLOW_BREATH, type BlockPlan } from '../method/index.ts';
+import { compile, findMethod, newBlock, type BlockPlan } from '../method/index.ts';
 import type { ValueToday } from '../record/index.ts';
 import { mayMeasure } from './free.ts';
 import {
@@ -19,6 +18,7 @@ import {
 } from './index.ts';
 import { placeReadings, type ToRead } from './readings.ts';
 import { playedSports } from '../sport/index.ts';
+import { SESSION } from '../testing/sessionFacts.ts';
 
 /** What a plan says of itself, held against everything that could prove it wrong. Readings and people are invented. */
 const WORKED = MOTIONS.filter(
@@ -49,38 +49,14 @@ const factsFor = (least: number, most: number): fc.Arbitrary<SessionFacts> =>
   fc
     .record({ today: readings(least, most), minutes: fc.integer({ min: 8, max: 60 }), warm: fc.boolean() })
     .map(({ today, minutes, warm }) => ({
+      ...SESSION,
       person: {
-        birthDate: '1999-05-05',
-        referenceSex: 'female',
+        ...SESSION.person,
         sports: playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: '' }]),
       },
-      onDay: '2026-11-25',
       today,
-      past: [],
-      pastBlocks: [],
-      goals: [],
-      complaint: { region: null, side: null },
-      errors: NOTHING_KNOWN,
-      daysToEvent: null,
       minutes,
-      breath: SLOW_BREATH,
-      overrides: [],
-      causes: {},
       warm,
-      pins: [],
-      bans: [],
-      withoutPositions: [],
-      caution: {
-        subject: { birthDate: '1999-05-05', conditions: [], medications: [], beighton: null, noTouch: [], historyTaken: true },
-        onDay: '2026-11-25',
-        scope: { mobilizationGrade: 2, byRegion: {}, ruleText: '', ruleLink: '' },
-        daysToEvent: null,
-        daysSinceEvent: null,
-        raised: [],
-        questions: 'answered',
-        consent: null,
-        today: [],
-      },
     }));
 
 const valueRead = (facts: SessionFacts, motionId: string, side: Side) =>
