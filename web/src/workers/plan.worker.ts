@@ -5,7 +5,6 @@ import {
   minutesMore,
   otherSessions,
   proposeSession,
-  wantedMotions,
   type Alternative,
   type KeptFacts,
   type LeftOut,
@@ -64,13 +63,8 @@ self.onmessage = ({ data }: MessageEvent<PlanQuestion>) => {
   }
 };
 
-/** What is kept of gains where something is missing today. */
-function learned({ facts, now, zone }: Extract<PlanQuestion['response'], { now: string }>, session: SessionFacts): KeptFacts {
-  const missing = new Set(wantedMotions(session).flatMap((each) => (each.missing > 0 ? [`${each.motion.id}/${each.side}`] : [])));
+/** What is kept of this athlete's gains. */
+function learned({ facts, now, zone }: Extract<PlanQuestion['response'], { now: string }>, { errors, shelf }: SessionFacts): KeptFacts {
   const dayOf = (instant: string) => DateTime.fromISO(instant, { zone }).toISODate()!;
-  return keptFacts(facts, (motionId, side) => missing.has(`${motionId}/${side}`), now, {
-    errors: session.errors,
-    dayOf,
-    ...(session.shelf ? { shelf: session.shelf } : {}),
-  });
+  return keptFacts(facts, now, { errors, dayOf, ...(shelf ? { shelf } : {}) });
 }

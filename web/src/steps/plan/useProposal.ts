@@ -141,8 +141,7 @@ export function useProposal() {
   function responseNow(): PlanQuestion['response'] {
     const file = visit.file!;
     const facts = responseOfVisit(file, practice.personOf(file.athlete));
-    // What is missing decides which sides are learned.
-    learningFrom = JSON.stringify([facts, file.errors, file.goals, file.season ?? null, shelf.items]);
+    learningFrom = JSON.stringify([facts, file.errors, shelf.items]);
     return learned?.from === learningFrom ? learned.kept : { facts, now: file.visit.startsAt, zone: practice.zone };
   }
 
