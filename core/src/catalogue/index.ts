@@ -5,6 +5,7 @@ export {
   SECTIONS,
   STAGES,
   TOOLS,
+  type Dose,
   type Entry,
   type Section,
   type SetUp,

@@ -40,7 +40,6 @@ const WHEN_RIGHT_IS_WORKED: Readonly<Record<string, Readonly<Record<string, Side
   'side-lying-rotation-low': { 'lumbar-rotation': 'left' },
   'side-lying-rotation-chest': { 'trunk-rotation-lying': 'right', 'trunk-rotation': 'right' },
   'side-lying-rotation-both': { 'trunk-rotation-lying': 'right', 'lumbar-rotation': 'left', 'trunk-rotation': 'right' },
-  'side-lying-back-bow': { 'side-bend-slide': 'left', 'trunk-side-bend': 'left' },
   'trunk-rotation-seated': { 'trunk-rotation': 'right' },
   // The arm of the right side overhead, the trunk bent to the left.
   'side-bend-seated': { 'trunk-side-bend': 'left', 'side-bend-slide': 'left' },
@@ -52,6 +51,26 @@ const WHEN_RIGHT_IS_WORKED: Readonly<Record<string, Readonly<Record<string, Side
   'belly-rock': { 'lumbar-rotation': 'left' },
   'shoulder-roll': { 'trunk-rotation': 'right' },
   'sacroiliac-twist': { 'lumbar-rotation': 'left' },
+  // Pinned on the right, the head carried to the left.
+  'neck-thumb-stretch': { 'neck-side-bend': 'left' },
+  'scalene-collarbone': { 'neck-side-bend': 'left' },
+  'neck-traction-pillow': { 'neck-rotation-supine': 'right' },
+  'neck-lift-seated': { 'neck-rotation': 'right' },
+  // The right splenius and levator turn and bend the head to the right: they are long with the chin down and to the left.
+  'splenius-reset': { 'neck-rotation-bent': 'left' },
+  'levator-shoulder-up': { 'neck-rotation-bent': 'left' },
+  'upper-trap-knuckles': { 'neck-side-bend': 'left' },
+  'shoulder-elbow-push': { 'neck-side-bend': 'left' },
+  'shoulder-top-front-hold': { 'neck-side-bend': 'left' },
+  'elbow-arm-lever': { 'neck-side-bend': 'left' },
+  'quadratus-side-press': { 'side-bend-slide': 'left' },
+  // The right arm crosses over, the trunk turns to the left: the right line of the back opens.
+  'trunk-rotation-long-sitting': { 'trunk-rotation': 'left' },
+  'hip-draw-lean': { 'lumbar-rotation': 'left' },
+  'shoulder-figure-eight': { 'trunk-rotation': 'right' },
+  // The small rotators on the right turn the trunk to the left: they are long when it is turned to the right.
+  'spine-muscles-reach-thoracic': { 'trunk-rotation-lying': 'right' },
+  'spine-muscles-reach-lumbar': { 'side-bend-slide': 'left' },
   'home-mobility-line': { 'trunk-rotation': 'right' },
 };
 const MIRROR: Record<Side, Side> = { left: 'right', right: 'left', midline: 'midline' };

@@ -15,7 +15,7 @@ export const SECTIONS = [
 export type Section = (typeof SECTIONS)[number];
 
 /** What of the therapist's body does the work. */
-export const TOOLS = ['palm', 'forearm', 'knuckles', 'thumb', 'fingers', 'elbow', 'body lean'] as const;
+export const TOOLS = ['palm', 'forearm', 'knuckles', 'thumb', 'fingers', 'elbow', 'body lean', 'stick', 'foot', 'towel'] as const;
 export type Tool = (typeof TOOLS)[number];
 
 export interface ToolLoad {
@@ -35,11 +35,22 @@ export interface SetUp {
   readonly hands?: string;
 }
 
-/** One phase as it is said at the table: at most six words, what goes with them, and who moves. */
+/** One phase as it is said at the table: at most six words, what goes with them, and who moves. What is left out is as the way has it. */
 export interface Spoken {
   readonly text: string;
-  readonly detail: string;
-  readonly works: 'athlete' | 'therapist';
+  readonly detail?: string;
+  readonly works?: 'athlete' | 'therapist';
+}
+
+/** What a way of working begins with on one entry, where that is not what the way begins with everywhere. */
+export interface Dose {
+  readonly rounds?: number;
+  /** By number id; one value, or one a round. */
+  readonly numbers?: Readonly<Record<string, readonly number[]>>;
+  /** By choice id. */
+  readonly choices?: Readonly<Record<string, string>>;
+  /** Stations, directions, points or angles in their order, by list id, where this way goes through them otherwise than others do here. */
+  readonly lists?: Readonly<Record<string, readonly string[]>>;
 }
 
 /** Something that can be done to an athlete: one stretch, press or mobilization with everything needed at the table. */
@@ -88,6 +99,8 @@ export interface Entry {
   readonly adds?: readonly ('friction' | 'nerve-line' | 'press' | 'pin' | 'mobilize')[];
   /** What is said here in place of what a way says everywhere: by way, and by the way's own words. A practice that says it otherwise is heard. */
   readonly says?: Readonly<Record<string, Readonly<Record<string, Spoken>>>>;
+  /** What a way begins with here, by its id; what is left out is as the way has it. Taught where the entry is, or common practice. */
+  readonly doses?: Readonly<Record<string, Dose>>;
   /** Stations, directions, points or angles of its own, by list id of the ways of working. */
   readonly lists?: Readonly<Record<string, readonly string[]>>;
   /** Only for somebody who was operated on and has the go-ahead: never proposed by itself. */

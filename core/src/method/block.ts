@@ -43,13 +43,38 @@ export function defaultLists(method: Method, entry: Pick<Entry, 'lists'>): ListV
   return Object.fromEntries(method.lists.map((list) => [list.id, (entry.lists?.[list.id] ?? list.default).slice(0, list.max)]));
 }
 
+/** What a block begins with before anybody changes it. */
+export interface Beginning {
+  readonly numbers: NumberValues;
+  readonly choices: ChoiceValues;
+  readonly rounds: number;
+  /** Left out where the way of working has none. */
+  readonly lists?: ListValues;
+}
+
+/**
+ * What a way of working begins with on an entry: the entry's own numbers, choices, rounds and places for it, and the way's where it has none.
+ * A practice's own way begins with what the practice gave it; only places come from the entry.
+ * @example beginningOf(CR_BREATH, { motionId: 'hip-flexion', doses: { 'cr-breath': { rounds: 2 } } }).rounds // → 2
+ */
+export function beginningOf(method: Method, entry: Pick<Entry, 'doses' | 'lists' | 'motionId'>): Beginning {
+  const dose = entry.doses?.[method.id];
+  const places = dose?.lists ?? (method.madeFrom === undefined ? undefined : entry.doses?.[method.madeFrom]?.lists);
+  return {
+    numbers: { ...defaultNumbers(method, axisOf(method, motionOf(entry.motionId))), ...dose?.numbers },
+    choices: { ...defaultChoices(method), ...dose?.choices },
+    rounds: dose?.rounds ?? method.rounds.default,
+    ...(method.lists.length > 0 ? { lists: defaultLists(method, places ? { lists: { ...entry.lists, ...places } } : entry) } : {}),
+  };
+}
+
 /** Sides an entry can be done on: its own, or those of its motion. */
 export function sidesOf(entry: Pick<Entry, 'sides' | 'motionId'>): readonly Side[] {
   return entry.sides ?? motionOf(entry.motionId).sides;
 }
 
 /**
- * A block with the defaults of its way of working, for the given sides in the given order.
+ * A block with what its way of working begins with on its entry, for the given sides in the given order.
  * Throws a RangeError for an unknown entry or way of working.
  */
 export function newBlock(id: string, entryId: string, methodId: string, sides: readonly Side[], shelf: Shelf = BUILT_IN): BlockPlan {
@@ -57,15 +82,8 @@ export function newBlock(id: string, entryId: string, methodId: string, sides: r
   const method = shelf.methods.get(methodId);
   if (!entry) throw new RangeError(`No catalogue entry has the id "${entryId}".`);
   if (!method) throw new RangeError(`No way of working has the id "${methodId}".`);
-  return {
-    id,
-    entryId,
-    methodId,
-    numbers: defaultNumbers(method, axisOf(method, motionOf(entry.motionId))),
-    choices: defaultChoices(method),
-    sides: sides.map((side) => ({ side, rounds: method.rounds.default })),
-    ...(method.lists.length > 0 ? { lists: defaultLists(method, entry) } : {}),
-  };
+  const { rounds, ...begins } = beginningOf(method, entry);
+  return { id, entryId, methodId, ...begins, sides: sides.map((side) => ({ side, rounds })) };
 }
 
 /**

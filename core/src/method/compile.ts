@@ -279,7 +279,8 @@ class PassWalk {
   private said(phase: PhaseSpec): Pick<PhaseSpec, 'text' | 'detail' | 'works'> {
     const { entry, method } = this.context;
     const says = entry.says?.[method.id] ?? (method.madeFrom === undefined ? undefined : entry.says?.[method.madeFrom]);
-    return says?.[phase.text] ?? phase;
+    const own = says?.[phase.text];
+    return own === undefined ? phase : { text: own.text, detail: own.detail ?? phase.detail, works: own.works ?? phase.works };
   }
 
   /** Whether cautions leave less of its seconds or effort than was asked for. */

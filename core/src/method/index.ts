@@ -28,6 +28,8 @@ export {
 export { axisOf, type Axis } from './axis.ts';
 export {
   newBlock,
+  beginningOf,
+  type Beginning,
   checkBlock,
   checkNumber,
   checkRounds,

@@ -1,6 +1,21 @@
 import fc from 'fast-check';
+import { motionOf } from '../body/index.ts';
 import { ENTRIES } from '../catalogue/index.ts';
-import { compile, fits, METHODS, newBlock, ownWay, roundShares, shelfWith, sidesOf, SLOW_BREATH, type NumberValues } from './index.ts';
+import {
+  axisOf,
+  compile,
+  defaultChoices,
+  defaultNumbers,
+  fits,
+  METHODS,
+  newBlock,
+  ownWay,
+  roundShares,
+  shelfWith,
+  sidesOf,
+  SLOW_BREATH,
+  type NumberValues,
+} from './index.ts';
 
 const shares = (entryId: string, methodId: string, numbers: NumberValues = {}, limits?: { holdS: number }) => {
   const block = newBlock('b', entryId, methodId, ['left']);
@@ -33,12 +48,17 @@ const shares = (entryId: string, methodId: string, numbers: NumberValues = {}, l
   return roundShares(line, 0, 'left');
 };
 
-test('at its own numbers every way brings its own share, on every entry, in every round', () => {
+test('at the way’s own numbers, whatever an entry begins with, every way brings its own share, on every entry, in every round', () => {
   let seen = 0;
   for (const entry of ENTRIES) {
     for (const method of METHODS.filter((each) => fits(entry, each))) {
       const side = sidesOf(entry)[0]!;
-      const line = compile([newBlock('b', entry.id, method.id, [side])], { breath: SLOW_BREATH, edgeOf: () => null });
+      const block = {
+        ...newBlock('b', entry.id, method.id, [side]),
+        numbers: defaultNumbers(method, axisOf(method, motionOf(entry.motionId))),
+        choices: defaultChoices(method),
+      };
+      const line = compile([block], { breath: SLOW_BREATH, edgeOf: () => null });
       for (const share of roundShares(line, 0, side))
         expect([entry.id, method.id, Math.round(share * 1000) / 1000]).toEqual([entry.id, method.id, method.share]);
       seen += 1;

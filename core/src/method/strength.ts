@@ -98,14 +98,15 @@ function workOf(cues: readonly Cue[], { secondsOf, effortOf }: CueDone): RoundWo
 
 const USUAL = new WeakMap<Entry, Map<string, RoundWork>>();
 
-/** A round of an entry in the way as it ships. Neither ever changes, so this is kept. */
+/** A round of an entry in the way as it ships, whatever the entry begins with: a shorter hold brings less. Neither ever changes, so this is kept. */
 function usualRound(entry: Entry, method: Method, shelf: Shelf): RoundWork {
   const id = method.madeFrom ?? method.id;
   const known = USUAL.get(entry) ?? new Map<string, RoundWork>();
   USUAL.set(entry, known);
   const found = known.get(id);
   if (found) return found;
-  const only: Shelf = { ...shelf, entries: new Map([[entry.id, { ...entry, ways: [id, ...entry.ways] as unknown as Entry['ways'] }]]) };
+  const { doses: _doses, ...plain } = entry;
+  const only: Shelf = { ...shelf, entries: new Map([[entry.id, { ...plain, ways: [id, ...entry.ways] as unknown as Entry['ways'] }]]) };
   const block = newBlock('usual', entry.id, id, sidesOf(entry).slice(0, 1), only);
   const { cues } = compile([{ ...block, sides: block.sides.map((each) => ({ ...each, rounds: 1 })) }], {
     breath: SLOW_BREATH,

@@ -31,8 +31,8 @@ test('rounds that were finished count, on the sides that were reached; a plan th
     ],
   });
   const state = foldRun(line, byTheClock(line, 2, 'left'));
-  // Twenty seconds held in each, by the clock.
-  const held = { heldS: 20, workedS: 0, pressedS: 0, effortPct: 0 };
+  // Fifteen seconds held in each, by the clock.
+  const held = { heldS: 15, workedS: 0, pressedS: 0, effortPct: 0 };
   expect(blocksDone(line, state)).toEqual([
     {
       entryId: 'hamstring-heel-on-shoulder',

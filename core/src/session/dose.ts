@@ -153,7 +153,18 @@ export const USUAL_TOOL_LIMITS: ToolMinutes = {
   fingers: 40,
   elbow: 30,
   'body lean': 180,
+  stick: 120,
+  foot: 60,
+  towel: 120,
 };
+
+/**
+ * The minutes a practice allows each tool: its own, and for a tool it has said nothing of yet what practices start with.
+ * @example toolLimits({ thumb: 15 }).thumb // → 15
+ */
+export function toolLimits(own: Partial<ToolMinutes> | null): ToolMinutes {
+  return { ...USUAL_TOOL_LIMITS, ...own };
+}
 
 /** Table heights to begin with, from the knuckles of a loose fist, standing. Common practice. */
 export function tableHeight(knuckleCm: number): readonly { readonly work: string; readonly cm: number }[] {

@@ -41,6 +41,7 @@ export {
   sparing,
   tableHeight,
   toolMinutes,
+  toolLimits,
   USUAL_TOOL_LIMITS,
   type CueSeconds,
   type DoneSoFar,

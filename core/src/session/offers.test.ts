@@ -1,6 +1,6 @@
 import { MOTIONS } from '../body/index.ts';
 import { ENTRIES } from '../catalogue/index.ts';
-import { BUILT_IN, checkBlock, findMethod, fits, METHODS, wayRank, type Method, type Shelf } from '../method/index.ts';
+import { beginningOf, BUILT_IN, checkBlock, findMethod, fits, METHODS, wayRank, type Method, type Shelf } from '../method/index.ts';
 import { addedBlock, offersFor, waysFor } from './offers.ts';
 
 test('ways come in the entry’s own order, the usual one first, and none that does not fit', () => {
@@ -64,8 +64,8 @@ test('a block put in by hand: sound for every entry and way, the tighter side fi
           continue;
         }
         expect(block.sides[0]!.side).toBe(side);
-        expect(block.sides[0]!.rounds).toBe(Math.min(way.rounds.max, way.rounds.default + 1));
-        expect(block.sides[1]!.rounds).toBe(way.rounds.default);
+        expect(block.sides[0]!.rounds).toBe(Math.min(way.rounds.max, beginningOf(way, entry).rounds + 1));
+        expect(block.sides[1]!.rounds).toBe(beginningOf(way, entry).rounds);
       }
     }
   }

@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import Joi from 'joi';
 import { TOOLS } from '@pace-bend/core/catalogue';
-import { USUAL_TOOL_LIMITS, type ToolMinutes } from '@pace-bend/core/session';
+import { toolLimits, type ToolMinutes } from '@pace-bend/core/session';
 import { caller } from '../access/guard.ts';
 import { stale } from '../http/problem.ts';
 import { standsAlready } from '../db/once.ts';
@@ -33,7 +33,7 @@ export function handRoutes(pool: Pool): Router {
       [practiceId, accountId],
     );
     return {
-      limits: row!.limits === null ? USUAL_TOOL_LIMITS : fromJson<ToolMinutes>(row!.limits),
+      limits: toolLimits(row!.limits === null ? null : fromJson<Partial<ToolMinutes>>(row!.limits)),
       revision: row!.revision,
       knuckleCm: row!.knuckleCm,
     };

@@ -1,6 +1,6 @@
 import { phaseHold, seasonDay, stayOn, type SeasonFacts } from '@pace-bend/core/season';
 import { shelfOf } from '@pace-bend/core/method';
-import { toolMinutes, USUAL_TOOL_LIMITS, type ToolMinutes } from '@pace-bend/core/session';
+import { toolLimits, toolMinutes, type ToolMinutes } from '@pace-bend/core/session';
 import { ANY_TIME, weekDays, type AthleteTimes, type WeekAthlete, type WeekDay, type WeekFile, type WeekVisit } from '@pace-bend/core/week';
 import type { PracticeRow } from '../access/sessions.ts';
 import { firstRow, fromJson, iso, rows, type Db } from '../db/pool.ts';
@@ -73,7 +73,7 @@ export async function weekFile(db: Db, practice: PracticeRow, monday: string, no
     rules: due.rules,
     errors: due.errors,
     total: due.total,
-    thumbLimit: (limits!.limits === null ? USUAL_TOOL_LIMITS : fromJson<ToolMinutes>(limits!.limits)).thumb,
+    thumbLimit: toolLimits(limits!.limits === null ? null : fromJson<Partial<ToolMinutes>>(limits!.limits)).thumb,
   };
 }
 

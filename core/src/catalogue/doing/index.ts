@@ -1,6 +1,15 @@
 import { MOTION_FACETS } from '../../body/index.ts';
 import type { Entry } from '../types.ts';
 import { ARM_DOING } from './arm.ts';
+import { NECK_POINTS_DOING } from './neckPoints.ts';
+import { SHOULDER_POINTS_DOING } from './shoulderPoints.ts';
+import { CHAIR_DOING } from './chair.ts';
+import { ARM_LINES_DOING } from './armLines.ts';
+import { BACK_WORK_DOING } from './backWork.ts';
+import { HIP_WORK_DOING } from './hipWork.ts';
+import { THIGH_WORK_DOING } from './thighWork.ts';
+import { FOOT_SERIES_DOING } from './footSeries.ts';
+import { AFTER_OPERATION_DOING } from './afterOperation.ts';
 import { CLOSING_DOING } from './closing.ts';
 import { FOOT_DOING } from './foot.ts';
 import { HIP_DOING } from './hip.ts';
@@ -21,6 +30,15 @@ const ALL: Readonly<Record<string, Doing>> = {
   ...THIGH_DOING,
   ...FOOT_DOING,
   ...CLOSING_DOING,
+  ...NECK_POINTS_DOING,
+  ...SHOULDER_POINTS_DOING,
+  ...CHAIR_DOING,
+  ...ARM_LINES_DOING,
+  ...BACK_WORK_DOING,
+  ...HIP_WORK_DOING,
+  ...THIGH_WORK_DOING,
+  ...FOOT_SERIES_DOING,
+  ...AFTER_OPERATION_DOING,
 };
 
 /**

@@ -1,7 +1,6 @@
-import type { Doing, Goes } from './types.ts';
+import { away } from './away.ts';
+import type { Doing } from './types.ts';
 
-/** The head is carried away from the worked side, so that this side opens. */
-const away = (...motions: readonly string[]): Record<string, Goes> => Object.fromEntries(motions.map((id) => [id, 'opposite' as const]));
 const SIDE_BEND = ['upper-trapezius', 'scalenes', 'levator'] as const;
 
 export const NECK_DOING: Readonly<Record<string, Doing>> = {

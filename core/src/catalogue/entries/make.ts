@@ -19,6 +19,12 @@ export function entry<const P extends readonly [Position, ...Position[]]>(
 
 export const uses = (tool: Tool, share: number): ToolLoad => ({ tool, share });
 
+/** Ways of working with the usual ones of an entry before the others. */
+export const usually = (usual: readonly [string, ...string[]], ways: readonly string[]): Entry['ways'] => [
+  ...usual,
+  ...ways.filter((way) => !usual.includes(way)),
+];
+
 /** Ways of working that go together. */
 export const LENGTHENING = [
   'cr-breath',

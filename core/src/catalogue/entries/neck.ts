@@ -1,4 +1,4 @@
-import { entry, GENTLE, MOBILIZING, moving, uses } from './make.ts';
+import { entry, GENTLE, MOBILIZING, moving, uses, usually } from './make.ts';
 
 export const NECK = [
   entry({
@@ -13,9 +13,9 @@ export const NECK = [
     positions: ['supine'],
     supports: 'Table flat, knees over a roll',
     setUp: 'Supine, hand high on the skull, shoulder held down',
-    hands: 'One hand high on the skull, off ear and jaw; the other keeps the shoulder down',
-    press: 'Press head into my hand',
-    pressLine: 'ear toward the middle, nose to the ceiling',
+    hands: 'The heel of one hand high on the worked side of the skull, clear of ear and jaw; the other blocks the shoulder from above',
+    press: 'Ear toward this shoulder',
+    pressLine: 'ear toward the worked shoulder, the nose stays at the ceiling',
     bringHome: 'carry the head to the middle',
     watch: 'Face turns; tingling in the arm: ease off',
     cautions: 'Disc or bony narrowing: not toward that side. Dizziness: no end range.',
@@ -23,6 +23,13 @@ export const NECK = [
     ways: ['cr-breath', 'static-hold', 'cr-light', 'brief-hold', 'slack-stretch', 'position-of-comfort'],
     easier: ['neck-side-bend-seated'],
     harder: ['neck-diagonal'],
+    doses: { 'cr-breath': { numbers: { hold: [0] } } },
+    says: {
+      'cr-breath': {
+        'Let go': { text: 'Let it all go' },
+        'Take up the new range': { text: 'Stay heavy', detail: 'take up the gain on the breath out' },
+      },
+    },
   }),
   entry({
     id: 'neck-turn-supine',
@@ -65,9 +72,16 @@ export const NECK = [
     watch: 'Pinching on the near side: less turn',
     cautions: 'No end range with dizziness; not toward a narrowed side.',
     tools: [uses('palm', 0.7)],
-    ways: GENTLE,
+    ways: usually(['brief-hold'], GENTLE),
     easier: ['neck-side-bend-supine'],
     harder: ['neck-diagonal-levator'],
+    doses: { 'brief-hold': { rounds: 2, numbers: { hold: [10] } } },
+    says: {
+      'brief-hold': {
+        'Slowly to the edge': { text: 'Chin to this shoulder', detail: 'head carried away and forward, first firm resistance' },
+        Hold: { text: 'Two deep breaths', detail: 'the pull sits elsewhere than in the plain side-bend' },
+      },
+    },
   }),
   entry({
     id: 'neck-diagonal-levator',
@@ -88,9 +102,16 @@ export const NECK = [
     watch: 'Pull sits at the edge of the blade; pinching on the near side: less turn',
     cautions: 'No end range with dizziness; not toward a narrowed side.',
     tools: [uses('palm', 0.7)],
-    ways: GENTLE,
+    ways: usually(['brief-hold'], GENTLE),
     easier: ['neck-diagonal'],
     harder: ['neck-crossed-arm-lift'],
+    doses: { 'brief-hold': { rounds: 2, numbers: { hold: [10] } } },
+    says: {
+      'brief-hold': {
+        'Slowly to the edge': { text: 'Chin to the far armpit', detail: 'the worked shoulder stays down' },
+        Hold: { text: 'Two deep breaths', detail: 'felt at the corner of the blade' },
+      },
+    },
   }),
   entry({
     id: 'neck-crossed-arm-lift',
@@ -111,8 +132,15 @@ export const NECK = [
     watch: 'Pull between the shoulder blades is enough',
     cautions: 'Not with disc signs in the arm.',
     tools: [uses('forearm', 0.7)],
-    ways: GENTLE,
+    ways: usually(['brief-hold'], GENTLE),
     easier: ['neck-diagonal'],
+    doses: { 'brief-hold': { rounds: 2, numbers: { hold: [5] } } },
+    says: {
+      'brief-hold': {
+        'Slowly to the edge': { text: 'Head heavy', detail: 'up very slowly, then the small turn' },
+        Hold: { text: 'One breath here', detail: 'a pull between the blades is enough' },
+      },
+    },
   }),
   entry({
     id: 'neck-traction',
@@ -138,7 +166,11 @@ export const NECK = [
     ways: ['mobilize-sustained', 'continuous-motion'],
     easier: ['neck-traction-towel'],
     harder: ['neck-traction-forearm'],
-    says: moving('Draw and ease, in rhythm', '{rate} a minute; the chin stays where it is'),
+    says: {
+      ...moving('Draw and ease, in rhythm', '{rate} a minute; the chin stays where it is'),
+      'mobilize-sustained': { 'Hold: {place}': { text: 'Toes, jaw, all loose', detail: 'lean back and wait; their toes follow the pull' } },
+    },
+    doses: { 'mobilize-sustained': { rounds: 3, numbers: { held: [15] } } },
   }),
   entry({
     id: 'neck-traction-forearm',
@@ -163,7 +195,11 @@ export const NECK = [
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'continuous-motion'],
     easier: ['neck-traction'],
-    says: moving('Draw and ease, in rhythm', '{rate} a minute; the forehead stays level'),
+    says: {
+      ...moving('Draw and ease, in rhythm', '{rate} a minute; the forehead stays level'),
+      'mobilize-sustained': { 'Hold: {place}': { text: 'Toes, jaw, all loose', detail: 'lean back and wait; their toes follow the pull' } },
+    },
+    doses: { 'mobilize-sustained': { rounds: 3, numbers: { held: [15] } } },
   }),
   entry({
     id: 'neck-traction-towel',
@@ -188,7 +224,11 @@ export const NECK = [
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'continuous-motion'],
     harder: ['neck-traction'],
-    says: moving('Draw and ease, in rhythm', '{rate} a minute; ears free'),
+    says: {
+      ...moving('Draw and ease, in rhythm', '{rate} a minute; ears free'),
+      'mobilize-sustained': { 'Hold: {place}': { text: 'Toes, jaw, all loose', detail: 'lean back and wait; their toes follow the pull' } },
+    },
+    doses: { 'mobilize-sustained': { rounds: 3, numbers: { held: [15] } } },
   }),
   entry({
     id: 'skull-base-melt',
@@ -221,6 +261,8 @@ export const NECK = [
     adds: ['press'],
     ways: ['breath-sink', 'point-hold'],
     harder: ['neck-turn-supine'],
+    doses: { 'breath-sink': { numbers: { breaths: [8] } }, 'point-hold': { rounds: 1, numbers: { press: [20] } } },
+    says: { 'breath-sink': { Sink: { text: 'Let the head sink', detail: 'it sinks by itself onto the fingertips' } } },
   }),
   entry({
     id: 'scalene-pin-move',
@@ -242,9 +284,21 @@ export const NECK = [
     watch: 'A pulse under the fingers: move off. Tingling: stop',
     cautions: 'Off any pulse; not with arm signs.',
     tools: [uses('fingers', 0.8)],
-    ways: ['pin-lengthen', 'cr-light', 'position-of-comfort'],
+    ways: ['pin-lengthen', 'cr-light', 'position-of-comfort', 'inhibit-integrated', 'wait-lighter'],
     lists: { stations: ['above the collarbone', 'lower third', 'middle', 'upper third'] },
     easier: ['neck-side-bend-supine'],
+    doses: {
+      'pin-lengthen': { rounds: 3, numbers: { pin: [2], lengthen: [5] } },
+      'inhibit-integrated': { numbers: { slack: [10], hold: [6] } },
+    },
+    says: {
+      'pin-lengthen': { 'Carry it long': { text: 'Head heavy in my hand', detail: 'where it snags: stop and wait, do not push through' } },
+      'inhibit-integrated': {
+        'Bring it short': { text: 'Head toward this side', detail: 'until the point stops hurting' },
+        Lengthen: { text: 'Head to the far side', detail: 'slowly, the finger stays' },
+        'Pull the other way': { text: 'And the other way', detail: 'head to the far side, lightly' },
+      },
+    },
   }),
   entry({
     id: 'neck-side-bend-seated',
@@ -256,16 +310,17 @@ export const NECK = [
     motionId: 'neck-side-bend',
     positions: ['seated upright'],
     supports: 'Chair, feet flat, hand under the seat',
-    setUp: 'Seated, shoulder under your forearm, head carried to the other side',
-    hands: 'One forearm rests on the shoulder, the other hand guides the head from above the ear',
+    setUp: 'Seated tall, feet flat, your forearm resting on the worked shoulder; they let the head drop',
+    hands: 'One forearm rests its weight on the shoulder, the other hand only lies at the head as a support; nobody pushes it',
     press: 'Press head up',
     pressLine: 'ear toward the middle',
     bringHome: 'carry the head upright',
     watch: 'One breath as a trial, then stay several',
     cautions: 'Not toward a narrowed side.',
     tools: [uses('forearm', 0.5), uses('palm', 0.4)],
-    ways: ['brief-hold', 'static-hold', 'cr-light', 'cr-breath'],
+    ways: ['trial-stay', 'brief-hold', 'static-hold', 'cr-light', 'cr-breath'],
     harder: ['neck-side-bend-supine'],
+    says: { 'trial-stay': { '{press}': { text: 'Ear to the far shoulder' } } },
   }),
   entry({
     id: 'neck-pin-turn-seated',
@@ -273,29 +328,37 @@ export const NECK = [
     stage: 'specific',
     name: 'Seated pin and turn',
     synonyms: ['neck pin and rotate'],
-    targets: ['upper trapezius', 'levator scapulae'],
+    targets: ['sternocleidomastoid', 'scalenes'],
     motionId: 'neck-rotation',
     positions: ['seated upright', 'seated leaning'],
     places: {
       'seated leaning': {
-        setUp: 'Leaning forward, forehead free to turn, thumb or knuckle beside the neck',
+        setUp: 'Leaning forward, face free to turn, flat fingertips on the side of the neck',
         supports: 'Chest on the rest, arms down',
-        hands: 'Knuckles pin one station from behind, the other hand lies on the crown; they turn',
+        hands: 'Flat fingertips on one station, the other hand on the far shoulder; they turn',
       },
     },
     supports: 'Chair, back upright, feet flat',
     mover: 'both',
-    setUp: 'Seated, thumb or knuckle beside the neck, they turn the head away',
-    hands: 'Knuckles pin one station, the other hand steadies the forehead; they turn',
+    setUp: 'Seated tall, flat fingertips on the side of the neck; look ahead, turn when told',
+    hands: 'Flat fingertips of one hand on the muscle, the other steadies the far shoulder; they turn',
     press: 'Turn away slowly',
     pressLine: 'nose over the far shoulder',
     bringHome: 'turn back, let go first',
-    watch: 'Off any pulse; no pressing forward of the ear line',
-    cautions: 'Off any pulse. No end range with dizziness.',
+    watch: 'Pulse or light-headed: off at once. Nothing over the windpipe',
+    cautions: 'Ask before the throat; never both sides at once. Off any pulse. No end range with dizziness.',
     tools: [uses('knuckles', 0.7)],
     ways: ['pin-lengthen', 'point-hold'],
-    lists: { stations: ['base of the neck', 'lower third', 'middle', 'upper third', 'under the skull'] },
+    lists: { stations: ['above the collarbone', 'lower third', 'middle', 'upper third', 'behind the ear'] },
     easier: ['neck-side-bend-seated'],
+    doses: { 'pin-lengthen': { rounds: 1, numbers: { pin: [3], lengthen: [5], slack: [0] }, choices: { who: 'athlete' } } },
+    says: {
+      'pin-lengthen': {
+        'They move it long': { text: 'Turn away slowly', detail: 'at their own pace; it slides under the finger' },
+        Release: { text: 'Back to the middle', detail: 'only then to the next station' },
+        'Pin: {place}': { text: 'Settle: {place}', detail: 'station {turn} of {turns}; a pulse? off at once' },
+      },
+    },
   }),
   entry({
     id: 'neck-extension-table-end',
@@ -307,9 +370,9 @@ export const NECK = [
     motionId: 'neck-extension',
     sides: ['midline'],
     positions: ['supine'],
-    supports: 'Shoulders at the table end, your fingers under the neck the whole time',
+    supports: 'Shoulders at the table end, the whole head clear of it',
     setUp: 'Supine, head past the table end in your hands',
-    hands: 'Fingers of both hands support each neck bone, palms carry the skull',
+    hands: 'Fingertips bear each neck bone gently from beneath, level by level; the palms carry the skull',
     press: 'Press head up',
     pressLine: 'forehead to the ceiling, very lightly',
     bringHome: 'carry the head up level, then onto the table',
@@ -318,6 +381,14 @@ export const NECK = [
     tools: [uses('fingers', 0.8)],
     ways: ['brief-hold', 'cr-light', 'static-hold'],
     easier: ['skull-base-melt'],
+    doses: { 'brief-hold': { rounds: 2, numbers: { hold: [6] } } },
+    says: {
+      'brief-hold': {
+        'Slowly to the edge': { text: 'Back over my fingers', detail: 'one level, on the breath out' },
+        Hold: { text: 'Dizzy at all?', detail: 'one breath, then the next level toward the skull' },
+        'Again, a little deeper': { text: 'Next level', detail: 'from the base of the neck to the skull' },
+      },
+    },
   }),
   entry({
     id: 'neck-side-bend-antagonist',

@@ -1,4 +1,4 @@
-import { entry, LENGTHENING, moving, uses } from './make.ts';
+import { entry, LENGTHENING, moving, uses, usually } from './make.ts';
 
 const S = 'Thigh and knee' as const;
 const KNEE = 'Knee surgery or pain: keep torque off, hold along the shin or above the knee.';
@@ -40,7 +40,7 @@ export const THIGH = [
     supports: 'Lower leg over the table side',
     mover: 'both',
     setUp: 'Supine at the side, lower leg hanging, forearm pins the thigh while the knee bends',
-    hands: 'One forearm pins station by station toward the knee, the other hand bends the knee',
+    hands: 'One forearm pins station by station toward the hip, the other hand bends the knee',
     press: 'Straighten your knee',
     pressLine: 'shin forward into my hand',
     bringHome: 'lift the leg back onto the table',
@@ -48,9 +48,17 @@ export const THIGH = [
     cautions: KNEE,
     tools: [uses('forearm', 0.7)],
     ways: ['pin-lengthen', 'point-hold', 'inhibit-integrated'],
-    lists: { stations: ['below the hip', 'upper third', 'middle', 'lower third', 'above the knee'] },
+    lists: {
+      stations: ['above the knee', 'lower third', 'middle', 'upper third', 'below the hip'],
+      points: ['a finger above the knee-cap', 'lower third', 'middle', 'upper third', 'below the hip'],
+    },
     easier: ['quad-glide-partial'],
     harder: ['rectus-femoris-table-side'],
+    doses: { 'point-hold': { rounds: 1, numbers: { press: [20], pressure: [4] } }, 'pin-lengthen': { rounds: 1 } },
+    says: {
+      'pin-lengthen': { 'Carry it long': { text: 'Stay loose', detail: 'bend under the pin; release before it straightens' } },
+      'point-hold': { Stay: { text: 'Number?', detail: 'stay at four; each spot a little higher' } },
+    },
   }),
   entry({
     id: 'rectus-femoris-table-side',
@@ -71,8 +79,10 @@ export const THIGH = [
     watch: 'The low back arches',
     cautions: KNEE,
     tools: [uses('palm', 0.4), uses('body lean', 0.3)],
-    ways: LENGTHENING,
+    ways: usually(['cr-firm'], LENGTHENING),
     easier: ['rectus-femoris-prone'],
+    doses: { 'cr-firm': { rounds: 4, numbers: { hold: [10], contract: [10], effort: [30] } } },
+    says: { 'cr-firm': { '{press}': { text: 'Push against me' } } },
   }),
   entry({
     id: 'quad-glide-partial',
@@ -84,10 +94,10 @@ export const THIGH = [
     motionId: 'knee-flexion',
     measured: false,
     positions: ['supine'],
-    supports: 'Knee over a roll',
+    supports: 'Knee over a roll, thigh soft',
     mover: 'both',
-    setUp: 'Supine, forearm strokes up the thigh while the knee bends part of the way, then circles',
-    hands: 'One forearm strokes toward the hip, the other hand bends the knee',
+    setUp: 'Supine, only a little bend; forearm glides from hip to knee, then circles, lighter',
+    hands: 'One forearm glides toward the knee, the other hand at the shin',
     press: 'Bend your knee',
     pressLine: 'heel toward the buttock',
     bringHome: 'leg straight',
@@ -96,7 +106,16 @@ export const THIGH = [
     tools: [uses('forearm', 0.6)],
     ways: ['glide-circumduct', 'continuous-motion'],
     harder: ['quad-glide-full'],
-    says: moving('Bend part way, and straighten', '{rate} a minute, under the gliding hand'),
+    says: {
+      ...moving('Bend part way, and straighten', '{rate} a minute, under the gliding hand'),
+      'glide-circumduct': {
+        'Stroke as it bends': {
+          text: 'Only a little bend',
+          detail: 'stroke {turn} of {turns}, from hip to knee; the top muscle stays down',
+        },
+      },
+    },
+    doses: { 'glide-circumduct': { rounds: 1, numbers: { strokes: [4], circle: [20] } } },
   }),
   entry({
     id: 'quad-glide-full',
@@ -110,8 +129,8 @@ export const THIGH = [
     positions: ['supine'],
     supports: 'Foot flat, then sliding',
     mover: 'both',
-    setUp: 'Supine, palm strokes up the thigh while the knee bends fully, then circles',
-    hands: 'One palm strokes toward the hip, the other hand bends the knee',
+    setUp: 'Supine, forearm glides from hip to knee-cap as the knee bends fully, leg turned in, then circles',
+    hands: 'One forearm glides toward the knee, the other hand bends it',
     press: 'Bend your knee',
     pressLine: 'heel all the way in',
     bringHome: 'leg straight',
@@ -121,7 +140,14 @@ export const THIGH = [
     ways: ['glide-circumduct', 'continuous-motion'],
     easier: ['quad-glide-partial'],
     harder: ['rectus-femoris-pin'],
-    says: moving('Bend all the way, straighten', '{rate} a minute, under the gliding hand'),
+    says: {
+      ...moving('Bend all the way, straighten', '{rate} a minute, under the gliding hand'),
+      'glide-circumduct': {
+        'Stroke as it bends': { text: 'Bend it in', detail: 'stroke {turn} of {turns}, from hip to knee' },
+        Back: { text: 'And back', detail: 'hand light' },
+      },
+    },
+    doses: { 'glide-circumduct': { rounds: 1, numbers: { strokes: [4], circle: [20] } } },
   }),
   entry({
     id: 'hamstring-bent-shoulder',
@@ -165,6 +191,8 @@ export const THIGH = [
     tools: [uses('body lean', 0.6)],
     ways: LENGTHENING,
     easier: ['hamstring-bent-shoulder', 'hamstring-ninety'],
+    doses: { 'static-hold': { rounds: 2, numbers: { hold: [15] } } },
+    says: { 'static-hold': { Hold: { text: 'Breathe, heel heavy', detail: 'higher the second time; nerve pull: ankle free' } } },
   }),
   entry({
     id: 'hamstring-ninety',
@@ -254,7 +282,18 @@ export const THIGH = [
     tools: [uses('thumb', 0.6), uses('fingers', 0.4)],
     ways: ['mobilize-sustained', 'mobilize-oscillate', 'continuous-motion'],
     lists: { directions: ['up', 'down', 'inward', 'outward'] },
-    says: moving('Glide the knee-cap', '{rate} a minute; up, down, in, out; stay with the stiff way'),
+    says: {
+      ...moving('Glide the knee-cap', '{rate} a minute; up, down, in, out; stay with the stiff way'),
+      'mobilize-sustained': { 'Hold: {place}': { text: 'Glide {place}, rub the free edge', detail: 'never down into the joint' } },
+    },
+    doses: {
+      'mobilize-sustained': {
+        rounds: 1,
+        numbers: { held: [6] },
+        lists: { directions: ['down', 'up', 'inward', 'outward'] },
+        choices: { how: 'glide' },
+      },
+    },
   }),
   entry({
     id: 'adductor-compression',
@@ -279,6 +318,8 @@ export const THIGH = [
     ways: ['point-hold', 'line-press'],
     lists: { points: ['upper third', 'middle', 'lower third'], stations: ['upper third', 'middle', 'lower third'] },
     harder: ['adductors-walk-out'],
+    doses: { 'point-hold': { rounds: 1, numbers: { press: [15] } } },
+    says: { 'point-hold': { Stay: { text: 'Breathe out', detail: 'press, lift, replace; no dragging' } } },
   }),
   entry({
     id: 'line-press-inside',
@@ -293,8 +334,8 @@ export const THIGH = [
     regions: ['thigh-inner', 'calf'],
     positions: ['supine'],
     supports: 'Knee let out onto a cushion',
-    setUp: 'Supine, knee out on a cushion, palms lean along the inside from ankle to thigh',
-    hands: 'Palms lean in turn, arms straight',
+    setUp: 'Supine, leg folded to a four on a cushion, palms lean along the inside from the heel to the thigh',
+    hands: 'Hands inside foot and knee guide and never pull; one rests at the top, the other leans',
     press: 'Stay heavy',
     pressLine: 'straight down, toward the heart',
     bringHome: 'carry the knee in',
@@ -302,8 +343,9 @@ export const THIGH = [
     cautions: 'Varicose veins: keep off.',
     tools: [uses('palm', 0.4), uses('body lean', 0.5)],
     ways: ['line-press'],
-    lists: { stations: ['above the ankle', 'calf', 'above the knee', 'middle of the thigh'] },
+    lists: { stations: ['heel', 'mid calf', 'upper calf', 'below the knee', 'top of the thigh', 'middle of the thigh', 'above the knee'] },
     harder: ['adductor-compression'],
+    doses: { 'line-press': { rounds: 1, numbers: { press: [3] } } },
   }),
   entry({
     id: 'line-press-outside',
@@ -316,22 +358,17 @@ export const THIGH = [
     measured: false,
     still: true,
     regions: ['thigh-front', 'hip', 'shin'],
-    positions: ['side-lying left', 'supine'],
-    places: {
-      supine: {
-        setUp: 'Supine, leg turned in a little, palms lean along the outside from hip to ankle',
-        supports: 'Rolled towel under the knee',
-      },
-    },
-    supports: 'Cushion between the knees',
-    setUp: 'Side-lying, palms lean along the outside from hip to ankle',
-    hands: 'Palms lean in turn, arms straight',
+    positions: ['supine'],
+    supports: 'Your knee under theirs',
+    setUp: 'Supine, leg crossed over, ankle held low, your knee under theirs so that it cannot go too far',
+    hands: 'One palm leans along the outside, the other hand keeps the ankle low',
     press: 'Stay heavy',
     pressLine: 'straight down along the line',
     bringHome: 'rest a palm on the hip',
     watch: 'Tender band: wider, lighter',
     tools: [uses('palm', 0.4), uses('body lean', 0.5)],
     ways: ['line-press'],
-    lists: { stations: ['below the hip', 'middle of the thigh', 'above the knee', 'shin'] },
+    lists: { stations: ['knee', 'middle', 'hip'] },
+    doses: { 'line-press': { rounds: 1, numbers: { press: [4] } } },
   }),
 ];

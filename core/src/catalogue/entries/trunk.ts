@@ -1,4 +1,4 @@
-import { entry, LENGTHENING, moving, RHYTHM, uses } from './make.ts';
+import { entry, LENGTHENING, moving, RHYTHM, uses, usually } from './make.ts';
 
 const S = 'Trunk' as const;
 const BACK = 'Chronic low back pain: passive and slow. Disc with leg signs: not loaded into flexion.';
@@ -23,9 +23,16 @@ export const TRUNK = [
     watch: 'The shoulder lifts; pinching in the low back',
     cautions: BACK,
     tools: [uses('palm', 0.5), uses('body lean', 0.4)],
-    ways: LENGTHENING,
+    ways: usually(['brief-hold'], LENGTHENING),
     easier: ['low-back-rock'],
     harder: ['side-lying-rotation-low'],
+    doses: { 'brief-hold': { rounds: 2, numbers: { hold: [4] } } },
+    says: {
+      'brief-hold': {
+        'Slowly to the edge': { text: 'Hug yourself, stay heavy', detail: 'to the edge they name' },
+        Hold: { text: 'Two deep breaths', detail: 'then let down' },
+      },
+    },
   }),
   entry({
     id: 'side-lying-rotation-low',
@@ -45,9 +52,16 @@ export const TRUNK = [
     watch: 'Pain in the joint of the pelvis with light force: stop',
     cautions: BACK,
     tools: [uses('forearm', 0.5), uses('body lean', 0.4)],
-    ways: LENGTHENING,
+    ways: usually(['brief-hold'], LENGTHENING),
     easier: ['trunk-rotation-supine'],
     harder: ['side-lying-rotation-both'],
+    doses: { 'brief-hold': { rounds: 2, numbers: { hold: [4] } } },
+    says: {
+      'brief-hold': {
+        'Slowly to the edge': { text: 'Hip rolls away', detail: 'the shoulder stays' },
+        'Again, a little deeper': { text: 'Hip rolls away', detail: 'on the breath out, a little further' },
+      },
+    },
   }),
   entry({
     id: 'side-lying-rotation-chest',
@@ -68,9 +82,16 @@ export const TRUNK = [
     watch: 'The knees come apart',
     cautions: 'Previous dislocation: hold at the shoulder, not the arm.',
     tools: [uses('palm', 0.5), uses('body lean', 0.3)],
-    ways: LENGTHENING,
+    ways: usually(['brief-hold'], LENGTHENING),
     easier: ['trunk-rotation-seated'],
     harder: ['side-lying-rotation-both'],
+    doses: { 'brief-hold': { rounds: 2, numbers: { hold: [4] } } },
+    says: {
+      'brief-hold': {
+        'Slowly to the edge': { text: 'Shoulder melts back', detail: 'the hip stays in its stack' },
+        'Again, a little deeper': { text: 'Shoulder melts back', detail: 'on the breath out, a little further' },
+      },
+    },
   }),
   entry({
     id: 'side-lying-rotation-both',
@@ -91,8 +112,15 @@ export const TRUNK = [
     watch: 'Breath held',
     cautions: `${BACK} Osteoporosis: no strong rotation.`,
     tools: [uses('forearm', 0.7)],
-    ways: ['static-hold', 'cr-breath', 'cr-light', 'continuous-motion'],
+    ways: ['brief-hold', 'static-hold', 'cr-breath', 'cr-light', 'continuous-motion'],
     easier: ['side-lying-rotation-chest', 'side-lying-rotation-low'],
+    doses: { 'brief-hold': { rounds: 2, numbers: { hold: [4] } } },
+    says: {
+      'brief-hold': {
+        'Slowly to the edge': { text: 'Hip, then shoulder', detail: 'pelvis first, then the upper body' },
+        'Again, a little deeper': { text: 'Hip, then shoulder', detail: 'on the breath out, a little further' },
+      },
+    },
   }),
   entry({
     id: 'side-lying-back-bow',
@@ -101,8 +129,8 @@ export const TRUNK = [
     name: 'Side-lying back-bow',
     synonyms: ['side bow with the foot'],
     targets: ['quadratus lumborum', 'side of the trunk'],
-    motionId: 'side-bend-slide',
-    also: ['trunk-side-bend'],
+    motionId: 'hip-extension-knee-straight',
+    also: ['shoulder-extension'],
     positions: ['side-lying left'],
     supports: 'Pillow under the waist; your foot in the soft flank',
     setUp: 'Side-lying on a mat, your foot in the soft flank, arm and leg drawn back around it',
@@ -115,6 +143,13 @@ export const TRUNK = [
     tools: [uses('body lean', 0.6)],
     ways: ['brief-hold', 'static-hold'],
     easier: ['side-bend-seated'],
+    doses: { 'brief-hold': { rounds: 2, numbers: { hold: [5] } } },
+    says: {
+      'brief-hold': {
+        'Slowly to the edge': { text: 'Reach back to me', detail: 'both drawn back round the foot, to the edge' },
+        Hold: { text: 'Stay long in front', detail: 'five seconds, then back and anew' },
+      },
+    },
   }),
   entry({
     id: 'trunk-rotation-seated',
@@ -192,6 +227,8 @@ export const TRUNK = [
     ways: ['breath-sink', 'line-press'],
     lists: { stations: ['below the ribs', 'middle', 'above the hip bone'] },
     harder: ['quadratus-crossed'],
+    doses: { 'breath-sink': { rounds: 1, numbers: { breaths: [46], pressure: [1], painCeiling: [1], deeper: [0.05] } } },
+    says: { 'breath-sink': { Sink: { text: 'Breathe really deep', detail: 'a trace more, pain-free only' } } },
   }),
   entry({
     id: 'rib-pelvis-spread',
@@ -222,6 +259,13 @@ export const TRUNK = [
     adds: ['press'],
     ways: ['breath-sink'],
     harder: ['quadratus-crossed'],
+    doses: { 'breath-sink': { numbers: { breaths: [9] } } },
+    says: {
+      'breath-sink': {
+        Sink: { text: 'Breathe into my hands', detail: 'apart on the breath out' },
+        Wait: { text: 'Keep it', detail: 'breath {turn} of {turns}, nothing given back' },
+      },
+    },
   }),
   entry({
     id: 'quadratus-comfort',

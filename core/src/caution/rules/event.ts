@@ -32,7 +32,7 @@ export const EVENT_RULES: readonly Rule[] = [
     level: 'modify',
     limits: { effortPct: 40, painCeiling: 3 },
     reason: 'Two days before a start: nothing that could leave soreness.',
-    instead: 'What the athlete knows well, milder.',
+    instead: 'What the athlete knows well, lighter.',
     source: COMMON,
   },
   {
@@ -52,7 +52,7 @@ export const EVENT_RULES: readonly Rule[] = [
     level: 'modify',
     limits: { edgeShare: 0.9, effortPct: 20, painCeiling: 3 },
     reason: 'The day after: gentle, no aggressive end-range work.',
-    instead: 'Long, mild, breath-led.',
+    instead: 'Long, light, breath-led.',
     source: COMMON,
   },
 ];

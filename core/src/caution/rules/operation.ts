@@ -78,7 +78,7 @@ const ALL: readonly Rule[] = [
     { conditions: OPERATIONS, phases: ['remodel'] },
     { through: 'near-condition', techniques: ['lengthen', 'contract', 'active'] },
     'Remodelling: load comes back step by step.',
-    'Fewer rounds, longer and milder.',
+    'Fewer rounds, longer and lighter.',
     { limits: { effortPct: 40, painCeiling: 4, edgeShare: 0.97 }, ...own },
   ),
   modify(
@@ -234,7 +234,7 @@ const KNEE: readonly Rule[] = [
     { conditions: ['knee-replacement'], evenResolved: true },
     { loads: ['knee'], techniques: ['mobilize', 'traction'] },
     'A replaced joint is not mobilized or pulled.',
-    'Soft tissue around it, long and mild.',
+    'Soft tissue around it, long and light.',
     own,
   ),
 ];
@@ -331,7 +331,7 @@ const HIP: readonly Rule[] = [
     { conditions: REPLACED_HIPS, evenResolved: true },
     { through: ['hip'], techniques: ['mobilize', 'traction'] },
     'A replaced joint is not mobilized or pulled, from wherever the pull comes.',
-    'Soft tissue around it, long and mild.',
+    'Soft tissue around it, long and light.',
     own,
   ),
   avoid(
@@ -528,7 +528,7 @@ const SHOULDER: readonly Rule[] = [
     { conditions: ['shoulder-replacement'], evenResolved: true },
     { through: ['shoulder'], techniques: ['mobilize', 'traction'] },
     'A replaced joint is not mobilized or pulled.',
-    'Soft tissue around it, long and mild.',
+    'Soft tissue around it, long and light.',
     own,
   ),
   avoid(

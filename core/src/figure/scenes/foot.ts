@@ -155,13 +155,13 @@ export const FOOT: Readonly<Record<string, Scene>> = {
       marks: [{ kind: 'joint', at: ['shank', 1, 90] }],
     },
   ),
-  'post-op-calf': supine('side', { ...SUPINE, hip: 28, knee: 44, ankle: -6 }, null, {
+  'post-op-calf': prone('side', { ...PRONE, knee: 8, ankle: -44 }, null, {
     frame: calf,
     mover: 'athlete',
     muscles: ['gastrocnemius', 'soleus'],
-    hands: [works('palm', ['foot', 0.7, 180], { to: 'down' }), holds('cup', ['shank', 0.34, 180], { to: 'down' })],
-    marks: [press(['foot', 0.8, 180])],
-    props: [{ kind: 'bolster', under: ['thigh', 0.96, 180], size: 10 }],
+    hands: [works('thumb', ['shank', 0.56, 180], {})],
+    marks: [press(['foot', 0.8, 180]), { kind: 'sink', at: ['shank', 0.42, 180] }],
+    props: [{ kind: 'roll', under: ['shank', 0.86, 0], size: 6 }],
   }),
   'post-op-toes': supine('feet', FEET, null, {
     ...soleView,

@@ -141,28 +141,29 @@ export const NECK: Readonly<Record<string, Scene>> = {
     },
   ),
   'neck-pin-turn-seated': upright(
-    'back',
-    { ...SEATED, neckTurn: -62 },
+    'front',
+    { ...SEATED, neckTurn: -52 },
     { neckTurn: 0 },
     {
       ...table,
       frame: HEAD,
       mover: 'athlete',
-      muscles: ['upper-trapezius'],
-      hands: [holds('knuckles', ['neck', 0.2, 146], { to: 120, arm: 14 })],
+      muscles: ['sternomastoid'],
+      hands: [holds('fingers', ['neck', 0.4, 58], { to: 60, arm: 12 })],
       marks: [
         {
           kind: 'points',
           at: [
-            ['neck', 0.3, 150],
-            ['chest', 0.03, 128],
-            ['chest', 0.07, 108],
+            ['neck', 0.12, 30],
+            ['neck', 0.5, 56],
+            ['head', 0.12, 100],
           ],
         },
-        { kind: 'turn', at: ['head', 0.95, 180], from: 20, to: 160, radius: 10 },
+        { kind: 'turn', at: ['head', 0.95, 0], from: 20, to: 160, radius: 10 },
       ],
     },
   ),
+
   'neck-extension-table-end': supine(
     'side',
     { ...SUPINE, neck: -40, nod: -14 },

@@ -1,6 +1,6 @@
 import type { Scene, Stance } from '../scene.ts';
-import { holds, press, prone, sideLying, supine, works } from './make.ts';
-import { PRONE, SIDE_LYING, SUPINE, SUPINE_ABOVE } from './poses.ts';
+import { holds, press, prone, supine, works } from './make.ts';
+import { PRONE, SUPINE, SUPINE_ABOVE } from './poses.ts';
 
 /** Their heel lies on the therapist's shoulder. */
 const SHOULDER_UNDER: Stance = {
@@ -182,18 +182,16 @@ export const THIGH: Readonly<Record<string, Scene>> = {
       },
     ],
   }),
-  'line-press-outside': sideLying('side', SIDE_LYING, null, {
+  'line-press-outside': supine('front', { ...SUPINE_ABOVE, hip: 54, hipOut: -26, knee: 88, ankle: -10 }, null, {
     muscles: ['tensor'],
-    hands: [works('palm', ['thigh', 0.2, 90], { to: 80 }), works('palm', ['thigh', 0.66, 90], { to: 84 })],
+    hands: [works('palm', ['thigh', 0.5, 80], { to: 100 }), holds('grip', ['shank', 0.9, 40], { to: 110 })],
     marks: [
       {
         kind: 'points',
         at: [
-          ['pelvis', 0.7, 90],
-          ['thigh', 0.4, 90],
-          ['thigh', 0.88, 90],
-          ['shank', 0.3, 90],
-          ['shank', 0.7, 90],
+          ['thigh', 0.92, 70],
+          ['thigh', 0.5, 80],
+          ['pelvis', 0.7, 84],
         ],
       },
     ],

@@ -91,7 +91,7 @@ export const CR_BREATH: Method = {
       label: 'Hold after',
       unit: 's',
       default: [10],
-      min: 2,
+      min: 0,
       max: 120,
       step: 1,
       perRound: true,
@@ -228,7 +228,7 @@ export const CR_LIGHT: Method = {
   numbers: [
     seconds('contract', 'Contract', [7], { min: 2, max: 20 }),
     effort([10]),
-    seconds('hold', 'Hold after', [4], { min: 2, max: 60, perRound: true, limitedBy: 'holdS' }),
+    seconds('hold', 'Hold after', [4], { min: 0, max: 60, perRound: true, limitedBy: 'holdS' }),
     gain,
     painCeiling(4),
     rehearse,

@@ -232,6 +232,10 @@ export const CLOSING: readonly PhaseSpec[] = [
 /** Numbers nearly every way of working ends with. */
 export const FRAME: readonly NumberSpec[] = [setUp, moveIn, bringHome, restBreaths, easeBack];
 
+/** The same where a hand presses. */
+export const letUp: NumberSpec = seconds('bringHome', 'Let up', [4], { min: 1, max: 20, place: 'more' });
+export const PRESS_FRAME: readonly NumberSpec[] = [setUp, letUp, restBreaths, easePressure];
+
 const FROM_MEMORY = 'Recalled from memory.';
 export const ACSM = `Garber CE et al. (ACSM position stand). Med Sci Sports Exerc 2011;43:1334–1359. ${FROM_MEMORY}`;
 export const CONTRACT_CLAIMS: readonly Claim[] = [

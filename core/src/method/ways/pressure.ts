@@ -1,10 +1,8 @@
 import type { Method } from '../types.ts';
-import { CLOSING, easePressure, painCeiling, pressure, restBreaths, seconds, setUp, SET_UP, taught, times } from './parts.ts';
+import { CLOSING, painCeiling, pressure, PRESS_FRAME, seconds, SET_UP, taught, times } from './parts.ts';
 
 /** The hand presses and the limb lies still: the line counts how deep, as the athlete feels it. */
 
-const letUp = seconds('bringHome', 'Let up', [4], { min: 1, max: 20, place: 'more' });
-const PRESS_FRAME = [setUp, letUp, restBreaths, easePressure] as const;
 const PRESS_CLOSING = [{ ...CLOSING[0]!, text: 'Let up', detail: 'slowly, hand stays a moment' }, CLOSING[1]!] as const;
 
 export const POINT_HOLD: Method = {

@@ -6,10 +6,8 @@ import {
   axisOf,
   checkNumber,
   checkRounds,
-  defaultChoices,
-  defaultLists,
+  beginningOf,
   comesOut,
-  defaultNumbers,
   fits,
   type BlockPlan,
   type Cue,
@@ -79,12 +77,11 @@ function setChoice(id: string, value: string): void {
 function setMethod(methodId: string): void {
   const next = shelf.methodOf(methodId);
   const { lists: _lists, ...rest } = props.block;
+  const { rounds: _rounds, ...begins } = beginningOf(next, entry.value);
   emit('change', {
     ...rest,
     methodId,
-    numbers: defaultNumbers(next, axisOf(next, motion.value)),
-    choices: defaultChoices(next),
-    ...(next.lists.length > 0 ? { lists: defaultLists(next, entry.value) } : {}),
+    ...begins,
     sides: rest.sides.map((each) => ({ ...each, rounds: Math.min(each.rounds, next.rounds.max) })),
   });
 }
