@@ -105,6 +105,8 @@ export interface Entry {
   readonly lists?: Readonly<Record<string, readonly string[]>>;
   /** Only for somebody who was operated on and has the go-ahead: never proposed by itself. */
   readonly afterOperation?: true;
+  /** Needs what is not in every room, a chair, a mat, a stick: done where somebody asks for it, never proposed by itself. */
+  readonly onlyAsked?: true;
   /** The entry whose pictures it has, where it was made from one. */
   readonly drawnAs?: string;
   /** Ids of easier and harder variants. */

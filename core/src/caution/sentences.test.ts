@@ -57,6 +57,7 @@ const SIGNS: readonly RegExp[] = [
   /^Dizziness|^Any dizziness|^Stop with dizziness|^dizziness:/,
   /^Any pain|^any pain/,
   /^Pain at the base of the thumb/,
+  /^Chest pain without pressing/,
   /^Inner knee pain|^Outer knee pain/,
   /^Warm, red or sudden swelling/,
   /^Skin burns|^Skin dragged/,

@@ -231,8 +231,8 @@ test('whatever round passes the check compiles with every choice, and keeps the 
             pressed = true;
             expect(techniquesOf(way)).toContain('contract');
           } else if (['relax', 'rest'].includes(phaseKind(cue.kind).family)) pressed = false;
-          // Nothing moves from the moment they press until they have let go.
-          if (pressed) expect(cue.to).toBe(cue.from);
+          // The limb does not move from the moment they press until they have let go; a hand may sink into what works.
+          if (pressed && way.axis === 'motion') expect(cue.to).toBe(cue.from);
           if (cue.kind === 'hold') expect(cue.to).toBeCloseTo(cue.edge, 9);
           expect(cue.text).not.toMatch(/^#|[{}]/);
         }

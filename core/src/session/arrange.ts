@@ -72,11 +72,12 @@ function comesBefore(
   return keepOrder && listed && first?.pin !== null && first !== undefined && second?.pin !== null && second !== undefined;
 }
 
-function turnings({ block }: ProposedBlock, possible: Possible | undefined): Turned[] {
+function turnings({ block, kind }: ProposedBlock, possible: Possible | undefined): Turned[] {
   const usual = { passes: block.sides, usual: true };
   // Passes that a hand has set, and more than one a side, stay as they are.
   if (possible?.pin?.block || block.sides.length !== 2) return [usual];
-  return [usual, { passes: [...block.sides].reverse(), usual: false }];
+  // A warm-up has no tighter side: it goes whichever way lets the work behind it begin with its own.
+  return [usual, { passes: [...block.sides].reverse(), usual: kind === 'warm-up' }];
 }
 
 function walk(passes: readonly SideRounds[], from: Side | null): { readonly changes: number; readonly at: Side | null } {

@@ -152,7 +152,12 @@ class Weigher {
     const pinnedHere = facts.pins.filter((pin) => shelf.entries.get(pin.entryId)?.motionId === motionId);
     const entries = offeredEntries(shelf).filter(
       (entry) =>
-        entry.motionId === motionId && entry.measured && entry.stage !== 'home' && !entry.afterOperation && !facts.bans.includes(entry.id),
+        entry.motionId === motionId &&
+        entry.measured &&
+        entry.stage !== 'home' &&
+        !entry.afterOperation &&
+        !entry.onlyAsked &&
+        !facts.bans.includes(entry.id),
     );
     for (const entry of entries) {
       if (blocked) this.forbid(entry, 'something may be caught in the joint: refer first, never mobilize');

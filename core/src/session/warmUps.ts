@@ -29,7 +29,9 @@ export function warmBlock(entry: Entry, id: string, shelf: Shelf): BlockPlan {
  * Both sides are warmed where the athlete lies, so only positions that are the same for both count.
  */
 export function warmUpsFor(section: Entry['section'], facts: SessionFacts, shelf: Shelf): WarmUps {
-  const all = offeredEntries(shelf).filter((entry) => entry.stage === 'warm' && !entry.afterOperation && entry.section === section);
+  const all = offeredEntries(shelf).filter(
+    (entry) => entry.stage === 'warm' && !entry.afterOperation && !entry.onlyAsked && entry.section === section,
+  );
   const allowed = all
     .filter((entry) => !facts.bans.includes(entry.id))
     .map((entry): WarmUp => {

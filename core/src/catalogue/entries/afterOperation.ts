@@ -16,9 +16,8 @@ export const AFTER_OPERATION = [
     press: 'Number?',
     pressLine: 'short lines, the stuck layers parted',
     bringHome: 'lay it down, they do not help',
-    watch: 'Hardware; your thumb',
-    cautions:
-      'Only with the go-ahead after the operation, written down. Hardware is not pressed hard. Warm, red or sudden swelling: stop and refer.',
+    watch: 'Metal beneath; your thumb',
+    cautions: 'Only with the go-ahead, written down. Metal beneath: never pressed hard. Warm, red or sudden swelling: stop and refer.',
     tools: [uses('thumb', 0.6)],
     ways: ['clear-strip'],
     afterOperation: true,
@@ -41,8 +40,7 @@ export const AFTER_OPERATION = [
     pressLine: 'outer edge of the foot out and up, lightly',
     bringHome: 'lay it down, they do not help',
     watch: 'Screws, the wound',
-    cautions:
-      'Only with the go-ahead after the operation, written down. Hardware is not pressed hard. Warm, red or sudden swelling: stop and refer.',
+    cautions: 'Only with the go-ahead, written down. Metal beneath: never pressed hard. Warm, red or sudden swelling: stop and refer.',
     tools: [uses('thumb', 0.5)],
     ways: ['stroke-active', 'clear-strip'],
     afterOperation: true,
@@ -68,8 +66,7 @@ export const AFTER_OPERATION = [
     pressLine: 'along the fibres, upward',
     bringHome: 'lay it down, they do not help',
     watch: 'Scar beside; runs smoother: enough',
-    cautions:
-      'Only with the go-ahead after the operation, written down. Hardware is not pressed hard. Warm, red or sudden swelling: stop and refer.',
+    cautions: 'Only with the go-ahead, written down. Metal beneath: never pressed hard. Warm, red or sudden swelling: stop and refer.',
     tools: [uses('thumb', 0.5)],
     ways: ['pin-lengthen'],
     afterOperation: true,
@@ -93,8 +90,7 @@ export const AFTER_OPERATION = [
     pressLine: 'between shin and toe tendons',
     bringHome: 'lay it down, they do not help',
     watch: 'Foot pulse here; useful soreness only, never an angry one',
-    cautions:
-      'Only with the go-ahead after the operation, written down. Hardware is not pressed hard. Warm, red or sudden swelling: stop and refer.',
+    cautions: 'Only with the go-ahead, written down. Metal beneath: never pressed hard. Warm, red or sudden swelling: stop and refer.',
     tools: [uses('thumb', 0.5)],
     ways: ['point-hold', 'wait-lighter'],
     afterOperation: true,

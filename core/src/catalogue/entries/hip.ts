@@ -109,7 +109,7 @@ export const HIP = [
     ways: usually(['brief-hold'], LENGTHENING),
     easier: ['groin-comfort'],
     harder: ['adductors-walk-out'],
-    doses: { 'brief-hold': { rounds: 2, numbers: { hold: [2, 5] } } },
+    doses: { 'brief-hold': { rounds: 2, numbers: { hold: [5] } } },
     says: {
       'brief-hold': {
         Hold: { text: 'Knee heavy', detail: 'the hand rests its own weight, no more' },

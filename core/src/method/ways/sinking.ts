@@ -244,7 +244,7 @@ export const WAIT_LIGHTER: Method = {
       help: 'Percent of the pressure.',
     },
     painCeiling(4),
-    seconds('between', 'Let up', [4], { min: 1, max: 20, place: 'more' }),
+    seconds('between', 'Between points', [4], { min: 1, max: 20, place: 'more' }),
     ...PRESS_FRAME,
   ],
   choices: [],
