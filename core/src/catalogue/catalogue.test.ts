@@ -1,5 +1,5 @@
 import { MOTIONS, type Position } from '../body/index.ts';
-import { METHODS, sidesOf } from '../method/index.ts';
+import { checkDose, findMethod, METHODS, sidesOf } from '../method/index.ts';
 import { entry } from './entries/make.ts';
 import { ENTRIES, SECTIONS, setUpIn, TOOLS } from './index.ts';
 
@@ -135,6 +135,9 @@ test('every field is filled, in words of its own, and every reference leads some
     expect([entry.id, [...entry.easier, ...entry.harder].filter((id) => !ids.has(id) || id === entry.id)]).toEqual([entry.id, []]);
     expect(Object.keys(entry.lists ?? {}).filter((id) => !lists.has(id))).toEqual([]);
     expect(sidesOf(entry).length).toBeGreaterThan(0);
+    // What a way begins with here is one of its ways, and within its bounds.
+    for (const [way, dose] of Object.entries(entry.doses ?? {}))
+      expect([entry.id, way, entry.ways.includes(way), checkDose(findMethod(way)!, dose)]).toEqual([entry.id, way, true, []]);
   }
   expect(new Set(ENTRIES.map((entry) => entry.setUp)).size).toBe(ENTRIES.length);
 });

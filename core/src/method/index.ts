@@ -10,7 +10,17 @@ export {
 } from './phases.ts';
 export { METHODS, STATIC_HOLD, CR_BREATH, MOBILIZE_OSCILLATE, findMethod } from './methods.ts';
 export { BUILT_IN, offeredEntries, offeredMethods, shelfWith, type Shelf } from './shelf.ts';
-export { checkOwnEntry, checkOwnWay, ownWay, sayable, shelfOf, type OwnEntryFields, type OwnItem, type OwnWayFields } from './own.ts';
+export {
+  checkDose,
+  checkOwnEntry,
+  checkOwnWay,
+  ownWay,
+  sayable,
+  shelfOf,
+  type OwnEntryFields,
+  type OwnItem,
+  type OwnWayFields,
+} from './own.ts';
 export {
   ADDED,
   ADDED_KINDS,

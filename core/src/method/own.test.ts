@@ -112,14 +112,22 @@ test.each<[string, Partial<OwnEntryFields>, string]>([
     { ways: ['continuous-motion'], says: { 'continuous-motion': { Rock: { ...LINE, text: 'one two three four five six seven' } } } },
     'says.continuous-motion.Rock',
   ],
+  ['a number no way of it has', { ways: ['cr-light'], doses: { 'cr-light': { numbers: { wings: [2] } } } }, 'doses.cr-light.numbers.wings'],
+  [
+    'a number beyond its bounds',
+    { ways: ['cr-light'], doses: { 'cr-light': { numbers: { contract: [200] } } } },
+    'doses.cr-light.numbers.contract.0',
+  ],
+  ['too many rounds', { ways: ['cr-light'], doses: { 'cr-light': { rounds: 99 } } }, 'doses.cr-light.rounds'],
+  ['a dose of a way it has not', { ways: ['static-hold'], doses: { 'cr-light': { rounds: 2 } } }, 'doses.cr-light'],
   ['a set-up for a position it has not', { places: { standing: { setUp: 'Standing at the wall' } } }, 'places'],
 ])('an entry with %s is refused at its place', (_, change, path) => {
   expect(checkOwnEntry({ ...ENTRY, ...change }).map((problem) => problem.path)).toContain(path);
 });
 
-test('what a way says while hands keep a rhythm can be said otherwise, and nothing else', () => {
-  expect(sayable(findMethod('continuous-motion')!)).toEqual([{ words: 'Rock', detail: '{rate} a minute, even' }]);
-  expect(sayable(findMethod('static-hold')!)).toEqual([]);
+test('what a way says in its phases can be said otherwise; what the entry says anyway is not asked for', () => {
+  expect(sayable(findMethod('continuous-motion')!).map(({ words }) => words)).toEqual(['Find the rhythm', 'Rock', 'Bring the limb home']);
+  expect(sayable(findMethod('static-hold')!).map(({ words }) => words)).toContain('Hold');
   const fields = { ...ENTRY, ways: ['continuous-motion'] as const, says: { 'continuous-motion': { Rock: LINE } } };
   expect(checkOwnEntry({ ...ENTRY, ...fields })).toEqual([]);
 });

@@ -1,9 +1,11 @@
 import { MOTIONS, POSITIONS } from '../body/index.ts';
-import { SECTIONS, STAGES, TOOLS, type Entry } from '../catalogue/index.ts';
+import { SECTIONS, STAGES, TOOLS, type Dose, type Entry } from '../catalogue/index.ts';
 import { checkNumber, checkRounds, LONGEST_PLACE, type BlockProblem } from './block.ts';
 import { findMethod } from './methods.ts';
 import { arrange, checkOwnRound, type OwnPhase } from './ownRound.ts';
+import type { PhaseKind } from './phases.ts';
 import { shelfWith, type Shelf } from './shelf.ts';
+import { phasesOf } from './techniques.ts';
 import type { ChoiceValues, ListValues, Method, NumberValues, PhaseNode } from './types.ts';
 
 /** What a practice changed in a way of working that ships with the program. */
@@ -67,16 +69,22 @@ export function checkOwnWay(fields: OwnWayFields): BlockProblem[] {
   const found = findMethod(fields.baseId);
   if (!found) return [{ path: 'baseId', message: `No way of working has the id "${fields.baseId}".` }];
   const problems: BlockProblem[] = fields.phases ? checkOwnRound(found, fields.phases) : [];
-  const base = fields.phases ? arrange(found, fields.phases) : found;
-  const rounds = checkRounds(fields.rounds, base);
-  if (rounds) problems.push({ path: 'rounds', message: rounds });
-  for (const [id, values] of Object.entries(fields.numbers)) {
-    const spec = base.numbers.find((each) => each.id === id);
-    if (!spec) problems.push({ path: `numbers.${id}`, message: `${base.name} has no number "${id}".` });
-    else if (values.length === 0 || values.length > (spec.perRound ? base.rounds.max : 1))
+  problems.push(...checkDose(fields.phases ? arrange(found, fields.phases) : found, fields));
+  return problems;
+}
+
+/** Everything that is wrong with what a way begins with: rounds, numbers, choices and places, each with its path. */
+export function checkDose(method: Method, { rounds, numbers = {}, choices = {}, lists = {} }: Dose): BlockProblem[] {
+  const problems: BlockProblem[] = [];
+  const wrong = rounds === undefined ? null : checkRounds(rounds, method);
+  if (wrong) problems.push({ path: 'rounds', message: wrong });
+  for (const [id, values] of Object.entries(numbers)) {
+    const spec = method.numbers.find((each) => each.id === id);
+    if (!spec) problems.push({ path: `numbers.${id}`, message: `${method.name} has no number "${id}".` });
+    else if (values.length === 0 || values.length > (spec.perRound ? method.rounds.max : 1))
       problems.push({
         path: `numbers.${id}`,
-        message: `${spec.label} takes ${spec.perRound ? `at most ${base.rounds.max} values` : 'one value'}.`,
+        message: `${spec.label} takes ${spec.perRound ? `at most ${method.rounds.max} values` : 'one value'}.`,
       });
     else
       values.forEach((value, i) => {
@@ -84,12 +92,12 @@ export function checkOwnWay(fields: OwnWayFields): BlockProblem[] {
         if (message) problems.push({ path: `numbers.${id}.${i}`, message });
       });
   }
-  for (const [id, value] of Object.entries(fields.choices)) {
-    if (!base.choices.find((each) => each.id === id)?.options.some((option) => option.id === value))
-      problems.push({ path: `choices.${id}`, message: `${base.name} does not offer this.` });
+  for (const [id, value] of Object.entries(choices)) {
+    if (!method.choices.find((each) => each.id === id)?.options.some((option) => option.id === value))
+      problems.push({ path: `choices.${id}`, message: `${method.name} does not offer this.` });
   }
-  for (const [id, places] of Object.entries(fields.lists)) {
-    const spec = base.lists.find((each) => each.id === id);
+  for (const [id, places] of Object.entries(lists)) {
+    const spec = method.lists.find((each) => each.id === id);
     if (
       !spec ||
       places.length < spec.min ||
@@ -98,7 +106,7 @@ export function checkOwnWay(fields: OwnWayFields): BlockProblem[] {
     )
       problems.push({
         path: `lists.${id}`,
-        message: spec ? `${spec.label}: ${spec.min} to ${spec.max}, each with a name.` : `${base.name} has no list "${id}".`,
+        message: spec ? `${spec.label}: ${spec.min} to ${spec.max}, each with a name.` : `${method.name} has no list "${id}".`,
       });
   }
   return problems;
@@ -107,7 +115,10 @@ export function checkOwnWay(fields: OwnWayFields): BlockProblem[] {
 /** A line is read across a room. */
 const MOST_WORDS = 6;
 
-/** What a way says while hands keep a rhythm, with what goes with it, where nothing else was chosen: an entry may say it in its own words. */
+/**
+ * What a way says in its phases where nothing else was chosen, with what goes with it: an entry may say it in its own words. Setting up,
+ * showing the press, the way home and the rest are said by the entry anyway.
+ */
 export function sayable(
   method: Pick<Method, 'opening' | 'round' | 'closing' | 'choices'>,
 ): { readonly words: string; readonly detail: string }[] {
@@ -119,12 +130,14 @@ export function sayable(
   const go = (nodes: readonly PhaseNode[]): void => {
     for (const node of nodes.filter(usual)) {
       if ('each' in node) go(node.phases);
-      else if (node.rate && !found.has(node.text)) found.set(node.text, node.detail);
+      else if (!SAID_ANYWAY.includes(node.kind) && !found.has(node.text)) found.set(node.text, node.detail);
     }
   };
   for (const nodes of [method.opening, method.round, method.closing]) go(nodes);
   return [...found].map(([words, detail]) => ({ words, detail }));
 }
+
+const SAID_ANYWAY: readonly PhaseKind[] = ['set-up', 'rehearse', 'rest'];
 
 /** Everything that is wrong with a practice's own entry, each with its path. */
 export function checkOwnEntry(fields: OwnEntryFields): BlockProblem[] {
@@ -160,7 +173,7 @@ export function checkOwnEntry(fields: OwnEntryFields): BlockProblem[] {
     for (const [words, { text }] of Object.entries(lines)) {
       need(
         `says.${way}.${words}`,
-        method !== undefined && sayable(method).some((each) => each.words === words),
+        method !== undefined && phasesOf(method).some((each) => each.text === words),
         'None of the ways of working chosen says this.',
       );
       need(
@@ -169,6 +182,11 @@ export function checkOwnEntry(fields: OwnEntryFields): BlockProblem[] {
         `Say it in ${MOST_WORDS} words at most.`,
       );
     }
+  }
+  for (const [way, dose] of Object.entries(fields.doses ?? {})) {
+    const method = fields.ways.some((each) => each === way) ? findMethod(way) : undefined;
+    if (!method) need(`doses.${way}`, false, 'It is not one of the ways of working chosen.');
+    else for (const { path, message } of checkDose(method, dose)) need(`doses.${way}.${path}`, false, message);
   }
   need('ways', fields.ways.length > 0 && fields.ways.every((way) => findMethod(way) !== undefined), 'Choose at least one way of working.');
   need(

@@ -99,11 +99,20 @@ const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
         Joi.string().max(60),
         Joi.object({
           text: Joi.string().trim(true).min(2).max(60).required().label('Line'),
-          detail: line.min(2).required().label('What goes with it'),
-          works: Joi.string().valid('athlete', 'therapist').required(),
+          detail: line.min(2).label('What goes with it'),
+          works: Joi.string().valid('athlete', 'therapist'),
         }),
       )
-      .max(12),
+      .max(16),
+  ),
+  doses: Joi.object().pattern(
+    id,
+    Joi.object({
+      rounds: Joi.number(),
+      numbers: Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.number()).max(24)),
+      choices: Joi.object().pattern(Joi.string().max(32), Joi.string().max(32)),
+      lists,
+    }),
   ),
   supports: text.required(),
   setUp: line.min(2).required().label('Set-up'),
@@ -127,12 +136,13 @@ const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
     .max(TOOLS.length)
     .unique('tool')
     .required(),
-  ways: Joi.array().items(id).min(1).max(30).unique().required(),
+  ways: Joi.array().items(id).min(1).max(40).unique().required(),
   adds: Joi.array()
     .items(Joi.string().valid('friction', 'nerve-line', 'press', 'pin', 'mobilize'))
     .max(5),
   lists,
   afterOperation: Joi.boolean().valid(true),
+  onlyAsked: Joi.boolean().valid(true),
   drawnAs: id,
   easier: Joi.array().items(id).max(8).required(),
   harder: Joi.array().items(id).max(8).required(),

@@ -236,7 +236,18 @@ test('another practice sees nothing of it, and cannot build on it', async () => 
 
 test('hands: limits of the practice, height of one’s own knuckles; what was done counts for week and day', async () => {
   expect((await api().get('/api/hands').expect(200)).body).toMatchObject({ knuckleCm: null, limits: { thumb: 20 } });
-  const limits = { palm: 100, forearm: 100, knuckles: 30, thumb: 15, fingers: 30, elbow: 20, 'body lean': 100, stick: 60, foot: 30, towel: 60 };
+  const limits = {
+    palm: 100,
+    forearm: 100,
+    knuckles: 30,
+    thumb: 15,
+    fingers: 30,
+    elbow: 20,
+    'body lean': 100,
+    stick: 60,
+    foot: 30,
+    towel: 60,
+  };
   expect((await api().put('/api/hands/limits').send({ revision: 0, limits }).expect(200)).body).toMatchObject({ limits, revision: 1 });
   // The same again, its answer lost; another change on what was there before it.
   await api().put('/api/hands/limits').send({ revision: 0, limits }).expect(200);

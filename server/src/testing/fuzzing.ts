@@ -151,7 +151,21 @@ function soundBody(route: RouteAccess, { athlete, visit, examiner }: Known, rand
     case 'PUT /hands/me':
       return { knuckleCm: 72 };
     case 'PUT /hands/limits':
-      return { revision, limits: { palm: 100, forearm: 100, knuckles: 30, thumb: 15, fingers: 30, elbow: 20, 'body lean': 100, stick: 60, foot: 30, towel: 60 } };
+      return {
+        revision,
+        limits: {
+          palm: 100,
+          forearm: 100,
+          knuckles: 30,
+          thumb: 15,
+          fingers: 30,
+          elbow: 20,
+          'body lean': 100,
+          stick: 60,
+          foot: 30,
+          towel: 60,
+        },
+      };
     case 'PUT /studies/:id':
       return {
         revision,

@@ -12,6 +12,7 @@ import { hintOf } from '../parts/keys.ts';
 import { useLegend } from '../stores/legend.ts';
 import { useShelf } from '../stores/shelf.ts';
 import EntryPicture from '../parts/EntryPicture.vue';
+import { doseWords } from './doseWords.ts';
 import ShelfTabs from './ShelfTabs.vue';
 
 /** One entry with everything needed at the table. */
@@ -68,6 +69,7 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
     <template v-else>
       <p class="soft">
         {{ entry.section }}<template v-if="entry.synonyms.length"> · also {{ entry.synonyms.join(', ') }}</template
+        ><template v-if="entry.onlyAsked"> · needs what is not in every room: only when asked for</template
         ><template v-if="item?.retiredAt"> · <b>taken off the shelf</b></template>
       </p>
       <ProblemNote v-if="problem" :problem="problem" />
@@ -192,7 +194,7 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
                 class="soft small"
               >
                 usual</span
-              >
+              ><span v-if="doseWords(method, entry)" class="small soft begins">begins with {{ doseWords(method, entry) }}</span>
             </li>
           </ul>
           <p v-if="mayWrite" class="acts">
@@ -210,6 +212,10 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
 </template>
 
 <style scoped>
+.begins {
+  display: block;
+}
+
 .grid {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(380px, 100%), 1fr));

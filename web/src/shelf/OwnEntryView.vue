@@ -12,9 +12,10 @@ import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import { SIDE_WORDS } from '../parts/words.ts';
-import { ADDS, BLANK, formOf, missingIn, sayableOf, sentOf, type EntryForm } from './ownEntryForm.ts';
+import { ADDS, BLANK, formOf, missingIn, sentOf, type EntryForm } from './ownEntryForm.ts';
 import ShelfTabs from './ShelfTabs.vue';
 import { useOwnSource } from './useOwnSource.ts';
+import WaysHere from './WaysHere.vue';
 import { joinWords } from './wordList.ts';
 
 /** An entry of the practice's own, with everything those that ship say of themselves. */
@@ -79,22 +80,6 @@ function togglePosition(position: Position): void {
 const furtherPlaces = computed(() =>
   form.positions.slice(1).map((position) => ({ position, name: position.replace(' left', ''), words: form.places[position]! })),
 );
-/** What chosen ways say while hands keep a rhythm: here it may be said as it is. */
-const spoken = computed(() =>
-  form.ways.flatMap((way) =>
-    sayableOf(way).map(({ words, detail }) => ({
-      id: `${way}.${words}`,
-      way,
-      words,
-      detail,
-      name: METHODS.find(({ id }) => id === way)!.name,
-    })),
-  ),
-);
-const lineOf = (way: string, words: string) => form.says[way]?.[words] ?? { text: '', detail: '', works: 'therapist' as const };
-function say(way: string, words: string, change: Partial<ReturnType<typeof lineOf>>): void {
-  form.says[way] = { ...form.says[way], [words]: { ...lineOf(way, words), ...change } };
-}
 const PLACE_WORDS = [
   { id: 'setUp', label: 'Set-up' },
   { id: 'supports', label: 'Supports, where they differ' },
@@ -199,6 +184,10 @@ const WORDS = [
             ><Switch v-model:checked="form.afterOperation" size="small" aria-label="Only after an operation, with the go-ahead" /> only
             after an operation, with the go-ahead</label
           >
+          <label
+            ><Switch v-model:checked="form.onlyAsked" size="small" aria-label="Only when asked for" /> only when asked for: it needs a
+            chair, a mat, a stick</label
+          >
         </p>
       </section>
 
@@ -283,37 +272,15 @@ const WORDS = [
           >
           <p v-if="shown('ways')" class="wrong" role="alert">{{ shown('ways') }}</p>
         </fieldset>
-        <fieldset v-for="{ id, way, words, detail, name } in spoken" :key="id" class="sentences">
-          <legend>{{ name }}: said in place of “{{ words }}”</legend>
-          <div class="row wide">
-            <label class="line"
-              >Line, six words at most<input
-                class="input"
-                maxlength="60"
-                :value="lineOf(way, words).text"
-                :placeholder="words"
-                :aria-invalid="shown(`says.${id}`) ? 'true' : undefined"
-                @input="say(way, words, { text: ($event.target as HTMLInputElement).value })"
-            /></label>
-            <label class="line"
-              >What goes with it; numbers stand in braces<input
-                class="input"
-                maxlength="300"
-                :value="lineOf(way, words).detail"
-                :placeholder="detail"
-                @input="say(way, words, { detail: ($event.target as HTMLInputElement).value })"
-            /></label>
-          </div>
-          <label class="tick"
-            ><input
-              type="checkbox"
-              :checked="lineOf(way, words).works === 'athlete'"
-              @change="say(way, words, { works: ($event.target as HTMLInputElement).checked ? 'athlete' : 'therapist' })"
-            />
-            the athlete moves</label
-          >
-          <p v-if="shown(`says.${id}`)" class="wrong" role="alert">{{ shown(`says.${id}`) }}</p>
-        </fieldset>
+        <WaysHere
+          :ways="form.ways"
+          :motion-id="form.motionId"
+          :doses="form.doses"
+          :says="form.says"
+          :wrong="shown"
+          @dose="(way, dose) => (form.doses[way] = dose)"
+          @say="(way, words, line) => (form.says[way] = { ...form.says[way], [words]: line })"
+        />
         <div v-for="list in lists" :key="list.id" class="line">
           <label :for="`entry-list-${list.id}`">{{ list.label }}, with semicolons</label
           ><input

@@ -1,6 +1,6 @@
 import type { Position, Region, Side } from '@pace-bend/core/body';
-import { findEntry, type Entry, type Section, type Stage, type Tool } from '@pace-bend/core/catalogue';
-import { LONGEST_TEXT, METHODS, sayable, type OwnEntryFields } from '@pace-bend/core/method';
+import { findEntry, type Dose, type Entry, type Section, type Stage, type Tool } from '@pace-bend/core/catalogue';
+import { LONGEST_TEXT, METHODS, phasesOf, sayable, type OwnEntryFields } from '@pace-bend/core/method';
 import { joinWords, splitWords } from './wordList.ts';
 
 /** What an entry adds with the hands, in the words of the form. */
@@ -11,6 +11,13 @@ export const ADDS: readonly { readonly value: NonNullable<Entry['adds']>[number]
   { value: 'pin', label: 'pinning' },
   { value: 'mobilize', label: 'moving the joint' },
 ];
+
+/** One line as it is typed: what is blank is as the way has it. */
+export interface SpokenForm {
+  readonly text: string;
+  readonly detail: string;
+  readonly works: 'athlete' | 'therapist' | '';
+}
 
 /** An entry as it is typed: lists of words in one line, shares in percent. */
 export interface EntryForm {
@@ -41,18 +48,21 @@ export interface EntryForm {
   tools: { tool: Tool; pct: number }[];
   ways: string[];
   /** What is said here in place of a way's own words, by way and by those words; a blank line leaves the way's. */
-  says: Record<string, Record<string, { text: string; detail: string; works: 'athlete' | 'therapist' }>>;
+  says: Record<string, Record<string, SpokenForm>>;
+  /** What a way begins with here, by way. */
+  doses: Record<string, Dose>;
   adds: NonNullable<Entry['adds']>[number][];
   /** Places by the id of a list of the ways of working; blank where the way's own are used. */
   lists: Record<string, string>;
   afterOperation: boolean;
+  onlyAsked: boolean;
   /** The entry of the catalogue whose pictures it has; empty for none. */
   drawnAs: string;
   easier: string[];
   harder: string[];
 }
 
-/** What a way of working says while hands keep a rhythm. */
+/** What a way of working says, where nothing else was chosen. */
 export function sayableOf(way: string): ReturnType<typeof sayable> {
   const method = METHODS.find((each) => each.id === way);
   return method ? sayable(method) : [];
@@ -84,9 +94,11 @@ export const BLANK: EntryForm = {
   tools: [{ tool: 'palm', pct: 60 }],
   ways: ['static-hold'],
   says: {},
+  doses: {},
   adds: [],
   lists: {},
   afterOperation: false,
+  onlyAsked: false,
   drawnAs: '',
   easier: [],
   harder: [],
@@ -129,12 +141,14 @@ export function formOf(entry: Entry): EntryForm {
     says: Object.fromEntries(
       Object.entries(entry.says ?? {}).map(([way, lines]) => [
         way,
-        Object.fromEntries(Object.entries(lines).map(([words, line]) => [words, { ...line }])),
+        Object.fromEntries(Object.entries(lines).map(([words, line]): [string, SpokenForm] => [words, { detail: '', works: '', ...line }])),
       ]),
     ),
+    doses: { ...entry.doses },
     adds: [...(entry.adds ?? [])],
     lists: Object.fromEntries(Object.entries(entry.lists ?? {}).map(([id, places]) => [id, joinWords(places)])),
     afterOperation: entry.afterOperation === true,
+    onlyAsked: entry.onlyAsked === true,
     drawnAs: entry.drawnAs ?? (findEntry(entry.id) ? entry.id : ''),
     easier: [...entry.easier],
     harder: [...entry.harder],
@@ -157,13 +171,15 @@ export function sentOf(form: EntryForm): OwnEntryFields {
     return setUp.trim() || Object.keys(more).length > 0 ? [[position, { setUp: setUp.trim(), ...more }] as const] : [];
   });
   const says = form.ways.flatMap((way) => {
-    // What goes with a line is as the way has it where nothing else is typed.
-    const lines = sayableOf(way).flatMap(({ words, detail: usual }) => {
-      const { text = '', detail = '', works = 'therapist' } = form.says[way]?.[words] ?? {};
-      return text.trim() ? [[words, { text: text.trim(), detail: detail.trim() || usual, works }] as const] : [];
-    });
+    const method = METHODS.find((each) => each.id === way);
+    const lines = Object.entries(form.says[way] ?? {}).flatMap(([words, { text, detail, works }]) =>
+      text.trim() && method && phasesOf(method).some((phase) => phase.text === words)
+        ? [[words, { text: text.trim(), ...(detail.trim() ? { detail: detail.trim() } : {}), ...(works ? { works } : {}) }] as const]
+        : [],
+    );
     return lines.length > 0 ? [[way, Object.fromEntries(lines)] as const] : [];
   });
+  const doses = form.ways.flatMap((way) => (Object.keys(form.doses[way] ?? {}).length > 0 ? [[way, form.doses[way]!] as const] : []));
   return {
     kind: 'entry',
     section: form.section,
@@ -190,10 +206,12 @@ export function sentOf(form: EntryForm): OwnEntryFields {
     cautions: form.cautions.trim() || NO_CAUTIONS,
     tools: form.tools.map(({ tool, pct }) => ({ tool, share: pct / 100 })) as unknown as Entry['tools'],
     ways: [...form.ways] as unknown as Entry['ways'],
+    ...(doses.length > 0 ? { doses: Object.fromEntries(doses) } : {}),
     ...(says.length > 0 ? { says: Object.fromEntries(says) } : {}),
     ...(form.adds.length > 0 ? { adds: [...form.adds] } : {}),
     ...(lists.length > 0 ? { lists: Object.fromEntries(lists) } : {}),
     ...(form.afterOperation ? { afterOperation: true as const } : {}),
+    ...(form.onlyAsked ? { onlyAsked: true as const } : {}),
     ...(form.drawnAs ? { drawnAs: form.drawnAs } : {}),
     easier: [...form.easier],
     harder: [...form.harder],

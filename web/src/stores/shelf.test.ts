@@ -21,7 +21,18 @@ const WAY: OwnWayFields = {
   lists: {},
 };
 const calf = () => ({ ...sentOf(formOf(findEntry('calf-supine')!)), name: 'Calf over the bolster' });
-const LIMITS = { palm: 100, forearm: 100, knuckles: 30, thumb: 15, fingers: 30, elbow: 20, 'body lean': 100, stick: 60, foot: 30, towel: 60 };
+const LIMITS = {
+  palm: 100,
+  forearm: 100,
+  knuckles: 30,
+  thumb: 15,
+  fingers: 30,
+  elbow: 20,
+  'body lean': 100,
+  stick: 60,
+  foot: 30,
+  towel: 60,
+};
 
 /** A server that keeps items, and can be away. */
 async function open() {

@@ -1,0 +1,30 @@
+import type { Entry } from '@pace-bend/core/catalogue';
+import type { Method, NumberSpec } from '@pace-bend/core/method';
+
+const UNITS: Partial<Record<NumberSpec['unit'], string>> = {
+  s: ' s',
+  pct: ' %',
+  share: ' %',
+  breaths: ' breaths',
+  times: ' times',
+  'per-min': ' a minute',
+  'per-s': ' a second',
+  score: ' of 10',
+};
+
+/**
+ * What a way begins with on an entry where the entry has numbers of its own for it, in words; empty where it begins as everywhere.
+ * @example doseWords(method, entry) // → '2 rounds, contract 7 s, effort 10 %'
+ */
+export function doseWords(method: Pick<Method, 'id' | 'numbers' | 'choices'>, entry: Pick<Entry, 'doses'>): string {
+  const { rounds, numbers = {}, choices = {} } = entry.doses?.[method.id] ?? {};
+  const said = method.numbers.flatMap((spec) => {
+    const values = numbers[spec.id];
+    return values ? [`${spec.label.toLowerCase()} ${values.join(', ')}${UNITS[spec.unit] ?? ''}`] : [];
+  });
+  const chosen = method.choices.flatMap(({ id, label, options }) => {
+    const option = options.find((each) => each.id === choices[id]);
+    return option ? [`${label.toLowerCase()}: ${option.label}`] : [];
+  });
+  return [...(rounds === undefined ? [] : [rounds === 1 ? '1 round' : `${rounds} rounds`]), ...said, ...chosen].join(', ');
+}
