@@ -69,7 +69,7 @@ export function limitRows(context: CautionContext, all = false): LimitRow[] {
       const measure = cellOf([cautionsFor(context, measuring(motion.id, side))]);
       const ways = LIMIT_WAYS.map((method) =>
         cellOf(
-          ENTRIES.filter((entry) => entry.motionId === motion.id && entry.ways.includes(method.id)).flatMap((entry) =>
+          ENTRIES.filter((entry) => entry.motionId === motion.id && entry.measured && entry.ways.includes(method.id)).flatMap((entry) =>
             workedSides(entry, motion.id, side).map((worked) =>
               cautionsFor(context, blockAction(newBlock('x', entry.id, method.id, [worked]), worked)),
             ),

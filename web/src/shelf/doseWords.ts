@@ -14,7 +14,7 @@ const UNITS: Partial<Record<NumberSpec['unit'], string>> = {
 
 /**
  * What a way begins with on an entry where the entry has numbers of its own for it, in words; empty where it begins as everywhere.
- * @example doseWords(method, entry) // → '2 rounds, contract 7 s, effort 10 %'
+ * Two rounds of seven seconds at a tenth are “2 rounds, contract 7 s, effort 10 %”.
  */
 export function doseWords(method: Pick<Method, 'id' | 'numbers' | 'choices'>, entry: Pick<Entry, 'doses'>): string {
   const { rounds, numbers = {}, choices = {} } = entry.doses?.[method.id] ?? {};
