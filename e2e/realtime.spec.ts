@@ -10,7 +10,7 @@ async function planShortHold(page: Page, name: string): Promise<string> {
   await numbers.getByLabel('Hold', { exact: false }).first().fill('4');
   await numbers.getByRole('button', { name: 'More numbers' }).click();
   await numbers.getByLabel('Move to the edge').fill('3');
-  await numbers.getByLabel('Bring the limb home').fill('2');
+  await numbers.getByLabel('Bring it home').fill('2');
   await numbers.getByLabel('Rest after').fill('0');
   await saved(page);
   return visit;

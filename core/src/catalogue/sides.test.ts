@@ -61,6 +61,7 @@ const WHEN_RIGHT_IS_WORKED: Readonly<Record<string, Readonly<Record<string, Side
   'levator-shoulder-up': { 'neck-rotation-bent': 'left' },
   'upper-trap-knuckles': { 'neck-side-bend': 'left' },
   'shoulder-elbow-push': { 'neck-side-bend': 'left' },
+  'both-shoulders-press': { 'neck-side-bend': 'left' },
   'shoulder-top-front-hold': { 'neck-side-bend': 'left' },
   'elbow-arm-lever': { 'neck-side-bend': 'left' },
   'quadratus-side-press': { 'side-bend-slide': 'left' },

@@ -11,6 +11,18 @@ export {
 export { METHODS, STATIC_HOLD, CR_BREATH, MOBILIZE_OSCILLATE, findMethod } from './methods.ts';
 export { BUILT_IN, offeredEntries, offeredMethods, shelfWith, type Shelf } from './shelf.ts';
 export {
+  checkSteps,
+  MOST_STEPS,
+  protocolBlocks,
+  protocolGaps,
+  protocolSeconds,
+  stepsFrom,
+  type Protocol,
+  type ProtocolGap,
+  type ProtocolStep,
+} from './protocol.ts';
+export { findProtocol, PROTOCOLS } from './protocols.ts';
+export {
   checkDose,
   checkOwnEntry,
   checkOwnWay,
@@ -18,7 +30,9 @@ export {
   sayable,
   shelfOf,
   type OwnEntryFields,
+  protocolsOf,
   type OwnItem,
+  type OwnProtocolFields,
   type OwnWayFields,
 } from './own.ts';
 export {

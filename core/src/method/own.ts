@@ -4,6 +4,7 @@ import { checkNumber, checkRounds, LONGEST_PLACE, type BlockProblem } from './bl
 import { findMethod } from './methods.ts';
 import { arrange, checkOwnRound, type OwnPhase } from './ownRound.ts';
 import type { PhaseKind } from './phases.ts';
+import type { Protocol, ProtocolStep } from './protocol.ts';
 import { shelfWith, type Shelf } from './shelf.ts';
 import { phasesOf } from './techniques.ts';
 import type { ChoiceValues, ListValues, Method, NumberValues, PhaseNode } from './types.ts';
@@ -30,10 +31,18 @@ export interface OwnEntryFields extends Omit<Entry, 'id'> {
   readonly kind: 'entry';
 }
 
+/** A sequence of the practice's own, as a visit had it. */
+export interface OwnProtocolFields {
+  readonly kind: 'protocol';
+  readonly name: string;
+  readonly what: string;
+  readonly steps: readonly ProtocolStep[];
+}
+
 /** Something of the practice's own on the shelf. It is never changed: a change is a new item that points at the one it takes the place of. */
 export interface OwnItem {
   readonly id: string;
-  readonly fields: OwnWayFields | OwnEntryFields;
+  readonly fields: OwnWayFields | OwnEntryFields | OwnProtocolFields;
   readonly supersedes: string | null;
   readonly madeAt: string;
   readonly madeBy: string;
@@ -227,4 +236,14 @@ export function shelfOf(items: readonly OwnItem[]): Shelf {
     items.flatMap((item) => [...(item.supersedes === null ? [] : [item.supersedes]), ...(item.retiredAt === null ? [] : [item.id])]),
   );
   return { ...shelfWith({ entries, methods }), gone };
+}
+
+/** The practice's own sequences that stand, oldest first: not those a newer version took the place of, nor those taken off the shelf. */
+export function protocolsOf(items: readonly OwnItem[]): Protocol[] {
+  const replaced = new Set(items.flatMap((item) => (item.supersedes === null ? [] : [item.supersedes])));
+  return items.flatMap(({ id, fields, retiredAt }): Protocol[] => {
+    if (fields.kind !== 'protocol' || retiredAt !== null || replaced.has(id)) return [];
+    const [first, ...more] = fields.steps;
+    return first ? [{ id, name: fields.name, what: fields.what, minutes: null, steps: [first, ...more] }] : [];
+  });
 }

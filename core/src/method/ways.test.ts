@@ -252,11 +252,12 @@ describe('two-sided work', () => {
 });
 
 // A run of every entry in each of its ways, carried through by going on at every open cue.
-test('every entry runs through in each of its ways', () => {
+test('every entry runs through in each of its ways, in every position it has', () => {
   let runs = 0;
   for (const entry of ENTRIES) {
-    for (const way of entry.ways) {
-      const line = compile([newBlock('b', entry.id, way, sidesOf(entry))], { breath: SLOW_BREATH, edgeOf: () => null });
+    for (const [way, position] of entry.ways.flatMap((each) => entry.positions.map((where) => [each, where] as const))) {
+      const planned = { ...newBlock('b', entry.id, way, sidesOf(entry)), position };
+      const line = compile([planned], { breath: SLOW_BREATH, edgeOf: () => null });
       let state = applyEvent(line, READY, { kind: 'start', atMs: 0 });
       for (let step = 0; step < line.cues.length * 2 + 2 && state.status !== 'finished'; step++) {
         state = carryTo(line, state, state.atMs + line.totalMs);

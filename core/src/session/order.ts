@@ -19,7 +19,8 @@ export function orderProblems(blocks: readonly BlockPlan[], shelf: Shelf = BUILT
   return rows.flatMap(({ block, entry, i }): OrderProblem[] => {
     const later = rows.filter((row) => row.i > i);
     if (entry.stage === 'close') {
-      const after = later.find((row) => row.entry.stage !== 'close');
+      // What ends one side may be followed by the other one.
+      const after = later.find((row) => row.entry.stage !== 'close' && shareSide(row.block, block));
       return after
         ? [{ blockId: block.id, rule: 'close-last', words: `${entry.name} ends the visit: ${after.entry.name} cannot come after it.` }]
         : [];
@@ -28,7 +29,9 @@ export function orderProblems(blocks: readonly BlockPlan[], shelf: Shelf = BUILT
       return [{ blockId: block.id, rule: 'home-apart', words: `${entry.name} is work for home, not for the table.` }];
     if (entry.stage !== 'specific' && entry.stage !== 'joint') return [];
     const warm = later.find((row) => row.entry.stage === 'warm' && row.entry.section === entry.section && shareSide(row.block, block));
-    return warm
+    // Loosened before, and once more after it: nothing is cold.
+    const isWarm = warm && rows.some((row) => row.i < i && row.entry.id === warm.entry.id && shareSide(row.block, block));
+    return warm && !isWarm
       ? [{ blockId: block.id, rule: 'warm-first', words: `Warm before long: ${warm.entry.name} comes before ${entry.name}.` }]
       : [];
   });

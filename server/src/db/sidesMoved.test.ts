@@ -31,6 +31,7 @@ const NEW = new Set([
   'cuff-back-strokes',
   'back-press-walk-seated',
   'shoulder-top-front-hold',
+  'both-shoulders-press',
   'blade-edge-trace',
   'elbow-arm-lever',
   'shoulder-press-arm-draw',

@@ -1,17 +1,25 @@
 import { Router } from 'express';
-import { checkOwnEntry, checkOwnWay } from '@pace-bend/core/method';
+import { checkOwnEntry, checkOwnWay, checkSteps, type BlockProblem } from '@pace-bend/core/method';
 import { caller } from '../access/guard.ts';
 import { idFrom } from '../http/ids.ts';
 import { invalid, notFound } from '../http/problem.ts';
 import { putOnce, standsAlready } from '../db/once.ts';
 import { validate } from '../http/validate.ts';
 import type { Pool } from '../db/pool.ts';
-import { insertItem, itemById, itemsOf, setRetired } from './queries.ts';
+import { insertItem, itemById, itemsOf, setRetired, shelfFor } from './queries.ts';
 import { itemSchema, type SentItem } from './schema.ts';
 
 /** The practice's own ways of working and entries: added, changed by a new version, taken off the shelf and put back. */
 export function shelfRoutes(pool: Pool, now: () => Date): Router {
   const router = Router();
+
+  /** What is wrong with an item. A sequence is held against everything the practice can plan with. */
+  async function problemsOf(fields: SentItem['fields'], practiceId: string): Promise<BlockProblem[]> {
+    if (fields.kind === 'way') return checkOwnWay(fields);
+    if (fields.kind === 'entry') return checkOwnEntry(fields);
+    const blocks = fields.steps.map((step, i) => ({ ...step, id: String(i) }));
+    return checkSteps(fields.steps, await shelfFor(pool, practiceId, blocks));
+  }
 
   router.get('/shelf', async (_request, response) => {
     response.json({ items: await itemsOf(pool, caller(response).practice.id) });
@@ -22,7 +30,7 @@ export function shelfRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request);
     const { practice, name } = caller(response);
     const sent = validate(itemSchema, request.body) as SentItem;
-    const problems = sent.fields.kind === 'way' ? checkOwnWay(sent.fields) : checkOwnEntry(sent.fields);
+    const problems = await problemsOf(sent.fields, practice.id);
     if (problems.length > 0) throw invalid(problems.map(({ path, message }) => ({ path: `fields.${path}`, message })));
     const before = sent.supersedes === null ? null : await itemById(pool, practice.id, sent.supersedes);
     if (sent.supersedes !== null && (!before || before.fields.kind !== sent.fields.kind))

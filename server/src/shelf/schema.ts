@@ -7,11 +7,14 @@ import {
   LONGEST_PLACE,
   LONGEST_TEXT,
   MOST_PHASES,
+  MOST_STEPS,
   type OwnEntryFields,
   type OwnItem,
+  type OwnProtocolFields,
   type OwnWayFields,
 } from '@pace-bend/core/method';
 import { LIMITS } from '@pace-bend/core/record';
+import { blockSchema } from '../blocks/schema.ts';
 import { idSchema } from '../http/ids.ts';
 import type { Wire } from '../http/wire.ts';
 
@@ -148,9 +151,25 @@ const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
   harder: Joi.array().items(id).max(8).required(),
 });
 
+const step = blockSchema.fork(['id', 'limits'], () => Joi.forbidden());
+
+const protocolSchema = Joi.object<Wire<OwnProtocolFields>, true>({
+  kind: Joi.string().valid('protocol').required(),
+  name: line.min(2).required().label('Name'),
+  what: text.required(),
+  steps: Joi.array().items(step).min(1).max(MOST_STEPS).required().label('Steps') as never,
+});
+
 export type SentItem = Pick<OwnItem, 'fields' | 'supersedes'>;
 
 export const itemSchema = Joi.object<SentItem>({
   supersedes: idSchema.allow(null).required(),
-  fields: Joi.alternatives().conditional('.kind', { is: 'way', then: waySchema, otherwise: entrySchema }).required(),
+  fields: Joi.alternatives()
+    .conditional('.kind', {
+      switch: [
+        { is: 'way', then: waySchema },
+        { is: 'protocol', then: protocolSchema, otherwise: entrySchema },
+      ],
+    })
+    .required(),
 });

@@ -1,9 +1,18 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { v7 as uuid } from 'uuid';
-import { BUILT_IN, offeredEntries, offeredMethods, shelfOf, type OwnItem } from '@pace-bend/core/method';
+import {
+  BUILT_IN,
+  offeredEntries,
+  offeredMethods,
+  PROTOCOLS,
+  protocolsOf,
+  shelfOf,
+  type OwnItem,
+  type Protocol,
+} from '@pace-bend/core/method';
 import type { Entry } from '@pace-bend/core/catalogue';
-import { USUAL_TOOL_LIMITS, type ToolMinutes } from '@pace-bend/core/session';
+import { toolLimits, USUAL_TOOL_LIMITS, type ToolMinutes } from '@pace-bend/core/session';
 import { api } from '../api/api.ts';
 import { read } from '../api/kept.ts';
 import type { Change } from '../outbox/change.ts';
@@ -45,6 +54,8 @@ export const useShelf = defineStore('shelf', () => {
   const shelf = computed(() => (items.value.length === 0 ? BUILT_IN : shelfOf(items.value)));
   const entries = computed(() => offeredEntries(shelf.value));
   const methods = computed(() => offeredMethods(shelf.value));
+  /** Sequences: the practice's own first, then those that ship. */
+  const protocols = computed<readonly Protocol[]>(() => [...protocolsOf(items.value), ...PROTOCOLS]);
   /** The id that stands now for one that may have been changed since. */
   function newestOf(id: string): string {
     const next = items.value.find((item) => item.supersedes === id);
@@ -58,7 +69,7 @@ export const useShelf = defineStore('shelf', () => {
     loading ??= Promise.all([read<{ items: OwnItem[] }>('/shelf'), read<Hands>('/hands')]).then(
       ([found, mine]) => {
         served.value = found.items;
-        hands.value = mine;
+        hands.value = { ...mine, limits: toolLimits(mine.limits) };
       },
       (error: unknown) => {
         loading = null;
@@ -110,5 +121,5 @@ export const useShelf = defineStore('shelf', () => {
   const entryOf = (id: string): Entry => shelf.value.entries.get(id)!;
   const methodOf = (id: string) => shelf.value.methods.get(id)!;
 
-  return { shelf, entries, methods, items, hands, load, save, setRetired, saveHands, newestOf, itemOf, entryOf, methodOf };
+  return { shelf, entries, methods, protocols, items, hands, load, save, setRetired, saveHands, newestOf, itemOf, entryOf, methodOf };
 });

@@ -3,6 +3,7 @@ import type { Doing } from './types.ts';
 
 export const CHAIR_DOING: Readonly<Record<string, Doing>> = {
   'back-press-walk-seated': { muscles: ['back-extensors'], on: ['upper-back', 'low-back'], kind: 'broad', squeezes: ['ribs', 'spine'] },
+  'both-shoulders-press': { goes: away('neck-side-bend'), muscles: ['upper-trapezius'], on: ['shoulder'], kind: 'broad' },
   'shoulder-top-front-hold': {
     goes: away('neck-side-bend'),
     muscles: ['upper-trapezius', 'pectoralis-major'],

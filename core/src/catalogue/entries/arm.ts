@@ -89,7 +89,7 @@ export const ARM = [
     ways: ['pin-lengthen', 'clear-strip', 'point-hold', 'pulsed'],
     lists: {
       stations: ['above the wrist', 'lower third', 'middle', 'upper third', 'below the elbow'],
-      lines: ['outermost line', 'radial wrist extensors', 'finger extensor', 'ulnar wrist extensor'],
+      lines: ['brachioradialis', 'radial wrist extensors', 'finger extensor', 'ulnar wrist extensor'],
     },
     easier: ['pronator-hold'],
     harder: ['wrist-extensor-cr'],

@@ -45,9 +45,19 @@ export const CLOSING = [
     still: true,
     regions: ['shoulder', 'pelvis'],
     sides: ['midline'],
-    positions: ['supine', 'prone'],
+    positions: ['supine', 'prone', 'seated leaning', 'seated upright'],
     places: {
       prone: { setUp: 'Prone, palms on both shoulder blades, then both hip bones, then both calves', supports: 'Shins on a roll' },
+      'seated leaning': {
+        setUp: 'Leaning forward, palms on both shoulder tops, arms straight',
+        supports: 'Chest on the rest',
+        hands: 'Palms press both shoulders alike, from the head side',
+      },
+      'seated upright': {
+        setUp: 'Seated tall, palms on both shoulder tops from behind',
+        supports: 'Feet flat',
+        hands: 'Palms press both shoulders alike, arms straight',
+      },
     },
     supports: 'None',
     setUp: 'Supine, palms on both shoulders, then both hips, then both feet',

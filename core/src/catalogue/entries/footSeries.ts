@@ -231,7 +231,7 @@ export const FOOT_SERIES = [
     ways: ['line-press'],
     doses: { 'line-press': { rounds: 1, numbers: { press: [3], pressure: [2] } } },
     lists: { stations: ['gap 1–2', 'gap 2–3', 'gap 3–4', 'gap 4–5', 'bands before the ankle'] },
-    says: { 'line-press': { 'Stay: {place}': { text: 'Sore?: {place}', detail: 'come back to the tight gaps' } } },
+    says: { 'line-press': { 'Stay: {place}': { text: 'Sore? {place}', detail: 'come back to the tight gaps' } } },
   }),
   entry({
     id: 'foot-shake',

@@ -322,7 +322,7 @@ export const HIP = [
     doses: { 'active-assisted': { numbers: { reps: [7], assist: [2] } } },
     says: {
       'active-assisted': {
-        'Move: {place}': { text: 'Only turn: {place}', detail: 'repetition {turn} of {turns}; it does not cross any further' },
+        'Move: {place}': { text: 'Turn: {place}', detail: 'repetition {turn} of {turns}; it does not cross any further' },
         'Back to the start': { text: 'Breathe in', detail: 'to its own neutral, not to the table' },
       },
     },
@@ -470,7 +470,9 @@ export const HIP = [
     harder: ['iliopsoas-prone'],
     doses: { 'breath-sink': { numbers: { breaths: [7] } } },
     says: {
-      'breath-sink': { Sink: { text: 'I take your knee across', detail: 'lean on the knee, the front goes soft; the thumb sinks' } },
+      'breath-sink': {
+        'Let the hand arrive': { text: 'I take your knee across', detail: 'lean on the knee, the front goes soft; the thumb sinks' },
+      },
     },
   }),
   entry({

@@ -49,7 +49,7 @@ export const HIP_WORK = [
       stations: ['groove beside the bulk', 'front of the rim', 'back of the rim', 'corner of the sacrum'],
       points: ['groove beside the bulk', 'corner of the sacrum'],
     },
-    says: { 'line-press': { 'Stay: {place}': { text: 'Number?: {place}', detail: 'settle, then sweep on' } } },
+    says: { 'line-press': { 'Stay: {place}': { text: 'Number? {place}', detail: 'settle, then sweep on' } } },
     easier: ['sacral-edge-presses'],
   }),
   entry({

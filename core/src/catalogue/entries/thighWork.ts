@@ -153,7 +153,7 @@ export const THIGH_WORK = [
     onlyAsked: true,
     doses: { 'line-press': { rounds: 3, numbers: { press: [3] } } },
     lists: { stations: ['near edge', 'middle', 'far edge'] },
-    says: { 'line-press': { 'Stay: {place}': { text: 'More? Less?: {place}', detail: 'they steer how strong' } } },
+    says: { 'line-press': { 'Stay: {place}': { text: 'More? Less? {place}', detail: 'they steer how strong' } } },
     easier: ['thigh-foot-walk'],
   }),
   entry({

@@ -506,8 +506,8 @@ export const TRUNK = [
     sides: ['midline'],
     positions: ['supine'],
     supports: 'Knees over a roll',
-    setUp: 'Supine, both palms on the flanks, rocking across',
-    hands: 'Heels of the hands push one way, fingers draw the other',
+    setUp: 'Supine, one hand underneath, one on top, rocking across',
+    hands: 'One hand beneath the low back, one on the belly; they wander up and down',
     press: 'Breathe easy',
     pressLine: 'from flank to flank',
     bringHome: 'rest both hands',
@@ -516,6 +516,6 @@ export const TRUNK = [
     tools: [uses('palm', 0.5)],
     ways: [...RHYTHM, 'breath-sink'],
     harder: ['psoas-sink'],
-    says: moving('Rock the belly across', '{rate} a minute, slow as a breath'),
+    says: moving('Rock the belly across', '{rate} a minute, slow as a breath; just breathe'),
   }),
 ];

@@ -19,6 +19,13 @@ export const CHAIR: Readonly<Record<string, Scene>> = {
       },
     ],
   }),
+  'both-shoulders-press': upright('back', { ...SEATED, bend: 6 }, null, {
+    on: 'stool',
+    frame: ['head', 'chest', 'pelvis', 'upperArm', 'other.upperArm'],
+    muscles: ['upper-trapezius', 'other.upper-trapezius'],
+    hands: [works('palm', ['upperArm', 0.02, 150], { to: 330 }), works('palm', ['other.upperArm', 0.02, 150], { to: 210 })],
+    marks: [{ kind: 'sink', at: ['chest', 0.1, 176] }],
+  }),
   'shoulder-top-front-hold': upright('back', { ...SEATED, bend: 12 }, null, {
     on: 'stool',
     frame: SHOULDERS,

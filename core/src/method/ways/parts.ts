@@ -60,7 +60,7 @@ export const rehearse: NumberSpec = seconds('rehearse', 'Rehearse the press', [1
   place: 'more',
   help: 'The line waits here until the direction is right.',
 });
-export const bringHome: NumberSpec = seconds('bringHome', 'Bring the limb home', [6], { min: 2, max: 30, place: 'more' });
+export const bringHome: NumberSpec = seconds('bringHome', 'Bring it home', [6], { min: 2, max: 30, place: 'more' });
 export const restBreaths: NumberSpec = {
   id: 'restBreaths',
   label: 'Rest after',
@@ -216,7 +216,7 @@ export const CLOSING: readonly PhaseSpec[] = [
     angle: { to: 'rest' },
     breath: 'free',
     works: 'therapist',
-    text: 'Bring the limb home',
+    text: 'Bring it home',
     detail: '{bringHome}',
   },
   {

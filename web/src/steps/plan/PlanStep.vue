@@ -22,6 +22,7 @@ import BlockNumbers from './BlockNumbers.vue';
 import ComparisonNotice from './ComparisonNotice.vue';
 import DoseCards from './DoseCards.vue';
 import ProposalCard from './ProposalCard.vue';
+import SequenceCard from './SequenceCard.vue';
 import SessionLine from './SessionLine.vue';
 import StairHandles from './StairHandles.vue';
 import { usePlan } from './usePlan.ts';
@@ -203,6 +204,8 @@ useWindowKeys(onKey);
         :disabled="visit.finished"
         @take="plan.takePlan"
       />
+
+      <SequenceCard :blocks="blocks" :disabled="visit.finished" @put="plan.takePlan" />
 
       <section class="card" aria-label="Offers">
         <h2>{{ blocks.length > 0 ? 'More for what is stiff' : 'Stiffest first' }}</h2>
