@@ -376,7 +376,7 @@ test.each(TAUGHT)('%s, %s', (entryId, way, taught) => {
     ).toBe(taught.kinds);
   const total = rounds.reduce((sum, cue) => sum + secondsOf(cue), 0);
   if (taught.total !== undefined) expect([total, holds(total, taught.total)]).toEqual([total, true]);
-  for (const cue of rounds.filter((each) => each.perMin != null && ['rock', 'circle'].includes(each.kind))) {
+  for (const cue of rounds.filter((each) => (each.perMin ?? null) !== null && ['rock', 'circle'].includes(each.kind))) {
     const times = (secondsOf(cue) * cue.perMin!) / 60;
     if (taught.times !== undefined) expect([times, holds(times, taught.times)]).toEqual([times, true]);
     if (taught.perMin !== undefined) expect([cue.perMin, holds(cue.perMin!, taught.perMin)]).toEqual([cue.perMin, true]);
