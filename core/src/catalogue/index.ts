@@ -17,6 +17,7 @@ export {
 export { entryRegions, entryScene, figureShare, positionsShown, showsEntry } from './figures.ts';
 export { ENTRIES };
 export { doingOf, PRESS_KINDS, type Doing, type Goes, type PressKind, type Squeezed } from './doing/index.ts';
+export { partnersOf, type Partner } from './partners.ts';
 export { setUpIn } from './setUp.ts';
 export { acrossSide, motionSide, sideRelation, sideSentence, workedSides, type SideRelation } from './sides.ts';
 

@@ -90,6 +90,13 @@ export interface Entry {
   readonly pressLine: string;
   readonly bringHome: string;
   readonly watch: string;
+  /** What is on the skin: oil would let a dry hand slip. Left out, either goes. */
+  readonly medium?: 'dry' | 'oil' | 'dry first';
+  /** That it worked: what the eye or the hand finds then. */
+  readonly sign?: string;
+  /** When to stay longer, and when to leave it out. */
+  readonly longer?: string;
+  readonly leaveOut?: string;
   /** What speaks against it, in words; the rules stand with the cautions. */
   readonly cautions: string;
   readonly tools: readonly [ToolLoad, ...ToolLoad[]];

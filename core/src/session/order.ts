@@ -3,13 +3,14 @@ import { BUILT_IN, type BlockPlan, type Shelf } from '../method/index.ts';
 /** A rule of order that a row of blocks breaks, in words. */
 export interface OrderProblem {
   readonly blockId: string;
-  readonly rule: 'warm-first' | 'close-last' | 'home-apart';
+  readonly rule: 'warm-first' | 'close-last' | 'home-apart' | 'dry-first';
   readonly words: string;
 }
 
 /**
  * What is wrong with the order of blocks: a warm-up of a region comes before its lengthening on the same side, and a closing comes last. Whether there
- * is a warm-up at all is not a matter of order. Common practice: warm before long, a clear end.
+ * is a warm-up at all is not a matter of order. Where one part of the body is worked dry and oiled, dry comes first. Common practice: warm
+ * before long, dry before oil, or the hand slips; a clear end.
  */
 export function orderProblems(blocks: readonly BlockPlan[], shelf: Shelf = BUILT_IN): OrderProblem[] {
   const rows = blocks.flatMap((block, i) => {
@@ -27,13 +28,26 @@ export function orderProblems(blocks: readonly BlockPlan[], shelf: Shelf = BUILT
     }
     if (entry.stage === 'home')
       return [{ blockId: block.id, rule: 'home-apart', words: `${entry.name} is work for home, not for the table.` }];
-    if (entry.stage !== 'specific' && entry.stage !== 'joint') return [];
+    const dry =
+      entry.medium === 'oil'
+        ? later.find((row) => row.entry.medium === 'dry' && row.entry.section === entry.section && shareSide(row.block, block))
+        : undefined;
+    const found: OrderProblem[] = dry
+      ? [
+          {
+            blockId: block.id,
+            rule: 'dry-first',
+            words: `Dry before oil, or the hand slips: ${dry.entry.name} comes before ${entry.name}.`,
+          },
+        ]
+      : [];
+    if (entry.stage !== 'specific' && entry.stage !== 'joint') return found;
     const warm = later.find((row) => row.entry.stage === 'warm' && row.entry.section === entry.section && shareSide(row.block, block));
     // Loosened before, and once more after it: nothing is cold.
     const isWarm = warm && rows.some((row) => row.i < i && row.entry.id === warm.entry.id && shareSide(row.block, block));
     return warm && !isWarm
-      ? [{ blockId: block.id, rule: 'warm-first', words: `Warm before long: ${warm.entry.name} comes before ${entry.name}.` }]
-      : [];
+      ? [...found, { blockId: block.id, rule: 'warm-first', words: `Warm before long: ${warm.entry.name} comes before ${entry.name}.` }]
+      : found;
   });
 }
 

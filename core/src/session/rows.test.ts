@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { motionOf } from '../body/index.ts';
 import { ENTRIES, findEntry, motionSide, TOOLS } from '../catalogue/index.ts';
-import { compile, SLOW_BREATH, type BlockPlan } from '../method/index.ts';
+import { compile, newBlock, shelfWith, SLOW_BREATH, type BlockPlan } from '../method/index.ts';
 import { anyBlock } from '../testing/arbitraries.ts';
 import {
   addDoses,
@@ -270,4 +270,25 @@ describe('dose and load of any row', () => {
       { numRuns: 100 },
     );
   });
+});
+
+test('dry before oil where one part of the body is worked both ways; the other side, and another part, are free', () => {
+  const oil = ENTRIES.filter(({ medium }) => medium === 'oil');
+  const dry = ENTRIES.filter(({ medium }) => medium === 'dry');
+  expect([oil.length > 3, dry.length > 3]).toEqual([true, true]);
+  // An own entry, worked with oil on the back.
+  const oiled = { ...findEntry('back-dry-prep')!, id: 'oiled', medium: 'oil' as const };
+  const shelf = shelfWith({ entries: [oiled], methods: [] });
+  const row = (side: 'left' | 'right') => [
+    newBlock('a', 'oiled', 'line-press', [side], shelf),
+    newBlock('b', 'lumbar-forearm-sink', 'breath-sink', ['left']),
+  ];
+  expect(orderProblems(row('left'), shelf).map(({ rule }) => rule)).toContain('dry-first');
+  expect(orderProblems(row('right'), shelf).map(({ rule }) => rule)).not.toContain('dry-first');
+  expect(orderProblems([...row('left')].reverse(), shelf).map(({ rule }) => rule)).not.toContain('dry-first');
+  const elsewhere = [
+    newBlock('a', 'quad-warm-ladder', 'line-press', ['left']),
+    newBlock('b', 'lumbar-forearm-sink', 'breath-sink', ['left']),
+  ];
+  expect(orderProblems(elsewhere)).toEqual([]);
 });

@@ -126,6 +126,10 @@ const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
   bringHome: line.min(2).required().label('Way home'),
   watch: line.min(2).required().label('What to watch'),
   cautions: text.required(),
+  medium: Joi.string().valid('dry', 'oil', 'dry first'),
+  sign: line.min(2),
+  longer: line.min(2),
+  leaveOut: line.min(2),
   tools: Joi.array()
     .items(
       Joi.object({

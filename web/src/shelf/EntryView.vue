@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { motionOf } from '@pace-bend/core/body';
-import { entryScene, setUpIn, showsEntry } from '@pace-bend/core/catalogue';
+import { entryScene, partnersOf, setUpIn, showsEntry } from '@pace-bend/core/catalogue';
 import { fits, techniquesOf } from '@pace-bend/core/method';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
@@ -56,6 +56,8 @@ const said = computed(() =>
     Object.values(lines).map(({ text }) => ({ text, name: shelf.shelf.methods.get(way)?.name ?? way })),
   ),
 );
+const MEDIA = { dry: 'dry', oil: 'oil', 'dry first': 'dry first, then oil' };
+const partners = computed(() => partnersOf(entry.value!));
 const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'both move' };
 </script>
 
@@ -163,6 +165,30 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
               <dt>Your load</dt>
               <dd>{{ entry.tools.map((load) => `${load.tool} ${Math.round(load.share * 100)} %`).join(', ') }}</dd>
             </div>
+            <div v-if="entry.medium">
+              <dt>On the skin</dt>
+              <dd>{{ MEDIA[entry.medium] }}</dd>
+            </div>
+            <div v-if="entry.sign">
+              <dt>It worked</dt>
+              <dd>{{ entry.sign }}</dd>
+            </div>
+            <div v-if="entry.longer">
+              <dt>Stay longer</dt>
+              <dd>{{ entry.longer }}</dd>
+            </div>
+            <div v-if="entry.leaveOut">
+              <dt>Leave it out</dt>
+              <dd>{{ entry.leaveOut }}</dd>
+            </div>
+            <div v-if="partners.length">
+              <dt>Look at as well</dt>
+              <dd>
+                <span v-for="each in partners" :key="each.muscle" class="partner"
+                  >{{ each.muscle }} <span class="small soft">{{ each.because }}</span></span
+                >
+              </dd>
+            </div>
             <div v-for="(places, name) in entry.lists ?? {}" :key="name">
               <dt>{{ name }}</dt>
               <dd>{{ places.join(', ') }}</dd>
@@ -212,6 +238,10 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
 </template>
 
 <style scoped>
+.partner {
+  display: block;
+}
+
 .begins {
   display: block;
 }

@@ -103,6 +103,9 @@ const WORDS = [
   { id: 'bringHome', label: 'Way home' },
   { id: 'watch', label: 'Watch' },
   { id: 'cautions', label: 'Cautions' },
+  { id: 'sign', label: 'It worked: what is seen or felt' },
+  { id: 'longer', label: 'When to stay longer' },
+  { id: 'leaveOut', label: 'When to leave it out' },
 ] as const;
 </script>
 
@@ -212,6 +215,18 @@ const WORDS = [
           />
           <p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p>
         </div>
+        <label class="line"
+          >On the skin<PickOne
+            :value="form.medium"
+            label="On the skin"
+            :options="[
+              { value: '', label: 'either' },
+              { value: 'dry', label: 'dry' },
+              { value: 'oil', label: 'oil' },
+              { value: 'dry first', label: 'dry first, then oil' },
+            ]"
+            @change="(medium) => (form.medium = medium as EntryForm['medium'])"
+        /></label>
         <fieldset v-for="{ position, name, words } in furtherPlaces" :key="position" class="sentences">
           <legend>{{ name[0]!.toUpperCase() + name.slice(1) }}</legend>
           <div v-for="line in PLACE_WORDS" :key="line.id" class="line">

@@ -44,6 +44,11 @@ export interface EntryForm {
   bringHome: string;
   watch: string;
   cautions: string;
+  /** What is on the skin; empty: either. */
+  medium: NonNullable<Entry['medium']> | '';
+  sign: string;
+  longer: string;
+  leaveOut: string;
   /** The main one first. */
   tools: { tool: Tool; pct: number }[];
   ways: string[];
@@ -91,6 +96,10 @@ export const BLANK: EntryForm = {
   bringHome: '',
   watch: '',
   cautions: '',
+  medium: '',
+  sign: '',
+  longer: '',
+  leaveOut: '',
   tools: [{ tool: 'palm', pct: 60 }],
   ways: ['static-hold'],
   says: {},
@@ -136,6 +145,10 @@ export function formOf(entry: Entry): EntryForm {
     bringHome: entry.bringHome,
     watch: entry.watch,
     cautions: entry.cautions,
+    medium: entry.medium ?? '',
+    sign: entry.sign ?? '',
+    longer: entry.longer ?? '',
+    leaveOut: entry.leaveOut ?? '',
     tools: entry.tools.map(({ tool, share }) => ({ tool, pct: Math.round(share * 100) })),
     ways: [...entry.ways],
     says: Object.fromEntries(
@@ -204,6 +217,10 @@ export function sentOf(form: EntryForm): OwnEntryFields {
     bringHome: form.bringHome.trim(),
     watch: form.watch.trim(),
     cautions: form.cautions.trim() || NO_CAUTIONS,
+    ...(form.medium ? { medium: form.medium } : {}),
+    ...(form.sign.trim() ? { sign: form.sign.trim() } : {}),
+    ...(form.longer.trim() ? { longer: form.longer.trim() } : {}),
+    ...(form.leaveOut.trim() ? { leaveOut: form.leaveOut.trim() } : {}),
     tools: form.tools.map(({ tool, pct }) => ({ tool, share: pct / 100 })) as unknown as Entry['tools'],
     ways: [...form.ways] as unknown as Entry['ways'],
     ...(doses.length > 0 ? { doses: Object.fromEntries(doses) } : {}),

@@ -23,6 +23,7 @@ export const AFTER_OPERATION = [
     afterOperation: true,
     doses: { 'clear-strip': { numbers: { strip: [8], press: [8], pressure: [2] } } },
     lists: { lines: ['inner edge', 'middle', 'outer edge'] },
+    sign: 'A softer arch',
   }),
   entry({
     id: 'post-op-scar',
@@ -50,6 +51,7 @@ export const AFTER_OPERATION = [
     },
     lists: { lines: ['along the scar', 'beside the scar'] },
     says: { 'stroke-active': { 'And let it down': { text: 'Let go', detail: 'the thumb sinks a little more' } } },
+    sign: 'Lumps soften, the answer comes quicker',
   }),
   entry({
     id: 'post-op-shin-lines',
@@ -97,5 +99,6 @@ export const AFTER_OPERATION = [
     doses: { 'point-hold': { rounds: 2, numbers: { press: [15], pressure: [2] } } },
     lists: { points: ['front hollow'] },
     says: { 'point-hold': { Stay: { text: 'Number?', detail: 'small friction, stay, smooth over, deeper' } } },
+    longer: 'The place that hurts most',
   }),
 ];

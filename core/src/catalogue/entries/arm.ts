@@ -196,6 +196,7 @@ export const ARM = [
         'Slack again': { text: 'Palm down again', detail: 'strip {turn} of {turns}; slack' },
       },
     },
+    sign: 'Turning out goes further on both sides',
   }),
   entry({
     id: 'carpal-friction',

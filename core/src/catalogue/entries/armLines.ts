@@ -29,6 +29,7 @@ export const ARM_LINES = [
     doses: { 'line-press': { rounds: 2, numbers: { press: [2] } }, 'pin-lengthen': { rounds: 1 } },
     lists: { stations: ['above the wrist', 'lower third', 'middle', 'upper third'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'Let it open', detail: 'fingers unfold by themselves: deep enough' } } },
+    sign: 'The fingers open: deep enough',
   }),
   entry({
     id: 'wrist-extensor-stroke-active',
@@ -59,6 +60,7 @@ export const ARM_LINES = [
     says: { 'stroke-active': { 'And let it down': { text: 'And down', detail: 'stroke the other way' } } },
     easier: ['forearm-spread'],
     harder: ['wrist-extensor-cr'],
+    sign: 'It glides better than under the plain stroke',
   }),
   entry({
     id: 'upper-arm-deep',

@@ -31,6 +31,7 @@ export const BACK_WORK = [
       },
     },
     easier: ['rib-pelvis-spread'],
+    sign: 'The flank is longer, the next stretch goes further',
   }),
   entry({
     id: 'side-back-series',
@@ -86,6 +87,7 @@ export const BACK_WORK = [
       },
     },
     easier: ['trunk-rotation-seated'],
+    sign: 'They see further behind them',
   }),
   entry({
     id: 'hip-draw-lean',
@@ -161,6 +163,8 @@ export const BACK_WORK = [
     lists: { stations: ['between the blades', 'below the blades', 'waist', 'above the hip bone'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'Breathe out: {place}', detail: 'dry, body weight, arms straight' } } },
     harder: ['lumbar-forearm-sink'],
+    medium: 'dry',
+    sign: 'The treated side looks calmer',
   }),
   entry({
     id: 'spine-muscles-reach-thoracic',

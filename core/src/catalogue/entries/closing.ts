@@ -145,6 +145,7 @@ export const CLOSING = [
     tools: [uses('palm', 0.4)],
     ways: ['continuous-motion'],
     says: moving('Loose fists, light and even', '{rate} a minute, over muscle only'),
+    sign: 'Awake',
   }),
 ];
 

@@ -55,6 +55,7 @@ export const FOOT = [
         'Let go slowly': { text: 'Let go, in neutral', detail: 'slowly, never from a tilt' },
       },
     },
+    sign: 'The foot bends up further',
   }),
   entry({
     id: 'talocrural-open-close',
@@ -135,6 +136,7 @@ export const FOOT = [
     harder: ['ankle-back-glide'],
     says: moving('Circle to a clear end', '{rate} a minute; pull stays on; half one way, half the other'),
     doses: { 'hour-circles': { numbers: { circle: [15] } } },
+    sign: 'The tight hour of the clock is freer',
   }),
   entry({
     id: 'midfoot-turn',
@@ -360,6 +362,7 @@ export const FOOT = [
     ways: RHYTHM,
     says: moving('Both hands, one wave', '{rate} a minute; top and sole go the same way'),
     doses: { 'continuous-motion': { numbers: { rock: [45], rate: [36] } } },
+    sign: 'The movement travels up the leg',
   }),
   entry({
     id: 'post-op-fluid',
@@ -392,6 +395,7 @@ export const FOOT = [
         supports: 'Leg raised on a cushion',
       },
     },
+    sign: 'The tissue can be reached',
   }),
   entry({
     id: 'post-op-turns',
@@ -551,6 +555,8 @@ export const FOOT = [
     ways: ['point-hold', 'breath-sink'],
     lists: { points: ['outer head', 'inner head', 'soleus, inside'] },
     harder: ['calf-pin'],
+    sign: 'Next time: gone or smaller?',
+    leaveOut: 'After a few passes leave the knot; most come from elsewhere',
   }),
   entry({
     id: 'calf-supine',

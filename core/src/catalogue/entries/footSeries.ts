@@ -54,6 +54,7 @@ export const FOOT_SERIES = [
       'pin-lengthen': { 'Carry it long': { text: 'Foot loose', detail: 'down and a little out for the shin, in for the fibulars' } },
     },
     harder: ['shin-supine'],
+    sign: 'The foot points further',
   }),
   entry({
     id: 'sole-stick',
@@ -132,6 +133,8 @@ export const FOOT_SERIES = [
     lists: { stations: ['foot', 'ankle', 'outer side', 'calf', 'below the knee'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'Leg heavy: {place}', detail: 'the movement reaches the hip' } } },
     harder: ['ankle-loosening'],
+    medium: 'oil',
+    sign: 'The leg rolls by itself',
   }),
   entry({
     id: 'sole-straight-press',
@@ -182,6 +185,7 @@ export const FOOT_SERIES = [
       },
     },
     harder: ['ankle-circles'],
+    sign: 'The movement travels up: ankle, knee, hip, head',
   }),
   entry({
     id: 'foot-rounds',
@@ -209,6 +213,7 @@ export const FOOT_SERIES = [
         Rock: { text: 'Small rounds, foot loose', detail: '{rate} a minute; stay where it is tight, come back to it', works: 'therapist' },
       },
     },
+    sign: 'What was tight moves when it is come back to',
   }),
   entry({
     id: 'foot-gap-walk',
@@ -258,5 +263,6 @@ export const FOOT_SERIES = [
         Rock: { text: 'Shake it in and out', detail: '{rate} a minute, quick and loose; nothing after it', works: 'therapist' },
       },
     },
+    sign: 'They settle, the breath drops',
   }),
 ];

@@ -56,6 +56,7 @@ export const HIP = [
         'Slowly to the edge': { text: 'Knee to the far shoulder', detail: 'they name the edge; knee all right?' },
       },
     },
+    sign: 'Felt deep in the buttock',
   }),
   entry({
     id: 'ninety-turn-out',
@@ -116,6 +117,7 @@ export const HIP = [
         'Again, a little deeper': { text: 'Outward and a little down', detail: 'the second pass' },
       },
     },
+    sign: 'The knee is lower on the second pass',
   }),
   entry({
     id: 'figure-four-beside',
@@ -190,6 +192,7 @@ export const HIP = [
         'Slowly to the edge': { text: 'Where is the pull?', detail: 'small steps outward to the edge' },
       },
     },
+    sign: 'Centimetres gained at the heel',
   }),
   entry({
     id: 'leg-across-straight',
@@ -444,6 +447,8 @@ export const HIP = [
     harder: ['iliopsoas-prone'],
     doses: { 'sink-contract': { rounds: 2 } },
     says: { 'sink-contract': { 'And down': { text: 'Foot down', detail: 'it lands; the hand stays' } } },
+    sign: 'The lift is felt exactly under the fingers, softer after',
+    leaveOut: 'No lift felt, a guarded belly, a meal just before',
   }),
   entry({
     id: 'iliacus-supine',
@@ -499,6 +504,7 @@ export const HIP = [
     harder: ['iliacus-supine'],
     doses: { 'sink-contract': { rounds: 2, numbers: { contract: [6], effort: [10] } } },
     says: { 'sink-contract': { 'And down': { text: 'Let go', detail: 'and the thumb sinks further' } } },
+    sign: 'The pelvis rolls back freely',
   }),
   entry({
     id: 'groin-attachment-shake',
@@ -554,6 +560,7 @@ export const HIP = [
         Rock: { text: 'Lean and rock it open', detail: '{rate} a minute, as far as today allows', works: 'therapist' },
       },
     },
+    sign: 'The knee nearer the table',
   }),
   entry({
     id: 'groin-comfort',
@@ -606,6 +613,7 @@ export const HIP = [
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'mobilize-oscillate', 'continuous-motion'],
     says: moving('Push a few millimetres, ease', '{rate} a minute; about 70 N, no thrust'),
+    leaveOut: 'Sharp at a light push: stop and refer',
   }),
   entry({
     id: 'buttock-wake-up',
@@ -632,6 +640,7 @@ export const HIP = [
     ways: ['pulsed', 'four-way', 'continuous-motion'],
     lists: { directions: ['the upper part', 'the middle', 'the lower part'] },
     says: moving('Tap, then they squeeze', '{rate} taps a minute, then this side alone'),
+    sign: 'The answer comes quicker',
   }),
   entry({
     id: 'sacral-edge-presses',
@@ -661,6 +670,7 @@ export const HIP = [
     tools: [uses('knuckles', 0.6), uses('thumb', 0.3)],
     ways: ['line-press', 'point-hold'],
     lists: { stations: ['top corner', 'middle', 'lower corner'], points: ['top corner', 'middle', 'lower corner'] },
+    medium: 'dry first',
   }),
   entry({
     id: 'leg-pull',
@@ -691,6 +701,8 @@ export const HIP = [
       'mobilize-sustained': { 'Hold: {place}': { text: 'Stay heavy', detail: 'lean back; look at the ankle bones again after' } },
     },
     doses: { 'mobilize-sustained': { rounds: 1, numbers: { held: [30] } } },
+    sign: 'Ankle bones level',
+    leaveOut: 'They are level already',
   }),
   entry({
     id: 'hip-long-axis-rock',

@@ -23,6 +23,7 @@ export const HIP_WORK = [
     doses: { 'position-of-comfort': { numbers: { comfort: [75] } } },
     says: { 'position-of-comfort': { 'Stay there': { text: 'Leg all mine', detail: 'the thigh grows heavy, the breath drops' } } },
     harder: ['hip-circling'],
+    sign: 'The thigh grows heavy, the breath drops',
   }),
   entry({
     id: 'gluteal-elbow-line',
@@ -51,6 +52,9 @@ export const HIP_WORK = [
     },
     says: { 'line-press': { 'Stay: {place}': { text: 'Number? {place}', detail: 'settle, then sweep on' } } },
     easier: ['sacral-edge-presses'],
+    medium: 'oil',
+    sign: 'Both sides look level',
+    longer: 'Bad hips: over several visits',
   }),
   entry({
     id: 'rotators-elbow-across',
@@ -130,6 +134,7 @@ export const HIP_WORK = [
       },
     },
     easier: ['gluteals-comfort-press'],
+    longer: 'Comfort, while it is still softening',
   }),
   entry({
     id: 'hip-shake-roll',
@@ -156,5 +161,6 @@ export const HIP_WORK = [
       'continuous-motion': { Rock: { text: 'Shake and roll it', detail: '{rate} a minute; until it rolls by itself', works: 'therapist' } },
     },
     harder: ['psoas-sink'],
+    sign: 'The leg rolls by itself',
   }),
 ];

@@ -30,6 +30,8 @@ export const NECK = [
         'Take up the new range': { text: 'Stay heavy', detail: 'take up the gain on the breath out' },
       },
     },
+    sign: 'The edge moves with each round',
+    longer: 'Where the turn creeps in: show the press once alone',
   }),
   entry({
     id: 'neck-turn-supine',
@@ -82,6 +84,7 @@ export const NECK = [
         Hold: { text: 'Two deep breaths', detail: 'the pull sits elsewhere than in the plain side-bend' },
       },
     },
+    sign: 'The pull sits elsewhere than in the plain side-bend',
   }),
   entry({
     id: 'neck-diagonal-levator',
@@ -141,6 +144,7 @@ export const NECK = [
         Hold: { text: 'One breath here', detail: 'a pull between the blades is enough' },
       },
     },
+    sign: 'A pull between the blades',
   }),
   entry({
     id: 'neck-traction',
@@ -171,6 +175,7 @@ export const NECK = [
       'mobilize-sustained': { 'Hold: {place}': { text: 'Toes, jaw, all loose', detail: 'lean back and wait; their toes follow the pull' } },
     },
     doses: { 'mobilize-sustained': { rounds: 3, numbers: { held: [15] } } },
+    sign: 'Their toes follow the pull; the second one runs further',
   }),
   entry({
     id: 'neck-traction-forearm',
@@ -299,6 +304,7 @@ export const NECK = [
         'Pull the other way': { text: 'And the other way', detail: 'head to the far side, lightly' },
       },
     },
+    sign: 'No snag on the next pass; one side is mostly worse, note which',
   }),
   entry({
     id: 'neck-side-bend-seated',

@@ -23,6 +23,8 @@ export const NECK_POINTS = [
     lists: { stations: ['base of the neck', 'middle', 'under the skull'] },
     says: { 'pin-lengthen': { 'Carry it long': { text: 'Head heavy', detail: 'away beneath the thumb; stronger than comfort work' } } },
     easier: ['scalene-pin-move'],
+    longer: 'Where nothing gives yet',
+    leaveOut: 'The neck guards',
   }),
   entry({
     id: 'scalene-collarbone',
@@ -50,6 +52,8 @@ export const NECK_POINTS = [
       },
     },
     easier: ['scalene-pin-move'],
+    sign: 'The sheet slides; compare with the other side',
+    leaveOut: 'Signs in the arm',
   }),
   entry({
     id: 'neck-traction-pillow',
@@ -75,6 +79,8 @@ export const NECK_POINTS = [
     doses: { 'mobilize-sustained': { rounds: 3, numbers: { held: [15] } } },
     says: { 'mobilize-sustained': { 'Hold: {place}': { text: 'Toes, jaw, all loose', detail: 'their toes follow the pull' } } },
     easier: ['skull-base-melt'],
+    sign: 'Their toes follow the pull',
+    longer: 'Where the ears are sore under another tool',
   }),
   entry({
     id: 'neck-lift-seated',
@@ -127,6 +133,7 @@ export const NECK_POINTS = [
       },
       'four-way': { 'Press {place}': { text: 'Head {place}', detail: '{turn} of {turns}; it will feel warm' } },
     },
+    sign: 'The turn with the chin down goes further',
   }),
   entry({
     id: 'levator-shoulder-up',
@@ -155,5 +162,6 @@ export const NECK_POINTS = [
     doses: { 'point-hold': { rounds: 1, numbers: { press: [10] } }, 'pin-lengthen': { rounds: 1 } },
     lists: { stations: ['corner of the blade', 'base of the neck', 'below the skull'], points: ['corner of the blade'] },
     says: { 'pin-lengthen': { 'Carry it long': { text: 'Let it sink down', detail: 'the shoulder goes down under the thumb' } } },
+    sign: 'Pain on top of the shoulder less; if not, look above the ridge of the blade',
   }),
 ];

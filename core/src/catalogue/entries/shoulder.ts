@@ -30,6 +30,8 @@ export const SHOULDER = [
     says: {
       'static-hold': { Hold: { text: 'Heavy arm, keep breathing', detail: 'a stopped breath is too far; blade still, joint moves' } },
     },
+    sign: 'The arm nearer the ear with the back flat',
+    leaveOut: 'No pull and supple: take the harder one',
   }),
   entry({
     id: 'latissimus-side-lying',
@@ -221,6 +223,7 @@ export const SHOULDER = [
       },
     },
     doses: { 'slack-stretch': { rounds: 1, numbers: { cycles: [8], hold: [15] } }, 'continuous-motion': { numbers: { rock: [60] } } },
+    sign: 'The shoulder rests lower',
   }),
   entry({
     id: 'upper-trap-supine',
@@ -250,6 +253,8 @@ export const SHOULDER = [
       },
     },
     doses: { 'slack-stretch': { rounds: 1, numbers: { cycles: [10], pauseShort: [2], pauseLong: [3], hold: [20] } } },
+    sign: 'The shoulder follows without help; both drop alike',
+    longer: 'On the tight strand',
   }),
   entry({
     id: 'upper-trap-prone',
@@ -312,6 +317,8 @@ export const SHOULDER = [
     harder: ['scapula-lift-behind-back'],
     says: moving('Glide the blade round', '{rate} a minute: head, feet, spine, outward; stay with the stiff way'),
     doses: { 'mobilize-sustained': { rounds: 1, numbers: { held: [8] } } },
+    sign: 'A circuit without a catch',
+    leaveOut: 'All four ways are free',
   }),
   entry({
     id: 'scapula-lift-behind-back',
@@ -421,6 +428,8 @@ export const SHOULDER = [
       'pin-lengthen': { rounds: 1 },
     },
     says: { 'point-hold': { Stay: { text: 'Tell me the number', detail: 'five at most in a sore shoulder; strokes of 2–3 cm' } } },
+    sign: 'Turn-out at the side goes further; the fingers reach deeper',
+    longer: 'A stiff shoulder, within what does not hurt',
   }),
   entry({
     id: 'cuff-back-supine',
@@ -599,6 +608,8 @@ export const SHOULDER = [
         Rest: { text: 'Rest', detail: 'has the rib sunk under the finger?' },
       },
     },
+    sign: 'The rib sinks under the finger; arm and neck looked at again',
+    leaveOut: 'Level and moving',
   }),
   entry({
     id: 'second-third-rib',
@@ -631,6 +642,7 @@ export const SHOULDER = [
         Rest: { text: 'Rest', detail: 'afterwards the arm should go all the way' },
       },
     },
+    sign: 'The arm goes all the way afterwards',
   }),
   entry({
     id: 'overhead-rib-rock',
@@ -670,6 +682,8 @@ export const SHOULDER = [
     },
     lists: { stations: ['below the armpit', 'side ribs', 'lowest ribs'] },
     doses: { 'counter-rhythm': { numbers: { rock: [20], rate: [24] } }, 'continuous-motion': { numbers: { rate: [24] } } },
+    sign: 'The ribs spring, the breath reaches the side',
+    longer: 'A stiff, rounded upper back',
   }),
   entry({
     id: 'three-breath-chest-press',
@@ -695,6 +709,7 @@ export const SHOULDER = [
     tools: [uses('palm', 0.7)],
     ways: ['sink-release'],
     easier: ['overhead-rib-rock'],
+    sign: 'A freer deep breath',
   }),
   entry({
     id: 'thoracic-spring',

@@ -24,6 +24,9 @@ export const SHOULDER_POINTS = [
     doses: { 'line-press': { rounds: 2, numbers: { press: [2] } } },
     lists: { stations: ['hand', 'forearm', 'elbow', 'upper arm', 'front of the shoulder'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'Arm all mine', detail: 'a sore place: stay eight to twelve seconds' } } },
+    medium: 'oil',
+    sign: 'The straight arm lies flat on the table',
+    longer: 'The outer forearm, where it is tight',
   }),
   entry({
     id: 'scapula-comfort',
@@ -47,6 +50,7 @@ export const SHOULDER_POINTS = [
     doses: { 'position-of-comfort': { numbers: { comfort: [75] } } },
     says: { 'position-of-comfort': { 'Stay there': { text: 'Shoulder heavy', detail: 'until the blade floats' } } },
     harder: ['scapula-four-glides'],
+    sign: 'The blade floats',
   }),
   entry({
     id: 'biceps-groove',
@@ -84,6 +88,8 @@ export const SHOULDER_POINTS = [
       },
       'clear-strip': { 'Cross it': { text: 'Roll it lightly', detail: 'while the arm turns' } },
     },
+    sign: 'The groove feels smooth',
+    leaveOut: 'It is smooth already',
   }),
   entry({
     id: 'flank-line-overhead',
@@ -109,6 +115,7 @@ export const SHOULDER_POINTS = [
       'continuous-motion': { Rock: { text: 'Rock it, long', detail: '{rate} a minute, twenty to thirty seconds', works: 'therapist' } },
     },
     harder: ['latissimus-heel-of-hand'],
+    sign: 'Long from arm to pelvis without a pinch',
   }),
   entry({
     id: 'sternal-points',
@@ -158,6 +165,7 @@ export const SHOULDER_POINTS = [
     doses: { 'line-press': { rounds: 1, numbers: { press: [3], pressure: [2] } } },
     lists: { stations: ['at the breastbone', 'inner third', 'middle', 'outer third', 'at the shoulder'] },
     harder: ['pectoralis-press-stretch'],
+    sign: 'Both fingers run evenly',
   }),
   entry({
     id: 'arm-on-waist',
@@ -183,6 +191,7 @@ export const SHOULDER_POINTS = [
     says: {
       'continuous-motion': { Rock: { text: 'Sway back, shoulder hangs', detail: '{rate} a minute; the swing widens', works: 'therapist' } },
     },
+    sign: 'The swing widens',
   }),
   entry({
     id: 'blade-series',
@@ -212,6 +221,8 @@ export const SHOULDER_POINTS = [
     says: {
       'clear-strip': { 'Stay where it is tender': { text: 'Give me a number', detail: 'rhomboids: blade to the spine, and sink again' } },
     },
+    longer: 'Rhomboids up to a minute',
+    leaveOut: 'Rhomboids over-long: treat the chest instead',
   }),
   entry({
     id: 'upper-trap-knuckles',
@@ -288,6 +299,8 @@ export const SHOULDER_POINTS = [
     doses: { 'point-hold': { rounds: 1, numbers: { press: [10] } }, 'clear-strip': { numbers: { press: [10] } } },
     lists: { lines: ['pectoralis minor', 'short head of biceps', 'inner upper arm'], points: ['below the bone’s tip'] },
     harder: ['pectoralis-press-stretch'],
+    sign: 'Less tender below the collarbone',
+    longer: 'Rhomboids sore as well: treat this first',
   }),
   entry({
     id: 'cuff-back-strokes',
@@ -314,5 +327,6 @@ export const SHOULDER_POINTS = [
     doses: { 'clear-strip': { numbers: { press: [8] } }, 'point-hold': { rounds: 1, numbers: { press: [10] } } },
     lists: { lines: ['above the ridge', 'below the ridge', 'outer edge'], points: ['below the ridge', 'outer edge'] },
     harder: ['subscapularis-approach'],
+    sign: 'Less pain on turning out against a light press',
   }),
 ];

@@ -59,6 +59,7 @@ export const THIGH = [
       'pin-lengthen': { 'Carry it long': { text: 'Stay loose', detail: 'bend under the pin; release before it straightens' } },
       'point-hold': { Stay: { text: 'Number?', detail: 'stay at four; each spot a little higher' } },
     },
+    sign: 'The shin hangs lower',
   }),
   entry({
     id: 'rectus-femoris-table-side',
@@ -83,6 +84,7 @@ export const THIGH = [
     easier: ['rectus-femoris-prone'],
     doses: { 'cr-firm': { rounds: 4, numbers: { hold: [10], contract: [10], effort: [30] } } },
     says: { 'cr-firm': { '{press}': { text: 'Push against me' } } },
+    sign: 'The shin starts lower than at first',
   }),
   entry({
     id: 'quad-glide-partial',
@@ -193,6 +195,7 @@ export const THIGH = [
     easier: ['hamstring-bent-shoulder', 'hamstring-ninety'],
     doses: { 'static-hold': { rounds: 2, numbers: { hold: [15] } } },
     says: { 'static-hold': { Hold: { text: 'Breathe, heel heavy', detail: 'higher the second time; nerve pull: ankle free' } } },
+    sign: 'Higher the second time',
   }),
   entry({
     id: 'hamstring-ninety',
@@ -294,6 +297,7 @@ export const THIGH = [
         choices: { how: 'glide' },
       },
     },
+    longer: 'The stiff way once more',
   }),
   entry({
     id: 'adductor-compression',
@@ -370,5 +374,6 @@ export const THIGH = [
     ways: ['line-press'],
     lists: { stations: ['knee', 'middle', 'hip'] },
     doses: { 'line-press': { rounds: 1, numbers: { press: [4] } } },
+    sign: 'The low back is looser',
   }),
 ];

@@ -53,6 +53,9 @@ export const THIGH_WORK = [
     lists: { stations: ['above the knee', 'middle', 'below the hip'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'Stay loose: {place}', detail: 'a wince marks a place for the holds' } } },
     harder: ['rectus-femoris-pin'],
+    medium: 'oil',
+    sign: 'A wince marks a place for the holds',
+    leaveOut: 'Deep pressure, where the thigh is heavily sore from training',
   }),
   entry({
     id: 'leg-forearm-sweep',
@@ -77,6 +80,8 @@ export const THIGH_WORK = [
     doses: { 'line-press': { rounds: 1, numbers: { press: [3] } } },
     lists: { stations: ['above the knee-cap', 'thigh', 'outer band', 'shin', 'fibular side', 'inner-knee tendons'] },
     easier: ['quad-warm-ladder'],
+    medium: 'oil',
+    sign: 'The thigh rolls along',
   }),
   entry({
     id: 'leg-stick',
@@ -129,6 +134,8 @@ export const THIGH_WORK = [
     lists: { stations: ['below the sit bone', 'upper third', 'middle', 'lower third'], points: ['the knot'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'Breathe out: {place}', detail: 'the buttock tenses with the drag: expected' } } },
     harder: ['hamstring-heel-on-shoulder'],
+    medium: 'dry first',
+    sign: 'The buttock tenses with the drag: expected',
   }),
   entry({
     id: 'thigh-foot-press',

@@ -92,6 +92,7 @@ export const TRUNK = [
         'Again, a little deeper': { text: 'Shoulder melts back', detail: 'on the breath out, a little further' },
       },
     },
+    sign: 'The gap from shoulder to table shrinks',
   }),
   entry({
     id: 'side-lying-rotation-both',
@@ -229,6 +230,9 @@ export const TRUNK = [
     harder: ['quadratus-crossed'],
     doses: { 'breath-sink': { rounds: 1, numbers: { breaths: [46], pressure: [1], painCeiling: [1], deeper: [0.05] } } },
     says: { 'breath-sink': { Sink: { text: 'Breathe really deep', detail: 'a trace more, pain-free only' } } },
+    medium: 'dry',
+    sign: 'Pelvis level, the spot quiet',
+    leaveOut: 'Nothing tight',
   }),
   entry({
     id: 'rib-pelvis-spread',
@@ -266,6 +270,8 @@ export const TRUNK = [
         Wait: { text: 'Keep it', detail: 'breath {turn} of {turns}, nothing given back' },
       },
     },
+    medium: 'dry',
+    sign: 'Pelvis more level',
   }),
   entry({
     id: 'quadratus-comfort',
@@ -428,6 +434,9 @@ export const TRUNK = [
     ways: ['continuous-motion', 'pulsed'],
     harder: ['low-back-rock'],
     says: moving('Tip a little, and back', '{rate} a minute, tiny; your hand only feels', 'athlete'),
+    medium: 'dry',
+    sign: 'Tipping to the table no longer grabs',
+    longer: 'They cannot: guide longer, without the pressure',
   }),
   entry({
     id: 'low-back-rock',

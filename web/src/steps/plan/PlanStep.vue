@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { motionOf, positionOn } from '@pace-bend/core/body';
-import { setUpIn } from '@pace-bend/core/catalogue';
+import { partnersOf, setUpIn } from '@pace-bend/core/catalogue';
 import { axisOf } from '@pace-bend/core/method';
 import { waysFor } from '@pace-bend/core/session';
 import { formatNumber, formatSigned, referenceBands } from '@pace-bend/core/measure';
@@ -85,6 +85,18 @@ const last = computed(() => predicted.value?.edges.at(-1) ?? null);
 const words = computed(() =>
   entry.value && selected.value ? setUpIn(entry.value, selected.value.position ?? entry.value.positions[0]) : null,
 );
+/** Partner muscles that nothing in the plan works on: offered, with why. */
+const partners = computed(() => {
+  const worked = new Set(blocks.value.flatMap((block) => store.entryOf(block.entryId).targets));
+  const open = entry.value ? partnersOf(entry.value).filter(({ muscle }) => !worked.has(muscle)) : [];
+  return [...new Set(open.map(({ because }) => because))].map((because) => ({
+    because,
+    muscles: open
+      .filter((each) => each.because === because)
+      .map(({ muscle }) => muscle)
+      .join(', '),
+  }));
+});
 const place = computed(() =>
   entry.value && selected.value ? positionOn({ position: selected.value.position ?? entry.value.positions[0] }, selectedSide.value) : '',
 );
@@ -297,6 +309,10 @@ useWindowKeys(onKey);
         <h3>Watch</h3>
         <p>{{ entry.watch }}.</p>
         <p class="soft small">{{ words?.hands }}. {{ words?.supports }}.</p>
+        <p v-if="entry.sign" class="small">It worked: {{ entry.sign[0]!.toLowerCase() + entry.sign.slice(1) }}.</p>
+        <p v-for="each in partners" :key="each.because" class="small">
+          {{ each.muscles }} not looked at <span class="soft">{{ each.because }}</span>
+        </p>
         <p class="small"><RouterLink :to="`/shelf/entry/${entry.id}`">On the shelf</RouterLink></p>
       </section>
     </aside>
