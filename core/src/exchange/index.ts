@@ -1,3 +1,4 @@
+export { lookIntoShelfFile, movedIn, MOST_ITEMS, shelfFileText, type ShelfFileItem, type ShelfFileLook } from './shelfFile.ts';
 export {
   guessDateOrder,
   harmless,

@@ -1,3 +1,5 @@
+import { handOver } from './handOver.ts';
+
 /** What a drawing takes from the page's styles, and would lose outside of it. */
 const STYLES = [
   'fill',
@@ -45,16 +47,9 @@ export function standalone(svg: SVGSVGElement): string {
   return new XMLSerializer().serializeToString(copy);
 }
 
-function hand(blob: Blob, name: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
-}
-
 /** Hands a drawing over as an SVG file. */
-export const saveSvg = (svg: SVGSVGElement, name: string) => hand(new Blob([standalone(svg)], { type: 'image/svg+xml' }), `${name}.svg`);
+export const saveSvg = (svg: SVGSVGElement, name: string) =>
+  handOver(new Blob([standalone(svg)], { type: 'image/svg+xml' }), `${name}.svg`);
 
 /** Pixels of a picture for one unit of its drawing: sharp on paper. */
 const SCALE = 2;
@@ -70,5 +65,5 @@ export async function savePng(svg: SVGSVGElement, name: string): Promise<void> {
   canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
   const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
   if (!blob) throw new Error('This browser cannot make the picture.');
-  hand(blob, `${name}.png`);
+  handOver(blob, `${name}.png`);
 }

@@ -7,6 +7,7 @@ import { entryScene, partnersOf, setUpIn, showsEntry } from '@pace-bend/core/cat
 import { fits, techniquesOf } from '@pace-bend/core/method';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
+import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { hintOf } from '../parts/keys.ts';
 import { useLegend } from '../stores/legend.ts';
@@ -19,6 +20,7 @@ import ShelfTabs from './ShelfTabs.vue';
 const shelf = useShelf();
 const legend = useLegend();
 const session = useSession();
+const practice = usePractice();
 const route = useRoute();
 const router = useRouter();
 onMounted(() => void shelf.load().catch(() => undefined));
@@ -56,6 +58,24 @@ const said = computed(() =>
     Object.values(lines).map(({ text }) => ({ text, name: shelf.shelf.methods.get(way)?.name ?? way })),
   ),
 );
+/** Every version of it, oldest first; a plan opens the one it was made with. */
+const versions = computed(() => {
+  if (!item.value) return [];
+  const first = (id: string): string => {
+    const before = shelf.itemOf(id)?.supersedes;
+    return before ? first(before) : id;
+  };
+  const found = [];
+  for (let id: string | undefined = first(item.value.id); id; id = shelf.items.find((each) => each.supersedes === id)?.id) {
+    const version = shelf.itemOf(id)!;
+    found.push({
+      id,
+      words: `${version.fields.name}, ${practice.dayOf(version.madeAt)}, ${version.madeBy}`,
+      isNewest: shelf.newestOf(id) === id,
+    });
+  }
+  return found;
+});
 const MEDIA = { dry: 'dry', oil: 'oil', 'dry first': 'dry first, then oil' };
 const partners = computed(() => partnersOf(entry.value!));
 const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'both move' };
@@ -231,6 +251,15 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
           <p v-if="item" class="small soft">
             Made by {{ item.madeBy }}. A change is a new version; plans keep the one they were made with.
           </p>
+          <ol v-if="versions.length > 1" class="versions small" aria-label="Versions">
+            <li v-for="version in versions" :key="version.id">
+              <RouterLink v-if="version.id !== entry.id" :to="`/shelf/entry/${version.id}`">{{ version.words }}</RouterLink><b
+                v-else
+                aria-current="true"
+                >{{ version.words }}</b
+              ><span v-if="version.isNewest" class="soft"> stands now</span>
+            </li>
+          </ol>
         </section>
       </div>
     </template>
@@ -238,6 +267,11 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
 </template>
 
 <style scoped>
+.versions {
+  margin: 0;
+  padding-left: 20px;
+}
+
 .partner {
   display: block;
 }

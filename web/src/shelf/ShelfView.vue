@@ -12,6 +12,7 @@ import SeenPicture from './SeenPicture.vue';
 import { useSession } from '../stores/session.ts';
 import { useShelf } from '../stores/shelf.ts';
 import { findOnShelf, shelfIndex } from './search.ts';
+import ShelfFile from './ShelfFile.vue';
 import ShelfTabs from './ShelfTabs.vue';
 
 /** The catalogue: what can be done to what. */
@@ -27,6 +28,7 @@ const methodId = ref<string | null>(null);
 /** Muscles pointed at on the body. */
 const regions = ref<{ id: RegionId; words: string }[]>([]);
 const pointing = ref(false);
+const filing = ref(false);
 function point({ id, words }: { id: RegionId; words: string }): void {
   regions.value = regions.value.some((each) => each.id === id)
     ? regions.value.filter((each) => each.id !== id)
@@ -118,10 +120,12 @@ function clear(): void {
     </div>
     <p class="pointed">
       <Button @click="pointing = true">Point at the body</Button>
+      <Button @click="filing = true">Ours as a file</Button>
       <Button v-for="region in regions" :key="region.id" :aria-label="`Leave out ${region.words}`" @click="point(region)"
         >{{ region.words }} <span aria-hidden="true">×</span></Button
       >
     </p>
+    <ShelfFile v-model:open="filing" />
     <SheetDialog v-model:open="pointing" title="Point at what you want to work on" :width="620" :top="20">
       <BodyMap :chosen="regions.map(({ id }) => id)" @choose="point" />
       <div class="foot">
