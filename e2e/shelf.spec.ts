@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { choose, expect, plannedVisit, runThrough, saved, test } from './support.ts';
+import { readFile } from 'node:fs/promises';
+import { becomeOwner, choose, expect, plannedVisit, REFUSED, runThrough, saved, test } from './support.ts';
 
 /** Types into a list that takes several and chooses one. */
 async function pickFrom(page: Page, name: string, typed: string, option: RegExp): Promise<void> {
@@ -141,7 +142,7 @@ test('a round of its own: phases added, moved by key and by drag, the rules said
   await runThrough(page, async () => {
     told.add((await page.locator('.instruction').textContent()) ?? '');
   });
-  expect([...told]).toEqual(expect.arrayContaining(['Hold', 'Melt']));
+  expect([...told]).toEqual(expect.arrayContaining(['Breathe, heel heavy', 'Melt']));
 
   // It opens again as it was left.
   await page.goto('/shelf/ways');
@@ -187,16 +188,24 @@ test('an entry says how it is set up in each position, and what its hands do in 
   // Copied, it keeps both, and can be said otherwise.
   await page.goto('/shelf/new?from=ankle-circles');
   await expect(page.getByLabel('Set-up, prone')).toHaveValue(/^Prone, shin upright/);
-  const line = page.getByLabel('Line, six words at most');
+  // What a way begins with here and says here stands in its own fold.
+  await page.getByRole('button', { name: /Rocking, waves, figure-eights/ }).click();
+  const line = page.getByLabel('Line, six words at most: Rocking, waves, figure-eights, Rock', { exact: true });
   await expect(line).toHaveValue('Circle to a clear end');
   await page.getByLabel('Name').fill('Ankle circles, slow');
   await line.fill('Draw one slow and very even circle');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(page.getByText('Say it in 6 words at most.')).toBeVisible();
   await line.fill('One slow, even circle');
+  await page.getByLabel('Rocking, waves, figure-eights, keep going').fill('7');
+  await expect(page.getByText('Keep going is 20 to 240 s.')).toBeVisible();
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('An entry of your own');
+  await page.getByLabel('Rocking, waves, figure-eights, keep going').fill('35');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ankle circles, slow');
   await expect(table).toContainText('“One slow, even circle”');
+  await expect(page.getByRole('region', { name: 'Ways of working that fit' })).toContainText('begins with keep going 35 s');
 });
 
 test('an entry of its own, from another one: what is missing is said beside the field', async ({ page, expectedErrors }) => {
@@ -237,4 +246,62 @@ test('an entry of its own, from another one: what is missing is said beside the 
   await expect(page.getByText('taken off the shelf')).toBeVisible();
   await page.getByRole('button', { name: 'Put back' }).click();
   await expect(page.getByText('taken off the shelf')).toHaveCount(0);
+});
+
+test('ours as a file: saved, looked at, and taken in by another practice; what cannot be says why', async ({
+  page,
+  expectedErrors,
+  emptyApplication,
+}) => {
+  test.setTimeout(120_000);
+  expectedErrors.push(REFUSED);
+  await page.goto('/shelf/new?from=calf-supine');
+  await page.getByLabel('Name').fill('Calf for the file');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Calf for the file');
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await page.getByLabel('Name').fill('Calf for the file, newer');
+  await page.getByRole('button', { name: 'Keep as the new version' }).click();
+  const versions = page.getByRole('list', { name: 'Versions' }).getByRole('listitem');
+  await expect(versions).toHaveCount(2);
+  await expect(versions.nth(1)).toContainText('Calf for the file, newer');
+  await expect(versions.nth(1)).toContainText('stands now');
+  await versions.first().getByRole('link').click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Calf for the file');
+
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Ours as a file' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Ours as a file' });
+  const [download] = await Promise.all([page.waitForEvent('download'), dialog.getByRole('button', { name: 'Save the file' }).click()]);
+  const text = await readFile((await download.path())!, 'utf8');
+  const file = JSON.parse(text) as { items: { fields: { name: string; motionId?: string } }[] };
+  const names = file.items.map(({ fields }) => fields.name);
+  expect(names).toContain('Calf for the file, newer');
+  expect(names).not.toContain('Calf for the file');
+
+  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
+  await application.start();
+  await becomeOwner(page, application.url);
+  await page.goto(`${application.url}/shelf`);
+  await page.getByRole('button', { name: 'Ours as a file' }).click();
+  await expect(dialog).toContainText('Nothing of your own yet.');
+  const open = (content: string) =>
+    dialog
+      .getByLabel('Choose a file (.json)')
+      .setInputFiles({ name: 'shelf.json', mimeType: 'application/json', buffer: Buffer.from(content) });
+  await open('{"a": 1}');
+  await expect(dialog.getByRole('alert')).toHaveText('This is not a file of a shelf.');
+  // One of them spoilt: it is named and stays out.
+  const [spoilt, good] = ['Spoilt', 'Calf for the file, newer'];
+  const one = file.items.find(({ fields }) => fields.name === good)!;
+  const two = { id: crypto.randomUUID(), fields: { ...one.fields, name: spoilt, motionId: 'wing' } };
+  await open(JSON.stringify({ ...file, items: [one, two] }));
+  const items = dialog.getByRole('list', { name: 'In the file' }).getByRole('listitem');
+  await expect(items.filter({ hasText: spoilt })).toContainText('Choose the motion');
+  await expect(items.filter({ hasText: spoilt }).getByRole('checkbox')).toBeDisabled();
+  await dialog.getByRole('button', { name: 'Take in 1' }).click();
+  await expect(dialog.getByRole('status')).toHaveText('1 taken in.');
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Find on the shelf').fill('Calf for the file');
+  await expect(page.getByRole('link', { name: /Calf for the file, newer/ })).toBeVisible();
 });

@@ -1,7 +1,17 @@
 import { findEntry } from '@pace-bend/core/catalogue';
 import { change } from '../db/pool.ts';
 import fc from 'fast-check';
-import { ADDED_KINDS, checkOwnWay, METHODS, newBlock, shelfOf, type OwnItem, type OwnWayFields } from '@pace-bend/core/method';
+import {
+  ADDED_KINDS,
+  checkOwnWay,
+  METHODS,
+  newBlock,
+  PROTOCOLS,
+  protocolsOf,
+  shelfOf,
+  type OwnItem,
+  type OwnWayFields,
+} from '@pace-bend/core/method';
 import { ANN, newAskedVisit, openTestApp, request, requestAs, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
@@ -328,4 +338,69 @@ test('hands: limits of the practice, height of one’s own knuckles; what was do
   expect((await visitFile(test_.app, later)).pastBlocks).toEqual(past);
   // This visit's own plan is no part of what was done before it.
   expect((await api().get(`/api/visits/${visitId}/dose`).expect(200)).body.week).toEqual([]);
+});
+
+test('a sequence of its own: kept as it was sent, one version after another, refused where it cannot be, and never of another kind', async () => {
+  const protocol = PROTOCOLS.find(({ id }) => id === 'neck-on-the-breath')!;
+  const fields = { kind: 'protocol', name: 'Our neck', what: '', steps: protocol.steps };
+  const id = uuid();
+  await api().put(`/api/shelf/${id}`).send({ supersedes: null, fields }).expect(200);
+  // The answer was lost and it is sent again.
+  await api().put(`/api/shelf/${id}`).send({ supersedes: null, fields }).expect(200);
+  expect(protocolsOf(await items()).find((each) => each.id === id)!.steps).toEqual(protocol.steps);
+
+  const wrong = { ...fields, steps: [protocol.steps[0], { ...protocol.steps[0], entryId: 'wing' }] };
+  const refused = await api().put(`/api/shelf/${uuid()}`).send({ supersedes: null, fields: wrong }).expect(422);
+  expect(JSON.stringify(refused.body)).toContain('fields.steps.1.entryId');
+  await api()
+    .put(`/api/shelf/${uuid()}`)
+    .send({ supersedes: null, fields: { ...fields, steps: [] } })
+    .expect(422);
+  await api().put(`/api/shelf/${uuid()}`).send({ supersedes: id, fields: ENTRY }).expect(422);
+  // What cautions allow is written where it is planned, never kept.
+  const limited = { ...fields, steps: [{ ...protocol.steps[0], limits: [] }] };
+  await api().put(`/api/shelf/${uuid()}`).send({ supersedes: null, fields: limited }).expect(422);
+
+  // It may need what the practice made itself.
+  const own = uuid();
+  await api().put(`/api/shelf/${own}`).send({ supersedes: null, fields: ENTRY }).expect(200);
+  const { id: _block, ...step } = newBlock(uuid(), own, 'static-hold', ['left'], shelfOf(await items()));
+  const next = uuid();
+  await api()
+    .put(`/api/shelf/${next}`)
+    .send({ supersedes: id, fields: { ...fields, steps: [step] } })
+    .expect(200);
+  expect(protocolsOf(await items()).map((each) => each.id)).not.toContain(id);
+  expect(protocolsOf(await items()).map((each) => each.id)).toContain(next);
+  await api().post(`/api/shelf/${next}/retire`).send({}).expect(200);
+  expect(protocolsOf(await items()).map((each) => each.id)).not.toContain(next);
+});
+
+test('an entry keeps what its ways begin with, its own lines of every phase, and what shows that it worked', async () => {
+  const own = uuid();
+  const more = {
+    doses: { 'static-hold': { rounds: 3, numbers: { hold: [15] } } },
+    says: { 'static-hold': { Hold: { text: 'Heel heavy' } } },
+    medium: 'oil',
+    sign: 'Higher the second time',
+    onlyAsked: true,
+  };
+  await api()
+    .put(`/api/shelf/${own}`)
+    .send({ supersedes: null, fields: { ...ENTRY, ...more } })
+    .expect(200);
+  expect((await items()).find(({ id }) => id === own)!.fields).toMatchObject(more);
+  const block = newBlock(uuid(), own, 'static-hold', ['left'], shelfOf(await items()));
+  expect([block.numbers.hold, block.sides[0]!.rounds]).toEqual([[15], 3]);
+  for (const change of [
+    { doses: { 'static-hold': { numbers: { hold: [9000] } } } },
+    { doses: { 'static-hold': { numbers: { wings: [1] } } } },
+    { doses: { 'cr-nothing': { rounds: 2 } } },
+    { says: { 'static-hold': { Wings: { text: 'Up' } } } },
+    { medium: 'water' },
+  ])
+    await api()
+      .put(`/api/shelf/${uuid()}`)
+      .send({ supersedes: null, fields: { ...ENTRY, ...change } })
+      .expect(422);
 });

@@ -36,15 +36,6 @@ const rows = computed(() =>
   }),
 );
 const open = ref<string[]>([]);
-/** A panel with something wrong in it is opened: what cannot be seen cannot be mended. */
-watch(
-  () =>
-    rows.value
-      .filter(({ id, lines }) => lines.some(({ words }) => props.wrong(`says.${id}.${words}`)) || doseWrong(id))
-      .map(({ id }) => id),
-  (bad) => (open.value = [...new Set([...open.value, ...bad])]),
-);
-
 const usualOf = (method: Method, spec: NumberSpec) => defaultNumbers(method, axisOf(method, motionOf(props.motionId)))[spec.id]![0]!;
 const numberOf = (method: Method, spec: NumberSpec) => props.doses[method.id]?.numbers?.[spec.id]?.[0] ?? usualOf(method, spec);
 const roundsOf = (method: Method) => props.doses[method.id]?.rounds ?? method.rounds.default;
@@ -73,6 +64,15 @@ function doseWrong(id: string): boolean {
   const method = METHODS.find((each) => each.id === id)!;
   return checkRounds(roundsOf(method), method) !== null || main(method).some((spec) => checkNumber(numberOf(method, spec), spec) !== null);
 }
+
+/** A panel with something wrong in it is opened: what cannot be seen cannot be mended. */
+watch(
+  () =>
+    rows.value
+      .filter(({ id, lines }) => lines.some(({ words }) => props.wrong(`says.${id}.${words}`)) || doseWrong(id))
+      .map(({ id }) => id),
+  (bad) => (open.value = [...new Set([...open.value, ...bad])]),
+);
 </script>
 
 <template>
