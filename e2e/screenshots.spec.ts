@@ -117,13 +117,10 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await page.evaluate(() => window.scrollTo(0, 0));
   await picture(page, 'plan');
   const planned = page.url();
-  await page.goto(planned.replace('/plan', '/sheet'));
-  await expect(page.getByRole('table')).toBeVisible();
-  await picture(page, 'sheet');
   await page.goto('/shelf');
   await expect(page.getByRole('listitem').filter({ hasText: 'Side of the neck' }).first().locator('svg')).toBeVisible();
   await picture(page, 'shelf');
-  await page.goto('/shelf/entry/iliopsoas-prone');
+  await page.goto('/shelf/entry/rectus-femoris-pin');
   await expect(page.getByRole('region', { name: 'Pictures' }).getByRole('img')).toHaveCount(2);
   await picture(page, 'entry');
   // The table and the close are shown with a short plan.
@@ -135,6 +132,19 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
     await page.keyboard.press('Delete');
     await expect(strip.locator('.cell.block')).toHaveCount(left - 1);
   }
+  const sequences = page.getByRole('region', { name: 'Sequences' });
+  await sequences.getByRole('combobox', { name: 'A sequence from the shelf' }).fill('Thigh: holds');
+  await page.locator('.ant-select-dropdown:visible').getByText('Thigh: holds').first().click();
+  await sequences.getByRole('button', { name: 'Put it in the plan' }).click();
+  await strip
+    .getByRole('button', { name: /^Rectus femoris, pin/ })
+    .first()
+    .click();
+  await saved(page);
+  await page.mouse.move(5, 5);
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await picture(page, 'sequence');
+  await page.getByRole('button', { name: 'Undo' }).click();
   const offers = page.getByRole('region', { name: 'Offers' }).getByRole('listitem');
   await offers.filter({ hasText: 'Rectus femoris' }).first().getByRole('button', { name: 'Breath-led contract-relax' }).click();
   await offers.filter({ hasText: 'Iliopsoas' }).first().getByRole('button', { name: 'Passive hold' }).click();

@@ -1,4 +1,5 @@
 import type { Position, Region, Side } from '../body/index.ts';
+import type { ClockId, Direction, GlideId } from '../finding/index.ts';
 
 /** Parts of the catalogue, in the order they are shown. */
 export const SECTIONS = [
@@ -110,6 +111,11 @@ export interface Entry {
   readonly doses?: Readonly<Record<string, Dose>>;
   /** Stations, directions, points or angles of its own, by list id of the ways of working. */
   readonly lists?: Readonly<Record<string, readonly string[]>>;
+  /** What is found by hand that says where to go here: the clock of a joint, or glides with the words they have in its list. */
+  readonly found?: {
+    readonly clock?: ClockId;
+    readonly glide?: { readonly subject: GlideId; readonly words: Readonly<Record<Direction, string>> };
+  };
   /** Only for somebody who was operated on and has the go-ahead: never proposed by itself. */
   readonly afterOperation?: true;
   /** Needs what is not in every room, a chair, a mat, a stick: done where somebody asks for it, never proposed by itself. */

@@ -30,6 +30,7 @@ export {
   type Response,
 } from './response.ts';
 export { betweenPasses, passKey, sessionStrip, type Between, type SessionStrip, type StripFacts, type StripItem } from './strip.ts';
+export { byFindings, glidesFor, hoursFor } from './byFindings.ts';
 export { addedBlock, offersFor, waysFor, type Offer } from './offers.ts';
 export { expectedEdges, type ExpectedFacts } from './expected.ts';
 export { moveBlock, orderProblems, placeBlock, type OrderProblem } from './order.ts';

@@ -13,6 +13,7 @@ import {
   type OwnProtocolFields,
   type OwnWayFields,
 } from '@pace-bend/core/method';
+import { CLOCKS, DIRECTIONS, GLIDES } from '@pace-bend/core/finding';
 import { LIMITS } from '@pace-bend/core/record';
 import { blockSchema } from '../blocks/schema.ts';
 import { idSchema } from '../http/ids.ts';
@@ -126,6 +127,15 @@ const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
   bringHome: line.min(2).required().label('Way home'),
   watch: line.min(2).required().label('What to watch'),
   cautions: text.required(),
+  found: Joi.object({
+    clock: Joi.string().valid(...CLOCKS.map((each) => each.id)),
+    glide: Joi.object({
+      subject: Joi.string()
+        .valid(...GLIDES.map((each) => each.id))
+        .required(),
+      words: Joi.object(Object.fromEntries(DIRECTIONS.map((each) => [each, Joi.string().min(1).max(LONGEST_PLACE).required()]))).required(),
+    }),
+  }),
   medium: Joi.string().valid('dry', 'oil', 'dry first'),
   sign: line.min(2),
   longer: line.min(2),

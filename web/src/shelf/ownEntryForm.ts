@@ -46,6 +46,8 @@ export interface EntryForm {
   cautions: string;
   /** What is on the skin; empty: either. */
   medium: NonNullable<Entry['medium']> | '';
+  /** Which finding says where to go: as in the entry it was made from. */
+  found: Entry['found'] | null;
   sign: string;
   longer: string;
   leaveOut: string;
@@ -97,6 +99,7 @@ export const BLANK: EntryForm = {
   watch: '',
   cautions: '',
   medium: '',
+  found: null,
   sign: '',
   longer: '',
   leaveOut: '',
@@ -146,6 +149,7 @@ export function formOf(entry: Entry): EntryForm {
     watch: entry.watch,
     cautions: entry.cautions,
     medium: entry.medium ?? '',
+    found: entry.found ?? null,
     sign: entry.sign ?? '',
     longer: entry.longer ?? '',
     leaveOut: entry.leaveOut ?? '',
@@ -218,6 +222,7 @@ export function sentOf(form: EntryForm): OwnEntryFields {
     watch: form.watch.trim(),
     cautions: form.cautions.trim() || NO_CAUTIONS,
     ...(form.medium ? { medium: form.medium } : {}),
+    ...(form.found ? { found: form.found } : {}),
     ...(form.sign.trim() ? { sign: form.sign.trim() } : {}),
     ...(form.longer.trim() ? { longer: form.longer.trim() } : {}),
     ...(form.leaveOut.trim() ? { leaveOut: form.leaveOut.trim() } : {}),

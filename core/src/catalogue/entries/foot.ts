@@ -137,6 +137,7 @@ export const FOOT = [
     says: moving('Circle to a clear end', '{rate} a minute; pull stays on; half one way, half the other'),
     doses: { 'hour-circles': { numbers: { circle: [15] } } },
     sign: 'The tight hour of the clock is freer',
+    found: { clock: 'ankle' },
   }),
   entry({
     id: 'midfoot-turn',

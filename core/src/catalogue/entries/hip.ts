@@ -263,10 +263,11 @@ export const HIP = [
     watch: 'A pinch in front: smaller',
     cautions: REPLACED,
     tools: [uses('body lean', 0.4)],
-    ways: [...RHYTHM, 'glide-circumduct'],
+    ways: [...RHYTHM, 'hour-circles', 'glide-circumduct'],
     harder: ['gluteus-bent-knee-turn'],
     says: { ...moving('Circle the hip', '{rate} a minute; growing, half one way, half the other') },
     doses: { 'continuous-motion': { numbers: { rock: [40], rate: [20] } } },
+    found: { clock: 'hip' },
   }),
   entry({
     id: 'gluteus-maximus-reps',

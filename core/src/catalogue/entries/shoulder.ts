@@ -319,6 +319,9 @@ export const SHOULDER = [
     doses: { 'mobilize-sustained': { rounds: 1, numbers: { held: [8] } } },
     sign: 'A circuit without a catch',
     leaveOut: 'All four ways are free',
+    found: {
+      glide: { subject: 'scapula', words: { up: 'toward the head', down: 'toward the feet', in: 'toward the spine', out: 'outward' } },
+    },
   }),
   entry({
     id: 'scapula-lift-behind-back',
@@ -382,10 +385,11 @@ export const SHOULDER = [
     watch: 'Clicks that hurt; shrug',
     cautions: 'Previous dislocation: no overhead traction.',
     tools: [uses('body lean', 0.5), uses('palm', 0.3)],
-    ways: [...RHYTHM, 'mobilize-movement'],
+    ways: [...RHYTHM, 'hour-circles', 'mobilize-movement'],
     harder: ['latissimus-supine'],
     says: moving('Circle the arm, light pull', '{rate} a minute; half one way, half the other'),
     doses: { 'continuous-motion': { numbers: { rock: [45], rate: [20] } } },
+    found: { clock: 'shoulder' },
   }),
   entry({
     id: 'subscapularis-approach',

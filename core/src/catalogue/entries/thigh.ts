@@ -298,6 +298,7 @@ export const THIGH = [
       },
     },
     longer: 'The stiff way once more',
+    found: { glide: { subject: 'patella', words: { up: 'up', down: 'down', in: 'inward', out: 'outward' } } },
   }),
   entry({
     id: 'adductor-compression',

@@ -6,6 +6,7 @@ import { blockCautions, type SideCautions } from '@pace-bend/core/caution';
 import { doseOf, type BlockPlan } from '@pace-bend/core/method';
 import {
   addedBlock,
+  byFindings,
   expectedEdges,
   mirrored,
   moveBlock,
@@ -81,7 +82,8 @@ export function usePlan() {
 
   /** Adds a block where it belongs in the row; the stiffer side goes first and gets one round more. */
   function add(entryId: string, methodId: string): void {
-    const block = addedBlock(uuid(), entryId, methodId, tighterOf(store.entryOf(entryId)), shelf.value);
+    const made = addedBlock(uuid(), entryId, methodId, tighterOf(store.entryOf(entryId)), shelf.value);
+    const block = byFindings(made, visit.findings, shelf.value);
     select(block.id, block.sides[0]!.side);
     put(placeBlock(blocks.value, block, shelf.value));
   }
