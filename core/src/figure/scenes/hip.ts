@@ -208,21 +208,21 @@ export const HIP: Readonly<Record<string, Scene>> = {
       inset: prone('side', PRONE, null, { frame: ['pelvis', 'thigh'], muscles: ['tensor'], without: ['arm', 'other arm', 'other leg'] }),
     },
   ),
-  'psoas-sink': supine('side', { ...SUPINE, ...twice({ sh: 8, plane: -20, shIn: 0, elbow: 10 }), hip: 26, knee: 30 }, null, {
-    frame: ['chest', 'pelvis', 'thigh', 'shank'],
+  'psoas-sink': supine('side', { ...SUPINE, ...twice({ sh: 8, plane: -20, shIn: 0, elbow: 10 }), hip: 52, knee: 104, ankle: 38 }, null, {
+    frame: ['chest', 'pelvis', 'thigh', 'shank', 'foot'],
     muscles: ['psoas'],
     hands: [works('fingers', ['waist', 0.9, 0], {}), works('fingers', ['waist', 0.5, 0], { to: 'up' })],
     marks: [{ kind: 'sink', at: ['pelvis', 0.45, 0] }, press(['thigh', 0.7, 0], 110)],
   }),
   'iliacus-supine': supine(
-    'side',
-    { ...SUPINE, ...twice({ sh: 8, plane: -20, shIn: 0, elbow: 10 }), hip: 4, knee: 6 },
-    { hip: 62, knee: 76 },
+    'front',
+    { ...SUPINE_ABOVE, hip: 54, hipOut: -34, knee: 88, ankle: -10 },
+    { hipOut: 4 },
     {
-      frame: ['chest', 'pelvis', 'thigh', 'shank'],
+      frame: FROM_CHEST,
       muscles: ['iliacus'],
-      hands: [holds('fingers', ['pelvis', 0.25, 10], {}), works('cup', ['thigh', 0.9, 180], { to: 'up' })],
-      marks: [press(['thigh', 0.6, 0], 110)],
+      hands: [holds('thumb', ['pelvis', 0.3, 34], { to: 120 }), works('palm', ['thigh', 0.9, 50], { to: 100 })],
+      marks: [{ kind: 'sink', at: ['pelvis', 0.5, 30] }],
     },
   ),
   'iliacus-side-lying': sideLying('front', { ...SIDE_LYING, ...twice({ hip: 58, knee: 70 }), sh: 100, plane: 60 }, null, {

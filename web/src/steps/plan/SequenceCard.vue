@@ -110,9 +110,11 @@ const takeOff = () =>
     <template v-if="chosen">
       <p v-if="chosen.what" class="soft small">{{ chosen.what }}</p>
       <ol class="steps" aria-label="Steps">
-        <li v-for="step in steps" :key="step.key" :class="{ out: step.out }">
-          {{ step.name }}<span v-if="step.sides.length" class="soft small"> {{ step.sides.join(', ') }}</span
-          ><span v-if="step.out" class="small"> · stays out: {{ step.out }}</span>
+        <li v-for="step in steps" :key="step.key">
+          <span :class="{ out: step.out }">{{ step.name }}</span><span v-if="step.sides.length" class="soft small">{{
+            ` ${step.sides.join(', ')}`
+          }}</span
+          ><span v-if="step.out" class="small soft">{{ ` · stays out: ${step.out}` }}</span>
         </li>
       </ol>
       <p v-if="tooMany" class="wrong" role="alert">A plan has at most {{ LIMITS.blocksInPlan }} blocks.</p>
