@@ -16,14 +16,14 @@ export const BACK_WORK: Readonly<Record<string, Scene>> = {
     marks: [{ kind: 'scissor', at: ['waist', 0.7, 160], deg: 0 }],
   }),
   'trunk-rotation-long-sitting': upright(
-    'front',
-    { ...LONG_SITTING, hip: 92, knee: 44, twist: 50 },
-    { twist: 0 },
+    'side',
+    { ...LONG_SITTING, twist: 52, neckTurn: 20, sh: 62, plane: 60, elbow: 30 },
+    { twist: 0, neckTurn: 0, sh: 62, plane: 60, elbow: 30 },
     {
       on: 'table',
       muscles: ['obliques'],
-      hands: [holds('palm', ['thigh', 0.9, 60], { to: 100 })],
-      marks: [{ kind: 'turn', at: ['chest', 0.2, 0], from: 20, to: 150, radius: 24 }],
+      hands: [holds('palm', ['other.thigh', 0.9, 0], { to: 'down' })],
+      marks: [{ kind: 'turn', at: ['chest', 0.1, 0], from: 200, to: 330, radius: 22 }],
     },
   ),
   'hip-draw-lean': supine(

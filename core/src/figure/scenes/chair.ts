@@ -23,7 +23,7 @@ export const CHAIR: Readonly<Record<string, Scene>> = {
     on: 'stool',
     frame: ['head', 'chest', 'pelvis', 'upperArm', 'other.upperArm'],
     muscles: ['upper-trapezius', 'other.upper-trapezius'],
-    hands: [works('palm', ['upperArm', 0.02, 150], { to: 330 }), works('palm', ['other.upperArm', 0.02, 150], { to: 210 })],
+    hands: [works('palm', ['chest', 0.06, 116], { to: 66 }), works('palm', ['chest', 0.06, -116], { to: 114 })],
     marks: [{ kind: 'sink', at: ['chest', 0.1, 176] }],
   }),
   'shoulder-top-front-hold': upright('back', { ...SEATED, bend: 12 }, null, {
