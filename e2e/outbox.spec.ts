@@ -221,14 +221,25 @@ test('readings without a line are drawn as not sent, survive a reload, and say w
 test('something that will never go can be thrown away, after being asked twice', async ({ page, expectedErrors }) => {
   expectedErrors.push(...NOBODY, /500/);
   const visit = await walkIn(page, 'Thrown Away');
-  await page.route('**/note', (route) =>
-    route.fulfill({ status: 500, contentType: 'application/problem+json', body: JSON.stringify({ title: 'Error', detail: 'Broken.' }) }),
-  );
+  // Slow to answer, so that it is on its way again when it is thrown away.
+  let slow = false;
+  await page.route('**/note', async (route) => {
+    if (slow) await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.fulfill({
+      status: 500,
+      contentType: 'application/problem+json',
+      body: JSON.stringify({ title: 'Error', detail: 'Broken.' }),
+    });
+  });
   await page.goto(`${visit}/close`);
   await page.getByLabel('Your words').fill('This one stays behind');
   await notSent(page).click();
   const sheet = page.getByRole('dialog', { name: 'Not sent yet' });
   await sheet.getByRole('button', { name: /^Discard the note/ }).click();
+  slow = true;
+  const again = page.waitForRequest('**/note');
+  await sheet.getByRole('button', { name: 'Send now' }).click();
+  await again;
   await sheet.getByRole('button', { name: /^Really discard the note/ }).click();
   await expect(sheet).toContainText('Everything is on the server.');
   await page.keyboard.press('Escape');

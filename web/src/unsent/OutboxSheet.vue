@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { DateTime } from 'luxon';
-import { ref } from 'vue';
+import { onBeforeUnmount, ref } from 'vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useOutbox } from '../stores/outbox.ts';
 
@@ -22,9 +22,19 @@ function discard(id: string): void {
     dropping.value = id;
     return;
   }
-  outbox.drop(id);
-  dropping.value = null;
+  dropSoon(id);
 }
+
+/** What is on its way just now is thrown away as soon as it has come back; where it has arrived there is nothing left to throw away. */
+const going = ref<string | null>(null);
+let timer: ReturnType<typeof setTimeout> | undefined;
+onBeforeUnmount(() => clearTimeout(timer));
+function dropSoon(id: string): void {
+  const gone = outbox.drop(id) || !outbox.changes.some((change) => change.id === id);
+  [going.value, dropping.value] = gone ? [null, null] : [id, id];
+  if (!gone) timer = setTimeout(() => dropSoon(id), SOON_MS);
+}
+const SOON_MS = 100;
 
 const at = (time: string) => DateTime.fromISO(time).toFormat('HH:mm:ss');
 </script>
@@ -53,6 +63,7 @@ const at = (time: string) => DateTime.fromISO(time).toFormat('HH:mm:ss');
         <Button
           size="small"
           :danger="dropping === change.id"
+          :loading="going === change.id"
           :aria-label="`${dropping === change.id ? 'Really discard' : 'Discard'} ${change.words} of ${at(change.madeAt)}`"
           @click="discard(change.id)"
           >{{ dropping === change.id ? 'Really discard' : 'Discard' }}</Button
