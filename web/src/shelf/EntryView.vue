@@ -267,6 +267,14 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
 </template>
 
 <style scoped>
+.ways li {
+  break-inside: avoid;
+}
+
+.figures {
+  align-content: start;
+}
+
 .versions {
   margin: 0;
   padding-left: 20px;
