@@ -2,11 +2,10 @@ import loadHighs from 'highs';
 import fc from 'fast-check';
 import { MOTIONS, type Side } from '@pace-bend/core/body';
 import { ENTRIES } from '@pace-bend/core/catalogue';
-import { NOTHING_KNOWN } from '@pace-bend/core/measure';
-import { SLOW_BREATH } from '@pace-bend/core/method';
 import { seeded } from '@pace-bend/core/random';
 import { proposeSession, solveSession, type SessionFacts } from '@pace-bend/core/session';
 import { anySession, largeSession } from '../core/src/testing/sessions.ts';
+import { SESSION } from '../core/src/testing/sessionFacts.ts';
 import { sessionModel } from '../core/src/testing/sessionModel.ts';
 import { playedSports } from '@pace-bend/core/sport';
 
@@ -81,38 +80,14 @@ function factsOf(seed: number, motions: number, minutes: number): SessionFacts {
     })),
   );
   return {
+    ...SESSION,
     person: {
       birthDate: '1999-05-05',
       referenceSex: 'female',
       sports: playedSports([{ sportId: 'rowing', discipline: 'sweep', role: 'bow-side', leading: null, words: '' }]),
     },
-    onDay: '2026-11-25',
     today,
-    past: [],
-    pastBlocks: [],
-    goals: [],
-    complaint: { region: null, side: null },
-    errors: NOTHING_KNOWN,
-    daysToEvent: null,
     minutes,
-    breath: SLOW_BREATH,
-    overrides: [],
-    causes: {},
-    warm: false,
-    pins: [],
-    bans: [],
-    withoutPositions: [],
-    caution: {
-      subject: { birthDate: '1999-05-05', conditions: [], medications: [], beighton: null, noTouch: [], historyTaken: true },
-      onDay: '2026-11-25',
-      scope: { mobilizationGrade: 2, byRegion: {}, ruleText: '', ruleLink: '' },
-      daysToEvent: null,
-      daysSinceEvent: null,
-      raised: [],
-      questions: 'answered',
-      consent: null,
-      today: [],
-    },
   };
 }
 for (let seed = 900; seed < 910; seed++) proposeSession(factsOf(seed, 5, 40), String);

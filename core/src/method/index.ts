@@ -16,6 +16,7 @@ export {
   protocolBlocks,
   protocolGaps,
   protocolSeconds,
+  sortProtocols,
   stepsFrom,
   type Protocol,
   type ProtocolGap,

@@ -12,6 +12,7 @@ import {
   protocolGaps,
   protocolSeconds,
   SLOW_BREATH,
+  sortProtocols,
   stepsFrom,
 } from './index.ts';
 
@@ -87,6 +88,16 @@ test('whatever is taken out, a gap names only what is planned on one side and ta
         }
     }),
   );
+});
+
+test('what was kept before an entry lost a position or a way is told apart, and never compiled', () => {
+  const good = findProtocol('neck-on-the-breath')!;
+  const lost = { ...good, id: 'lost', steps: [{ ...good.steps[0]!, position: 'standing' as const }] as const };
+  const gone = { ...good, id: 'gone', steps: [{ ...good.steps[0]!, entryId: 'wing' }] as const };
+  const { fit, unfit } = sortProtocols([lost, good, gone]);
+  expect([fit.map(({ id }) => id), unfit.map(({ id }) => id)]).toEqual([[good.id], ['lost', 'gone']]);
+  expect(() => protocolSeconds(lost)).toThrow(RangeError);
+  expect(sortProtocols(PROTOCOLS).unfit).toEqual([]);
 });
 
 test('steps that cannot be are named at their place', () => {

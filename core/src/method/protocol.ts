@@ -49,6 +49,15 @@ export function checkSteps(steps: readonly ProtocolStep[], shelf: Shelf = BUILT_
   ];
 }
 
+/** Protocols that can be planned with what stands on the shelf now, and those that no longer can: kept before an entry lost a position or a way. */
+export function sortProtocols(
+  protocols: readonly Protocol[],
+  shelf: Shelf = BUILT_IN,
+): { readonly fit: readonly Protocol[]; readonly unfit: readonly Protocol[] } {
+  const fits = protocols.map(({ steps }) => checkSteps(steps, shelf).length === 0);
+  return { fit: protocols.filter((_, i) => fits[i]), unfit: protocols.filter((_, i) => !fits[i]) };
+}
+
 /** What a protocol has on both sides and a plan only on one. */
 export interface ProtocolGap {
   readonly protocolId: string;

@@ -7,6 +7,7 @@ import {
   offeredMethods,
   PROTOCOLS,
   protocolsOf,
+  sortProtocols,
   shelfOf,
   type OwnItem,
   type Protocol,
@@ -55,7 +56,10 @@ export const useShelf = defineStore('shelf', () => {
   const entries = computed(() => offeredEntries(shelf.value));
   const methods = computed(() => offeredMethods(shelf.value));
   /** Sequences: the practice's own first, then those that ship. */
-  const protocols = computed<readonly Protocol[]>(() => [...protocolsOf(items.value), ...PROTOCOLS]);
+  const sorted = computed(() => sortProtocols([...protocolsOf(items.value), ...PROTOCOLS], shelf.value));
+  const protocols = computed<readonly Protocol[]>(() => sorted.value.fit);
+  /** Sequences of the practice's own that what stands on the shelf no longer allows. */
+  const unfitProtocols = computed<readonly Protocol[]>(() => sorted.value.unfit);
   /** The id that stands now for one that may have been changed since. */
   function newestOf(id: string): string {
     const next = items.value.find((item) => item.supersedes === id);
@@ -121,5 +125,21 @@ export const useShelf = defineStore('shelf', () => {
   const entryOf = (id: string): Entry => shelf.value.entries.get(id)!;
   const methodOf = (id: string) => shelf.value.methods.get(id)!;
 
-  return { shelf, entries, methods, protocols, items, hands, load, save, setRetired, saveHands, newestOf, itemOf, entryOf, methodOf };
+  return {
+    shelf,
+    entries,
+    methods,
+    protocols,
+    unfitProtocols,
+    items,
+    hands,
+    load,
+    save,
+    setRetired,
+    saveHands,
+    newestOf,
+    itemOf,
+    entryOf,
+    methodOf,
+  };
 });

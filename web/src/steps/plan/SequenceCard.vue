@@ -107,6 +107,9 @@ const takeOff = () =>
       :options="options"
       @change="(id) => (chosenId = id)"
     />
+    <p v-if="shelf.unfitProtocols.length > 0" class="soft small">
+      No longer fits what stands on the shelf: {{ shelf.unfitProtocols.map((each) => each.name).join(', ') }}.
+    </p>
     <template v-if="chosen">
       <p v-if="chosen.what" class="soft small">{{ chosen.what }}</p>
       <ol class="steps" aria-label="Steps">
