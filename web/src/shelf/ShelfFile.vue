@@ -95,6 +95,18 @@ async function takeIn(): Promise<void> {
 </template>
 
 <style scoped>
+section + section {
+  margin-top: 18px;
+}
+
+section p {
+  margin: 6px 0;
+}
+
+.choice {
+  display: inline-block;
+}
+
 .items {
   list-style: none;
   margin: 6px 0;
