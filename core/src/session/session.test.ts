@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Side } from '../body/index.ts';
 import { NOTHING_KNOWN } from '../measure/index.ts';
 import { findEntry } from '../catalogue/index.ts';
-import { compile, newBlock, SLOW_BREATH, type BlockPlan } from '../method/index.ts';
+import { compile, newBlock, SLOW_BREATH, type BlockPlan, shelfWith } from '../method/index.ts';
 import type { PastBlock, PastReading, ValueToday } from '../record/index.ts';
 import {
   addDoses,
@@ -130,6 +130,14 @@ describe('what is wanted', () => {
       levels.slice(1).forEach((level, i) => expect(level.seconds).toBeGreaterThan(levels[i]!.seconds));
     }
   });
+});
+
+test('what needs a chair, a mat, a stick is never proposed by itself', () => {
+  const rectus = findEntry('rectus-femoris-prone')!;
+  const shelfWithIt = (more: { onlyAsked?: true }) => shelfWith({ entries: [{ ...rectus, id: 'ours', ...more }], methods: [] });
+  const isWeighed = (more: { onlyAsked?: true }) =>
+    possibleBlocks({ ...facts({ bans: [rectus.id] }), shelf: shelfWithIt(more) }).list.some(({ entry }) => entry.id === 'ours');
+  expect([isWeighed({}), isWeighed({ onlyAsked: true })]).toEqual([true, false]);
 });
 
 describe('the plan proposed', () => {
