@@ -24,10 +24,14 @@ for (const size of SIZES) {
       html: page(
         section,
         size,
-        ENTRIES.filter((entry) => entry.section === section).map((entry) => ({
-          name: entry.name,
-          drawing: drawScene(entryScene(entry), { size, shape: SHAPE }),
-        })),
+        ENTRIES.filter((entry) => entry.section === section).flatMap((entry) =>
+          entry.positions
+            .filter((position, i) => i === 0 || entryScene(entry, position) !== entryScene(entry))
+            .map((position, i) => ({
+              name: i === 0 ? entry.name : `${entry.name}, ${position}`,
+              drawing: drawScene(entryScene(entry, position), { size, shape: SHAPE }),
+            })),
+        ),
       ),
     });
   for (const joint of [...new Set(MOTIONS.map((motion) => motion.joint))])

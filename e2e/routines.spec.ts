@@ -63,7 +63,7 @@ test('five routines from the plan to the record, in their own words', async ({ p
   await becomeOwner(page, application.url);
   // A practice that may mobilize: nothing of a routine stays out.
   const { name: practice, timeZone, revision } = await (await page.request.get(`${application.url}/api/practice`)).json();
-  const scope = { mobilizationGrade: 4, byRegion: {}, ruleText: '', ruleLink: '' };
+  const scope = { mobilizationGrade: 4, byRegion: {}, frontOfNeck: true, ruleText: '', ruleLink: '' };
   const set = await page.request.patch(`${application.url}/api/practice`, { data: { revision, name: practice, timeZone, scope } });
   expect(set.status()).toBe(200);
   await keepEveryLine(page);

@@ -1,5 +1,15 @@
 import { motionOf, MOTIONS, type Position } from '../body/index.ts';
-import { drawScene, ENTRY_SCENES, MARK_WORDS, motionScene, REGIONS, regionsNamed, sceneBody, sceneWords } from '../figure/index.ts';
+import {
+  drawScene,
+  ENTRY_SCENES,
+  MARK_WORDS,
+  motionScene,
+  PLACE_SCENES,
+  REGIONS,
+  regionsNamed,
+  sceneBody,
+  sceneWords,
+} from '../figure/index.ts';
 import { ENTRIES, entryScene, figureShare, findEntry, positionsShown, showsEntry } from './index.ts';
 
 test('every entry has a scene of its own, in a position it is done in', () => {
@@ -9,6 +19,35 @@ test('every entry has a scene of its own, in a position it is done in', () => {
   expect(
     elsewhere.map((entry) => `${entry.id}: ${positionsShown(entryScene(entry))?.join(' or ')}, done ${entry.positions.join(' or ')}`),
   ).toEqual([]);
+});
+
+test('every entry is drawn in every position it is done in', () => {
+  const elsewhere = ENTRIES.flatMap((entry) =>
+    entry.positions
+      .filter((position) => !showsEntry(entryScene(entry, position), { positions: [position] }))
+      .map((position) => `${entry.id}, ${position}: drawn ${positionsShown(entryScene(entry, position))?.join(' or ')}`),
+  );
+  expect(elsewhere).toEqual([]);
+  const kinds = {
+    supine: 'supine',
+    prone: 'prone',
+    'side-lying': 'side-lying left',
+    seated: 'seated upright',
+    leaning: 'seated leaning',
+    mat: 'floor mat',
+    standing: 'standing',
+  } as const;
+  for (const [id, scenes] of Object.entries(PLACE_SCENES))
+    for (const [kind, scene] of Object.entries(scenes)) {
+      const position: Position = kinds[kind as keyof typeof kinds];
+      expect([id, kind, findEntry(id)!.positions.includes(position), entryScene(findEntry(id)!, position) === scene]).toEqual([
+        id,
+        kind,
+        true,
+        true,
+      ]);
+      expect([id, kind, position === findEntry(id)!.positions[0]]).toEqual([id, kind, false]);
+    }
 });
 
 test('every motion is drawn in the position it is measured in', () => {
@@ -21,11 +60,13 @@ test('every motion is drawn in the position it is measured in', () => {
 test('what is shaded is what is worked on: a muscle the entry names, or what its name stands for', () => {
   const strange = ENTRIES.flatMap((entry) => {
     const named = regionsNamed(entry.targets);
-    const shaded = (entryScene(entry).muscles ?? []).map((name) => name.replace('other.', ''));
     if (named.length === 0) return [];
-    return shaded.length > 0 && !shaded.some((id) => named.includes(id as never))
-      ? [`${entry.id}: ${shaded.join(', ')} for ${entry.targets.join(', ')}`]
-      : [];
+    return entry.positions.flatMap((position) => {
+      const shaded = (entryScene(entry, position).muscles ?? []).map((name) => name.replace('other.', ''));
+      return shaded.length > 0 && !shaded.some((id) => named.includes(id as never))
+        ? [`${entry.id}, ${position}: ${shaded.join(', ')} for ${entry.targets.join(', ')}`]
+        : [];
+    });
   });
   expect(strange).toEqual([]);
 });

@@ -1,5 +1,14 @@
 import { motionOf, type Motion, type Position } from '../body/index.ts';
-import { ENTRY_SCENES, motionScene, regionsNamed, turned, type RegionId, type Scene } from '../figure/index.ts';
+import {
+  ENTRY_SCENES,
+  motionScene,
+  PLACE_SCENES,
+  regionsNamed,
+  turned,
+  type Elsewhere,
+  type RegionId,
+  type Scene,
+} from '../figure/index.ts';
 import type { Entry } from './types.ts';
 
 /** Share of the way from rest to the far end of the drawn range: a little in for the set-up, short of the end for the edge. */
@@ -28,13 +37,29 @@ export function showsEntry(scene: Scene, entry: Pick<Entry, 'positions'>): boole
   return shown === null || entry.positions.some((position) => shown.includes(position));
 }
 
+const ELSEWHERE: Readonly<Partial<Record<Position, Elsewhere>>> = {
+  supine: 'supine',
+  prone: 'prone',
+  'side-lying left': 'side-lying',
+  'side-lying right': 'side-lying',
+  'seated upright': 'seated',
+  'seated leaning': 'leaning',
+  'floor mat': 'mat',
+  standing: 'standing',
+};
+
 /**
- * How an entry is drawn: its own scene while that shows one of its positions; a practice's own has that of the entry it was made from.
- * Else as one of its motions is measured, with what it works on shaded. Every entry of the catalogue is drawn in a position it is done in.
+ * How an entry is drawn in a position, the usual one where none is said: the scene it has for that position, or its usual one while that
+ * shows a position of its own; a practice's own has those of the entry it was made from. Else as one of its motions is measured, with
+ * what it works on shaded. Every entry of the catalogue is drawn in every position it is done in.
  * @example entryScene(findEntry('neck-extension-table-end')).posture // → 'supine'
+ * @example entryScene(findEntry('still-hold'), 'prone').posture // → 'prone'
  */
-export function entryScene(entry: Entry): Scene {
-  const own = ENTRY_SCENES[entry.drawnAs ?? entry.id];
+export function entryScene(entry: Entry, position: Position = entry.positions[0]): Scene {
+  const id = entry.drawnAs ?? entry.id;
+  const here = PLACE_SCENES[id]?.[ELSEWHERE[position]!];
+  if (here) return here;
+  const own = ENTRY_SCENES[id];
   if (own && showsEntry(own, entry)) return own;
   const motions = [entry.motionId, ...entry.also].map(motionOf);
   const motion = motions.find((each) => showsEntry(motionScene(each.id).scene, entry)) ?? motions[0]!;
@@ -63,8 +88,8 @@ export function entryRegions(entry: Entry): readonly RegionId[] {
  * How far along its way, from the set-up (0) to the edge (1), an entry's figure is when the limb is at a value of its motion. What is
  * pressed stays at its end.
  */
-export function figureShare(entry: Entry, value: number): number {
-  if (entryScene(entry).start === undefined) return 1;
+export function figureShare(entry: Entry, value: number, position?: Position): number {
+  if (entryScene(entry, position).start === undefined) return 1;
   const motion = motionOf(entry.motionId);
   const toward = motion.better === 'higher' ? motion.fan.max : motion.fan.min;
   const share = toward === motion.rest ? 0 : (value - motion.rest) / (toward - motion.rest);

@@ -18,7 +18,9 @@ export { entryRegions, entryScene, figureShare, positionsShown, showsEntry } fro
 export { ENTRIES };
 export { doingOf, PRESS_KINDS, type Doing, type Goes, type PressKind, type Squeezed } from './doing/index.ts';
 export { partnersOf, type Partner } from './partners.ts';
-export { setUpIn } from './setUp.ts';
+export { ASKED_IDS, asksOf } from './asks.ts';
+export { arrangedIn, positionWords, setUpIn } from './setUp.ts';
+export { hasStance, PLACES_TO_STAND, stanceIn, stanceWords, type Stance } from './stance.ts';
 export { acrossSide, motionSide, sideRelation, sideSentence, workedSides, type SideRelation } from './sides.ts';
 
 /**

@@ -13,3 +13,49 @@ export function setUpIn(entry: Pick<Entry, 'positions' | 'places' | 'setUp' | 's
   const own = entry.places?.[position] ?? entry.places?.[kindOf(position)];
   return { setUp, supports, hands, ...(position === entry.positions[0] ? {} : own) };
 }
+
+/** What a position is called where more of it matters than how the athlete lies; the usual position of each entry. Common practice. */
+const ARRANGED: Readonly<Record<string, readonly string[]>> = {
+  'head past the table end': ['neck-extension-table-end'],
+  'shoulders at the table end': ['neck-diagonal', 'neck-diagonal-levator'],
+  'at the table edge': ['pectoralis-supine', 'pectoralis-press-stretch', 'pectoralis-nerve-line', 'biceps-pin'],
+  'shank hanging over the table edge': ['rectus-femoris-pin', 'rectus-femoris-table-side'],
+  'upper leg over the table edge': ['side-lying-rotation-low', 'quadratus-crossed'],
+  'foot past the table end': [
+    'ankle-back-glide',
+    'talocrural-traction',
+    'talocrural-open-close',
+    'talocrural-traction-bend',
+    'shin-pin',
+    'sole-stick',
+    'sole-pin',
+    'calf-pin',
+    'post-op-fluid',
+    'post-op-calf',
+    'post-op-sole',
+  ],
+  'knee bent, shin upright': ['soleus-prone', 'outward-rotators-prone', 'inward-rotators-prone'],
+  'up on the elbows': ['splenius-reset'],
+  'thigh over the table edge or on a cushion': ['gluteals-comfort-press'],
+  'other foot over the table edge': ['adductors-walk-out'],
+};
+const ARRANGED_BY_ID = new Map(Object.entries(ARRANGED).flatMap(([words, ids]) => ids.map((id) => [id, words] as const)));
+
+/**
+ * What tells the usual position of an entry from just lying or sitting so: the head past the table's end, the shank hanging; null where
+ * nothing does. Leaning forward, it is the massage chair.
+ * @example arrangedIn(findEntry('neck-extension-table-end'), 'supine') // → 'head past the table end'
+ */
+export function arrangedIn(entry: Pick<Entry, 'id' | 'drawnAs' | 'positions'>, position: Position): string | null {
+  if (position === 'seated leaning') return 'in the massage chair, or over the table with a cushion';
+  return position === entry.positions[0] ? (ARRANGED_BY_ID.get(entry.drawnAs ?? entry.id) ?? null) : null;
+}
+
+/**
+ * A position as it is said of an entry.
+ * @example positionWords(findEntry('neck-extension-table-end'), 'supine') // → 'supine, head past the table end'
+ */
+export function positionWords(entry: Pick<Entry, 'id' | 'drawnAs' | 'positions'>, position: Position): string {
+  const arranged = arrangedIn(entry, position);
+  return `${position.startsWith('side-lying') ? 'side-lying' : position}${arranged ? `, ${arranged}` : ''}`;
+}

@@ -138,6 +138,7 @@ export function measuring(motionId: string, side: Side): CandidateAction {
     weight: facets.weight === true,
     headDown: false,
     heat: false,
+    strokesAway: false,
     work: null,
   };
 }
@@ -293,6 +294,7 @@ export function blockAction(
     weight: doing.weight === true || (moving && facets.weight === true && entry.positions.includes('standing')),
     headDown: doing.headDown === true,
     heat: doing.heat === true,
+    strokesAway: doing.strokes !== undefined && presses.length > 0,
     work: { entryId: entry.id, wayId: method.madeFrom ?? method.id },
   };
 }

@@ -37,6 +37,17 @@ export function boundaries(context: CautionContext, action: CandidateAction): Ca
         'Ask first; add it at Arrive.',
       ),
     );
+  if (!context.scope.frontOfNeck && action.presses.length > 0 && action.regions.includes('front-of-neck'))
+    found.push(
+      boundary(
+        'scope-front-of-neck',
+        'scope',
+        'avoid',
+        'Scope',
+        'Pressing or pinning at the front of the neck is not among what this practice does.',
+        'Stretch it without a finger on it; the side and the back of the neck; or decide otherwise under Practice.',
+      ),
+    );
   if (action.techniques.includes('thrust'))
     found.push(boundary('scope-thrust', 'scope', 'avoid', 'Scope', 'Thrust is never offered here.', 'Lower grades, or refer.'));
   if (action.techniques.includes('mobilize') || (action.techniques.includes('traction') && action.grade !== null)) {

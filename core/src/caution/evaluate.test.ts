@@ -28,7 +28,7 @@ import {
   type CautionContext,
   type ConditionFields,
 } from './index.ts';
-import { CONTEXT, condition, ON } from './testing.ts';
+import { ACTION, CONTEXT, condition, ON } from './testing.ts';
 
 const anyDay = fc
   .integer({ min: 0, max: 800 })
@@ -67,6 +67,7 @@ const anyContext: fc.Arbitrary<CautionContext> = fc.record({
   scope: fc.record({
     mobilizationGrade: fc.integer({ min: 0, max: 4 }),
     byRegion: fc.constantFrom({}, { ankle: 2 }, { hip: 0 }),
+    frontOfNeck: fc.boolean(),
     ruleText: fc.constant(''),
     ruleLink: fc.constant(''),
   }),
@@ -230,6 +231,38 @@ test('without a go-ahead the operated joint is left alone, and a written reason 
   expect(limitedBlock(block, uncleared).limits).toEqual([
     { side: 'left', cap: null, edgeShare: 0.8, effortPct: 10, painCeiling: 2, grade: null, holdS: null, contractS: 60, pressS: null },
   ]);
+});
+
+test('hands at the front of the neck: the practice decides once, and until then they stay off', () => {
+  const off = { ...CONTEXT, scope: { ...CONTEXT.scope, frontOfNeck: false } };
+  const everything = new Set(['scope-front-of-neck', 'scope-front-of-neck@scope']);
+  const fired = (context: CautionContext, entryId: string, methodId: string) =>
+    blocking(cautionsFor(context, blockAction(newBlock('b', entryId, methodId, ['left']), 'left')), everything).map(({ ruleId }) => ruleId);
+  for (const [entryId, methodId] of [
+    ['neck-pin-turn-seated', 'pin-lengthen'],
+    ['neck-pin-turn-seated', 'point-hold'],
+    ['scalene-pin-move', 'pin-lengthen'],
+  ] as const) {
+    expect([entryId, methodId, fired(off, entryId, methodId)]).toEqual([entryId, methodId, ['scope-front-of-neck']]);
+    expect([entryId, methodId, fired(CONTEXT, entryId, methodId)]).toEqual([entryId, methodId, []]);
+  }
+  // Without a finger on it, the same muscles may be stretched; the back of the neck is another matter.
+  expect(fired(off, 'scalene-pin-move', 'cr-light')).toEqual([]);
+  expect(fired(off, 'neck-side-bend-supine', 'cr-breath')).toEqual([]);
+  expect(fired(off, 'neck-thumb-stretch', 'pin-lengthen')).toEqual([]);
+  // Measuring presses nothing.
+  expect(cautionsFor(off, measuring('neck-extension', 'midline')).cautions.map(({ ruleId }) => ruleId)).not.toContain(
+    'scope-front-of-neck',
+  );
+});
+
+test('over metal the hand is limited and asks, and is not forbidden; a replaced joint is not pressed', () => {
+  const conditions = [{ ...condition('hardware'), region: 'calf' as const, side: 'left' as const }];
+  const press = { ...ACTION, regions: ['calf' as const], presses: [{ kind: 'point' as const, regions: ['calf' as const] }] };
+  const found = cautionsFor({ ...CONTEXT, subject: { ...CONTEXT.subject, conditions } }, press);
+  expect(blocking(found, new Set())).toEqual([]);
+  expect(found.limits).toMatchObject({ painCeiling: 1, pressS: 60 });
+  expect(found.cautions.find(({ ruleId }) => ruleId === 'hardware-press')!.reason).toMatch(/ask/i);
 });
 
 test('scope, consent and no-touch areas cannot be set aside; thrust is never within scope', () => {

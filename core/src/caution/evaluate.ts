@@ -190,6 +190,7 @@ function touches({ rule: { touches: touch }, ground }: Grounded, action: Candida
     (touch.weight === undefined || action.weight) &&
     (touch.headDown === undefined || action.headDown) &&
     (touch.heat === undefined || action.heat) &&
+    (touch.strokesAway === undefined || action.strokesAway) &&
     (touch.holdAboveS === undefined || (action.holdS !== null && action.holdS > touch.holdAboveS)) &&
     (touch.effortAbovePct === undefined || (action.effortPct !== null && action.effortPct > touch.effortAbovePct))
   );

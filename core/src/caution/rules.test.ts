@@ -35,6 +35,11 @@ const rubbing = (region: Region, more: More = {}): More => ({
   endRange: false,
   ...more,
 });
+const tapping = (region: Region, more: More = {}): More => ({
+  ...rubbing(region),
+  presses: [{ kind: 'percussion', regions: [region] }],
+  ...more,
+});
 /** A joint that is moved on the left, or on the side given. */
 const moving = (movement: Movement, { side = 'left', endRange = true, ...more }: More = {}): More => ({
   side,
@@ -107,6 +112,13 @@ const CASES: Record<string, Case> = {
     { who: has(condition('spine-operation', { surgeryOn: weeksAgo(30) })) },
   ],
   'hardware-press': [left('hardware', { region: 'shin' }), rubbing('shin'), rubbing('shin', R)],
+  'hardware-percussion': [left('hardware', { region: 'shin' }), tapping('shin'), tapping('shin', R)],
+  'replaced-press': [left('knee-replacement', { surgeryOn: weeksAgo(60) }), rubbing('knee'), rubbing('knee', R)],
+  'stroke-away': [
+    left('varicose-veins', { region: 'calf' }),
+    inRegion('thigh-front', { strokesAway: true }),
+    inRegion('thigh-front', { strokesAway: false }),
+  ],
   'hardware-mobilize': [left('hardware', { region: 'ankle' }), graded('ankle', 3), graded('ankle', 2)],
 
   'neck-narrow-toward': [left('neck-narrowing'), moving('neck side-bend'), moving('neck side-bend', R)],

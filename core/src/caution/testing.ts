@@ -7,7 +7,7 @@ export const ON = '2026-11-25';
 export const CONTEXT: CautionContext = {
   subject: { birthDate: '1996-03-04', conditions: [], medications: [], beighton: null, noTouch: [], historyTaken: true },
   onDay: ON,
-  scope: { mobilizationGrade: 4, byRegion: {}, ruleText: '', ruleLink: '' },
+  scope: { mobilizationGrade: 4, byRegion: {}, frontOfNeck: true, ruleText: '', ruleLink: '' },
   daysToEvent: null,
   daysSinceEvent: null,
   raised: [],
@@ -44,6 +44,7 @@ export const ACTION: CandidateAction = {
   weight: false,
   headDown: false,
   heat: false,
+  strokesAway: false,
   work: null,
 };
 

@@ -70,6 +70,8 @@ export interface CandidateAction {
   readonly headDown: boolean;
   /** Warmth from outside goes on. */
   readonly heat: boolean;
+  /** A hand strokes away from the heart, if only on the way back. */
+  readonly strokesAway: boolean;
   /** Which work it is, to tell whether somebody has had it before: the entry, and the way of working or what that was made from. Null when nothing is worked. */
   readonly work: { readonly entryId: string; readonly wayId: string } | null;
 }
@@ -127,6 +129,8 @@ export interface CautionSubject {
 export interface PracticeScope {
   readonly mobilizationGrade: number;
   readonly byRegion: Readonly<Partial<Record<Region, number>>>;
+  /** Whether hands press or pin at the front of the neck at all: practitioners differ, so the practice decides once. */
+  readonly frontOfNeck: boolean;
   readonly ruleText: string;
   readonly ruleLink: string;
 }
@@ -231,6 +235,7 @@ export interface Touch {
   readonly weight?: true;
   readonly headDown?: true;
   readonly heat?: true;
+  readonly strokesAway?: true;
   readonly holdAboveS?: number;
   readonly effortAbovePct?: number;
   /** Sides: only the condition's own (usual), the other one, or whichever. */

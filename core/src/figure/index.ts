@@ -12,7 +12,7 @@ export { PATH_SCALE } from './path.ts';
 export { drawMotion, motionScene, turned, viewWords, type DrawnMotion, type ReadingRequest } from './reading.ts';
 export { sceneWords } from './sceneWords.ts';
 export type { HandUse, MarkUse, PropUse, Scene, Support } from './scene.ts';
-export { ENTRY_SCENES, MOTION_SCENES, type MotionScene } from './scenes/index.ts';
+export { ENTRY_SCENES, MOTION_SCENES, PLACE_SCENES, type Elsewhere, type MotionScene } from './scenes/index.ts';
 export { detailAt, type Box, type Detail, type Drawing, type Shape, type Tone } from './shapes.ts';
 export { LIGHT, svgText, type Palette } from './svg.ts';
 export { muscleAt } from './muscleAt.ts';

@@ -10,7 +10,15 @@ import { pointsIn } from './path.ts';
 import { withoutLoops } from './skin.ts';
 import type { Pt } from './space.ts';
 
-const SCENES = ENTRIES.map((entry) => [entry.id, entryScene(entry)] as const);
+/** Every picture there is of entries: of each position that is drawn otherwise than the usual one too. */
+const SCENES = ENTRIES.flatMap((entry) => {
+  const drawn = new Map<Scene, string>();
+  for (const position of entry.positions) {
+    const scene = entryScene(entry, position);
+    if (!drawn.has(scene)) drawn.set(scene, position === entry.positions[0] ? entry.id : `${entry.id}, ${position}`);
+  }
+  return [...drawn].map(([scene, name]) => [name, scene] as const);
+});
 const lateral = ({ view }: Scene) => view === 'side' || view === 'inside';
 /** All rings of a body's skin on the page. */
 function rings(scene: Scene, share = 1): (readonly Pt[])[] {

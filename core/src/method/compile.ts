@@ -88,6 +88,7 @@ export function compile(blocks: readonly BlockPlan[], context: CompileContext): 
       motionId: motion.id,
       motionSide: relation,
       name: `${entry.name}, ${method.name.toLowerCase()}`,
+      position: block.position ?? entry.positions[0],
       unit: axis.unit,
       better: axis.better,
     });

@@ -270,6 +270,8 @@ export interface LineBlock {
   /** How the motion's side follows from the cue's; lines of version 1 have none, because their cues name the motion's side. */
   readonly motionSide?: SideRelation;
   readonly name: string;
+  /** Where the athlete lies or sits; lines kept before it was noted have none. */
+  readonly position?: Position;
   readonly unit: AxisUnit;
   readonly better: 'higher' | 'lower';
 }

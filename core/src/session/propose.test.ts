@@ -70,7 +70,7 @@ const factsWith = (today: ReturnType<typeof anyToday>, least: number): fc.Arbitr
       caution: {
         subject: { birthDate: '1999-05-05', conditions: [], medications: [], beighton: null, noTouch: [], historyTaken: true },
         onDay: '2026-11-25',
-        scope: { mobilizationGrade: scope, byRegion: {}, ruleText: '', ruleLink: '' },
+        scope: { mobilizationGrade: scope, byRegion: {}, frontOfNeck: true, ruleText: '', ruleLink: '' },
         daysToEvent: days,
         daysSinceEvent: null,
         raised: [],

@@ -77,7 +77,7 @@ const facts = (change: Partial<SessionFacts> = {}): SessionFacts => ({
   caution: {
     subject: { birthDate: '2001-04-02', conditions: [], medications: [], beighton: null, noTouch: [], historyTaken: true },
     onDay: '2026-11-25',
-    scope: { mobilizationGrade: 2, byRegion: {}, ruleText: '', ruleLink: '' },
+    scope: { mobilizationGrade: 2, byRegion: {}, frontOfNeck: true, ruleText: '', ruleLink: '' },
     daysToEvent: 9,
     daysSinceEvent: null,
     raised: [],

@@ -24,7 +24,7 @@ export const SESSION: SessionFacts = {
   caution: {
     subject: { birthDate: '1999-05-05', conditions: [], medications: [], beighton: null, noTouch: [], historyTaken: true },
     onDay: '2026-11-25',
-    scope: { mobilizationGrade: 2, byRegion: {}, ruleText: '', ruleLink: '' },
+    scope: { mobilizationGrade: 2, byRegion: {}, frontOfNeck: true, ruleText: '', ruleLink: '' },
     daysToEvent: null,
     daysSinceEvent: null,
     raised: [],

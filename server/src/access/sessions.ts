@@ -37,6 +37,7 @@ interface PracticeColumns {
   readonly timeZone: string;
   readonly mobilizationGrade: number;
   readonly byRegion: unknown;
+  readonly frontOfNeck: number;
   readonly ruleText: string;
   readonly ruleLink: string;
   readonly sportsServed: unknown;
@@ -54,7 +55,7 @@ interface SessionRow extends PracticeColumns {
 }
 
 const PRACTICE = `p.id AS practiceId, p.name AS practiceName, p.time_zone AS timeZone,
-       p.mobilization_grade AS mobilizationGrade, p.scope_by_region AS byRegion, p.scope_rule_text AS ruleText, p.scope_rule_link AS ruleLink,
+       p.mobilization_grade AS mobilizationGrade, p.scope_by_region AS byRegion, p.front_of_neck AS frontOfNeck, p.scope_rule_text AS ruleText, p.scope_rule_link AS ruleLink,
        p.sports_served AS sportsServed, p.check_in_scale AS checkInScale, p.phases, p.revision`;
 
 function practiceFrom(row: PracticeColumns): PracticeRow {
@@ -66,7 +67,13 @@ function practiceFrom(row: PracticeColumns): PracticeRow {
     sportsServed: fromJson(row.sportsServed),
     checkInScale: row.checkInScale,
     phases: fromJson(row.phases),
-    scope: { mobilizationGrade: row.mobilizationGrade, byRegion: fromJson(row.byRegion), ruleText: row.ruleText, ruleLink: row.ruleLink },
+    scope: {
+      mobilizationGrade: row.mobilizationGrade,
+      byRegion: fromJson(row.byRegion),
+      frontOfNeck: row.frontOfNeck === 1,
+      ruleText: row.ruleText,
+      ruleLink: row.ruleLink,
+    },
   };
 }
 

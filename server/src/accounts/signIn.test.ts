@@ -163,7 +163,13 @@ test('the last owner stays; a taken sign-in name is named; a changed password si
 });
 
 test('the practice’s scope and its rule: kept, checked, not over what somebody else wrote', async () => {
-  const scope = { mobilizationGrade: 2, byRegion: { ankle: 3 }, ruleText: 'Delegated in writing.', ruleLink: 'https://rules.example/x' };
+  const scope = {
+    mobilizationGrade: 2,
+    byRegion: { ankle: 3 },
+    frontOfNeck: true,
+    ruleText: 'Delegated in writing.',
+    ruleLink: 'https://rules.example/x',
+  };
   const practice = (await request(test_.app).get('/api/practice')).body as { name: string; timeZone: string; revision: number };
   const sent = { name: practice.name, timeZone: practice.timeZone, revision: practice.revision };
   expect(

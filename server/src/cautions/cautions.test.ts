@@ -191,7 +191,7 @@ test('scope, consent and no-touch areas: no reason opens them', async () => {
       name: practice.name,
       timeZone: practice.timeZone,
       revision: practice.revision,
-      scope: { mobilizationGrade: 0, byRegion: { ankle: 2 }, ruleText: '', ruleLink: '' },
+      scope: { mobilizationGrade: 0, byRegion: { ankle: 2 }, frontOfNeck: true, ruleText: '', ruleLink: '' },
     })
     .expect(200);
   const context = async () => cautionContextOf(await visitFile(test_.app, visitId), '2026-11-25');

@@ -116,8 +116,8 @@ class DemoLoader {
   private async loadPractice(): Promise<void> {
     await change(
       this.db,
-      'UPDATE practice SET mobilization_grade = ?, scope_by_region = ?, scope_rule_text = ?, scope_rule_link = ? WHERE id = ?',
-      [SCOPE.mobilizationGrade, JSON.stringify(SCOPE.byRegion), SCOPE.ruleText, SCOPE.ruleLink, this.practiceId],
+      'UPDATE practice SET mobilization_grade = ?, scope_by_region = ?, front_of_neck = ?, scope_rule_text = ?, scope_rule_link = ? WHERE id = ?',
+      [SCOPE.mobilizationGrade, JSON.stringify(SCOPE.byRegion), SCOPE.frontOfNeck, SCOPE.ruleText, SCOPE.ruleLink, this.practiceId],
     );
     const squads = new Map<string, string>();
     for (const { name, members } of SQUADS) {

@@ -545,6 +545,7 @@ export const ACCOUNTS: readonly {
 export const SCOPE: PracticeScope = {
   mobilizationGrade: 0,
   byRegion: { ankle: 2 },
+  frontOfNeck: true,
   ruleText:
     'Joint mobilization is outside the massage licence here. At the ankle grade I–II is delegated in writing by the club’s physiotherapist.',
   ruleLink: 'https://rules.example/massage-scope',

@@ -42,6 +42,7 @@ const practiceSchema = Joi.object<Wire<SentPractice>>({
   scope: Joi.object({
     mobilizationGrade: grade.required().label('Grade'),
     byRegion: Joi.object(Object.fromEntries(REGIONS.map((region) => [region.id, grade]))).required(),
+    frontOfNeck: Joi.boolean().required().label('Front of the neck'),
     ruleText: Joi.string().allow('').max(LIMITS.textLength).required().label('Local rule'),
     ruleLink: Joi.string()
       .allow('')
@@ -88,12 +89,13 @@ export function practiceRoutes(pool: Pool, now: () => Date, devices: string | nu
     } = sent;
     const touched = await change(
       pool,
-      'UPDATE practice SET name = ?, time_zone = ?, mobilization_grade = ?, scope_by_region = ?, scope_rule_text = ?, scope_rule_link = ?, sports_served = ?, check_in_scale = ?, phases = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
+      'UPDATE practice SET name = ?, time_zone = ?, mobilization_grade = ?, scope_by_region = ?, front_of_neck = ?, scope_rule_text = ?, scope_rule_link = ?, sports_served = ?, check_in_scale = ?, phases = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
       [
         name,
         timeZone,
         scope.mobilizationGrade,
         JSON.stringify(scope.byRegion),
+        scope.frontOfNeck,
         scope.ruleText,
         scope.ruleLink,
         JSON.stringify(sportsServed),

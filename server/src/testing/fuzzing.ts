@@ -290,7 +290,7 @@ function soundBody(route: RouteAccess, { athlete, visit, examiner }: Known, rand
         revision: revision + 1,
         name: words,
         timeZone: 'Europe/Berlin',
-        scope: { mobilizationGrade: 2, byRegion: {}, ruleText: '', ruleLink: '' },
+        scope: { mobilizationGrade: 2, byRegion: {}, frontOfNeck: true, ruleText: '', ruleLink: '' },
       };
     default:
       return { revision: revision + 1 };

@@ -17,7 +17,7 @@ const knee: ConditionFields = {
 const context = (conditions: ConditionFields[], mobilizationGrade = 0): CautionContext => ({
   subject: { birthDate: '1996-01-01', conditions, medications: [], beighton: null, noTouch: [], historyTaken: true },
   onDay: '2026-11-25',
-  scope: { mobilizationGrade, byRegion: {}, ruleText: '', ruleLink: '' },
+  scope: { mobilizationGrade, byRegion: {}, frontOfNeck: true, ruleText: '', ruleLink: '' },
   daysToEvent: null,
   daysSinceEvent: null,
   raised: [],

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import type { Position } from '@pace-bend/core/body';
 import { entryScene, type Entry } from '@pace-bend/core/catalogue';
 import { drawScene, sceneWords } from '@pace-bend/core/figure';
 import FigureDrawing from './FigureDrawing.vue';
@@ -8,6 +9,8 @@ import FigureDrawing from './FigureDrawing.vue';
 const props = withDefaults(
   defineProps<{
     entry: Entry;
+    /** The position it is drawn in; left out, the usual one. */
+    position?: Position;
     /** How far on the way from the set-up (0) to the edge (1). */
     share?: number;
     size: number;
@@ -18,10 +21,10 @@ const props = withDefaults(
     /** Whether the athlete presses now; left out, the picture shows that they will. */
     presses?: boolean;
   }>(),
-  { share: 1, shape: 1.35, side: undefined, decorative: false, presses: undefined },
+  { position: undefined, share: 1, shape: 1.35, side: undefined, decorative: false, presses: undefined },
 );
 
-const scene = computed(() => entryScene(props.entry));
+const scene = computed(() => entryScene(props.entry, props.position));
 const drawing = computed(() =>
   drawScene(scene.value, {
     size: props.size,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
+import Checkbox from 'ant-design-vue/es/checkbox';
 import { computed, reactive, ref } from 'vue';
 import { REGIONS, type Region } from '@pace-bend/core/body';
 import { LIMITS, type Practice } from '@pace-bend/core/record';
@@ -19,6 +20,7 @@ const fields = reactive({
   timeZone: now.timeZone,
   mobilizationGrade: now.scope.mobilizationGrade,
   byRegion: { ...now.scope.byRegion } as Partial<Record<Region, number>>,
+  frontOfNeck: now.scope.frontOfNeck,
   ruleText: now.scope.ruleText,
   ruleLink: now.scope.ruleLink,
 });
@@ -131,6 +133,22 @@ function drop(region: Region): void {
           "
         />
       </div>
+      <h2>Front of the neck</h2>
+      <p class="soft">
+        Practitioners differ here: some work the muscles at the front of the neck with flat fingertips, others leave them alone. Decide
+        once. Until then, entries that press or pin there are left out and say so.
+      </p>
+      <Checkbox
+        :checked="fields.frontOfNeck"
+        :disabled="readOnly"
+        @change="
+          (event) => {
+            fields.frontOfNeck = event.target.checked;
+            kept = false;
+          }
+        "
+        >Hands press at the front of the neck here, off any pulse, one side at a time</Checkbox
+      >
     </section>
     <section class="card fields" aria-label="Local rule">
       <h2>The local rule</h2>

@@ -2,8 +2,19 @@
 import Button from 'ant-design-vue/es/button';
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { motionOf } from '@pace-bend/core/body';
-import { entryScene, partnersOf, setUpIn, showsEntry } from '@pace-bend/core/catalogue';
+import { motionOf, type Position } from '@pace-bend/core/body';
+import {
+  arrangedIn,
+  asksOf,
+  doingOf,
+  entryScene,
+  partnersOf,
+  positionWords,
+  setUpIn,
+  showsEntry,
+  stanceIn,
+  stanceWords,
+} from '@pace-bend/core/catalogue';
 import { fits, techniquesOf } from '@pace-bend/core/method';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
@@ -45,13 +56,30 @@ const endWords = computed(() => {
   if (entryScene(entry.value!).start === undefined) return `The limb stays, the hand works: ${entry.value!.pressLine}`;
   return `At the edge. ${ways.value[0] && techniquesOf(ways.value[0]).includes('contract') ? 'They press' : 'Direction'}: ${entry.value!.pressLine}`;
 });
+const stanceAt = (position: Position) => {
+  const found = stanceIn(entry.value!, position);
+  return found ? stanceWords(found) : null;
+};
 /** How it is set up in the positions besides the usual one. */
 const further = computed(() =>
   entry.value!.positions.slice(1).map((position) => ({
+    at: position,
     position: position === 'side-lying left' ? 'Side-lying' : position[0]!.toUpperCase() + position.slice(1),
     words: setUpIn(entry.value!, position),
+    stance: stanceAt(position),
+    arranged: arrangedIn(entry.value!, position),
   })),
 );
+/** Every position by its name, lying on a side once. */
+const placesOf = computed(() => [...new Set(entry.value!.positions.map((each) => positionWords(entry.value!, each)))].join('; '));
+/** Positions that are drawn otherwise than the usual one. */
+const drawnElsewhere = computed(() => {
+  const seen = new Set([entryScene(entry.value!)]);
+  return further.value.filter(({ at }) => {
+    const scene = entryScene(entry.value!, at);
+    return !seen.has(scene) && seen.add(scene);
+  });
+});
 /** What is said here in place of a way's own words. */
 const said = computed(() =>
   Object.entries(entry.value!.says ?? {}).flatMap(([way, lines]) =>
@@ -77,6 +105,15 @@ const versions = computed(() => {
   return found;
 });
 const MEDIA = { dry: 'dry', oil: 'oil', 'dry first': 'dry first, then oil' };
+const asks = computed(() => asksOf(entry.value!));
+const STROKES = {
+  away: 'away from the heart here: the muscle is engaged and moved, nothing is drained',
+  both: 'there and back; the way back is light',
+};
+const strokes = computed(() => {
+  const way = doingOf(entry.value!).strokes;
+  return way ? STROKES[way] : null;
+});
 const partners = computed(() => partnersOf(entry.value!));
 const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'both move' };
 </script>
@@ -105,6 +142,10 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
             <EntryPicture :entry="entry" :size="300" :shape="1.35" />
             <figcaption class="small">{{ endWords }}</figcaption>
           </figure>
+          <figure v-for="each in drawnElsewhere" :key="each.at" class="elsewhere">
+            <EntryPicture :entry="entry" :position="each.at" :size="150" :shape="1.35" />
+            <figcaption class="small">{{ each.position }}</figcaption>
+          </figure>
           <p class="small">
             <button type="button" class="link" @click="legend.isOpen = true">
               What the marks mean <kbd>{{ hintOf('legend') }}</kbd>
@@ -132,11 +173,21 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
               <dt>Supports</dt>
               <dd>{{ entry.supports }}</dd>
             </div>
-            <div v-for="{ position, words } in further" :key="position">
-              <dt>{{ position }}</dt>
+            <div v-if="stanceAt(entry.positions[0])">
+              <dt>You stand</dt>
+              <dd>{{ stanceAt(entry.positions[0]) }}</dd>
+            </div>
+            <div v-for="{ position, words, stance, arranged } in further" :key="position">
+              <dt>
+                {{ position }}<template v-if="arranged">, {{ arranged }}</template>
+              </dt>
               <dd>
                 {{ words.setUp }}.
-                <span class="small soft">{{ words.hands }}. {{ words.supports === 'None' ? 'No supports' : words.supports }}.</span>
+                <span class="small soft"
+                  >{{ words.hands }}. {{ words.supports === 'None' ? 'No supports' : words.supports }}.<template v-if="stance">
+                    You {{ stance }}.</template
+                  ></span
+                >
               </dd>
             </div>
             <div v-for="{ text, name } in said" :key="text">
@@ -150,6 +201,10 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
             <div>
               <dt>Way home</dt>
               <dd>{{ entry.bringHome }}</dd>
+            </div>
+            <div v-if="asks.length" class="watch">
+              <dt>Ask first</dt>
+              <dd>{{ asks.join(', ') }}</dd>
             </div>
             <div class="watch">
               <dt>Watch</dt>
@@ -179,11 +234,15 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
             </div>
             <div>
               <dt>Positions</dt>
-              <dd>{{ entry.positions.map((each) => (each.startsWith('side') ? 'side-lying' : each)).join(', ') }}</dd>
+              <dd>{{ placesOf }}</dd>
             </div>
             <div>
               <dt>Your load</dt>
               <dd>{{ entry.tools.map((load) => `${load.tool} ${Math.round(load.share * 100)} %`).join(', ') }}</dd>
+            </div>
+            <div v-if="strokes">
+              <dt>Strokes</dt>
+              <dd>{{ strokes }}</dd>
             </div>
             <div v-if="entry.medium">
               <dt>On the skin</dt>
@@ -302,6 +361,10 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
 
 figure {
   margin: 0;
+}
+
+figure.elsewhere {
+  max-width: 210px;
 }
 
 figcaption {

@@ -43,7 +43,7 @@ async function open() {
           timeZone: 'utc',
           today: '2026-11-25',
           revision: 1,
-          scope: { mobilizationGrade: 0, byRegion: {}, ruleText: '', ruleLink: '' },
+          scope: { mobilizationGrade: 0, byRegion: {}, frontOfNeck: true, ruleText: '', ruleLink: '' },
         },
       };
     if (method === 'GET') return { status: 200, body: file };

@@ -63,7 +63,7 @@ export function visitFile(patch: Partial<VisitFile> = {}): VisitFile {
     },
     conditions: [],
     noTouch: [],
-    scope: { mobilizationGrade: 0, byRegion: {}, ruleText: '', ruleLink: '' },
+    scope: { mobilizationGrade: 0, byRegion: {}, frontOfNeck: true, ruleText: '', ruleLink: '' },
     lastEvent: null,
     lastArrival: null,
     answers: [],

@@ -25,7 +25,7 @@ export const NECK_DOING: Readonly<Record<string, Doing>> = {
     on: ['neck'],
   },
   'neck-side-bend-seated': { goes: away('neck-side-bend'), held: 'head', muscles: SIDE_BEND },
-  'neck-pin-turn-seated': { goes: away('neck-rotation'), muscles: ['upper-trapezius', 'levator', 'neck-extensors'], on: ['neck'] },
+  'neck-pin-turn-seated': { goes: away('neck-rotation'), muscles: ['sternomastoid', 'scalenes'], on: ['neck'] },
   'neck-extension-table-end': { held: 'head', muscles: ['neck-flexors', 'sternomastoid', 'scalenes'], on: ['neck'], headDown: true },
   'neck-side-bend-antagonist': { goes: away('neck-side-bend'), muscles: SIDE_BEND },
   'neck-joint-mobilization': {

@@ -12,12 +12,14 @@ export const THIGH_DOING: Readonly<Record<string, Doing>> = {
     nerves: ['leg-front'],
   },
   'quad-glide-partial': {
+    strokes: 'away',
     moves: ['hip flexion', 'hip internal rotation', 'hip external rotation', 'knee twist'],
     held: 'lower leg',
     muscles: QUADRICEPS,
     on: ['thigh-front'],
   },
   'quad-glide-full': {
+    strokes: 'away',
     moves: ['hip flexion', 'hip internal rotation', 'hip external rotation', 'knee twist'],
     held: 'lower leg',
     muscles: QUADRICEPS,

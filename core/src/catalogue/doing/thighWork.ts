@@ -8,8 +8,8 @@ export const THIGH_WORK_DOING: Readonly<Record<string, Doing>> = {
     on: ['thigh-front', 'shin', 'knee'],
     kind: 'broad',
   },
-  'leg-stick': { muscles: ['rectus-femoris', 'vasti', 'tibialis-front'], on: ['thigh-front', 'shin'], kind: 'broad' },
-  'hamstring-stick': { muscles: ['hamstrings'], on: ['thigh-back'], kind: 'broad' },
+  'leg-stick': { strokes: 'both', muscles: ['rectus-femoris', 'vasti', 'tibialis-front'], on: ['thigh-front', 'shin'], kind: 'broad' },
+  'hamstring-stick': { strokes: 'both', muscles: ['hamstrings'], on: ['thigh-back'], kind: 'broad' },
   'thigh-foot-press': {
     keeps: ['hip abduction'],
     held: 'ankle',
@@ -17,7 +17,14 @@ export const THIGH_WORK_DOING: Readonly<Record<string, Doing>> = {
     on: ['thigh-inner', 'thigh-back'],
     kind: 'broad',
   },
-  'thigh-foot-walk': { keeps: ['hip abduction'], held: 'ankle', muscles: ['adductors', 'hamstrings'], on: ['thigh-inner'], kind: 'broad' },
+  'thigh-foot-walk': {
+    strokes: 'both',
+    keeps: ['hip abduction'],
+    held: 'ankle',
+    muscles: ['adductors', 'hamstrings'],
+    on: ['thigh-inner'],
+    kind: 'broad',
+  },
   'outer-thigh-draw': { keeps: ['hip abduction'], held: 'thigh', muscles: ['tensor'], on: ['thigh-front', 'hip'], kind: 'broad' },
   'thigh-press-foot-flexed': {
     keeps: ['ankle dorsiflexion'],
@@ -27,6 +34,6 @@ export const THIGH_WORK_DOING: Readonly<Record<string, Doing>> = {
     kind: 'broad',
   },
   'band-push-pull': { muscles: ['tensor', 'adductors'], on: ['thigh-front', 'thigh-inner'], kind: 'broad' },
-  'quad-glide-outer': { held: 'lower leg', muscles: ['vasti'], on: ['thigh-front'], kind: 'broad' },
-  'quad-glide-inner': { held: 'lower leg', muscles: ['vasti', 'adductors'], on: ['thigh-inner'], kind: 'broad' },
+  'quad-glide-outer': { strokes: 'away', held: 'lower leg', muscles: ['vasti'], on: ['thigh-front'], kind: 'broad' },
+  'quad-glide-inner': { strokes: 'away', held: 'lower leg', muscles: ['vasti', 'adductors'], on: ['thigh-inner'], kind: 'broad' },
 };

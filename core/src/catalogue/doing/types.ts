@@ -43,6 +43,8 @@ export interface Doing {
   readonly weight?: true;
   /** The head lies lower than the heart, or hangs back. */
   readonly headDown?: true;
+  /** Strokes on limbs run toward the heart. The named exceptions: engaged and moved away from it, or there and back. */
+  readonly strokes?: 'away' | 'both';
   /** Warmth from outside: a bath, a pack. */
   readonly heat?: true;
 }

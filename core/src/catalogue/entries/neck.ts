@@ -336,6 +336,7 @@ export const NECK = [
     synonyms: ['neck pin and rotate'],
     targets: ['sternocleidomastoid', 'scalenes'],
     motionId: 'neck-rotation',
+    regions: ['neck', 'front-of-neck'],
     positions: ['seated upright', 'seated leaning'],
     places: {
       'seated leaning': {
@@ -353,7 +354,7 @@ export const NECK = [
     bringHome: 'turn back, let go first',
     watch: 'Pulse or light-headed: off at once. Nothing over the windpipe',
     cautions: 'Ask before the throat; never both sides at once. Off any pulse. No end range with dizziness.',
-    tools: [uses('knuckles', 0.7)],
+    tools: [uses('fingers', 0.7)],
     ways: ['pin-lengthen', 'point-hold'],
     lists: { stations: ['above the collarbone', 'lower third', 'middle', 'upper third', 'behind the ear'] },
     easier: ['neck-side-bend-seated'],

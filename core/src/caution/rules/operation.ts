@@ -121,11 +121,26 @@ const ALL: readonly Rule[] = [
     'Look at calf and arm before hands go on.',
     { refer: 'a physician today when one is swollen and warm' },
   ),
-  avoid(
+  modify(
     'hardware-press',
+    { conditions: ['hardware', 'fracture-fixation'], evenResolved: true },
+    { pressed: 'of-condition', kinds: ['point', 'friction'] },
+    'Metal may be felt under the skin: ask whether it hurts, and never press it hard. Practitioners differ here.',
+    'Beside it first; over it lightly and short, only where it does not hurt.',
+    { limits: { painCeiling: 1, pressS: 60 } },
+  ),
+  avoid(
+    'hardware-percussion',
     { conditions: ['hardware', 'fracture-fixation', ...REPLACED], evenResolved: true },
-    { pressed: 'of-condition', kinds: ['point', 'friction', 'percussion'] },
-    'Metal may be felt under the skin; it is not pressed hard.',
+    { pressed: 'of-condition', kinds: ['percussion'] },
+    'Nothing is tapped over metal.',
+    'Flat hand, around it.',
+  ),
+  avoid(
+    'replaced-press',
+    { conditions: REPLACED, evenResolved: true },
+    { pressed: 'of-condition', kinds: ['point', 'friction'] },
+    'A replaced joint is not pressed hard.',
     'Flat hand, around it.',
   ),
   modify(

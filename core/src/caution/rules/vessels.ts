@@ -41,6 +41,13 @@ export const VESSEL_RULES: readonly Rule[] = [
     { refer: 'a physician today when one is swollen and warm' },
   ),
   avoid(
+    'stroke-away',
+    { conditions: ['varicose-veins', 'swelling', 'lymphoedema'] },
+    { regions: 'limb-of-condition', strokesAway: true },
+    'Strokes away from the heart press blood and fluid back into a limb that does not drain well.',
+    'Toward the heart, light; or leave the limb.',
+  ),
+  avoid(
     'thinner-press',
     { medications: ['blood-thinner'] },
     { pressed: 'anywhere', kinds: ['point', 'friction', 'percussion'], side: 'any' },

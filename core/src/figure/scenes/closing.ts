@@ -1,6 +1,6 @@
 import type { Scene, Stance } from '../scene.ts';
 import { holds, prone, supine, upright, works } from './make.ts';
-import { PRONE_ABOVE, SEATED, STANDING, SUPINE, SUPINE_ABOVE, twice } from './poses.ts';
+import { HOOK, PRONE_ABOVE, SEATED, STANDING, SUPINE, SUPINE_ABOVE, twice } from './poses.ts';
 
 const STANDING_AT_FEET: Stance = {
   joints: { tilt: 6, hip: 12, knee: 10, ...twice({ sh: 50, plane: 90, elbow: 30 }) },
@@ -83,25 +83,20 @@ export const CLOSING: Readonly<Record<string, Scene>> = {
     marks: [{ kind: 'circle', at: ['foot', 0.6, 0], radius: 10 }],
     props: [{ kind: 'basin', under: ['foot', 0.45, 180] }],
   }),
-  'home-mobility-line': upright(
-    'front',
-    { ...STANDING, ...twice({ sh: 130, plane: 0, elbow: 10 }), side: -18, hipOut: 12, 'other.hipOut': 12 },
-    { side: 8, ...twice({ sh: 60 }) },
-    {
-      on: 'floor',
-      mover: 'athlete',
-      marks: [
-        {
-          kind: 'points',
-          at: [
-            ['neck', 0.5, 0],
-            ['chest', 0.5, 0],
-            ['pelvis', 0.6, 0],
-            ['thigh', 0.95, 0],
-            ['shank', 0.95, 0],
-          ],
-        },
-      ],
-    },
-  ),
+  'home-mobility-line': supine('side', HOOK, null, {
+    on: 'floor',
+    mover: 'athlete',
+    marks: [
+      {
+        kind: 'points',
+        at: [
+          ['neck', 0.5, 0],
+          ['chest', 0.5, 0],
+          ['pelvis', 0.6, 0],
+          ['thigh', 0.95, 0],
+          ['shank', 0.95, 0],
+        ],
+      },
+    ],
+  }),
 };

@@ -127,21 +127,21 @@ export const FOOT: Readonly<Record<string, Scene>> = {
     muscles: ['sole', 'instep'],
     hands: [works('palm', ['foot', 0.45, 0], { to: 'up' }), works('palm', ['foot', 0.4, 180], { to: 'up' })],
   }),
-  'post-op-fluid': supine('side', { ...SUPINE, hip: 30, ankle: -10 }, null, {
-    frame: calf,
-    muscles: ['tibialis-front'],
-    hands: [works('palm', ['shank', 0.72, 0], { to: 'up' }), works('palm', ['shank', 0.34, 0], { to: 'up' })],
+  'post-op-fluid': prone('side', PRONE, null, {
+    frame: ['thigh', 'shank', 'foot'],
+    muscles: ['gastrocnemius', 'tibialis-front'],
+    hands: [works('palm', ['shank', 0.72, 180], { to: 'up' }), works('palm', ['shank', 0.34, 180], { to: 'up' })],
     marks: [
       {
         kind: 'stroke',
         along: [
-          ['shank', 0.9, 60],
-          ['shank', 0.5, 60],
-          ['shank', 0.08, 60],
+          ['shank', 0.9, 120],
+          ['shank', 0.5, 120],
+          ['shank', 0.06, 140],
         ],
       },
     ],
-    props: [{ kind: 'bolster', under: ['shank', 0.6, 180], size: 12 }],
+    props: [{ kind: 'roll', under: ['shank', 0.9, 0], size: 8 }],
   }),
   'post-op-turns': supine(
     'side',

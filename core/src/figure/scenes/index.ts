@@ -38,3 +38,4 @@ export const ENTRY_SCENES: Readonly<Record<string, Scene>> = {
   ...AFTER_OPERATION,
 };
 export { MOTION_SCENES, type MotionScene } from './motions/index.ts';
+export { PLACE_SCENES, type Elsewhere } from './places.ts';

@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { motionOf, positionOn } from '@pace-bend/core/body';
-import { partnersOf, setUpIn } from '@pace-bend/core/catalogue';
+import { arrangedIn, asksOf, partnersOf, setUpIn, stanceIn, stanceWords } from '@pace-bend/core/catalogue';
 import { axisOf } from '@pace-bend/core/method';
 import { waysFor } from '@pace-bend/core/session';
 import { formatNumber, formatSigned, referenceBands } from '@pace-bend/core/measure';
@@ -85,6 +85,14 @@ const last = computed(() => predicted.value?.edges.at(-1) ?? null);
 const words = computed(() =>
   entry.value && selected.value ? setUpIn(entry.value, selected.value.position ?? entry.value.positions[0]) : null,
 );
+const planned = computed(() => selected.value?.position ?? entry.value?.positions[0]);
+/** What more the position is than lying so, and where they stand for it. */
+const arranged = computed(() => (entry.value && planned.value ? arrangedIn(entry.value, planned.value) : null));
+const asks = computed(() => (entry.value ? asksOf(entry.value).join(', ') : ''));
+const stance = computed(() => {
+  const found = entry.value && planned.value ? stanceIn(entry.value, planned.value) : null;
+  return found ? stanceWords(found) : null;
+});
 /** Partner muscles that nothing in the plan works on: offered, with why. */
 const partners = computed(() => {
   const worked = new Set(blocks.value.flatMap((block) => store.entryOf(block.entryId).targets));
@@ -146,7 +154,13 @@ useWindowKeys(onKey);
 
       <section v-if="selected && entry && motion && method && axis" class="card with-picture">
         <header class="block-head">
-          <EntryPicture :entry="entry" :side="selectedSide === 'midline' ? undefined : selectedSide" :size="110" class="fig picture" />
+          <EntryPicture
+            :entry="entry"
+            :position="selected.position"
+            :side="selectedSide === 'midline' ? undefined : selectedSide"
+            :size="110"
+            class="fig picture"
+          />
           <h2>{{ entry.name }}</h2>
           <div v-if="sidesShown.length > 1" class="tabs" role="group" aria-label="Side shown">
             <button v-for="side in sidesShown" :key="side" type="button" :aria-pressed="side === selectedSide" @click="selectedSide = side">
@@ -155,7 +169,9 @@ useWindowKeys(onKey);
           </div>
           <span v-else class="soft">{{ SIDE_WORDS[sidesShown[0]!] }}</span>
           <span class="soft small press"
-            >{{ place }} · {{ words?.setUp }}.<template v-if="presses"> They press: {{ entry.pressLine }}.</template></span
+            >{{ arranged ? `${place}, ${arranged}` : place }} · {{ words?.setUp }}.<template v-if="stance"> You: {{ stance }}.</template
+            ><template v-if="asks"> <b>Ask first:</b> {{ asks }}.</template
+            ><template v-if="presses"> They press: {{ entry.pressLine }}.</template></span
           >
           <span v-if="last" class="gain small"
             ><b class="num">{{ formatNumber(last.expected, 1) }}{{ motionUnit }}</b> expected; nine readings in ten

@@ -160,7 +160,15 @@ function onKey(event: KeyboardEvent, id: string): void {
             @click="emit('select', cell.blockId!)"
             @keydown="onKey($event, cell.blockId!)"
           >
-            <EntryPicture v-if="!tight" class="pic" :entry="shelf.entryOf(blockOf(cell)!.entryId)" :size="38" :shape="1.3" decorative />
+            <EntryPicture
+              v-if="!tight"
+              class="pic"
+              :entry="shelf.entryOf(blockOf(cell)!.entryId)"
+              :position="blockOf(cell)!.position"
+              :size="38"
+              :shape="1.3"
+              decorative
+            />
             <span class="name">{{ shelf.entryOf(blockOf(cell)!.entryId).name }}</span>
             <span class="way">{{ shelf.methodOf(blockOf(cell)!.methodId).name.toLowerCase() }}</span>
             <span class="num times">{{ times(cell) }}</span>

@@ -85,6 +85,7 @@ const print = () => window.print();
                 <EntryPicture
                   class="pic"
                   :entry="row.work.entry"
+                  :position="row.item.position"
                   :side="row.item.side === 'midline' ? undefined : row.item.side"
                   :size="46"
                   :shape="1.4"

@@ -4,7 +4,7 @@ import { formatSigned, formatValue } from '@pace-bend/core/measure';
 import type { Cue } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import type { RunStatus } from '@pace-bend/core/table';
-import { figureShare } from '@pace-bend/core/catalogue';
+import { asksOf, figureShare, stanceIn, stanceWords } from '@pace-bend/core/catalogue';
 import EntryPicture from '../../parts/EntryPicture.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
@@ -29,6 +29,8 @@ const { line, state, view, first, reopened, sleptMin } = props.run;
 const cue = computed(() => view.value!.cue);
 const shelf = useShelf();
 const entry = computed(() => shelf.entryOf(line.value!.blocks[cue.value.blockIndex]!.entryId));
+/** The position that is planned; of a line from before it was noted, the usual one. */
+const place = computed(() => line.value!.blocks[cue.value.blockIndex]!.position ?? entry.value.positions[0]);
 /** While nothing counts yet, the picture goes its way slowly, unless the machine asks for stillness. */
 const shown = useSlowWay(() => props.status === 'ready');
 /** How far on its way the limb should be now: from this cue's start to its end. A pressure moves nothing. */
@@ -38,16 +40,23 @@ const way = computed(() => {
   if (unit.value === 'of10') return 1;
   const share = endMs > startMs ? Math.min(1, Math.max(0, (state.value.positionMs - startMs) / (endMs - startMs))) : 1;
   // In steps that are hardly seen, so that a frame does not draw the body anew.
-  return Math.round(figureShare(entry.value, from + share * (to - from)) * 40) / 40;
+  return Math.round(figureShare(entry.value, from + share * (to - from), place.value) * 40) / 40;
 });
 const worked = computed(() => (cue.value.side === 'midline' ? undefined : cue.value.side));
 const unit = computed(() => line.value!.blocks[cue.value.blockIndex]!.unit);
 const breathWords = computed(() => ({ in: 'breathe in', out: 'breathe out', free: '' })[cue.value.breath]);
+/** Where they stand for this block. */
+const stance = computed(() => {
+  const found = stanceIn(entry.value, place.value);
+  return found ? `you ${stanceWords(found)}` : '';
+});
 const how = computed(() =>
   [
     view.value!.effortPct === null ? '' : `${view.value!.effortPct} % effort`,
     cue.value.kind === 'contract' ? breathWords.value : '',
     cue.value.detail,
+    cue.value.kind === 'set-up' ? stance.value : '',
+    cue.value.kind === 'set-up' && asksOf(entry.value).length > 0 ? `ask first: ${asksOf(entry.value).join(', ')}` : '',
   ]
     .filter(Boolean)
     .join(' · '),
@@ -128,6 +137,7 @@ const counting = computed(() => props.status === 'running' || props.status === '
         class="posed"
         data-figures="dark"
         :entry="entry"
+        :position="place"
         :share="way"
         :side="worked"
         :presses="cue.kind === 'contract'"
