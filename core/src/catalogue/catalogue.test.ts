@@ -184,12 +184,16 @@ test('lying on either side is set up alike, and what a position does not say is 
 });
 
 test('an entry whose further position has no set-up does not compile', () => {
-  const { places: _, ...palm } = ENTRIES.find(({ id }) => id === 'palm-spread')!;
+  const { places: _, still: _still, ...found } = ENTRIES.find(({ id }) => id === 'palm-spread')!;
+  const palm = { ...found, lead: 'Palm opens' };
   const words = { setUp: 'Seated across from you, palm up' };
   expect(entry({ ...palm, positions: ['supine'] }).places).toBeUndefined();
   expect(entry({ ...palm, positions: ['supine', 'prone'], places: { prone: words } }).places).toEqual({ prone: words });
   // @ts-expect-error: nothing is said for prone.
   entry({ ...palm, positions: ['supine', 'prone'] });
+  const { lead: _lead, ...silent } = palm;
+  // @ts-expect-error: it is moved, and nothing says where to.
+  entry({ ...silent, positions: ['supine'] });
   // @ts-expect-error: nothing is said for standing.
   entry({ ...palm, positions: ['supine', 'prone', 'standing'], places: { prone: words } });
 });

@@ -82,6 +82,10 @@ export interface Entry {
   readonly supports: string;
   /** Set-up in one spoken sentence. */
   readonly setUp: string;
+  /** Where the limb, or the head, is carried to its edge, as it is said aloud in at most five words; left out only where no way carries anything. */
+  readonly lead?: string;
+  /** What plays in the joint where it is mobilized, as it is said aloud; `{place}` is the direction. */
+  readonly play?: string;
   /** What each hand does. */
   readonly hands: string;
   readonly mover: 'therapist' | 'athlete' | 'both';

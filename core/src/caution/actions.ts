@@ -173,7 +173,7 @@ function numbersOf(
  * @example blockAction(newBlock('b', 'leg-pull', 'mobilize-sustained', ['left']), 'left').loads.includes('knee') // → true
  */
 export function blockAction(
-  block: Pick<BlockPlan, 'entryId' | 'methodId' | 'numbers' | 'position'>,
+  block: Pick<BlockPlan, 'entryId' | 'methodId' | 'numbers' | 'position'> & Partial<Pick<BlockPlan, 'choices'>>,
   side: Side,
   shelf: Shelf = BUILT_IN,
 ): CandidateAction {
@@ -294,9 +294,18 @@ export function blockAction(
     weight: doing.weight === true || (moving && facets.weight === true && entry.positions.includes('standing')),
     headDown: doing.headDown === true,
     heat: doing.heat === true,
-    strokesAway: doing.strokes !== undefined && presses.length > 0,
+    strokesAway: presses.length > 0 && strokesAway(method, block.choices ?? {}, doing),
     work: { entryId: entry.id, wayId: method.madeFrom ?? method.id },
   };
+}
+
+/** Whether a hand strokes away from the heart: as it is chosen, where a choice decides that, or as the entry is done. */
+function strokesAway(method: Method, choices: BlockPlan['choices'], doing: Doing): boolean {
+  const chosen = method.choices.flatMap((spec) => {
+    const strokes = spec.options.find((option) => option.id === (choices[spec.id] ?? spec.default))?.strokes;
+    return strokes ? [strokes] : [];
+  });
+  return chosen.length > 0 ? chosen.includes('away') : doing.strokes !== undefined;
 }
 
 const limbMoves = (kept: Doing['otherLimb']) => Object.keys(kept ?? {}) as Movement[];

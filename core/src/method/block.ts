@@ -184,6 +184,8 @@ export function checkRounds(rounds: number, method: Pick<Method, 'rounds'>): str
 function checkChoices(choices: ChoiceValues, method: Method): BlockProblem[] {
   const problems: BlockProblem[] = [];
   for (const spec of method.choices) {
+    // A plan from before there was this choice has its usual one.
+    if (choices[spec.id] === undefined) continue;
     if (!spec.options.some((option) => option.id === choices[spec.id])) {
       problems.push({
         path: `choices.${spec.id}`,

@@ -293,6 +293,45 @@ test('phase kinds: what is held at the edge counts as stretch, work does not', (
   expect(phaseKind('contract').counts).toBe('contraction');
 });
 
+describe('choices that came later', () => {
+  const lineFor = (block: BlockPlan) => compile([block], contextAt(70)).cues;
+  const kinds = (block: BlockPlan) => lineFor(block).filter(({ kind }) => ['contract', 'relax', 'advance', 'hold'].includes(kind));
+  const block = (choices: BlockPlan['choices']) => ({ ...newBlock('b', 'hamstring-heel-on-shoulder', 'cr-breath', ['left']), choices });
+
+  test('a plan from before there was a choice goes on as it did', () => {
+    const usual = newBlock('b', 'hamstring-heel-on-shoulder', 'cr-breath', ['left']);
+    const { goOn: _gone, ...before } = usual.choices;
+    expect(lineFor({ ...usual, choices: before })).toEqual(lineFor(usual));
+    expect(() => lineFor({ ...usual, choices: { ...before, goOn: 'whenever' } })).toThrow();
+  });
+
+  test('let go and taken on in the same breath out: no breath in between press and gain', () => {
+    const same = kinds(block({ timing: 'breath', startAt: 'edge', goOn: 'same' })).slice(0, 4);
+    expect(same.map(({ kind }) => kind)).toEqual(['contract', 'relax', 'advance', 'hold']);
+    expect(same[1]).toMatchObject({ text: 'Let go, air all out', breath: 'free' });
+    expect([same[1]!.endMs - same[1]!.startMs, same[2]!.endMs - same[2]!.startMs]).toEqual([3000, 4000]);
+    const next = kinds(block({ timing: 'breath', startAt: 'edge', goOn: 'next' })).slice(0, 4);
+    expect(next.map(({ kind, breath }) => `${kind} ${breath}`)).toEqual(['contract out', 'relax in', 'advance out', 'hold free']);
+    // The edge gains the same either way.
+    expect(same[2]!.edge).toBe(next[2]!.edge);
+  });
+
+  test('the pin stays or slides, the strokes run one way or the other, the hand kneads or not: said as it is chosen', () => {
+    const said = (entryId: string, methodId: string, choices: BlockPlan['choices']) => {
+      const usual = newBlock('b', entryId, methodId, ['left']);
+      return lineFor({ ...usual, choices: { ...usual.choices, ...choices } })
+        .map(({ detail }) => detail)
+        .join(' | ');
+    };
+    expect(said('calf-pin', 'pin-lengthen', { pinHand: 'slides' })).toContain('the hand slides on as it lengthens');
+    expect(said('quad-glide-partial', 'glide-circumduct', { strokeWay: 'drain', lighter: 'third' })).toMatch(
+      /from the knee to the hip, toward the heart.*a third of the pressure/,
+    );
+    expect(said('quad-glide-full', 'glide-circumduct', {})).toMatch(/from the hip to the knee, engaged/);
+    expect(said('upper-trap-side-lying', 'slack-stretch', { stage: 'plain', stayAt: 'strand' })).toMatch(/no kneading.*tightest strand/);
+  });
+});
+
 test('whoever lies another way is set up another way: every entry, in every position it has, says its own', () => {
   for (const entry of ENTRIES)
     for (const position of entry.positions) {

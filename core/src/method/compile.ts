@@ -9,6 +9,7 @@ import { BUILT_IN, type Shelf } from './shelf.ts';
 import type {
   BlockPlan,
   BreathPace,
+  ChoiceSpec,
   Condition,
   Cue,
   DurationRule,
@@ -281,7 +282,17 @@ class PassWalk {
     const { entry, method } = this.context;
     const says = entry.says?.[method.id] ?? (method.madeFrom === undefined ? undefined : entry.says?.[method.madeFrom]);
     const own = says?.[phase.text];
-    return own === undefined ? phase : { text: own.text, detail: own.detail ?? phase.detail, works: own.works ?? phase.works };
+    if (own !== undefined) return { text: own.text, detail: this.withChoices(own.detail, phase.detail), works: own.works ?? phase.works };
+    const line = phase.leads === 'play' ? entry.play : entry.lead;
+    if (phase.leads === undefined || line === undefined) return phase;
+    return { text: phase.leads === 'further' ? `${line}, further` : line, detail: phase.detail, works: phase.works };
+  }
+
+  /** An entry's own detail, and behind it what was chosen, where the way would have said so. */
+  private withChoices(own: string | undefined, ways: string): string {
+    if (own === undefined || !ways.includes('{')) return own ?? ways;
+    const chosen = [...ways.matchAll(/\{(\w+)\}/g)].filter(([braced, id]) => !own.includes(braced) && this.chosen(id!)?.says !== undefined);
+    return [own, ...chosen.map(([braced]) => braced)].join('; ');
   }
 
   /** Whether cautions leave less of its seconds or effort than was asked for. */
@@ -341,8 +352,15 @@ class PassWalk {
     return ms;
   }
 
+  /** What is chosen; a plan from before there was the choice has its usual one. */
+  private chosen(id: string): ChoiceSpec['options'][number] | undefined {
+    const { block, method } = this.context;
+    const spec = method.choices.find((choice) => choice.id === id);
+    return spec?.options.find((option) => option.id === (block.choices[id] ?? spec.default));
+  }
+
   private holds(condition: Condition, { round, turn, turns }: Place): boolean {
-    if ('choice' in condition) return this.context.block.choices[condition.choice] === condition.is;
+    if ('choice' in condition) return this.chosen(condition.choice)?.id === condition.is;
     const [at, of, where] = 'round' in condition ? [round, this.context.sideRounds.rounds, condition.round] : [turn, turns, condition.turn];
     switch (where) {
       case 'first':
@@ -446,7 +464,8 @@ class PassWalk {
     if (!text.includes('{')) return text;
     return text.replace(
       /\{(\w+)\}/g,
-      (whole, name: string) => this.word(name, place) ?? (this.context.block.numbers[name] ? String(this.number(name, place)) : whole),
+      (whole, name: string) =>
+        this.word(name, place) ?? this.chosen(name)?.says ?? (this.context.block.numbers[name] ? String(this.number(name, place)) : whole),
     );
   }
 

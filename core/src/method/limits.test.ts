@@ -86,7 +86,8 @@ test('a mobilization names its grade, held down by the scope’s', () => {
   const oscillate = compile([block], { breath: { periodMs: 8000, inShare: 0.4 }, edgeOf: () => 12 }).cues.find(
     (cue) => cue.kind === 'oscillate',
   )!;
-  expect(oscillate.text).toBe('Oscillate, grade 1');
+  expect(oscillate.text).toBe('Talus straight back');
+  expect(oscillate.detail).toMatch(/^grade 1,/);
   expect(oscillate.detail).toContain('2 a second');
   expect(oscillate.endMs - oscillate.startMs).toBe(45_000);
 });

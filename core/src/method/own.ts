@@ -177,6 +177,12 @@ export function checkOwnEntry(fields: OwnEntryFields): BlockProblem[] {
     Object.keys(fields.places ?? {}).every((position) => fields.positions.slice(1).some((each) => each === position)),
     'Only positions it has, other than the usual one, have a set-up of their own.',
   );
+  for (const id of ['lead', 'play'] as const)
+    need(
+      id,
+      fields[id] === undefined || (fields[id].trim() !== '' && fields[id].trim().split(/\s+/).length < MOST_WORDS),
+      `Say it in ${MOST_WORDS - 1} words at most.`,
+    );
   for (const [way, lines] of Object.entries(fields.says ?? {})) {
     const method = fields.ways.some((each) => each === way) ? findMethod(way) : undefined;
     for (const [words, { text }] of Object.entries(lines)) {

@@ -110,7 +110,7 @@ test('what no phase asks for any more goes: its numbers, its choices, its lists'
     expect.arrayContaining(['contract', 'effort', 'relax', 'painCeiling', 'easeBack']),
   );
   const led = findMethod('cr-breath')!;
-  expect(led.choices.map((choice) => choice.id)).toEqual(['timing', 'startAt']);
+  expect(led.choices.map((choice) => choice.id)).toEqual(['timing', 'startAt', 'goOn']);
   const fourWay = findMethod('four-way')!;
   expect(arrange(fourWay, [{ adds: 'rest', seconds: 5 }]).lists).toEqual([]);
   // The pressure a hand begins with is asked for by no phase and stays.

@@ -4,7 +4,8 @@ import { SLOW_BREATH } from './breath.ts';
 import { compile } from './compile.ts';
 import { phaseKind, type PhaseKind } from './phases.ts';
 import { shelfWith } from './shelf.ts';
-import type { AngleRule, AxisKind, ChoiceValues, Condition, Cue, Method, NumberSpec, PhaseNode, PhaseSpec } from './types.ts';
+import { phasesOf } from './techniques.ts';
+import type { AngleRule, AxisKind, ChoiceSpec, ChoiceValues, Condition, Cue, Method, NumberSpec, PhaseNode, PhaseSpec } from './types.ts';
 import { byBreath, effort, gain, REHEARSE, rehearse, seconds, short, slack, taught } from './ways/parts.ts';
 
 /**
@@ -28,7 +29,7 @@ export type OwnPhase =
   | { readonly of: number; readonly text?: string; readonly detail?: string }
   | { readonly adds: AddedKind; readonly seconds: number; readonly text?: string; readonly detail?: string };
 
-interface Added extends Pick<PhaseSpec, 'angle' | 'breath' | 'works' | 'text' | 'detail' | 'effort'> {
+interface Added extends Pick<PhaseSpec, 'angle' | 'breath' | 'works' | 'text' | 'leads' | 'detail' | 'effort'> {
   readonly label: string;
   readonly axes: readonly AxisKind[];
   readonly standard: number;
@@ -57,6 +58,7 @@ export const ADDED = {
     breath: 'out',
     works: 'therapist',
     text: 'Slowly to the edge',
+    leads: 'there',
     detail: 'first firm resistance; they say when',
   },
   'breathe-in': {
@@ -111,6 +113,7 @@ export const ADDED = {
     breath: 'out',
     works: 'therapist',
     text: 'Take up the new range',
+    leads: 'further',
     detail: 'slowly, on the breath out',
     asksFor: gain,
   },
@@ -287,7 +290,7 @@ export function arrange(base: Method, phases: readonly OwnPhase[]): Method {
   return {
     ...arranged,
     numbers: [...base.numbers.filter(remains), ...added],
-    choices: base.choices.filter(remains),
+    choices: base.choices.filter(remains).map((choice) => ({ ...choice, ...stillOffered(choice, base, arranged) })),
     lists: base.lists.filter(remains),
     breathWords: breathWords(round),
     claims: [
@@ -296,8 +299,19 @@ export function arrange(base: Method, phases: readonly OwnPhase[]): Method {
   };
 }
 
-function words({ text, detail }: OwnPhase): Partial<Pick<PhaseSpec, 'text' | 'detail'>> {
-  return { ...(text ? { text } : {}), ...(detail ? { detail } : {}) };
+/** The options of a choice, less those that some phase of the base waits for and none of the arranged round. */
+function stillOffered(choice: ChoiceSpec, base: Method, arranged: Method): Pick<ChoiceSpec, 'options' | 'default'> {
+  const waits = (method: Method) =>
+    new Set(
+      phasesOf(method).flatMap(({ when = [] }) => when.flatMap((each) => ('choice' in each && each.choice === choice.id ? [each.is] : []))),
+    );
+  const [before, now] = [waits(base), waits(arranged)];
+  const options = choice.options.filter(({ id }) => !before.has(id) || now.has(id));
+  return { options, default: options.some(({ id }) => id === choice.default) ? choice.default : options[0]!.id };
+}
+
+function words({ text, detail }: OwnPhase): Partial<Pick<PhaseSpec, 'text' | 'leads' | 'detail'>> {
+  return { ...(text ? { text, leads: undefined } : {}), ...(detail ? { detail } : {}) };
 }
 
 function nodesOf(node: PhaseNode): PhaseSpec[] {

@@ -64,7 +64,13 @@ export interface SideLimits extends Limits {
 export interface ChoiceSpec {
   readonly id: string;
   readonly label: string;
-  readonly options: readonly { readonly id: string; readonly label: string }[];
+  /** `says` stands where a phase has the choice's id in braces; `strokes` is which way, seen from the heart, where the choice decides that. */
+  readonly options: readonly {
+    readonly id: string;
+    readonly label: string;
+    readonly says?: string;
+    readonly strokes?: 'toward' | 'away';
+  }[];
   readonly default: string;
 }
 
@@ -131,6 +137,8 @@ export interface PhaseSpec {
   readonly rate?: string;
   /** One instruction. `{press}`, `{setUp}` and the like are filled from the catalogue entry, `{place}` and `{turn}` from the loop. */
   readonly text: string;
+  /** The entry's own line for where its limb goes stands in place of the text: as far as it goes, or further than before; or its line for the play of its joint. */
+  readonly leads?: 'there' | 'further' | 'play' | undefined;
   /** A second line: the how. */
   readonly detail: string;
 }

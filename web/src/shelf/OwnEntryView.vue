@@ -96,6 +96,8 @@ const NAMES = [
 ] as const;
 const WORDS = [
   { id: 'setUp', label: 'Set-up, one spoken sentence' },
+  { id: 'lead', label: 'Where it is carried, in five words at most' },
+  { id: 'play', label: 'What plays in the joint, where it is mobilized, in five words at most' },
   { id: 'supports', label: 'Supports' },
   { id: 'hands', label: 'What each hand does' },
   { id: 'press', label: 'They are told' },

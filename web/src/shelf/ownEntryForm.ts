@@ -37,6 +37,8 @@ export interface EntryForm {
   places: Partial<Record<Position, { setUp: string; supports: string; hands: string }>>;
   supports: string;
   setUp: string;
+  lead: string;
+  play: string;
   hands: string;
   mover: Entry['mover'];
   press: string;
@@ -91,6 +93,8 @@ export const BLANK: EntryForm = {
   places: {},
   supports: '',
   setUp: '',
+  lead: '',
+  play: '',
   hands: '',
   mover: 'therapist',
   press: '',
@@ -141,6 +145,8 @@ export function formOf(entry: Entry): EntryForm {
     ),
     supports: entry.supports,
     setUp: entry.setUp,
+    lead: entry.lead ?? '',
+    play: entry.play ?? '',
     hands: entry.hands,
     mover: entry.mover,
     press: entry.press,
@@ -214,6 +220,8 @@ export function sentOf(form: EntryForm): OwnEntryFields {
     ...(places.length > 0 ? { places: Object.fromEntries(places) } : {}),
     supports: form.supports.trim(),
     setUp: form.setUp.trim(),
+    ...(form.lead.trim() ? { lead: form.lead.trim() } : {}),
+    ...(form.play.trim() ? { play: form.play.trim() } : {}),
     hands: form.hands.trim(),
     mover: form.mover,
     press: form.press.trim(),

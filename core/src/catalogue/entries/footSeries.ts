@@ -41,6 +41,7 @@ export const FOOT_SERIES = [
     positions: ['supine'],
     supports: 'Heel over the edge',
     setUp: 'Supine, heel free; thumb or stick end pins it slack, the other hand moves the foot long',
+    lead: 'Foot points down',
     hands: 'Thumb or stick end pins, the other hand moves the foot',
     press: 'Foot loose',
     pressLine: 'shin: foot down; fibulars: foot turned in',

@@ -10,9 +10,15 @@ type Places<P extends readonly [Position, ...Position[]]> = P extends readonly [
     : { readonly places: Readonly<Record<More[number], SetUp>> }
   : never;
 
-/** An entry with what most of them share left out. A position whose set-up is not said does not compile. */
+/** What is moved says where to; what is only pressed or drawn says it where a way carries anything at all. */
+type Moved = { readonly still?: undefined; readonly lead: string };
+type Unmoved = { readonly still: true; readonly lead?: string };
+
+/** An entry with what most of them share left out. A position whose set-up is not said does not compile, nor does a limb that is moved without a word. */
 export function entry<const P extends readonly [Position, ...Position[]]>(
-  fields: Omit<Entry, Defaulted | 'positions' | 'places'> & Partial<Pick<Entry, Defaulted>> & { readonly positions: P } & Places<P>,
+  fields: Omit<Entry, Defaulted | 'positions' | 'places' | 'still' | 'lead'> &
+    Partial<Pick<Entry, Defaulted>> & { readonly positions: P } & Places<P> &
+    (Moved | Unmoved),
 ): Entry {
   return { synonyms: [], also: [], measured: true, easier: [], harder: [], mover: 'therapist', cautions: 'None of its own.', ...fields };
 }

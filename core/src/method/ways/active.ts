@@ -201,6 +201,15 @@ export const PIN_LENGTHEN: Method = {
       ],
       default: 'therapist',
     },
+    {
+      id: 'pinHand',
+      label: 'The pin',
+      options: [
+        { id: 'stays', label: 'stays where it is', says: 'the pin stays' },
+        { id: 'slides', label: 'slides on as it lengthens', says: 'the hand slides on as it lengthens' },
+      ],
+      default: 'stays',
+    },
   ],
   lists: [
     {
@@ -233,7 +242,8 @@ export const PIN_LENGTHEN: Method = {
           breath: 'out',
           works: 'therapist',
           text: 'Carry it long',
-          detail: 'the pin stays',
+          leads: 'there',
+          detail: '{pinHand}',
         },
         {
           kind: 'active',
@@ -243,7 +253,8 @@ export const PIN_LENGTHEN: Method = {
           breath: 'out',
           works: 'athlete',
           text: 'They move it long',
-          detail: 'the pin stays',
+          leads: 'there',
+          detail: '{pinHand}',
         },
         {
           kind: 'lengthen',
@@ -253,7 +264,8 @@ export const PIN_LENGTHEN: Method = {
           breath: 'out',
           works: 'therapist',
           text: 'Carry it long',
-          detail: 'where the edge has moved to',
+          leads: 'there',
+          detail: 'where the edge has moved to; {pinHand}',
         },
         {
           kind: 'active',
@@ -263,7 +275,8 @@ export const PIN_LENGTHEN: Method = {
           breath: 'out',
           works: 'athlete',
           text: 'They move it long',
-          detail: 'where the edge has moved to',
+          leads: 'there',
+          detail: 'where the edge has moved to; {pinHand}',
         },
         {
           kind: 'ease',
@@ -305,7 +318,27 @@ export const GLIDE_CIRCUMDUCT: Method = {
     seconds('back', 'Back', [3], { min: 1, max: 10, place: 'more' }),
     ...FRAME,
   ],
-  choices: [],
+  choices: [
+    {
+      id: 'strokeWay',
+      label: 'Strokes run',
+      options: [
+        { id: 'engage', label: 'from hip to knee, to engage it', says: 'from the hip to the knee, engaged', strokes: 'away' },
+        { id: 'drain', label: 'from knee to hip, toward the heart', says: 'from the knee to the hip, toward the heart', strokes: 'toward' },
+      ],
+      default: 'engage',
+    },
+    {
+      id: 'lighter',
+      label: 'While circling',
+      options: [
+        { id: 'half', label: 'half the pressure', says: 'half the pressure' },
+        { id: 'third', label: 'a third of the pressure', says: 'a third of the pressure' },
+        { id: 'weight', label: 'the weight of the hand', says: 'only the weight of the hand' },
+      ],
+      default: 'half',
+    },
+  ],
   lists: [],
   opening: [SET_UP],
   round: [
@@ -319,7 +352,7 @@ export const GLIDE_CIRCUMDUCT: Method = {
           breath: 'out',
           works: 'therapist',
           text: 'Stroke as it bends',
-          detail: 'stroke {turn} of {turns}, toward the heart',
+          detail: 'stroke {turn} of {turns}, {strokeWay}',
         },
         {
           kind: 'return',
@@ -340,7 +373,7 @@ export const GLIDE_CIRCUMDUCT: Method = {
       works: 'therapist',
       rate: 'rate',
       text: 'Circle, lighter',
-      detail: '{rate} a minute, pressure eased first',
+      detail: '{rate} a minute, {lighter}, eased before it circles',
     },
   ],
   closing: CLOSING,

@@ -29,6 +29,8 @@ import {
 
 const startsShort: Condition = { choice: 'startAt', is: 'short' };
 const startsAtEdge: Condition = { choice: 'startAt', is: 'edge' };
+const onTheNext: Condition = { choice: 'goOn', is: 'next' };
+const inTheSame: Condition = { choice: 'goOn', is: 'same' };
 
 const contract = (text = '{press}'): PhaseSpec => ({
   kind: 'contract',
@@ -56,6 +58,7 @@ const advance: PhaseSpec = {
   breath: 'out',
   works: 'therapist',
   text: 'Take up the new range',
+  leads: 'further',
   detail: 'slowly, on the breath out',
 };
 const holdIt: PhaseSpec = {
@@ -74,14 +77,15 @@ export const CR_BREATH: Method = {
   id: 'cr-breath',
   name: 'Breath-led contract-relax',
   synonyms: [...CONTRACT_SYNONYMS, 'cr-breath'],
-  what: 'At the edge the athlete breathes in, presses lightly on the breath out, lets go, and is taken on with the next breath out. Effort starts small and rises only while the rounds stay clean.',
+  what: 'At the edge the athlete breathes in, presses lightly on the breath out, lets go, and is taken on with the next breath out, or while the air of the same one leaves. Effort starts small and rises only while the rounds stay clean.',
   purpose: 'Muscle-limited motions of an athlete who can follow a breath; the usual choice.',
   breathWords: 'contract on the breath out, advance on the next',
   axis: 'motion',
   share: 1,
   suits: [],
   claims: CONTRACT_CLAIMS,
-  schoolsDiffer: 'Contract on the breath out or on the breath in; start at the edge or a few degrees short of it.',
+  schoolsDiffer:
+    'Contract on the breath out or on the breath in; start at the edge or a few degrees short of it; let go and go on in the same breath out, or on the next.',
   rounds: { default: 3, min: 1, max: 12 },
   numbers: [
     { id: 'contract', label: 'Contract', unit: 's', default: [6], min: 2, max: 30, step: 1, perRound: false, place: 'main' },
@@ -122,6 +126,15 @@ export const CR_BREATH: Method = {
       ],
       default: 'edge',
     },
+    {
+      id: 'goOn',
+      label: 'Taken on',
+      options: [
+        { id: 'next', label: 'on the next breath out' },
+        { id: 'same', label: 'in the same breath out' },
+      ],
+      default: 'next',
+    },
   ],
   lists: [],
   opening: [
@@ -135,6 +148,7 @@ export const CR_BREATH: Method = {
       breath: 'out',
       works: 'therapist',
       text: 'Slowly to the edge',
+      leads: 'there',
       detail: 'first firm resistance; they say when',
     },
     {
@@ -145,6 +159,7 @@ export const CR_BREATH: Method = {
       breath: 'out',
       works: 'therapist',
       text: 'Slowly to the edge',
+      leads: 'there',
       detail: 'find it once, then back off',
     },
   ],
@@ -181,6 +196,7 @@ export const CR_BREATH: Method = {
     },
     {
       kind: 'relax',
+      when: [onTheNext],
       duration: { seconds: 'relax', toBreath: { end: 'in', when: byBreath } },
       angle: { to: 'stay' },
       breath: 'in',
@@ -190,15 +206,50 @@ export const CR_BREATH: Method = {
     },
     {
       kind: 'advance',
+      when: [onTheNext],
       duration: { seconds: 'advance', toBreath: { end: 'out', when: byBreath } },
       angle: { to: 'new-edge', by: 'gain' },
       breath: 'out',
       works: 'therapist',
       text: 'Take up the new range',
+      leads: 'further',
       detail: 'slowly, on the breath out',
     },
     {
       kind: 'hold',
+      when: [onTheNext],
+      duration: { seconds: 'hold', toBreath: { end: 'out', when: byBreath } },
+      angle: { to: 'stay' },
+      breath: 'free',
+      works: 'nobody',
+      text: 'Hold',
+      detail: 'keep breathing; face and jaw soft',
+    },
+    // Behind the others, because a practice's own round names phases by their place.
+    {
+      kind: 'relax',
+      when: [inTheSame],
+      duration: { seconds: 'relax' },
+      angle: { to: 'stay' },
+      breath: 'free',
+      works: 'nobody',
+      text: 'Let go, air all out',
+      detail: 'all of it, at once; no breath in yet',
+    },
+    {
+      kind: 'advance',
+      when: [inTheSame],
+      duration: { seconds: 'advance' },
+      angle: { to: 'new-edge', by: 'gain' },
+      breath: 'free',
+      works: 'therapist',
+      text: 'Go on as the air leaves',
+      leads: 'further',
+      detail: 'slowly, while the air leaves',
+    },
+    {
+      kind: 'hold',
+      when: [inTheSame],
       duration: { seconds: 'hold', toBreath: { end: 'out', when: byBreath } },
       angle: { to: 'stay' },
       breath: 'free',
@@ -509,6 +560,7 @@ export const INHIBIT_INTEGRATED: Method = {
       breath: 'out',
       works: 'therapist',
       text: 'Lengthen',
+      leads: 'there',
       detail: 'to the edge, across the point',
     },
     contract(),
@@ -520,6 +572,7 @@ export const INHIBIT_INTEGRATED: Method = {
       breath: 'out',
       works: 'therapist',
       text: 'Take up the new range',
+      leads: 'further',
       detail: 'slowly, on the breath out',
     },
     holdIt,
@@ -595,7 +648,7 @@ export const FOUR_WAY: Method = {
   opening: [
     SET_UP,
     REHEARSE,
-    { ...TO_EDGE, angle: { to: 'part-way', share: 'share' }, text: 'To where it is easy', detail: 'nothing pulls' },
+    { ...TO_EDGE, angle: { to: 'part-way', share: 'share' }, text: 'To where it is easy', leads: undefined, detail: 'nothing pulls' },
   ],
   round: [
     {

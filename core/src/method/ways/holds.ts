@@ -64,6 +64,7 @@ export const STATIC_HOLD: Method = {
       breath: 'out',
       works: 'therapist',
       text: 'Slowly to the edge',
+      leads: 'there',
       detail: 'first firm resistance; they say when',
     },
     {
@@ -74,6 +75,7 @@ export const STATIC_HOLD: Method = {
       breath: 'out',
       works: 'therapist',
       text: 'To the edge again',
+      leads: 'there',
       detail: 'on the breath out, only where it lets you',
     },
     {
@@ -150,6 +152,7 @@ export const BRIEF_HOLD: Method = {
       breath: 'out',
       works: 'therapist',
       text: 'Slowly to the edge',
+      leads: 'there',
       detail: 'first firm resistance; they say when',
     },
     {
@@ -160,6 +163,7 @@ export const BRIEF_HOLD: Method = {
       breath: 'out',
       works: 'therapist',
       text: 'Again, a little deeper',
+      leads: 'further',
       detail: 'on the breath out, only where it lets you',
     },
     {
@@ -286,7 +290,27 @@ export const SLACK_STRETCH: Method = {
     seconds('travel', 'Each way', [2], { min: 1, max: 8, place: 'more' }),
     ...FRAME,
   ],
-  choices: [],
+  choices: [
+    {
+      id: 'stage',
+      label: 'The other hand',
+      options: [
+        { id: 'knead', label: 'kneads as it moves', says: 'the hand kneads as it moves' },
+        { id: 'plain', label: 'does nothing yet', says: 'straight there and straight back, no kneading' },
+        { id: 'turned', label: 'kneads, head turned away', says: 'head turned and left so; the hand kneads' },
+      ],
+      default: 'knead',
+    },
+    {
+      id: 'stayAt',
+      label: 'The long stretch',
+      options: [
+        { id: 'whole', label: 'on the whole muscle', says: 'on the whole muscle' },
+        { id: 'strand', label: 'on the tightest strand', says: 'drag slowly, find the tightest strand, stay on it' },
+      ],
+      default: 'whole',
+    },
+  ],
   lists: [],
   opening: [SET_UP],
   round: [
@@ -300,7 +324,7 @@ export const SLACK_STRETCH: Method = {
           breath: 'free',
           works: 'therapist',
           text: 'Bring it short',
-          detail: 'cycle {turn} of {turns}, the hand kneads as it moves',
+          detail: 'cycle {turn} of {turns}, {stage}',
         },
         {
           kind: 'comfort',
@@ -318,6 +342,7 @@ export const SLACK_STRETCH: Method = {
           breath: 'free',
           works: 'therapist',
           text: 'Lengthen',
+          leads: 'there',
           detail: 'a small pull, short of the edge',
         },
         {
@@ -347,7 +372,7 @@ export const SLACK_STRETCH: Method = {
       breath: 'free',
       works: 'nobody',
       text: 'Stay long, easy',
-      detail: 'keep breathing',
+      detail: '{stayAt}; keep breathing',
     },
   ],
   closing: CLOSING,

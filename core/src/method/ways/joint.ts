@@ -62,6 +62,7 @@ export const MOBILIZE_OSCILLATE: Method = {
       breath: 'out',
       works: 'therapist',
       text: 'Slowly to where it is easy',
+      leads: 'there',
       detail: 'short of the edge, limb carried',
     },
   ],
@@ -74,7 +75,8 @@ export const MOBILIZE_OSCILLATE: Method = {
       works: 'therapist',
       rate: 'rate',
       text: 'Oscillate, grade {grade}',
-      detail: '{pressLine}; {rate} a second, even',
+      leads: 'play',
+      detail: 'grade {grade}, {rate} a second, even; {pressLine}',
     },
     {
       kind: 'rest',
@@ -138,6 +140,7 @@ export const MOBILIZE_SUSTAINED: Method = {
       breath: 'out',
       works: 'therapist',
       text: 'Slowly to where it is easy',
+      leads: 'there',
       detail: 'short of the edge, limb carried',
     },
   ],
@@ -174,6 +177,7 @@ export const MOBILIZE_SUSTAINED: Method = {
           works: 'therapist',
           bout: true,
           text: 'Hold: {place}',
+          leads: 'play',
           detail: 'lean back, do not pull',
         },
         {
@@ -185,6 +189,7 @@ export const MOBILIZE_SUSTAINED: Method = {
           works: 'therapist',
           bout: true,
           text: 'Hold: {place}',
+          leads: 'play',
           detail: 'along the joint, do not press through it',
         },
         {
@@ -261,6 +266,7 @@ export const MOBILIZE_MOVEMENT: Method = {
           breath: 'free',
           works: 'therapist',
           text: 'Carry it through',
+          leads: 'there',
           detail: '{turn} of {turns}, traction stays',
         },
         {

@@ -207,6 +207,7 @@ export const TO_EDGE: PhaseSpec = {
   breath: 'out',
   works: 'therapist',
   text: 'Slowly to the edge',
+  leads: 'there',
   detail: 'first firm resistance; they say when',
 };
 export const CLOSING: readonly PhaseSpec[] = [

@@ -169,7 +169,7 @@ const wrong = (spec: NumberSpec) =>
     <div v-for="choice in method.choices" :key="choice.id" class="line">
       <span>{{ choice.label }}</span>
       <Radio.Group
-        :value="block.choices[choice.id]"
+        :value="block.choices[choice.id] ?? choice.default"
         size="small"
         button-style="solid"
         :disabled="disabled"
