@@ -1,6 +1,6 @@
 import { blockAction } from '../caution/index.ts';
 import { newBlock } from '../method/index.ts';
-import { ASKED_IDS, asksOf, doingOf, ENTRIES, findEntry } from './index.ts';
+import { ASKED_IDS, asksOf, doingOf, ENTRIES, findEntry, LOOKED_AT_AGAIN, lookAgainOf } from './index.ts';
 
 const SIDE = (sides: (typeof ENTRIES)[number]['sides']) => sides?.[0] ?? ('left' as const);
 
@@ -47,4 +47,11 @@ test('strokes on limbs run toward the heart; where an entry says they go the oth
     .map(({ id }) => id);
   // Slow flat drags with a stick: which way is the hand's own choice, and not said in the set-up.
   expect(wrong).toEqual(['hamstring-stick']);
+});
+
+test('a second look is at what an entry there is worked on, in a few words; a practice’s own has that of the one it was made from', () => {
+  expect(LOOKED_AT_AGAIN.filter((id) => !findEntry(id))).toEqual([]);
+  expect(lookAgainOf({ id: 'own', drawnAs: 'leg-pull' })).toEqual(lookAgainOf({ id: 'leg-pull' }));
+  expect(lookAgainOf({ id: 'own' })).toBeNull();
+  for (const id of LOOKED_AT_AGAIN) expect(lookAgainOf({ id })!.what.split(' ').length).toBeLessThanOrEqual(11);
 });

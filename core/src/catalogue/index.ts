@@ -17,7 +17,8 @@ export {
 export { entryRegions, entryScene, figureShare, positionsShown, showsEntry } from './figures.ts';
 export { ENTRIES };
 export { doingOf, PRESS_KINDS, type Doing, type Goes, type PressKind, type Squeezed } from './doing/index.ts';
-export { partnersOf, type Partner } from './partners.ts';
+export { LOOKED_AT_AGAIN, lookAgainOf, type LookAgain } from './lookAgain.ts';
+export { partnersOf, sourcesOf, type Partner } from './partners.ts';
 export { ASKED_IDS, asksOf } from './asks.ts';
 export { arrangedIn, positionWords, setUpIn } from './setUp.ts';
 export { hasStance, PLACES_TO_STAND, stanceIn, stanceWords, type Stance } from './stance.ts';

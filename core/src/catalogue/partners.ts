@@ -1,3 +1,4 @@
+import type { Region } from '../body/index.ts';
 import type { Entry } from './types.ts';
 
 /**
@@ -54,4 +55,34 @@ export function partnersOf({ targets }: Pick<Entry, 'targets'>): Partner[] {
     if (targets.includes(muscle))
       for (const each of partners) if (!targets.includes(each) && !found.has(each)) found.set(each, { muscle: each, because });
   return [...found.values()];
+}
+
+/** Muscles that a complaint at a place is about, as entries name them. */
+const AT: Readonly<Partial<Record<Region, readonly string[]>>> = {
+  calf: ['calf', 'gastrocnemius', 'soleus'],
+  foot: ['sole'],
+  'knee-back': ['hamstrings', 'gastrocnemius'],
+  knee: ['quadriceps', 'hamstrings', 'rectus femoris'],
+  'thigh-front': ['quadriceps', 'rectus femoris'],
+  'thigh-back': ['hamstrings'],
+  'thigh-inner': ['adductors'],
+  buttock: ['gluteus maximus', 'piriformis'],
+  hip: ['gluteus medius', 'psoas'],
+  'low-back': ['back extensors', 'quadratus lumborum'],
+  'upper-back': ['rhomboids'],
+  shoulder: ['supraspinatus', 'infraspinatus'],
+  neck: ['upper trapezius'],
+  elbow: ['wrist extensors', 'wrist flexors'],
+  wrist: ['wrist extensors', 'wrist flexors'],
+  forearm: ['wrist extensors', 'wrist flexors'],
+};
+
+/**
+ * Likely sources of a complaint at a place: partners of the muscles there, each once, without those muscles themselves. The joint that
+ * hurts is not the only place to look at.
+ * @example sourcesOf('calf').map(({ muscle }) => muscle) // → ['tibialis anterior', 'peroneus longus']
+ */
+export function sourcesOf(region: Region): Partner[] {
+  const targets = AT[region];
+  return targets ? partnersOf({ targets: targets as Entry['targets'] }) : [];
 }

@@ -33,6 +33,7 @@ export { betweenPasses, passKey, sessionStrip, type Between, type SessionStrip, 
 export { byFindings, glidesFor, hoursFor } from './byFindings.ts';
 export { addedBlock, offersFor, waysFor, type Offer } from './offers.ts';
 export { expectedEdges, type ExpectedFacts } from './expected.ts';
+export { planChecks, type CheckFacts, type PlanCheck } from './checks.ts';
 export { moveBlock, orderProblems, placeBlock, type OrderProblem } from './order.ts';
 export { mirrored, oneSideFirst, SIDE_PATTERNS, sidePasses, type SidePattern } from './sides.ts';
 export {

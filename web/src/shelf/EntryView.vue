@@ -8,6 +8,7 @@ import {
   asksOf,
   doingOf,
   entryScene,
+  lookAgainOf,
   partnersOf,
   positionWords,
   setUpIn,
@@ -105,6 +106,7 @@ const versions = computed(() => {
   return found;
 });
 const MEDIA = { dry: 'dry', oil: 'oil', 'dry first': 'dry first, then oil' };
+const again = computed(() => lookAgainOf(entry.value!));
 const asks = computed(() => asksOf(entry.value!));
 const STROKES = {
   away: 'away from the heart here: the muscle is engaged and moved, nothing is drained',
@@ -251,6 +253,10 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
             <div v-if="entry.sign">
               <dt>It worked</dt>
               <dd>{{ entry.sign }}</dd>
+            </div>
+            <div v-if="again">
+              <dt>Look again</dt>
+              <dd>{{ again.what }} ({{ again.when }})</dd>
             </div>
             <div v-if="entry.longer">
               <dt>Stay longer</dt>

@@ -22,6 +22,7 @@ import BlockNumbers from './BlockNumbers.vue';
 import ComparisonNotice from './ComparisonNotice.vue';
 import DoseCards from './DoseCards.vue';
 import ProposalCard from './ProposalCard.vue';
+import PlanChecks from './PlanChecks.vue';
 import SequenceCard from './SequenceCard.vue';
 import SessionLine from './SessionLine.vue';
 import StairHandles from './StairHandles.vue';
@@ -135,6 +136,7 @@ useWindowKeys(onKey);
       @move-to="plan.moveTo"
       @remove="plan.remove"
     />
+    <PlanChecks class="whole" :checks="plan.checks.value" />
     <div class="left">
       <ComparisonNotice
         v-if="file.comparison"
@@ -148,6 +150,7 @@ useWindowKeys(onKey);
         :asked="asked"
         :minutes="file.visit.minutesAvailable"
         :measured="measured"
+        :complaint="file.visit.complaintRegion"
         :disabled="visit.finished"
         @take="plan.takePlan"
       />
@@ -229,6 +232,7 @@ useWindowKeys(onKey);
         :asked="asked"
         :minutes="file.visit.minutesAvailable"
         :measured="measured"
+        :complaint="file.visit.complaintRegion"
         :disabled="visit.finished"
         @take="plan.takePlan"
       />

@@ -2,11 +2,11 @@
 import Button from 'ant-design-vue/es/button';
 import Switch from 'ant-design-vue/es/switch';
 import { computed, ref } from 'vue';
-import { motionOf } from '@pace-bend/core/body';
+import { motionOf, type Region } from '@pace-bend/core/body';
 import { formatValue } from '@pace-bend/core/measure';
 import { formatDuration } from '@pace-bend/core/record';
 import type { BlockPlan } from '@pace-bend/core/method';
-import type { Proposal, ProposedBlock } from '@pace-bend/core/session';
+import { planChecks, type Proposal, type ProposedBlock } from '@pace-bend/core/session';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { keptTimes, keptWords } from './keptWords.ts';
@@ -17,6 +17,7 @@ const props = defineProps<{
   asked: ProposalAsked;
   minutes: number;
   measured: boolean;
+  complaint: Region | null;
   planned?: readonly BlockPlan[];
   disabled: boolean;
 }>();
@@ -32,6 +33,15 @@ const choices = computed<readonly { words: string; proposal: Proposal }[]>(() =>
 );
 const plan = computed(() => choices.value[Math.min(shown.value, choices.value.length - 1)]?.proposal ?? null);
 const work = computed(() => plan.value?.blocks.filter((each) => each.kind === 'work') ?? []);
+/** Likely sources of the complaint that the plan shown does not work on: offered, never forced. */
+const sources = computed(() =>
+  planChecks({
+    blocks: plan.value?.blocks.map((each) => each.block) ?? [],
+    secondsOf: new Map(),
+    complaint: props.complaint,
+    shelf: shelf.shelf,
+  }).filter(({ kind }) => kind === 'source'),
+);
 const isPinned = (entryId: string) => pins.value.some((pin) => pin.entryId === entryId);
 
 function around(): void {
@@ -196,6 +206,7 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
           </div>
         </li>
       </ol>
+      <p v-for="each in sources" :key="each.words" class="small">{{ each.words }}</p>
       <p v-if="spare > 0" class="small soft">
         {{ spare }} min stay free: what falls short today is worked, and no more time would make it worth more. They are good for reading
         again, for teaching what to do at home, or for an early end.

@@ -11,7 +11,7 @@ import {
   mirrored,
   moveBlock,
   oneSideFirst,
-  orderProblems,
+  planChecks,
   placeBlock,
   sessionStrip,
 } from '@pace-bend/core/session';
@@ -100,6 +100,14 @@ export function usePlan() {
     if (to >= 0 && to < blocks.value.length) moveTo(id, to);
   }
 
+  /** What is worth a look in the row as it stands; it stops nobody. */
+  const checks = computed(() => {
+    const secondsOf = new Map<string, number>();
+    for (const { blockId, seconds } of strip.value.items)
+      if (blockId !== undefined) secondsOf.set(blockId, (secondsOf.get(blockId) ?? 0) + seconds);
+    return planChecks({ blocks: blocks.value, secondsOf, complaint: file.value.visit.complaintRegion, shelf: shelf.value });
+  });
+
   /** A block for the other side, right behind it. */
   function mirror(id: string): void {
     const at = blocks.value.findIndex((block) => block.id === id);
@@ -128,7 +136,7 @@ export function usePlan() {
     stiffness,
     offers,
     tighterOf,
-    order: computed(() => orderProblems(blocks.value, shelf.value)),
+    checks,
     selected,
     selectedIndex,
     selectedSide,

@@ -4,7 +4,7 @@ import { formatSigned, formatValue } from '@pace-bend/core/measure';
 import type { Cue } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import type { RunStatus } from '@pace-bend/core/table';
-import { asksOf, figureShare, stanceIn, stanceWords } from '@pace-bend/core/catalogue';
+import { asksOf, figureShare, lookAgainOf, stanceIn, stanceWords } from '@pace-bend/core/catalogue';
 import EntryPicture from '../../parts/EntryPicture.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
@@ -45,6 +45,11 @@ const way = computed(() => {
 const worked = computed(() => (cue.value.side === 'midline' ? undefined : cue.value.side));
 const unit = computed(() => line.value!.blocks[cue.value.blockIndex]!.unit);
 const breathWords = computed(() => ({ in: 'breathe in', out: 'breathe out', free: '' })[cue.value.breath]);
+/** What is looked at once more, said while the limb rests after the last round. */
+const again = computed(() => {
+  const look = lookAgainOf(entry.value);
+  return look && cue.value.round > cue.value.rounds ? `look again ${look.when}: ${look.what}` : '';
+});
 /** Where they stand for this block. */
 const stance = computed(() => {
   const found = stanceIn(entry.value, place.value);
@@ -57,6 +62,7 @@ const how = computed(() =>
     cue.value.detail,
     cue.value.kind === 'set-up' ? stance.value : '',
     cue.value.kind === 'set-up' && asksOf(entry.value).length > 0 ? `ask first: ${asksOf(entry.value).join(', ')}` : '',
+    cue.value.kind === 'rest' ? again.value : '',
   ]
     .filter(Boolean)
     .join(' · '),
