@@ -15,6 +15,7 @@ import { SIDE_WORDS } from '../parts/words.ts';
 import { ADDS, BLANK, formOf, missingIn, sentOf, type EntryForm } from './ownEntryForm.ts';
 import ShelfTabs from './ShelfTabs.vue';
 import { useOwnSource } from './useOwnSource.ts';
+import EntryRehearsal from './EntryRehearsal.vue';
 import WaysHere from './WaysHere.vue';
 import { joinWords } from './wordList.ts';
 
@@ -48,6 +49,11 @@ const wrong = computed<Record<string, string>>(() => ({
   ...Object.fromEntries(checkOwnEntry(sent.value).map(({ path, message }) => [path, message])),
   ...missingIn(form),
 }));
+/** The entry as it is typed, to be rehearsed before it is kept. */
+const typed = computed(() => {
+  const { kind: _kind, ...fields } = sent.value;
+  return { ...fields, id: 'typed' };
+});
 const tried = ref(false);
 const shown = (id: string) => (tried.value ? wrong.value[id] : undefined);
 
@@ -118,228 +124,232 @@ const WORDS = [
       <ShelfTabs here="new" />
     </header>
     <p v-if="!ready" class="soft">Opening the shelf …</p>
-    <form v-else class="form" novalidate @submit.prevent="save">
-      <p v-if="from" class="soft">From {{ from.name }}. Plans made before keep what they used.</p>
-      <section class="card block" aria-label="What it is">
-        <h2>What it is</h2>
-        <div v-for="line in NAMES" :key="line.id" class="line">
-          <label :for="`entry-${line.id}`">{{ line.label }}</label><input
-            :id="`entry-${line.id}`"
-            v-model="form[line.id]"
-            class="input"
-            maxlength="300"
-            :aria-invalid="shown(line.id) ? 'true' : undefined"
-          />
-          <p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p>
-        </div>
-        <div class="row">
-          <label class="line"
-            >Part of the body<PickOne
-              :value="form.section"
-              label="Part of the body"
-              :options="SECTIONS.map((value) => ({ value, label: value }))"
-              @change="(value) => (form.section = value)"
-          /></label>
-          <label class="line"
-            >Where in a visit<PickOne
-              :value="form.stage"
-              label="Where in a visit"
-              :options="STAGES.map((value) => ({ value, label: value }))"
-              @change="(value) => (form.stage = value)"
-          /></label>
-          <label class="line"
-            >Who moves<PickOne
-              :value="form.mover"
-              label="Who moves"
-              :options="[
-                { value: 'therapist', label: 'you' },
-                { value: 'athlete', label: 'the athlete' },
-                { value: 'both', label: 'both' },
-              ]"
-              @change="(value) => (form.mover = value)"
-          /></label>
-        </div>
-        <div class="row wide">
-          <label class="line"
-            >The motion that shows whether it worked<PickOne
-              :value="form.motionId"
-              search
-              label="The motion that shows whether it worked"
-              :options="motions"
-              @change="(value) => (form.motionId = value)"
-          /></label>
-          <label class="line"
-            >Other motions it lengthens<PickMany
-              :values="form.also"
-              label="Other motions it lengthens"
-              :options="motions"
-              @change="(values) => (form.also = values)"
-          /></label>
-        </div>
-        <p class="switches">
-          <label
-            ><Switch v-model:checked="form.measured" size="small" aria-label="A motion is expected to change" /> a motion is expected to
-            change</label
-          >
-          <label
-            ><Switch v-model:checked="form.still" size="small" aria-label="The joint stays where it is" /> the joint stays where it
-            is</label
-          >
-          <label
-            ><Switch v-model:checked="form.afterOperation" size="small" aria-label="Only after an operation, with the go-ahead" /> only
-            after an operation, with the go-ahead</label
-          >
-          <label
-            ><Switch v-model:checked="form.onlyAsked" size="small" aria-label="Only when asked for" /> only when asked for: it needs a
-            chair, a mat, a stick</label
-          >
-        </p>
-      </section>
-
-      <section class="card block" aria-label="At the table">
-        <h2>At the table</h2>
-        <fieldset>
-          <legend>Positions, the usual one first</legend>
-          <label v-for="position in POSITIONS.filter((each) => each !== 'side-lying right')" :key="position" class="tick"
-            ><input type="checkbox" :checked="form.positions.includes(position)" @change="togglePosition(position)" />
-            {{ position.replace(' left', '')
-            }}<span v-if="form.positions[0] === position && form.positions.length > 1" class="soft small"> first</span></label
-          >
-          <p v-if="shown('positions')" class="wrong" role="alert">{{ shown('positions') }}</p>
-        </fieldset>
-        <div v-for="line in WORDS" :key="line.id" class="line">
-          <label :for="`entry-${line.id}`">{{ line.label }}</label><input
-            :id="`entry-${line.id}`"
-            v-model="form[line.id]"
-            class="input"
-            maxlength="300"
-            :aria-invalid="shown(line.id) ? 'true' : undefined"
-          />
-          <p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p>
-        </div>
-        <label class="line"
-          >On the skin<PickOne
-            :value="form.medium"
-            label="On the skin"
-            :options="[
-              { value: '', label: 'either' },
-              { value: 'dry', label: 'dry' },
-              { value: 'oil', label: 'oil' },
-              { value: 'dry first', label: 'dry first, then oil' },
-            ]"
-            @change="(medium) => (form.medium = medium as EntryForm['medium'])"
-        /></label>
-        <fieldset v-for="{ position, name, words } in furtherPlaces" :key="position" class="sentences">
-          <legend>{{ name[0]!.toUpperCase() + name.slice(1) }}</legend>
-          <div v-for="line in PLACE_WORDS" :key="line.id" class="line">
-            <label :for="`entry-${line.id}-${position}`"
-              >{{ line.label }}<span class="sr-only">, {{ name }}</span></label
-            ><input
-              :id="`entry-${line.id}-${position}`"
-              v-model="words[line.id]"
+    <div v-else class="beside">
+      <form class="form" novalidate @submit.prevent="save">
+        <p v-if="from" class="soft">From {{ from.name }}. Plans made before keep what they used.</p>
+        <section class="card block" aria-label="What it is">
+          <h2>What it is</h2>
+          <div v-for="line in NAMES" :key="line.id" class="line">
+            <label :for="`entry-${line.id}`">{{ line.label }}</label><input
+              :id="`entry-${line.id}`"
+              v-model="form[line.id]"
               class="input"
               maxlength="300"
-              :aria-invalid="line.id === 'setUp' && shown(`places.${position}`) ? 'true' : undefined"
+              :aria-invalid="shown(line.id) ? 'true' : undefined"
             />
+            <p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p>
           </div>
-          <p v-if="shown(`places.${position}`)" class="wrong" role="alert">{{ shown(`places.${position}`) }}</p>
-        </fieldset>
-        <fieldset>
-          <legend>Your tools, the main one first, with their share of the working time</legend>
-          <span v-for="tool in TOOLS" :key="tool" class="tool"
-            ><label class="tick"
-              ><input type="checkbox" :checked="toolOf(tool) !== undefined" @change="toggleTool(tool)" /> {{ tool
-              }}<span v-if="form.tools[0]?.tool === tool && form.tools.length > 1" class="soft small"> main</span></label
-            ><NumberField
-              v-if="toolOf(tool)"
-              :value="toolOf(tool)!.pct"
-              :label="`Share, ${tool}`"
-              unit="%"
-              :step="5"
-              :wrong="!(toolOf(tool)!.pct >= 0 && toolOf(tool)!.pct <= 100)"
-              @change="(pct) => (toolOf(tool)!.pct = pct)"
-          /></span>
-          <p v-if="shown('tools')" class="wrong" role="alert">{{ shown('tools') }}</p>
-        </fieldset>
-        <div class="row wide">
-          <fieldset class="narrow">
-            <legend>Sides, where they are not the motion’s</legend>
-            <label v-for="side in ['left', 'right', 'midline'] as const" :key="side" class="tick"
-              ><input type="checkbox" :checked="form.sides.includes(side)" @change="form.sides = toggle(form.sides, side)" />
-              {{ SIDE_WORDS[side].toLowerCase() }}</label
+          <div class="row">
+            <label class="line"
+              >Part of the body<PickOne
+                :value="form.section"
+                label="Part of the body"
+                :options="SECTIONS.map((value) => ({ value, label: value }))"
+                @change="(value) => (form.section = value)"
+            /></label>
+            <label class="line"
+              >Where in a visit<PickOne
+                :value="form.stage"
+                label="Where in a visit"
+                :options="STAGES.map((value) => ({ value, label: value }))"
+                @change="(value) => (form.stage = value)"
+            /></label>
+            <label class="line"
+              >Who moves<PickOne
+                :value="form.mover"
+                label="Who moves"
+                :options="[
+                  { value: 'therapist', label: 'you' },
+                  { value: 'athlete', label: 'the athlete' },
+                  { value: 'both', label: 'both' },
+                ]"
+                @change="(value) => (form.mover = value)"
+            /></label>
+          </div>
+          <div class="row wide">
+            <label class="line"
+              >The motion that shows whether it worked<PickOne
+                :value="form.motionId"
+                search
+                label="The motion that shows whether it worked"
+                :options="motions"
+                @change="(value) => (form.motionId = value)"
+            /></label>
+            <label class="line"
+              >Other motions it lengthens<PickMany
+                :values="form.also"
+                label="Other motions it lengthens"
+                :options="motions"
+                @change="(values) => (form.also = values)"
+            /></label>
+          </div>
+          <p class="switches">
+            <label
+              ><Switch v-model:checked="form.measured" size="small" aria-label="A motion is expected to change" /> a motion is expected to
+              change</label
             >
-          </fieldset>
-          <label class="line"
-            >Hands on, where it is not the motion’s part of the body<PickMany
-              :values="form.regions"
-              label="Hands on"
-              :options="REGIONS.map((region) => ({ value: region.id, label: region.name }))"
-              @change="(values) => (form.regions = values)"
-          /></label>
-        </div>
-      </section>
+            <label
+              ><Switch v-model:checked="form.still" size="small" aria-label="The joint stays where it is" /> the joint stays where it
+              is</label
+            >
+            <label
+              ><Switch v-model:checked="form.afterOperation" size="small" aria-label="Only after an operation, with the go-ahead" /> only
+              after an operation, with the go-ahead</label
+            >
+            <label
+              ><Switch v-model:checked="form.onlyAsked" size="small" aria-label="Only when asked for" /> only when asked for: it needs a
+              chair, a mat, a stick</label
+            >
+          </p>
+        </section>
 
-      <section class="card block" aria-label="How it is worked">
-        <h2>How it is worked</h2>
-        <fieldset>
-          <legend>Ways of working that fit, the usual one first</legend>
-          <label v-for="method in METHODS" :key="method.id" class="tick"
-            ><input type="checkbox" :checked="form.ways.includes(method.id)" @change="form.ways = toggle(form.ways, method.id)" />
-            {{ method.name }}<span v-if="form.ways[0] === method.id && form.ways.length > 1" class="soft small"> usual</span></label
-          >
-          <p v-if="shown('ways')" class="wrong" role="alert">{{ shown('ways') }}</p>
-        </fieldset>
-        <WaysHere
-          :ways="form.ways"
-          :motion-id="form.motionId"
-          :doses="form.doses"
-          :says="form.says"
-          :wrong="shown"
-          @dose="(way, dose) => (form.doses[way] = dose)"
-          @say="(way, words, line) => (form.says[way] = { ...form.says[way], [words]: line })"
-        />
-        <div v-for="list in lists" :key="list.id" class="line">
-          <label :for="`entry-list-${list.id}`">{{ list.label }}, with semicolons</label
-          ><input
-            :id="`entry-list-${list.id}`"
-            v-model="form.lists[list.id]"
-            class="input"
-            maxlength="400"
-            :placeholder="joinWords(list.default)"
-            :aria-invalid="shown(`lists.${list.id}`) ? 'true' : undefined"
+        <section class="card block" aria-label="At the table">
+          <h2>At the table</h2>
+          <fieldset>
+            <legend>Positions, the usual one first</legend>
+            <label v-for="position in POSITIONS.filter((each) => each !== 'side-lying right')" :key="position" class="tick"
+              ><input type="checkbox" :checked="form.positions.includes(position)" @change="togglePosition(position)" />
+              {{ position.replace(' left', '')
+              }}<span v-if="form.positions[0] === position && form.positions.length > 1" class="soft small"> first</span></label
+            >
+            <p v-if="shown('positions')" class="wrong" role="alert">{{ shown('positions') }}</p>
+          </fieldset>
+          <div v-for="line in WORDS" :key="line.id" class="line">
+            <label :for="`entry-${line.id}`">{{ line.label }}</label><input
+              :id="`entry-${line.id}`"
+              v-model="form[line.id]"
+              class="input"
+              maxlength="300"
+              :aria-invalid="shown(line.id) ? 'true' : undefined"
+            />
+            <p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p>
+          </div>
+          <label class="line"
+            >On the skin<PickOne
+              :value="form.medium"
+              label="On the skin"
+              :options="[
+                { value: '', label: 'either' },
+                { value: 'dry', label: 'dry' },
+                { value: 'oil', label: 'oil' },
+                { value: 'dry first', label: 'dry first, then oil' },
+              ]"
+              @change="(medium) => (form.medium = medium as EntryForm['medium'])"
+          /></label>
+          <fieldset v-for="{ position, name, words } in furtherPlaces" :key="position" class="sentences">
+            <legend>{{ name[0]!.toUpperCase() + name.slice(1) }}</legend>
+            <div v-for="line in PLACE_WORDS" :key="line.id" class="line">
+              <label :for="`entry-${line.id}-${position}`"
+                >{{ line.label }}<span class="sr-only">, {{ name }}</span></label
+              ><input
+                :id="`entry-${line.id}-${position}`"
+                v-model="words[line.id]"
+                class="input"
+                maxlength="300"
+                :aria-invalid="line.id === 'setUp' && shown(`places.${position}`) ? 'true' : undefined"
+              />
+            </div>
+            <p v-if="shown(`places.${position}`)" class="wrong" role="alert">{{ shown(`places.${position}`) }}</p>
+          </fieldset>
+          <fieldset>
+            <legend>Your tools, the main one first, with their share of the working time</legend>
+            <span v-for="tool in TOOLS" :key="tool" class="tool"
+              ><label class="tick"
+                ><input type="checkbox" :checked="toolOf(tool) !== undefined" @change="toggleTool(tool)" /> {{ tool
+                }}<span v-if="form.tools[0]?.tool === tool && form.tools.length > 1" class="soft small"> main</span></label
+              ><NumberField
+                v-if="toolOf(tool)"
+                :value="toolOf(tool)!.pct"
+                :label="`Share, ${tool}`"
+                unit="%"
+                :step="5"
+                :wrong="!(toolOf(tool)!.pct >= 0 && toolOf(tool)!.pct <= 100)"
+                @change="(pct) => (toolOf(tool)!.pct = pct)"
+            /></span>
+            <p v-if="shown('tools')" class="wrong" role="alert">{{ shown('tools') }}</p>
+          </fieldset>
+          <div class="row wide">
+            <fieldset class="narrow">
+              <legend>Sides, where they are not the motion’s</legend>
+              <label v-for="side in ['left', 'right', 'midline'] as const" :key="side" class="tick"
+                ><input type="checkbox" :checked="form.sides.includes(side)" @change="form.sides = toggle(form.sides, side)" />
+                {{ SIDE_WORDS[side].toLowerCase() }}</label
+              >
+            </fieldset>
+            <label class="line"
+              >Hands on, where it is not the motion’s part of the body<PickMany
+                :values="form.regions"
+                label="Hands on"
+                :options="REGIONS.map((region) => ({ value: region.id, label: region.name }))"
+                @change="(values) => (form.regions = values)"
+            /></label>
+          </div>
+        </section>
+
+        <section class="card block" aria-label="How it is worked">
+          <h2>How it is worked</h2>
+          <fieldset>
+            <legend>Ways of working that fit, the usual one first</legend>
+            <label v-for="method in METHODS" :key="method.id" class="tick"
+              ><input type="checkbox" :checked="form.ways.includes(method.id)" @change="form.ways = toggle(form.ways, method.id)" />
+              {{ method.name }}<span v-if="form.ways[0] === method.id && form.ways.length > 1" class="soft small"> usual</span></label
+            >
+            <p v-if="shown('ways')" class="wrong" role="alert">{{ shown('ways') }}</p>
+          </fieldset>
+          <WaysHere
+            :ways="form.ways"
+            :motion-id="form.motionId"
+            :doses="form.doses"
+            :says="form.says"
+            :wrong="shown"
+            @dose="(way, dose) => (form.doses[way] = dose)"
+            @say="(way, words, line) => (form.says[way] = { ...form.says[way], [words]: line })"
           />
-          <p v-if="shown(`lists.${list.id}`)" class="wrong" role="alert">{{ shown(`lists.${list.id}`) }}</p>
-        </div>
-        <div class="row">
-          <label class="line"
-            >The hands add<PickMany :values="form.adds" label="The hands add" :options="ADDS" @change="(values) => (form.adds = values)"
-          /></label>
-          <label class="line"
-            >Easier<PickMany
-              :values="form.easier"
-              label="Easier"
-              :options="variants"
-              :most="8"
-              @change="(values) => (form.easier = values)"
-          /></label>
-          <label class="line"
-            >Harder<PickMany
-              :values="form.harder"
-              label="Harder"
-              :options="variants"
-              :most="8"
-              @change="(values) => (form.harder = values)"
-          /></label>
-        </div>
-      </section>
-      <ProblemNote v-if="problem" :problem="problem" />
-      <p v-if="tried && Object.keys(wrong).length > 0" class="wrong" role="status">
-        {{ Object.keys(wrong).length === 1 ? 'One thing is' : `${Object.keys(wrong).length} things are` }} missing or wrong; each is marked.
-      </p>
-      <p>
-        <Button type="primary" html-type="submit" :loading="busy">{{ item ? 'Keep as the new version' : 'Put it on the shelf' }}</Button>
-      </p>
-    </form>
+          <div v-for="list in lists" :key="list.id" class="line">
+            <label :for="`entry-list-${list.id}`">{{ list.label }}, with semicolons</label
+            ><input
+              :id="`entry-list-${list.id}`"
+              v-model="form.lists[list.id]"
+              class="input"
+              maxlength="400"
+              :placeholder="joinWords(list.default)"
+              :aria-invalid="shown(`lists.${list.id}`) ? 'true' : undefined"
+            />
+            <p v-if="shown(`lists.${list.id}`)" class="wrong" role="alert">{{ shown(`lists.${list.id}`) }}</p>
+          </div>
+          <div class="row">
+            <label class="line"
+              >The hands add<PickMany :values="form.adds" label="The hands add" :options="ADDS" @change="(values) => (form.adds = values)"
+            /></label>
+            <label class="line"
+              >Easier<PickMany
+                :values="form.easier"
+                label="Easier"
+                :options="variants"
+                :most="8"
+                @change="(values) => (form.easier = values)"
+            /></label>
+            <label class="line"
+              >Harder<PickMany
+                :values="form.harder"
+                label="Harder"
+                :options="variants"
+                :most="8"
+                @change="(values) => (form.harder = values)"
+            /></label>
+          </div>
+        </section>
+        <ProblemNote v-if="problem" :problem="problem" />
+        <p v-if="tried && Object.keys(wrong).length > 0" class="wrong" role="status">
+          {{ Object.keys(wrong).length === 1 ? 'One thing is' : `${Object.keys(wrong).length} things are` }} missing or wrong; each is
+          marked.
+        </p>
+        <p>
+          <Button type="primary" html-type="submit" :loading="busy">{{ item ? 'Keep as the new version' : 'Put it on the shelf' }}</Button>
+        </p>
+      </form>
+      <EntryRehearsal :entry="typed" :wrong="Object.keys(wrong).length > 0" />
+    </div>
   </div>
 </template>
 
@@ -352,7 +362,19 @@ const WORDS = [
 
 .form {
   gap: 14px;
-  width: min(900px, 100%);
+}
+
+.beside {
+  display: grid;
+  grid-template-columns: minmax(0, 760px) minmax(280px, 1fr);
+  align-items: start;
+  gap: 16px;
+}
+
+@media (max-width: 1100px) {
+  .beside {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 
 .line {

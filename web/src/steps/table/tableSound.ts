@@ -1,7 +1,8 @@
 import { ref } from 'vue';
 import type { PhaseFamily } from '@pace-bend/core/method';
 import { keepChoice, readChoice } from '../../api/drafts.ts';
-import { speak, Tones } from './tones.ts';
+import { speak } from '../../parts/speech.ts';
+import { Tones } from './tones.ts';
 
 /** What is heard at the table: tones, and words where they are wanted; both as they were chosen last on this device. */
 export function tableSound() {

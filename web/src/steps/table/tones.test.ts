@@ -1,5 +1,5 @@
 import { PHASE_KINDS, phaseKind, type PhaseKind } from '@pace-bend/core/method';
-import { speak, Tones } from './tones.ts';
+import { Tones } from './tones.ts';
 
 interface Note {
   readonly hertz: number;
@@ -108,29 +108,4 @@ test('a browser without sound runs the line in silence', () => {
   tones.phase('hold');
   tones.warning();
   tones.close();
-});
-
-test('a cue is said aloud where the browser can, the last one only; elsewhere nothing happens', () => {
-  Object.defineProperty(globalThis, 'window', { value: {}, configurable: true });
-  speak('Let go');
-  const said: string[] = [];
-  const speech = {
-    cancel: () => {
-      said.length = 0;
-    },
-    speak: (words: { text: string }) => {
-      said.push(words.text);
-    },
-  };
-  Object.defineProperty(globalThis, 'window', { value: { speechSynthesis: speech }, configurable: true });
-  Object.defineProperty(globalThis, 'SpeechSynthesisUtterance', {
-    value: class {
-      rate = 1;
-      constructor(public text: string) {}
-    },
-    configurable: true,
-  });
-  speak('Press into my hand');
-  speak('Let go');
-  expect(said).toEqual(['Let go']);
 });

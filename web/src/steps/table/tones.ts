@@ -49,12 +49,3 @@ export class Tones {
     this.context = null;
   }
 }
-
-/** Says a cue aloud where the browser can. */
-export function speak(text: string): void {
-  if (!('speechSynthesis' in window)) return;
-  window.speechSynthesis.cancel();
-  const words = new SpeechSynthesisUtterance(text);
-  words.rate = 1.05;
-  window.speechSynthesis.speak(words);
-}

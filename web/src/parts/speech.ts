@@ -1,0 +1,46 @@
+/** Whether this browser can say anything at all. */
+export const canSpeak = (): boolean => 'speechSynthesis' in window;
+
+const utterance = (text: string): SpeechSynthesisUtterance => {
+  const words = new SpeechSynthesisUtterance(text);
+  words.rate = 1.05;
+  return words;
+};
+
+/** Says a line aloud where the browser can; what it was saying before is cut off. */
+export function speak(text: string): void {
+  if (!canSpeak()) return;
+  window.speechSynthesis.cancel();
+  window.speechSynthesis.speak(utterance(text));
+}
+
+/**
+ * Says lines one after another. `onLine` hears the place of each as it begins, and null when all are said or one could not be. Gives what
+ * stops it.
+ */
+export function speakInOrder(lines: readonly string[], onLine: (at: number | null) => void): () => void {
+  if (!canSpeak() || lines.length === 0) {
+    onLine(null);
+    return () => undefined;
+  }
+  let stopped = false;
+  window.speechSynthesis.cancel();
+  const end = () => {
+    if (!stopped) onLine(null);
+    stopped = true;
+  };
+  lines.forEach((line, at) => {
+    const words = utterance(line);
+    words.onstart = () => {
+      if (!stopped) onLine(at);
+    };
+    words.onerror = end;
+    if (at === lines.length - 1) words.onend = end;
+    window.speechSynthesis.speak(words);
+  });
+  return () => {
+    stopped = true;
+    window.speechSynthesis.cancel();
+    onLine(null);
+  };
+}
