@@ -399,3 +399,30 @@ test('dose against the guidance, the hands against their day, the table to begin
   await page.goBack();
   await expect(page.getByRole('region', { name: 'Your hands' })).toContainText('hands and limbs, lying 72 cm');
 });
+
+test('a sore calf: its likely sources are worth a look until something works on them; the set-up says where to stand and what to ask', async ({
+  page,
+  expectedErrors,
+}) => {
+  expect(expectedErrors).toEqual([]);
+  const visit = await walkIn(page, 'Sore Calf');
+  await choose(page, 'Place of the complaint', 'calf');
+  await saved(page);
+  await page.goto(`${visit}/plan`);
+  const field = page.getByRole('combobox', { name: 'Anything from the shelf' });
+  const add = async (name: string) => {
+    await field.fill(name);
+    await page.locator('.ant-select-dropdown:visible').getByText(name, { exact: false }).first().click();
+    await saved(page);
+  };
+  const look = page.getByRole('region', { name: 'Worth a look' });
+  await expect(look).toHaveCount(0);
+  await add('Calf wring');
+  await expect(look).toContainText('Sore calf: tibialis anterior and peroneus longus are not looked at');
+  await expect(page.getByText('Ask first:').locator('..')).toContainText('you on their toes');
+  await add('Shin and fibulars');
+  await expect(look).toHaveCount(0);
+  await toTheTable(page);
+  await page.keyboard.press('Space');
+  await expect(page.locator('.how')).toContainText('you at the foot end, seated lightly on their toes · ask first: you on their toes');
+});

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { becomeOwner, expect, REFUSED, runThrough, saved, test, walkIn } from './support.ts';
+import { becomeOwner, choose, expect, REFUSED, runThrough, saved, test, walkIn } from './support.ts';
 
 /** Every line that stands at the table for however short a time. */
 async function keepEveryLine(page: Page): Promise<void> {
@@ -61,18 +61,27 @@ test('five routines from the plan to the record, in their own words', async ({ p
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
   await becomeOwner(page, application.url);
-  // A practice that may mobilize: nothing of a routine stays out.
-  const { name: practice, timeZone, revision } = await (await page.request.get(`${application.url}/api/practice`)).json();
-  const scope = { mobilizationGrade: 4, byRegion: {}, frontOfNeck: true, ruleText: '', ruleLink: '' };
-  const set = await page.request.patch(`${application.url}/api/practice`, { data: { revision, name: practice, timeZone, scope } });
-  expect(set.status()).toBe(200);
+  const card = page.getByRole('region', { name: 'Sequences' });
+  await test.step('a new practice keeps its hands off the front of the neck until it decides otherwise', async () => {
+    const visit = await walkIn(page, 'Front of Neck', '2001-05-06', application.url);
+    await page.goto(`${visit}/plan`);
+    await pick(page, card, 'Chair sequence');
+    await expect(
+      card.getByText(/Seated pin and turn/).filter({ hasText: /front of the neck is not among what this practice does/ }),
+    ).toBeVisible();
+    await page.goto(`${application.url}/practice`);
+    // It may mobilize as well: nothing of a routine stays out.
+    await choose(page, 'Joint mobilization everywhere', 'to grade IV');
+    await page.getByRole('checkbox', { name: /front of the neck here/ }).check();
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(page.getByText('Kept.')).toBeVisible();
+  });
   await keepEveryLine(page);
 
   for (const { name, says, done } of ROUTINES)
     await test.step(name, async () => {
       const visit = await walkIn(page, `Routine ${name.slice(0, 12)}`, '2001-05-06', application.url);
       await page.goto(`${visit}/plan`);
-      const card = page.getByRole('region', { name: 'Sequences' });
       await pick(page, card, name);
       const steps = card.getByRole('list', { name: 'Steps' }).getByRole('listitem');
       await expect(steps.nth(3)).toBeVisible();

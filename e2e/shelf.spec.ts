@@ -208,6 +208,54 @@ test('an entry says how it is set up in each position, and what its hands do in 
   await expect(page.getByRole('region', { name: 'Ways of working that fit' })).toContainText('begins with keep going 35 s');
 });
 
+test('an entry is rehearsed while it is typed: in each way and position, and what is wrong keeps the last that was sound', async ({
+  page,
+  expectedErrors,
+}) => {
+  expect(expectedErrors).toEqual([]);
+  await page.goto('/shelf/new?from=ankle-circles');
+  const rehearsal = page.getByRole('region', { name: 'What the table will say' });
+  const lines = rehearsal.getByRole('listitem').filter({ has: page.locator('b') });
+  await expect(lines.first()).toContainText('Supine, heel in one hand, forefoot in the other');
+  await choose(rehearsal, 'Rehearsed position', 'prone');
+  await expect(lines.first()).toContainText('Prone, shin upright');
+  await page.getByLabel('Set-up, prone').fill('Prone, shin up, heel in your palm');
+  await expect(lines.first()).toContainText('Prone, shin up, heel in your palm');
+  // Another way says where the limb is carried, in the words that are typed now.
+  await page.getByRole('checkbox', { name: 'Passive hold' }).check();
+  await choose(rehearsal, 'Rehearsed way of working', 'Passive hold');
+  await page.getByLabel('Where it is carried, in five words at most').fill('Toes to the nose');
+  await expect(lines.filter({ hasText: 'Toes to the nose' }).first()).toBeVisible();
+  await page.getByLabel('Where it is carried, in five words at most').fill('Toes go to the nose as far as it lets you');
+  await expect(rehearsal.getByRole('status')).toHaveText('As it was before what is missing.');
+  await expect(lines.filter({ hasText: 'Toes to the nose' }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByText('Say it in 5 words at most.')).toBeVisible();
+  await page.getByLabel('Where it is carried, in five words at most').fill('Toes up');
+  await expect(rehearsal.getByRole('status')).toHaveCount(0);
+  await expect(lines.filter({ hasText: 'Toes up' }).first()).toBeVisible();
+  // The way that is rehearsed is taken out: another one is shown.
+  await page.getByRole('checkbox', { name: 'Passive hold' }).uncheck();
+  await expect(lines.filter({ hasText: 'Circle to a clear end' }).first()).toBeVisible();
+});
+
+test('an entry is drawn in every position it is done in, says how to stand and what to ask first', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  await page.goto('/shelf/entry/subscapularis-approach');
+  const pictures = page.getByRole('region', { name: 'Pictures' }).getByRole('figure');
+  await expect(pictures).toHaveCount(4);
+  await expect(pictures.nth(2)).toContainText('Side-lying');
+  await expect(pictures.nth(3)).toContainText('Prone');
+  const drawn = await pictures.locator('svg').evaluateAll((all) => all.map((svg) => svg.innerHTML));
+  expect(new Set(drawn).size).toBe(4);
+  const table = page.getByRole('region', { name: 'At the table' });
+  await expect(table).toContainText('You are');
+  await expect(table).toContainText('Ask first');
+  await expect(table).toContainText('the armpit');
+  await page.goto('/shelf/entry/neck-extension-table-end');
+  await expect(page.getByRole('region', { name: 'What it is for' })).toContainText('supine, head past the table end');
+});
+
 test('an entry of its own, from another one: what is missing is said beside the field', async ({ page, expectedErrors }) => {
   expect(expectedErrors).toEqual([]);
   await page.goto('/shelf/new?from=calf-supine');

@@ -13,19 +13,19 @@ export interface Stance {
 const at = (place: Stance['at'], how: string): Stance => ({ at: place, how });
 
 const HEAD_SEATED = at('head end', 'seated, forearms on the table');
-const HEAD_LEAN = at('head end', 'standing, one foot behind, arms straight');
-const SIDE_LEAN = at('worked side', 'standing, one foot behind, arms straight');
+const HEAD_LEAN = at('head end', 'standing, one foot back, arms straight');
+const SIDE_LEAN = at('worked side', 'standing, one foot back, arms straight');
 const SIDE_SEATED = at('worked side', 'seated on a stool, elbow on the table');
 const SIDE_LOW = at('worked side', 'standing close, knees bent');
 const OTHER_LEAN = at('other side', 'standing, leaning across');
-const BEHIND = at('behind', 'standing behind the back, one foot behind');
-const BEHIND_UP = at('behind', 'standing, one foot behind, arms straight');
+const BEHIND = at('behind', 'standing close, one foot back');
+const BEHIND_UP = at('behind', 'standing, one foot back, arms straight');
 const FRONT_SEATED = at('in front', 'seated across from them');
-const FEET_LEAN = at('foot end', 'standing, one foot behind, leaning back');
+const FEET_LEAN = at('foot end', 'standing, one foot back, leaning back');
 const FEET_SEATED = at('foot end', 'seated on a stool, wrists straight');
 const MAT = at('on the mat', 'seated on the floor, back upright');
 const STRIDE = at('worked side', 'standing, one leg forward beside the hip');
-const STRIDE_ON = at('worked side', 'one knee on the table, weight forward');
+const STRIDE_ON = at('worked side', 'standing in a stride, weight going forward');
 
 /** Entries by where they are done from; common practice, and as taught where the entry is. */
 const STANCES: readonly (readonly [Stance, readonly string[]])[] = [
@@ -52,7 +52,7 @@ const STANCES: readonly (readonly [Stance, readonly string[]])[] = [
     ['upper-trap-supine', 'shoulder-elbow-push', 'upper-trap-prone', 'first-rib-reach', 'shoulder-roll'],
   ],
   [
-    at('head end', 'at the corner, back straight, one foot behind'),
+    at('head end', 'at the corner, back straight, one foot back'),
     ['latissimus-supine', 'overhead-rib-rock', 'flank-line-overhead', 'second-third-rib'],
   ],
   [
@@ -262,7 +262,7 @@ const ELSEWHERE: Readonly<Record<Position, Stance>> = {
 /** Where that is not so: what is done at head, feet and hand is done there in every position but a few. */
 const KEPT: Readonly<Record<string, Readonly<Partial<Record<Position, Stance>>>>> = {
   'neck-side-bend-antagonist': { supine: HEAD_SEATED },
-  'latissimus-heel-of-hand': { supine: at('head end', 'at the corner, back straight, one foot behind') },
+  'latissimus-heel-of-hand': { supine: at('head end', 'at the corner, back straight, one foot back') },
   'subscapularis-approach': { prone: SIDE_SEATED },
   'triceps-pin': { 'side-lying left': BEHIND },
   'biceps-groove': { 'side-lying left': at('in front', 'seated at the chest, elbow on the table') },

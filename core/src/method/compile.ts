@@ -285,7 +285,11 @@ class PassWalk {
     if (own !== undefined) return { text: own.text, detail: this.withChoices(own.detail, phase.detail), works: own.works ?? phase.works };
     const line = phase.leads === 'play' ? entry.play : entry.lead;
     if (phase.leads === undefined || line === undefined) return phase;
-    return { text: phase.leads === 'further' ? `${line}, further` : line, detail: phase.detail, works: phase.works };
+    return {
+      text: phase.leads === 'further' ? `Further: ${line[0]!.toLowerCase()}${line.slice(1)}` : line,
+      detail: phase.detail,
+      works: phase.works,
+    };
   }
 
   /** An entry's own detail, and behind it what was chosen, where the way would have said so. */

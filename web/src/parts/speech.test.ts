@@ -1,4 +1,4 @@
-import { canSpeak, speak, speakInOrder } from './speech.ts';
+import { aloud, canSpeak, speak, speakInOrder } from './speech.ts';
 
 interface Words {
   readonly text: string;
@@ -52,4 +52,10 @@ test('lines in order: each says where it is, the last says that all is said, and
   one!.onerror!();
   two!.onstart!();
   expect(heard).toEqual([null]);
+});
+
+test('what a voice would stumble over is written out', () => {
+  expect(aloud('Take hold: gap 1–2')).toBe('Take hold: gap 1 to 2');
+  expect(aloud('20%, 30°')).toBe('20 per cent, 30 degrees');
+  expect(aloud('Let go')).toBe('Let go');
 });

@@ -1,8 +1,18 @@
 /** Whether this browser can say anything at all. */
 export const canSpeak = (): boolean => 'speechSynthesis' in window;
 
+/**
+ * A line as a voice reads it: "gap 1–2" has no dash in it, nor a degree sign.
+ * @example aloud('Gap 1–2, to 20°') // → 'Gap 1 to 2, to 20 degrees'
+ */
+export const aloud = (text: string): string =>
+  text
+    .replace(/(\d)–(\d)/g, '$1 to $2')
+    .replaceAll('°', ' degrees')
+    .replaceAll('%', ' per cent');
+
 const utterance = (text: string): SpeechSynthesisUtterance => {
-  const words = new SpeechSynthesisUtterance(text);
+  const words = new SpeechSynthesisUtterance(aloud(text));
   words.rate = 1.05;
   return words;
 };

@@ -176,7 +176,7 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
               <dd>{{ entry.supports }}</dd>
             </div>
             <div v-if="stanceAt(entry.positions[0])">
-              <dt>You stand</dt>
+              <dt>You are</dt>
               <dd>{{ stanceAt(entry.positions[0]) }}</dd>
             </div>
             <div v-for="{ position, words, stance, arranged } in further" :key="position">
@@ -187,7 +187,7 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
                 {{ words.setUp }}.
                 <span class="small soft"
                   >{{ words.hands }}. {{ words.supports === 'None' ? 'No supports' : words.supports }}.<template v-if="stance">
-                    You {{ stance }}.</template
+                    You: {{ stance }}.</template
                   ></span
                 >
               </dd>

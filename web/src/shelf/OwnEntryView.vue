@@ -379,6 +379,7 @@ const WORDS = [
 
 .line {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 3px;
   min-width: 0;

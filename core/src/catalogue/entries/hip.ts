@@ -654,7 +654,7 @@ export const HIP = [
     supports: 'Cushion under the belly',
     mover: 'athlete',
     setUp: 'Prone, tap the buttock and let them squeeze it, first alone, then in turn',
-    lead: 'Squeeze, a little more',
+    lead: 'Squeeze and let go',
     hands: 'Loose fingers tap, then a palm feels the squeeze',
     press: 'Squeeze here',
     pressLine: 'this side only, no leg',

@@ -48,7 +48,7 @@ export const NECK = [
     positions: ['supine'],
     supports: 'Table flat, knees over a roll',
     setUp: 'Supine, head in your hands, off ears and jaw',
-    lead: 'Nose to the held shoulder',
+    lead: 'Nose to this shoulder',
     hands: 'One hand under the skull, one along the cheekbone',
     press: 'Look back to the middle',
     pressLine: 'eyes and nose, very lightly',

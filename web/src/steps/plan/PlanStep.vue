@@ -173,7 +173,7 @@ useWindowKeys(onKey);
           <span v-else class="soft">{{ SIDE_WORDS[sidesShown[0]!] }}</span>
           <span class="soft small press"
             >{{ arranged ? `${place}, ${arranged}` : place }} · {{ words?.setUp }}.<template v-if="stance"> You: {{ stance }}.</template
-            ><template v-if="asks"> <b>Ask first:</b> {{ asks }}.</template
+            ><template v-if="asks">{{ ' ' }}<b>Ask first:</b> {{ asks }}.</template
             ><template v-if="presses"> They press: {{ entry.pressLine }}.</template></span
           >
           <span v-if="last" class="gain small"
