@@ -1,7 +1,7 @@
 import { MOTIONS, type Position } from '../body/index.ts';
 import { checkDose, findMethod, METHODS, sidesOf } from '../method/index.ts';
 import { entry } from './entries/make.ts';
-import { ENTRIES, SECTIONS, setUpIn, TOOLS } from './index.ts';
+import { ENTRIES, SECTIONS, positionsFor, setUpIn, TOOLS } from './index.ts';
 
 /** What can be done, region by region, as the trade lists it (common practice), and the entry that holds each. */
 const LISTED: Readonly<Record<string, readonly string[]>> = {
@@ -196,4 +196,17 @@ test('an entry whose further position has no set-up does not compile', () => {
   entry({ ...silent, positions: ['supine'] });
   // @ts-expect-error: nothing is said for standing.
   entry({ ...palm, positions: ['supine', 'prone', 'standing'], places: { prone: words } });
+});
+
+test('not every position has every way: the usual one has all, and what is left out elsewhere is a way the entry has', () => {
+  for (const entry of ENTRIES) {
+    for (const way of entry.ways) expect([entry.id, way, positionsFor(entry, { id: way })[0]]).toEqual([entry.id, way, entry.positions[0]]);
+    for (const { without = [] } of Object.values(entry.places ?? {}))
+      for (const way of without) expect([entry.id, entry.ways.includes(way)]).toEqual([entry.id, true]);
+  }
+  const cuff = ENTRIES.find(({ id }) => id === 'cuff-four-way')!;
+  expect(positionsFor(cuff, { id: 'four-way' })).toContain('prone');
+  expect(positionsFor(cuff, { id: 'pulsed' })).not.toContain('prone');
+  // A practice's own way goes where the one goes that it was made from.
+  expect(positionsFor(cuff, { id: 'own', madeFrom: 'pulsed' })).not.toContain('prone');
 });

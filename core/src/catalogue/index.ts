@@ -20,7 +20,7 @@ export { doingOf, PRESS_KINDS, type Doing, type Goes, type PressKind, type Squee
 export { LOOKED_AT_AGAIN, lookAgainOf, type LookAgain } from './lookAgain.ts';
 export { partnersOf, sourcesOf, type Partner } from './partners.ts';
 export { ASKED_IDS, asksOf } from './asks.ts';
-export { arrangedIn, positionWords, setUpIn } from './setUp.ts';
+export { arrangedIn, positionsFor, positionWords, setUpIn } from './setUp.ts';
 export { hasStance, PLACES_TO_STAND, stanceIn, stanceWords, type Stance } from './stance.ts';
 export { acrossSide, motionSide, sideRelation, sideSentence, workedSides, type SideRelation } from './sides.ts';
 

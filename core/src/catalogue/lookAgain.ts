@@ -42,6 +42,7 @@ const AGAIN: readonly (readonly [what: string, when: string, ids: readonly strin
       'lumbar-forearm-sink',
       'rib-pelvis-spread',
       'quadratus-comfort',
+      'quadratus-three-points',
       'quadratus-crossed',
       'quadratus-reset',
       'quadratus-side-press',

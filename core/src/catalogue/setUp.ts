@@ -8,10 +8,32 @@ const kindOf = (position: Position): Position => (position === 'side-lying right
  * How an entry is set up in a position: its own words for it, or those of its usual one. Lying on a side is said once, for the worked side up.
  * @example setUpIn(findEntry('palm-spread'), 'seated upright').supports // → 'Forearm on the table'
  */
-export function setUpIn(entry: Pick<Entry, 'positions' | 'places' | 'setUp' | 'supports' | 'hands'>, position: Position): Required<SetUp> {
-  const { setUp, supports, hands } = entry;
-  const own = entry.places?.[position] ?? entry.places?.[kindOf(position)];
-  return { setUp, supports, hands, ...(position === entry.positions[0] ? {} : own) };
+export function setUpIn(
+  entry: Pick<Entry, 'positions' | 'places' | 'setUp' | 'supports' | 'hands'>,
+  position: Position,
+): Required<Omit<SetUp, 'without'>> {
+  const { setUp, supports, hands } = placeOf(entry, position) ?? {};
+  return { setUp: setUp ?? entry.setUp, supports: supports ?? entry.supports, hands: hands ?? entry.hands };
+}
+
+/** What an entry says of a position of its own; nothing of its usual one. */
+function placeOf(entry: Pick<Entry, 'positions' | 'places'>, position: Position): SetUp | undefined {
+  return position === entry.positions[0] ? undefined : (entry.places?.[position] ?? entry.places?.[kindOf(position)]);
+}
+
+/**
+ * The positions of an entry in which a way of working goes; in the usual one, all of them do. A practice's own way goes where the one does
+ * that it was made from.
+ * @example positionsFor(findEntry('cuff-four-way'), { id: 'pulsed' }) // → ['supine', 'seated upright']
+ */
+export function positionsFor(
+  entry: Pick<Entry, 'positions' | 'places'>,
+  { id, madeFrom }: { readonly id: string; readonly madeFrom?: string },
+): readonly Position[] {
+  return entry.positions.filter((position) => {
+    const without = placeOf(entry, position)?.without ?? [];
+    return !without.includes(id) && (madeFrom === undefined || !without.includes(madeFrom));
+  });
 }
 
 /** What a position is called where more of it matters than how the athlete lies; the usual position of each entry. Common practice. */

@@ -45,6 +45,10 @@ const WHEN_RIGHT_IS_WORKED: Readonly<Record<string, Readonly<Record<string, Side
   'side-bend-seated': { 'trunk-side-bend': 'left', 'side-bend-slide': 'left' },
   'rib-pelvis-spread': { 'side-bend-slide': 'left' },
   'quadratus-comfort': { 'side-bend-slide': 'left' },
+  // The right quadratus is long with the trunk bent to the left.
+  'quadratus-three-points': { 'side-bend-slide': 'left' },
+  // The right shoulder lifted, the chest turned to the left.
+  'trunk-rotation-chest-supine': { 'trunk-rotation-lying': 'left', 'trunk-rotation': 'left' },
   'quadratus-crossed': { 'side-bend-slide': 'left', 'trunk-side-bend': 'left' },
   'quadratus-reset': { 'side-bend-slide': 'left' },
   'low-back-rock': { 'lumbar-rotation': 'left' },

@@ -169,6 +169,7 @@ const STANCES: readonly (readonly [Stance, readonly string[]])[] = [
       'scapula-lift-behind-back',
       'lumbar-forearm-sink',
       'quadratus-comfort',
+      'quadratus-three-points',
       'pelvic-tilts',
       'spine-muscles-reach-thoracic',
       'spine-muscles-reach-lumbar',
@@ -180,7 +181,7 @@ const STANCES: readonly (readonly [Stance, readonly string[]])[] = [
       'groin-comfort',
     ],
   ],
-  [OTHER_LEAN, ['trunk-rotation-supine', 'rotators-elbow-across', 'leg-across-bent', 'iliacus-supine']],
+  [OTHER_LEAN, ['trunk-rotation-supine', 'trunk-rotation-chest-supine', 'rotators-elbow-across', 'leg-across-bent', 'iliacus-supine']],
   [
     STRIDE,
     [

@@ -34,6 +34,8 @@ export interface SetUp {
   readonly setUp: string;
   readonly supports?: string;
   readonly hands?: string;
+  /** Ids of ways of working that do not go here, although the entry has them. */
+  readonly without?: readonly string[];
 }
 
 /** One phase as it is said at the table: at most six words, what goes with them, and who moves. What is left out is as the way has it. */

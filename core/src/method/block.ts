@@ -1,6 +1,6 @@
 import type { Motion, Side } from '../body/index.ts';
 import { motionOf } from '../body/index.ts';
-import type { Entry } from '../catalogue/index.ts';
+import { positionsFor, type Entry } from '../catalogue/index.ts';
 import { axisOf } from './axis.ts';
 import { BUILT_IN, type Shelf } from './shelf.ts';
 import type { BlockPlan, ChoiceValues, ListValues, Method, NumberSpec, NumberValues } from './types.ts';
@@ -122,7 +122,7 @@ export function checkBlock(block: BlockPlan, shelf: Shelf = BUILT_IN): BlockProb
     ...checkNumbers(block.numbers, method),
     ...checkChoices(block.choices, method),
     ...checkLists(block.lists ?? {}, method),
-    ...checkPosition(block, entry),
+    ...checkPosition(block, entry, method),
     ...checkSides(block, method, entry),
   ];
 }
@@ -220,10 +220,13 @@ function checkLists(lists: ListValues, method: Method): BlockProblem[] {
   return problems;
 }
 
-function checkPosition({ position }: BlockPlan, entry: Entry): BlockProblem[] {
-  return position === undefined || entry.positions.includes(position)
-    ? []
-    : [{ path: 'position', message: `${entry.name} is done ${entry.positions.join(', or ')}.` }];
+function checkPosition({ position }: BlockPlan, entry: Entry, method: Method): BlockProblem[] {
+  const possible = positionsFor(entry, method);
+  if (position === undefined || possible.includes(position)) return [];
+  const message = entry.positions.includes(position)
+    ? `${method.name} is not done ${position} on ${entry.name}: ${possible.join(', or ')}.`
+    : `${entry.name} is done ${entry.positions.join(', or ')}.`;
+  return [{ path: 'position', message }];
 }
 
 /** Passes over the sides of one block: left, right, left and right again is the most. */

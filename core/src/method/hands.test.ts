@@ -197,6 +197,17 @@ const TAUGHT: readonly (readonly [entry: string, way: string, taught: Taught])[]
   ['belly-rock', 'continuous-motion', { s: { rock: [60, 180] }, setUp: /one hand underneath, one on top/ }],
   ['hip-draw-lean', 'brief-hold', { rounds: [3, 5], s: { hold: [3, 5] } }],
   ['shoulder-figure-eight', 'continuous-motion', { s: { rock: [60, 180] }, perMin: [30, 60] }],
+  [
+    'quadratus-three-points',
+    'inhibit-integrated',
+    { rounds: 3, effort: 20, s: { contract: [5, 8] }, says: ['Knee up, shoulder down', 'Leg crosses, arm goes long', 'Hitch your hip'] },
+  ],
+  [
+    'trunk-rotation-chest-supine',
+    'brief-hold',
+    { s: { hold: [3, 5] }, says: ['Hug yourself, stay heavy', 'Two deep breaths'], setUp: /pelvis/ },
+  ],
+  ['neck-extension-table-end', 'pin-lengthen', { rounds: 1, says: ['Under: base of the neck', 'Under: under the skull', 'Dizzy at all?'] }],
   ['quadratus-side-press', 'sink-contract', { s: { press: [15, 20] }, says: ['Hike your hip', 'Vibrate'] }],
   [
     'spine-muscles-reach-thoracic',

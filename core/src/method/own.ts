@@ -172,6 +172,12 @@ export function checkOwnEntry(fields: OwnEntryFields): BlockProblem[] {
       (fields.places?.[position]?.setUp.trim().length ?? 0) > 1,
       'Say in one sentence how it is set up in this position.',
     );
+  for (const [position, { without = [] }] of Object.entries(fields.places ?? {}))
+    need(
+      `places.${position}`,
+      without.every((way) => fields.ways.some((each) => each === way)),
+      'Only ways of working chosen can be left out in a position.',
+    );
   need(
     'places',
     Object.keys(fields.places ?? {}).every((position) => fields.positions.slice(1).some((each) => each === position)),

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { ENTRIES, findEntry } from '../catalogue/index.ts';
+import { ENTRIES, findEntry, positionsFor } from '../catalogue/index.ts';
 import { applyEvent, carryTo, READY } from '../table/index.ts';
 import {
   BUILT_IN,
@@ -255,7 +255,7 @@ describe('two-sided work', () => {
 test('every entry runs through in each of its ways, in every position it has', () => {
   let runs = 0;
   for (const entry of ENTRIES) {
-    for (const [way, position] of entry.ways.flatMap((each) => entry.positions.map((where) => [each, where] as const))) {
+    for (const [way, position] of entry.ways.flatMap((each) => positionsFor(entry, { id: each }).map((where) => [each, where] as const))) {
       const planned = { ...newBlock('b', entry.id, way, sidesOf(entry)), position };
       const line = compile([planned], { breath: SLOW_BREATH, edgeOf: () => null });
       let state = applyEvent(line, READY, { kind: 'start', atMs: 0 });

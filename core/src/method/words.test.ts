@@ -1,4 +1,4 @@
-import { ENTRIES, type Entry } from '../catalogue/index.ts';
+import { ENTRIES, positionsFor, type Entry } from '../catalogue/index.ts';
 import { compile, findMethod, newBlock, phasesOf, sidesOf, SLOW_BREATH, type BlockPlan, type Cue, type Method } from './index.ts';
 
 /**
@@ -52,7 +52,7 @@ test.each(ENTRIES.map((entry) => [entry.id, entry] as const))(
           if (/[{}]/.test(cue.text + cue.detail)) generic.push(`${way}: a word is missing in “${cue.text}, ${cue.detail}”`);
           if (cue.text.split(/\s+/).length > 7) generic.push(`${way}: too long to be read across a room: ${cue.text}`);
         }
-      for (const position of entry.positions) {
+      for (const position of positionsFor(entry, method)) {
         const said = lineOf({ ...usual, position }).find(({ kind }) => kind === 'set-up')!.detail;
         for (const [words, positions] of POSITION_WORDS)
           if (words.test(said) && !positions.includes(position)) generic.push(`${way}, ${position}: ${said}`);

@@ -8,7 +8,7 @@ import {
   type CautionContext,
   type OverrideFields,
 } from '../caution/index.ts';
-import type { Entry } from '../catalogue/index.ts';
+import { positionsFor, type Entry } from '../catalogue/index.ts';
 import type { CauseKind } from '../limiter/index.ts';
 import type { BlockPlan, BreathPace, Limits, Shelf, SideRounds } from '../method/index.ts';
 import type { KeptFacts } from './kept.ts';
@@ -45,6 +45,14 @@ export interface SessionFacts extends WantedFacts {
   readonly shelf?: Shelf;
 }
 
+/** Of some positions, those in which the block's way of working goes on its entry. */
+function possible({ entryId, methodId }: BlockPlan, positions: readonly Position[], shelf: Shelf): readonly Position[] {
+  const [entry, method] = [shelf.entries.get(entryId), shelf.methods.get(methodId)];
+  if (!entry || !method) return positions;
+  const goes = positionsFor(entry, method);
+  return positions.filter((position) => goes.includes(position));
+}
+
 /** The positions of an entry in which cautions forbid no side of a block, and, where there is none, why. */
 export function freePositions(
   block: BlockPlan,
@@ -52,7 +60,7 @@ export function freePositions(
   facts: Pick<SessionFacts, 'caution' | 'overrides'>,
   shelf: Shelf,
 ): { readonly free: readonly Position[]; readonly because: string } {
-  const judged = entry.positions.map((position) => ({
+  const judged = possible(block, entry.positions, shelf).map((position) => ({
     position,
     blocking: blockCautions({ ...block, position }, facts.caution, facts.overrides, shelf).flatMap((side) => side.blocking),
   }));
@@ -77,7 +85,7 @@ export function freeBySide(
   facts: Pick<SessionFacts, 'caution' | 'overrides'>,
   shelf: Shelf,
 ): FreeSide[] {
-  const judged = positions.map((position) => ({
+  const judged = possible(block, positions, shelf).map((position) => ({
     position,
     sides: blockCautions({ ...block, position }, facts.caution, facts.overrides, shelf),
   }));

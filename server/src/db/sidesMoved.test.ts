@@ -10,6 +10,8 @@ import { change, rows, type Pool } from './pool.ts';
 
 /** Entries that came with the change of meaning: no older block names them. */
 const NEW = new Set([
+  'quadratus-three-points',
+  'trunk-rotation-chest-supine',
   'neck-diagonal-levator',
   'neck-thumb-stretch',
   'scalene-collarbone',

@@ -94,6 +94,7 @@ const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
       setUp: line.min(2).required().label('Set-up'),
       supports: line.min(2).label('Supports'),
       hands: line.min(2).label('Hands'),
+      without: Joi.array().items(id).max(40).unique(),
     }),
   ),
   says: Joi.object().pattern(

@@ -2,7 +2,7 @@
 import Button from 'ant-design-vue/es/button';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { motionOf, type Position } from '@pace-bend/core/body';
-import type { Entry } from '@pace-bend/core/catalogue';
+import { positionsFor, type Entry } from '@pace-bend/core/catalogue';
 import { axisOf, compile, findMethod, newBlock, shelfWith, sidesOf, SLOW_BREATH, type Line } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import PickOne from '../parts/PickOne.vue';
@@ -19,12 +19,18 @@ const props = defineProps<{
 
 const wayId = ref(props.entry.ways[0]);
 const position = ref<Position>(props.entry.positions[0]);
+/** Positions in which the way that is rehearsed goes. */
+const here = computed(() => {
+  const method = findMethod(wayId.value);
+  return method ? positionsFor(props.entry, method) : props.entry.positions;
+});
 watch(
-  () => [props.entry.ways, props.entry.positions] as const,
+  () => [props.entry.ways, here.value] as const,
   ([ways, positions]) => {
     if (!ways.includes(wayId.value)) wayId.value = ways[0];
-    if (!positions.includes(position.value)) position.value = positions[0];
+    if (!positions.includes(position.value)) position.value = props.entry.positions[0];
   },
+  { flush: 'sync' },
 );
 
 /** Compiled anew with everything that is typed; while that cannot be, the last that could. */
@@ -43,7 +49,7 @@ watch(
 const cues = computed(() => line.value?.cues ?? []);
 const axis = computed(() => axisOf(findMethod(wayId.value)!, motionOf(props.entry.motionId)));
 const ways = computed(() => props.entry.ways.map((id) => ({ value: id, label: findMethod(id)?.name ?? id })));
-const positions = computed(() => props.entry.positions.map((each) => ({ value: each, label: each })));
+const positions = computed(() => here.value.map((each) => ({ value: each, label: each })));
 const WORKS = { athlete: 'they', therapist: 'you', nobody: '' };
 
 /** Which line is being read aloud, or null. */

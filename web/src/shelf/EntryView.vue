@@ -10,6 +10,7 @@ import {
   entryScene,
   lookAgainOf,
   partnersOf,
+  positionsFor,
   positionWords,
   setUpIn,
   showsEntry,
@@ -69,6 +70,7 @@ const further = computed(() =>
     words: setUpIn(entry.value!, position),
     stance: stanceAt(position),
     arranged: arrangedIn(entry.value!, position),
+    without: ways.value.filter((method) => !positionsFor(entry.value!, method).includes(position)).map(({ name }) => name.toLowerCase()),
   })),
 );
 /** Every position by its name, lying on a side once. */
@@ -179,7 +181,7 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
               <dt>You are</dt>
               <dd>{{ stanceAt(entry.positions[0]) }}</dd>
             </div>
-            <div v-for="{ position, words, stance, arranged } in further" :key="position">
+            <div v-for="{ position, words, stance, arranged, without } in further" :key="position">
               <dt>
                 {{ position }}<template v-if="arranged">, {{ arranged }}</template>
               </dt>
@@ -188,7 +190,7 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
                 <span class="small soft"
                   >{{ words.hands }}. {{ words.supports === 'None' ? 'No supports' : words.supports }}.<template v-if="stance">
                     You: {{ stance }}.</template
-                  ></span
+                  ><template v-if="without.length"> Not here: {{ without.join(', ') }}.</template></span
                 >
               </dd>
             </div>

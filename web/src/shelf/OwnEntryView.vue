@@ -81,7 +81,7 @@ function togglePosition(position: Position): void {
     form.supports = words.supports.trim() || form.supports;
     form.hands = words.hands.trim() || form.hands;
   }
-  for (const each of form.positions.slice(1)) form.places[each] ??= { setUp: '', supports: '', hands: '' };
+  for (const each of form.positions.slice(1)) form.places[each] ??= { setUp: '', supports: '', hands: '', without: [] };
 }
 const furtherPlaces = computed(() =>
   form.positions.slice(1).map((position) => ({ position, name: position.replace(' left', ''), words: form.places[position]! })),
@@ -249,6 +249,13 @@ const WORDS = [
                 :aria-invalid="line.id === 'setUp' && shown(`places.${position}`) ? 'true' : undefined"
               />
             </div>
+            <label class="line"
+              >Ways that do not go here<PickMany
+                :values="words.without.filter((way) => form.ways.includes(way))"
+                :label="`Ways that do not go ${name}`"
+                :options="METHODS.filter((method) => form.ways.includes(method.id)).map(({ id, name: label }) => ({ value: id, label }))"
+                @change="(values) => (words.without = values)"
+            /></label>
             <p v-if="shown(`places.${position}`)" class="wrong" role="alert">{{ shown(`places.${position}`) }}</p>
           </fieldset>
           <fieldset>

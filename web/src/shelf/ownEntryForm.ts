@@ -34,7 +34,7 @@ export interface EntryForm {
   sides: Side[];
   positions: Position[];
   /** How it is set up in each position but the usual one; supports and hands blank where they are as in the usual one. */
-  places: Partial<Record<Position, { setUp: string; supports: string; hands: string }>>;
+  places: Partial<Record<Position, { setUp: string; supports: string; hands: string; without: string[] }>>;
   supports: string;
   setUp: string;
   lead: string;
@@ -139,8 +139,8 @@ export function formOf(entry: Entry): EntryForm {
     positions: [...entry.positions],
     places: Object.fromEntries(
       entry.positions.slice(1).map((position) => {
-        const { setUp = '', supports = '', hands = '' } = entry.places?.[position] ?? {};
-        return [position, { setUp, supports, hands }];
+        const { setUp = '', supports = '', hands = '', without = [] } = entry.places?.[position] ?? {};
+        return [position, { setUp, supports, hands, without: [...without] }];
       }),
     ),
     supports: entry.supports,
@@ -189,8 +189,13 @@ export function sentOf(form: EntryForm): OwnEntryFields {
     .filter(([, places]) => places.length > 0);
   // What was typed for a position that is no longer one of them is not sent.
   const places = form.positions.slice(1).flatMap((position) => {
-    const { setUp = '', supports = '', hands = '' } = form.places[position] ?? {};
-    const more = { ...(supports.trim() ? { supports: supports.trim() } : {}), ...(hands.trim() ? { hands: hands.trim() } : {}) };
+    const { setUp = '', supports = '', hands = '', without = [] } = form.places[position] ?? {};
+    const out = without.filter((way) => form.ways.includes(way));
+    const more = {
+      ...(supports.trim() ? { supports: supports.trim() } : {}),
+      ...(hands.trim() ? { hands: hands.trim() } : {}),
+      ...(out.length > 0 ? { without: out } : {}),
+    };
     return setUp.trim() || Object.keys(more).length > 0 ? [[position, { setUp: setUp.trim(), ...more }] as const] : [];
   });
   const says = form.ways.flatMap((way) => {

@@ -27,4 +27,17 @@ export const BACK_WORK_DOING: Readonly<Record<string, Doing>> = {
     on: ['low-back'],
     kind: 'point',
   },
+  'quadratus-three-points': {
+    goes: { 'side-bend-slide': 'opposite' },
+    moves: ['hip across the midline', 'shoulder flexion'],
+    held: 'thigh',
+    muscles: ['quadratus'],
+    on: ['low-back'],
+    kind: 'point',
+  },
+  'trunk-rotation-chest-supine': {
+    goes: { 'trunk-rotation-lying': 'opposite', 'trunk-rotation': 'opposite' },
+    held: 'shoulder',
+    muscles: ['obliques', 'quadratus', 'back-extensors'],
+  },
 };

@@ -354,6 +354,7 @@ export const SHOULDER = [
         setUp: 'Leaning forward, arm folded behind the back and kept there',
         supports: 'Chest on the rest; your hip pins the wrist so that the arm stays',
         hands: 'Both thumbs work the inner edge, then go under the tip of the blade',
+        without: ['static-hold', 'cr-light'],
       },
     },
     supports: 'Your trunk blocks the elbow, or the arm drops off',
@@ -387,6 +388,7 @@ export const SHOULDER = [
         setUp: 'Side-lying, worked side up, arm carried above the elbow, a light pull toward the ceiling',
         supports: 'Pillow before the chest',
         hands: 'One hand above the elbow, one on the blade that goes along; small circles growing, then the other way',
+        without: ['mobilize-movement'],
       },
     },
     supports: 'None',
@@ -493,6 +495,7 @@ export const SHOULDER = [
         setUp: 'Prone, arm beside the body, a finger on the muscle',
         supports: 'Face hole, arm along the body',
         hands: 'One finger on the muscle, the other hand meets arm or shoulder',
+        without: ['pulsed'],
       },
     },
     supports: 'Towel between elbow and ribs',
@@ -768,7 +771,7 @@ export const SHOULDER = [
     ways: ['mobilize-oscillate', 'continuous-motion'],
     easier: ['overhead-rib-rock'],
     says: {
-      ...moving('Spring from beneath', '{rate} a minute; five to ten a level, from the neck root a few levels down'),
+      ...moving('Spring from beneath', '{rate} a minute, across the row of bones; five to ten a level, from the neck root down'),
       'mobilize-oscillate': {
         'Oscillate, grade {grade}': {
           text: 'One bone, sideways',

@@ -1,6 +1,9 @@
 import type { Scene } from '../scene.ts';
 import { holds, press, prone, sideLying, supine, upright, works, SHOULDERS } from './make.ts';
-import { SUPINE_ABOVE, PRONE_ABOVE, SIDE_LYING, LONG_SITTING } from './poses.ts';
+import { SUPINE_ABOVE, PRONE_ABOVE, SIDE_LYING, LONG_SITTING, twice } from './poses.ts';
+
+/** Arms hugged over the chest. */
+const HUG = twice({ sh: 40, plane: 78, shIn: 52, elbow: 118, pron: 60 });
 
 export const BACK_WORK: Readonly<Record<string, Scene>> = {
   'quadratus-side-press': sideLying('back', { ...SIDE_LYING, side: -4 }, null, {
@@ -80,6 +83,37 @@ export const BACK_WORK: Readonly<Record<string, Scene>> = {
       muscles: ['back-extensors'],
       hands: [holds('knuckles', ['waist', 0.6, 160], { to: 60 }), works('palm', ['chest', 0.5, 96], { to: 90 })],
       marks: [press(['upperArm', 0.6, 180], 270)],
+    },
+  ),
+  'quadratus-three-points': prone(
+    'back',
+    { ...PRONE_ABOVE, side: -14, sh: 156, plane: 4, hipOut: -12 },
+    { side: 14, sh: 13, plane: 10, hipOut: 22 },
+    {
+      muscles: ['quadratus'],
+      hands: [holds('fingers', ['waist', 0.5, 156], { to: 100 }), works('grip', ['thigh', 0.7, 140], { to: 150 })],
+      marks: [
+        {
+          kind: 'points',
+          at: [
+            ['waist', 0.1, 160],
+            ['waist', 0.5, 164],
+            ['waist', 0.95, 150],
+          ],
+        },
+        press(['pelvis', 0.5, 100], 180),
+      ],
+    },
+  ),
+  'trunk-rotation-chest-supine': supine(
+    'front',
+    { ...SUPINE_ABOVE, ...HUG, twist: -46 },
+    { twist: 0 },
+    {
+      frame: ['head', 'chest', 'pelvis', 'thigh', 'other.thigh'],
+      muscles: ['obliques'],
+      hands: [works('cup', ['upperArm', 0.06, 120], { to: 60, from: 260 }), holds('palm', ['pelvis', 0.3, 44], { to: 80, from: 270 })],
+      marks: [press(['upperArm', 0.4, 60], 270)],
     },
   ),
 };

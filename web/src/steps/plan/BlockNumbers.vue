@@ -2,6 +2,7 @@
 import Radio from 'ant-design-vue/es/radio';
 import { computed, ref } from 'vue';
 import { motionOf } from '@pace-bend/core/body';
+import { positionsFor } from '@pace-bend/core/catalogue';
 import {
   axisOf,
   checkNumber,
@@ -33,6 +34,7 @@ const shelf = useShelf();
 
 const method = computed(() => shelf.methodOf(props.block.methodId));
 const entry = computed(() => shelf.entryOf(props.block.entryId));
+const positions = computed(() => positionsFor(entry.value, method.value));
 const motion = computed(() => motionOf(entry.value.motionId));
 const axis = computed(() => axisOf(method.value, motion.value));
 const showMore = ref(false);
@@ -76,11 +78,13 @@ function setChoice(id: string, value: string): void {
 
 function setMethod(methodId: string): void {
   const next = shelf.methodOf(methodId);
-  const { lists: _lists, ...rest } = props.block;
+  const { lists: _lists, position, ...rest } = props.block;
   const { rounds: _rounds, ...begins } = beginningOf(next, entry.value);
   emit('change', {
     ...rest,
     methodId,
+    // Where it does not go, it goes where the entry usually is.
+    ...(position !== undefined && positionsFor(entry.value, next).includes(position) ? { position } : {}),
     ...begins,
     sides: rest.sides.map((each) => ({ ...each, rounds: Math.min(each.rounds, next.rounds.max) })),
   });
@@ -118,7 +122,7 @@ const wrong = (spec: NumberSpec) =>
     <p class="soft small also">
       Also called {{ method.synonyms.slice(0, 3).join(', ') }} · <RouterLink :to="`/shelf/compare?a=${method.id}`">compare</RouterLink>
     </p>
-    <div v-if="entry.positions.length > 1" class="line">
+    <div v-if="positions.length > 1" class="line">
       <span>Position</span
       ><PickOne
         class="position"
@@ -126,7 +130,7 @@ const wrong = (spec: NumberSpec) =>
         :value="block.position ?? entry.positions[0]"
         :disabled="disabled"
         label="Position"
-        :options="entry.positions.map((each) => ({ value: each, label: each.startsWith('side-lying') ? 'side-lying' : each }))"
+        :options="positions.map((each) => ({ value: each, label: each.startsWith('side-lying') ? 'side-lying' : each }))"
         @change="(position) => emit('change', { ...block, position })"
       />
     </div>
