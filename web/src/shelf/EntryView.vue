@@ -169,6 +169,14 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
               <dt>Direction</dt>
               <dd>{{ entry.pressLine }}</dd>
             </div>
+            <div v-if="entry.lead">
+              <dt>Carried</dt>
+              <dd>“{{ entry.lead }}”</dd>
+            </div>
+            <div v-if="entry.play">
+              <dt>In the joint</dt>
+              <dd>“{{ entry.play }}”</dd>
+            </div>
             <div>
               <dt>Hands</dt>
               <dd>{{ entry.hands }}</dd>
