@@ -86,6 +86,8 @@ export interface Entry {
   readonly setUp: string;
   /** Where the limb, or the head, is carried to its edge, as it is said aloud in at most five words; left out only where no way carries anything. */
   readonly lead?: string;
+  /** Where it is carried until it eases, in the same few words, where some way makes it short. */
+  readonly ease?: string;
   /** What plays in the joint where it is mobilized, as it is said aloud; `{place}` is the direction. */
   readonly play?: string;
   /** What each hand does. */

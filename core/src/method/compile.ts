@@ -283,7 +283,7 @@ class PassWalk {
     const says = entry.says?.[method.id] ?? (method.madeFrom === undefined ? undefined : entry.says?.[method.madeFrom]);
     const own = says?.[phase.text];
     if (own !== undefined) return { text: own.text, detail: this.withChoices(own.detail, phase.detail), works: own.works ?? phase.works };
-    const line = phase.leads === 'play' ? entry.play : entry.lead;
+    const line = phase.leads === 'play' ? entry.play : phase.leads === 'ease' ? entry.ease : entry.lead;
     if (phase.leads === undefined || line === undefined) return phase;
     return {
       text: phase.leads === 'further' ? `Further: ${line[0]!.toLowerCase()}${line.slice(1)}` : line,

@@ -183,7 +183,7 @@ export function checkOwnEntry(fields: OwnEntryFields): BlockProblem[] {
     Object.keys(fields.places ?? {}).every((position) => fields.positions.slice(1).some((each) => each === position)),
     'Only positions it has, other than the usual one, have a set-up of their own.',
   );
-  for (const id of ['lead', 'play'] as const)
+  for (const id of ['lead', 'ease', 'play'] as const)
     need(
       id,
       fields[id] === undefined || (fields[id].trim() !== '' && fields[id].trim().split(/\s+/).length < MOST_WORDS),

@@ -137,8 +137,8 @@ export interface PhaseSpec {
   readonly rate?: string;
   /** One instruction. `{press}`, `{setUp}` and the like are filled from the catalogue entry, `{place}` and `{turn}` from the loop. */
   readonly text: string;
-  /** The entry's own line for where its limb goes stands in place of the text: as far as it goes, or further than before; or its line for the play of its joint. */
-  readonly leads?: 'there' | 'further' | 'play' | undefined;
+  /** The entry's own line for where its limb goes stands in place of the text: as far as it goes, or further than before; where it eases; or what plays in its joint. */
+  readonly leads?: 'there' | 'further' | 'ease' | 'play' | undefined;
   /** A second line: the how. */
   readonly detail: string;
 }

@@ -122,6 +122,7 @@ const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
   supports: text.required(),
   setUp: line.min(2).required().label('Set-up'),
   lead: Joi.string().trim(true).min(2).max(LONGEST_PLACE).label('Where it is carried'),
+  ease: Joi.string().trim(true).min(2).max(LONGEST_PLACE).label('Where it eases'),
   play: Joi.string().trim(true).min(2).max(LONGEST_PLACE).label('What plays in the joint'),
   hands: line.min(2).required().label('Hands'),
   mover: Joi.string().valid('therapist', 'athlete', 'both').required(),

@@ -173,6 +173,10 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
               <dt>Carried</dt>
               <dd>“{{ entry.lead }}”</dd>
             </div>
+            <div v-if="entry.ease">
+              <dt>Eased</dt>
+              <dd>“{{ entry.ease }}”</dd>
+            </div>
             <div v-if="entry.play">
               <dt>In the joint</dt>
               <dd>“{{ entry.play }}”</dd>

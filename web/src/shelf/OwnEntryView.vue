@@ -103,6 +103,7 @@ const NAMES = [
 const WORDS = [
   { id: 'setUp', label: 'Set-up, one spoken sentence' },
   { id: 'lead', label: 'Where it is carried, in five words at most' },
+  { id: 'ease', label: 'Where it eases, in five words at most' },
   { id: 'play', label: 'What plays in the joint, where it is mobilized, in five words at most' },
   { id: 'supports', label: 'Supports' },
   { id: 'hands', label: 'What each hand does' },

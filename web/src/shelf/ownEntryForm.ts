@@ -38,6 +38,7 @@ export interface EntryForm {
   supports: string;
   setUp: string;
   lead: string;
+  ease: string;
   play: string;
   hands: string;
   mover: Entry['mover'];
@@ -94,6 +95,7 @@ export const BLANK: EntryForm = {
   supports: '',
   setUp: '',
   lead: '',
+  ease: '',
   play: '',
   hands: '',
   mover: 'therapist',
@@ -146,6 +148,7 @@ export function formOf(entry: Entry): EntryForm {
     supports: entry.supports,
     setUp: entry.setUp,
     lead: entry.lead ?? '',
+    ease: entry.ease ?? '',
     play: entry.play ?? '',
     hands: entry.hands,
     mover: entry.mover,
@@ -226,6 +229,7 @@ export function sentOf(form: EntryForm): OwnEntryFields {
     supports: form.supports.trim(),
     setUp: form.setUp.trim(),
     ...(form.lead.trim() ? { lead: form.lead.trim() } : {}),
+    ...(form.ease.trim() ? { ease: form.ease.trim() } : {}),
     ...(form.play.trim() ? { play: form.play.trim() } : {}),
     hands: form.hands.trim(),
     mover: form.mover,

@@ -184,6 +184,7 @@ export const ARM = [
     supports: 'Forearm turned in, on a towel',
     setUp: 'Forearm turned in, knuckle on the muscle below the inner elbow',
     lead: 'Palm turns up',
+    ease: 'Palm turns down',
     hands: 'Knuckle or thumb presses, the other hand keeps the forearm turned in',
     press: 'Turn your palm down',
     pressLine: 'thumb toward the table, lightly',

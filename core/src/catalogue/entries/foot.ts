@@ -511,6 +511,7 @@ export const FOOT = [
     mover: 'both',
     setUp: 'Prone, foot over the edge, forearm pins the calf while the foot comes up',
     lead: 'Foot comes up',
+    ease: 'Foot points down',
     hands: 'One forearm or soft fist pins, your thigh brings the foot up',
     press: 'Point your foot',
     pressLine: 'toes away from the knee',

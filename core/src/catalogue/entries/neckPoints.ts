@@ -12,6 +12,7 @@ export const NECK_POINTS = [
     supports: 'Pillow under the head',
     setUp: 'Supine on a pillow, thumb beside the neck behind the ear line, head carried away beneath it',
     lead: 'Head away from my thumb',
+    ease: 'Head toward my thumb',
     hands: 'One thumb sinks beside the neck, the other hand carries the skull',
     press: 'Press into the pillow',
     pressLine: 'back of the head into the pillow, no turn',

@@ -40,6 +40,7 @@ export const SHOULDER_POINTS = [
     positions: ['supine'],
     supports: 'None needed',
     setUp: 'Supine, arm brought over the chest, fist on the outer part of the blade pushes it inward',
+    ease: 'Blade in to the spine',
     hands: 'One hand carries the arm over the chest, the fist of the other pushes the blade to the spine',
     press: 'Shoulder heavy',
     pressLine: 'outer edge of the blade to the spine',

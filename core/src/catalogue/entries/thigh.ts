@@ -42,6 +42,7 @@ export const THIGH = [
     mover: 'both',
     setUp: 'Supine at the side, lower leg hanging, forearm pins the thigh while the knee bends',
     lead: 'Knee bends, shin hangs',
+    ease: 'Knee straight, thigh soft',
     hands: 'One forearm pins station by station toward the hip, the other hand bends the knee',
     press: 'Straighten your knee',
     pressLine: 'shin forward into my hand',

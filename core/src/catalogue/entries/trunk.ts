@@ -299,6 +299,7 @@ export const TRUNK = [
     supports: 'Leg drawn up beside, cushion under the knee',
     setUp: 'Prone, trunk side-bent toward the sore side, leg drawn up',
     lead: 'Trunk bends away',
+    ease: 'Trunk curves to this side',
     hands: 'One hand monitors the point, the other keeps hip and ribs close',
     press: 'Stay heavy',
     pressLine: 'hip toward the ribs',

@@ -533,6 +533,7 @@ export const INHIBIT_INTEGRATED: Method = {
       breath: 'free',
       works: 'therapist',
       text: 'Bring it short',
+      leads: 'ease',
       detail: 'until the point stops hurting',
     },
     {

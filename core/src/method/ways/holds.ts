@@ -228,6 +228,7 @@ export const POSITION_OF_COMFORT: Method = {
       breath: 'free',
       works: 'therapist',
       text: 'Bring it short',
+      leads: 'ease',
       detail: 'until the tender point stops hurting; they say when',
     },
     {
@@ -324,6 +325,7 @@ export const SLACK_STRETCH: Method = {
           breath: 'free',
           works: 'therapist',
           text: 'Bring it short',
+          leads: 'ease',
           detail: 'cycle {turn} of {turns}, {stage}',
         },
         {
