@@ -1,4 +1,5 @@
 import { addMotion, becomeOwner, choose, expect, saved, test, typeTrials, walkIn } from './support.ts';
+import { v7 } from 'uuid';
 
 test('twelve readings, three trials, both sides, from the keyboard, once round the table', async ({ page, expectedErrors }) => {
   test.setTimeout(180_000);
@@ -253,4 +254,54 @@ test('the trend: level, what is kept, a goal, two periods', async ({ page, expec
   await expect(charts.getByText(/^Left [+−]?\d+\.\d°: .*readings\)$/)).toBeVisible();
   await charts.getByLabel('Second period to').fill('2020-01-01');
   await expect(charts.getByText('A period ends on or after the day it begins.')).toBeVisible();
+});
+
+test('a lump: by two taps, or by keys; at the next visit it is looked at first, until somebody has looked', async ({
+  page,
+  expectedErrors,
+}) => {
+  expect(expectedErrors).toEqual([]);
+  const visit = await walkIn(page, 'Lump Carrier');
+  await page.goto(`${visit}/measure`);
+  const card = page.getByRole('region', { name: 'Findings' });
+  await card.getByRole('button', { name: 'Points' }).click();
+  // Two taps: the muscle on the body, then what is there.
+  await card.getByRole('button', { name: 'Back', exact: true }).click();
+  await card.getByRole('button', { name: 'hamstrings, left' }).click();
+  await expect(card.getByRole('group', { name: 'Side of the point' }).getByRole('button', { name: 'Left' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await card.getByRole('button', { name: 'upper third', exact: true }).click();
+  await card.getByRole('button', { name: 'lump', exact: true }).click();
+  await card.getByRole('group', { name: 'Tenderness, 0 to 10' }).getByRole('button', { name: '6', exact: true }).click();
+  await card.getByLabel('Felt somewhere else as well').fill('the heel');
+  await card.getByLabel('Felt somewhere else as well').blur();
+  const told = card.getByRole('list', { name: 'What was found' });
+  await expect(told).toContainText('Hamstrings, upper third, left lump, 6 of 10, felt at the heel');
+  await saved(page);
+
+  const { athlete } = await (await page.request.get(`/api/visits/${visit.split('/').at(-1)}`)).json();
+  const next = v7();
+  const startsAt = new Date(Date.now() + 21 * 86_400_000).toISOString();
+  expect(
+    (await page.request.put(`/api/visits/${next}`, { data: { athleteId: athlete.id, startsAt, minutes: 45, overlap: true } })).status(),
+  ).toBe(200);
+  await page.goto(`/visit/${next}/arrive`);
+  const words = 'left hamstrings, upper third: lump, 6 of 10, felt at the heel, 3 weeks old';
+  await expect(page.getByText(words)).toBeVisible();
+  await page.goto(`/visit/${next}/plan`);
+  await expect(page.getByRole('region', { name: 'Worth a look' })).toContainText(`Look first: ${words}.`);
+  // One key from there to the place itself: looked at and clean counts too.
+  await page.goto(`/visit/${next}/measure`);
+  await card.getByRole('button', { name: `Look again: ${words}` }).press('Enter');
+  await expect(card.getByRole('button', { name: 'upper third', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await card.getByRole('button', { name: 'nothing there' }).press('Enter');
+  await expect(card.getByRole('list', { name: 'Look at this first' })).toHaveCount(0);
+  await expect(told).toContainText('Hamstrings, upper third, left nothing there');
+  await saved(page);
+  // Taken back, nobody has looked.
+  await card.getByRole('button', { name: 'nothing there' }).click();
+  await expect(card.getByRole('list', { name: 'Look at this first' })).toContainText('3 weeks old');
+  await saved(page);
 });

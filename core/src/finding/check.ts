@@ -1,9 +1,12 @@
 import { findMotion } from '../body/index.ts';
-import { CLOCKS, DIRECTIONS, END_FEELS, FELT, FORCES, GLIDES, PRESSES, PRESS_ANSWERS, type FindingContent } from './types.ts';
+import { pointPlace } from './points.ts';
+import { CLOCKS, DIRECTIONS, END_FEELS, FELT, FORCES, GLIDES, POINTS, PRESSES, PRESS_ANSWERS, type FindingContent } from './types.ts';
 
 /** Largest pull or press a hand-held gauge takes, newtons. */
 export const FORCE_MOST_N = 1500;
 export const FORCE_TRIALS_MOST = 5;
+/** Longest words for where a point is felt as well. */
+export const REFERS_MOST = 80;
 
 const one = (value: unknown, allowed: readonly unknown[]): boolean => allowed.includes(value);
 const oneOrNull = (value: unknown, allowed: readonly unknown[]): boolean => value === null || one(value, allowed);
@@ -20,7 +23,10 @@ export function findingProblem(content: FindingContent): string | null {
   const motion = kind === 'end' ? findMotion(subject) : undefined;
   if (kind === 'end' && !motion) return 'No such motion is known.';
   if (motion && !motion.sides.includes(side)) return `${motion.name} has no ${side} side.`;
-  const subjects = { end: null, clock: CLOCKS, glide: GLIDES, press: PRESSES, force: FORCES, 'leg-length': [{ id: 'legs' }] }[kind];
+  if (kind === 'point' && pointPlace(subject) === null) return 'No such muscle is known.';
+  const subjects = { end: null, point: null, clock: CLOCKS, glide: GLIDES, press: PRESSES, force: FORCES, 'leg-length': [{ id: 'legs' }] }[
+    kind
+  ];
   if (subjects && !subjects.some((each) => each.id === subject)) return 'This cannot be found on that.';
   if (data === null) return null;
   if (typeof data !== 'object') return 'What was found is missing.';
@@ -68,6 +74,14 @@ function dataProblem(content: FindingContent): string | null {
       return byCm === null || (typeof byCm === 'number' && byCm >= 0 && byCm <= 8)
         ? null
         : 'A difference in leg length lies between 0 and 8 cm.';
+    }
+    case 'point': {
+      const { what, tenderness, refers } = content.data!;
+      if (!POINTS.some((each) => each.id === what)) return 'Say what the finger found.';
+      if (tenderness !== null && !whole(tenderness, 0, 10)) return 'Tenderness is a whole number from 0 to 10.';
+      return typeof refers === 'string' && refers.length <= REFERS_MOST
+        ? null
+        : `Where it is felt as well: at most ${REFERS_MOST} letters.`;
     }
     case 'press':
       return one(content.data!.answer, PRESS_ANSWERS) ? null : 'The answer is prompt, late, weak or absent.';

@@ -8,6 +8,8 @@ import {
   FORCES,
   GLIDES,
   HOURS,
+  lookFirst,
+  pointPlace,
   PRESSES,
   subjectWords,
   weakSides,
@@ -37,6 +39,11 @@ describe('what stands', () => {
 
 describe('in words', () => {
   test.each<[FindingContent, string, string]>([
+    [
+      { kind: 'point', subject: 'soleus/middle', side: 'left', data: { what: 'lump', tenderness: 6, refers: 'the heel' } },
+      'Soleus, middle third',
+      'lump, 6 of 10, felt at the heel',
+    ],
     [
       { kind: 'end', subject: 'hip-flexion', side: 'left', data: { endFeel: 'capsular', pain: 3, felt: 'joint', guarding: false } },
       'Hip flexion, supine, knee bent',
@@ -153,5 +160,62 @@ describe('what is wrong is said', () => {
         expect(problem === null || problem.length > 5).toBe(true);
       }),
     );
+  });
+});
+
+describe('points', () => {
+  const NOW = Date.parse('2026-11-28T09:00:00Z');
+  const point = (
+    id: string,
+    subject: string,
+    side: 'left' | 'right',
+    what: string,
+    tenderness: number | null,
+    foundAt: string,
+    supersedes: string | null = null,
+  ) =>
+    ({
+      ...make({ kind: 'point', subject, side, data: { what, tenderness, refers: '' } } as FindingContent, id, supersedes),
+      foundAt,
+    }) as Finding;
+  const lump = point('a', 'gastrocnemius/upper', 'left', 'lump', 6, '2026-11-07T10:00:00Z');
+
+  test('a lump from an earlier visit is looked at first, with where, what, how tender and how old', () => {
+    expect(lookFirst([lump], [], NOW).map(({ words }) => words)).toEqual(['left gastrocnemius, upper third: lump, 6 of 10, 3 weeks old']);
+  });
+
+  test('the most tender first; what was clean when it was last felt, and what was looked at today, is not asked about', () => {
+    const band = point('b', 'soleus/middle', 'right', 'band', 7, '2026-11-20T10:00:00Z');
+    expect(lookFirst([lump, band], [], NOW).map(({ finding }) => finding.id)).toEqual(['b', 'a']);
+    const clean = point('c', 'gastrocnemius/upper', 'left', 'clean', null, '2026-11-21T10:00:00Z');
+    expect(lookFirst([clean, lump, band], [], NOW).map(({ finding }) => finding.id)).toEqual(['b']);
+    const again = point('d', 'soleus/middle', 'right', 'band', 3, '2026-11-28T08:00:00Z');
+    expect(lookFirst([lump, band], [again], NOW).map(({ finding }) => finding.id)).toEqual(['a']);
+    // The other side, and another third, are other places.
+    const other = point('e', 'gastrocnemius/lower', 'left', 'clean', null, '2026-11-28T08:00:00Z');
+    expect(lookFirst([lump], [other], NOW)).toHaveLength(1);
+    // What was taken back today was not looked at.
+    const gone = { ...point('f', 'gastrocnemius/upper', 'left', 'lump', 2, '2026-11-28T08:00:00Z', 'g'), data: null } as Finding;
+    expect(lookFirst([lump], [gone], NOW)).toHaveLength(1);
+  });
+
+  test('places that are none, and values that cannot be, are refused in words', () => {
+    const sound = { kind: 'point', subject: 'soleus/middle', side: 'left', data: { what: 'band', tenderness: 4, refers: '' } } as const;
+    expect(findingProblem(sound)).toBeNull();
+    expect(findingProblem({ ...sound, data: { ...sound.data, refers: 'heel' } })).toBeNull();
+    for (const wrong of [
+      { ...sound, subject: 'soleus' },
+      { ...sound, subject: 'soleus/middle/more' },
+      { ...sound, subject: 'toString/middle' },
+      { ...sound, subject: 'soleus/outer' },
+      { ...sound, data: { ...sound.data, what: 'monster' } },
+      { ...sound, data: { ...sound.data, tenderness: 11 } },
+      { ...sound, data: { ...sound.data, tenderness: 2.5 } },
+      { ...sound, data: { ...sound.data, refers: 'x'.repeat(81) } },
+      { ...sound, data: { ...sound.data, refers: 7 } },
+      { ...sound, side: 'midline' },
+    ])
+      expect([JSON.stringify(wrong), findingProblem(wrong as never)]).toEqual([JSON.stringify(wrong), expect.any(String)]);
+    expect(pointPlace('__proto__/middle')).toBeNull();
   });
 });

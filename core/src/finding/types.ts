@@ -100,6 +100,31 @@ export interface ForceData {
   readonly trialsN: readonly number[];
 }
 
+/** What a finger finds in a muscle. The last: looked at, and clean. */
+export const POINTS = [
+  { id: 'sore', name: 'sore point' },
+  { id: 'band', name: 'tight band' },
+  { id: 'lump', name: 'lump' },
+  { id: 'hard', name: 'hard' },
+  { id: 'puffy', name: 'puffy' },
+  { id: 'scar', name: 'scar' },
+  { id: 'warm', name: 'warm' },
+  { id: 'clean', name: 'nothing there' },
+] as const;
+export type PointKind = (typeof POINTS)[number]['id'];
+
+/** Where in a muscle, seen from its near attachment. */
+export const THIRDS = ['upper', 'middle', 'lower'] as const;
+export type Third = (typeof THIRDS)[number];
+
+export interface PointData {
+  readonly what: PointKind;
+  /** Tenderness under the finger, 0–10; null where it was not asked. */
+  readonly tenderness: number | null;
+  /** Where else it is felt, in the athlete's words; empty: nowhere. */
+  readonly refers: string;
+}
+
 /** What can be found by hand and eye, by kind, with what it is about. */
 export type FindingContent =
   | { readonly kind: 'end'; readonly subject: string; readonly side: Side; readonly data: EndData | null }
@@ -107,10 +132,12 @@ export type FindingContent =
   | { readonly kind: 'glide'; readonly subject: GlideId; readonly side: 'left' | 'right'; readonly data: GlideData | null }
   | { readonly kind: 'leg-length'; readonly subject: 'legs'; readonly side: 'midline'; readonly data: LegLengthData | null }
   | { readonly kind: 'press'; readonly subject: PressId; readonly side: 'left' | 'right'; readonly data: PressData | null }
-  | { readonly kind: 'force'; readonly subject: ForceId; readonly side: 'left' | 'right'; readonly data: ForceData | null };
+  | { readonly kind: 'force'; readonly subject: ForceId; readonly side: 'left' | 'right'; readonly data: ForceData | null }
+  /** Subject: a muscle of the body map and a third of it, `gastrocnemius/upper`. */
+  | { readonly kind: 'point'; readonly subject: string; readonly side: 'left' | 'right'; readonly data: PointData | null };
 
 export type FindingKind = FindingContent['kind'];
-export const FINDING_KINDS = ['end', 'clock', 'glide', 'leg-length', 'press', 'force'] as const satisfies readonly FindingKind[];
+export const FINDING_KINDS = ['end', 'clock', 'glide', 'leg-length', 'press', 'force', 'point'] as const satisfies readonly FindingKind[];
 
 /** `data` null withdraws what `supersedes` points at. */
 export type FindingFields = FindingContent & { readonly moment: 'before' | 'after'; readonly supersedes: string | null };

@@ -1,4 +1,6 @@
 import { findMotion } from '../body/index.ts';
+import { REGIONS } from '../figure/index.ts';
+import { pointPlace, pointWords } from './points.ts';
 import {
   CLOCKS,
   DIRECTIONS,
@@ -14,12 +16,6 @@ import {
   type HourState,
   type StandingFinding,
 } from './types.ts';
-
-/** The findings that stand: neither corrected nor withdrawn. Order is kept. */
-export function currentFindings(findings: readonly Finding[]): StandingFinding[] {
-  const corrected = new Set(findings.map((finding) => finding.supersedes));
-  return findings.filter((finding): finding is StandingFinding => !corrected.has(finding.id) && finding.data !== null);
-}
 
 /** The hours that are not free. */
 export function hoursThat(data: ClockData, state: Exclude<HourState, 'free'>): Hour[] {
@@ -46,6 +42,8 @@ export function workOrder({ hours }: ClockData): Hour[] {
   return [...new Set(order.map((i) => HOURS[((i % 12) + 12) % 12]!))];
 }
 
+const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
+
 const list = (parts: readonly string[]): string =>
   parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
 
@@ -66,6 +64,10 @@ export function subjectWords(finding: Pick<Finding, 'kind' | 'subject'>): string
       return FORCES.find((each) => each.id === finding.subject)!.name;
     case 'leg-length':
       return 'Leg length';
+    case 'point': {
+      const place = pointPlace(finding.subject);
+      return place ? `${capital(REGIONS[place.muscle].words)}, ${place.third} third` : finding.subject;
+    }
   }
 }
 
@@ -112,6 +114,8 @@ export function findingWords(finding: Pick<StandingFinding, 'kind' | 'data'>): s
       if (afterPull === null) return first;
       return `${first}; after a pull ${afterPull === 'even' ? (shorter === 'even' ? 'still even' : 'even: a tight side, not a short leg') : afterPull === shorter ? 'the same' : `${afterPull} looks shorter`}`;
     }
+    case 'point':
+      return pointWords(found.data);
     case 'press':
       return found.data.answer;
     case 'force':

@@ -63,3 +63,14 @@ test('a rule of order that the row breaks is told', () => {
 test('blocks that are not known are left out, and an unknown length counts as nothing', () => {
   expect(planChecks({ blocks: [{ ...block('a', 'calf-pin'), entryId: 'gone' }], secondsOf: new Map(), complaint: 'calf' })).toEqual([]);
 });
+
+test('a lump that nobody has looked at today is said first', () => {
+  const finding = { id: 'f' } as never;
+  const told = planChecks({
+    blocks: [block('a', 'calf-pin')],
+    secondsOf: new Map(),
+    complaint: 'calf',
+    lookFirst: [{ finding, words: 'left gastrocnemius, upper third: lump, 6 of 10, 3 weeks old' }],
+  });
+  expect(told[0]).toEqual({ kind: 'look', words: 'Look first: left gastrocnemius, upper third: lump, 6 of 10, 3 weeks old.' });
+});

@@ -1,12 +1,13 @@
 import { regionName, type Region } from '../body/index.ts';
 import { sourcesOf, type Entry } from '../catalogue/index.ts';
 import { blockAction, consentArea } from '../caution/index.ts';
+import type { LookFirst } from '../finding/index.ts';
 import { BUILT_IN, type BlockPlan, type Shelf } from '../method/index.ts';
 import { orderProblems } from './order.ts';
 
 /** Something worth a look in a plan, in words. It forbids nothing. */
 export interface PlanCheck {
-  readonly kind: 'order' | 'time' | 'source';
+  readonly kind: 'order' | 'time' | 'source' | 'look';
   readonly words: string;
 }
 
@@ -15,6 +16,8 @@ export interface CheckFacts {
   /** Seconds each block takes, by its id; one that is not known is not counted. */
   readonly secondsOf: ReadonlyMap<string, number>;
   readonly complaint: Region | null;
+  /** Points of earlier visits that nobody has looked at today. */
+  readonly lookFirst?: readonly LookFirst[];
   readonly shelf?: Shelf;
 }
 
@@ -37,10 +40,10 @@ interface Placed {
 }
 
 /**
- * What is worth a look in a plan: rules of order that the row breaks, parts of the body that are worked much longer than they usually are,
+ * What is worth a look in a plan: points of earlier visits that nobody has looked at today, rules of order that the row breaks, parts of the body that are worked much longer than they usually are,
  * and likely sources of today's complaint that nothing in it works on. Common practice; nothing of it stops anybody.
  */
-export function planChecks({ blocks, secondsOf, complaint, shelf = BUILT_IN }: CheckFacts): PlanCheck[] {
+export function planChecks({ blocks, secondsOf, complaint, lookFirst = [], shelf = BUILT_IN }: CheckFacts): PlanCheck[] {
   const rows = blocks.flatMap((block) => {
     const entry = shelf.entries.get(block.entryId);
     return entry && shelf.methods.has(block.methodId) ? [{ block, entry, at: placed(block, entry, shelf) }] : [];
@@ -50,7 +53,8 @@ export function planChecks({ blocks, secondsOf, complaint, shelf = BUILT_IN }: C
     const minutes = rows.filter(({ at }) => is(at)).reduce((sum, { block }) => sum + (secondsOf.get(block.id) ?? 0), 0) / 60;
     return minutes > most * SLACK ? [{ kind: 'time', words: `${what}: ${Math.round(minutes)} min are planned; ${words}.` }] : [];
   });
-  return [...order, ...times, ...unlooked(rows, complaint)];
+  const looks = lookFirst.map(({ words }): PlanCheck => ({ kind: 'look', words: `Look first: ${words}.` }));
+  return [...looks, ...order, ...times, ...unlooked(rows, complaint)];
 }
 
 function placed(block: BlockPlan, entry: Entry, shelf: Shelf): Placed {

@@ -38,6 +38,7 @@ const FINDINGS: readonly { readonly name: string; readonly found: readonly Findi
   {
     name: 'Joss Adeyemi',
     found: [
+      { kind: 'point', subject: 'gastrocnemius/upper', side: 'left', data: { what: 'lump', tenderness: 6, refers: '' } },
       { kind: 'end', subject: 'ankle-lunge', side: 'left', data: { endFeel: 'capsular', pain: 2, felt: 'joint', guarding: false } },
       {
         kind: 'clock',

@@ -1,6 +1,6 @@
 import type { FindingFields } from '@pace-bend/core/finding';
 import { STOP_QUESTIONS } from '@pace-bend/core/caution';
-import { currentFindings } from '@pace-bend/core/finding';
+import { currentFindings, lookFirst } from '@pace-bend/core/finding';
 import { newVisit, openTestApp, request, requestAs, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
@@ -47,6 +47,8 @@ test.each<[string, object, string]>([
   ['nothing found', { data: { endFeel: null, pain: null, felt: null, guarding: null } }, 'Nothing was found'],
   ['a withdrawal of nothing', { data: null }, 'nothing to withdraw'],
   ['a correction of something else', { supersedes: uuid() }, 'not the same thing'],
+  ['a point in no muscle', { kind: 'point', subject: 'moon/upper', data: { what: 'lump', tenderness: 6, refers: '' } }, 'No such muscle'],
+  ['tenderness eleven', { kind: 'point', subject: 'soleus/upper', data: { what: 'lump', tenderness: 11, refers: '' } }, '0 to 10'],
   ['a press of a ton', { kind: 'force', subject: 'hip-flexors', data: { trialsN: [9000] } }, '1500 N'],
 ])('%s: refused, nothing written', async (_, patch, words) => {
   const { visitId } = await newVisit(test_.app);
@@ -146,4 +148,41 @@ test('while something says stop nothing is found; what stands can be withdrawn',
     supersedes: null,
   }).expect(409);
   await put(visitId, uuid(), { ...END, data: null, supersedes: first }).expect(200);
+});
+
+test('a lump is asked about at every later visit until somebody has looked, whatever else was found meanwhile; not after half a year', async () => {
+  const { athleteId, visitId } = await newVisit(test_.app);
+  const at = async (startsAt: string) => {
+    const id = uuid();
+    await request(test_.app).put(`/api/visits/${id}`).send({ athleteId, startsAt, minutes: 30, overlap: true }).expect(200);
+    return id;
+  };
+  const before = async (id: string) =>
+    (await visitFile(test_.app, id)).lastFindings.filter(({ kind }) => kind === 'point').map((each) => each.subject);
+  const lump = (what: string): FindingFields =>
+    ({
+      kind: 'point',
+      subject: 'gastrocnemius/upper',
+      side: 'left',
+      moment: 'before',
+      data: { what, tenderness: 6, refers: '' },
+      supersedes: null,
+    }) as FindingFields;
+  const first = uuid();
+  await put(visitId, first, lump('lump')).expect(200);
+  const second = await at('2026-12-02T09:30:00.000Z');
+  expect(await before(second)).toEqual(['gastrocnemius/upper']);
+  expect(await before(visitId)).toEqual([]);
+  // Something else is found at the second visit: the lump is still asked about at the third.
+  await put(second, uuid(), END).expect(200);
+  const third = await at('2026-12-09T09:30:00.000Z');
+  expect(await before(third)).toEqual(['gastrocnemius/upper']);
+  // Looked at and clean: both are told, and the later one counts.
+  await put(third, uuid(), lump('clean')).expect(200);
+  const fourth = await at('2026-12-16T09:30:00.000Z');
+  const { lastFindings, findings, visit } = await visitFile(test_.app, fourth);
+  expect(lookFirst(lastFindings, findings, Date.parse(visit.startsAt))).toEqual([]);
+  // Half a year after the last visit with anything found, what is older is left alone.
+  const late = await at('2027-07-01T09:30:00.000Z');
+  expect((await visitFile(test_.app, late)).lastFindings.map(({ visitId: where }) => where)).not.toContain(visitId);
 });

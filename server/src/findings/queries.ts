@@ -22,14 +22,28 @@ export async function findingById(db: Db, id: string): Promise<Finding | null> {
   return row && findingFrom(row);
 }
 
-/** What stood at the athlete's latest visit before an instant at which anything was found. */
+/** Points older than this are not asked about any more. */
+const POINTS_DAYS = 183;
+
+/**
+ * What stood at the athlete's latest visit before an instant at which anything was found, and, of the half year before it, every point that
+ * was found at an earlier one: a lump is asked about until somebody has looked again.
+ */
 export async function findingsBefore(db: Db, athleteId: string, before: string): Promise<Finding[]> {
+  const at = new Date(before);
   const last = await firstRow<{ id: string }>(
     db,
     'SELECT v.id FROM visit v WHERE v.athlete_id = ? AND v.starts_at < ? AND EXISTS (SELECT 1 FROM finding f WHERE f.visit_id = v.id) ORDER BY v.starts_at DESC LIMIT 1',
-    [athleteId, new Date(before)],
+    [athleteId, at],
   );
-  return last ? [...currentFindings(await findingsOf(db, last.id))] : [];
+  if (!last) return [];
+  const points = await rows<FindingRow>(
+    db,
+    `SELECT ${COLUMNS} FROM finding f JOIN visit v ON v.id = f.visit_id
+     WHERE v.athlete_id = ? AND v.starts_at < ? AND v.starts_at >= ? AND v.id <> ? AND f.kind = 'point' ORDER BY f.found_at, f.id`,
+    [athleteId, at, new Date(at.getTime() - POINTS_DAYS * 86_400_000), last.id],
+  );
+  return [...currentFindings(points.map(findingFrom)), ...currentFindings(await findingsOf(db, last.id))];
 }
 
 export async function insertFinding(db: Db, id: string, visitId: string, finding: FindingFields, at: Date, by: string): Promise<void> {

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { DIRECTIONS, FINDING_KINDS, findingProblem, FORCE_TRIALS_MOST, type FindingFields } from '@pace-bend/core/finding';
+import { DIRECTIONS, FINDING_KINDS, findingProblem, FORCE_TRIALS_MOST, REFERS_MOST, type FindingFields } from '@pace-bend/core/finding';
 import { idSchema } from '../http/ids.ts';
 
 const state = (...values: string[]) => Joi.string().valid(...values);
@@ -26,6 +26,11 @@ const DATA: Record<(typeof FINDING_KINDS)[number], Joi.ObjectSchema> = {
     afterPull: orNull(state('left', 'right', 'even')),
   }),
   press: Joi.object({ answer: Joi.string().max(20).required() }),
+  point: Joi.object({
+    what: Joi.string().max(20).required(),
+    tenderness: orNull(Joi.number()),
+    refers: Joi.string().trim(true).allow('').max(REFERS_MOST).required(),
+  }),
   force: Joi.object({ trialsN: Joi.array().items(Joi.number()).min(1).max(FORCE_TRIALS_MOST).required() }),
 };
 

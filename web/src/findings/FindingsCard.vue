@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { CLOCKS, currentFindings, findingWords, GLIDES, subjectWords, type ClockId, type FindingKind } from '@pace-bend/core/finding';
+import {
+  CLOCKS,
+  currentFindings,
+  findingWords,
+  GLIDES,
+  subjectWords,
+  type ClockId,
+  type FindingKind,
+  type LookFirst,
+} from '@pace-bend/core/finding';
 import { useVisit } from '../stores/visit.ts';
 import { SIDE_WORDS } from '../parts/words.ts';
 import ChoiceRow from '../parts/ChoiceRow.vue';
@@ -9,6 +18,7 @@ import ForceTests from './ForceTests.vue';
 import GlideCross from './GlideCross.vue';
 import LegLength from './LegLength.vue';
 import NotSent from './NotSent.vue';
+import PointFinder from './PointFinder.vue';
 import PressTests from './PressTests.vue';
 import type { Findings } from './useFindings.ts';
 
@@ -22,6 +32,7 @@ const KINDS = [
   { value: 'leg-length', label: 'Leg length' },
   { value: 'press', label: 'Press tests' },
   { value: 'force', label: 'Force' },
+  { value: 'point', label: 'Points' },
 ] as const;
 const open = ref<Exclude<FindingKind, 'end'> | null>(null);
 const clock = ref<ClockId>('hip');
@@ -29,6 +40,13 @@ const clocks = CLOCKS.map(({ id, name }) => ({ value: id, label: name }));
 const twelve = computed(() => CLOCKS.find((each) => each.id === clock.value)!.twelve);
 const SIDES = ['left', 'right'] as const;
 
+/** The place that is looked at again. */
+const at = ref<{ readonly subject: string; readonly side: 'left' | 'right' } | null>(null);
+const first = computed(() => visit.toLookAt);
+function lookAgain({ subject, side }: LookFirst['finding']): void {
+  at.value = { subject, side };
+  open.value = 'point';
+}
 const told = computed(() => visit.findings.filter((each) => each.kind !== 'end'));
 const last = computed(() => currentFindings(visit.file!.lastFindings).filter((each) => each.kind !== 'end'));
 const shown = computed(() => (told.value.length > 0 ? told.value : last.value));
@@ -98,6 +116,24 @@ const line = (each: (typeof told.value)[number]) =>
     <div v-else-if="open === 'press'" class="body"><PressTests :findings="findings" :disabled="visit.finished" /></div>
     <div v-else-if="open === 'force'" class="body"><ForceTests :findings="findings" :disabled="visit.finished" /></div>
 
+    <div v-else-if="open === 'point'" class="body"><PointFinder :findings="findings" :disabled="visit.finished" :at="at" /></div>
+
+    <ul v-if="first.length > 0" class="told small" aria-label="Look at this first">
+      <li><b>Look at this first:</b></li>
+      <li v-for="each in first" :key="each.finding.id">
+        {{ each.words }}
+        {{ ' '
+        }}<button
+          v-if="!visit.finished"
+          type="button"
+          class="link"
+          :aria-label="`Look again: ${each.words}`"
+          @click="lookAgain(each.finding)"
+        >
+          Look again
+        </button>
+      </li>
+    </ul>
     <ul v-if="shown.length > 0" class="told small" aria-label="What was found">
       <li v-if="told.length === 0" class="soft">Last time:</li>
       <li v-for="each in shown" :key="each.id">
@@ -105,7 +141,7 @@ const line = (each: (typeof told.value)[number]) =>
       </li>
     </ul>
     <p v-else-if="open === null" class="soft small">
-      Nothing besides angles yet: tight hours of a joint, glides, leg length, presses, force.
+      Nothing besides angles yet: tight hours of a joint, glides, leg length, presses, force, points.
     </p>
   </section>
 </template>

@@ -6,7 +6,15 @@ import FigureDrawing from './FigureDrawing.vue';
 import { touchedRegion } from './touchedRegion.ts';
 
 /** The body from a side of one's choice, with its muscles to point at: by finger, by pointer, by keys. */
-const props = withDefaults(defineProps<{ chosen: readonly RegionId[]; size?: number }>(), { size: 460 });
+const props = withDefaults(
+  defineProps<{
+    chosen: readonly RegionId[];
+    /** Only this side of what is chosen; left out, both. */
+    side?: 'left' | 'right';
+    size?: number;
+  }>(),
+  { side: undefined, size: 460 },
+);
 const emit = defineEmits<{ choose: [region: MapRegion] }>();
 
 const VIEW_WORDS: Readonly<Record<MapView, string>> = {
@@ -23,7 +31,7 @@ const REACH_CM = 7;
 const view = ref<MapView>('front');
 const map = computed(() => bodyMap(view.value, props.size));
 const pointed = ref<MapRegion | null>(null);
-const isChosen = (region: MapRegion) => props.chosen.includes(region.id);
+const isChosen = ({ id, side }: MapRegion) => props.chosen.includes(id) && (props.side === undefined || !side || side === props.side);
 const nameOf = ({ words, side, deep }: MapRegion) => `${words}${side ? `, ${side}` : ''}${deep ? ', deep' : ''}`;
 
 function onTouch(event: MouseEvent): void {

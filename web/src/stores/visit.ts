@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { currentFindings, type Finding, type FindingContent, type StandingFinding } from '@pace-bend/core/finding';
+import { currentFindings, lookFirst, type Finding, type FindingContent, type StandingFinding } from '@pace-bend/core/finding';
 import type { BlockPlan } from '@pace-bend/core/method';
 import type { CheckInFields } from '@pace-bend/core/readiness';
 import { STOP_QUESTIONS, visitCautions, type Caution, type CautionContext, type QuestionId } from '@pace-bend/core/caution';
@@ -93,6 +93,10 @@ export const useVisit = defineStore('visit', () => {
   /** The readings that stand, before and after. */
   const readings = computed<Reading[]>(() => (file.value ? currentReadings(file.value.readings) : []));
   const findings = computed<StandingFinding[]>(() => (file.value ? currentFindings(file.value.findings) : []));
+  /** Points of earlier visits that nobody has looked at today. */
+  const toLookAt = computed(() =>
+    file.value ? lookFirst(file.value.lastFindings, file.value.findings, Date.parse(file.value.visit.startsAt)) : [],
+  );
   /** How the athlete is on the visit's own day, and what that holds back. */
   const readiness = computed<ReadinessToday | null>(() =>
     file.value ? readinessToday(file.value, practice.dayOf(file.value.visit.startsAt), practice.dayOf, practice.ownSports) : null,
@@ -265,6 +269,7 @@ export const useVisit = defineStore('visit', () => {
     finished,
     readings,
     findings,
+    toLookAt,
     readiness,
     cautionContext,
     stops,

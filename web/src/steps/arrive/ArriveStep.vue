@@ -77,6 +77,9 @@ useWindowKeys(onKey);
         <span class="soft">Look at first.</span> <b>{{ last.lookFirst }}</b> {{ ' '
         }}<span class="soft small">left {{ practice.shortDate(last.startsAt) }}</span>
       </p>
+      <p v-if="visit.toLookAt.length > 0" class="look">
+        <span class="soft">Look at this first.</span> {{ ' ' }}<b>{{ visit.toLookAt.map(({ words }) => words).join('; ') }}</b>
+      </p>
       <ComplaintCard />
       <DayCard ref="today" @minutes="(minutes) => setMinutes(String(minutes))" />
       <StopQuestions ref="questions" />

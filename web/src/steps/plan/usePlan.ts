@@ -105,7 +105,13 @@ export function usePlan() {
     const secondsOf = new Map<string, number>();
     for (const { blockId, seconds } of strip.value.items)
       if (blockId !== undefined) secondsOf.set(blockId, (secondsOf.get(blockId) ?? 0) + seconds);
-    return planChecks({ blocks: blocks.value, secondsOf, complaint: file.value.visit.complaintRegion, shelf: shelf.value });
+    return planChecks({
+      blocks: blocks.value,
+      secondsOf,
+      complaint: file.value.visit.complaintRegion,
+      lookFirst: visit.toLookAt,
+      shelf: shelf.value,
+    });
   });
 
   /** A block for the other side, right behind it. */
