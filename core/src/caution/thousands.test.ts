@@ -1,5 +1,5 @@
 import { MOTIONS, motionOf, MUSCLES, REGIONS } from '../body/index.ts';
-import { ENTRIES } from '../catalogue/index.ts';
+import { ENTRIES, positionsFor } from '../catalogue/index.ts';
 import { compile, findMethod, newBlock, phaseKind, sidesOf, SLOW_BREATH, type BlockPlan, type Cue } from '../method/index.ts';
 import { seeded } from '../random/index.ts';
 import {
@@ -84,7 +84,7 @@ function someBlock(): BlockPlan {
   return {
     ...block,
     numbers,
-    position: pick(entry.positions),
+    position: pick(positionsFor(entry, method)),
     sides: [{ side, rounds: 1 + Math.floor(random() * Math.min(3, method.rounds.max)) }],
     choices: Object.fromEntries(method.choices.map((choice) => [choice.id, pick(choice.options).id])),
   };

@@ -104,6 +104,22 @@ test('a press, letting go and an advance added to a hold are contract-relax: the
   });
 });
 
+test('a choice keeps the options that some phase waits for: a round that was arranged before there was another way to go on has one', () => {
+  const base = findMethod('cr-breath')!;
+  const optionsOf = (phases: Parameters<typeof arrange>[1]) =>
+    arrange(base, phases)
+      .choices.find(({ id }) => id === 'goOn')!
+      .options.map(({ id }) => id);
+  // Breathe in, press, let go, take up, hold, by their places in the round.
+  expect(optionsOf([{ of: 1 }, { of: 2 }, { of: 3 }, { of: 4 }, { of: 5 }])).toEqual(['next']);
+  expect(optionsOf([{ of: 1 }, { of: 2 }, { of: 6 }, { of: 7 }, { of: 8 }])).toEqual(['same']);
+  expect(arrange(base, [{ of: 1 }, { of: 2 }, { of: 6 }, { of: 7 }]).choices.find(({ id }) => id === 'goOn')!.default).toBe('same');
+  const kinds = arrange(base, [{ of: 1 }, { of: 2 }, { of: 3 }, { of: 4 }, { of: 5 }]).round.map((node) =>
+    'each' in node ? 'loop' : node.kind,
+  );
+  expect(kinds).toEqual(['breathe-in', 'contract', 'relax', 'advance', 'hold']);
+});
+
 test('what no phase asks for any more goes: its numbers, its choices, its lists', () => {
   expect(arrange(LIGHT, [CONTRACT, LET_GO]).numbers.map((spec) => spec.id)).not.toEqual(expect.arrayContaining(['gain']));
   expect(arrange(LIGHT, [CONTRACT, LET_GO]).numbers.map((spec) => spec.id)).toEqual(

@@ -48,7 +48,8 @@ function lookAgain({ subject, side }: LookFirst['finding']): void {
   open.value = 'point';
 }
 const told = computed(() => visit.findings.filter((each) => each.kind !== 'end'));
-const last = computed(() => currentFindings(visit.file!.lastFindings).filter((each) => each.kind !== 'end'));
+/** Points come from any earlier visit: they are said by themselves, with their age. */
+const last = computed(() => currentFindings(visit.file!.lastFindings).filter((each) => each.kind !== 'end' && each.kind !== 'point'));
 const shown = computed(() => (told.value.length > 0 ? told.value : last.value));
 const line = (each: (typeof told.value)[number]) =>
   `${subjectWords(each)}${each.side === 'midline' ? '' : `, ${SIDE_WORDS[each.side].toLowerCase()}`}`;
