@@ -1,5 +1,11 @@
 import type { Position } from '../body/index.ts';
+import { ENTRIES } from './entries/index.ts';
 import type { Entry, SetUp } from './types.ts';
+
+const USUAL = new Map(ENTRIES.map(({ id, positions }) => [id, positions[0]] as const));
+
+/** The usual position of an entry of the catalogue, or of the one a practice's own was made from: what is said of that one holds there. */
+export const usualPosition = ({ id, drawnAs }: Pick<Entry, 'id' | 'drawnAs'>): Position | undefined => USUAL.get(drawnAs ?? id);
 
 /** The same name for lying on either side. */
 const kindOf = (position: Position): Position => (position === 'side-lying right' ? 'side-lying left' : position);
@@ -68,16 +74,16 @@ const ARRANGED_BY_ID = new Map(Object.entries(ARRANGED).flatMap(([words, ids]) =
  * nothing does. Leaning forward, it is the massage chair.
  * @example arrangedIn(findEntry('neck-extension-table-end'), 'supine') // → 'head past the table end'
  */
-export function arrangedIn(entry: Pick<Entry, 'id' | 'drawnAs' | 'positions'>, position: Position): string | null {
+export function arrangedIn(entry: Pick<Entry, 'id' | 'drawnAs'>, position: Position): string | null {
   if (position === 'seated leaning') return 'in the massage chair, or over the table with a cushion';
-  return position === entry.positions[0] ? (ARRANGED_BY_ID.get(entry.drawnAs ?? entry.id) ?? null) : null;
+  return position === usualPosition(entry) ? (ARRANGED_BY_ID.get(entry.drawnAs ?? entry.id) ?? null) : null;
 }
 
 /**
  * A position as it is said of an entry.
  * @example positionWords(findEntry('neck-extension-table-end'), 'supine') // → 'supine, head past the table end'
  */
-export function positionWords(entry: Pick<Entry, 'id' | 'drawnAs' | 'positions'>, position: Position): string {
+export function positionWords(entry: Pick<Entry, 'id' | 'drawnAs'>, position: Position): string {
   const arranged = arrangedIn(entry, position);
   return `${position.startsWith('side-lying') ? 'side-lying' : position}${arranged ? `, ${arranged}` : ''}`;
 }

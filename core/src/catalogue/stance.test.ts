@@ -43,6 +43,10 @@ test('a practice’s own entry stands where the one it was made from does, and e
   const own = { ...findEntry('neck-traction')!, id: 'own', drawnAs: 'neck-traction' };
   expect(stanceIn(own, 'supine')!.at).toBe('head end');
   expect(stanceIn({ ...own, drawnAs: 'nothing' }, 'supine')!.at).toBe('worked side');
+  // Done sitting, it is neither drawn from the table's end nor called so.
+  const seated = { ...own, drawnAs: 'neck-extension-table-end', positions: ['seated upright'] as const };
+  expect(stanceIn(seated, 'seated upright')!.at).toBe('behind');
+  expect(positionWords(seated, 'seated upright')).toBe('seated upright');
 });
 
 test('positions have the names that matter at the table', () => {

@@ -1,4 +1,5 @@
 import type { Position } from '../body/index.ts';
+import { usualPosition } from './setUp.ts';
 import type { Entry } from './types.ts';
 
 /** Where at the table the therapist is. Of a seated athlete, the head end is behind them. */
@@ -277,11 +278,11 @@ const AT_THE_HAND: readonly Stance[] = [FRONT_SEATED, SIDE_SEATED];
  * practice's, has that of the entry it was made from, or the usual one of the position.
  * @example stanceIn(findEntry('neck-traction'), 'supine').at // → 'head end'
  */
-export function stanceIn(entry: Pick<Entry, 'id' | 'drawnAs' | 'section' | 'positions'>, position: Position): Stance | null {
+export function stanceIn(entry: Pick<Entry, 'id' | 'drawnAs' | 'section'>, position: Position): Stance | null {
   if (entry.section === 'Home work') return null;
   const id = entry.drawnAs ?? entry.id;
   const own = BY_ID.get(id);
-  if (own && position === entry.positions[0]) return own;
+  if (own && position === usualPosition(entry)) return own;
   const kept = KEPT[id]?.[position] ?? (position === 'side-lying right' ? KEPT[id]?.['side-lying left'] : undefined);
   if (kept) return kept;
   if (own && entry.section === 'Ankle and foot') return own;
