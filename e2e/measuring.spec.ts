@@ -281,6 +281,22 @@ test('a lump: by two taps, or by keys; at the next visit it is looked at first, 
   await expect(told).toContainText('Hamstrings, upper third, left lump, 6 of 10, felt at the heel');
   await saved(page);
 
+  // What eyes see; and both once more after work: what became of them is said in words.
+  await card.getByRole('button', { name: 'Looks', exact: true }).click();
+  await card.getByRole('group', { name: 'Blade lift, left' }).getByRole('button', { name: 'not at all' }).click();
+  await saved(page);
+  await page.goto(`${visit}/close`);
+  const again = card.getByRole('list', { name: 'Looked at again' });
+  await again.getByRole('button', { name: /^Look again: Blade lift/ }).click();
+  await card.getByRole('group', { name: 'Blade lift, left' }).getByRole('button', { name: 'a little' }).click();
+  await expect(again).toContainText('not at all, now a little');
+  await again.getByRole('button', { name: /^Look again: Hamstrings, upper third/ }).click();
+  await card.getByRole('button', { name: 'nothing there' }).click();
+  await expect(again).toContainText('nothing there any more');
+  await card.getByRole('button', { name: 'nothing there' }).click();
+  await expect(again.getByRole('button', { name: /^Look again: Hamstrings/ })).toBeVisible();
+  await saved(page);
+
   const { athlete } = await (await page.request.get(`/api/visits/${visit.split('/').at(-1)}`)).json();
   const next = v7();
   const startsAt = new Date(Date.now() + 21 * 86_400_000).toISOString();

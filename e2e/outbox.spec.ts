@@ -8,7 +8,13 @@ const notSent = (page: Page) => page.getByRole('navigation', { name: 'The day' }
 const allSent = (page: Page) => expect(notSent(page)).toHaveCount(0, { timeout: 40_000 });
 
 /** A whole visit from the first word to the end; `step` is told before and after everything that is typed. */
-async function wholeVisit(page: Page, name: string, before: () => Promise<void>, after: () => Promise<void>, url = '/'): Promise<string> {
+async function wholeVisit(
+  page: Page,
+  name: string,
+  before: () => Promise<void>,
+  after: () => Promise<void>,
+  url?: string,
+): Promise<string> {
   const visit = await walkIn(page, name, '2001-05-06', url);
   await expect(page.getByLabel('What brings them today')).toBeVisible();
   await before();

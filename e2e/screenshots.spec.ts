@@ -15,6 +15,7 @@ async function picture(page: Page, name: string): Promise<void> {
 }
 
 test('one picture of each main view', async ({ page, expectedErrors }) => {
+  test.setTimeout(240_000);
   expect(expectedErrors).toEqual([]);
   await page.goto('/');
   await expect(page.getByRole('region', { name: 'Visits' })).toBeVisible();
@@ -143,7 +144,6 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await saved(page);
   await page.mouse.move(5, 5);
   await page.evaluate(() => window.scrollTo(0, 0));
-  await picture(page, 'sequence');
   await page.getByRole('button', { name: 'Undo' }).click();
   const offers = page.getByRole('region', { name: 'Offers' }).getByRole('listitem');
   await offers.filter({ hasText: 'Rectus femoris' }).first().getByRole('button', { name: 'Breath-led contract-relax' }).click();
@@ -180,9 +180,20 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await typeTrials(page, [17, 17, 18, 21, 20, 21, 12, 11, 12, 15, 16, 16]);
   await page.getByLabel('Your words').fill('Left hip opens after three rounds. Rectus femoris first next time.');
   await rows.nth(1).getByRole('button').first().click();
+  const home = page.getByRole('region', { name: 'Home work', exact: true });
+  for (const name of ['Slow bridge', 'Daily mobility line', 'Chest in a doorway']) {
+    await home.getByRole('combobox', { name: 'Add an exercise' }).fill(name);
+    await page.locator('.ant-select-dropdown:visible').getByTitle(name, { exact: true }).click();
+    await expect(home.getByRole('heading', { name: new RegExp(name) })).toBeVisible();
+  }
   await saved(page);
   await page.mouse.move(5, 5);
-  await picture(page, 'close');
+  await still(page);
+  // Whole: the verdicts on top, the note that wrote itself, what goes home, what was done.
+  await page.screenshot({ path: join(folder, 'close.png'), fullPage: true });
+  await home.getByRole('link', { name: 'Show, print or save it' }).click();
+  await expect(page.getByRole('img', { name: /A code/ })).toBeVisible();
+  await picture(page, 'home');
 });
 
 test('people, files and cautions', async ({ page, browser, expectedErrors }) => {

@@ -266,6 +266,9 @@ test('an entry of its own, from another one: what is missing is said beside the 
   await page.getByLabel('They are told').fill('Toes away');
   // Everything an entry says can be said here: what is easier, the tools with their shares, places of its own.
   await pickFrom(page, 'Easier', 'calf, straight', /^Calf, straight knee/);
+  await page.getByLabel('Calf, straight knee: in what').fill('no bolster');
+  await page.getByRole('button', { name: 'Add “harder” without another entry' }).click();
+  await page.getByLabel('Harder, the same done otherwise').fill('a thicker bolster');
   await page.getByRole('checkbox', { name: 'forearm' }).check();
   await page.getByLabel('Share, forearm').fill('140');
   await expect(page.getByText('Shares are 0 to 100 %.')).toBeVisible();
@@ -286,6 +289,8 @@ test('an entry of its own, from another one: what is missing is said beside the 
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Calf over the bolster');
   await expect(page.getByRole('region', { name: 'At the table' })).toContainText('Prone, foot past the edge, shin on the bolster.');
   await expect(page.getByRole('link', { name: 'Calf, straight knee' })).toBeVisible();
+  await expect(page.getByText('no bolster')).toBeVisible();
+  await expect(page.getByText('The same, otherwise a thicker bolster')).toBeVisible();
   await page.getByRole('button', { name: 'Change it' }).click();
   await expect(page.getByLabel('Points, with semicolons')).toHaveValue('inner head; outer head, low');
   await expect(page.getByLabel('Share, forearm')).toHaveValue('35');

@@ -1,4 +1,5 @@
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { SLOW_BREATH } from '@pace-bend/core/method';
 import { Application } from './application.ts';
 import { Line } from './line.ts';
 import { frames, still } from './waiting.ts';
@@ -74,25 +75,33 @@ export async function becomeOwner(page: Page, url: string): Promise<void> {
 /** The browser's own line for an answer of 4xx, which a refused input brings about on purpose. */
 export const REFUSED = /Failed to load resource/;
 
-/** A new athlete as a walk-in; leaves the browser on their visit's first step. */
-export async function walkIn(page: Page, name: string, birthDate = '2001-05-06', url = '/'): Promise<string> {
-  await page.goto(url);
-  await page.getByRole('button', { name: 'Walk-in' }).click();
-  await page.getByRole('button', { name: 'Somebody new' }).click();
-  await page.getByLabel('Name').fill(name);
-  await page.getByLabel('Birth date').fill(birthDate);
-  await arriveNow(page);
-  return page.url().replace(/\/arrive$/, '');
+/**
+ * A new athlete whose visit has begun and who was asked what has to be asked; leaves the browser on its first step. What the walk-in's own
+ * sheet does is driven where that sheet is the matter (`start`, `asking`, `walk`): here it is brought about without a page of its own.
+ */
+export async function walkIn(page: Page, name: string, birthDate = '2001-05-06', url = process.env.APPLICATION_URL!): Promise<string> {
+  const [athleteId, visit] = [crypto.randomUUID(), crypto.randomUUID()];
+  const put = async (path: string, data: object) => expect((await page.request.put(`${url}/api/${path}`, { data })).status()).toBe(200);
+  await put(`athletes/${athleteId}`, {
+    name: name.trim(),
+    birthDate,
+    referenceSex: 'none',
+    sports: [],
+    about: '',
+    breathPeriodMs: SLOW_BREATH.periodMs,
+  });
+  const startsAt = new Date(Math.floor(Date.now() / 60_000) * 60_000).toISOString();
+  await put(`visits/${visit}`, { athleteId, startsAt, minutes: 45, overlap: true });
+  await askByAddress(page, `${url}/api/visits/${visit}`);
+  await page.goto(`${url}/visit/${visit}/arrive`);
+  await expect(page.getByLabel('What brings them today')).toBeVisible();
+  return `${url}/visit/${visit}`;
 }
 
 /** How often a page was refused a time that somebody else has, and took it all the same. The browser logs each refusal. */
 const askedTwice = new WeakMap<Page, number>();
 
-/** Asks what has to be asked before hands go on: none of the stop questions, and a word for consent. The page is loaded anew. */
-export async function askFirst(page: Page): Promise<void> {
-  const url = new URL(page.url());
-  const visit = url.pathname.split('/')[2]!;
-  const api = `${url.origin}/api/visits/${visit}`;
+async function askByAddress(page: Page, api: string): Promise<void> {
   expect(
     (await page.request.put(`${api}/answers/${crypto.randomUUID()}`, { data: { answers: {}, notAsked: 'asked at the door' } })).status(),
   ).toBe(200);
@@ -100,6 +109,12 @@ export async function askFirst(page: Page): Promise<void> {
     visit: { revision },
   } = await (await page.request.get(api)).json();
   expect((await page.request.patch(api, { data: { revision, consentWord: 'as agreed last week' } })).status()).toBe(200);
+}
+
+/** Asks what has to be asked before hands go on: none of the stop questions, and a word for consent. The page is loaded anew. */
+export async function askFirst(page: Page): Promise<void> {
+  const url = new URL(page.url());
+  await askByAddress(page, `${url.origin}/api/visits/${url.pathname.split('/')[2]!}`);
   await page.reload();
 }
 
@@ -155,8 +170,9 @@ export async function plannedVisit(
   motion: string,
   trials: readonly number[],
   way: 'Breath-led contract-relax' | 'Passive hold',
+  url?: string,
 ): Promise<string> {
-  const visit = await walkIn(page, name);
+  const visit = await walkIn(page, name, '2001-05-06', url);
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
   await addMotion(page, motion);
   await typeTrials(page, trials);

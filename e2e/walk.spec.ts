@@ -144,6 +144,7 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
         await expect(page.getByRole('group', { name: 'After easing off' }).getByRole('button')).toHaveText([
           /Ease/,
           /Repeat lighter/,
+          /Swap/,
           /Stop/,
         ]);
         await page.keyboard.press('ArrowLeft');

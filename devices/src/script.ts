@@ -19,7 +19,7 @@ export function scriptProblem(steps: unknown): string | null {
         plane: () => ['x', 'y', 'z'].includes(step.axis as string),
         edge: () => number(step.deg, -180, 180),
         drop: () => number(step.seconds, 0, 30),
-        press: () => number(step.pct, 0, 100) && number(step.seconds, 0, LONGEST_S),
+        press: () => number(step.pct, 0, 100) && number(step.seconds, 0, LONGEST_S) && (step.to === undefined || number(step.to, 0, 100)),
         button: () => true,
       }[step.do as ScriptStep['do']]?.();
     if (!fits) return `Step ${i + 1} cannot be read.`;
@@ -32,6 +32,8 @@ export class Player {
   private steps: ScriptStep[] = [];
   private leftS = 0;
   private waiting = false;
+  /** A press that fades, or grows, while it goes on. */
+  private fading: { readonly from: number; readonly to: number; readonly seconds: number } | null = null;
   /** Set for one sample when the button is pressed. */
   button = false;
 
@@ -45,6 +47,7 @@ export class Player {
     this.steps = [...steps];
     this.leftS = 0;
     this.waiting = false;
+    this.fading = null;
     this.limb.press(0);
   }
 
@@ -56,7 +59,13 @@ export class Player {
     this.button = false;
     if (this.leftS > 0) {
       this.leftS -= seconds;
-      if (this.leftS <= 0) this.limb.press(0);
+      if (this.leftS <= 0) {
+        this.fading = null;
+        this.limb.press(0);
+      } else if (this.fading) {
+        const { from, to, seconds: length } = this.fading;
+        this.limb.press(to + ((from - to) * this.leftS) / length);
+      }
       return;
     }
     if (this.waiting && !this.limb.arrived) return;
@@ -78,6 +87,7 @@ export class Player {
       case 'press':
         this.limb.press(step.pct);
         this.leftS = step.seconds;
+        this.fading = step.to === undefined ? null : { from: step.pct, to: step.to, seconds: step.seconds };
         return;
       case 'plane':
         this.limb.plane = step.axis;

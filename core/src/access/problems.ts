@@ -15,6 +15,8 @@ export const PROBLEMS = {
   caution: { status: 409, title: 'Caution', means: 'refused' },
   stopped: { status: 409, title: 'Stopped', means: 'refused' },
   'limits-changed': { status: 409, title: 'Limits changed', means: 'refused' },
+  signed: { status: 409, title: 'Signed already', means: 'refused' },
+  'not-signed': { status: 409, title: 'Not signed yet', means: 'refused' },
   'not-asked-yet': { status: 409, title: 'Not asked yet', means: 'refused' },
   overlaps: { status: 409, title: 'Overlaps', means: 'refused' },
   full: { status: 409, title: 'Full', means: 'refused' },

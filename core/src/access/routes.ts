@@ -64,6 +64,7 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'DELETE', path: '/athletes/:id/goals/:goalId', roles: clinic, about: 'athlete', audit: 'goal withdrawn' },
   { method: 'GET', path: '/athletes/:id/days', roles: clinic, about: 'athlete', audit: 'check-ins and loads read', often: true },
   { method: 'GET', path: '/athletes/:id/response', roles: clinic, about: 'athlete', audit: 'range over the weeks read', often: true },
+  { method: 'GET', path: '/athletes/:id/history', roles: clinic, about: 'athlete', audit: 'range over the weeks read', often: true },
   { method: 'PUT', path: '/athletes/:id/check-ins/:checkInId', roles: clinic, about: 'athlete', audit: 'check-in written' },
   { method: 'PUT', path: '/athletes/:id/loads/:loadId', roles: clinic, about: 'athlete', audit: 'load written', often: true },
   { method: 'DELETE', path: '/athletes/:id/loads/:loadId', roles: clinic, about: 'athlete', audit: 'load withdrawn' },
@@ -145,6 +146,10 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'PUT', path: '/visits/:id/findings/:findingId', roles: clinic, about: 'visit', audit: 'finding written', often: true },
   { method: 'PUT', path: '/visits/:id/plan', roles: clinic, about: 'visit', audit: 'plan written', often: true },
   { method: 'PUT', path: '/visits/:id/note', roles: therapists, about: 'visit', audit: 'note written', often: true },
+  { method: 'PUT', path: '/visits/:id/note/signature', roles: therapists, about: 'visit', audit: 'note signed' },
+  { method: 'PUT', path: '/visits/:id/note/addenda/:addendumId', roles: therapists, about: 'visit', audit: 'note added to' },
+  { method: 'PUT', path: '/visits/:id/home', roles: therapists, about: 'visit', audit: 'home work given', often: true },
+  { method: 'PUT', path: '/visits/:id/home-answers', roles: clinic, about: 'visit', audit: 'home work asked about' },
   { method: 'PUT', path: '/runs/:id', roles: clinic, audit: 'run begun' },
   { method: 'POST', path: '/runs/:id/events', roles: clinic, about: 'run', audit: 'run recorded', often: true },
 

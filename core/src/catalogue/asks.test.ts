@@ -55,3 +55,17 @@ test('a second look is at what an entry there is worked on, in a few words; a pr
   expect(lookAgainOf({ id: 'own' })).toBeNull();
   for (const id of LOOKED_AT_AGAIN) expect(lookAgainOf({ id })!.what.split(' ').length).toBeLessThanOrEqual(11);
 });
+
+test('a pulse near the hand: where an entry warns of one, or its fingers press in the armpit, the groin or at the throat, it is felt for first', () => {
+  const NEAR = ['front-of-neck', 'armpit', 'groin'];
+  const wrong = ENTRIES.filter((entry) => {
+    const side = SIDE(entry.sides);
+    const pressed = entry.ways.flatMap((way) =>
+      blockAction(newBlock('b', entry.id, way, [side]), side).presses.flatMap(({ regions }) => regions as readonly string[]),
+    );
+    const byHand = entry.tools.every(({ tool }) => tool !== 'foot' && tool !== 'body lean');
+    const warns = /pulse|vessel/i.test(`${entry.watch} ${entry.cautions}`);
+    return (warns || (byHand && pressed.some((region) => NEAR.includes(region)))) !== (entry.vessel === true);
+  }).map(({ id }) => id);
+  expect(wrong).toEqual([]);
+});

@@ -31,7 +31,7 @@ const ASKED: Readonly<Record<string, readonly string[]>> = {
     'overhead-rib-rock',
     'rib-pelvis-spread',
   ],
-  'the belly': ['belly-rock', 'psoas-sink', 'iliacus-supine', 'iliacus-side-lying', 'still-hold'],
+  'the belly': ['belly-rock', 'psoas-sink', 'iliacus-supine', 'iliacus-side-lying', 'still-hold', 'home-breathing'],
   'the groin': ['groin-attachment-shake', 'groin-comfort', 'groin-opening', 'adductor-compression', 'thigh-foot-walk', 'thigh-foot-press'],
   'the buttock, over the cover': [
     'gluteals-comfort-press',

@@ -99,6 +99,13 @@ const LISTED: Readonly<Record<string, readonly string[]>> = {
   'wall sit': ['home-wall-sit'],
   'hot water and support': ['home-hot-water'],
   'daily mobility line': ['home-mobility-line'],
+  'front of the shin': ['home-front-of-shin'],
+  bridge: ['home-bridge'],
+  'ball squeeze': ['home-ball-squeeze'],
+  'knees opened': ['home-knee-opening'],
+  'neck at desk and bow seat': ['home-neck-desk'],
+  'chest at desk and bow seat': ['home-chest-doorway'],
+  breathing: ['home-breathing'],
 };
 const ids = new Set(ENTRIES.map((entry) => entry.id));
 
@@ -132,7 +139,9 @@ test('every field is filled, in words of its own, and every reference leads some
     expect([entry.motionId, ...entry.also].every((id) => motions.has(id))).toBe(true);
     expect([entry.id, entry.ways.filter((way) => !methods.has(way))]).toEqual([entry.id, []]);
     expect(new Set(entry.ways).size).toBe(entry.ways.length);
-    expect([entry.id, [...entry.easier, ...entry.harder].filter((id) => !ids.has(id) || id === entry.id)]).toEqual([entry.id, []]);
+    const variants = [...entry.easier, ...entry.harder];
+    expect([entry.id, variants.filter(({ id }) => id !== undefined && (!ids.has(id) || id === entry.id))]).toEqual([entry.id, []]);
+    expect([entry.id, variants.filter(({ why }) => why.length < 8 || why.length > 60)]).toEqual([entry.id, []]);
     expect(Object.keys(entry.lists ?? {}).filter((id) => !lists.has(id))).toEqual([]);
     expect(sidesOf(entry).length).toBeGreaterThan(0);
     // What a way begins with here is one of its ways, and within its bounds.

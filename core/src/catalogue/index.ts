@@ -1,18 +1,23 @@
 import { ENTRIES } from './entries/index.ts';
 import type { Entry } from './types.ts';
 
+export { taught } from './claims.ts';
+
 export {
   SECTIONS,
   STAGES,
   TOOLS,
+  type Claim,
   type Dose,
   type Entry,
+  type HomeWork,
   type Section,
   type SetUp,
   type Spoken,
   type Stage,
   type Tool,
   type ToolLoad,
+  type Variant,
 } from './types.ts';
 export { entryRegions, entryScene, figureShare, positionsShown, showsEntry } from './figures.ts';
 export { ENTRIES };

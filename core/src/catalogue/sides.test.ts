@@ -77,6 +77,7 @@ const WHEN_RIGHT_IS_WORKED: Readonly<Record<string, Readonly<Record<string, Side
   'spine-muscles-reach-thoracic': { 'trunk-rotation-lying': 'right' },
   'spine-muscles-reach-lumbar': { 'side-bend-slide': 'left' },
   'home-mobility-line': { 'trunk-rotation': 'right' },
+  'home-neck-desk': { 'neck-side-bend': 'left', 'neck-rotation': 'left' },
 };
 const MIRROR: Record<Side, Side> = { left: 'right', right: 'left', midline: 'midline' };
 

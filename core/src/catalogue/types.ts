@@ -45,6 +45,22 @@ export interface Spoken {
   readonly works?: 'athlete' | 'therapist';
 }
 
+/** Something that is said of a way of working, or of an entry, and how well it is known. */
+export interface Claim {
+  readonly text: string;
+  readonly source: string;
+  /** How sure it is: shown in trials, trials disagree, or taught and not tried. */
+  readonly sure: 'shown' | 'mixed' | 'taught';
+  /** Checked by a test where it can be: the published bounds that the defaults stay inside. */
+  readonly guidance?: 'acsm-2011';
+}
+
+/** What is easier or harder than an entry, and in what: another entry, or, without an id, the same one done otherwise. */
+export interface Variant {
+  readonly id?: string;
+  readonly why: string;
+}
+
 /** What a way of working begins with on one entry, where that is not what the way begins with everywhere. */
 export interface Dose {
   readonly rounds?: number;
@@ -54,6 +70,25 @@ export interface Dose {
   readonly choices?: Readonly<Record<string, string>>;
   /** Stations, directions, points or angles in their order, by list id, where this way goes through them otherwise than others do here. */
   readonly lists?: Readonly<Record<string, readonly string[]>>;
+}
+
+/** What an athlete does alone at home, said to them and in their words; what it begins with, which a sheet may change. */
+export interface HomeWork {
+  /** What they do. `{side}` and `{other}` are the side it is done on and the other one, `{Side}` where a sentence begins. */
+  readonly how: string;
+  /** When they stop, after the words “Stop when”. */
+  readonly stop: string;
+  /** How often in one go, on each side where it has sides. */
+  readonly times: number;
+  /** How long each time, in seconds; null where it is not held. */
+  readonly seconds: number | null;
+  /** The times are breaths. */
+  readonly breaths?: true;
+  /** So many goes in a row; one where nothing is said. */
+  readonly sets?: number;
+  readonly perDay: number;
+  /** When in the day. */
+  readonly when: string;
 }
 
 /** Something that can be done to an athlete: one stretch, press or mobilization with everything needed at the table. */
@@ -99,6 +134,8 @@ export interface Entry {
   readonly pressLine: string;
   readonly bringHome: string;
   readonly watch: string;
+  /** A pulse lies near: before hands press, none is under the fingers. */
+  readonly vessel?: true;
   /** What is on the skin: oil would let a dry hand slip. Left out, either goes. */
   readonly medium?: 'dry' | 'oil' | 'dry first';
   /** That it worked: what the eye or the hand finds then. */
@@ -128,9 +165,13 @@ export interface Entry {
   readonly afterOperation?: true;
   /** Needs what is not in every room, a chair, a mat, a stick: done where somebody asks for it, never proposed by itself. */
   readonly onlyAsked?: true;
+  /** What is said of it on a sheet for home; on everything that is work for home, and on nothing else. */
+  readonly home?: HomeWork;
   /** The entry whose pictures it has, where it was made from one. */
   readonly drawnAs?: string;
-  /** Ids of easier and harder variants. */
-  readonly easier: readonly string[];
-  readonly harder: readonly string[];
+  /** What is said of this entry in particular, beside what is said of its ways. */
+  readonly claims?: readonly Claim[];
+  /** Easier and harder variants with their reason; where none is named, lighter and fewer is easier, and nothing harder is taught. */
+  readonly easier: readonly Variant[];
+  readonly harder: readonly Variant[];
 }

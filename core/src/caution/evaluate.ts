@@ -89,25 +89,20 @@ const rank = (level: Level) => LEVELS.indexOf(level);
 const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
 
 function resultOf(found: readonly Caution[]): CautionResult {
-  const cautions = found
-    .filter((caution, i) => found.findIndex((other) => isSame(other, caution)) === i)
-    .sort(
-      (a, b) => rank(a.level) - rank(b.level) || byText(a.ruleId, b.ruleId) || byText(a.because, b.because) || byText(a.ground, b.ground),
-    );
+  // The same words and limits from the same ground are said once, by the first of them.
+  const once = new Map<string, Caution>();
+  for (const caution of found) {
+    const key = sameness(caution);
+    if (!once.has(key)) once.set(key, caution);
+  }
+  const cautions = [...once.values()].sort(
+    (a, b) => rank(a.level) - rank(b.level) || byText(a.ruleId, b.ruleId) || byText(a.because, b.because) || byText(a.ground, b.ground),
+  );
   return { cautions, level: cautions[0]?.level ?? null, limits: cautions.map((caution) => caution.limits).reduce(mergeLimits, NO_LIMITS) };
 }
 
-/** The same words and limits from the same ground: said once. */
-function isSame(a: Caution, b: Caution): boolean {
-  return (
-    a.ruleId === b.ruleId &&
-    a.ground === b.ground &&
-    a.because === b.because &&
-    a.reason === b.reason &&
-    a.instead === b.instead &&
-    JSON.stringify(a.limits) === JSON.stringify(b.limits)
-  );
-}
+const sameness = ({ ruleId, ground, because, reason, instead, limits }: Caution) =>
+  [ruleId, ground, because, reason, instead, ...Object.values(limits)].join('\u0000');
 
 const overlap = <T>(wanted: readonly T[], has: readonly T[]) => wanted.some((each) => has.includes(each));
 
@@ -131,19 +126,27 @@ function musclesOf(which: NonNullable<Touch['muscles']>, { region, muscle }: Gro
   return which === 'of-condition' ? bellyIn(region) : [...new Set([...endIn(region), ...bellyIn(region)])];
 }
 
+const through = new WeakMap<CandidateAction, readonly Region[]>();
+
 /** Everywhere something is done: under the hands, at every joint that moves, along the force, and across every joint that a working muscle crosses. */
 function throughOf(action: CandidateAction): readonly Region[] {
-  const across = [...action.lengthens, ...action.contracts].flatMap((muscle) => {
-    const { belly, ends } = muscleFacts(muscle);
-    return [...belly, ...ends];
-  });
-  return [
-    ...action.regions,
-    ...regionsOf(action.moves.map(({ movement }) => jointOf(movement))),
-    ...action.loads,
-    ...action.presses.flatMap((press) => press.regions),
-    ...across,
-  ];
+  let places = through.get(action);
+  if (!places) {
+    places = [
+      ...new Set([
+        ...action.regions,
+        ...regionsOf(action.moves.map(({ movement }) => jointOf(movement))),
+        ...action.loads,
+        ...action.presses.flatMap((press) => press.regions),
+        ...[...action.lengthens, ...action.contracts].flatMap((muscle) => {
+          const { belly, ends } = muscleFacts(muscle);
+          return [...belly, ...ends];
+        }),
+      ]),
+    ];
+    through.set(action, places);
+  }
+  return places;
 }
 
 function touches({ rule: { touches: touch }, ground }: Grounded, action: CandidateAction): boolean {

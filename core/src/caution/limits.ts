@@ -20,8 +20,12 @@ const NAMES = Object.keys(NO_LIMITS) as (keyof Limits)[];
  * @example mergeLimits(NO_LIMITS, NO_LIMITS).effortPct // → null
  */
 export function mergeLimits(a: Limits, b: Limits): Limits {
-  const smaller = (x: number | null, y: number | null) => (x === null ? y : y === null ? x : Math.min(x, y));
-  return Object.fromEntries(NAMES.map((name) => [name, smaller(a[name], b[name])])) as unknown as Limits;
+  const stricter: { -readonly [K in keyof Limits]: Limits[K] } = { ...NO_LIMITS };
+  for (const name of NAMES) {
+    const [x, y] = [a[name], b[name]];
+    stricter[name] = x === null ? y : y === null ? x : Math.min(x, y);
+  }
+  return stricter;
 }
 
 /**

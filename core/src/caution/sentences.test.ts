@@ -69,6 +69,11 @@ const SIGNS: readonly RegExp[] = [
   /^the surgeon’s limits/,
   /^only with the surgeon’s/,
   /^Growing athletes/,
+  // What an athlete alone at home stops for.
+  /^Pain on the shin bone itself/,
+  /^Sharp pain at the back of the pelvis/,
+  /^[Ss]harp pain in the groin or (the )?pelvis/,
+  /^Dizzy, or the arm tingles/,
 ];
 
 const sentences = (entry: Entry) =>

@@ -3,7 +3,8 @@ import type { ConditionFields } from '../caution/index.ts';
 import type { Course, Ground, Occasion, Seen } from '../forecast/index.ts';
 import { between, errorOf, referenceBands, type ErrorKnowledge } from '../measure/index.ts';
 import { BUILT_IN, type Shelf } from '../method/index.ts';
-import type { PastBlock, PastReading } from '../record/index.ts';
+import type { PastBlock, PastHome, PastReading } from '../record/index.ts';
+import { homeShareBetween } from '../home/index.ts';
 import { usualGainDone } from '../session/index.ts';
 
 /** What of an athlete's file says how their range answers over weeks. */
@@ -12,6 +13,8 @@ export interface ResponseFacts {
   readonly conditions: readonly Pick<ConditionFields, 'region' | 'side' | 'onset' | 'surgeryOn'>[];
   readonly past: readonly PastReading[];
   readonly blocks: readonly PastBlock[];
+  /** Sheets for home and what was answered about them; left out, nothing is known of any. */
+  readonly home?: readonly PastHome[];
 }
 
 /** One athlete's, and those of others of the practice, from whom a little is learned as well. */
@@ -58,6 +61,7 @@ export function groundOf(motion: Motion, person: PersonFacts, today: string): Gr
  * An athlete's visits as occasions of one motion and side: readings with their own errors (within a sitting, and the day's part apart), and the
  * usual gain of what was really done. Readings by another instrument or examiner are brought beside the latest where somebody studied the
  * difference, with the error of doing so, and left out where nobody did. An operation or an injury where the motion is sets the floor anew.
+ * Days between visits on which home work for the motion was done count as it was answered.
  * A reading after work of which there is no record is left out: what it answers to is not known. Visits at which the motion was neither read nor worked on are no occasions. Null where it was never read before work.
  */
 export function courseOf(motionId: string, side: Side, facts: ResponseFacts, today: string, reading: Reading): Course | null {
@@ -100,12 +104,15 @@ export function courseOf(motionId: string, side: Side, facts: ResponseFacts, tod
     const last = days.at(-1);
     // Before the first reading nothing is known that something since could have changed.
     const reset = last !== undefined && facts.conditions.some((each) => setsAnew(each, motion, side, last, day));
+    const homeShare =
+      last === undefined ? 0 : homeShareBetween(facts.home ?? [], motionId, side, { after: last, until: day }, reading.dayOf, shelf);
     occasions.push({
       day: timeOf(startsAt),
       usualGain,
       before: seenBefore,
       after: recorded ? seenAfter : null,
       ...(last === day ? {} : { dayVariance: dayVarianceOf(before ?? after ?? latest) }),
+      ...(homeShare > 0 ? { homeShare } : {}),
       ...(reset ? { reset: true } : {}),
     });
     days.push(day);

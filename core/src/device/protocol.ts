@@ -46,7 +46,8 @@ export type ScriptStep =
   /** Where the athlete's first firm resistance lies. */
   | { readonly do: 'edge'; readonly deg: number }
   | { readonly do: 'drop'; readonly seconds: number }
-  | { readonly do: 'press'; readonly pct: number; readonly seconds: number }
+  /** Fading to `to` percent by its end, where that is given. */
+  | { readonly do: 'press'; readonly pct: number; readonly seconds: number; readonly to?: number }
   | { readonly do: 'button' };
 
 export type ToDevice = { readonly type: 'script'; readonly steps: readonly ScriptStep[] };

@@ -1,10 +1,16 @@
 import fc from 'fast-check';
 import { findEntry } from '../catalogue/index.ts';
-import { findProtocol, PROTOCOLS, type OwnItem } from '../method/index.ts';
+import { findProtocol, PROTOCOLS, type OwnEntryFields, type OwnItem } from '../method/index.ts';
 import { lookIntoShelfFile, movedIn, shelfFileText, type ShelfFileItem } from './index.ts';
 
 const { id: _id, ...calf } = findEntry('calf-supine')!;
-const ENTRY: OwnItem['fields'] = { ...calf, kind: 'entry', name: 'Calf, ours', easier: ['calf-pin'], harder: ['mine-2'] };
+const ENTRY: OwnEntryFields = {
+  ...calf,
+  kind: 'entry',
+  name: 'Calf, ours',
+  easier: [{ id: 'calf-pin', why: 'lighter' }, { why: 'one hand' }],
+  harder: [{ id: 'mine-2', why: 'more' }],
+};
 const WAY: OwnItem['fields'] = {
   kind: 'way',
   baseId: 'cr-light',
@@ -59,18 +65,49 @@ test('a sequence that needs what comes with it is sound; without it, it is not, 
 
 test('taken in, what came along is named by its new id, and variants that are not here are left out', () => {
   const moved = movedIn(ENTRY, new Map([['mine-2', 'new-2']]));
-  expect(moved).toMatchObject({ easier: ['calf-pin'], harder: ['new-2'] });
-  expect(movedIn(ENTRY, new Map())).toMatchObject({ easier: ['calf-pin'], harder: [] });
+  expect(moved).toMatchObject({ easier: ENTRY.easier, harder: [{ id: 'new-2', why: 'more' }] });
+  expect(movedIn(ENTRY, new Map())).toMatchObject({ easier: ENTRY.easier, harder: [] });
   const seq = movedIn({ kind: 'protocol', name: 'x', what: '', steps: [{ ...step!, entryId: 'mine' }] }, new Map([['mine', 'new']]));
   expect(seq).toMatchObject({ steps: [{ entryId: 'new' }] });
   expect(movedIn(WAY, new Map())).toBe(WAY);
+});
+
+test('a file of the first version is read as it was meant', () => {
+  const pulled = { ...findProtocol('whole-body')!.steps.find(({ entryId }) => entryId === 'neck-traction')! };
+  const sides = [
+    { side: 'left', rounds: 2 },
+    { side: 'right', rounds: 3 },
+  ];
+  const first = {
+    format: 'pace-bend-shelf',
+    version: 1,
+    items: [
+      { id: 'mine', fields: { ...ENTRY, easier: ['calf-pin'], harder: [] } },
+      {
+        id: 'way',
+        fields: {
+          ...WAY,
+          baseId: 'inhibit-integrated',
+          phases: [{ of: 4 }, { of: 5 }, { of: 6 }, { of: 10 }, { adds: 'rest', seconds: 5 }],
+        },
+      },
+      { id: 'seq', fields: { kind: 'protocol', name: 'Pulled', what: '', steps: [{ ...pulled, sides }] } },
+    ],
+  };
+  const { items } = lookIntoShelfFile(JSON.stringify(first));
+  expect(items.map(({ problems }) => problems)).toEqual([[], [], []]);
+  expect(items.map(({ fields }) => fields)).toMatchObject([
+    { phases: [{ of: 4 }, { of: 6 }, { of: 7 }, { of: 11 }, { adds: 'rest' }] },
+    { easier: [{ id: 'calf-pin', why: '' }], harder: [] },
+    { steps: [{ sides: [{ side: 'midline', rounds: 3 }] }] },
+  ]);
 });
 
 test.each([
   ['no JSON', 'hello', 'This is no JSON file.'],
   ['another file', '{"a":1}', 'This is not a file of a shelf.'],
   ['nothing in it', shelfFileText([]), 'There is nothing in it.'],
-  ['another version', shelfFileText(ITEMS).replace('"version": 1', '"version": 9'), 'This file is of another version.'],
+  ['another version', shelfFileText(ITEMS).replace('"version": 2', '"version": 9'), 'This file is of another version.'],
   [
     'another kind',
     shelfFileText(ITEMS).replace('"kind": "way"', '"kind": "wing"'),

@@ -1,4 +1,4 @@
-import { findEntry } from '../catalogue/index.ts';
+import { findEntry, type Variant } from '../catalogue/index.ts';
 import {
   checkOwnEntry,
   checkOwnWay,
@@ -9,10 +9,11 @@ import {
   type OwnItem,
   type OwnProtocolFields,
 } from '../method/index.ts';
+import { fromFirst } from './shelfFirst.ts';
 
 /** What a practice made, as a file of its own: JSON that says what it is, so that another practice can look at it and take it in. */
 const FORMAT = 'pace-bend-shelf';
-const VERSION = 1;
+const VERSION = 2;
 export const MOST_ITEMS = 200;
 
 type Fields = OwnItem['fields'];
@@ -58,7 +59,7 @@ function itemsIn(text: string): ShelfFileItem[] | string {
     return 'This is no JSON file.';
   }
   if (!isObject(file) || file.format !== FORMAT || !Array.isArray(file.items)) return 'This is not a file of a shelf.';
-  if (file.version !== VERSION) return 'This file is of another version.';
+  if (file.version !== VERSION && file.version !== 1) return 'This file is of another version.';
   if (file.items.length === 0) return 'There is nothing in it.';
   if (file.items.length > MOST_ITEMS) return `At most ${MOST_ITEMS} things at once.`;
   const items = file.items as unknown[];
@@ -67,7 +68,11 @@ function itemsIn(text: string): ShelfFileItem[] | string {
       ? [{ id: item.id, fields: item.fields as unknown as Fields }]
       : [],
   );
-  return read.length === items.length ? read : 'Something in it is neither a way, an entry nor a sequence.';
+  return read.length === items.length
+    ? file.version === 1
+      ? read.map(fromFirst)
+      : read
+    : 'Something in it is neither a way, an entry nor a sequence.';
 }
 
 function problemsOf(fields: Fields, beside: readonly ShelfFileItem[]): readonly BlockProblem[] {
@@ -96,12 +101,18 @@ function problemsOf(fields: Fields, beside: readonly ShelfFileItem[]): readonly 
 export function movedIn(fields: Fields, newIds: ReadonlyMap<string, string>): Fields {
   const here = (id: string) => newIds.get(id) ?? id;
   const known = (id: string) => findEntry(id) !== undefined || [...newIds.values()].includes(id);
+  const variants = (given: readonly Variant[]): Variant[] =>
+    given.flatMap((each) => {
+      if (each.id === undefined) return [each];
+      const id = here(each.id);
+      return known(id) ? [{ ...each, id }] : [];
+    });
   if (fields.kind === 'entry') {
     const { drawnAs, ...rest }: OwnEntryFields = fields;
     return {
       ...rest,
-      easier: rest.easier.map(here).filter(known),
-      harder: rest.harder.map(here).filter(known),
+      easier: variants(rest.easier),
+      harder: variants(rest.harder),
       ...(drawnAs !== undefined && findEntry(drawnAs) ? { drawnAs } : {}),
     };
   }

@@ -63,7 +63,7 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
       );
     out.push({ d: rect(box.x, floor, box.width, Math.max(0.8, px * 1.4)), fill: 'table-edge' });
   } else if (on === 'floor' && !camera.plan) {
-    const floor = scene.posture === 'upright' ? floorLine(camera, body) : tableLine(scene);
+    const floor = scene.posture === 'upright' ? floorLine(camera, body) : Math.max(tableLine(scene), shouldersLine(camera, body));
     out.push({ d: rect(box.x - 1, floor, box.width + 2, Math.max(0.8, px * 1.4)), fill: 'table-edge' });
   }
   for (const prop of scene.props ?? []) {
@@ -109,6 +109,12 @@ export function furniture(scene: Scene, camera: Camera & { plan: boolean }, body
     }
   }
   return out;
+}
+
+/** Under the shoulders of a lying body whose pelvis is lifted: then they lie lower than it does. */
+function shouldersLine(camera: Camera, body: Body): number {
+  const [shoulders, pelvis] = [onPage(camera, body.bones.neck.a)[1], onPage(camera, body.bones.pelvis.b)[1]];
+  return shoulders - pelvis > 8 ? shoulders + 11 : -Infinity;
 }
 
 /** The lowest of the soles. */

@@ -1,4 +1,5 @@
 import { findMotion } from '../body/index.ts';
+import { findLook } from './looks.ts';
 import { pointPlace } from './points.ts';
 import { CLOCKS, DIRECTIONS, END_FEELS, FELT, FORCES, GLIDES, POINTS, PRESSES, PRESS_ANSWERS, type FindingContent } from './types.ts';
 
@@ -19,14 +20,24 @@ const whole = (value: unknown, min: number, max: number): boolean =>
  */
 export function findingProblem(content: FindingContent): string | null {
   const { kind, subject, side, data } = content as FindingContent & { subject: string };
-  if (kind === 'leg-length' ? side !== 'midline' : kind !== 'end' && side !== 'left' && side !== 'right') return 'Say which side it is.';
+  const look = kind === 'look' ? findLook(subject) : undefined;
+  if (kind === 'look' && !look) return 'Nobody looks at that.';
+  const inMiddle = kind === 'leg-length' || look?.sided === false;
+  if (inMiddle ? side !== 'midline' : kind !== 'end' && side !== 'left' && side !== 'right') return 'Say which side it is.';
   const motion = kind === 'end' ? findMotion(subject) : undefined;
   if (kind === 'end' && !motion) return 'No such motion is known.';
   if (motion && !motion.sides.includes(side)) return `${motion.name} has no ${side} side.`;
   if (kind === 'point' && pointPlace(subject) === null) return 'No such muscle is known.';
-  const subjects = { end: null, point: null, clock: CLOCKS, glide: GLIDES, press: PRESSES, force: FORCES, 'leg-length': [{ id: 'legs' }] }[
-    kind
-  ];
+  const subjects = {
+    end: null,
+    point: null,
+    look: null,
+    clock: CLOCKS,
+    glide: GLIDES,
+    press: PRESSES,
+    force: FORCES,
+    'leg-length': [{ id: 'legs' }],
+  }[kind];
   if (subjects && !subjects.some((each) => each.id === subject)) return 'This cannot be found on that.';
   if (data === null) return null;
   if (typeof data !== 'object') return 'What was found is missing.';
@@ -83,6 +94,8 @@ function dataProblem(content: FindingContent): string | null {
         ? null
         : `Where it is felt as well: at most ${REFERS_MOST} letters.`;
     }
+    case 'look':
+      return one(content.data!.value, findLook(content.subject)!.values) ? null : 'Say what was seen.';
     case 'press':
       return one(content.data!.answer, PRESS_ANSWERS) ? null : 'The answer is prompt, late, weak or absent.';
     case 'force': {

@@ -182,6 +182,14 @@ describe('points', () => {
 
   test('a lump from an earlier visit is looked at first, with where, what, how tender and how old', () => {
     expect(lookFirst([lump], [], NOW).map(({ words }) => words)).toEqual(['left gastrocnemius, upper third: lump, 6 of 10, 3 weeks old']);
+    // Found at an earlier visit as well: how often is said; what is left out of the kept words is only that and the age.
+    const earlier = { ...lump, id: 'z', visitId: 'an earlier one', foundAt: '2026-10-20T10:00:00Z' } as Finding;
+    expect(lookFirst([earlier, lump], [], NOW)).toMatchObject([
+      {
+        what: 'left gastrocnemius, upper third: lump, 6 of 10',
+        words: 'left gastrocnemius, upper third: lump, 6 of 10, 3 weeks old, found 2 times',
+      },
+    ]);
   });
 
   test('the most tender first; what was clean when it was last felt, and what was looked at today, is not asked about', () => {

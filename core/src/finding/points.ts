@@ -44,6 +44,9 @@ type Point = Extract<StandingFinding, { kind: 'point' }>;
 /** A place that is looked at before anything else. */
 export interface LookFirst {
   readonly finding: Point;
+  /** Where and what, without how old it is. */
+  readonly what: string;
+  /** The same with its age, and how often it was found where that was more than once. */
   readonly words: string;
 }
 
@@ -75,9 +78,12 @@ export function lookFirst(before: readonly Finding[], today: readonly Finding[],
     .sort((a, b) => (b.data.tenderness ?? -1) - (a.data.tenderness ?? -1))
     .map((finding) => {
       const { muscle, third } = pointPlace(finding.subject)!;
-      return {
-        finding,
-        words: `${finding.side} ${REGIONS[muscle].words}, ${third} third: ${pointWords(finding.data)}, ${ago(finding.foundAt, nowMs)}`,
-      };
+      const what = `${finding.side} ${REGIONS[muscle].words}, ${third} third: ${pointWords(finding.data)}`;
+      const times = new Set(
+        points(before)
+          .filter((each) => placeOf(each) === placeOf(finding) && each.data.what !== 'clean')
+          .map(({ visitId }) => visitId),
+      ).size;
+      return { finding, what, words: `${what}, ${ago(finding.foundAt, nowMs)}${times > 1 ? `, found ${times} times` : ''}` };
     });
 }

@@ -125,6 +125,11 @@ export interface PointData {
   readonly refers: string;
 }
 
+/** What was seen: one of the answers of the look. */
+export interface LookData {
+  readonly value: string;
+}
+
 /** What can be found by hand and eye, by kind, with what it is about. */
 export type FindingContent =
   | { readonly kind: 'end'; readonly subject: string; readonly side: Side; readonly data: EndData | null }
@@ -134,10 +139,21 @@ export type FindingContent =
   | { readonly kind: 'press'; readonly subject: PressId; readonly side: 'left' | 'right'; readonly data: PressData | null }
   | { readonly kind: 'force'; readonly subject: ForceId; readonly side: 'left' | 'right'; readonly data: ForceData | null }
   /** Subject: a muscle of the body map and a third of it, `gastrocnemius/upper`. */
-  | { readonly kind: 'point'; readonly subject: string; readonly side: 'left' | 'right'; readonly data: PointData | null };
+  | { readonly kind: 'point'; readonly subject: string; readonly side: 'left' | 'right'; readonly data: PointData | null }
+  /** Subject: one of LOOKS. */
+  | { readonly kind: 'look'; readonly subject: string; readonly side: Side; readonly data: LookData | null };
 
 export type FindingKind = FindingContent['kind'];
-export const FINDING_KINDS = ['end', 'clock', 'glide', 'leg-length', 'press', 'force', 'point'] as const satisfies readonly FindingKind[];
+export const FINDING_KINDS = [
+  'end',
+  'clock',
+  'glide',
+  'leg-length',
+  'press',
+  'force',
+  'point',
+  'look',
+] as const satisfies readonly FindingKind[];
 
 /** `data` null withdraws what `supersedes` points at. */
 export type FindingFields = FindingContent & { readonly moment: 'before' | 'after'; readonly supersedes: string | null };

@@ -1,5 +1,6 @@
 import { findMotion } from '../body/index.ts';
 import { REGIONS } from '../figure/index.ts';
+import { findLook } from './looks.ts';
 import { pointPlace, pointWords } from './points.ts';
 import {
   CLOCKS,
@@ -68,6 +69,8 @@ export function subjectWords(finding: Pick<Finding, 'kind' | 'subject'>): string
       const place = pointPlace(finding.subject);
       return place ? `${capital(REGIONS[place.muscle].words)}, ${place.third} third` : finding.subject;
     }
+    case 'look':
+      return findLook(finding.subject)?.name ?? finding.subject;
   }
 }
 
@@ -118,6 +121,8 @@ export function findingWords(finding: Pick<StandingFinding, 'kind' | 'data'>): s
       return pointWords(found.data);
     case 'press':
       return found.data.answer;
+    case 'look':
+      return found.data.value;
     case 'force':
       return `${Math.round(Math.max(...found.data.trialsN))} N, best of ${found.data.trialsN.length}`;
   }

@@ -131,6 +131,7 @@ function checkNumbers(numbers: NumberValues, method: Method): BlockProblem[] {
   const problems: BlockProblem[] = [];
   for (const spec of method.numbers) {
     const values = numbers[spec.id];
+    if (values === undefined && spec.before !== undefined) continue;
     if (!values || values.length === 0) {
       problems.push({ path: `numbers.${spec.id}`, message: `${spec.label} is missing.` });
       continue;

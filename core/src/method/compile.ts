@@ -92,6 +92,7 @@ export function compile(blocks: readonly BlockPlan[], context: CompileContext): 
       position: block.position ?? entry.positions[0],
       unit: axis.unit,
       better: axis.better,
+      ...mostOf(block),
     });
     const edges = new Map<Side, number>();
     const spent = new Map<Side, Spent>();
@@ -133,6 +134,12 @@ export function compile(blocks: readonly BlockPlan[], context: CompileContext): 
   return { version: 2, cues, totalMs: timeMs, breath: context.breath, blocks: lineBlocks };
 }
 
+/** What cautions leave in all of contractions and presses, by side; nothing where they hold neither down. */
+function mostOf({ limits = [] }: BlockPlan): Pick<LineBlock, 'most'> {
+  const held = limits.filter(({ contractS, pressS }) => typeof contractS === 'number' || typeof pressS === 'number');
+  return held.length > 0 ? { most: held.map(({ side, contractS, pressS }) => ({ side, contractS, pressS })) } : {};
+}
+
 /** Time spent so far on one side of a block in what can be limited in all. */
 interface Spent {
   contractMs: number;
@@ -172,6 +179,9 @@ interface Place {
   readonly place: string;
 }
 
+/** Long enough to feel for a pulse with the fingers already there; it waits beyond that. Common practice. */
+const CHECK_MS = 3000;
+
 /** Outside any loop there is one turn and no place. */
 const OUTSIDE = { turn: 1, turns: 1, place: '' } as const;
 
@@ -183,6 +193,7 @@ class PassWalk {
   /** Whether the count has followed the breath up to here, and whether what was last may be a little longer. */
   private follows = false;
   private canWait = false;
+  private isChecked = false;
   private readonly cues: Cue[] = [];
   private readonly toward: 1 | -1;
   private readonly limits: SideLimits | undefined;
@@ -233,7 +244,9 @@ class PassWalk {
 
   private take(phase: PhaseSpec, place: Place, counted: number): void {
     const { block, blockIndex, method, sideRounds, pass, inAll, breath } = this.context;
-    if (phase.breath !== 'free' && this.wantedMs(phase.duration, place) > 0) this.beginWith(phase.breath);
+    const isTaken = this.wantedMs(phase.duration, place) > 0;
+    if (isTaken && this.needsCheck(phase)) this.checkForPulse(counted);
+    if (isTaken && phase.breath !== 'free') this.beginWith(phase.breath);
     const { wantedMs, byBreath } = this.durationMs(phase.duration, place);
     const durationMs = this.allowed(phase, wantedMs);
     if (durationMs <= 0) return;
@@ -275,6 +288,48 @@ class PassWalk {
     this.breathOffsetMs = phase.open ? 0 : (this.breathOffsetMs + durationMs) % breath.periodMs;
     this.follows = byBreath && !phase.open && durationMs === wantedMs;
     this.canWait = works !== 'athlete' && !this.isLimited(phase);
+  }
+
+  private needsCheck({ kind }: PhaseSpec): boolean {
+    const { techniques } = phaseKind(kind);
+    return this.context.entry.vessel === true && !this.isChecked && (techniques.includes('press') || techniques.includes('pin'));
+  }
+
+  /** Once a pass, before the first press: it waits until somebody has felt that nothing beats there. */
+  private checkForPulse(counted: number): void {
+    const { block, blockIndex, method, sideRounds, pass, inAll } = this.context;
+    const place = { ...OUTSIDE, round: 1 };
+    this.isChecked = true;
+    this.cues.push({
+      index: this.firstIndex + this.cues.length,
+      blockIndex,
+      side: sideRounds.side,
+      pass,
+      round: counted,
+      rounds: inAll,
+      kind: 'check',
+      startMs: this.timeMs,
+      endMs: this.timeMs + CHECK_MS,
+      open: true,
+      text: 'No pulse under the fingers',
+      detail: 'a pulse: move off it, then feel again',
+      effortPct: null,
+      perMin: null,
+      from: this.position,
+      to: this.position,
+      edge: this.edge,
+      breath: 'free',
+      breathOffsetMs: this.breathOffsetMs,
+      works: 'therapist',
+      madeOf: {},
+      painCeiling: this.number(method.painCeiling, place),
+      easeBack: block.numbers[method.easeBack]![0]!,
+      furthest: this.furthest,
+    });
+    this.timeMs += CHECK_MS;
+    this.breathOffsetMs = 0;
+    this.follows = false;
+    this.canWait = false;
   }
 
   /** A phase in the words of the entry, where it has its own for it, or else of the way. */
@@ -445,7 +500,7 @@ class PassWalk {
 
   /** A number for a round, counted over all passes of this side; before the first it is the first round's, after the last the last's. */
   private asked(id: string, { round }: Place): number {
-    const values = this.context.block.numbers[id]!;
+    const values = this.context.block.numbers[id] ?? [this.context.method.numbers.find((spec) => spec.id === id)!.before!];
     return values[Math.min(Math.max(this.context.before + round, 1), values.length) - 1]!;
   }
 

@@ -259,7 +259,7 @@ const TAUGHT: readonly (readonly [entry: string, way: string, taught: Taught])[]
     'psoas-sink',
     'sink-contract',
     {
-      kinds: 'wait sink contract relax sink press contract relax sink ease rock',
+      kinds: 'wait check sink contract relax sink press contract relax sink ease rock',
       effort: [5, 10],
       total: [60, 120],
       rounds: [1, 3],

@@ -83,7 +83,6 @@ export type {
   BreathPace,
   ChoiceSpec,
   ChoiceValues,
-  Claim,
   Cue,
   Limits,
   Line,

@@ -27,7 +27,7 @@ export interface OwnWayFields {
   readonly phases?: readonly OwnPhase[];
 }
 
-export interface OwnEntryFields extends Omit<Entry, 'id'> {
+export interface OwnEntryFields extends Omit<Entry, 'id' | 'claims'> {
   readonly kind: 'entry';
 }
 

@@ -68,6 +68,8 @@ export interface PhaseKindFacts {
   readonly counts: 'end-range' | 'contraction' | 'bout' | 'work' | null;
   /** The limb is at or near the edge: discomfort above the ceiling makes the block leave this phase. */
   readonly exposed: boolean;
+  /** A hand waits in it for something to give: it can be stayed in until it does. */
+  readonly softens?: true;
   /** What it is done with, wherever it stands; a phase that goes to the edge lengthens as well. */
   readonly techniques: readonly Technique[];
 }
@@ -88,8 +90,12 @@ export const PHASE_KINDS = {
   circle: { id: 'circle', name: 'circle', family: 'oscillate', counts: 'work', exposed: true, techniques: ['continuous'] },
   traction: { id: 'traction', name: 'traction', family: 'joint', counts: 'work', exposed: true, techniques: ['traction', 'mobilize'] },
   glide: { id: 'glide', name: 'glide', family: 'joint', counts: 'work', exposed: true, techniques: ['mobilize'] },
-  press: { id: 'press', name: 'press', family: 'press', counts: 'work', exposed: true, techniques: ['press'] },
-  sink: { id: 'sink', name: 'sink', family: 'press', counts: 'work', exposed: true, techniques: ['press'] },
+  press: { id: 'press', name: 'press', family: 'press', counts: 'work', exposed: true, techniques: ['press'], softens: true },
+  /** Before a hand presses near a vessel: said, and waited for. */
+  check: { id: 'check', name: 'check for a pulse', family: 'set-up', counts: null, exposed: false, techniques: [] },
+  /** Telling a muscle by touch that it is meant next. */
+  tap: { id: 'tap', name: 'tap', family: 'press', counts: null, exposed: true, techniques: [] },
+  sink: { id: 'sink', name: 'sink', family: 'press', counts: 'work', exposed: true, techniques: ['press'], softens: true },
   pin: { id: 'pin', name: 'pin', family: 'press', counts: 'work', exposed: true, techniques: ['pin'] },
   stroke: { id: 'stroke', name: 'stroke', family: 'press', counts: 'work', exposed: true, techniques: ['press', 'continuous'] },
   /** Waiting with the hand where it is, while the breath comes in. */
@@ -99,7 +105,7 @@ export const PHASE_KINDS = {
   lengthen: { id: 'lengthen', name: 'lengthen', family: 'move', counts: 'work', exposed: true, techniques: ['continuous'] },
   shorten: { id: 'shorten', name: 'shorten', family: 'move', counts: null, exposed: false, techniques: ['comfort'] },
   /** The muscle kept slack. */
-  comfort: { id: 'comfort', name: 'comfort', family: 'relax', counts: 'work', exposed: false, techniques: ['comfort'] },
+  comfort: { id: 'comfort', name: 'comfort', family: 'relax', counts: 'work', exposed: false, techniques: ['comfort'], softens: true },
   /** A stop part of the way, the limb carried. */
   pause: { id: 'pause', name: 'pause', family: 'relax', counts: null, exposed: true, techniques: [] },
   ease: { id: 'ease', name: 'let up', family: 'relax', counts: null, exposed: false, techniques: [] },

@@ -186,7 +186,7 @@ export const PROTOCOLS: readonly Protocol[] = [
       step('pectoralis-press-stretch', BOTH, { way: 'pin-lengthen', rounds: 2 }),
       step('skull-base-melt', MIDDLE),
       step('neck-side-bend-supine', BOTH, { way: 'cr-breath' }),
-      step('neck-traction', BOTH, { way: 'mobilize-sustained', rounds: 2 }),
+      step('neck-traction', MIDDLE, { way: 'mobilize-sustained', rounds: 2 }),
       step('still-hold', MIDDLE, { rounds: 1, position: 'supine' }),
     ],
   },

@@ -57,7 +57,7 @@ export function sharesOf(work: readonly RoundWork[], entry: Entry, method: Metho
 /** What each round of a side is made of, as planned or as it was done. */
 export function roundWork(line: Pick<Line, 'cues'>, blockIndex: number, side: Side, done: CueDone = asPlanned(line)): RoundWork[] {
   const cues = line.cues.filter((cue) => cue.blockIndex === blockIndex && cue.side === side && cue.round >= 1);
-  const rounds = cues[0]?.rounds ?? 0;
+  const rounds = Math.max(0, ...cues.map((cue) => cue.rounds));
   return Array.from({ length: rounds }, (_, i) =>
     workOf(
       cues.filter((cue) => Math.min(cue.round, rounds) === i + 1),

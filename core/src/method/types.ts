@@ -1,5 +1,5 @@
 import type { Position, Side, Unit } from '../body/index.ts';
-import type { SideRelation } from '../catalogue/index.ts';
+import type { Claim, SideRelation } from '../catalogue/index.ts';
 import type { PhaseKind } from './phases.ts';
 
 export { TECHNIQUES, type Technique } from './phases.ts';
@@ -35,6 +35,8 @@ export interface NumberSpec {
   readonly perRound: boolean;
   /** Shown at once, or under "more numbers". */
   readonly place: 'main' | 'more';
+  /** What a block has that was planned before there was this number, so that it still means what it meant; left out, the number must be given. */
+  readonly before?: number;
   readonly help?: string;
   /** The limit that holds this number down where cautions set one. */
   readonly limitedBy?: Exclude<keyof Limits, 'cap' | 'edgeShare' | 'contractS' | 'pressS'>;
@@ -151,15 +153,6 @@ export interface Loop {
 }
 
 export type PhaseNode = PhaseSpec | Loop;
-
-export interface Claim {
-  readonly text: string;
-  readonly source: string;
-  /** How sure it is: shown in trials, trials disagree, or taught and not tried. */
-  readonly sure: 'shown' | 'mixed' | 'taught';
-  /** Checked by a test where it can be: the published bounds that the defaults stay inside. */
-  readonly guidance?: 'acsm-2011';
-}
 
 export interface Method {
   readonly id: string;
@@ -282,6 +275,10 @@ export interface LineBlock {
   readonly position?: Position;
   readonly unit: AxisUnit;
   readonly better: 'higher' | 'lower';
+  /** Seconds that cautions leave for contractions and for presses on a side, all rounds together, where they hold either down. */
+  readonly most?: readonly Pick<SideLimits, 'side' | 'contractS' | 'pressS'>[];
+  /** Put in at the table: beside what was planned, or in its place. */
+  readonly unplanned?: 'added' | 'instead';
 }
 
 /**

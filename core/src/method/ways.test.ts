@@ -173,9 +173,13 @@ describe('what the phase model can say', () => {
     expect(seconds(line, 'relax')).toEqual(Array.from({ length: 8 }, () => 2));
   });
 
-  test('comfort position, then lengthening, then the reset: in this order', () => {
+  test('comfort position, then lengthening, a tap, then the reset: in this order; a plan from before the tap has none', () => {
+    const { tap: _tap, ...numbers } = block('rectus-femoris-pin', 'inhibit-integrated').numbers;
+    const before = { ...block('rectus-femoris-pin', 'inhibit-integrated'), numbers };
+    expect(checkBlock(before)).toEqual([]);
+    expect(kinds(compile([before], at(80)))).toContain('return move contract relax');
     expect(kinds(compile([block('rectus-femoris-pin', 'inhibit-integrated')], at(80)))).toContain(
-      'press shorten comfort return move contract relax advance hold active return set-up',
+      'press shorten comfort return move tap contract relax advance hold active return set-up',
     );
   });
 

@@ -1,7 +1,9 @@
 import type { AthleteSport } from '../sport/index.ts';
 import type { ConditionFields, MedicationId, NoTouchFields } from '../caution/index.ts';
 import type { ErrorKnowledge } from '../measure/index.ts';
-import type { CalendarEvent, Goal, PastReading, Visit } from './visit.ts';
+import type { Finding } from '../finding/index.ts';
+import type { PastHome } from './home.ts';
+import type { CalendarEvent, Goal, PastBlock, PastReading, Visit } from './visit.ts';
 
 export type Handed = 'left' | 'right' | 'both' | 'unknown';
 
@@ -94,6 +96,16 @@ export interface HistoryLine {
   readonly kind: 'visit' | 'referral' | 'condition' | 'resolved' | 'operation' | 'clearance' | 'no-touch' | 'event';
   readonly words: string;
   readonly visitId: string | null;
+}
+
+/** What was done, found and given to do at home at all visits, oldest first. */
+export interface AthleteHistory {
+  readonly blocks: readonly PastBlock[];
+  /** Corrected ones too. */
+  readonly findings: readonly Finding[];
+  readonly home: readonly PastHome[];
+  /** Visits that have a plan. */
+  readonly planned: readonly string[];
 }
 
 export interface AthleteFile {

@@ -37,6 +37,7 @@ export { sortStrip, stripOf, type Strip, type StripCell, type StripOrder, type S
 export { byUrgency, morningOf, type MorningPage, type MorningRow, type MorningValue } from './morning.ts';
 export type { MoveLook, MoveVisit, SeasonFile, SeasonOwner, SeasonVisit, SeasonWeek } from './season.ts';
 export { historyOf } from './history.ts';
+export { historyVisits, historyWays, inRegion, type HistoryEntry, type HistoryVisit } from './historyVisits.ts';
 export { projectDay, type ProjectedVisit } from './day.ts';
 export { coachPage, type CoachAthlete, type CoachFacts, type CoachPage } from './coach.ts';
 export {
@@ -55,6 +56,7 @@ export {
   type Athlete,
   type AthleteFields,
   type AthleteFile,
+  type AthleteHistory,
   type AthleteList,
   type AthleteRow,
   type AvailabilityLevel,
@@ -80,7 +82,6 @@ export {
   type GoalFields,
   type GoalWhy,
   type Moment,
-  type Note,
   type Override,
   type PastBlock,
   type PastReading,
@@ -99,3 +100,28 @@ export {
   type Visit,
   type VisitFile,
 } from './visit.ts';
+
+export {
+  MOST_EDITS,
+  NOTE_PARTS,
+  type Note,
+  type NoteAddendum,
+  type NoteEdit,
+  type NoteEdits,
+  type NoteLayout,
+  type NotePart,
+  type NoteSignature,
+} from './note.ts';
+
+export {
+  HOME_DONE,
+  HOME_LIMITS,
+  type GivenSheet,
+  type HomeAnswers,
+  type HomeAnswersFields,
+  type HomeDone,
+  type HomeItem,
+  type HomeSheet,
+  type HomeSheetFields,
+  type PastHome,
+} from './home.ts';

@@ -4,6 +4,9 @@ export const LIMITS = {
   aboutLength: 300,
   complaintLength: 1000,
   noteLength: 8000,
+  /** The whole note as it is signed, with what the record says. */
+  signedNoteLength: 60_000,
+  addendaOfNote: 50,
   visitMinutes: { min: 5, max: 240 },
   breathPeriodMs: { min: 2000, max: 20_000 },
   /** Nobody older than this is on the table; catches 1880. */

@@ -1,6 +1,6 @@
 import type { Side } from '../body/index.ts';
 import { motionSideIn, roundWork, type Line, type RoundWork } from '../method/index.ts';
-import type { RunState } from '../table/index.ts';
+import { lineNow, type RunState } from '../table/index.ts';
 import { whatWasDone } from './done.ts';
 
 /** A block as it was really done: the sides its motion is read on, with the rounds whose last phase was done. */
@@ -16,8 +16,9 @@ export interface DoneBlock {
  * What a run of a line did, block by block, from what happened at the table and not from what was planned: a side that was never
  * reached is not in it, nor is a block of which no round was finished.
  */
-export function blocksDone(line: Line, state: RunState): DoneBlock[] {
-  const done = whatWasDone(line, state).filter(({ real }) => real.rounds > 0);
+export function blocksDone(compiled: Line, state: RunState): DoneBlock[] {
+  const line = lineNow(compiled, state);
+  const done = whatWasDone(compiled, state).filter(({ real }) => real.rounds > 0);
   const seconds = new Map<number, number>();
   for (const { cueIndex, startMs, endMs } of state.spans) seconds.set(cueIndex, (seconds.get(cueIndex) ?? 0) + (endMs - startMs) / 1000);
   const efforts = new Map(state.spans.map(({ cueIndex, effortPct }) => [cueIndex, effortPct]));

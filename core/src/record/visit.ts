@@ -9,6 +9,8 @@ import type { AthleteSport, OwnSport } from '../sport/index.ts';
 import type { PhaseRule, SeasonDay } from '../season/index.ts';
 import type { VisitReadiness } from './readiness.ts';
 import type { Finding } from '../finding/index.ts';
+import type { GivenSheet, HomeAnswers, HomeSheet } from './home.ts';
+import type { Note, NoteLayout } from './note.ts';
 import type { Athlete, AthleteFields, Condition, NoTouchArea } from './athlete.ts';
 
 /**
@@ -31,6 +33,8 @@ export interface Practice {
   readonly checkInScale: ScaleId;
   /** What therapy does in the phases of a season, where the practice changed it. */
   readonly phases: readonly PhaseRule[];
+  /** Order and headings of its notes; null for those to begin with. */
+  readonly noteLayout: NoteLayout | null;
   /** Where the measuring devices are to be spoken to, or null when there are none. */
   readonly devices: string | null;
   readonly revision: number;
@@ -213,11 +217,6 @@ export interface Run {
   readonly events: readonly StoredRunEvent[];
 }
 
-export interface Note {
-  readonly text: string;
-  readonly revision: number;
-}
-
 /** A block that was done at an earlier visit, as far as what came of it and how long ago it was need it. */
 /** How many days back of a visit what was done is sent with it. */
 export const PAST_BLOCK_DAYS = 180;
@@ -256,6 +255,8 @@ export interface VisitFile {
   readonly answers: readonly StopAnswers[];
   readonly overrides: readonly Override[];
   readonly referral: Referral | null;
+  /** When they are booked next after this visit, or null. */
+  readonly nextVisitAt: string | null;
   /** How many visits this athlete has had up to and including this one. */
   readonly visitNumber: number;
   readonly readings: readonly Reading[];
@@ -279,6 +280,11 @@ export interface VisitFile {
   readonly runs: readonly Run[];
   /** The therapist's words; null for somebody who does not read notes. */
   readonly note: Note | null;
+  /** What goes home from this visit; with no exercise and revision 0 where nothing does yet. */
+  readonly home: HomeSheet;
+  /** The sheet given last before this visit, and what was answered about it today. */
+  readonly lastHome: GivenSheet | null;
+  readonly homeAnswers: HomeAnswers | null;
 }
 
 export interface DayVisit extends Visit {
@@ -300,6 +306,8 @@ export interface DayPage {
   readonly events: readonly CalendarEvent[];
   /** Visits of the last two weeks that were neither finished nor cancelled. */
   readonly unfinished: readonly DayVisit[];
+  /** Visits of the last two weeks that are finished and whose note nobody signed. */
+  readonly unsigned: readonly Pick<DayVisit, 'id' | 'athleteName' | 'startsAt'>[];
 }
 
 /** What a squad's strip is drawn from: everybody's readings before work, oldest first. */

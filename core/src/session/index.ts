@@ -31,7 +31,9 @@ export {
 } from './response.ts';
 export { betweenPasses, passKey, sessionStrip, type Between, type SessionStrip, type StripFacts, type StripItem } from './strip.ts';
 export { byFindings, glidesFor, hoursFor } from './byFindings.ts';
+export { additionsFor, blockOf, swapsFor, type TableOffer } from './atTable.ts';
 export { addedBlock, offersFor, waysFor, type Offer } from './offers.ts';
+export { againstPlan, type AgainstPlan } from './againstPlan.ts';
 export { expectedEdges, type ExpectedFacts } from './expected.ts';
 export { planChecks, type CheckFacts, type PlanCheck } from './checks.ts';
 export { moveBlock, orderProblems, placeBlock, type OrderProblem } from './order.ts';

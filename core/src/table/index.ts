@@ -1,4 +1,31 @@
-export { RUN_EVENT_KINDS, type RunEvent, type RunEventBody, type RunEventKind } from './events.ts';
-export { READY, type RunState, type RunStatus, type Span, type SpanEnd, type EdgeNote, type DiscomfortNote } from './state.ts';
-export { foldRun, applyEvent, carryTo, adjustmentFor, effortNow } from './run.ts';
+export { CAN_BE_UNDONE, isFromDevice, RUN_EVENT_KINDS, UNDO_MS, type RunEvent, type RunEventBody, type RunEventKind } from './events.ts';
+export {
+  READY,
+  type CueNote,
+  type DiscomfortNote,
+  type EffortNote,
+  type PlaneNote,
+  type EdgeNote,
+  type RunState,
+  type RunStatus,
+  type SoftenedNote,
+  type Span,
+  type SpanEnd,
+  type Undo,
+} from './state.ts';
+export { foldRun, applyEvent, carryTo, adjustmentFor, canSoften, effortNow, lineNow } from './run.ts';
+export { withOneMore, withoutTheRest, withOtherSideNow, withPiece } from './amend.ts';
 export { redrawn, viewRun, nextChangeMs, edgeFromDigits, type TableView } from './view.ts';
+export {
+  angleWord,
+  effortBand,
+  effortReached,
+  effortWord,
+  NO_PRESSING,
+  takePressing,
+  type AngleWord,
+  type EffortBand,
+  type EffortReached,
+  type EffortWord,
+  type Pressing,
+} from './live.ts';

@@ -9,6 +9,7 @@ import {
   effortNow,
   adjustmentFor,
   foldRun,
+  lineNow,
   nextChangeMs,
   READY,
   redrawn,
@@ -26,6 +27,21 @@ const at = (atMs: number, kind: string, extra: object = {}) => ({ atMs, kind, ..
 /** Through both open cues of a side at once: the breath-led part begins at this time on the run's clock. */
 const begun = [at(0, 'start'), at(0, 'go'), at(0, 'go')];
 
+/** What may be put in: a hold on one side, and a press in the middle. */
+const PIECES = [
+  compile([newBlock('p', 'calf-supine', 'static-hold', ['left'])], { breath: SLOW_BREATH, edgeOf: () => null }),
+  compile([newBlock('p', 'skull-base-melt', 'point-hold', ['midline'])], { breath: SLOW_BREATH, edgeOf: () => null }),
+];
+const bodyOf = ({ kind, score, value }: { kind: string; score: number; value: number }): object => {
+  if (kind === 'discomfort') return { score };
+  if (kind === 'edge') return { value };
+  if (kind === 'effort') return { cueIndex: score, n: value + 20, pct: null, of: null, ms: 4000, insideMs: 0, overMs: 0 };
+  if (kind === 'plane') return { deg: 12, words: 'limb has rolled 12°' };
+  if (kind === 'felt') return { before: score, after: Math.max(0, score - 2) };
+  if (kind !== 'put') return {};
+  const { cues, blocks } = PIECES[score % 2]!;
+  return { how: value % 2 === 0 ? 'added' : 'instead', block: {}, piece: { cues, blocks } };
+};
 /** Any key at any time, in time order. */
 const anyEvents = (totalMs: number) =>
   fc
@@ -42,7 +58,7 @@ const anyEvents = (totalMs: number) =>
       let atMs = 0;
       return rows.map(({ kind, gapMs, score, value }) => {
         atMs += gapMs;
-        return at(atMs, kind, kind === 'discomfort' ? { score } : kind === 'edge' ? { value } : {});
+        return at(atMs, kind, bodyOf({ kind, score, value }));
       });
     });
 const anyRun = anyLine.chain((each) => fc.tuple(fc.constant(each), anyEvents(each.totalMs)));
@@ -102,8 +118,9 @@ describe('whatever keys come, in whatever order', () => {
         for (const event of events) {
           const next = applyEvent(each, state, event);
           expect(next.atMs).toBeGreaterThanOrEqual(state.atMs);
-          expect(next.spans.length).toBeGreaterThanOrEqual(state.spans.length);
-          if (state.status === 'finished') expect(next).toEqual(state);
+          // Taken back, what was closed is open again; nothing else ever loses a stay.
+          if (event.kind !== 'undo') expect(next.spans.length).toBeGreaterThanOrEqual(state.spans.length);
+          if (state.status === 'finished' && event.kind !== 'undo') expect(next).toEqual(state);
           state = next;
         }
         let last = 0;
@@ -113,7 +130,7 @@ describe('whatever keys come, in whatever order', () => {
           last = span.endMs;
         }
         expect(state.positionMs).toBeGreaterThanOrEqual(0);
-        expect(state.positionMs).toBeLessThanOrEqual(each.totalMs);
+        expect(state.positionMs).toBeLessThanOrEqual(lineNow(each, state).totalMs);
         viewRun(each, state);
         whatWasDone(each, state);
       }),
@@ -317,10 +334,11 @@ describe('the rest of the line after easing off', () => {
       fc.property(anyRun, ([each, events]) => {
         const state = foldRun(each, events);
         if (each.cues.length === 0) return;
-        const { blockIndex, side } = each.cues[Math.min(state.cueIndex, each.cues.length - 1)]!;
+        const now = lineNow(each, state);
+        const { blockIndex, side } = now.cues[Math.min(state.cueIndex, now.cues.length - 1)]!;
         const cues = redrawn(each, state, blockIndex, side);
         expect(cues.map((cue) => [cue.startMs, cue.endMs, cue.kind])).toEqual(
-          each.cues.filter((cue) => cue.blockIndex === blockIndex && cue.side === side).map((cue) => [cue.startMs, cue.endMs, cue.kind]),
+          now.cues.filter((cue) => cue.blockIndex === blockIndex && cue.side === side).map((cue) => [cue.startMs, cue.endMs, cue.kind]),
         );
         const rest = cues.filter((cue) => cue.index >= state.cueIndex);
         rest.forEach((cue, i) => {

@@ -1,4 +1,7 @@
 import type { Side } from '../body/index.ts';
+import type { Line } from '../method/index.ts';
+import type { RunEventKind } from './events.ts';
+import type { EffortReached } from './live.ts';
 
 export type RunStatus =
   /** Nothing has begun. */
@@ -11,11 +14,15 @@ export type RunStatus =
   | 'waiting'
   /** Discomfort went above the ceiling: the limb is off the edge, a decision is due. */
   | 'eased'
+  /** The press went the wrong way: it is shown again, without anything counting. Go on starts the round over. */
+  | 'showing'
+  /** The cue goes on, open-ended, until it softens. */
+  | 'softening'
   /** Stopped: the limb is brought home. Go on takes it back, next leaves this side. */
   | 'stopped'
   | 'finished';
 
-export type SpanEnd = 'done' | 'skipped' | 'again' | 'eased' | 'stopped' | 'open';
+export type SpanEnd = 'done' | 'skipped' | 'again' | 'eased' | 'stopped' | 'open' | 'drifted' | 'left';
 
 /** One stay in one cue, on the run's clock. */
 export interface Span {
@@ -42,11 +49,40 @@ export interface EdgeNote {
   readonly value: number;
   /** Place on the line where it was read. */
   readonly positionMs: number;
+  /** Read by a device; left out, by eye. */
+  readonly by?: 'device';
 }
 
-export interface StopNote {
+/** Something that happened in a cue. */
+export interface CueNote {
   readonly atMs: number;
   readonly cueIndex: number;
+}
+
+/** A cue that was stayed in until it softened; how it felt before and after where that was said, 0–10. */
+export interface SoftenedNote extends CueNote {
+  /** Of the whole stay. */
+  readonly ms: number;
+  readonly before: number | null;
+  readonly after: number | null;
+}
+
+/** The effort of a contraction as the gauge heard it. */
+export interface EffortNote extends CueNote, EffortReached {
+  readonly of: 'today' | 'earlier' | null;
+}
+
+/** Off the plane of the motion. */
+export interface PlaneNote extends CueNote {
+  readonly deg: number;
+  readonly words: string;
+}
+
+/** What can still be taken back. */
+export interface Undo {
+  readonly kind: RunEventKind;
+  readonly atMs: number;
+  readonly before: RunState;
 }
 
 /** What easing, lightening and edge readings have changed for one side of one block. */
@@ -68,7 +104,21 @@ export interface RunState {
   readonly spans: readonly Span[];
   readonly discomfort: readonly DiscomfortNote[];
   readonly edges: readonly EdgeNote[];
-  readonly stops: readonly StopNote[];
+  readonly stops: readonly CueNote[];
+  /** What devices said. */
+  readonly efforts: readonly EffortNote[];
+  readonly planes: readonly PlaneNote[];
+  /** Presses that went the wrong way, and where the breath was held. */
+  readonly drifts: readonly CueNote[];
+  readonly braces: readonly CueNote[];
+  readonly softened: readonly SoftenedNote[];
+  /** When, on the run's clock, an open-ended cue is ended for them; null outside. */
+  readonly softenEndMs: number | null;
+  /** When it was ended to refer them. */
+  readonly referredMs: number | null;
+  /** The line as it was amended; null while it is the compiled one. */
+  readonly line: Line | null;
+  readonly undo: Undo | null;
   readonly adjustments: Readonly<Record<string, Adjustment>>;
 }
 
@@ -84,5 +134,14 @@ export const READY: RunState = {
   discomfort: [],
   edges: [],
   stops: [],
+  efforts: [],
+  planes: [],
+  drifts: [],
+  braces: [],
+  softened: [],
+  softenEndMs: null,
+  referredMs: null,
+  line: null,
+  undo: null,
   adjustments: {},
 };

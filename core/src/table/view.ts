@@ -1,16 +1,21 @@
 import { breathAt, type Cue, type Line } from '../method/index.ts';
-import { adjustmentFor, effortNow } from './run.ts';
+import { adjustmentFor, effortNow, lineNow } from './run.ts';
+import { roundsNow } from './amend.ts';
 import type { RunState, RunStatus } from './state.ts';
 
 /** Everything the table's screen shows at one moment. */
 export interface TableView {
   readonly status: RunStatus;
   readonly cue: Cue;
+  /** Rounds of its side by now, with those that were put in. */
+  readonly rounds: number;
   /** The cue that follows, or null at the end. */
   readonly nextCue: Cue | null;
   readonly blockName: string;
   /** Whole seconds left in the cue, rounded up so that the last second shows 1. */
   readonly secondsLeft: number;
+  /** Whole seconds in the cue by now, counted up while it goes on until it softens; null outside. */
+  readonly secondsUp: number | null;
   readonly effortPct: number | null;
   /** Edge now: the last one read on this side, carried on by the prediction. */
   readonly edge: number;
@@ -22,7 +27,8 @@ export interface TableView {
 }
 
 /** What to show for a state. The state must already be carried to the moment wanted. */
-export function viewRun(line: Line, state: RunState): TableView {
+export function viewRun(compiled: Line, state: RunState): TableView {
+  const line = lineNow(compiled, state);
   const cue = line.cues[Math.min(state.cueIndex, line.cues.length - 1)]!;
   const block = line.blocks[cue.blockIndex]!;
   const adjustment = adjustmentFor(state, cue);
@@ -35,9 +41,11 @@ export function viewRun(line: Line, state: RunState): TableView {
   return {
     status: state.status,
     cue,
+    rounds: roundsNow(line, cue),
     nextCue: line.cues[cue.index + 1] ?? null,
     blockName: block.name,
     secondsLeft: Math.max(0, Math.ceil((cue.endMs - state.positionMs) / 1000)),
+    secondsUp: state.status === 'softening' ? Math.floor((state.atMs - state.enteredMs) / 1000) : null,
     effortPct: effortNow(cue, adjustment),
     edge,
     gainSinceStart: (edge - first.edge) * (block.better === 'higher' ? 1 : -1),
@@ -52,7 +60,13 @@ export function viewRun(line: Line, state: RunState): TableView {
  * place follows the edge as it is now, after easing off or reading it, and every press the effort as it is now. The edge itself goes where
  * it went, rest stays rest, and what lies between keeps its part of the way; nothing is drawn past where cautions end it.
  */
-export function redrawn(line: Line, state: Pick<RunState, 'adjustments' | 'cueIndex'>, blockIndex: number, side: Cue['side']): Cue[] {
+export function redrawn(
+  compiled: Line,
+  state: Pick<RunState, 'adjustments' | 'cueIndex' | 'line'>,
+  blockIndex: number,
+  side: Cue['side'],
+): Cue[] {
+  const line = lineNow(compiled, state);
   const cues = line.cues.filter((cue) => cue.blockIndex === blockIndex && cue.side === side);
   const first = cues[0];
   if (!first) return [];
@@ -87,8 +101,9 @@ export function redrawn(line: Line, state: Pick<RunState, 'adjustments' | 'cueIn
 
 /** The next moment on the run's clock at which the screen must change by itself, or null when it will not. */
 export function nextChangeMs(line: Line, state: RunState): number | null {
+  if (state.status === 'softening') return state.softenEndMs;
   if (state.status !== 'running') return null;
-  const cue = line.cues[state.cueIndex]!;
+  const cue = lineNow(line, state).cues[state.cueIndex]!;
   return state.atMs + (cue.endMs - state.positionMs);
 }
 

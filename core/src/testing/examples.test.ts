@@ -26,6 +26,9 @@ import * as record from '../record/index.ts';
 import * as reliability from '../reliability/index.ts';
 import * as session from '../session/index.ts';
 import * as sport from '../sport/index.ts';
+import * as home from '../home/index.ts';
+import * as next from '../next/index.ts';
+import * as note from '../note/index.ts';
 import * as table from '../table/index.ts';
 import * as trend from '../trend/index.ts';
 
@@ -59,6 +62,9 @@ const faces: Record<string, Record<string, unknown>> = {
   reliability,
   session,
   sport,
+  home,
+  next,
+  note,
   table,
   trend,
 };

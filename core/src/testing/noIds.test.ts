@@ -31,7 +31,7 @@ const LOGIC = [
   'caution/limits.ts',
   'caution/grounds.ts',
 ];
-const DATA = [/\/ways\//, /\/protocols\.ts$/, /\.test\.ts$/, /\/lineSides\.ts$/];
+const DATA = [/\/ways\//, /\/protocols\.ts$/, /\.test\.ts$/, /\/lineSides\.ts$/, /\/shelfFirst\.ts$/];
 /** Words that are something else as well: a phase, a kind of cause, a run that runs, a side that is not the leading one, a heading, nothing. */
 const SAME_WORD = new Set(['stroke', 'swelling', 'running', 'rowing', 'other', 'none']);
 const root = join(process.cwd(), 'core', 'src');

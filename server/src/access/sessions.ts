@@ -1,6 +1,7 @@
 import { SIGNED_IN_HOURS, type Role } from '@pace-bend/core/access';
 import type { PracticeScope } from '@pace-bend/core/caution';
 import type { ScaleId } from '@pace-bend/core/readiness';
+import type { NoteLayout } from '@pace-bend/core/record';
 import type { PhaseRule } from '@pace-bend/core/season';
 import { change, firstRow, fromJson, type Db } from '../db/pool.ts';
 import { digest, newToken } from './tokens.ts';
@@ -20,6 +21,7 @@ export interface PracticeRow {
   readonly sportsServed: readonly string[];
   readonly checkInScale: ScaleId;
   readonly phases: readonly PhaseRule[];
+  readonly noteLayout: NoteLayout | null;
   readonly revision: number;
 }
 
@@ -43,6 +45,7 @@ interface PracticeColumns {
   readonly sportsServed: unknown;
   readonly checkInScale: ScaleId;
   readonly phases: unknown;
+  readonly noteLayout: unknown;
   readonly revision: number;
 }
 
@@ -56,7 +59,7 @@ interface SessionRow extends PracticeColumns {
 
 const PRACTICE = `p.id AS practiceId, p.name AS practiceName, p.time_zone AS timeZone,
        p.mobilization_grade AS mobilizationGrade, p.scope_by_region AS byRegion, p.front_of_neck AS frontOfNeck, p.scope_rule_text AS ruleText, p.scope_rule_link AS ruleLink,
-       p.sports_served AS sportsServed, p.check_in_scale AS checkInScale, p.phases, p.revision`;
+       p.sports_served AS sportsServed, p.check_in_scale AS checkInScale, p.phases, p.note_layout AS noteLayout, p.revision`;
 
 function practiceFrom(row: PracticeColumns): PracticeRow {
   return {
@@ -67,6 +70,7 @@ function practiceFrom(row: PracticeColumns): PracticeRow {
     sportsServed: fromJson(row.sportsServed),
     checkInScale: row.checkInScale,
     phases: fromJson(row.phases),
+    noteLayout: row.noteLayout === null ? null : fromJson(row.noteLayout),
     scope: {
       mobilizationGrade: row.mobilizationGrade,
       byRegion: fromJson(row.byRegion),

@@ -18,6 +18,7 @@ import { eventRoutes } from '../events/routes.ts';
 import { dayRoutes } from '../days/routes.ts';
 import { problemOfDatabase } from '../db/failures.ts';
 import type { Pool } from '../db/pool.ts';
+import { homeRoutes } from '../home/routes.ts';
 import { noteRoutes } from '../notes/routes.ts';
 import { findingRoutes } from '../findings/routes.ts';
 import { exchangeRoutes } from '../exchange/routes.ts';
@@ -176,7 +177,8 @@ export function createApp({
     shelfRoutes(pool, now),
     handRoutes(pool),
     runRoutes(pool, now),
-    noteRoutes(pool),
+    noteRoutes(pool, now),
+    homeRoutes(pool),
   );
   api.use((request) => {
     throw new Problem('not-found', `${request.method} ${request.originalUrl.slice(0, 200)} is not part of the API.`);

@@ -28,6 +28,10 @@ const PARTS = {
   runEvents:
     'SELECT e.* FROM run_event e JOIN run r ON r.id = e.run_id JOIN visit v ON v.id = r.visit_id WHERE v.athlete_id = ? ORDER BY e.run_id, e.seq',
   notes: 'SELECT n.* FROM note n JOIN visit v ON v.id = n.visit_id WHERE v.athlete_id = ?',
+  signedNotes: 'SELECT s.* FROM note_signature s JOIN visit v ON v.id = s.visit_id WHERE v.athlete_id = ? ORDER BY s.signed_at',
+  noteAddenda: 'SELECT n.* FROM note_addendum n JOIN visit v ON v.id = n.visit_id WHERE v.athlete_id = ? ORDER BY n.written_at',
+  homeSheets: 'SELECT h.* FROM home_sheet h JOIN visit v ON v.id = h.visit_id WHERE v.athlete_id = ?',
+  homeAnswers: 'SELECT h.* FROM home_answers h JOIN visit v ON v.id = h.visit_id WHERE v.athlete_id = ?',
   audit: 'SELECT at, account_name, what FROM audit WHERE athlete_id = ? ORDER BY id',
 } as const;
 
@@ -47,6 +51,8 @@ const JSON_COLUMNS = new Set([
   'sides',
   'limits',
   'input',
+  'edits',
+  'items',
   'line',
   'data',
 ]);

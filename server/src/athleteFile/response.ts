@@ -4,6 +4,7 @@ import { conditionsOf } from '../athletes/conditions.ts';
 import { rows, type Db } from '../db/pool.ts';
 import { notFound } from '../http/problem.ts';
 import { pastReadings } from '../measured/queries.ts';
+import { pastHome } from '../home/queries.ts';
 import { pastBlocks } from '../done/past.ts';
 
 /** How far back an athlete's own visits count, in days. */
@@ -33,10 +34,11 @@ export async function responseFacts(db: Db, practiceId: string, athleteId: strin
   const athlete = await athleteById(db, practiceId, athleteId);
   if (!athlete) throw notFound('This athlete');
   const until = end.toISOString();
-  const [conditions, past, blocks] = await Promise.all([
+  const [conditions, past, blocks, home] = await Promise.all([
     conditionsOf(db, athleteId),
     pastReadings(db, athleteId, until),
     pastBlocks(db, { athleteId, startsAt: until }, DAYS),
+    pastHome(db, athleteId, until),
   ]);
   const since = end.getTime() - DAYS * 86_400_000;
   return {
@@ -44,5 +46,6 @@ export async function responseFacts(db: Db, practiceId: string, athleteId: strin
     conditions: conditions.map(({ region, side, onset, surgeryOn }) => ({ region, side, onset, surgeryOn })),
     past: past.filter(({ startsAt }) => Date.parse(startsAt) >= since),
     blocks,
+    home,
   };
 }

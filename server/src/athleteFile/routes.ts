@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import Joi from 'joi';
-import { LIMITS, type AthleteFile } from '@pace-bend/core/record';
+import { LIMITS, type AthleteFile, type AthleteHistory } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
 import { goalsOf } from '../athletes/goals.ts';
@@ -17,6 +17,10 @@ import { validate } from '../http/validate.ts';
 import { RECORD_TABLES } from '@pace-bend/core/exchange';
 import { responseFile } from './response.ts';
 import { recordTable } from './tables.ts';
+import { pastBlocks } from '../done/past.ts';
+import { findingsOfAthlete } from '../findings/queries.ts';
+import { pastHome } from '../home/queries.ts';
+import { plannedVisits } from '../plans/queries.ts';
 import { pastReadings } from '../measured/queries.ts';
 import { referredVisits } from '../safety/queries.ts';
 import { squadNamesOf } from '../squads/queries.ts';
@@ -26,6 +30,10 @@ import { eraseAthlete } from './erase.ts';
 import { wholeRecord } from './record.ts';
 
 const eraseSchema = Joi.object<{ confirm: string }, true>({ confirm: Joi.string().max(LIMITS.nameLength).required().label('The name') });
+
+const DAY_MS = 86_400_000;
+/** How far back a history goes: longer than anybody keeps one. */
+const HISTORY_DAYS = 36_500;
 
 /** The longest span of an athlete's days, and the usual one. */
 const MOST_DAYS = 800;
@@ -72,6 +80,20 @@ export function athleteFileRoutes(pool: Pool, now: () => Date): Router {
     const id = idFrom(request);
     const { practice } = caller(response);
     response.json(await responseFile(pool, practice.id, id, now()));
+  });
+
+  /** What was done, found and given to do at home over all visits. */
+  router.get('/athletes/:id/history', async (request, response) => {
+    const id = idFrom(request);
+    const until = new Date(now().getTime() + DAY_MS).toISOString();
+    response.json(
+      await snapshot(pool, async (db): Promise<AthleteHistory> => ({
+        blocks: await pastBlocks(db, { athleteId: id, startsAt: until }, HISTORY_DAYS),
+        findings: await findingsOfAthlete(db, id),
+        home: await pastHome(db, id, until),
+        planned: await plannedVisits(db, id),
+      })),
+    );
   });
 
   /** One table of the record as CSV. */

@@ -1,5 +1,5 @@
-import type { DayVisit } from '@pace-bend/core/record';
-import { fromJson, rows, type Db } from '../db/pool.ts';
+import type { DayPage, DayVisit } from '@pace-bend/core/record';
+import { fromJson, iso, rows, type Db } from '../db/pool.ts';
 import type { PracticeRow } from '../access/sessions.ts';
 import { dayIn } from '../http/days.ts';
 import { morningRows } from '../readiness/morning.ts';
@@ -70,6 +70,20 @@ export async function unfinishedBefore(db: Db, practice: PracticeRow, before: Da
     [practice.id, from, before],
   );
   return dayVisits(db, practice, found);
+}
+
+/** Finished visits of the two weeks before an instant whose note nobody signed, newest first. */
+export async function unsignedBefore(db: Db, practice: PracticeRow, before: Date): Promise<DayPage['unsigned']> {
+  const from = new Date(before.getTime() - UNFINISHED_DAYS * 86_400_000);
+  const found = await rows<{ id: string; athleteName: string; startsAt: Date }>(
+    db,
+    `SELECT v.id, a.name AS athleteName, v.starts_at AS startsAt FROM visit v STRAIGHT_JOIN athlete a ON a.id = v.athlete_id
+     LEFT JOIN note_signature s ON s.visit_id = v.id
+     WHERE a.practice_id = ? AND v.starts_at >= ? AND v.starts_at < ? AND v.finished_at IS NOT NULL AND v.cancelled_at IS NULL AND s.visit_id IS NULL
+     ORDER BY v.starts_at DESC LIMIT 40`,
+    [practice.id, from, before],
+  );
+  return found.map(({ id, athleteName, startsAt }) => ({ id, athleteName, startsAt: iso(startsAt) }));
 }
 
 const UNFINISHED_DAYS = 14;

@@ -17,6 +17,7 @@ import { hashPassword } from '../access/passwords.ts';
 import { insertCondition, insertNoTouch } from '../athletes/conditions.ts';
 import { insertSquad } from '../squads/queries.ts';
 import { loadMeasuring } from './measuring.ts';
+import { loadHome } from './home.ts';
 import { loadSeasons } from './seasons.ts';
 import { loadComparison } from './comparison.ts';
 import { loadWeek } from './week.ts';
@@ -100,6 +101,7 @@ class DemoLoader {
     await loadDays(this.db, this.today, new SeededRandom(SEED + 2), [...PEOPLE, ...NEIGHBOURS], this.ids);
     await loadSeasons(this.db, this.practiceId, this.today, new SeededRandom(SEED + 3), this.ids);
     await loadWeek(this.db, this.practiceId, this.ids, this.accounts);
+    await loadHome(this.db, new SeededRandom(SEED + 5), this.ids);
     await loadComparison(this.db, this.today, new SeededRandom(SEED + 4), this.ids.get('Milo Ferrand')!);
   }
 
@@ -264,7 +266,7 @@ class DemoLoader {
       person.setBack && Math.abs(person.setBack.daysAgo - daysAgo) < 7 && daysAgo <= person.setBack.daysAgo
         ? person.setBack.words
         : 'As planned. Same again next time, measure first.';
-    await writeNote(this.db, visitId, 0, words);
+    await writeNote(this.db, visitId, 0, { text: words, edits: {} });
     const asked = person.asked ?? {};
     await change(
       this.db,

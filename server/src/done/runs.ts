@@ -1,4 +1,4 @@
-import type { Line } from '@pace-bend/core/method';
+import type { BlockPlan, Line } from '@pace-bend/core/method';
 import type { Run, RunFields, StoredRunEvent, Visit } from '@pace-bend/core/record';
 import type { RunEvent } from '@pace-bend/core/table';
 import { change, firstRow, fromJson, insertMany, iso, rows, type Db } from '../db/pool.ts';
@@ -11,6 +11,21 @@ export interface SentEvent {
   readonly kind: string;
   readonly score?: number;
   readonly value?: number;
+  readonly before?: number;
+  readonly after?: number;
+  readonly by?: 'device';
+  readonly cueIndex?: number;
+  readonly n?: number;
+  readonly pct?: number | null;
+  readonly of?: 'today' | 'earlier' | null;
+  readonly ms?: number;
+  readonly insideMs?: number;
+  readonly overMs?: number;
+  readonly deg?: number;
+  readonly words?: string;
+  readonly how?: 'added' | 'instead';
+  readonly block?: BlockPlan;
+  readonly piece?: Pick<Line, 'cues' | 'blocks'>;
 }
 
 interface RunRow {

@@ -1,7 +1,7 @@
 import type { Line } from '@pace-bend/core/method';
 import { blocksDone, type DoneBlock } from '@pace-bend/core/record';
 import type { CueSeconds } from '@pace-bend/core/session';
-import { foldRun, type RunState } from '@pace-bend/core/table';
+import { foldRun, lineNow, type RunState } from '@pace-bend/core/table';
 import { change, firstRow, fromJson, rows, type Db } from '../db/pool.ts';
 import { eventsOf } from './runs.ts';
 
@@ -36,7 +36,13 @@ export async function treatedRuns(db: Db, condition: string, params: readonly (s
     `SELECT r.id, v.id AS visitId, r.line ${FROM} AND ${condition}`,
     params,
   );
-  return Promise.all(found.map(async ({ id, visitId, line }) => ({ visitId, ...(await asItHappened(db, id, fromJson<Line>(line))) })));
+  return Promise.all(
+    found.map(async ({ id, visitId, line }) => {
+      const happened = await asItHappened(db, id, fromJson<Line>(line));
+      // With what was amended at the table: what is counted is what was done.
+      return { visitId, state: happened.state, line: lineNow(happened.line, happened.state) };
+    }),
+  );
 }
 
 /** What treated runs did, block by block, oldest first. */

@@ -22,6 +22,17 @@ export async function findingById(db: Db, id: string): Promise<Finding | null> {
   return row && findingFrom(row);
 }
 
+/** Everything found on an athlete at any visit that was not cancelled, corrected ones too, oldest first. */
+export async function findingsOfAthlete(db: Db, athleteId: string): Promise<Finding[]> {
+  return (
+    await rows<FindingRow>(
+      db,
+      `SELECT ${COLUMNS} FROM finding f JOIN visit v ON v.id = f.visit_id WHERE v.athlete_id = ? AND v.cancelled_at IS NULL ORDER BY v.starts_at, f.found_at, f.id`,
+      [athleteId],
+    )
+  ).map(findingFrom);
+}
+
 /** Points older than this are not asked about any more. */
 const POINTS_DAYS = 183;
 

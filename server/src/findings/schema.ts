@@ -25,6 +25,7 @@ const DATA: Record<(typeof FINDING_KINDS)[number], Joi.ObjectSchema> = {
     byCm: orNull(Joi.number()),
     afterPull: orNull(state('left', 'right', 'even')),
   }),
+  look: Joi.object({ value: Joi.string().max(20).required() }),
   press: Joi.object({ answer: Joi.string().max(20).required() }),
   point: Joi.object({
     what: Joi.string().max(20).required(),

@@ -56,3 +56,14 @@ export async function replacePlan(db: Db, visitId: string, revision: number, blo
     );
   return true;
 }
+
+/** Visits of an athlete that have a plan with anything in it. */
+export async function plannedVisits(db: Db, athleteId: string): Promise<string[]> {
+  return (
+    await rows<{ id: string }>(
+      db,
+      'SELECT DISTINCT b.visit_id AS id FROM plan_block b JOIN visit v ON v.id = b.visit_id WHERE v.athlete_id = ? AND v.cancelled_at IS NULL',
+      [athleteId],
+    )
+  ).map(({ id }) => id);
+}

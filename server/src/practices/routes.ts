@@ -2,13 +2,14 @@ import { Router } from 'express';
 import Joi from 'joi';
 import { REGIONS } from '@pace-bend/core/body';
 import type { PracticeScope } from '@pace-bend/core/caution';
-import { LIMITS, type Practice } from '@pace-bend/core/record';
+import { checkLayout, LONGEST_HEADING } from '@pace-bend/core/note';
+import { LIMITS, NOTE_PARTS, type NoteLayout, type Practice } from '@pace-bend/core/record';
 import { SCALES, type ScaleId } from '@pace-bend/core/readiness';
 import type { PhaseRule } from '@pace-bend/core/season';
 import { caller } from '../access/guard.ts';
 import { practiceById, type PracticeRow } from '../access/sessions.ts';
 import { dayIn } from '../http/days.ts';
-import { stale } from '../http/problem.ts';
+import { invalid, stale } from '../http/problem.ts';
 import { timeZoneSchema } from '../accounts/schema.ts';
 import { validate } from '../http/validate.ts';
 import type { Wire } from '../http/wire.ts';
@@ -24,6 +25,7 @@ interface SentPractice {
   readonly sportsServed?: readonly string[];
   readonly checkInScale?: ScaleId;
   readonly phases?: readonly PhaseRule[];
+  readonly noteLayout?: NoteLayout | null;
   readonly revision: number;
 }
 
@@ -39,6 +41,23 @@ const practiceSchema = Joi.object<Wire<SentPractice>>({
     .valid(...SCALES.map(({ id }) => id))
     .label('Check-in'),
   phases: phasesSchema.label('Phases'),
+  noteLayout: Joi.object({
+    sections: Joi.array()
+      .items(
+        Joi.object({
+          heading: oneLine().trim(true).min(1).max(LONGEST_HEADING).required().label('Heading'),
+          parts: Joi.array()
+            .items(Joi.string().valid(...NOTE_PARTS))
+            .min(1)
+            .required(),
+        }),
+      )
+      .min(1)
+      .max(NOTE_PARTS.length)
+      .required(),
+  })
+    .allow(null)
+    .label('Order of the note'),
   scope: Joi.object({
     mobilizationGrade: grade.required().label('Grade'),
     byRegion: Joi.object(Object.fromEntries(REGIONS.map((region) => [region.id, grade]))).required(),
@@ -58,13 +77,24 @@ export function practiceRoutes(pool: Pool, now: () => Date, devices: string | nu
   const router = Router();
 
   /** A practice as the interface has it. */
-  const shown = async ({ id, name, timeZone, scope, sportsServed, checkInScale, phases, revision }: PracticeRow): Promise<Practice> => ({
+  const shown = async ({
+    id,
     name,
     timeZone,
     scope,
     sportsServed,
     checkInScale,
     phases,
+    noteLayout,
+    revision,
+  }: PracticeRow): Promise<Practice> => ({
+    name,
+    timeZone,
+    scope,
+    sportsServed,
+    checkInScale,
+    phases,
+    noteLayout,
     ownSports: await ownSportsOf(pool, id),
     revision,
     today: dayIn(timeZone, now()),
@@ -86,10 +116,13 @@ export function practiceRoutes(pool: Pool, now: () => Date, devices: string | nu
       sportsServed = practice.sportsServed,
       checkInScale = practice.checkInScale,
       phases = practice.phases,
+      noteLayout = practice.noteLayout,
     } = sent;
+    const problems = noteLayout ? checkLayout(noteLayout) : [];
+    if (problems.length > 0) throw invalid(problems.map(({ path, message }) => ({ path: `noteLayout.${path}`, message })));
     const touched = await change(
       pool,
-      'UPDATE practice SET name = ?, time_zone = ?, mobilization_grade = ?, scope_by_region = ?, front_of_neck = ?, scope_rule_text = ?, scope_rule_link = ?, sports_served = ?, check_in_scale = ?, phases = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
+      'UPDATE practice SET name = ?, time_zone = ?, mobilization_grade = ?, scope_by_region = ?, front_of_neck = ?, scope_rule_text = ?, scope_rule_link = ?, sports_served = ?, check_in_scale = ?, phases = ?, note_layout = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
       [
         name,
         timeZone,
@@ -101,6 +134,7 @@ export function practiceRoutes(pool: Pool, now: () => Date, devices: string | nu
         JSON.stringify(sportsServed),
         checkInScale,
         JSON.stringify(phases),
+        noteLayout === null ? null : JSON.stringify(noteLayout),
         practice.id,
         revision,
       ],

@@ -12,6 +12,7 @@ import { shelfFor } from '../shelf/queries.ts';
 import { findVisit, inVisit, requireOpen } from '../visits/find.ts';
 import { requireRoom, requireRoomForEvents, requireRoomInVisit } from '../blocks/room.ts';
 import { eventsOf, insertRun, insertRunEvents, lastSeqLocked, runById, visitOfRunLocked } from '../done/runs.ts';
+import { withPieces } from './pieces.ts';
 import { runEventsSchema, runSchema } from './schema.ts';
 import { keepDone } from '../done/treated.ts';
 
@@ -59,6 +60,7 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
    */
   router.post('/runs/:id/events', async (request, response) => {
     const id = idFrom(request);
+    const { practice } = caller(response);
     const { events } = validate(runEventsSchema, request.body);
     events.forEach((event, i) => {
       const before = events[i - 1];
@@ -95,7 +97,7 @@ export function runRoutes(pool: Pool, now: () => Date): Router {
         kept.set(event.seq, { id: event.id.toLowerCase(), seq: event.seq, event: event as never });
         last = event.seq;
       }
-      await insertRunEvents(db, id, fresh);
+      await insertRunEvents(db, id, await withPieces(db, practice, id, fresh));
       if (last > before) await keepDone(db, id);
       return last;
     }).catch((error: unknown) => {

@@ -39,6 +39,11 @@ export async function shelfFor(db: Db, practiceId: string, blocks: readonly Bloc
   return shelfOf(await itemsOf(db, practiceId));
 }
 
+/** The same for entries without a way of working. */
+export async function shelfWithEntries(db: Db, practiceId: string, entryIds: readonly string[]): Promise<Shelf> {
+  return entryIds.every((id) => BUILT_IN.entries.has(id)) ? BUILT_IN : shelfOf(await itemsOf(db, practiceId));
+}
+
 export async function insertItem(
   db: Db,
   practiceId: string,

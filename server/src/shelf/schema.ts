@@ -14,7 +14,7 @@ import {
   type OwnWayFields,
 } from '@pace-bend/core/method';
 import { CLOCKS, DIRECTIONS, GLIDES } from '@pace-bend/core/finding';
-import { LIMITS } from '@pace-bend/core/record';
+import { HOME_LIMITS, LIMITS } from '@pace-bend/core/record';
 import { blockSchema } from '../blocks/schema.ts';
 import { idSchema } from '../http/ids.ts';
 import type { Wire } from '../http/wire.ts';
@@ -24,6 +24,13 @@ const text = Joi.string().trim(true).allow('').max(LIMITS.textLength);
 const words = (most: number) => Joi.array().items(line.min(1)).max(most).required();
 const lists = Joi.object().pattern(Joi.string().max(32), Joi.array().items(Joi.string().max(LONGEST_PLACE)).max(12));
 const id = Joi.string().max(64);
+
+/** Another entry with its reason, which older ones lack, or the same one done otherwise. */
+const reason = Joi.string().trim(true).max(80);
+const variant = Joi.alternatives(
+  Joi.object({ id: id.required(), why: reason.allow('').required() }),
+  Joi.object({ why: reason.min(1).required() }),
+);
 
 const instruction = {
   text: Joi.string().trim(true).allow('').max(LONGEST_TEXT),
@@ -55,6 +62,8 @@ const waySchema = Joi.object<Wire<OwnWayFields>, true>({
   lists: lists.required(),
   phases: Joi.array().items(phase).min(1).max(MOST_PHASES),
 });
+
+const between = ({ min, max }: { readonly min: number; readonly max: number }) => Joi.number().integer().min(min).max(max);
 
 const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
   kind: Joi.string().valid('entry').required(),
@@ -162,11 +171,22 @@ const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
     .items(Joi.string().valid('friction', 'nerve-line', 'press', 'pin', 'mobilize'))
     .max(5),
   lists,
+  vessel: Joi.boolean().valid(true),
   afterOperation: Joi.boolean().valid(true),
   onlyAsked: Joi.boolean().valid(true),
+  home: Joi.object({
+    how: Joi.string().trim(true).min(2).max(HOME_LIMITS.howLength).required().label('What they do'),
+    stop: Joi.string().trim(true).min(2).max(HOME_LIMITS.stopLength).required().label('Stop when'),
+    times: between(HOME_LIMITS.times).required().label('Times'),
+    seconds: between(HOME_LIMITS.seconds).allow(null).required().label('Seconds'),
+    breaths: Joi.boolean().valid(true),
+    sets: between(HOME_LIMITS.sets).label('Sets'),
+    perDay: between(HOME_LIMITS.perDay).required().label('Times a day'),
+    when: Joi.string().trim(true).max(HOME_LIMITS.whenLength).allow('').required().label('When'),
+  }).when('stage', { is: 'home', then: Joi.required(), otherwise: Joi.forbidden() }),
   drawnAs: id,
-  easier: Joi.array().items(id).max(8).required(),
-  harder: Joi.array().items(id).max(8).required(),
+  easier: Joi.array().items(variant).max(8).required(),
+  harder: Joi.array().items(variant).max(8).required(),
 });
 
 const step = blockSchema.fork(['id', 'limits'], () => Joi.forbidden());

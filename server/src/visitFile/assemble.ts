@@ -9,6 +9,7 @@ import { athleteById } from '../athletes/queries.ts';
 import { eventsAround } from '../events/queries.ts';
 import type { Db } from '../db/pool.ts';
 import { findingsBefore, findingsOf } from '../findings/queries.ts';
+import { homeAnswersOf, homeBefore, homeOf } from '../home/queries.ts';
 import { noteOf } from '../notes/queries.ts';
 import { pastBlocks } from '../done/past.ts';
 import { planOf } from '../plans/queries.ts';
@@ -19,7 +20,7 @@ import { pastReadings, readingsOf } from '../measured/queries.ts';
 import { runsOf } from '../done/runs.ts';
 import { errorKnowledge } from '../studies/queries.ts';
 import { findVisit } from '../visits/find.ts';
-import { arrivalBefore, visitNumber } from '../visits/queries.ts';
+import { arrivalBefore, nextVisitAt, visitNumber } from '../visits/queries.ts';
 import { answersOf, overridesOf, referralOf } from '../safety/queries.ts';
 
 /**
@@ -45,6 +46,7 @@ export async function visitFile(db: Db, practice: PracticeRow, id: string, role:
     answers: await answersOf(db, visit.id),
     overrides: await overridesOf(db, visit.id),
     referral: await referralOf(db, visit.id),
+    nextVisitAt: await nextVisitAt(db, visit.athleteId, visit.startsAt),
     visitNumber: await visitNumber(db, visit),
     readings: await readingsOf(db, visit.id),
     past: await pastReadings(db, visit.athleteId, visit.startsAt),
@@ -58,6 +60,9 @@ export async function visitFile(db: Db, practice: PracticeRow, id: string, role:
     readiness: await visitReadiness(db, practice, visit),
     plan: await planOf(db, visit.id),
     runs: await runsOf(db, visit.id),
+    home: await homeOf(db, visit.id),
+    lastHome: await homeBefore(db, visit.athleteId, visit.startsAt),
+    homeAnswers: await homeAnswersOf(db, visit.id),
     note: mayRead(role, 'visit note') ? await noteOf(db, visit.id) : null,
   };
 }

@@ -110,6 +110,16 @@ export async function arrivalBefore(db: Db, athleteId: string, before: string): 
   return row && { ...arrivalFrom(row), startsAt: iso(row.startsAt) };
 }
 
+/** When an athlete is booked next after an instant, or null. */
+export async function nextVisitAt(db: Db, athleteId: string, after: string): Promise<string | null> {
+  const row = await firstRow<{ startsAt: Date }>(
+    db,
+    'SELECT starts_at AS startsAt FROM visit WHERE athlete_id = ? AND starts_at > ? AND cancelled_at IS NULL ORDER BY starts_at LIMIT 1',
+    [athleteId, new Date(after)],
+  );
+  return row && iso(row.startsAt);
+}
+
 /** Moves a visit or changes its length; the minutes available follow a new length. */
 export async function rebook(db: Db, id: string, revision: number, startsAt: Date, minutes: number): Promise<boolean> {
   return (

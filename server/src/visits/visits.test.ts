@@ -108,7 +108,10 @@ describe('visits', () => {
     expect(refused.body.current.text).toBe('one');
     expect((await api().put(`/api/visits/${visitId}/note`).send({ revision: 1, text: 'three' }).expect(200)).body).toEqual({
       text: 'three',
+      edits: {},
       revision: 2,
+      signed: null,
+      addenda: [],
     });
   });
 });

@@ -18,7 +18,7 @@ const KEPT_MS = 16 * 3_600_000;
 let opening: Promise<IDBPDatabase<Schema>> | null = null;
 function open(): Promise<IDBPDatabase<Schema>> {
   // A new number forgets what an older program kept: answers then had another form. They are only for a time without the line.
-  opening ??= openDB<Schema>('pace-bend-kept', 2, {
+  opening ??= openDB<Schema>('pace-bend-kept', 3, {
     upgrade: (db) => {
       if (db.objectStoreNames.contains('answers')) db.deleteObjectStore('answers');
       db.createObjectStore('answers', { keyPath: 'key' });

@@ -34,6 +34,8 @@ export const WHAT_NOW: Readonly<Record<AnyProblem, string | null>> = {
   caution: 'Leave it out, or give the reason for setting the caution aside.',
   stopped: 'End the visit in a referral.',
   'limits-changed': 'Open the plan: its limits are written anew there.',
+  signed: 'Add what is missing under the signed note.',
+  'not-signed': 'Change the note itself, or sign it first.',
   'not-asked-yet': 'Ask under Arrive, then go on.',
   overlaps: 'Choose another time, or book both on purpose.',
   full: null,

@@ -56,10 +56,12 @@ export const router = createRouter({
     { path: '/shelf/compare', name: 'shelf-compare', component: () => import('../shelf/CompareView.vue'), meta: shelf },
     { path: '/shelf/way', name: 'shelf-way', component: () => import('../shelf/OwnWayView.vue'), meta: ownShelf },
     { path: '/shelf/new', name: 'shelf-new', component: () => import('../shelf/OwnEntryView.vue'), meta: ownShelf },
+    { path: '/visit/:id/home', name: 'home', component: () => import('../home/HomeView.vue'), meta: visit },
+    { path: '/visit/:id/note', name: 'note', component: () => import('../steps/close/NoteView.vue'), meta: visit },
     { path: '/visit/:id/letter', name: 'letter', component: () => import('../steps/referral/LetterView.vue'), meta: visit },
     { path: `/visit/:id/:step(${steps})`, name: 'step', component: () => import('../steps/VisitView.vue'), meta: visit },
     {
-      path: '/practice/:page(scope|phases|hours|sports|error|people|audit|me)?',
+      path: '/practice/:page(scope|phases|notes|hours|sports|error|people|audit|me)?',
       name: 'practice',
       component: () => import('../practice/PracticeView.vue'),
     },

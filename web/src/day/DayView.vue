@@ -75,6 +75,9 @@ function bringHere(id: string, name: string, minutes: number): void {
   void booking.place(id, { startsAt: new Date(Math.ceil(nowMs.value / grid) * grid).toISOString(), minutes }, `${name} moved to today`);
 }
 const { problem, question, done, said } = booking;
+/** A day kept on this device before notes were signed names none. Of a long list the latest are enough to begin with. */
+const unsigned = computed(() => day.page?.unsigned ?? []);
+const shownUnsigned = ref(5);
 </script>
 
 <template>
@@ -134,6 +137,21 @@ const { problem, question, done, said } = booking;
               >
             </li>
           </ul>
+        </section>
+        <section v-if="unsigned.length > 0" class="card" aria-label="Notes to sign">
+          <h2>Notes to sign</h2>
+          <p class="soft small">
+            {{ unsigned.length === 1 ? 'One visit' : `${unsigned.length} visits` }} of the last two weeks, finished and not signed.
+          </p>
+          <ul class="plain">
+            <li v-for="visit in unsigned.slice(0, shownUnsigned)" :key="visit.id">
+              <RouterLink :to="`/visit/${visit.id}/close`">{{ visit.athleteName }}</RouterLink>
+              {{ ' ' }}<span class="soft small">{{ practice.shortDate(visit.startsAt) }}</span>
+            </li>
+          </ul>
+          <button v-if="unsigned.length > shownUnsigned" type="button" class="link small" @click="shownUnsigned = unsigned.length">
+            all {{ unsigned.length }}
+          </button>
         </section>
         <section v-if="cancelled.length > 0" class="card" aria-label="Cancelled">
           <h2>Cancelled</h2>

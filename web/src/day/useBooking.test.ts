@@ -18,7 +18,10 @@ function server(visits: Held[]) {
   const respond = ({ method, path, body }: Sent): Answer => {
     if (path.endsWith('/practice')) return { status: 200, body: { name: 'P', timeZone: 'utc', today: '2026-11-25' } };
     if (method === 'GET')
-      return { status: 200, body: { date: '2026-11-25', visits: visits.filter((each) => !each.cancelledAt), events: [], unfinished: [] } };
+      return {
+        status: 200,
+        body: { date: '2026-11-25', visits: visits.filter((each) => !each.cancelledAt), events: [], unfinished: [], unsigned: [] },
+      };
     const [, , , id, what] = path.split('/');
     const visit = visits.find((each) => each.id === id)!;
     const sent = body as { revision: number; startsAt?: string; minutes?: number; overlap?: boolean };

@@ -1,6 +1,6 @@
 import { computed, shallowRef } from 'vue';
 import { defineStore } from 'pinia';
-import { effortPct, maximumOf, NO_FORCE, takeForce, type DeviceMessage, type ForceState } from '@pace-bend/core/device';
+import { effortPct, maximumOf, NO_FORCE, takeForce, type DeviceMessage, type ForceSample, type ForceState } from '@pace-bend/core/device';
 import { usePractice } from '../stores/practice.ts';
 import { useConnection } from './connection.ts';
 
@@ -10,6 +10,7 @@ export const useForceGauge = defineStore('force gauge', () => {
   const now = shallowRef(0);
   const state = shallowRef<ForceState>(NO_FORCE);
   let onPress: (presses: readonly number[]) => void = () => {};
+  const listeners = new Set<(sample: ForceSample) => void>();
 
   const connection = useConnection(() => (practice.practice?.devices ? `${practice.practice.devices}/force-gauge` : null), hear);
   const maximum = computed(() => maximumOf(state.value.presses));
@@ -18,6 +19,7 @@ export const useForceGauge = defineStore('force gauge', () => {
   function hear(message: DeviceMessage): void {
     if (message.type !== 'force') return;
     now.value = message.n;
+    for (const listener of listeners) listener({ tMs: message.t, n: message.n });
     const before = state.value.presses.length;
     state.value = takeForce(state.value, { tMs: message.t, n: message.n });
     if (state.value.presses.length > before) onPress(state.value.presses);
@@ -29,5 +31,11 @@ export const useForceGauge = defineStore('force gauge', () => {
     onPress = pressed;
   }
 
-  return { ...connection, now, maximum, pct, presses: computed(() => state.value.presses), assign };
+  /** Hears every sample until the returned function is called. */
+  function listen(listener: (sample: ForceSample) => void): () => void {
+    listeners.add(listener);
+    return () => void listeners.delete(listener);
+  }
+
+  return { ...connection, listen, now, maximum, pct, presses: computed(() => state.value.presses), assign };
 });

@@ -3,12 +3,15 @@ import { computed, ref } from 'vue';
 import {
   CLOCKS,
   currentFindings,
+  findingVerdict,
   findingWords,
+  findLook,
   GLIDES,
   subjectWords,
   type ClockId,
   type FindingKind,
   type LookFirst,
+  type StandingFinding,
 } from '@pace-bend/core/finding';
 import { useVisit } from '../stores/visit.ts';
 import { SIDE_WORDS } from '../parts/words.ts';
@@ -19,11 +22,12 @@ import GlideCross from './GlideCross.vue';
 import LegLength from './LegLength.vue';
 import NotSent from './NotSent.vue';
 import PointFinder from './PointFinder.vue';
+import LooksPanel from './LooksPanel.vue';
 import PressTests from './PressTests.vue';
 import type { Findings } from './useFindings.ts';
 
 /** What hands and eyes find besides angles: clocks, glides, leg length, presses, force. One kind open at a time. */
-defineProps<{ findings: Findings }>();
+const props = defineProps<{ findings: Findings }>();
 const visit = useVisit();
 
 const KINDS = [
@@ -33,6 +37,7 @@ const KINDS = [
   { value: 'press', label: 'Press tests' },
   { value: 'force', label: 'Force' },
   { value: 'point', label: 'Points' },
+  { value: 'look', label: 'Looks' },
 ] as const;
 const open = ref<Exclude<FindingKind, 'end'> | null>(null);
 const clock = ref<ClockId>('hip');
@@ -43,14 +48,38 @@ const SIDES = ['left', 'right'] as const;
 /** The place that is looked at again. */
 const at = ref<{ readonly subject: string; readonly side: 'left' | 'right' } | null>(null);
 const first = computed(() => visit.toLookAt);
-function lookAgain({ subject, side }: LookFirst['finding']): void {
+function lookAgain({ subject, side }: Pick<LookFirst['finding'], 'subject' | 'side'>): void {
   at.value = { subject, side };
   open.value = 'point';
 }
-const told = computed(() => visit.findings.filter((each) => each.kind !== 'end'));
+const isAfter = computed(() => props.findings.moment === 'after');
+const told = computed(() => visit.findings.filter((each) => each.kind !== 'end' && (!isAfter.value || each.moment === 'after')));
+/** What was found before work and can be looked at again, with what became of it. */
+const again = computed(() =>
+  isAfter.value
+    ? visit.findings
+        .filter((each) => each.moment === 'before' && each.kind !== 'end' && each.kind !== 'force')
+        .map((before) => {
+          const after = visit.findings.find(
+            (each) => each.moment === 'after' && each.kind === before.kind && each.subject === before.subject && each.side === before.side,
+          );
+          return { before, verdict: after ? findingVerdict(before, after) : null };
+        })
+    : [],
+);
+function openAgain(finding: StandingFinding): void {
+  if (finding.kind === 'point') lookAgain(finding);
+  else if (finding.kind !== 'end') open.value = finding.kind;
+  if (finding.kind === 'clock') clock.value = finding.subject;
+}
+/** Looks open at the group of what was seen. */
+const group = computed(() => {
+  const seen = visit.findings.find((each) => each.kind === 'look');
+  return (seen && findLook(seen.subject)?.group) ?? null;
+});
 /** Points come from any earlier visit: they are said by themselves, with their age. */
 const last = computed(() => currentFindings(visit.file!.lastFindings).filter((each) => each.kind !== 'end' && each.kind !== 'point'));
-const shown = computed(() => (told.value.length > 0 ? told.value : last.value));
+const shown = computed(() => (isAfter.value ? [] : told.value.length > 0 ? told.value : last.value));
 const line = (each: (typeof told.value)[number]) =>
   `${subjectWords(each)}${each.side === 'midline' ? '' : `, ${SIDE_WORDS[each.side].toLowerCase()}`}`;
 </script>
@@ -58,7 +87,7 @@ const line = (each: (typeof told.value)[number]) =>
 <template>
   <section class="card findings" aria-label="Findings">
     <header>
-      <h2>Findings</h2>
+      <h2>{{ isAfter ? 'Findings, looked at again' : 'Findings' }}</h2>
       <NotSent :count="findings.unsent.value" />
       <ChoiceRow :options="KINDS" :value="open" label="Kind of finding" @change="(kind) => (open = kind)" />
     </header>
@@ -119,6 +148,28 @@ const line = (each: (typeof told.value)[number]) =>
 
     <div v-else-if="open === 'point'" class="body"><PointFinder :findings="findings" :disabled="visit.finished" :at="at" /></div>
 
+    <div v-else-if="open === 'look'" class="body"><LooksPanel :findings="findings" :disabled="visit.finished" :group="group" /></div>
+
+    <ul v-if="again.length > 0" class="plain again" aria-label="Looked at again">
+      <li v-for="{ before, verdict } in again" :key="before.id">
+        <span
+          ><b>{{ line(before) }}</b> {{ findingWords(before) }}</span
+        >
+        <b v-if="verdict" :class="verdict.way">{{ verdict.words }}</b>
+        <button
+          v-else-if="!visit.finished"
+          type="button"
+          class="link"
+          :aria-label="`Look again: ${line(before)}`"
+          @click="openAgain(before)"
+        >
+          Look again
+        </button>
+        <span v-else class="soft">not looked at again</span>
+      </li>
+    </ul>
+    <p v-else-if="isAfter && open === null" class="soft small">Nothing was found before work that could be looked at again.</p>
+
     <ul v-if="first.length > 0" class="told small" aria-label="Look at this first">
       <li><b>Look at this first:</b></li>
       <li v-for="each in first" :key="each.finding.id">
@@ -141,8 +192,8 @@ const line = (each: (typeof told.value)[number]) =>
         <b>{{ line(each) }}</b> {{ findingWords(each) }}
       </li>
     </ul>
-    <p v-else-if="open === null" class="soft small">
-      Nothing besides angles yet: tight hours of a joint, glides, leg length, presses, force, points.
+    <p v-else-if="open === null && !isAfter" class="soft small">
+      Nothing besides angles yet: tight hours of a joint, glides, leg length, presses, force, points, looks.
     </p>
   </section>
 </template>
@@ -188,6 +239,26 @@ h3 {
 
 p {
   margin: 0;
+}
+
+.again {
+  display: grid;
+  gap: 6px;
+}
+
+.again li {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 2px 18px;
+}
+
+.better {
+  color: var(--spruce);
+}
+
+.worse {
+  color: var(--clay-text);
 }
 
 .told {

@@ -59,59 +59,66 @@ function change(patch: Partial<PointData>): void {
 </script>
 
 <template>
-  <div class="finder">
-    <BodyMap :chosen="muscle ? [muscle] : []" :side="side" :size="360" @choose="point" />
-    <div class="fields">
-      <PickOne
-        label="Muscle"
-        search
-        :value="muscle"
-        placeholder="Tap it on the body, or type its name"
-        :options="MUSCLES"
-        @change="(id) => (muscle = id)"
-      />
-      <div class="row">
-        <ChoiceRow label="Side of the point" :options="SIDES" :value="side" @change="(to) => to && (side = to)" />
-        <ChoiceRow label="Third of the muscle" :options="PARTS" :value="third" @change="(to) => to && (third = to)" />
-      </div>
-      <p v-if="!place" class="soft small">First the muscle, then what the finger finds.</p>
-      <template v-else>
-        <ChoiceRow
-          label="What is there"
-          :options="KINDS"
-          :value="data?.what ?? null"
-          :disabled="disabled"
-          @change="(what) => (what === null ? findings.write({ ...place!, data: null }) : change({ what }))"
+  <div class="holder">
+    <div class="finder">
+      <BodyMap :chosen="muscle ? [muscle] : []" :side="side" :size="340" @choose="point" />
+      <div class="fields">
+        <PickOne
+          label="Muscle"
+          search
+          :value="muscle"
+          placeholder="Tap it on the body, or type its name"
+          :options="MUSCLES"
+          @change="(id) => (muscle = id)"
         />
-        <div class="scores">
-          <span class="small soft">Tender, 0 to 10</span>
-          <ChoiceRow
-            label="Tenderness, 0 to 10"
-            :options="SCORES"
-            :value="data?.tenderness ?? null"
-            :disabled="disabled || data === null"
-            @change="(tenderness) => change({ tenderness })"
-          />
+        <div class="row">
+          <ChoiceRow label="Side of the point" :options="SIDES" :value="side" @change="(to) => to && (side = to)" />
+          <ChoiceRow label="Third of the muscle" :options="PARTS" :value="third" @change="(to) => to && (third = to)" />
         </div>
-        <label class="small"
-          >Felt somewhere else as well<input
-            class="input"
-            :value="data?.refers ?? ''"
-            :maxlength="REFERS_MOST"
-            :disabled="disabled || data === null"
-            placeholder="Where, in their words"
-            @change="change({ refers: ($event.target as HTMLInputElement).value.trim() })"
-        /></label>
-        <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
-      </template>
+        <p v-if="!place" class="soft small">First the muscle, then what the finger finds.</p>
+        <template v-else>
+          <ChoiceRow
+            label="What is there"
+            :options="KINDS"
+            :value="data?.what ?? null"
+            :disabled="disabled"
+            @change="(what) => (what === null ? findings.write({ ...place!, data: null }) : change({ what }))"
+          />
+          <div class="scores">
+            <span class="small soft">Tender, 0 to 10</span>
+            <ChoiceRow
+              label="Tenderness, 0 to 10"
+              :options="SCORES"
+              :value="data?.tenderness ?? null"
+              :disabled="disabled || data === null"
+              @change="(tenderness) => change({ tenderness })"
+            />
+          </div>
+          <label class="small"
+            >Felt somewhere else as well<input
+              class="input"
+              :value="data?.refers ?? ''"
+              :maxlength="REFERS_MOST"
+              :disabled="disabled || data === null"
+              placeholder="Where, in their words"
+              @change="change({ refers: ($event.target as HTMLInputElement).value.trim() })"
+          /></label>
+          <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
+        </template>
+      </div>
     </div>
   </div>
 </template>
 
 <style scoped>
+/* By the room there is, on a page or in a sheet over the table. */
+.holder {
+  container-type: inline-size;
+}
+
 .finder {
   display: grid;
-  grid-template-columns: minmax(220px, 340px) minmax(0, 1fr);
+  grid-template-columns: minmax(200px, 320px) minmax(0, 1fr);
   align-items: start;
   gap: 14px 26px;
 }
@@ -143,7 +150,7 @@ p {
   margin: 0;
 }
 
-@media (max-width: 1100px) {
+@container (max-width: 720px) {
   .finder {
     grid-template-columns: minmax(0, 1fr);
   }

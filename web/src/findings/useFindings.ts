@@ -12,7 +12,7 @@ type Place<Kind extends FindingKind> = Pick<Extract<FindingContent, { kind: Kind
 type AnyPlace = Pick<FindingContent, 'kind' | 'subject' | 'side'>;
 
 /** What is found by hand and eye: read and written under what it is about. */
-export function useFindings() {
+export function useFindings(moment: 'before' | 'after' = 'before') {
   const visit = useVisit();
   const outbox = useOutbox();
   /** What cannot be, as it was tapped. */
@@ -20,7 +20,7 @@ export function useFindings() {
   const problems = reactive<Record<string, string>>({});
   const keyOf = ({ kind, subject, side }: AnyPlace) => `${kind}/${subject}/${side}`;
 
-  const refusedAt = (place: AnyPlace) => outbox.refusedAt(visit.record, findingSpot({ ...place, moment: 'before' }));
+  const refusedAt = (place: AnyPlace) => outbox.refusedAt(visit.record, findingSpot({ ...place, moment }));
 
   /** What stands, or is being found, at a place; null for nothing. */
   function read<Kind extends FindingKind>(place: Place<Kind>): DataOf<Kind> | null {
@@ -30,7 +30,7 @@ export function useFindings() {
     // What was refused stays as it was tapped, beside what is said of it.
     const wrong = refusedAt(place as AnyPlace);
     if (wrong) return wrong.body.data as DataOf<Kind> | null;
-    const standing = visit.findings.find((each) => keyOf(each) === key && each.moment === 'before');
+    const standing = visit.findings.find((each) => keyOf(each) === key && each.moment === moment);
     return (standing?.data as DataOf<Kind> | undefined) ?? null;
   }
 
@@ -45,13 +45,19 @@ export function useFindings() {
     }
     delete drafts[key];
     delete problems[key];
-    if (!visit.finished) visit.saveFinding(content, 'before', REST_MS);
+    if (!visit.finished) visit.saveFinding(content, moment, REST_MS);
   }
 
   /** How many findings the server does not have, once it could not be reached. */
   const unsent = computed(() => (outbox.isStuck ? visit.waiting.filter((change) => change.spot.startsWith('finding/')).length : 0));
 
-  return { read, write, unsent, problemOf: (place: AnyPlace) => problems[keyOf(place)] ?? refusedAt(place)?.refusal?.message ?? null };
+  return {
+    moment,
+    read,
+    write,
+    unsent,
+    problemOf: (place: AnyPlace) => problems[keyOf(place)] ?? refusedAt(place)?.refusal?.message ?? null,
+  };
 }
 
 export type Findings = ReturnType<typeof useFindings>;

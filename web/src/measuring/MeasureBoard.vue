@@ -21,7 +21,7 @@ const props = defineProps<{ moment: Moment }>();
 
 const visit = useVisit();
 const measuring = useMeasuring(props.moment);
-const findings = useFindings();
+const findings = useFindings(props.moment);
 const { comparisons, motions } = measuring;
 const { judged } = useEvidence(() => comparisons.value);
 

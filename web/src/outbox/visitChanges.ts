@@ -3,6 +3,11 @@ import type { CheckIn } from '@pace-bend/core/readiness';
 import { summariseTrials } from '@pace-bend/core/measure';
 import type {
   Arrival,
+  HomeAnswers,
+  HomeAnswersFields,
+  HomeSheet,
+  HomeSheetFields,
+  Note,
   Override,
   Plan,
   Reading,
@@ -47,12 +52,24 @@ function readingOf(change: Change, visitId: string, author: Author): Reading {
 }
 
 /** What was typed into a field stays there when it was refused, for its author to decide; everything else that was refused never was. */
-const STAYS = /^(arrival|plan|note|referral)$/;
+const STAYS = /^(arrival|plan|note|referral|home|home-answers)$/;
 
 /** Whether a change is shown over what the server has: a visit that is over shows nothing that was refused. */
 export function isShown(change: Change, { visit }: Pick<VisitFile, 'visit'>): boolean {
   return change.refusal === null || (STAYS.test(change.spot) && visit.finishedAt === null && visit.cancelledAt === null);
 }
+
+const NO_NOTE: Note = { text: '', edits: {}, revision: 0, signed: null, addenda: [] };
+/** The note with the therapist's part as a change has it; a change from before sentences could be changed has none of those. */
+function withOwn(note: Note | null, { body }: Change): Note {
+  const before = note ?? NO_NOTE;
+  return { ...before, text: String(body.text ?? before.text), edits: (body.edits as Note['edits'] | undefined) ?? before.edits };
+}
+
+const answersFrom = ({ homeAnswers }: VisitFile, { body }: Change): HomeAnswers => ({
+  revision: homeAnswers?.revision ?? 0,
+  ...(body as unknown as HomeAnswersFields),
+});
 
 /** The visit as the server has it, with what waits laid over it, in order. */
 export function withWaiting(served: VisitFile, changes: readonly Change[], author: Author): VisitFile {
@@ -66,7 +83,11 @@ export function withWaiting(served: VisitFile, changes: readonly Change[], autho
         case 'plan':
           return { ...file, plan: { ...file.plan, blocks: change.body.blocks as Plan['blocks'] } };
         case 'note':
-          return { ...file, note: { revision: file.note?.revision ?? 0, text: String(change.body.text) } };
+          return { ...file, note: withOwn(file.note, change) };
+        case 'home':
+          return { ...file, home: { ...file.home, ...(change.body as unknown as HomeSheetFields) } };
+        case 'home-answers':
+          return { ...file, homeAnswers: answersFrom(file, change) };
         case 'reading':
           return { ...file, readings: [...file.readings, readingOf(change, file.visit.id, author)] };
         case 'finding':
@@ -138,8 +159,12 @@ export function withAnswer(served: VisitFile, change: Change, answer: unknown): 
     case 'note':
       return {
         ...served,
-        note: later(served.note, { revision: (answer as { revision: number }).revision, text: String(change.body.text) }),
+        note: later(served.note, { ...withOwn(served.note, change), revision: (answer as { revision: number }).revision }),
       };
+    case 'home':
+      return { ...served, home: later(served.home, answer as HomeSheet) };
+    case 'home-answers':
+      return { ...served, homeAnswers: later(served.homeAnswers, answer as HomeAnswers) };
     case 'reading':
       return { ...served, readings: withOne(served.readings, answer as Reading) };
     case 'finding':

@@ -4,6 +4,9 @@ import type { BlockPlan } from '@pace-bend/core/method';
 import type { CheckInFields } from '@pace-bend/core/readiness';
 import type {
   Arrival,
+  HomeAnswersFields,
+  HomeSheetFields,
+  Note,
   Override,
   ReadingFields,
   ReadinessOutcome,
@@ -55,15 +58,43 @@ export function planDraft(now: VisitNow, blocks: readonly BlockPlan[]): VisitDra
   };
 }
 
-export function noteDraft(now: VisitNow, text: string): VisitDraft {
+export function noteDraft(now: VisitNow, own: Partial<Pick<Note, 'text' | 'edits'>>): VisitDraft {
+  const { text = '', edits = {} } = now.shown.note ?? {};
   return {
     spot: 'note',
     words: 'the note',
     method: 'PUT',
     path: `${pathOf(now)}/note`,
-    body: { text },
-    before: { text: now.shown.note?.text ?? '' },
+    body: { text, edits, ...own },
+    before: { text, edits },
     ...fieldsOf(now, 'note', now.served.note?.revision ?? 0),
+  };
+}
+
+/** What goes home from the visit, as a whole. */
+export function homeDraft(now: VisitNow, sheet: Partial<HomeSheetFields>): VisitDraft {
+  const { items, until, words } = now.shown.home;
+  return {
+    spot: 'home',
+    words: 'the sheet for home',
+    method: 'PUT',
+    path: `${pathOf(now)}/home`,
+    body: { items, until, words, ...sheet },
+    before: { items, until, words },
+    ...fieldsOf(now, 'home', now.served.home.revision),
+  };
+}
+
+/** What is answered about the sheet that was given last. */
+export function homeAnswersDraft(now: VisitNow, { sheetOf, answers }: HomeAnswersFields): VisitDraft {
+  return {
+    spot: 'home-answers',
+    words: 'answers about home work',
+    method: 'PUT',
+    path: `${pathOf(now)}/home-answers`,
+    body: { sheetOf, answers },
+    before: { sheetOf, answers: now.shown.homeAnswers?.answers ?? {} },
+    ...fieldsOf(now, 'home-answers', now.served.homeAnswers?.revision ?? 0),
   };
 }
 

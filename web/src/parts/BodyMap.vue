@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { bodyMap, MAP_VIEWS, PATH_SCALE, type MapRegion, type MapView, type RegionId } from '@pace-bend/core/figure';
 import ChoiceRow from './ChoiceRow.vue';
 import FigureDrawing from './FigureDrawing.vue';
@@ -30,6 +30,16 @@ const REACH_CM = 7;
 
 const view = ref<MapView>('front');
 const map = computed(() => bodyMap(view.value, props.size));
+const shows = (from: MapView, id: RegionId) => bodyMap(from, props.size).regions.some((region) => region.id === id && !region.deep);
+/** What is chosen elsewhere, by its name, is turned to where it can be seen. */
+watch(
+  () => props.chosen[0],
+  (id) => {
+    if (id === undefined || map.value.regions.some((region) => region.id === id)) return;
+    view.value = MAP_VIEWS.find((each) => shows(each, id)) ?? view.value;
+  },
+  { immediate: true },
+);
 const pointed = ref<MapRegion | null>(null);
 const isChosen = ({ id, side }: MapRegion) => props.chosen.includes(id) && (props.side === undefined || !side || side === props.side);
 const nameOf = ({ words, side, deep }: MapRegion) => `${words}${side ? `, ${side}` : ''}${deep ? ', deep' : ''}`;

@@ -5,6 +5,7 @@ import { phaseFamily, type AxisUnit, type Cue } from '@pace-bend/core/method';
 import type { PredictedEdge } from '@pace-bend/core/session';
 import PhaseFills from './PhaseFills.vue';
 import { layOutStair, type StairLayout } from './stair.ts';
+import StairLive from './StairLive.vue';
 import StairPlayhead from './StairPlayhead.vue';
 
 /** The stair: treads are holds, hatched columns contractions, risers advances. The same drawing carries the playhead at the table. */
@@ -20,10 +21,12 @@ const props = withDefaults(
     playhead?: (() => number) | undefined;
     /** Edges read at the table. */
     readEdges?: readonly { readonly atLineMs: number; readonly value: number }[];
+    /** Where the limb really is now, as a device says it; asked by its mark alone. */
+    liveEdge?: (() => number | null) | undefined;
     /** Where the edge is expected after each round, and the band around it. */
     predicted?: readonly PredictedEdge[];
   }>(),
-  { bands: () => [], playhead: undefined, readEdges: () => [], predicted: () => [] },
+  { bands: () => [], playhead: undefined, liveEdge: undefined, readEdges: () => [], predicted: () => [] },
 );
 defineSlots<{ default?: (props: { stair: StairLayout }) => unknown }>();
 
@@ -121,6 +124,7 @@ const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
         <path v-if="mark.x !== null" :d="`M${mark.x - 7} ${mark.y}h14`" class="read" />
       </template>
       <slot :stair="stair" />
+      <StairLive v-if="liveEdge && playhead" :stair="stair" :moment="playhead" :value="liveEdge" />
       <StairPlayhead v-if="playhead" :stair="stair" :moment="playhead" />
     </svg>
   </div>

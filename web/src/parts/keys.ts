@@ -3,7 +3,28 @@
  */
 
 /** What a key at the table does. Digits stand apart: each is a score. */
-export type TableAct = 'space' | 'next' | 'again' | 'stop' | 'edge' | 'muted' | 'spoken' | 'refer' | 'enter' | 'erase';
+export type TableAct =
+  | 'space'
+  | 'next'
+  | 'again'
+  | 'more'
+  | 'leave'
+  | 'until'
+  | 'drift'
+  | 'brace'
+  | 'other'
+  | 'swap'
+  | 'add'
+  | 'found'
+  | 'undo'
+  | 'stop'
+  | 'edge'
+  | 'number'
+  | 'muted'
+  | 'spoken'
+  | 'refer'
+  | 'enter'
+  | 'erase';
 
 export interface KeyRow {
   /** As it is printed on the keys; several stand for the same. */
@@ -19,14 +40,25 @@ interface TableKey extends KeyRow {
 
 export const TABLE_KEYS: readonly TableKey[] = [
   { act: 'space', keys: ['Space'], codes: [' '], what: 'begin, hold here, go on' },
-  { act: 'next', keys: ['→', 'Page ↓'], codes: ['ArrowRight', 'PageDown'], what: 'next' },
-  { act: 'again', keys: ['←', 'Page ↑'], codes: ['ArrowLeft', 'PageUp'], what: 'again; pressed at once, the one before' },
+  { act: 'next', keys: ['→', 'Page ↓'], codes: ['ArrowRight'], what: 'next' },
+  { act: 'again', keys: ['←', 'Page ↑'], codes: ['ArrowLeft'], what: 'again; pressed at once, the one before' },
+  { act: 'more', keys: ['+', 'Page ↑ held'], codes: ['+', '='], what: 'one more round of this side' },
+  { act: 'leave', keys: ['X', 'Page ↓ held'], codes: ['x'], what: 'leave the rest of this side' },
+  { act: 'until', keys: ['U', 'both Page keys'], codes: ['u'], what: 'until it softens; again: it has' },
+  { act: 'drift', keys: ['W'], codes: ['w'], what: 'wrong direction: show the press again' },
+  { act: 'brace', keys: ['B'], codes: ['b'], what: 'breath held, bracing: ease off' },
+  { act: 'other', keys: ['O'], codes: ['o'], what: 'the other side now' },
+  { act: 'swap', keys: ['S'], codes: ['s'], what: 'swap: S and a digit' },
+  { act: 'add', keys: ['A'], codes: ['a'], what: 'add here: A and a digit' },
+  { act: 'found', keys: ['F'], codes: ['f'], what: 'found: a point in the muscle that is worked on' },
+  { act: 'undo', keys: ['Z'], codes: ['z'], what: 'take the last key back, within five seconds' },
   { act: 'digit', keys: ['0–9'], codes: ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9'], what: 'discomfort' },
   { act: 'edge', keys: ['E'], codes: ['e'], what: 'edge now: E and its last two digits' },
   { act: 'erase', keys: ['Backspace'], codes: ['Backspace'], what: 'take back a digit of the edge' },
+  { act: 'number', keys: ['N'], codes: ['n'], what: 'ask for a number: each round, at end range, never' },
   { act: 'muted', keys: ['M'], codes: ['m'], what: 'sounds on or off' },
   { act: 'spoken', keys: ['V'], codes: ['v'], what: 'spoken cues on or off' },
-  { act: 'refer', keys: ['R'], codes: ['r'], what: 'refer: hold, and write the referral' },
+  { act: 'refer', keys: ['R'], codes: ['r'], what: 'stop and refer: the run ends, the referral opens' },
   { act: 'stop', keys: ['Esc'], codes: ['Escape'], what: 'stop' },
   { act: 'enter', keys: ['Enter'], codes: ['Enter'], what: 'at the end: measure again' },
 ];
@@ -234,6 +266,17 @@ export const isKey = (event: Pressed, act: PageAct): boolean => whichKey(event, 
  * @example keyOf('next') // → '→'
  */
 export const keyOf = (act: TableAct): string => TABLE_KEYS.find((each) => each.act === act)!.keys[0]!;
+
+/** What a foot pedal, or a knuckle on the page keys, does: pressed, held down, and both at once. */
+export const PEDALS = {
+  down: { code: 'PageDown', press: 'next', hold: 'leave' },
+  up: { code: 'PageUp', press: 'again', hold: 'more' },
+  both: 'until',
+} as const satisfies {
+  readonly down: { readonly code: string; readonly press: TableAct; readonly hold: TableAct };
+  readonly up: { readonly code: string; readonly press: TableAct; readonly hold: TableAct };
+  readonly both: TableAct;
+};
 
 /** The table of keys in the README. */
 export function keysAsMarkdown(): string {

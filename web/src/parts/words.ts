@@ -46,3 +46,9 @@ export const WHY_WORDS: Readonly<Record<GoalWhy, string>> = {
 /** What a goal is for, in words; empty where nobody said. */
 export const goalWhyWords = ({ why, whyWords }: Pick<Goal, 'why' | 'whyWords'>): string =>
   [...(why ? [WHY_WORDS[why]] : []), ...(whyWords ? [whyWords] : [])].join(': ');
+
+/**
+ * With a small first letter, to stand within a sentence.
+ * @example lowerFirst('Head heavy') // → 'head heavy'
+ */
+export const lowerFirst = (words: string): string => `${words.charAt(0).toLowerCase()}${words.slice(1)}`;

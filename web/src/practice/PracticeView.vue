@@ -13,6 +13,7 @@ const route = useRoute();
 const { problem, run } = useAction();
 const ALL = [
   { id: 'scope', label: 'Scope', may: () => !session.isCoach, view: defineAsyncComponent(() => import('./ScopePage.vue')) },
+  { id: 'notes', label: 'Notes', may: () => !session.isCoach, view: defineAsyncComponent(() => import('./NotesPage.vue')) },
   { id: 'phases', label: 'Phases', may: () => !session.isCoach, view: defineAsyncComponent(() => import('./PhasesPage.vue')) },
   {
     id: 'hours',

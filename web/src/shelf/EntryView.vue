@@ -16,6 +16,7 @@ import {
   showsEntry,
   stanceIn,
   stanceWords,
+  type Variant,
 } from '@pace-bend/core/catalogue';
 import { fits, techniquesOf } from '@pace-bend/core/method';
 import ProblemNote from '../parts/ProblemNote.vue';
@@ -28,6 +29,7 @@ import { useShelf } from '../stores/shelf.ts';
 import EntryPicture from '../parts/EntryPicture.vue';
 import { doseWords } from './doseWords.ts';
 import ShelfTabs from './ShelfTabs.vue';
+import { sureWords } from './wayWords.ts';
 
 /** One entry with everything needed at the table. */
 const shelf = useShelf();
@@ -47,8 +49,22 @@ const rankOf = (id: string) => {
 const ways = computed(() =>
   shelf.methods.filter((method) => fits(entry.value!, method)).sort((a, b) => rankOf(a.madeFrom ?? a.id) - rankOf(b.madeFrom ?? b.id)),
 );
-/** Variants as they stand now; one that is unknown here is left out. */
-const variants = (ids: readonly string[]) => ids.map(shelf.newestOf).filter((id) => shelf.shelf.entries.has(id));
+/** Variants that are on the shelf, as their newest version, and the same entry done otherwise. */
+const variants = (given: readonly Variant[]) =>
+  given.flatMap<{ id: string | null; name: string | null; why: string }>(({ id, why }) => {
+    if (id === undefined) return [{ id: null, name: null, why }];
+    const entry = shelf.shelf.entries.get(shelf.newestOf(id));
+    return entry ? [{ id: entry.id, name: entry.name, why }] : [];
+  });
+const grades = computed(() => {
+  const easier = variants(entry.value!.easier);
+  const harder = variants(entry.value!.harder);
+  return [
+    { label: 'Easier', all: easier, none: 'lighter, fewer rounds' },
+    { label: 'Harder', all: harder, none: 'none is taught' },
+  ];
+});
+
 const { busy, problem, run } = useAction();
 const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
 
@@ -292,20 +308,20 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
               <dt>{{ name }}</dt>
               <dd>{{ places.join(', ') }}</dd>
             </div>
-            <div v-if="entry.easier.length">
-              <dt>Easier</dt>
+            <div v-for="{ label, all, none } in grades" :key="label">
+              <dt>{{ label }}</dt>
               <dd>
-                <RouterLink v-for="id in variants(entry.easier)" :key="id" class="step" :to="`/shelf/entry/${id}`">{{
-                  shelf.entryOf(id).name
-                }}</RouterLink>
+                <span v-if="all.length === 0" class="soft">{{ none }}</span>
+                <span v-for="each in all" :key="each.id ?? each.why" class="partner"
+                  ><RouterLink v-if="each.id" :to="`/shelf/entry/${each.id}`">{{ each.name }}</RouterLink
+                  ><template v-else>The same, otherwise</template> <span v-if="each.why" class="small soft">{{ each.why }}</span></span
+                >
               </dd>
             </div>
-            <div v-if="entry.harder.length">
-              <dt>Harder</dt>
+            <div v-for="claim in entry.claims ?? []" :key="claim.text">
+              <dt>Said of it</dt>
               <dd>
-                <RouterLink v-for="id in variants(entry.harder)" :key="id" class="step" :to="`/shelf/entry/${id}`">{{
-                  shelf.entryOf(id).name
-                }}</RouterLink>
+                {{ claim.text }} <span class="small soft">{{ sureWords(claim.sure) }}; {{ claim.source }}</span>
               </dd>
             </div>
           </dl>
@@ -423,10 +439,6 @@ dd {
 .watch dd {
   border-left: 4px solid var(--sun);
   padding-left: 9px;
-}
-
-.step {
-  display: block;
 }
 
 .ways {

@@ -6,14 +6,16 @@ import { useRouter } from 'vue-router';
 import { MOTIONS, POSITIONS, REGIONS, type Position } from '@pace-bend/core/body';
 import { SECTIONS, STAGES, TOOLS, type Tool } from '@pace-bend/core/catalogue';
 import { checkOwnEntry, METHODS } from '@pace-bend/core/method';
+import { HOME_LIMITS } from '@pace-bend/core/record';
 import NumberField from '../parts/NumberField.vue';
 import PickMany from '../parts/PickMany.vue';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import { SIDE_WORDS } from '../parts/words.ts';
-import { ADDS, BLANK, formOf, missingIn, sentOf, type EntryForm } from './ownEntryForm.ts';
+import { ADDS, BLANK, HOME_NUMBERS, formOf, missingIn, sentOf, type EntryForm } from './ownEntryForm.ts';
 import ShelfTabs from './ShelfTabs.vue';
+import VariantsField from './VariantsField.vue';
 import { useOwnSource } from './useOwnSource.ts';
 import EntryRehearsal from './EntryRehearsal.vue';
 import WaysHere from './WaysHere.vue';
@@ -40,7 +42,7 @@ const motions = MOTIONS.map((motion) => ({ value: motion.id, label: `${motion.na
 const variants = computed(() =>
   shelf.entries
     .filter((entry) => entry.id !== item.value?.id)
-    .map((entry) => ({ value: entry.id, label: `${entry.name}, ${entry.section.toLowerCase()}` })),
+    .map((entry) => ({ value: entry.id, name: entry.name, label: `${entry.name}, ${entry.section.toLowerCase()}` })),
 );
 
 /** A list that no chosen way takes is not sent: it would be refused and could not be seen. */
@@ -99,6 +101,10 @@ const NAMES = [
   { id: 'name', label: 'Name' },
   { id: 'synonyms', label: 'Also called, with semicolons' },
   { id: 'targets', label: 'Works on, the main one first, with semicolons' },
+] as const;
+const HOME_WORDS = [
+  { id: 'how', label: 'What they do, in their words; {side} and {other} are filled in', most: HOME_LIMITS.howLength },
+  { id: 'stop', label: 'Stop when', most: HOME_LIMITS.stopLength },
 ] as const;
 const WORDS = [
   { id: 'setUp', label: 'Set-up, one spoken sentence' },
@@ -192,6 +198,10 @@ const WORDS = [
             <label
               ><Switch v-model:checked="form.still" size="small" aria-label="The joint stays where it is" /> the joint stays where it
               is</label
+            >
+            <label
+              ><Switch v-model:checked="form.vessel" size="small" aria-label="A pulse lies near" /> a pulse lies near: felt for before hands
+              press</label
             >
             <label
               ><Switch v-model:checked="form.afterOperation" size="small" aria-label="Only after an operation, with the go-ahead" /> only
@@ -294,6 +304,44 @@ const WORDS = [
           </div>
         </section>
 
+        <section v-if="form.stage === 'home'" class="card block" aria-label="At home">
+          <h2>At home</h2>
+          <div v-for="line in HOME_WORDS" :key="line.id" class="line">
+            <label :for="`entry-home-${line.id}`">{{ line.label }}</label><textarea
+              :id="`entry-home-${line.id}`"
+              v-model="form.home[line.id]"
+              class="input"
+              rows="3"
+              :maxlength="line.most"
+              :aria-invalid="shown(`home.${line.id}`) ? 'true' : undefined"
+            />
+            <p v-if="shown(`home.${line.id}`)" class="wrong" role="alert">{{ shown(`home.${line.id}`) }}</p>
+          </div>
+          <div class="row">
+            <div v-for="number in HOME_NUMBERS" :key="number.id" class="line">
+              <span>{{ number.label }}</span>
+              <NumberField
+                :value="form.home[number.id]"
+                :label="number.label"
+                :unit="number.unit"
+                :step="1"
+                :wrong="Boolean(shown(`home.${number.id}`))"
+                @change="(value) => (form.home[number.id] = value)"
+              />
+              <p v-if="shown(`home.${number.id}`)" class="wrong" role="alert">{{ shown(`home.${number.id}`) }}</p>
+            </div>
+          </div>
+          <div class="line">
+            <label for="entry-home-when">When in the day</label
+            ><input id="entry-home-when" v-model="form.home.when" class="input" :maxlength="HOME_LIMITS.whenLength" />
+          </div>
+          <p class="switches">
+            <label
+              ><Switch v-model:checked="form.home.breaths" size="small" aria-label="The times are breaths" /> the times are breaths</label
+            >
+          </p>
+        </section>
+
         <section class="card block" aria-label="How it is worked">
           <h2>How it is worked</h2>
           <fieldset>
@@ -329,22 +377,10 @@ const WORDS = [
             <label class="line"
               >The hands add<PickMany :values="form.adds" label="The hands add" :options="ADDS" @change="(values) => (form.adds = values)"
             /></label>
-            <label class="line"
-              >Easier<PickMany
-                :values="form.easier"
-                label="Easier"
-                :options="variants"
-                :most="8"
-                @change="(values) => (form.easier = values)"
-            /></label>
-            <label class="line"
-              >Harder<PickMany
-                :values="form.harder"
-                label="Harder"
-                :options="variants"
-                :most="8"
-                @change="(values) => (form.harder = values)"
-            /></label>
+          </div>
+          <div class="row wide">
+            <VariantsField label="Easier" :values="form.easier" :options="variants" @change="(values) => (form.easier = values)" />
+            <VariantsField label="Harder" :values="form.harder" :options="variants" @change="(values) => (form.harder = values)" />
           </div>
         </section>
         <ProblemNote v-if="problem" :problem="problem" />

@@ -6,7 +6,9 @@ test('every entry of the catalogue goes through the form and comes out as it wen
   for (const entry of ENTRIES) {
     const { kind, ...sent } = sentOf(formOf(entry));
     expect(kind).toBe('entry');
-    expect({ id: entry.id, ...sent }).toEqual({ ...entry, drawnAs: entry.id });
+    // What is claimed of the one it was made from is not claimed of it.
+    const { claims: _claims, ...said } = entry;
+    expect({ id: entry.id, ...sent }).toEqual({ ...said, drawnAs: entry.id });
   }
 });
 

@@ -1,6 +1,16 @@
 import type { Position, Region, Side } from '@pace-bend/core/body';
-import { findEntry, type Dose, type Entry, type Section, type Stage, type Tool } from '@pace-bend/core/catalogue';
+import {
+  findEntry,
+  type Dose,
+  type Entry,
+  type HomeWork,
+  type Section,
+  type Stage,
+  type Tool,
+  type Variant,
+} from '@pace-bend/core/catalogue';
 import { LONGEST_TEXT, METHODS, phasesOf, sayable, type OwnEntryFields } from '@pace-bend/core/method';
+import { HOME_LIMITS } from '@pace-bend/core/record';
 import { joinWords, splitWords } from './wordList.ts';
 
 /** What an entry adds with the hands, in the words of the form. */
@@ -64,12 +74,22 @@ export interface EntryForm {
   adds: NonNullable<Entry['adds']>[number][];
   /** Places by the id of a list of the ways of working; blank where the way's own are used. */
   lists: Record<string, string>;
+  /** A pulse lies near. */
+  vessel: boolean;
   afterOperation: boolean;
   onlyAsked: boolean;
+  /** How it is done at home; sent only where it is work for home. Zero seconds: it is not held. */
+  home: { how: string; stop: string; times: number; seconds: number; breaths: boolean; sets: number; perDay: number; when: string };
   /** The entry of the catalogue whose pictures it has; empty for none. */
   drawnAs: string;
-  easier: string[];
-  harder: string[];
+  easier: VariantForm[];
+  harder: VariantForm[];
+}
+
+/** A variant as it is typed; without an id it is the same entry done otherwise. */
+export interface VariantForm {
+  id: string;
+  why: string;
 }
 
 /** What a way of working says, where nothing else was chosen. */
@@ -115,8 +135,10 @@ export const BLANK: EntryForm = {
   doses: {},
   adds: [],
   lists: {},
+  vessel: false,
   afterOperation: false,
   onlyAsked: false,
+  home: { how: '', stop: '', times: 2, seconds: 20, breaths: false, sets: 1, perDay: 1, when: 'any time' },
   drawnAs: '',
   easier: [],
   harder: [],
@@ -173,11 +195,15 @@ export function formOf(entry: Entry): EntryForm {
     doses: { ...entry.doses },
     adds: [...(entry.adds ?? [])],
     lists: Object.fromEntries(Object.entries(entry.lists ?? {}).map(([id, places]) => [id, joinWords(places)])),
+    vessel: entry.vessel === true,
     afterOperation: entry.afterOperation === true,
     onlyAsked: entry.onlyAsked === true,
+    home: entry.home
+      ? { ...entry.home, seconds: entry.home.seconds ?? 0, breaths: entry.home.breaths === true, sets: entry.home.sets ?? 1 }
+      : { ...BLANK.home },
     drawnAs: entry.drawnAs ?? (findEntry(entry.id) ? entry.id : ''),
-    easier: [...entry.easier],
-    harder: [...entry.harder],
+    easier: entry.easier.map(({ id = '', why }) => ({ id, why })),
+    harder: entry.harder.map(({ id = '', why }) => ({ id, why })),
   };
 }
 
@@ -249,13 +275,40 @@ export function sentOf(form: EntryForm): OwnEntryFields {
     ...(says.length > 0 ? { says: Object.fromEntries(says) } : {}),
     ...(form.adds.length > 0 ? { adds: [...form.adds] } : {}),
     ...(lists.length > 0 ? { lists: Object.fromEntries(lists) } : {}),
+    ...(form.vessel ? { vessel: true as const } : {}),
     ...(form.afterOperation ? { afterOperation: true as const } : {}),
     ...(form.onlyAsked ? { onlyAsked: true as const } : {}),
+    ...(form.stage === 'home' ? { home: homeSent(form.home) } : {}),
     ...(form.drawnAs ? { drawnAs: form.drawnAs } : {}),
-    easier: [...form.easier],
-    harder: [...form.harder],
+    easier: form.easier.flatMap(variant),
+    harder: form.harder.flatMap(variant),
   };
 }
+
+const homeSent = ({ how, stop, times, seconds, breaths, sets, perDay, when }: EntryForm['home']): HomeWork => ({
+  how: how.trim(),
+  stop: stop.trim(),
+  times,
+  seconds: seconds > 0 ? seconds : null,
+  ...(breaths ? { breaths: true as const } : {}),
+  ...(sets > 1 ? { sets } : {}),
+  perDay,
+  when: when.trim(),
+});
+
+/** What is sent for a variant: nothing of one that names neither an entry nor how. */
+function variant({ id, why }: VariantForm): Variant[] {
+  if (id !== '') return [{ id, why: why.trim() }];
+  return why.trim() === '' ? [] : [{ why: why.trim() }];
+}
+
+/** The numbers of work for home as they are typed; zero seconds: it is not held. */
+export const HOME_NUMBERS = [
+  { id: 'times', label: 'Times in one go, on each side', unit: '×', ...HOME_LIMITS.times },
+  { id: 'seconds', label: 'Held for, 0 where it is not held', unit: 's', min: 0, max: HOME_LIMITS.seconds.max },
+  { id: 'sets', label: 'Sets', unit: '', ...HOME_LIMITS.sets },
+  { id: 'perDay', label: 'Times a day', unit: '×', ...HOME_LIMITS.perDay },
+] as const;
 
 const NEEDED = [
   ['name', 'a name'],
@@ -273,6 +326,15 @@ export function missingIn(form: EntryForm): Record<string, string> {
   return {
     ...Object.fromEntries(NEEDED.filter(([id]) => form[id].trim().length < 2).map(([id, words]) => [id, `It needs ${words}.`])),
     ...(form.press.trim().length > LONGEST_TEXT ? { press: `At most ${LONGEST_TEXT} letters: it is read across a room.` } : {}),
+    ...(form.stage === 'home' && form.home.how.trim().length < 2 ? { 'home.how': 'It needs what they do.' } : {}),
+    ...(form.stage === 'home' && form.home.stop.trim().length < 2 ? { 'home.stop': 'It needs when they stop.' } : {}),
+    ...(form.stage === 'home'
+      ? Object.fromEntries(
+          HOME_NUMBERS.filter(({ id, min, max }) => !(Number.isInteger(form.home[id]) && form.home[id] >= min && form.home[id] <= max)).map(
+            ({ id, min, max }) => [`home.${id}`, `Whole numbers, ${min} to ${max}.`],
+          ),
+        )
+      : {}),
     ...(form.tools.some(({ pct }) => !(pct >= 0 && pct <= 100)) ? { tools: 'Shares are 0 to 100 %.' } : {}),
   };
 }

@@ -1,4 +1,4 @@
-import type { Claim } from '@pace-bend/core/method';
+import type { Claim } from '@pace-bend/core/catalogue';
 
 /** How sure a claim is, as it is said. */
 export function sureWords(sure: Claim['sure']): string {

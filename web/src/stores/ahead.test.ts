@@ -6,7 +6,7 @@ import { setAccountOfPage } from '../api/account.ts';
 import { forgetKept, keepAnswer, read } from '../api/kept.ts';
 import { installBrowser, settle, type Sent, until } from '../testing/browser.ts';
 import { visitFile } from '../testing/visitFile.ts';
-import { keepDayAhead } from './ahead.ts';
+import { inOrderOfNeed, keepDayAhead } from './ahead.ts';
 import { useDay } from './day.ts';
 import { useOutbox } from './outbox.ts';
 
@@ -18,6 +18,7 @@ const page = (date: string) =>
     errors: { own: [], shifts: [] },
     events: [],
     unfinished: [],
+    unsigned: [],
     visits: [visit('a'), visit('b'), visit('over', { finishedAt: 'x' }), visit('off', { cancelledAt: 'x' })],
   }) as unknown as DayPage;
 
@@ -105,4 +106,19 @@ test('a visit with changes that wait is left as it is kept; where the program co
   Date.now = now;
   expect(aheads()).not.toContain('a');
   scope.stop();
+});
+
+test('a full day: who has not begun comes before who is on a table already, and what is to come before what has passed', () => {
+  const now = Date.parse('2026-11-25T12:00:00Z');
+  const at = (id: string, time: string, step: 'arrive' | 'plan' = 'arrive') =>
+    visit(id, { startsAt: `2026-11-25T${time}:00Z`, minutes: 30, step });
+  const day = [
+    at('early', '08:00'),
+    at('missed', '11:00'),
+    at('begun', '12:00', 'plan'),
+    at('on', '11:40'),
+    at('next', '13:00'),
+    at('late', '18:00'),
+  ];
+  expect(inOrderOfNeed(day, now).map(({ id }) => id)).toEqual(['on', 'next', 'late', 'missed', 'early', 'begun']);
 });

@@ -2,7 +2,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { installBrowser, settle } from '../testing/browser.ts';
 import { useDay } from './day.ts';
 
-const page = (date: string) => ({ date, visits: [], events: [], unfinished: [] });
+const page = (date: string) => ({ date, visits: [], events: [], unfinished: [], unsigned: [] });
 
 /** Answers after the pauses given, by date. */
 function slowServer(pauses: Record<string, number>, refuse: string[] = []) {

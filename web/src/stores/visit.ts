@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia';
+import { v7 as uuid } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { currentFindings, lookFirst, type Finding, type FindingContent, type StandingFinding } from '@pace-bend/core/finding';
 import type { BlockPlan } from '@pace-bend/core/method';
@@ -10,6 +11,9 @@ import {
   openQuestions,
   readinessToday,
   type Arrival,
+  type HomeAnswersFields,
+  type HomeSheetFields,
+  type Note,
   type Reading,
   type ReadingFields,
   type ReadinessOutcome,
@@ -29,6 +33,8 @@ import {
   checkInDraft,
   findingDraft,
   keepDraft,
+  homeAnswersDraft,
+  homeDraft,
   noteDraft,
   overrideDraft,
   planDraft,
@@ -155,7 +161,10 @@ export const useVisit = defineStore('visit', () => {
   function setBlocks(blocks: readonly BlockPlan[]): void {
     if (JSON.stringify(blocks) !== JSON.stringify(file.value!.plan.blocks)) put(planDraft(now(), blocks), PAUSE_MS);
   }
-  const setNote = (text: string) => put(noteDraft(now(), text), PAUSE_MS);
+  const setNote = (own: Partial<Pick<Note, 'text' | 'edits'>>) => put(noteDraft(now(), own), PAUSE_MS);
+
+  const setHome = (sheet: Partial<HomeSheetFields>) => put(homeDraft(now(), sheet), PAUSE_MS);
+  const answerHome = (answers: HomeAnswersFields) => put(homeAnswersDraft(now(), answers), PAUSE_MS);
 
   /** Sends what waits of this visit. */
   const flush = () => outbox.flush(record.value);
@@ -232,6 +241,22 @@ export const useVisit = defineStore('visit', () => {
   /** Writes the referral. Throws ApiProblem. */
   const refer = (fields: Parameters<typeof referralDraft>[1]) => ask(referralDraft(now(), fields));
 
+  /** Signs the note as it reads here, once everything is on the server. Throws ApiProblem. */
+  const signNote = (text: string) => {
+    const { revision = 0 } = served.value!.note ?? {};
+    return noteOnServer((path) => api<Note>('PUT', `${path}/signature`, { revision: served.value!.note?.revision ?? revision, text }));
+  };
+  /** Adds to a signed note. Throws ApiProblem. */
+  const addToNote = (text: string) => noteOnServer((path) => api<Note>('PUT', `${path}/addenda/${uuid()}`, { text }));
+  async function noteOnServer(ask: (path: string) => Promise<Note>): Promise<void> {
+    await flush();
+    const visitId = id.value;
+    const note = await ask(`/visits/${visitId}/note`);
+    if (served.value?.visit.id !== visitId) return;
+    served.value = { ...served.value, note };
+    void keepAnswer(`/visits/${visitId}`, served.value);
+  }
+
   /** Finishes it once everything is on the server, or reopens it. Throws ApiProblem, and says what is not there and what never will be. */
   async function end(path: 'finish' | 'reopen'): Promise<void> {
     await Promise.race([
@@ -289,6 +314,10 @@ export const useVisit = defineStore('visit', () => {
     setArrive,
     setBlocks,
     setNote,
+    setHome,
+    answerHome,
+    signNote,
+    addToNote,
     flush,
     takeTheirs,
     keepMine,

@@ -23,6 +23,7 @@ const PRACTICE: Practice = {
   ownSports: [],
   checkInScale: 'four-items',
   phases: [],
+  noteLayout: null,
   scope: { mobilizationGrade: 4, byRegion: {}, frontOfNeck: true, ruleText: '', ruleLink: '' },
 };
 const ME: Me = { id: 'ann', name: 'Ann Owner', role: 'owner' };

@@ -83,7 +83,11 @@ export function visitFile(patch: Partial<VisitFile> = {}): VisitFile {
     readiness: { scale: 'four-items', checkIns: [], loads: [], setAside: [], kept: null },
     plan: { revision: 0, blocks: [] },
     runs: [],
-    note: { text: '', revision: 0 },
+    nextVisitAt: null,
+    home: { items: [], until: '', words: '', revision: 0 },
+    lastHome: null,
+    homeAnswers: null,
+    note: { text: '', edits: {}, revision: 0, signed: null, addenda: [] },
     ...patch,
   };
 }

@@ -24,4 +24,11 @@ export const CLOSING_DOING: Readonly<Record<string, Doing>> = {
     muscles: [],
     weight: true,
   },
+  'home-front-of-shin': { held: 'foot', muscles: ['tibialis-front'], weight: true },
+  'home-bridge': { held: 'low-back', moves: ['hip extension'], muscles: ['gluteus-maximus', 'hamstrings'], weight: true },
+  'home-ball-squeeze': { muscles: ['adductors'] },
+  'home-knee-opening': { muscles: ['gluteus-medius', 'deep-rotators'] },
+  'home-neck-desk': { goes: { 'neck-side-bend': 'opposite', 'neck-rotation': 'opposite' }, muscles: ['upper-trapezius', 'scalenes'] },
+  'home-chest-doorway': { held: 'elbow', muscles: ['pectoralis-major', 'pectoralis-minor'] },
+  'home-breathing': { muscles: [] },
 };

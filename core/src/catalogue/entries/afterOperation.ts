@@ -93,6 +93,7 @@ export const AFTER_OPERATION = [
     press: 'Number?',
     pressLine: 'between shin and toe tendons',
     bringHome: 'lay it down, they do not help',
+    vessel: true,
     watch: 'Foot pulse here; useful soreness only, never an angry one',
     cautions: 'Only with the go-ahead, written down. Metal beneath: never pressed hard. Warm, red or sudden swelling: stop and refer.',
     tools: [uses('thumb', 0.5)],

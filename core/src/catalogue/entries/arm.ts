@@ -54,6 +54,7 @@ export const ARM = [
     press: 'Bend your elbow',
     pressLine: 'hand toward the shoulder',
     bringHome: 'arm on the belly',
+    vessel: true,
     watch: 'Crook of the elbow: a pulse, keep off',
     cautions: LOCK,
     tools: [uses('knuckles', 0.6)],
@@ -94,14 +95,14 @@ export const ARM = [
       stations: ['above the wrist', 'lower third', 'middle', 'upper third', 'below the elbow'],
       lines: ['brachioradialis', 'radial wrist extensors', 'finger extensor', 'ulnar wrist extensor'],
     },
-    easier: ['pronator-hold'],
-    harder: ['wrist-extensor-cr'],
     doses: { 'point-hold': { rounds: 1, numbers: { press: [10] } }, 'clear-strip': { numbers: { press: [10] } } },
     says: {
       'clear-strip': {
         'Stay where it is tender': { text: 'Tell me if it bites', detail: 'mostly in the finger extensor, below the elbow' },
       },
     },
+    easier: [{ id: 'pronator-hold', why: 'held still, nothing slides' }],
+    harder: [{ id: 'wrist-extensor-cr', why: 'they press, the wrist goes to its edge' }],
   }),
   entry({
     id: 'wrist-extensor-cr',
@@ -130,11 +131,11 @@ export const ARM = [
     cautions: `${LOCK} No long lever through an injured wrist.`,
     tools: [uses('palm', 0.6)],
     ways: ['cr-backoff', 'cr-light', 'cr-breath', 'static-hold', 'brief-hold', 'pulsed'],
-    easier: ['forearm-pin'],
     doses: { 'cr-backoff': { rounds: 3, numbers: { contract: [8], effort: [20] } } },
     says: {
       'cr-backoff': { 'Slowly to the edge': { text: 'Soft fist, I bend it', detail: 'to the first pull, then a few degrees back' } },
     },
+    easier: [{ id: 'forearm-pin', why: 'the wrist moves, it does not stay at the edge' }],
   }),
   entry({
     id: 'wrist-flexor-cr',
@@ -163,8 +164,8 @@ export const ARM = [
     cautions: `${LOCK} No long lever through an injured wrist.`,
     tools: [uses('palm', 0.6)],
     ways: ['cr-backoff', 'cr-light', 'cr-breath', 'static-hold', 'brief-hold', 'pulsed'],
-    easier: ['forearm-pin'],
     doses: { 'cr-backoff': { rounds: 3, numbers: { contract: [8], effort: [20] } } },
+    easier: [{ id: 'forearm-pin', why: 'the wrist moves, it does not stay at the edge' }],
   }),
   entry({
     id: 'pronator-hold',
@@ -194,7 +195,6 @@ export const ARM = [
     tools: [uses('thumb', 0.6), uses('knuckles', 0.3)],
     ways: ['press-strip', 'point-hold', 'cr-light', 'position-of-comfort'],
     lists: { points: ['below the inner elbow', 'a thumb’s width lower'] },
-    harder: ['forearm-pin'],
     doses: { 'press-strip': { numbers: { press: [10], strips: [4], slack: [60] } }, 'point-hold': { rounds: 1, numbers: { press: [10] } } },
     says: {
       'press-strip': {
@@ -204,6 +204,7 @@ export const ARM = [
       },
     },
     sign: 'Turning out goes further on both sides',
+    harder: [{ id: 'forearm-pin', why: 'the muscle slides under the hand' }],
   }),
   entry({
     id: 'carpal-friction',
@@ -233,9 +234,9 @@ export const ARM = [
     tools: [uses('thumb', 0.9)],
     adds: ['friction'],
     ways: ['mobilize-oscillate', 'mobilize-sustained', 'continuous-motion'],
-    easier: ['palm-spread'],
     says: { ...moving('Small frictions, then glides', '{rate} a minute') },
     doses: { 'mobilize-sustained': { choices: { how: 'glide' } }, 'continuous-motion': { numbers: { rock: [45] } } },
+    easier: [{ id: 'palm-spread', why: 'broad, no single joint' }],
   }),
   entry({
     id: 'palm-spread',

@@ -60,9 +60,9 @@ export const ARM_LINES = [
     doses: { 'stroke-active': { numbers: { strokes: [4], stroke: [4], slack: [20] } } },
     lists: { lines: ['radial wrist extensors', 'finger extensor', 'ulnar wrist extensor'] },
     says: { 'stroke-active': { 'And let it down': { text: 'And down', detail: 'stroke the other way' } } },
-    easier: ['forearm-spread'],
-    harder: ['wrist-extensor-cr'],
     sign: 'It glides better than under the plain stroke',
+    easier: [{ id: 'forearm-spread', why: 'the hand lies still' }],
+    harder: [{ id: 'wrist-extensor-cr', why: 'pressed and taken to its edge' }],
   }),
   entry({
     id: 'upper-arm-deep',
@@ -79,6 +79,7 @@ export const ARM_LINES = [
     press: 'Arm heavy',
     pressLine: 'toward the shoulder',
     bringHome: 'lay it down, they do not help',
+    vessel: true,
     watch: 'Inner arm: pulse or tingling, off',
     cautions: 'Off any pulse. Tingling: off.',
     tools: [uses('thumb', 0.6)],
@@ -113,6 +114,6 @@ export const ARM_LINES = [
     ways: ['clear-strip', 'point-hold'],
     doses: { 'clear-strip': { numbers: { press: [10] } }, 'point-hold': { rounds: 1, numbers: { press: [10] } } },
     lists: { lines: ['thumb side', 'middle', 'little-finger side'], points: ['below the inner bump'] },
-    harder: ['wrist-flexor-cr'],
+    harder: [{ id: 'wrist-flexor-cr', why: 'taken to its edge' }],
   }),
 ];

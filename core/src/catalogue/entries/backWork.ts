@@ -1,3 +1,4 @@
+import { taught } from '../claims.ts';
 import { entry, uses } from './make.ts';
 
 export const BACK_WORK = [
@@ -30,8 +31,8 @@ export const BACK_WORK = [
         'And down': { text: 'Let it go long', detail: 'the hip falls away' },
       },
     },
-    easier: ['rib-pelvis-spread'],
     sign: 'The flank is longer, the next stretch goes further',
+    easier: [{ id: 'rib-pelvis-spread', why: 'spread, not pressed' }],
   }),
   entry({
     id: 'side-back-series',
@@ -52,6 +53,7 @@ export const BACK_WORK = [
     bringHome: 'lay it down, they do not help',
     watch: 'Never on the tips of the spine',
     cautions: 'Osteoporosis: feather-light.',
+    claims: [taught('Push and pull wakes weak muscle beside the spine.')],
     tools: [uses('forearm', 0.5), uses('palm', 0.3)],
     ways: ['counter-rhythm', 'breath-sink'],
     doses: { 'counter-rhythm': { numbers: { rock: [20], rate: [30] } }, 'breath-sink': { numbers: { breaths: [3] } } },
@@ -59,7 +61,7 @@ export const BACK_WORK = [
     says: {
       'counter-rhythm': { 'Give and take: {place}': { text: 'Push and pull: {place}', detail: '{rate} a minute; the stiffest part most' } },
     },
-    easier: ['rib-pelvis-spread'],
+    easier: [{ id: 'rib-pelvis-spread', why: 'one of its holds by itself' }],
   }),
   entry({
     id: 'trunk-rotation-long-sitting',
@@ -87,8 +89,8 @@ export const BACK_WORK = [
         Hold: { text: 'Look behind you', detail: 'three to five seconds' },
       },
     },
-    easier: ['trunk-rotation-seated'],
     sign: 'They see further behind them',
+    easier: [{ id: 'trunk-rotation-seated', why: 'knees bent, the hamstrings out of it' }],
   }),
   entry({
     id: 'hip-draw-lean',
@@ -164,9 +166,9 @@ export const BACK_WORK = [
     doses: { 'line-press': { rounds: 2, numbers: { press: [3] } } },
     lists: { stations: ['between the blades', 'below the blades', 'waist', 'above the hip bone'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'Breathe out: {place}', detail: 'dry, body weight, arms straight' } } },
-    harder: ['lumbar-forearm-sink'],
     medium: 'dry',
     sign: 'The treated side looks calmer',
+    harder: [{ id: 'lumbar-forearm-sink', why: 'deep, slow, one place' }],
   }),
   entry({
     id: 'spine-muscles-reach-thoracic',
@@ -194,7 +196,7 @@ export const BACK_WORK = [
         'Slowly the other way': { text: 'Now the other arm', detail: 'feel it come up and let go' },
       },
     },
-    easier: ['back-dry-prep'],
+    easier: [{ id: 'back-dry-prep', why: 'broad strokes, no point' }],
   }),
   entry({
     id: 'spine-muscles-reach-lumbar',
@@ -223,7 +225,7 @@ export const BACK_WORK = [
         'Slowly the other way': { text: 'To the other side, slowly', detail: 'fullness comes under the finger' },
       },
     },
-    easier: ['quadratus-comfort'],
+    easier: [{ id: 'quadratus-comfort', why: 'the ease alone' }],
   }),
   entry({
     id: 'quadratus-three-points',
@@ -257,8 +259,8 @@ export const BACK_WORK = [
       },
     },
     sign: 'The point gives, and the pelvis lies level',
-    easier: ['quadratus-comfort'],
-    harder: ['quadratus-crossed'],
+    easier: [{ id: 'quadratus-comfort', why: 'nothing presses on it' }],
+    harder: [{ id: 'quadratus-crossed', why: 'the same line under a long draw' }],
   }),
   entry({
     id: 'trunk-rotation-chest-supine',
@@ -290,7 +292,7 @@ export const BACK_WORK = [
       'continuous-motion': { Rock: { text: 'Roll, let it swing', detail: '{rate} a minute, shoulder up and down, small' } },
     },
     sign: 'The shoulder lifts higher over the same pelvis',
-    easier: ['low-back-rock'],
-    harder: ['side-lying-rotation-both'],
+    easier: [{ id: 'low-back-rock', why: 'both knees, small, in rhythm' }],
+    harder: [{ id: 'side-lying-rotation-both', why: 'chest and pelvis go apart' }],
   }),
 ];

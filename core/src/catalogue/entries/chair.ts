@@ -110,7 +110,7 @@ export const CHAIR = [
         'Carry it long': { text: 'Let it go forward', detail: 'the fingers stay' },
       },
     },
-    harder: ['scapula-lift-behind-back'],
+    harder: [{ id: 'scapula-lift-behind-back', why: 'the fingers go under the edge' }],
   }),
   entry({
     id: 'elbow-arm-lever',
@@ -136,7 +136,7 @@ export const CHAIR = [
     doses: { 'point-hold': { rounds: 1, numbers: { press: [6], pressure: [3.5] } }, 'breath-sink': { numbers: { breaths: [4] } } },
     lists: { points: ['near the neck', 'middle', 'near the tip'] },
     says: { 'point-hold': { Stay: { text: 'Soft shoulder, soft arm', detail: 'slow rocks, four at most of ten' } } },
-    easier: ['shoulder-top-front-hold'],
+    easier: [{ id: 'shoulder-top-front-hold', why: 'palms only, the arm stays down' }, { why: 'forearm instead of elbow' }],
   }),
   entry({
     id: 'shoulder-press-arm-draw',

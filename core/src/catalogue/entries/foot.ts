@@ -26,9 +26,16 @@ export const FOOT = [
     cautions: 'Scope of practice.',
     lists: { directions: ['back'] },
     doses: { 'mobilize-sustained': { choices: { how: 'glide' } } },
+    claims: [
+      {
+        text: 'A back glide with the knee moving forward adds bend at once where the ankle was sprained before.',
+        source: 'Vicenzino B et al. J Orthop Sports Phys Ther 2006;36:464–471. Recalled from memory.',
+        sure: 'shown',
+      },
+    ],
     tools: [uses('palm', 0.6)],
     ways: ['mobilize-oscillate', 'mobilize-sustained'],
-    easier: ['ankle-circles'],
+    easier: [{ id: 'ankle-circles', why: 'no glide, the whole joint moves' }],
   }),
   entry({
     id: 'talocrural-traction',
@@ -53,7 +60,6 @@ export const FOOT = [
     cautions: 'Scope of practice.',
     tools: [uses('body lean', 0.6), uses('palm', 0.3)],
     ways: ['mobilize-sustained'],
-    harder: ['talocrural-traction-bend'],
     doses: { 'mobilize-sustained': { rounds: 4, numbers: { held: [20] } } },
     says: {
       'mobilize-sustained': {
@@ -62,6 +68,7 @@ export const FOOT = [
       },
     },
     sign: 'The foot bends up further',
+    harder: [{ id: 'talocrural-traction-bend', why: 'the pull and the bend together' }],
   }),
   entry({
     id: 'talocrural-open-close',
@@ -85,9 +92,9 @@ export const FOOT = [
     cautions: 'Scope of practice.',
     tools: [uses('palm', 0.4), uses('body lean', 0.4)],
     ways: ['mobilize-oscillate', 'continuous-motion'],
-    harder: ['talocrural-traction'],
     says: moving('Open and close the ankle', '{rate} a minute, small pulls along the shin'),
     doses: { 'continuous-motion': { numbers: { rock: [45] } } },
+    harder: [{ id: 'talocrural-traction', why: 'a held pull' }],
   }),
   entry({
     id: 'talocrural-traction-bend',
@@ -110,11 +117,11 @@ export const FOOT = [
     cautions: 'Scope of practice.',
     tools: [uses('palm', 0.5), uses('body lean', 0.3)],
     ways: ['mobilize-movement'],
-    easier: ['talocrural-traction'],
     doses: { 'mobilize-movement': { numbers: { reps: [8] } } },
     says: {
       'mobilize-movement': { 'Carry it through': { text: 'Foot loose', detail: 'bend up, {turn} of {turns}; pull lost: start again' } },
     },
+    easier: [{ id: 'talocrural-traction', why: 'the pull alone' }],
   }),
   entry({
     id: 'ankle-circles',
@@ -143,11 +150,11 @@ export const FOOT = [
     watch: 'Do not twist the ankle: the hip turns along',
     tools: [uses('palm', 0.4)],
     ways: [...RHYTHM, 'hour-circles'],
-    harder: ['ankle-back-glide'],
     says: moving('Circle to a clear end', '{rate} a minute; pull stays on; half one way, half the other'),
     doses: { 'hour-circles': { numbers: { circle: [15] } } },
     sign: 'The tight hour of the clock is freer',
     found: { clock: 'ankle' },
+    harder: [{ id: 'ankle-back-glide', why: 'one direction, to its edge' }],
   }),
   entry({
     id: 'midfoot-turn',
@@ -267,9 +274,9 @@ export const FOOT = [
     watch: 'Cramp in the sole',
     tools: [uses('palm', 0.6)],
     ways: RHYTHM,
-    harder: ['sole-pin'],
     says: moving('Heel and ball together, long', '{rate} a minute; together, then long, small springs'),
     doses: { 'continuous-motion': { numbers: { rock: [40], rate: [36] } } },
+    harder: [{ id: 'sole-pin', why: 'one place, the toes lengthen it' }],
   }),
   entry({
     id: 'ball-rounding',
@@ -356,7 +363,7 @@ export const FOOT = [
     tools: [uses('knuckles', 0.7)],
     ways: ['pin-lengthen', 'point-hold', 'cr-light'],
     lists: { stations: ['before the heel', 'middle of the arch', 'behind the ball'] },
-    easier: ['arch-spring'],
+    easier: [{ id: 'arch-spring', why: 'broad, in rhythm' }],
   }),
   entry({
     id: 'opposing-wave',
@@ -406,7 +413,6 @@ export const FOOT = [
     tools: [uses('palm', 0.4)],
     ways: ['line-press'],
     lists: { stations: ['outer side', 'inner side', 'both sides together', 'calf', 'hollow of the knee'] },
-    harder: ['post-op-turns'],
     places: {
       supine: {
         setUp: 'Supine, leg raised, slow flat strokes from the ankle to the hollow of the knee',
@@ -414,6 +420,7 @@ export const FOOT = [
       },
     },
     sign: 'The tissue can be reached',
+    harder: [{ id: 'post-op-turns', why: 'the joint moves' }],
   }),
   entry({
     id: 'post-op-turns',
@@ -437,9 +444,9 @@ export const FOOT = [
     cautions: AFTER,
     tools: [uses('palm', 0.4)],
     ways: RHYTHM,
-    easier: ['post-op-fluid'],
-    harder: ['post-op-calf'],
     says: moving('Turn small, they picture it', '{rate} a minute; they picture it along with your hand'),
+    easier: [{ id: 'post-op-fluid', why: 'nothing moves' }],
+    harder: [{ id: 'post-op-calf', why: 'muscle by muscle' }],
   }),
   entry({
     id: 'post-op-calf',
@@ -463,9 +470,9 @@ export const FOOT = [
     cautions: AFTER,
     tools: [uses('palm', 0.3)],
     ways: ['pulsed', 'cr-light'],
-    easier: ['post-op-turns'],
-    harder: ['post-op-toes'],
     says: { pulsed: { 'Let go': { text: 'Let go', detail: 'and slide up' } } },
+    easier: [{ id: 'post-op-turns', why: 'the joint only, no muscle' }],
+    harder: [{ id: 'post-op-toes', why: 'the long muscles work' }],
   }),
   entry({
     id: 'post-op-toes',
@@ -494,8 +501,8 @@ export const FOOT = [
       directions: ['all lesser toes up', 'the big toe up', 'the whole foot up'],
       angles: ['the lesser toes together', 'the big toe alone', 'the whole foot'],
     },
-    easier: ['post-op-calf'],
     says: { 'four-way': { 'Press {place}': { text: 'Lift {place}', detail: '{turn} of {turns}; the others stay quiet' } } },
+    easier: [{ id: 'post-op-calf', why: 'they do not work' }],
   }),
   entry({
     id: 'calf-pin',
@@ -521,8 +528,8 @@ export const FOOT = [
     tools: [uses('forearm', 0.5), uses('knuckles', 0.3)],
     ways: ['pin-lengthen', 'inhibit-integrated'],
     lists: { stations: ['below the knee', 'upper third', 'middle', 'lower third', 'above the heel cord'] },
-    easier: ['calf-point-holds'],
-    harder: ['calf-supine'],
+    easier: [{ id: 'calf-point-holds', why: 'nothing slides' }],
+    harder: [{ id: 'calf-supine', why: 'the ankle at its edge, held' }],
   }),
   entry({
     id: 'calf-cross-friction',
@@ -543,11 +550,18 @@ export const FOOT = [
     bringHome: 'flat strokes toward the knee',
     watch: 'Skin burns: less speed',
     cautions: 'Not with blood thinners or varicose veins.',
+    claims: [
+      {
+        text: 'Deep friction across a tendon: too little tried to say that it helps.',
+        source: 'Loew LM et al. Cochrane Database Syst Rev 2014;CD003528. Recalled from memory.',
+        sure: 'mixed',
+      },
+    ],
     tools: [uses('knuckles', 0.8)],
     adds: ['friction'],
     ways: ['point-hold', 'line-press'],
     lists: { points: ['upper third', 'middle'], stations: ['upper third', 'middle', 'lower third'] },
-    easier: ['calf-point-holds'],
+    easier: [{ id: 'calf-point-holds', why: 'still, not across' }],
   }),
   entry({
     id: 'calf-point-holds',
@@ -577,9 +591,9 @@ export const FOOT = [
     tools: [uses('knuckles', 0.5), uses('thumb', 0.4)],
     ways: ['point-hold', 'breath-sink'],
     lists: { points: ['outer head', 'inner head', 'soleus, inside'] },
-    harder: ['calf-pin'],
     sign: 'Next time: gone or smaller?',
     leaveOut: 'After a few passes leave the knot; most come from elsewhere',
+    harder: [{ id: 'calf-pin', why: 'the ankle moves under the thumb' }],
   }),
   entry({
     id: 'calf-supine',
@@ -601,8 +615,8 @@ export const FOOT = [
     watch: 'The midfoot gives instead of the ankle',
     tools: [uses('forearm', 0.6)],
     ways: LENGTHENING,
-    easier: ['calf-point-holds'],
-    harder: ['soleus-lunge'],
+    easier: [{ id: 'calf-point-holds', why: 'the ankle stays where it is' }],
+    harder: [{ id: 'soleus-lunge', why: 'their own weight drives it' }],
   }),
   entry({
     id: 'soleus-prone',
@@ -624,7 +638,7 @@ export const FOOT = [
     watch: 'Pinching in front of the ankle: that is joint, not calf',
     tools: [uses('palm', 0.4), uses('body lean', 0.4)],
     ways: LENGTHENING,
-    harder: ['soleus-lunge'],
+    harder: [{ id: 'soleus-lunge', why: 'their own weight drives it' }],
   }),
   entry({
     id: 'soleus-lunge',
@@ -646,7 +660,7 @@ export const FOOT = [
     watch: 'Heel lifts or the arch collapses',
     tools: [uses('palm', 0.4)],
     ways: LENGTHENING,
-    easier: ['soleus-prone'],
+    easier: [{ id: 'soleus-prone', why: 'lying, your hand drives it' }],
   }),
   entry({
     id: 'shin-supine',

@@ -29,7 +29,8 @@ export const FOOT_SERIES = [
         'Stay: {place}': { text: 'Calf heavy', detail: 'both hands, opposite ways' },
       },
     },
-    harder: ['calf-pin'],
+    easier: [{ why: 'one hand, or the stroke alone' }],
+    harder: [{ id: 'calf-pin', why: 'one place, held' }],
   }),
   entry({
     id: 'shin-pin',
@@ -54,8 +55,8 @@ export const FOOT_SERIES = [
     says: {
       'pin-lengthen': { 'Carry it long': { text: 'Foot loose', detail: 'down and a little out for the shin, in for the fibulars' } },
     },
-    harder: ['shin-supine'],
     sign: 'The foot points further',
+    harder: [{ id: 'shin-supine', why: 'the foot to its edge, held' }],
   }),
   entry({
     id: 'sole-stick',
@@ -80,7 +81,7 @@ export const FOOT_SERIES = [
     onlyAsked: true,
     doses: { 'line-press': { rounds: 2, numbers: { press: [2] } } },
     lists: { stations: ['before the heel', 'middle of the arch', 'behind the ball'] },
-    harder: ['sole-pin'],
+    harder: [{ id: 'sole-pin', why: 'your thumb, on one place' }],
   }),
   entry({
     id: 'sole-lean-both',
@@ -133,9 +134,9 @@ export const FOOT_SERIES = [
     doses: { 'line-press': { rounds: 2, numbers: { press: [2] } } },
     lists: { stations: ['foot', 'ankle', 'outer side', 'calf', 'below the knee'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'Leg heavy: {place}', detail: 'the movement reaches the hip' } } },
-    harder: ['ankle-loosening'],
     medium: 'oil',
     sign: 'The leg rolls by itself',
+    harder: [{ id: 'ankle-loosening', why: 'the joint is moved' }],
   }),
   entry({
     id: 'sole-straight-press',
@@ -158,7 +159,7 @@ export const FOOT_SERIES = [
     ways: ['line-press'],
     doses: { 'line-press': { rounds: 2, numbers: { press: [3] } } },
     lists: { stations: ['inner edge', 'middle', 'outer edge'] },
-    harder: ['sole-pin'],
+    harder: [{ id: 'sole-pin', why: 'the toes lengthen it under the thumb' }],
   }),
   entry({
     id: 'ankle-loosening',
@@ -185,8 +186,8 @@ export const FOOT_SERIES = [
         Rock: { text: 'To and fro, heavy foot', detail: '{rate} a minute; then round behind, and squeeze the heel', works: 'therapist' },
       },
     },
-    harder: ['ankle-circles'],
     sign: 'The movement travels up: ankle, knee, hip, head',
+    harder: [{ id: 'ankle-circles', why: 'full circles to every edge' }],
   }),
   entry({
     id: 'foot-rounds',

@@ -1,3 +1,4 @@
+import { taught } from '../claims.ts';
 import { entry, LENGTHENING, MOBILIZING, moving, RHYTHM, uses, usually } from './make.ts';
 
 const S = 'Hip' as const;
@@ -25,8 +26,8 @@ export const HIP = [
     cautions: `Slipped vertebra: no extension end range. ${REPLACED}`,
     tools: [uses('forearm', 0.7)],
     ways: LENGTHENING,
-    easier: ['psoas-sink'],
-    harder: ['rectus-femoris-prone'],
+    easier: [{ id: 'psoas-sink', why: 'from the front, no lift of the leg' }],
+    harder: [{ id: 'rectus-femoris-prone', why: 'the knee bends too: the long muscle joins in' }],
   }),
   entry({
     id: 'gluteus-bent-knee-turn',
@@ -49,8 +50,6 @@ export const HIP = [
     cautions: `Tender knee: hold along the shin. ${REPLACED}`,
     tools: [uses('body lean', 0.6)],
     ways: usually(['cr-light'], LENGTHENING),
-    easier: ['hip-circling'],
-    harder: ['ninety-turn-out'],
     doses: { 'cr-light': { rounds: 2, numbers: { contract: [7], effort: [10] } } },
     says: {
       'cr-light': {
@@ -59,6 +58,8 @@ export const HIP = [
       },
     },
     sign: 'Felt deep in the buttock',
+    easier: [{ id: 'hip-circling', why: 'in rhythm, never at an edge' }],
+    harder: [{ id: 'ninety-turn-out', why: 'the shin turns the hip further' }],
   }),
   entry({
     id: 'ninety-turn-out',
@@ -81,8 +82,6 @@ export const HIP = [
     cautions: REPLACED,
     tools: [uses('body lean', 0.7)],
     ways: usually(['brief-hold'], LENGTHENING),
-    easier: ['figure-four-beside'],
-    harder: ['figure-four-above'],
     doses: { 'brief-hold': { rounds: 1, numbers: { hold: [5] } } },
     says: {
       'brief-hold': {
@@ -90,6 +89,8 @@ export const HIP = [
         Hold: { text: 'Stay, nothing to press', detail: 'five seconds, then circle it loose' },
       },
     },
+    easier: [{ id: 'figure-four-beside', why: 'the other leg carries it' }],
+    harder: [{ id: 'figure-four-above', why: 'the thigh is drawn to the chest' }],
   }),
   entry({
     id: 'foot-on-hip-adductor',
@@ -112,8 +113,6 @@ export const HIP = [
     cautions: REPLACED,
     tools: [uses('palm', 0.6)],
     ways: usually(['brief-hold'], LENGTHENING),
-    easier: ['groin-comfort'],
-    harder: ['adductors-walk-out'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [5] } } },
     says: {
       'brief-hold': {
@@ -122,6 +121,8 @@ export const HIP = [
       },
     },
     sign: 'The knee is lower on the second pass',
+    easier: [{ id: 'groin-comfort', why: 'short instead of long' }],
+    harder: [{ id: 'adductors-walk-out', why: 'leg straight: the long adductors take the pull' }],
   }),
   entry({
     id: 'figure-four-beside',
@@ -143,9 +144,10 @@ export const HIP = [
     cautions: REPLACED,
     tools: [uses('palm', 0.6)],
     ways: usually(['brief-hold'], LENGTHENING),
-    harder: ['figure-four-above'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [5] } }, 'cr-light': { rounds: 2, numbers: { contract: [7], effort: [10] } } },
     says: { 'cr-light': { '{press}': { text: 'Knee up into me' } } },
+    easier: [{ why: 'the ankle lower on the thigh' }],
+    harder: [{ id: 'figure-four-above', why: 'the thigh is drawn to the chest' }],
   }),
   entry({
     id: 'figure-four-above',
@@ -168,8 +170,8 @@ export const HIP = [
     cautions: REPLACED,
     tools: [uses('palm', 0.4), uses('body lean', 0.4)],
     ways: usually(['brief-hold'], LENGTHENING),
-    easier: ['figure-four-beside'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [5] } }, 'cr-light': { rounds: 2, numbers: { contract: [7], effort: [10] } } },
+    easier: [{ id: 'figure-four-beside', why: 'the foot stays on the table' }],
   }),
   entry({
     id: 'adductors-walk-out',
@@ -191,7 +193,6 @@ export const HIP = [
     cautions: REPLACED,
     tools: [uses('body lean', 0.6)],
     ways: usually(['cr-light'], LENGTHENING),
-    easier: ['foot-on-hip-adductor'],
     doses: { 'cr-light': { rounds: 2, numbers: { contract: [7], effort: [10] } } },
     says: {
       'cr-light': {
@@ -200,6 +201,7 @@ export const HIP = [
       },
     },
     sign: 'Centimetres gained at the heel',
+    easier: [{ id: 'foot-on-hip-adductor', why: 'knee bent: the short adductors only' }],
   }),
   entry({
     id: 'leg-across-straight',
@@ -222,12 +224,12 @@ export const HIP = [
     cautions: REPLACED,
     tools: [uses('palm', 0.4), uses('body lean', 0.4)],
     ways: usually(['brief-hold'], LENGTHENING),
-    easier: ['leg-across-bent'],
     doses: { 'brief-hold': { rounds: 1, numbers: { hold: [3] } }, 'cr-light': { rounds: 2, numbers: { contract: [7], effort: [10] } } },
     says: {
       'cr-light': { '{press}': { text: 'Push back out' } },
       'brief-hold': { Hold: { text: 'Where is the pull?', detail: 'behind the thigh: the hamstrings are the limit' } },
     },
+    easier: [{ id: 'leg-across-bent', why: 'knee bent: no pull behind the thigh' }],
   }),
   entry({
     id: 'leg-across-bent',
@@ -249,9 +251,9 @@ export const HIP = [
     cautions: REPLACED,
     tools: [uses('palm', 0.5), uses('body lean', 0.4)],
     ways: usually(['brief-hold'], LENGTHENING),
-    harder: ['leg-across-straight'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [4] } } },
     says: { 'brief-hold': { Hold: { text: 'Breathe out, give way', detail: 'lean, the turn is blocked' } } },
+    harder: [{ id: 'leg-across-straight', why: 'leg straight: the outer line to the knee' }],
   }),
   entry({
     id: 'hip-circling',
@@ -274,10 +276,10 @@ export const HIP = [
     cautions: REPLACED,
     tools: [uses('body lean', 0.4)],
     ways: [...RHYTHM, 'hour-circles', 'glide-circumduct'],
-    harder: ['gluteus-bent-knee-turn'],
     says: { ...moving('Circle the hip', '{rate} a minute; growing, half one way, half the other') },
     doses: { 'continuous-motion': { numbers: { rock: [40], rate: [20] } } },
     found: { clock: 'hip' },
+    harder: [{ id: 'gluteus-bent-knee-turn', why: 'to the edge, and pressed' }],
   }),
   entry({
     id: 'gluteus-maximus-reps',
@@ -301,7 +303,6 @@ export const HIP = [
     tools: [uses('palm', 0.4)],
     ways: ['active-assisted', 'agonist-contract'],
     lists: { angles: ['straight', 'turned out'] },
-    harder: ['gluteus-bent-knee-turn'],
     doses: { 'active-assisted': { numbers: { reps: [9], assist: [2] } } },
     says: {
       'active-assisted': {
@@ -310,6 +311,7 @@ export const HIP = [
         'Help the last bit': { text: 'Low back heavy', detail: 'the last bit, two seconds' },
       },
     },
+    harder: [{ id: 'gluteus-bent-knee-turn', why: 'you take it further than they can' }],
   }),
   entry({
     id: 'piriformis-reps',
@@ -334,7 +336,6 @@ export const HIP = [
     tools: [uses('palm', 0.4)],
     ways: ['active-assisted', 'agonist-contract'],
     lists: { angles: ['turning only', 'sacral line'] },
-    harder: ['outward-rotators-prone'],
     doses: { 'active-assisted': { numbers: { reps: [7], assist: [2] } } },
     says: {
       'active-assisted': {
@@ -342,6 +343,7 @@ export const HIP = [
         'Back to the start': { text: 'Breathe in', detail: 'to its own neutral, not to the table' },
       },
     },
+    harder: [{ id: 'outward-rotators-prone', why: 'a point is pressed and lengthened' }],
   }),
   entry({
     id: 'gluteals-comfort-press',
@@ -372,7 +374,6 @@ export const HIP = [
     watch: 'Tingling down the leg: move off',
     tools: [uses('elbow', 0.5), uses('knuckles', 0.2)],
     ways: ['inhibit-integrated', 'position-of-comfort', 'point-hold', 'cr-light'],
-    easier: ['buttock-wake-up'],
     doses: { 'inhibit-integrated': { numbers: { comfort: [90], contract: [6], effort: [20] } } },
     says: {
       'inhibit-integrated': {
@@ -381,6 +382,7 @@ export const HIP = [
         'Pull the other way': { text: 'Pull it in', detail: 'lightly' },
       },
     },
+    easier: [{ id: 'buttock-wake-up', why: 'taps and squeezes, no pressure' }],
   }),
   entry({
     id: 'outward-rotators-prone',
@@ -403,8 +405,6 @@ export const HIP = [
     cautions: REPLACED,
     tools: [uses('palm', 0.5)],
     ways: [...LENGTHENING, 'inhibit-integrated'],
-    easier: ['piriformis-reps'],
-    harder: ['leg-across-bent'],
     doses: { 'inhibit-integrated': { numbers: { comfort: [90] } } },
     says: {
       'inhibit-integrated': {
@@ -413,6 +413,8 @@ export const HIP = [
         Lengthen: { text: 'Turned in', detail: 'the shin carried outward' },
       },
     },
+    easier: [{ id: 'piriformis-reps', why: 'they move, nothing is pressed' }],
+    harder: [{ id: 'leg-across-bent', why: 'the leg carried across to its edge' }],
   }),
   entry({
     id: 'inward-rotators-prone',
@@ -455,17 +457,18 @@ export const HIP = [
     press: 'Lift your foot a little',
     pressLine: 'knee toward the shoulder, hardly',
     bringHome: 'leave on the breath in',
+    vessel: true,
     watch: 'A deep pulse: move outward. Two minutes in all',
     cautions: 'Off any pulse; not in pregnancy, nor after belly surgery; not after a meal. Ask first.',
     tools: [uses('fingers', 0.8)],
     adds: ['press'],
     ways: ['sink-contract', 'breath-sink', 'point-hold'],
-    easier: ['belly-rock'],
-    harder: ['iliopsoas-prone'],
     doses: { 'sink-contract': { rounds: 2 } },
     says: { 'sink-contract': { 'And down': { text: 'Foot down', detail: 'it lands; the hand stays' } } },
     sign: 'The lift is felt exactly under the fingers, softer after',
     leaveOut: 'No lift felt, a guarded belly, a meal just before',
+    easier: [{ id: 'belly-rock', why: 'the belly moves, nothing sinks in' }, { why: 'the hip shaken loose and nothing more' }],
+    harder: [{ id: 'iliopsoas-prone', why: 'lengthened, with the leg’s own weight' }],
   }),
   entry({
     id: 'iliacus-supine',
@@ -485,19 +488,20 @@ export const HIP = [
     press: 'Lift your knee',
     pressLine: 'knee toward the shoulder, lightly',
     bringHome: 'fingers out on the breath in',
+    vessel: true,
     watch: 'Off any pulse; tingling: off. Not long',
     cautions: 'Off any pulse; not in pregnancy.',
     tools: [uses('fingers', 0.8)],
     adds: ['press'],
     ways: ['breath-sink', 'position-of-comfort'],
-    easier: ['iliacus-side-lying'],
-    harder: ['iliopsoas-prone'],
     doses: { 'breath-sink': { numbers: { breaths: [7] } } },
     says: {
       'breath-sink': {
         'Let the hand arrive': { text: 'I take your knee across', detail: 'lean on the knee, the front goes soft; the thumb sinks' },
       },
     },
+    easier: [{ id: 'iliacus-side-lying', why: 'the belly falls away from the bone' }],
+    harder: [{ id: 'iliopsoas-prone', why: 'lengthened, with the leg’s own weight' }],
   }),
   entry({
     id: 'iliacus-side-lying',
@@ -517,15 +521,16 @@ export const HIP = [
     press: 'Knee to your chest',
     pressLine: 'knee into my forearm, lightly',
     bringHome: 'fingers out on the breath in',
+    vessel: true,
     watch: 'Off any pulse',
     cautions: 'Off any pulse; not in pregnancy.',
     tools: [uses('fingers', 0.8)],
     adds: ['press'],
     ways: ['sink-contract', 'position-of-comfort', 'breath-sink', 'cr-light'],
-    harder: ['iliacus-supine'],
     doses: { 'sink-contract': { rounds: 2, numbers: { contract: [6], effort: [10] } } },
     says: { 'sink-contract': { 'And down': { text: 'Let go', detail: 'and the thumb sinks further' } } },
     sign: 'The pelvis rolls back freely',
+    harder: [{ id: 'iliacus-supine', why: 'deeper behind the bone' }],
   }),
   entry({
     id: 'groin-attachment-shake',
@@ -545,13 +550,14 @@ export const HIP = [
     press: 'Stay heavy',
     pressLine: 'small and quick, from the knee',
     bringHome: 'leg straight',
+    vessel: true,
     watch: 'Touchy in body and mind: explain, ask, cover in place; a pulse: off',
     cautions: 'Off any pulse; ask before the groin.',
     tools: [uses('palm', 0.5)],
     ways: RHYTHM,
-    harder: ['psoas-sink'],
     says: moving('Shake, small and quick', '{rate} a minute, from the knee'),
     doses: { 'continuous-motion': { numbers: { rock: [30], rate: [60] } } },
+    harder: [{ id: 'psoas-sink', why: 'deep, in front of the hip' }],
   }),
   entry({
     id: 'groin-opening',
@@ -574,8 +580,6 @@ export const HIP = [
     cautions: REPLACED,
     tools: [uses('palm', 0.5)],
     ways: ['continuous-motion', 'cr-light', 'static-hold', 'cr-breath', 'brief-hold'],
-    easier: ['groin-comfort'],
-    harder: ['foot-on-hip-adductor'],
     doses: { 'continuous-motion': { numbers: { rock: [45], rate: [30] } } },
     says: {
       'continuous-motion': {
@@ -583,6 +587,8 @@ export const HIP = [
       },
     },
     sign: 'The knee nearer the table',
+    easier: [{ id: 'groin-comfort', why: 'short instead of long' }, { why: 'pillow under the knee' }],
+    harder: [{ id: 'foot-on-hip-adductor', why: 'your hip takes it to its edge' }],
   }),
   entry({
     id: 'groin-comfort',
@@ -601,12 +607,13 @@ export const HIP = [
     press: 'Stay heavy',
     pressLine: 'thigh toward the other',
     bringHome: 'carry the leg out and down',
+    vessel: true,
     watch: 'Wait until it softens',
     cautions: 'Hip replacement: not across the midline.',
     tools: [uses('forearm', 0.4)],
     ways: ['position-of-comfort'],
-    harder: ['groin-opening'],
     doses: { 'position-of-comfort': { numbers: { comfort: [75] } } },
+    harder: [{ id: 'groin-opening', why: 'long instead of short' }],
   }),
   entry({
     id: 'sacroiliac-twist',
@@ -664,6 +671,7 @@ export const HIP = [
     pressLine: 'this side only, no leg',
     bringHome: 'let go completely',
     watch: 'The hamstring takes over',
+    claims: [taught('Taps and squeezes make a late muscle work sooner.')],
     tools: [uses('fingers', 0.3)],
     adds: ['press'],
     ways: ['pulsed', 'four-way', 'continuous-motion'],
@@ -724,10 +732,10 @@ export const HIP = [
     watch: 'Knee takes the pull: hold higher',
     cautions: REPLACED,
     lists: { directions: ['along the leg'] },
+    claims: [taught('A long pull makes leg length look more even.')],
     tools: [uses('body lean', 0.8)],
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'continuous-motion'],
-    harder: ['hip-long-axis-rock'],
     says: {
       ...moving('Pull and ease, in rhythm', '{rate} a minute, along the leg'),
       'mobilize-sustained': { 'Hold: {place}': { text: 'Stay heavy', detail: 'lean back; look at the ankle bones again after' } },
@@ -735,6 +743,7 @@ export const HIP = [
     doses: { 'mobilize-sustained': { rounds: 1, numbers: { held: [30] } } },
     sign: 'Ankle bones level',
     leaveOut: 'They are level already',
+    harder: [{ id: 'hip-long-axis-rock', why: 'the pull comes and goes' }],
   }),
   entry({
     id: 'hip-long-axis-rock',
@@ -759,6 +768,6 @@ export const HIP = [
     lists: { directions: ['along the leg'] },
     tools: [uses('body lean', 0.7)],
     ways: MOBILIZING,
-    easier: ['leg-pull'],
+    easier: [{ id: 'leg-pull', why: 'one still pull' }],
   }),
 ];

@@ -1,3 +1,4 @@
+import { taught } from '../claims.ts';
 import { entry, uses } from './make.ts';
 
 export const HIP_WORK = [
@@ -24,8 +25,8 @@ export const HIP_WORK = [
     ways: ['position-of-comfort'],
     doses: { 'position-of-comfort': { numbers: { comfort: [75] } } },
     says: { 'position-of-comfort': { 'Stay there': { text: 'Leg all mine', detail: 'the thigh grows heavy, the breath drops' } } },
-    harder: ['hip-circling'],
     sign: 'The thigh grows heavy, the breath drops',
+    harder: [{ id: 'hip-circling', why: 'the joint is moved' }],
   }),
   entry({
     id: 'gluteal-elbow-line',
@@ -53,10 +54,10 @@ export const HIP_WORK = [
       points: ['groove beside the bulk', 'corner of the sacrum'],
     },
     says: { 'line-press': { 'Stay: {place}': { text: 'Number? {place}', detail: 'settle, then sweep on' } } },
-    easier: ['sacral-edge-presses'],
     medium: 'oil',
     sign: 'Both sides look level',
     longer: 'Bad hips: over several visits',
+    easier: [{ id: 'sacral-edge-presses', why: 'palms along the bone’s edge' }],
   }),
   entry({
     id: 'rotators-elbow-across',
@@ -81,7 +82,7 @@ export const HIP_WORK = [
     doses: { 'line-press': { rounds: 2, numbers: { press: [4] } }, 'point-hold': { rounds: 1, numbers: { press: [12] } } },
     lists: { stations: ['tensor', 'side of the hip', 'buttock', 'piriformis', 'edge of the sacrum'], points: ['piriformis'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'Number, please: {place}', detail: 'longer at piriformis' } } },
-    easier: ['gluteal-elbow-line'],
+    easier: [{ id: 'gluteal-elbow-line', why: 'along the big muscle, less deep' }],
   }),
   entry({
     id: 'hip-roll-over-foot',
@@ -127,6 +128,7 @@ export const HIP_WORK = [
     bringHome: 'lay it down, they do not help',
     watch: 'Over the cover; hardly lifted',
     cautions: 'Slipped vertebra: hardly lifted.',
+    claims: [taught('A buttock that works takes load off the low back.')],
     tools: [uses('elbow', 0.5)],
     ways: ['inhibit-integrated', 'position-of-comfort', 'point-hold'],
     doses: { 'inhibit-integrated': { numbers: { comfort: [90], contract: [6], effort: [20], slack: [10] } } },
@@ -137,8 +139,8 @@ export const HIP_WORK = [
         'Pull the other way': { text: 'Knee into the table', detail: 'lightly' },
       },
     },
-    easier: ['gluteals-comfort-press'],
     longer: 'Comfort, while it is still softening',
+    easier: [{ id: 'gluteals-comfort-press', why: 'ease and a press, no lengthening' }],
   }),
   entry({
     id: 'hip-shake-roll',
@@ -164,7 +166,7 @@ export const HIP_WORK = [
     says: {
       'continuous-motion': { Rock: { text: 'Shake and roll it', detail: '{rate} a minute; until it rolls by itself', works: 'therapist' } },
     },
-    harder: ['psoas-sink'],
     sign: 'The leg rolls by itself',
+    harder: [{ id: 'psoas-sink', why: 'the fingers go deep' }],
   }),
 ];

@@ -23,8 +23,6 @@ export const NECK = [
     cautions: 'Disc or bony narrowing: not toward that side. Dizziness: no end range.',
     tools: [uses('palm', 0.7)],
     ways: ['cr-breath', 'static-hold', 'cr-light', 'brief-hold', 'slack-stretch', 'position-of-comfort'],
-    easier: ['neck-side-bend-seated'],
-    harder: ['neck-diagonal'],
     doses: { 'cr-breath': { numbers: { hold: [0] }, choices: { goOn: 'same' } } },
     says: {
       'cr-breath': {
@@ -36,6 +34,8 @@ export const NECK = [
     },
     sign: 'The edge moves with each round',
     longer: 'Where the turn creeps in: show the press once alone',
+    easier: [{ id: 'neck-side-bend-seated', why: 'the head carries less weight, they feel safer upright' }],
+    harder: [{ id: 'neck-diagonal', why: 'the chin comes down too: two directions at once' }],
   }),
   entry({
     id: 'neck-turn-supine',
@@ -58,7 +58,7 @@ export const NECK = [
     cautions: 'Dizziness on turning: no end range.',
     tools: [uses('palm', 0.6)],
     ways: ['cr-breath', 'static-hold', 'cr-light', 'brief-hold'],
-    easier: ['skull-base-melt'],
+    easier: [{ id: 'skull-base-melt', why: 'nothing turns, the head only sinks' }],
   }),
   entry({
     id: 'neck-diagonal',
@@ -82,8 +82,6 @@ export const NECK = [
     cautions: 'No end range with dizziness; not toward a narrowed side.',
     tools: [uses('palm', 0.7)],
     ways: usually(['brief-hold'], GENTLE),
-    easier: ['neck-side-bend-supine'],
-    harder: ['neck-diagonal-levator'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [10] } } },
     says: {
       'brief-hold': {
@@ -92,6 +90,8 @@ export const NECK = [
       },
     },
     sign: 'The pull sits elsewhere than in the plain side-bend',
+    easier: [{ id: 'neck-side-bend-supine', why: 'one direction only' }],
+    harder: [{ id: 'neck-diagonal-levator', why: 'the shoulder blade’s muscle is reached as well' }],
   }),
   entry({
     id: 'neck-diagonal-levator',
@@ -115,8 +115,6 @@ export const NECK = [
     cautions: 'No end range with dizziness; not toward a narrowed side.',
     tools: [uses('palm', 0.7)],
     ways: usually(['brief-hold'], GENTLE),
-    easier: ['neck-diagonal'],
-    harder: ['neck-crossed-arm-lift'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [10] } } },
     says: {
       'brief-hold': {
@@ -124,6 +122,8 @@ export const NECK = [
         Hold: { text: 'Two deep breaths', detail: 'felt at the corner of the blade' },
       },
     },
+    easier: [{ id: 'neck-diagonal', why: 'the upper part alone, shoulder free' }],
+    harder: [{ id: 'neck-crossed-arm-lift', why: 'the whole back of the neck takes the weight' }],
   }),
   entry({
     id: 'neck-crossed-arm-lift',
@@ -147,7 +147,6 @@ export const NECK = [
     cautions: 'Not with disc signs in the arm.',
     tools: [uses('forearm', 0.7)],
     ways: usually(['brief-hold'], GENTLE),
-    easier: ['neck-diagonal'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [5] } } },
     says: {
       'brief-hold': {
@@ -156,6 +155,7 @@ export const NECK = [
       },
     },
     sign: 'A pull between the blades',
+    easier: [{ id: 'neck-diagonal', why: 'head on the table, one side at a time' }, { why: 'up without the turn' }],
   }),
   entry({
     id: 'neck-traction',
@@ -167,6 +167,7 @@ export const NECK = [
     motionId: 'neck-rotation-supine',
     measured: false,
     still: true,
+    sides: ['midline'],
     positions: ['supine'],
     supports: 'Flat, no pillow, towel at hand',
     setUp: 'Supine, hands under the base of the skull',
@@ -182,14 +183,14 @@ export const NECK = [
     tools: [uses('fingers', 0.5), uses('body lean', 0.5)],
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'continuous-motion'],
-    easier: ['neck-traction-towel'],
-    harder: ['neck-traction-forearm'],
     says: {
       ...moving('Draw and ease, in rhythm', '{rate} a minute; the chin stays where it is'),
       'mobilize-sustained': { 'Hold: {place}': { text: 'Toes, jaw, all loose', detail: 'lean back and wait; their toes follow the pull' } },
     },
     doses: { 'mobilize-sustained': { rounds: 3, numbers: { held: [15] } } },
     sign: 'Their toes follow the pull; the second one runs further',
+    easier: [{ id: 'neck-traction-towel', why: 'less on the ears and on your fingers' }],
+    harder: [{ id: 'neck-traction-forearm', why: 'more weight for the same strength' }],
   }),
   entry({
     id: 'neck-traction-forearm',
@@ -201,6 +202,7 @@ export const NECK = [
     motionId: 'neck-rotation-supine',
     measured: false,
     still: true,
+    sides: ['midline'],
     positions: ['supine'],
     supports: 'Flat, no pillow',
     setUp: 'Supine, skull in the crook of your elbow',
@@ -216,12 +218,12 @@ export const NECK = [
     tools: [uses('forearm', 0.6), uses('body lean', 0.4)],
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'continuous-motion'],
-    easier: ['neck-traction'],
     says: {
       ...moving('Draw and ease, in rhythm', '{rate} a minute; the forehead stays level'),
       'mobilize-sustained': { 'Hold: {place}': { text: 'Toes, jaw, all loose', detail: 'lean back and wait; their toes follow the pull' } },
     },
     doses: { 'mobilize-sustained': { rounds: 3, numbers: { held: [15] } } },
+    easier: [{ id: 'neck-traction', why: 'lighter, felt with the fingers' }],
   }),
   entry({
     id: 'neck-traction-towel',
@@ -233,6 +235,7 @@ export const NECK = [
     motionId: 'neck-rotation-supine',
     measured: false,
     still: true,
+    sides: ['midline'],
     positions: ['supine'],
     supports: 'A folded towel under the skull, its ends in your hands',
     setUp: 'Supine, towel under the base of the skull',
@@ -248,12 +251,12 @@ export const NECK = [
     tools: [uses('body lean', 0.8)],
     adds: ['mobilize'],
     ways: ['mobilize-sustained', 'continuous-motion'],
-    harder: ['neck-traction'],
     says: {
       ...moving('Draw and ease, in rhythm', '{rate} a minute; ears free'),
       'mobilize-sustained': { 'Hold: {place}': { text: 'Toes, jaw, all loose', detail: 'lean back and wait; their toes follow the pull' } },
     },
     doses: { 'mobilize-sustained': { rounds: 3, numbers: { held: [15] } } },
+    harder: [{ id: 'neck-traction', why: 'the fingers feel what gives' }],
   }),
   entry({
     id: 'skull-base-melt',
@@ -285,9 +288,9 @@ export const NECK = [
     tools: [uses('fingers', 0.9)],
     adds: ['press'],
     ways: ['breath-sink', 'point-hold'],
-    harder: ['neck-turn-supine'],
     doses: { 'breath-sink': { numbers: { breaths: [8] } }, 'point-hold': { rounds: 1, numbers: { press: [20] } } },
     says: { 'breath-sink': { Sink: { text: 'Let the head sink', detail: 'it sinks by itself onto the fingertips' } } },
+    harder: [{ id: 'neck-turn-supine', why: 'the joint is taken to its edge' }],
   }),
   entry({
     id: 'scalene-pin-move',
@@ -308,12 +311,12 @@ export const NECK = [
     press: 'Press head into my hand',
     pressLine: 'ear toward me, lightly',
     bringHome: 'carry the head to the middle',
+    vessel: true,
     watch: 'A pulse under the fingers: move off. Tingling: stop',
     cautions: 'Off any pulse; not with arm signs.',
     tools: [uses('fingers', 0.8)],
     ways: ['pin-lengthen', 'cr-light', 'position-of-comfort', 'inhibit-integrated', 'wait-lighter'],
     lists: { stations: ['above the collarbone', 'lower third', 'middle', 'upper third'] },
-    easier: ['neck-side-bend-supine'],
     doses: {
       'pin-lengthen': { rounds: 3, numbers: { pin: [2], lengthen: [5] } },
       'inhibit-integrated': { numbers: { slack: [10], hold: [6] } },
@@ -327,6 +330,7 @@ export const NECK = [
       },
     },
     sign: 'No snag on the next pass; one side is mostly worse, note which',
+    easier: [{ id: 'neck-side-bend-supine', why: 'nothing is pinned' }],
   }),
   entry({
     id: 'neck-side-bend-seated',
@@ -348,8 +352,8 @@ export const NECK = [
     cautions: 'Not toward a narrowed side.',
     tools: [uses('forearm', 0.5), uses('palm', 0.4)],
     ways: ['trial-stay', 'brief-hold', 'static-hold', 'cr-light', 'cr-breath'],
-    harder: ['neck-side-bend-supine'],
     says: { 'trial-stay': { '{press}': { text: 'Ear to the far shoulder' } } },
+    harder: [{ id: 'neck-side-bend-supine', why: 'muscles let go more when they lie' }],
   }),
   entry({
     id: 'neck-pin-turn-seated',
@@ -376,12 +380,12 @@ export const NECK = [
     press: 'Turn away slowly',
     pressLine: 'nose over the far shoulder',
     bringHome: 'turn back, let go first',
+    vessel: true,
     watch: 'Pulse or light-headed: off at once. Nothing over the windpipe',
     cautions: 'Ask before the throat; never both sides at once. Off any pulse. No end range with dizziness.',
     tools: [uses('fingers', 0.7)],
     ways: ['pin-lengthen', 'point-hold'],
     lists: { stations: ['above the collarbone', 'lower third', 'middle', 'upper third', 'behind the ear'] },
-    easier: ['neck-side-bend-seated'],
     doses: { 'pin-lengthen': { rounds: 1, numbers: { pin: [3], lengthen: [5], slack: [0] }, choices: { who: 'athlete' } } },
     says: {
       'pin-lengthen': {
@@ -390,6 +394,7 @@ export const NECK = [
         'Pin: {place}': { text: 'Settle: {place}', detail: 'station {turn} of {turns}; a pulse? off at once' },
       },
     },
+    easier: [{ id: 'neck-side-bend-seated', why: 'no pin, one direction' }],
   }),
   entry({
     id: 'neck-extension-table-end',
@@ -414,7 +419,6 @@ export const NECK = [
     tools: [uses('fingers', 0.8)],
     ways: ['brief-hold', 'pin-lengthen', 'cr-light', 'static-hold'],
     lists: { stations: ['base of the neck', 'lower third', 'middle', 'upper third', 'under the skull'] },
-    easier: ['skull-base-melt'],
     doses: {
       'brief-hold': { rounds: 2, numbers: { hold: [6] } },
       'pin-lengthen': { rounds: 1, numbers: { pin: [3], lengthen: [6], release: [3], slack: [0] } },
@@ -431,6 +435,7 @@ export const NECK = [
         'Again, a little deeper': { text: 'Next level', detail: 'from the base of the neck to the skull' },
       },
     },
+    easier: [{ id: 'skull-base-melt', why: 'the head stays on the table' }],
   }),
   entry({
     id: 'neck-side-bend-antagonist',
@@ -460,8 +465,8 @@ export const NECK = [
     cautions: 'Not toward a narrowed side.',
     tools: [uses('palm', 0.4)],
     ways: ['agonist-contract', 'active-assisted'],
-    easier: ['neck-side-bend-seated'],
-    harder: ['neck-side-bend-supine'],
+    easier: [{ id: 'neck-side-bend-seated', why: 'they do not work' }],
+    harder: [{ id: 'neck-side-bend-supine', why: 'you take it further than they can' }],
   }),
   entry({
     id: 'neck-joint-mobilization',
@@ -487,6 +492,6 @@ export const NECK = [
     doses: { 'mobilize-sustained': { choices: { how: 'glide' } } },
     tools: [uses('fingers', 0.7)],
     ways: MOBILIZING,
-    easier: ['neck-traction'],
+    easier: [{ id: 'neck-traction', why: 'one long pull, no joint picked out' }],
   }),
 ];

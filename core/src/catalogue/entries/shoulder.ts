@@ -1,3 +1,4 @@
+import { taught } from '../claims.ts';
 import { entry, GENTLE, LENGTHENING, MOBILIZING, moving, RHYTHM, uses } from './make.ts';
 
 const S = 'Shoulder and chest' as const;
@@ -25,14 +26,17 @@ export const SHOULDER = [
     cautions: SLIP,
     tools: [uses('palm', 0.5), uses('body lean', 0.4)],
     ways: LENGTHENING,
-    easier: ['arm-circles-traction'],
-    harder: ['latissimus-side-lying', 'latissimus-heel-of-hand'],
     doses: { 'static-hold': { rounds: 2, numbers: { hold: [18] } }, 'brief-hold': { numbers: { hold: [8] } } },
     says: {
       'static-hold': { Hold: { text: 'Heavy arm, keep breathing', detail: 'a stopped breath is too far; blade still, joint moves' } },
     },
     sign: 'The arm nearer the ear with the back flat',
     leaveOut: 'No pull and supple: take the harder one',
+    easier: [{ id: 'arm-circles-traction', why: 'the arm stays in the middle of its range' }, { why: 'pillow under the arm' }],
+    harder: [
+      { id: 'latissimus-side-lying', why: 'the flank opens with it' },
+      { id: 'latissimus-heel-of-hand', why: 'the muscle is held while the arm goes' },
+    ],
   }),
   entry({
     id: 'latissimus-side-lying',
@@ -54,12 +58,12 @@ export const SHOULDER = [
     cautions: SLIP,
     tools: [uses('palm', 0.5), uses('body lean', 0.5)],
     ways: LENGTHENING,
-    easier: ['latissimus-supine'],
-    harder: ['latissimus-heel-of-hand'],
     doses: { 'static-hold': { rounds: 2, numbers: { hold: [18] } }, 'brief-hold': { numbers: { hold: [8] } } },
     says: {
       'static-hold': { Hold: { text: 'Heavy arm, keep breathing', detail: 'a stopped breath is too far; blade still, joint moves' } },
     },
+    easier: [{ id: 'latissimus-supine', why: 'the table holds the ribs' }],
+    harder: [{ id: 'latissimus-heel-of-hand', why: 'the muscle is held while the arm goes' }],
   }),
   entry({
     id: 'latissimus-heel-of-hand',
@@ -84,16 +88,18 @@ export const SHOULDER = [
     press: 'Press your arm down',
     pressLine: 'elbow toward the hip',
     bringHome: 'let the muscle go first, then the arm',
+    vessel: true,
     watch: 'Numb hand: less, arm in front of the ear line',
     cautions: SLIP,
     tools: [uses('palm', 0.8)],
     adds: ['pin'],
     ways: LENGTHENING,
-    easier: ['latissimus-side-lying'],
     doses: { 'static-hold': { rounds: 2, numbers: { hold: [18] } }, 'brief-hold': { numbers: { hold: [8] } } },
     says: {
       'static-hold': { Hold: { text: 'Heavy arm, keep breathing', detail: 'a stopped breath is too far; blade still, joint moves' } },
     },
+    easier: [{ id: 'latissimus-side-lying', why: 'the arm alone, nothing held' }],
+    harder: [{ why: 'the arm just behind the line of the ear' }],
   }),
   entry({
     id: 'pectoralis-supine',
@@ -116,8 +122,8 @@ export const SHOULDER = [
     cautions: SLIP,
     tools: [uses('palm', 0.6)],
     ways: LENGTHENING,
-    easier: ['chest-opener-seated'],
-    harder: ['pectoralis-press-stretch'],
+    easier: [{ id: 'chest-opener-seated', why: 'both sides at once, on the breath' }, { why: 'pillow behind the shoulder' }],
+    harder: [{ id: 'pectoralis-press-stretch', why: 'the muscle is pressed while it lengthens' }],
   }),
   entry({
     id: 'pectoralis-press-stretch',
@@ -141,8 +147,6 @@ export const SHOULDER = [
     tools: [uses('knuckles', 0.7)],
     ways: ['pin-lengthen', 'cr-breath', 'static-hold', 'cr-light'],
     lists: { stations: ['below the collarbone', 'middle', 'near the arm'] },
-    easier: ['pectoralis-supine'],
-    harder: ['pectoralis-nerve-line'],
     doses: { 'pin-lengthen': { rounds: 3, numbers: { lengthen: [5] } }, 'static-hold': { rounds: 3, numbers: { hold: [15] } } },
     says: {
       'pin-lengthen': {
@@ -150,6 +154,8 @@ export const SHOULDER = [
         'Carry it long': { text: 'Palm up, breathe', detail: 'the grip stays, the arm rolls out and back' },
       },
     },
+    easier: [{ id: 'pectoralis-supine', why: 'nothing presses' }],
+    harder: [{ id: 'pectoralis-nerve-line', why: 'the nerve is drawn along with the muscle' }],
   }),
   entry({
     id: 'pectoralis-nerve-line',
@@ -172,9 +178,9 @@ export const SHOULDER = [
     tools: [uses('palm', 0.5)],
     adds: ['nerve-line'],
     ways: ['brief-hold', 'cr-light'],
-    easier: ['pectoralis-press-stretch'],
     doses: { 'brief-hold': { rounds: 1, numbers: { hold: [4] } } },
     says: { 'brief-hold': { Hold: { text: 'One breath', detail: 'wrist and fingers back; tingling: wrist straight at once' } } },
+    easier: [{ id: 'pectoralis-press-stretch', why: 'elbow and wrist bent: the nerve stays slack' }],
   }),
   entry({
     id: 'chest-opener-seated',
@@ -198,9 +204,10 @@ export const SHOULDER = [
     cautions: SLIP,
     tools: [uses('palm', 0.5), uses('body lean', 0.3)],
     ways: LENGTHENING,
-    harder: ['pectoralis-supine'],
     doses: { 'static-hold': { rounds: 1, numbers: { hold: [25] } } },
     says: { 'static-hold': { Hold: { text: 'Head rests on me', detail: 'three or four deep breaths' } } },
+    easier: [{ why: 'hands on the shoulders instead of the elbows' }],
+    harder: [{ id: 'pectoralis-supine', why: 'one side, taken to its own edge' }],
   }),
   entry({
     id: 'upper-trap-side-lying',
@@ -221,8 +228,6 @@ export const SHOULDER = [
     watch: 'The head lifts off the pillow',
     tools: [uses('palm', 0.5), uses('fingers', 0.3)],
     ways: ['slack-stretch', 'continuous-motion', 'cr-light'],
-    easier: ['upper-trap-prone'],
-    harder: ['neck-side-bend-supine'],
     says: {
       ...moving('Sway the shoulder', '{rate} a minute, ear to hip and back'),
       'slack-stretch': {
@@ -232,6 +237,8 @@ export const SHOULDER = [
     },
     doses: { 'slack-stretch': { rounds: 1, numbers: { cycles: [8], hold: [15] } }, 'continuous-motion': { numbers: { rock: [60] } } },
     sign: 'The shoulder rests lower',
+    easier: [{ id: 'upper-trap-supine', why: 'the table carries the head' }],
+    harder: [{ id: 'neck-side-bend-supine', why: 'the head goes to its edge' }],
   }),
   entry({
     id: 'upper-trap-supine',
@@ -252,7 +259,6 @@ export const SHOULDER = [
     watch: 'Jaw tight',
     tools: [uses('palm', 0.5), uses('fingers', 0.4)],
     ways: ['slack-stretch', 'continuous-motion', 'cr-light'],
-    easier: ['upper-trap-prone'],
     says: {
       ...moving('Sway the shoulder', '{rate} a minute, ear to hip and back'),
       'slack-stretch': {
@@ -264,6 +270,8 @@ export const SHOULDER = [
     doses: { 'slack-stretch': { rounds: 1, numbers: { cycles: [10], pauseShort: [2], pauseLong: [3], hold: [20] } } },
     sign: 'The shoulder follows without help; both drop alike',
     longer: 'On the tight strand',
+    easier: [{ id: 'shoulder-elbow-push', why: 'the elbow drives the shoulder, the neck stays quiet' }],
+    harder: [{ why: 'head turned, a second hand as counter-hold' }],
   }),
   entry({
     id: 'upper-trap-prone',
@@ -284,7 +292,6 @@ export const SHOULDER = [
     watch: 'It moves least here and is often sorer: sore, then turn them on their back',
     tools: [uses('palm', 0.6)],
     ways: ['slack-stretch', 'continuous-motion', 'inhibit-integrated'],
-    harder: ['upper-trap-side-lying'],
     says: {
       ...moving('Sway the shoulder, very small', '{rate} a minute'),
       'slack-stretch': {
@@ -326,7 +333,6 @@ export const SHOULDER = [
     tools: [uses('palm', 0.6)],
     ways: ['continuous-motion', 'mobilize-sustained', 'four-way'],
     lists: { directions: ['toward the head', 'toward the feet', 'toward the spine', 'outward'] },
-    harder: ['scapula-lift-behind-back'],
     says: moving('Glide the blade round', '{rate} a minute: head, feet, spine, outward; stay with the stiff way'),
     doses: { 'mobilize-sustained': { choices: { how: 'glide' }, rounds: 1, numbers: { held: [8] } } },
     sign: 'A circuit without a catch',
@@ -334,6 +340,7 @@ export const SHOULDER = [
     found: {
       glide: { subject: 'scapula', words: { up: 'toward the head', down: 'toward the feet', in: 'toward the spine', out: 'outward' } },
     },
+    harder: [{ id: 'scapula-lift-behind-back', why: 'the fingers go under the blade' }],
   }),
   entry({
     id: 'scapula-lift-behind-back',
@@ -369,9 +376,9 @@ export const SHOULDER = [
     cautions: 'Not with a history of dislocation, nor where the arm cannot relax there.',
     tools: [uses('fingers', 0.7)],
     ways: ['breath-sink', 'static-hold', 'cr-light'],
-    easier: ['scapula-four-glides'],
     doses: { 'breath-sink': { numbers: { breaths: [9] } } },
     says: { 'breath-sink': { Sink: { text: 'Let the arm lie', detail: 'ask how tender the front point is' } } },
+    easier: [{ id: 'scapula-four-glides', why: 'the blade slides, nothing goes under it' }],
   }),
   entry({
     id: 'arm-circles-traction',
@@ -402,10 +409,10 @@ export const SHOULDER = [
     cautions: 'Previous dislocation: no overhead traction.',
     tools: [uses('body lean', 0.5), uses('palm', 0.3)],
     ways: [...RHYTHM, 'hour-circles', 'mobilize-movement'],
-    harder: ['latissimus-supine'],
     says: moving('Circle the arm, light pull', '{rate} a minute; half one way, half the other'),
     doses: { 'continuous-motion': { numbers: { rock: [45], rate: [20] } } },
     found: { clock: 'shoulder' },
+    harder: [{ id: 'latissimus-supine', why: 'overhead to the edge' }],
   }),
   entry({
     id: 'subscapularis-approach',
@@ -438,12 +445,12 @@ export const SHOULDER = [
     press: 'Turn your arm in',
     pressLine: 'hand toward the belly, lightly',
     bringHome: 'fingers out first, arm to the side',
+    vessel: true,
     watch: 'A pulse under the fingers: move off. Tingling: out',
     cautions: 'Off any pulse; ask before the armpit. Previous dislocation: not with the arm overhead.',
     tools: [uses('fingers', 0.8)],
     ways: ['inhibit-integrated', 'point-hold', 'pin-lengthen', 'cr-light'],
     lists: { points: ['upper part', 'middle', 'lower part'], stations: ['lower edge', 'middle', 'upper part'] },
-    easier: ['cuff-four-way'],
     doses: {
       'point-hold': { rounds: 1, numbers: { press: [10], pressure: [3.5] } },
       'inhibit-integrated': { numbers: { press: [10] } },
@@ -452,6 +459,7 @@ export const SHOULDER = [
     says: { 'point-hold': { Stay: { text: 'Tell me the number', detail: 'five at most in a sore shoulder; strokes of 2–3 cm' } } },
     sign: 'Turn-out at the side goes further; the fingers reach deeper',
     longer: 'A stiff shoulder, within what does not hurt',
+    easier: [{ id: 'cuff-four-way', why: 'from outside, they work it themselves' }],
   }),
   entry({
     id: 'cuff-back-supine',
@@ -474,7 +482,7 @@ export const SHOULDER = [
     cautions: 'Painful shoulder: within the pain-free arc.',
     tools: [uses('palm', 0.6)],
     ways: LENGTHENING,
-    easier: ['cuff-four-way'],
+    easier: [{ id: 'cuff-four-way', why: 'the arm stays at the side' }],
   }),
   entry({
     id: 'cuff-four-way',
@@ -511,13 +519,13 @@ export const SHOULDER = [
     tools: [uses('palm', 0.4)],
     ways: ['four-way', 'pulsed'],
     lists: { directions: ['out', 'in', 'up', 'down'] },
-    harder: ['cuff-back-supine'],
     doses: {
       'four-way': {
         numbers: { contract: [6], effort: [20], relax: [5] },
         lists: { directions: ['toward your head', 'up to the ceiling', 'toward your feet', 'into the table'] },
       },
     },
+    harder: [{ id: 'cuff-back-supine', why: 'the arm is turned to its edge' }],
   }),
   entry({
     id: 'deltoid-front',
@@ -547,6 +555,7 @@ export const SHOULDER = [
     tools: [uses('palm', 0.5)],
     ways: LENGTHENING,
     doses: { 'cr-light': { numbers: { contract: [6], effort: [20] } } },
+    easier: [{ why: 'the arm nearer the side' }],
   }),
   entry({
     id: 'deltoid-middle',
@@ -604,8 +613,8 @@ export const SHOULDER = [
     watch: 'Pinching in front: less',
     tools: [uses('palm', 0.6)],
     ways: LENGTHENING,
-    harder: ['cuff-back-supine'],
     doses: { 'cr-light': { numbers: { contract: [6], effort: [20] } } },
+    harder: [{ id: 'cuff-back-supine', why: 'the deeper muscles take the turn' }],
   }),
   entry({
     id: 'first-rib-reach',
@@ -627,6 +636,7 @@ export const SHOULDER = [
     press: 'Push toward your feet',
     pressLine: 'elbow straight, fist; toward the feet',
     bringHome: 'let the arm rest',
+    vessel: true,
     watch: 'Tingling: off at once. Twice is enough',
     cautions: 'Scope of practice; off any pulse.',
     lists: { directions: ['toward the feet'] },
@@ -663,13 +673,13 @@ export const SHOULDER = [
     press: 'Push me away, down',
     pressLine: 'away from me and toward the feet',
     bringHome: 'carry the arm down',
+    vessel: true,
     watch: 'A pulse under the thumbs: move off',
     cautions: 'Scope of practice; ask before the armpit.',
     lists: { directions: ['away and down'] },
     tools: [uses('fingers', 0.6)],
     adds: ['mobilize'],
     ways: ['push-along', 'mobilize-sustained'],
-    easier: ['overhead-rib-rock'],
     doses: { 'mobilize-sustained': { choices: { how: 'glide' } }, 'push-along': { rounds: 2, numbers: { contract: [7] } } },
     says: {
       'push-along': {
@@ -678,6 +688,7 @@ export const SHOULDER = [
       },
     },
     sign: 'The arm goes all the way afterwards',
+    easier: [{ id: 'overhead-rib-rock', why: 'in rhythm, no rib is held' }],
   }),
   entry({
     id: 'overhead-rib-rock',
@@ -708,7 +719,6 @@ export const SHOULDER = [
     cautions: 'Osteoporosis: feather-light. Previous dislocation: no pull overhead.',
     tools: [uses('palm', 0.5)],
     ways: ['counter-rhythm', ...RHYTHM],
-    harder: ['three-breath-chest-press'],
     says: {
       ...moving('Draw up, press, in turn', '{rate} a minute; the arm is drawn up, never pressed down'),
       'counter-rhythm': {
@@ -719,6 +729,8 @@ export const SHOULDER = [
     doses: { 'counter-rhythm': { numbers: { rock: [20], rate: [24] } }, 'continuous-motion': { numbers: { rate: [24] } } },
     sign: 'The ribs spring, the breath reaches the side',
     longer: 'A stiff, rounded upper back',
+    easier: [{ why: 'arm on a pillow, ribs only' }],
+    harder: [{ id: 'three-breath-chest-press', why: 'the ribs are pressed down and let go' }],
   }),
   entry({
     id: 'three-breath-chest-press',
@@ -741,10 +753,11 @@ export const SHOULDER = [
     bringHome: 'let go quickly on the third breath in',
     watch: 'Any pain: off. Say beforehand that the hands come off suddenly',
     cautions: 'Not with osteoporosis, a rib injury, in pregnancy, or with heart or lung trouble.',
+    claims: [taught('It sets the lymph flowing again.')],
     tools: [uses('palm', 0.7)],
     ways: ['sink-release'],
-    easier: ['overhead-rib-rock'],
     sign: 'A freer deep breath',
+    easier: [{ id: 'overhead-rib-rock', why: 'nothing presses on the breastbone' }],
   }),
   entry({
     id: 'thoracic-spring',
@@ -771,7 +784,6 @@ export const SHOULDER = [
     cautions: 'Osteoporosis: nothing above grade II. Scope of practice.',
     tools: [uses('fingers', 0.7)],
     ways: ['mobilize-oscillate', 'continuous-motion'],
-    easier: ['overhead-rib-rock'],
     says: {
       ...moving('Spring from beneath', '{rate} a minute, across the row of bones; five to ten a level, from the neck root down'),
       'mobilize-oscillate': {
@@ -782,6 +794,7 @@ export const SHOULDER = [
       },
     },
     doses: { 'continuous-motion': { numbers: { rock: [60] } }, 'mobilize-oscillate': { numbers: { grade: [2] } } },
+    easier: [{ id: 'overhead-rib-rock', why: 'from the ribs, nothing on the spine' }],
   }),
   entry({
     id: 'shoulder-down-glide',
@@ -807,6 +820,6 @@ export const SHOULDER = [
     doses: { 'mobilize-sustained': { choices: { how: 'glide' } } },
     tools: [uses('palm', 0.6)],
     ways: MOBILIZING,
-    easier: ['arm-circles-traction'],
+    easier: [{ id: 'arm-circles-traction', why: 'no glide, the joint is only unloaded' }],
   }),
 ];

@@ -1,3 +1,4 @@
+import { taught } from '../claims.ts';
 import { entry, uses } from './make.ts';
 
 export const SHOULDER_POINTS = [
@@ -17,6 +18,7 @@ export const SHOULDER_POINTS = [
     press: 'Arm all mine',
     pressLine: 'toward the shoulder',
     bringHome: 'lay it down, they do not help',
+    vessel: true,
     watch: 'Crook of the elbow and armpit: no pressure on a pulse',
     cautions: 'Off any pulse.',
     tools: [uses('palm', 0.5), uses('knuckles', 0.3)],
@@ -50,8 +52,8 @@ export const SHOULDER_POINTS = [
     ways: ['position-of-comfort'],
     doses: { 'position-of-comfort': { numbers: { comfort: [75] } } },
     says: { 'position-of-comfort': { 'Stay there': { text: 'Shoulder heavy', detail: 'until the blade floats' } } },
-    harder: ['scapula-four-glides'],
     sign: 'The blade floats',
+    harder: [{ id: 'scapula-four-glides', why: 'the blade is moved to its edges' }],
   }),
   entry({
     id: 'biceps-groove',
@@ -116,8 +118,8 @@ export const SHOULDER_POINTS = [
       'brief-hold': { 'Slowly to the edge': { text: 'Long on this side', detail: 'arm headward, pelvis footward, on the breath out' } },
       'continuous-motion': { Rock: { text: 'Rock it, long', detail: '{rate} a minute, twenty to thirty seconds', works: 'therapist' } },
     },
-    harder: ['latissimus-heel-of-hand'],
     sign: 'Long from arm to pelvis without a pinch',
+    harder: [{ id: 'latissimus-heel-of-hand', why: 'one muscle is held and lengthened' }],
   }),
   entry({
     id: 'sternal-points',
@@ -138,6 +140,7 @@ export const SHOULDER_POINTS = [
     bringHome: 'lay it down, they do not help',
     watch: 'Soreness that spreads: off',
     cautions: 'Not with a rib injury. Chest pain without pressing: refer.',
+    claims: [taught('The points strengthen muscles nearby.')],
     tools: [uses('fingers', 0.4)],
     ways: ['point-hold'],
     doses: { 'point-hold': { rounds: 1, numbers: { press: [10], pressure: [2] } } },
@@ -160,14 +163,15 @@ export const SHOULDER_POINTS = [
     press: 'Shoulder hangs',
     pressLine: 'from the breastbone to the shoulder',
     bringHome: 'lay it down, they do not help',
+    vessel: true,
     watch: 'The upper finger only lies there',
     cautions: 'Off any pulse.',
     tools: [uses('fingers', 0.5)],
     ways: ['line-press'],
     doses: { 'line-press': { rounds: 1, numbers: { press: [3], pressure: [2] } } },
     lists: { stations: ['at the breastbone', 'inner third', 'middle', 'outer third', 'at the shoulder'] },
-    harder: ['pectoralis-press-stretch'],
     sign: 'Both fingers run evenly',
+    harder: [{ id: 'pectoralis-press-stretch', why: 'the broad muscle below takes part' }],
   }),
   entry({
     id: 'arm-on-waist',
@@ -185,6 +189,7 @@ export const SHOULDER_POINTS = [
     press: 'Shoulder hangs',
     pressLine: 'away from the shoulder, from your sway',
     bringHome: 'lay it down, they do not help',
+    vessel: true,
     watch: 'Armpit: a pulse, off. Feather-light at the groove',
     cautions: 'Ask before the hand goes to your waist. Previous dislocation: no pull overhead. Off any pulse.',
     tools: [uses('palm', 0.4), uses('body lean', 0.4)],
@@ -252,7 +257,8 @@ export const SHOULDER_POINTS = [
         Lengthen: { text: 'Heavy shoulder', detail: 'long: stay, the arm drawn up at the end' },
       },
     },
-    easier: ['upper-trap-supine'],
+    easier: [{ id: 'upper-trap-supine', why: 'no pressure on the muscle' }, { why: 'fingers instead of knuckles' }],
+    harder: [{ why: 'their own weight over the knuckles' }],
   }),
   entry({
     id: 'shoulder-elbow-push',
@@ -279,7 +285,7 @@ export const SHOULDER_POINTS = [
         Rock: { text: 'Let it slide', detail: '{rate} a minute; the muscle goes up and down and stays soft', works: 'therapist' },
       },
     },
-    harder: ['upper-trap-supine'],
+    harder: [{ id: 'upper-trap-supine', why: 'the shoulder is drawn down by hand, further' }],
   }),
   entry({
     id: 'coracoid-attachments',
@@ -296,15 +302,16 @@ export const SHOULDER_POINTS = [
     press: 'Let it be heavy',
     pressLine: 'small, below the bone’s tip',
     bringHome: 'lay it down, they do not help',
+    vessel: true,
     watch: 'Armpit vessels; off the bone’s tip with weight',
     cautions: 'Off any pulse.',
     tools: [uses('fingers', 0.5)],
     ways: ['clear-strip', 'point-hold', 'breath-sink'],
     doses: { 'point-hold': { rounds: 1, numbers: { press: [10] } }, 'clear-strip': { numbers: { press: [10] } } },
     lists: { lines: ['pectoralis minor', 'short head of biceps', 'inner upper arm'], points: ['below the bone’s tip'] },
-    harder: ['pectoralis-press-stretch'],
     sign: 'Less tender below the collarbone',
     longer: 'Rhomboids sore as well: treat this first',
+    harder: [{ id: 'pectoralis-press-stretch', why: 'the whole muscle, under length' }],
   }),
   entry({
     id: 'cuff-back-strokes',
@@ -330,7 +337,7 @@ export const SHOULDER_POINTS = [
     ways: ['clear-strip', 'point-hold'],
     doses: { 'clear-strip': { numbers: { press: [8] } }, 'point-hold': { rounds: 1, numbers: { press: [10] } } },
     lists: { lines: ['above the ridge', 'below the ridge', 'outer edge'], points: ['below the ridge', 'outer edge'] },
-    harder: ['subscapularis-approach'],
     sign: 'Less pain on turning out against a light press',
+    harder: [{ id: 'subscapularis-approach', why: 'the front of the blade, by the armpit' }],
   }),
 ];

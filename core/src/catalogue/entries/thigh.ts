@@ -25,8 +25,8 @@ export const THIGH = [
     cautions: KNEE,
     tools: [uses('forearm', 0.6)],
     ways: LENGTHENING,
-    easier: ['quadriceps-heel-to-buttock'],
-    harder: ['rectus-femoris-table-side'],
+    easier: [{ id: 'quadriceps-heel-to-buttock', why: 'the thigh stays on the table' }],
+    harder: [{ id: 'rectus-femoris-table-side', why: 'the hip hangs past the edge: longest' }],
   }),
   entry({
     id: 'rectus-femoris-pin',
@@ -55,14 +55,14 @@ export const THIGH = [
       stations: ['above the knee', 'lower third', 'middle', 'upper third', 'below the hip'],
       points: ['a finger above the knee-cap', 'lower third', 'middle', 'upper third', 'below the hip'],
     },
-    easier: ['quad-glide-partial'],
-    harder: ['rectus-femoris-table-side'],
     doses: { 'point-hold': { rounds: 1, numbers: { press: [20], pressure: [4] } }, 'pin-lengthen': { rounds: 1 } },
     says: {
       'pin-lengthen': { 'Carry it long': { text: 'Stay loose', detail: 'bend under the pin; release before it straightens' } },
       'point-hold': { Stay: { text: 'Number?', detail: 'stay at four; each spot a little higher' } },
     },
     sign: 'The shin hangs lower',
+    easier: [{ id: 'quad-glide-partial', why: 'half the bend, lighter hand' }],
+    harder: [{ id: 'rectus-femoris-table-side', why: 'long at hip and knee' }],
   }),
   entry({
     id: 'rectus-femoris-table-side',
@@ -85,10 +85,10 @@ export const THIGH = [
     cautions: KNEE,
     tools: [uses('palm', 0.4), uses('body lean', 0.3)],
     ways: usually(['cr-firm'], LENGTHENING),
-    easier: ['rectus-femoris-prone'],
     doses: { 'cr-firm': { rounds: 4, numbers: { hold: [10], contract: [10], effort: [30] } } },
     says: { 'cr-firm': { '{press}': { text: 'Push against me' } } },
     sign: 'The shin starts lower than at first',
+    easier: [{ id: 'rectus-femoris-prone', why: 'the table stops the hip' }],
   }),
   entry({
     id: 'quad-glide-partial',
@@ -112,7 +112,6 @@ export const THIGH = [
     cautions: KNEE,
     tools: [uses('forearm', 0.6)],
     ways: ['glide-circumduct', 'continuous-motion'],
-    harder: ['quad-glide-full'],
     says: {
       ...moving('Bend part way, and straighten', '{rate} a minute, under the gliding hand'),
       'glide-circumduct': {
@@ -123,6 +122,7 @@ export const THIGH = [
       },
     },
     doses: { 'glide-circumduct': { rounds: 1, numbers: { strokes: [4], circle: [20] } } },
+    harder: [{ id: 'quad-glide-full', why: 'the knee bends all the way' }],
   }),
   entry({
     id: 'quad-glide-full',
@@ -146,8 +146,6 @@ export const THIGH = [
     cautions: KNEE,
     tools: [uses('palm', 0.6)],
     ways: ['glide-circumduct', 'continuous-motion'],
-    easier: ['quad-glide-partial'],
-    harder: ['rectus-femoris-pin'],
     says: {
       ...moving('Bend all the way, straighten', '{rate} a minute, under the gliding hand'),
       'glide-circumduct': {
@@ -156,6 +154,8 @@ export const THIGH = [
       },
     },
     doses: { 'glide-circumduct': { rounds: 1, numbers: { strokes: [4], circle: [20] } } },
+    easier: [{ id: 'quad-glide-partial', why: 'only part of the bend' }],
+    harder: [{ id: 'rectus-femoris-pin', why: 'the hand stays and the muscle slides' }],
   }),
   entry({
     id: 'hamstring-bent-shoulder',
@@ -178,7 +178,7 @@ export const THIGH = [
     cautions: 'Acute strain: no stretch in the first days.',
     tools: [uses('body lean', 0.6)],
     ways: LENGTHENING,
-    harder: ['hamstring-heel-on-shoulder'],
+    harder: [{ id: 'hamstring-heel-on-shoulder', why: 'the knee straightens' }],
   }),
   entry({
     id: 'hamstring-heel-on-shoulder',
@@ -200,10 +200,13 @@ export const THIGH = [
     cautions: 'Nerve or disc signs: only below symptoms. Acute strain: no stretch in the first days.',
     tools: [uses('body lean', 0.6)],
     ways: LENGTHENING,
-    easier: ['hamstring-bent-shoulder', 'hamstring-ninety'],
     doses: { 'static-hold': { rounds: 2, numbers: { hold: [15] } } },
     says: { 'static-hold': { Hold: { text: 'Breathe, heel heavy', detail: 'higher the second time; nerve pull: ankle free' } } },
     sign: 'Higher the second time',
+    easier: [
+      { id: 'hamstring-bent-shoulder', why: 'the knee stays bent' },
+      { id: 'hamstring-ninety', why: 'the thigh stays upright' },
+    ],
   }),
   entry({
     id: 'hamstring-ninety',
@@ -226,7 +229,7 @@ export const THIGH = [
     cautions: KNEE,
     tools: [uses('forearm', 0.5)],
     ways: LENGTHENING,
-    harder: ['hamstring-heel-on-shoulder'],
+    harder: [{ id: 'hamstring-heel-on-shoulder', why: 'hip and knee at once' }],
   }),
   entry({
     id: 'vasti-supine',
@@ -249,8 +252,8 @@ export const THIGH = [
     cautions: KNEE,
     tools: [uses('palm', 0.5)],
     ways: LENGTHENING,
-    easier: ['patella-glides'],
-    harder: ['rectus-femoris-prone'],
+    easier: [{ id: 'patella-glides', why: 'the knee-cap alone' }],
+    harder: [{ id: 'rectus-femoris-prone', why: 'the hip is held long as well' }],
   }),
   entry({
     id: 'quadriceps-heel-to-buttock',
@@ -273,7 +276,7 @@ export const THIGH = [
     cautions: KNEE,
     tools: [uses('palm', 0.5)],
     ways: LENGTHENING,
-    harder: ['rectus-femoris-prone'],
+    harder: [{ id: 'rectus-femoris-prone', why: 'the thigh is lifted' }],
   }),
   entry({
     id: 'patella-glides',
@@ -335,9 +338,9 @@ export const THIGH = [
     tools: [uses('forearm', 0.7)],
     ways: ['point-hold', 'line-press'],
     lists: { points: ['upper third', 'middle', 'lower third'], stations: ['upper third', 'middle', 'lower third'] },
-    harder: ['adductors-walk-out'],
     doses: { 'point-hold': { rounds: 1, numbers: { press: [15] } } },
     says: { 'point-hold': { Stay: { text: 'Breathe out', detail: 'press, lift, replace; no dragging' } } },
+    harder: [{ id: 'adductors-walk-out', why: 'long instead of pressed' }],
   }),
   entry({
     id: 'line-press-inside',
@@ -362,8 +365,8 @@ export const THIGH = [
     tools: [uses('palm', 0.4), uses('body lean', 0.5)],
     ways: ['line-press'],
     lists: { stations: ['heel', 'mid calf', 'upper calf', 'below the knee', 'top of the thigh', 'middle of the thigh', 'above the knee'] },
-    harder: ['adductor-compression'],
     doses: { 'line-press': { rounds: 1, numbers: { press: [3] } } },
+    harder: [{ id: 'adductor-compression', why: 'your body weight does it' }],
   }),
   entry({
     id: 'line-press-outside',

@@ -1,3 +1,4 @@
+import { taught } from '../claims.ts';
 import { entry, uses } from './make.ts';
 
 export const THIGH_WORK = [
@@ -52,10 +53,10 @@ export const THIGH_WORK = [
     doses: { 'line-press': { rounds: 3, numbers: { press: [2], pressure: [3.5] } } },
     lists: { stations: ['above the knee', 'middle', 'below the hip'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'Stay loose: {place}', detail: 'a wince marks a place for the holds' } } },
-    harder: ['rectus-femoris-pin'],
     medium: 'oil',
     sign: 'A wince marks a place for the holds',
     leaveOut: 'Deep pressure, where the thigh is heavily sore from training',
+    harder: [{ id: 'rectus-femoris-pin', why: 'one place, held while the knee bends' }],
   }),
   entry({
     id: 'leg-forearm-sweep',
@@ -79,9 +80,9 @@ export const THIGH_WORK = [
     ways: ['line-press'],
     doses: { 'line-press': { rounds: 1, numbers: { press: [3] } } },
     lists: { stations: ['above the knee-cap', 'thigh', 'outer band', 'shin', 'fibular side', 'inner-knee tendons'] },
-    easier: ['quad-warm-ladder'],
     medium: 'oil',
     sign: 'The thigh rolls along',
+    easier: [{ id: 'quad-warm-ladder', why: 'hands, and lighter' }],
   }),
   entry({
     id: 'leg-stick',
@@ -101,13 +102,20 @@ export const THIGH_WORK = [
     bringHome: 'lay it down, they do not help',
     watch: 'Edge of the shin, the knee: keep off',
     cautions: 'Varicose veins: keep off.',
+    claims: [
+      {
+        text: 'Rolling adds a little range for some minutes.',
+        source: 'Wilke J et al. Sports Med 2020;50:387–402. Recalled from memory.',
+        sure: 'shown',
+      },
+    ],
     tools: [uses('stick', 0.8)],
     ways: ['line-press', 'point-hold'],
     onlyAsked: true,
     doses: { 'line-press': { rounds: 1, numbers: { press: [4] } }, 'point-hold': { rounds: 1, numbers: { press: [12] } } },
     lists: { stations: ['upper thigh', 'middle', 'above the knee', 'outer thigh', 'shin'], points: ['the lump'] },
     says: { 'point-hold': { Stay: { text: 'Number?', detail: 'a lump: ten to fifteen seconds' } } },
-    easier: ['quad-warm-ladder'],
+    easier: [{ id: 'quad-warm-ladder', why: 'hands feel more than a stick' }],
   }),
   entry({
     id: 'hamstring-stick',
@@ -127,15 +135,22 @@ export const THIGH_WORK = [
     bringHome: 'lay it down, they do not help',
     watch: 'Hollow of the knee: keep off. Tingling: move off the nerve',
     cautions: 'Varicose veins: keep off. Acute strain: leave it out.',
+    claims: [
+      {
+        text: 'Rolling adds a little range for some minutes.',
+        source: 'Wilke J et al. Sports Med 2020;50:387–402. Recalled from memory.',
+        sure: 'shown',
+      },
+    ],
     tools: [uses('stick', 0.7)],
     ways: ['line-press', 'point-hold'],
     onlyAsked: true,
     doses: { 'line-press': { rounds: 1, numbers: { press: [3] } }, 'point-hold': { rounds: 1, numbers: { press: [10] } } },
     lists: { stations: ['below the sit bone', 'upper third', 'middle', 'lower third'], points: ['the knot'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'Breathe out: {place}', detail: 'the buttock tenses with the drag: expected' } } },
-    harder: ['hamstring-heel-on-shoulder'],
     medium: 'dry first',
     sign: 'The buttock tenses with the drag: expected',
+    harder: [{ id: 'hamstring-heel-on-shoulder', why: 'long instead of rolled' }],
   }),
   entry({
     id: 'thigh-foot-press',
@@ -161,7 +176,8 @@ export const THIGH_WORK = [
     doses: { 'line-press': { rounds: 3, numbers: { press: [3] } } },
     lists: { stations: ['near edge', 'middle', 'far edge'] },
     says: { 'line-press': { 'Stay: {place}': { text: 'More? Less? {place}', detail: 'they steer how strong' } } },
-    easier: ['thigh-foot-walk'],
+    easier: [{ id: 'thigh-foot-walk', why: 'step by step, never the whole weight' }],
+    harder: [{ why: 'knee a little bent, leg lifted higher each time' }],
   }),
   entry({
     id: 'thigh-foot-walk',
@@ -186,7 +202,7 @@ export const THIGH_WORK = [
     onlyAsked: true,
     doses: { 'line-press': { rounds: 2, numbers: { press: [2], pressure: [2] } } },
     lists: { stations: ['above the knee', 'lower third', 'middle', 'upper third'] },
-    harder: ['thigh-foot-press'],
+    harder: [{ id: 'thigh-foot-press', why: 'the foot stays and leans' }],
   }),
   entry({
     id: 'outer-thigh-draw',
@@ -253,6 +269,7 @@ export const THIGH_WORK = [
     pressLine: 'to and fro across it, knee to hip',
     bringHome: 'lay it down, they do not help',
     watch: 'Tender: lighter',
+    claims: [taught('Short shoves reset the muscle.')],
     tools: [uses('palm', 0.6)],
     ways: ['counter-rhythm'],
     doses: { 'counter-rhythm': { numbers: { rock: [10], rate: [60] } } },
@@ -290,7 +307,7 @@ export const THIGH_WORK = [
         Back: { text: 'And back', detail: 'hand light' },
       },
     },
-    easier: ['quad-glide-full'],
+    easier: [{ id: 'quad-glide-full', why: 'the softer middle of the thigh' }, { why: 'palm instead of forearm' }],
   }),
   entry({
     id: 'quad-glide-inner',
@@ -308,6 +325,7 @@ export const THIGH_WORK = [
     press: 'Bend your knee',
     pressLine: 'heel toward the buttock',
     bringHome: 'lay it down, they do not help',
+    vessel: true,
     watch: 'Inner thigh vessels: keep off; at the bulge above the knee very little',
     cautions: 'Varicose veins: keep off. Ask before the inner thigh.',
     tools: [uses('palm', 0.6)],
@@ -319,6 +337,6 @@ export const THIGH_WORK = [
         Back: { text: 'And back', detail: 'hand light' },
       },
     },
-    easier: ['quad-glide-partial'],
+    easier: [{ id: 'quad-glide-partial', why: 'the middle line, half the bend' }],
   }),
 ];

@@ -25,8 +25,6 @@ export const TRUNK = [
     cautions: BACK,
     tools: [uses('palm', 0.5), uses('body lean', 0.4)],
     ways: usually(['brief-hold'], LENGTHENING),
-    easier: ['low-back-rock'],
-    harder: ['side-lying-rotation-low'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [4] } } },
     says: {
       'brief-hold': {
@@ -34,6 +32,8 @@ export const TRUNK = [
         Hold: { text: 'Two deep breaths', detail: 'then let down' },
       },
     },
+    easier: [{ id: 'low-back-rock', why: 'both knees, small, in rhythm' }],
+    harder: [{ id: 'side-lying-rotation-low', why: 'your weight takes it further' }],
   }),
   entry({
     id: 'side-lying-rotation-low',
@@ -55,8 +55,6 @@ export const TRUNK = [
     cautions: BACK,
     tools: [uses('forearm', 0.5), uses('body lean', 0.4)],
     ways: usually(['brief-hold'], LENGTHENING),
-    easier: ['trunk-rotation-supine'],
-    harder: ['side-lying-rotation-both'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [4] } } },
     says: {
       'brief-hold': {
@@ -64,6 +62,8 @@ export const TRUNK = [
         'Again, a little deeper': { text: 'Hip rolls away', detail: 'on the breath out, a little further' },
       },
     },
+    easier: [{ id: 'trunk-rotation-supine', why: 'their own legs are the weight' }],
+    harder: [{ id: 'side-lying-rotation-both', why: 'chest and pelvis go apart' }],
   }),
   entry({
     id: 'side-lying-rotation-chest',
@@ -86,8 +86,6 @@ export const TRUNK = [
     cautions: 'Previous dislocation: hold at the shoulder, not the arm.',
     tools: [uses('palm', 0.5), uses('body lean', 0.3)],
     ways: usually(['brief-hold'], LENGTHENING),
-    easier: ['trunk-rotation-seated'],
-    harder: ['side-lying-rotation-both'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [4] } } },
     says: {
       'brief-hold': {
@@ -96,6 +94,8 @@ export const TRUNK = [
       },
     },
     sign: 'The gap from shoulder to table shrinks',
+    easier: [{ id: 'trunk-rotation-seated', why: 'upright, they turn with you' }],
+    harder: [{ id: 'side-lying-rotation-both', why: 'chest and pelvis go apart' }],
   }),
   entry({
     id: 'side-lying-rotation-both',
@@ -118,7 +118,6 @@ export const TRUNK = [
     cautions: `${BACK} Osteoporosis: no strong rotation.`,
     tools: [uses('forearm', 0.7)],
     ways: ['brief-hold', 'static-hold', 'cr-breath', 'cr-light', 'continuous-motion'],
-    easier: ['side-lying-rotation-chest', 'side-lying-rotation-low'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [4] } } },
     says: {
       'brief-hold': {
@@ -126,6 +125,10 @@ export const TRUNK = [
         'Again, a little deeper': { text: 'Hip, then shoulder', detail: 'on the breath out, a little further' },
       },
     },
+    easier: [
+      { id: 'side-lying-rotation-chest', why: 'only the chest turns' },
+      { id: 'side-lying-rotation-low', why: 'only the pelvis turns' },
+    ],
   }),
   entry({
     id: 'side-lying-back-bow',
@@ -148,7 +151,6 @@ export const TRUNK = [
     cautions: `Only for supple, agreeing athletes. ${BACK}`,
     tools: [uses('body lean', 0.6)],
     ways: ['brief-hold', 'static-hold'],
-    easier: ['side-bend-seated'],
     doses: { 'brief-hold': { rounds: 2, numbers: { hold: [5] } } },
     says: {
       'brief-hold': {
@@ -156,6 +158,7 @@ export const TRUNK = [
         Hold: { text: 'Stay long in front', detail: 'five seconds, then back and anew' },
       },
     },
+    easier: [{ id: 'side-bend-seated', why: 'they hold themselves, no arch' }],
   }),
   entry({
     id: 'trunk-rotation-seated',
@@ -177,8 +180,8 @@ export const TRUNK = [
     cautions: BACK,
     tools: [uses('forearm', 0.5)],
     ways: LENGTHENING,
-    easier: ['low-back-rock'],
-    harder: ['side-lying-rotation-chest'],
+    easier: [{ id: 'low-back-rock', why: 'lying, nothing to hold up' }, { why: 'seat raised' }],
+    harder: [{ id: 'side-lying-rotation-chest', why: 'the floor holds the pelvis' }],
   }),
   entry({
     id: 'side-bend-seated',
@@ -201,8 +204,8 @@ export const TRUNK = [
     cautions: BACK,
     tools: [uses('palm', 0.5), uses('body lean', 0.3)],
     ways: LENGTHENING,
-    easier: ['rib-pelvis-spread'],
-    harder: ['quadratus-crossed'],
+    easier: [{ id: 'rib-pelvis-spread', why: 'lying, only a hand’s width' }],
+    harder: [{ id: 'quadratus-crossed', why: 'two hands spread it over its whole length' }],
   }),
   entry({
     id: 'lumbar-forearm-sink',
@@ -234,12 +237,12 @@ export const TRUNK = [
     tools: [uses('forearm', 0.8)],
     ways: ['breath-sink', 'line-press'],
     lists: { stations: ['below the ribs', 'middle', 'above the hip bone'] },
-    harder: ['quadratus-crossed'],
     doses: { 'breath-sink': { rounds: 1, numbers: { breaths: [46], pressure: [1], painCeiling: [1], deeper: [0.05] } } },
     says: { 'breath-sink': { Sink: { text: 'Breathe really deep', detail: 'a trace more, pain-free only' } } },
     medium: 'dry',
     sign: 'Pelvis level, the spot quiet',
     leaveOut: 'Nothing tight',
+    harder: [{ id: 'quadratus-crossed', why: 'stretched as well as pressed' }],
   }),
   entry({
     id: 'rib-pelvis-spread',
@@ -269,7 +272,6 @@ export const TRUNK = [
     tools: [uses('forearm', 0.8)],
     adds: ['press'],
     ways: ['breath-sink'],
-    harder: ['quadratus-crossed'],
     doses: { 'breath-sink': { numbers: { breaths: [9] } } },
     says: {
       'breath-sink': {
@@ -279,6 +281,7 @@ export const TRUNK = [
     },
     medium: 'dry',
     sign: 'Pelvis more level',
+    harder: [{ id: 'quadratus-crossed', why: 'arms crossed: a longer, stronger draw' }],
   }),
   entry({
     id: 'quadratus-comfort',
@@ -307,7 +310,7 @@ export const TRUNK = [
     watch: 'Wait until it softens',
     tools: [uses('fingers', 0.4)],
     ways: ['position-of-comfort'],
-    harder: ['quadratus-reset'],
+    harder: [{ id: 'quadratus-reset', why: 'lengthened and pressed after the ease' }],
   }),
   entry({
     id: 'quadratus-crossed',
@@ -330,7 +333,7 @@ export const TRUNK = [
     cautions: BACK,
     tools: [uses('forearm', 0.7)],
     ways: LENGTHENING,
-    easier: ['side-bend-seated'],
+    easier: [{ id: 'side-bend-seated', why: 'they bend themselves' }],
   }),
   entry({
     id: 'quadratus-reset',
@@ -358,8 +361,8 @@ export const TRUNK = [
     watch: 'Too strong',
     tools: [uses('palm', 0.4)],
     ways: ['cr-light', 'pulsed', 'cr-breath'],
-    easier: ['quadratus-comfort'],
-    harder: ['quadratus-crossed'],
+    easier: [{ id: 'quadratus-comfort', why: 'the ease alone' }],
+    harder: [{ id: 'quadratus-crossed', why: 'spread with both hands' }],
   }),
   entry({
     id: 'back-extensors-reach',
@@ -390,7 +393,7 @@ export const TRUNK = [
     tools: [uses('palm', 0.5)],
     ways: ['active-assisted', 'cr-light', 'agonist-contract'],
     lists: { angles: ['straight ahead', 'toward the other foot'] },
-    harder: ['back-reach-long-sitting'],
+    harder: [{ id: 'back-reach-long-sitting', why: 'legs straight: hips and hamstrings join in' }],
   }),
   entry({
     id: 'back-reach-long-sitting',
@@ -413,7 +416,7 @@ export const TRUNK = [
     cautions: BACK,
     tools: [uses('palm', 0.5), uses('body lean', 0.4)],
     ways: LENGTHENING,
-    easier: ['back-extensors-reach'],
+    easier: [{ id: 'back-extensors-reach', why: 'knees bent, the back alone' }],
   }),
   entry({
     id: 'pelvic-tilts',
@@ -446,11 +449,11 @@ export const TRUNK = [
     watch: 'Buttocks clench',
     tools: [uses('palm', 0.3)],
     ways: ['continuous-motion', 'pulsed'],
-    harder: ['low-back-rock'],
     says: moving('Tip a little, and back', '{rate} a minute, tiny; your hand only feels', 'athlete'),
     medium: 'dry',
     sign: 'Tipping to the table no longer grabs',
     longer: 'They cannot: guide longer, without the pressure',
+    harder: [{ id: 'low-back-rock', why: 'the legs move the back' }],
   }),
   entry({
     id: 'low-back-rock',
@@ -481,8 +484,8 @@ export const TRUNK = [
     watch: 'Too fast',
     tools: [uses('forearm', 0.4), uses('body lean', 0.5)],
     ways: RHYTHM,
-    harder: ['trunk-rotation-supine'],
     says: moving('Lift a little, and lean', '{rate} a minute'),
+    harder: [{ id: 'trunk-rotation-supine', why: 'to the edge, and held' }],
   }),
   entry({
     id: 'shoulder-roll',
@@ -512,8 +515,8 @@ export const TRUNK = [
     watch: 'The head rolls along: fine',
     tools: [uses('palm', 0.5)],
     ways: RHYTHM,
-    harder: ['side-lying-rotation-chest'],
     says: moving('One shoulder, then the other', '{rate} a minute; the spine rolls along'),
+    harder: [{ id: 'side-lying-rotation-chest', why: 'the whole chest turns' }],
   }),
   entry({
     id: 'belly-rock',
@@ -538,7 +541,7 @@ export const TRUNK = [
     cautions: 'Not in pregnancy.',
     tools: [uses('palm', 0.5)],
     ways: [...RHYTHM, 'breath-sink'],
-    harder: ['psoas-sink'],
     says: moving('Rock the belly across', '{rate} a minute, slow as a breath; just breathe'),
+    harder: [{ id: 'psoas-sink', why: 'the fingers go deep' }],
   }),
 ];

@@ -1,6 +1,6 @@
 import type { Scene, Stance } from '../scene.ts';
-import { holds, prone, supine, upright, works } from './make.ts';
-import { HOOK, PRONE_ABOVE, SEATED, STANDING, SUPINE, SUPINE_ABOVE, twice } from './poses.ts';
+import { holds, prone, sideLying, supine, upright, works } from './make.ts';
+import { HOOK, PRONE_ABOVE, SEATED, SIDE_LYING, STANDING, SUPINE, SUPINE_ABOVE, twice } from './poses.ts';
 
 const STANDING_AT_FEET: Stance = {
   joints: { tilt: 6, hip: 12, knee: 10, ...twice({ sh: 50, plane: 90, elbow: 30 }) },
@@ -46,9 +46,10 @@ export const CLOSING: Readonly<Record<string, Scene>> = {
     'side',
     {
       ...STANDING,
-      tilt: -14,
-      ...twice({ sh: 40, plane: -80, elbow: 10 }),
-      hip: 76,
+      tilt: 8,
+      bend: 18,
+      ...twice({ sh: 62, plane: 90, elbow: 8 }),
+      hip: 98,
       knee: 2,
       ankle: -20,
       'other.hip': 124,
@@ -60,8 +61,15 @@ export const CLOSING: Readonly<Record<string, Scene>> = {
       on: 'none',
       mover: 'athlete',
       muscles: ['gastrocnemius'],
-      marks: [{ kind: 'rock', at: ['shank', 0.3, 0], deg: 90, radius: 12 }],
-      props: [{ kind: 'ball', under: ['shank', 0.3, 180] }],
+      marks: [
+        {
+          kind: 'stroke',
+          along: [
+            ['shank', 0.9, 180],
+            ['shank', 0.2, 180],
+          ],
+        },
+      ],
     },
   ),
   'home-wall-sit': upright(
@@ -98,5 +106,75 @@ export const CLOSING: Readonly<Record<string, Scene>> = {
         ],
       },
     ],
+  }),
+  'home-front-of-shin': upright(
+    'side',
+    {
+      ...STANDING,
+      hip: -20,
+      knee: 27,
+      ankle: -58,
+      'other.hip': 30,
+      'other.knee': 42,
+      'other.ankle': 14,
+      'other.sh': 70,
+      'other.plane': 90,
+    },
+    null,
+    {
+      on: 'floor',
+      mover: 'athlete',
+      muscles: ['tibialis-front'],
+      marks: [{ kind: 'way', at: ['shank', 0.85, 0], deg: -60 }],
+      props: [{ kind: 'wall', side: 'right', at: ['other.hand', 1, 0] }],
+    },
+  ),
+  'home-bridge': supine(
+    'side',
+    { tilt: -26, neck: 22, ...twice({ hip: 10, knee: 120, ankle: 4, sh: 30, plane: -60, shIn: 0, elbow: 0 }) },
+    null,
+    {
+      on: 'floor',
+      mover: 'athlete',
+      muscles: ['gluteus-maximus', 'hamstrings'],
+      marks: [{ kind: 'way', at: ['pelvis', 0.5, 180], deg: 90 }],
+    },
+  ),
+  'home-ball-squeeze': supine(
+    'side',
+    { neck: 14, nod: -6, ...twice({ hip: 52, knee: 104, ankle: 38, sh: 8, plane: -20, elbow: 10 }) },
+    null,
+    {
+      on: 'floor',
+      mover: 'athlete',
+      muscles: ['adductors'],
+      marks: [{ kind: 'joint', at: ['thigh', 0.94, 0] }],
+      props: [{ kind: 'roll', under: ['thigh', 0.8, 0], size: 14 }],
+    },
+  ),
+  'home-knee-opening': sideLying(
+    'front',
+    { ...SIDE_LYING, ...twice({ hip: 44, knee: 84 }), hipOut: 34, hipIn: -40 },
+    { hipOut: 0, hipIn: 0 },
+    { on: 'floor', mover: 'athlete', muscles: ['gluteus-medius'] },
+  ),
+  'home-neck-desk': upright(
+    'back',
+    { ...SEATED, neckSide: -34, sh: 6, plane: 0, shIn: 0, elbow: 0 },
+    { neckSide: 0 },
+    { on: 'chair', mover: 'athlete', muscles: ['upper-trapezius'] },
+  ),
+  'home-chest-doorway': upright('front', { ...STANDING, sh: 90, plane: -16, shIn: -90, elbow: 90, turn: -14 }, null, {
+    on: 'floor',
+    mover: 'athlete',
+    muscles: ['pectoralis-major'],
+    marks: [{ kind: 'way', at: ['chest', 0.55, 0], deg: 0 }],
+    props: [{ kind: 'wall', side: 'left', at: ['forearm', 0.8, 0] }],
+  }),
+  'home-breathing': supine('side', { neck: 14, nod: -6, ...twice({ hip: 24, knee: 40, ankle: -12, sh: 8, plane: -20, elbow: 10 }) }, null, {
+    on: 'floor',
+    mover: 'athlete',
+    marks: [{ kind: 'sink', at: ['waist', 0.6, 0] }],
+    props: [{ kind: 'roll', under: ['thigh', 0.96, 180], size: 9 }],
   }),
 };

@@ -1,4 +1,7 @@
-import type { ChoiceSpec, Claim, Condition, NumberSpec, PhaseSpec } from '../types.ts';
+import type { Claim } from '../../catalogue/index.ts';
+import type { ChoiceSpec, Condition, NumberSpec, PhaseSpec } from '../types.ts';
+
+export { taught } from '../../catalogue/index.ts';
 
 /** What several ways of working share. Every number is a default that the therapist changes per block; where no source is named it is common practice. */
 
@@ -22,6 +25,7 @@ type Seconds = {
   readonly perRound?: boolean;
   readonly help?: string;
   readonly limitedBy?: NonNullable<NumberSpec['limitedBy']>;
+  readonly before?: number;
 };
 
 /** A number of seconds; shown at once unless it says otherwise. */
@@ -218,7 +222,7 @@ export const CLOSING: readonly PhaseSpec[] = [
     breath: 'free',
     works: 'therapist',
     text: 'Bring it home',
-    detail: '{bringHome}',
+    detail: '{bringHome}; they do not help',
   },
   {
     kind: 'rest',
@@ -257,7 +261,6 @@ export const CONTRACT_CLAIMS: readonly Claim[] = [
     sure: 'shown',
   },
 ];
-export const taught = (text: string): Claim => ({ text, source: 'common practice', sure: 'taught' });
 export const CONTRACT_SYNONYMS = [
   'contract-relax',
   'hold-relax',

@@ -14,7 +14,8 @@ import { AVAILABILITY_WORDS } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { reportOf, type Reader } from './report.ts';
 import ReportChart from './ReportChart.vue';
-import { savePdf } from './reportPdf.ts';
+import { saveAsPdf } from '../../parts/pdf.ts';
+import { reportDocument } from './reportPdf.ts';
 
 /** A season on paper: for the athlete all of it, for a coach availability and range without reasons; saved as a PDF as it is shown. */
 const props = defineProps<{ file: AthleteFile }>();
@@ -72,12 +73,11 @@ async function save(): Promise<void> {
     '',
   );
   try {
-    await savePdf(
-      report.value,
-      {
+    await saveAsPdf(
+      reportDocument(report.value, {
         chart: (motionId, side) => drawn(chartOf(motionId, side)),
         figure: (motionId) => drawn(figureOf(motionId)),
-      },
+      }),
       name,
     );
   } catch (error) {

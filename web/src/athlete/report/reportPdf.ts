@@ -73,13 +73,3 @@ export function reportDocument(report: Report, drawings: ReportDrawings): TDocum
     ],
   };
 }
-
-/** Hands a report over as a PDF file. What makes it is fetched from the program when it is first wanted. */
-export async function savePdf(report: Report, drawings: ReportDrawings, name: string): Promise<void> {
-  const [{ default: pdfMake }, { default: fonts }] = await Promise.all([
-    import('pdfmake/build/pdfmake'),
-    import('pdfmake/build/vfs_fonts'),
-  ]);
-  pdfMake.addVirtualFileSystem(fonts);
-  await pdfMake.createPdf(reportDocument(report, drawings)).download(`${name}.pdf`);
-}

@@ -9,6 +9,7 @@ import { isTyping } from '../../parts/useGlobalKeys.ts';
 import { inDays } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
+import HomeAsked from '../../home/HomeAsked.vue';
 import StopNotice from '../referral/StopNotice.vue';
 import ComplaintCard from './ComplaintCard.vue';
 import DayCard from './DayCard.vue';
@@ -81,6 +82,7 @@ useWindowKeys(onKey);
         <span class="soft">Look at this first.</span> {{ ' ' }}<b>{{ visit.toLookAt.map(({ words }) => words).join('; ') }}</b>
       </p>
       <ComplaintCard />
+      <HomeAsked v-if="file.lastHome && !file.lastHome.askedBefore" />
       <DayCard ref="today" @minutes="(minutes) => setMinutes(String(minutes))" />
       <StopQuestions ref="questions" />
     </div>

@@ -4,23 +4,27 @@ import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { motionOf } from '@pace-bend/core/body';
 import { RULES } from '@pace-bend/core/caution';
-import { LIMITS, whatWasDone } from '@pace-bend/core/record';
+import { whatWasDone } from '@pace-bend/core/record';
 import { foldRun } from '@pace-bend/core/table';
+import FindingsCard from '../../findings/FindingsCard.vue';
 import DayKept from './DayKept.vue';
 import MeasureBoard from '../../measuring/MeasureBoard.vue';
 import { useAction } from '../../parts/useAction.ts';
 import ProblemNote from '../../parts/ProblemNote.vue';
 import { useDay } from '../../stores/day.ts';
 import { usePractice } from '../../stores/practice.ts';
-import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';
 import DoneTable from './DoneTable.vue';
+import HomeCard from '../../home/HomeCard.vue';
+import ExpectedCard from './ExpectedCard.vue';
+import NextTimeCard from './NextTimeCard.vue';
+import NoteCard from './NoteCard.vue';
+import VisitReportCard from './VisitReportCard.vue';
 
 const visit = useVisit();
 const practice = usePractice();
 const day = useDay();
 const router = useRouter();
-const session = useSession();
 const { busy, problem, run: attempt } = useAction();
 
 const runs = computed(() =>
@@ -39,8 +43,6 @@ const runs = computed(() =>
 );
 /** What a caution that was set aside had said. */
 const ruleWords = (ruleId: string) => RULES.find((rule) => rule.id === ruleId)?.reason ?? 'a written limit';
-const note = computed(() => visit.file!.note?.text ?? '');
-const mayWrite = computed(() => session.may('PUT', '/visits/:id/note'));
 
 const end = (act: () => Promise<void>) =>
   attempt(async () => {
@@ -52,32 +54,11 @@ const end = (act: () => Promise<void>) =>
 <template>
   <div class="close">
     <MeasureBoard moment="after">
-      <template #below
-        ><section class="card words">
-          <div class="field">
-            <label for="look-first">Next time, look at first</label>
-            <input
-              id="look-first"
-              class="input"
-              :value="visit.file!.visit.lookFirst"
-              :maxlength="LIMITS.aboutLength"
-              :readonly="visit.finished"
-              placeholder="Stands on top when they arrive again"
-              @input="visit.setArrive({ lookFirst: ($event.target as HTMLInputElement).value })"
-            />
-          </div>
-          <label v-if="mayWrite" for="note"><h2>Your words</h2></label>
-          <textarea
-            v-if="mayWrite"
-            class="textbox"
-            id="note"
-            rows="3"
-            :value="note"
-            :maxlength="LIMITS.noteLength"
-            :readonly="visit.finished"
-            placeholder="What you saw"
-            @input="visit.setNote(($event.target as HTMLTextAreaElement).value)"
-          />
+      <template #below="{ findings }"
+        ><ExpectedCard />
+        <FindingsCard :findings="findings" />
+        <NextTimeCard />
+        <section class="card words">
           <ProblemNote v-if="problem" :problem="problem" />
           <Button v-if="!visit.finished" type="primary" size="large" block :disabled="busy" @click="end(visit.finish)"
             >Finish the visit</Button
@@ -93,6 +74,8 @@ const end = (act: () => Promise<void>) =>
       >
     </MeasureBoard>
 
+    <NoteCard v-if="visit.file!.note !== null" />
+    <HomeCard />
     <DayKept />
     <section class="card" aria-label="What was done">
       <h2>What was done</h2>
@@ -114,6 +97,7 @@ const end = (act: () => Promise<void>) =>
         <DoneTable :sides="whatWasDone(run.line, run.state)" :line="run.line" />
       </template>
     </section>
+    <VisitReportCard />
   </div>
 </template>
 

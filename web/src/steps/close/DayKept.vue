@@ -32,6 +32,7 @@ const withDay = computed(() => (note.value === '' ? line.value : `${line.value}\
 const addable = computed(
   () =>
     !visit.finished &&
+    !visit.file!.note?.signed &&
     session.may('PUT', '/visits/:id/note') &&
     reasons.value.length + readiness.value.setAside.length > 0 &&
     !note.value.includes(line.value) &&
@@ -48,7 +49,7 @@ const addable = computed(
         Set aside: {{ nameOf(each.limitId) }} <span class="soft small">{{ each.reason }}, {{ each.by }}</span>
       </li>
     </ul>
-    <div v-if="addable"><Button @click="visit.setNote(withDay)">Add this to your words</Button></div>
+    <div v-if="addable"><Button @click="visit.setNote({ text: withDay })">Add this to your words</Button></div>
     <div class="asked">
       <span>How did it go, on a day {{ word === 'ready' || word === 'not known' ? `called ${word}` : `to ${word}` }}?</span>
       <ChoiceRow

@@ -9,11 +9,28 @@ defineProps<{ sides: readonly SideDone[]; line: Line }>();
 
 const seconds = (ms: number) => `${Math.round(ms / 1000)} s`;
 
+const often = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
+
+/** What the gauge heard, in percent where a strongest press is known, else in newtons. */
+const reachedWords = ({ reached }: SideDone) =>
+  reached.every(({ pct }) => pct !== null)
+    ? `${reached.map(({ pct }) => pct).join(', ')} %`
+    : `${reached.map(({ n }) => Math.round(n)).join(', ')} N`;
+
 function remarks(side: SideDone): string {
-  const words = [];
+  const words: string[] = [];
   if (side.real.totalMs === 0) words.push('not reached');
+  if (side.unplanned) words.push(side.unplanned === 'added' ? 'added at the table' : 'in place of the plan');
   if (side.stopped) words.push('stopped');
-  if (side.timesEased > 0) words.push(`eased off ${side.timesEased === 1 ? 'once' : `${side.timesEased} times`}`);
+  if (side.left) words.push('left by choice');
+  if (side.timesEased > 0) words.push(`eased off ${often(side.timesEased)}`);
+  if (side.timesBraced > 0) words.push(`breath held ${often(side.timesBraced)}`);
+  if (side.timesDrifted > 0) words.push(`drifted ${often(side.timesDrifted)}`);
+  words.push(...side.offPlane);
+  for (const { seconds: took, before, after } of side.softened)
+    words.push(`softened after ${took} s${before === null ? '' : `, ${before} to ${after}`}`);
+  // Ended before it was through, by nothing that has a word of its own.
+  if (words.length === 0 && side.real.rounds < side.planned.rounds) words.push('not all rounds');
   return words.join(', ');
 }
 </script>
@@ -40,7 +57,10 @@ function remarks(side: SideDone): string {
           <th scope="row">{{ side.name }}</th>
           <td>{{ SIDE_WORDS[side.side] }}</td>
           <td class="num">
-            {{ side.real.rounds }}<span class="of"> of {{ side.planned.rounds }}</span>
+            {{ side.real.rounds
+            }}<span class="of">{{
+              side.real.rounds > side.planned.rounds ? `, ${side.planned.rounds} planned` : ` of ${side.planned.rounds}`
+            }}</span>
           </td>
           <td class="num">
             {{ seconds(side.real.endRangeMs) }}<span class="of"> of {{ seconds(side.planned.endRangeMs) }}</span>
@@ -53,7 +73,10 @@ function remarks(side: SideDone): string {
           <td class="num">
             {{ formatDuration(side.real.totalMs) }}<span class="of"> of {{ formatDuration(side.planned.totalMs) }}</span>
           </td>
-          <td class="num">{{ side.efforts.length > 0 ? `${side.efforts.join(', ')} %` : '–' }}</td>
+          <td class="num">
+            {{ side.efforts.length > 0 ? `${side.efforts.join(', ')} %` : '–' }}
+            <span v-if="side.reached.length > 0" class="of">reached {{ reachedWords(side) }}</span>
+          </td>
           <td class="num">{{ side.discomfort.length > 0 ? side.discomfort.join(', ') : '–' }}</td>
           <td class="num">
             {{

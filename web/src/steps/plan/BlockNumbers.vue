@@ -57,7 +57,7 @@ const unitOf = (spec: NumberSpec) =>
 
 /** One field for every round that has its own value, at most one for each round there is. */
 function values(spec: NumberSpec): number[] {
-  const given = props.block.numbers[spec.id] ?? [];
+  const given = props.block.numbers[spec.id] ?? (spec.before === undefined ? [] : [spec.before]);
   if (!spec.perRound) return given.slice(0, 1);
   return Array.from({ length: Math.min(most.value, method.value.rounds.max) }, (_, i) => given[Math.min(i, given.length - 1)]!);
 }

@@ -26,6 +26,8 @@ import PlanChecks from './PlanChecks.vue';
 import SequenceCard from './SequenceCard.vue';
 import SessionLine from './SessionLine.vue';
 import StairHandles from './StairHandles.vue';
+import ProblemNote from '../../parts/ProblemNote.vue';
+import { useEarlierPlan } from './useEarlierPlan.ts';
 import { usePlan } from './usePlan.ts';
 import { useProposal } from './useProposal.ts';
 import { hintOf, isKey } from '../../parts/keys.ts';
@@ -35,6 +37,7 @@ const router = useRouter();
 const practice = usePractice();
 const plan = usePlan();
 const asked = useProposal();
+const earlier = useEarlierPlan((taken) => plan.takePlan(taken));
 const {
   visit,
   store,
@@ -237,6 +240,8 @@ useWindowKeys(onKey);
         @take="plan.takePlan"
       />
 
+      <p v-if="earlier.said.value" class="small" role="status">{{ earlier.said.value }}</p>
+      <ProblemNote v-if="earlier.problem.value" :problem="earlier.problem.value" :retry="earlier.begin" />
       <SequenceCard :blocks="blocks" :disabled="visit.finished" @put="plan.takePlan" />
 
       <section class="card" aria-label="Offers">

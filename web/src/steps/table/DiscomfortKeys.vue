@@ -1,11 +1,23 @@
 <script setup lang="ts">
-defineProps<{ ceiling: number; last: number | null; disabled: boolean; edgeOpen: boolean }>();
-defineEmits<{ score: [value: number] }>();
+import { keyOf } from '../../parts/keys.ts';
+
+defineProps<{
+  ceiling: number;
+  last: number | null;
+  disabled: boolean;
+  /** Digits mean something else just now. */
+  edgeOpen: boolean;
+  /** When a number is asked for. */
+  asks: string;
+}>();
+defineEmits<{ score: [value: number]; asks: [] }>();
 </script>
 
 <template>
   <div class="discomfort" role="group" :aria-label="`Discomfort, ceiling ${ceiling}`">
-    <span class="lab">{{ edgeOpen ? 'Digits go to the edge' : 'Discomfort' }}</span>
+    <button type="button" class="lab" @click="$emit('asks')">
+      <b>{{ edgeOpen ? 'Digits go elsewhere' : 'Discomfort' }}</b> ask: {{ asks }} <kbd>{{ keyOf('number') }}</kbd>
+    </button>
     <button
       v-for="n in 11"
       :key="n"
@@ -31,13 +43,24 @@ defineEmits<{ score: [value: number] }>();
 }
 
 .lab {
-  width: 82px;
+  width: 96px;
+  min-height: 56px;
+  padding: 0;
+  border: 0;
+  background: none;
   color: var(--soft);
-  font-size: 14px;
-  line-height: 1.2;
+  font: 400 13px/1.25 var(--words);
+  text-align: left;
+  cursor: pointer;
 }
 
-button {
+.lab b {
+  display: block;
+  color: var(--ink);
+  font-weight: 600;
+}
+
+button.num {
   width: 54px;
   height: 56px;
   border: 0;
@@ -48,7 +71,7 @@ button {
   cursor: pointer;
 }
 
-button.over {
+button.num.over {
   background: #2f1b13;
   color: #ee9d79;
 }
@@ -83,19 +106,24 @@ button:disabled {
     grid-column: 1 / -1;
   }
 
-  .discomfort button {
+  .discomfort button.num {
     width: auto;
     min-width: 44px;
   }
 }
 
-@media (max-width: 1240px) {
-  button {
-    width: 54px;
+@media (min-width: 641px) and (max-width: 1240px) {
+  .discomfort {
+    gap: 4px;
+  }
+
+  button.num {
+    width: 48px;
   }
 
   .lab {
-    width: 100%;
+    width: 70px;
+    font-size: 12px;
   }
 }
 </style>

@@ -1,17 +1,24 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 
-const props = defineProps<{ round: number; rounds: number }>();
+const props = defineProps<{
+  round: number;
+  rounds: number;
+  /** Rounds whose last phase was done. */
+  done: readonly number[];
+}>();
+const isOver = computed(() => props.round > props.rounds);
 const marks = computed(() =>
-  Array.from({ length: props.rounds }, (_, i) => (i + 1 < props.round ? 'done' : i + 1 === props.round ? 'now' : 'to-come')),
+  Array.from({ length: props.rounds }, (_, i) => {
+    if (i + 1 === props.round) return 'now';
+    return props.done.includes(i + 1) ? 'done' : 'to-come';
+  }),
 );
-const words = computed(() =>
-  props.round === 0
-    ? `${props.rounds} rounds to come`
-    : props.round > props.rounds
-      ? `all ${props.rounds} rounds done`
-      : `round ${props.round} of ${props.rounds}`,
-);
+const words = computed(() => {
+  if (props.round === 0) return `${props.rounds} rounds to come`;
+  if (!isOver.value) return `round ${props.round} of ${props.rounds}`;
+  return props.done.length === props.rounds ? `all ${props.rounds} rounds done` : `${props.done.length} of ${props.rounds} rounds done`;
+});
 </script>
 
 <template>

@@ -3,13 +3,22 @@ import { computed } from 'vue';
 import type { RunStatus } from '@pace-bend/core/table';
 import DiscomfortKeys from './DiscomfortKeys.vue';
 import type { TableHandle } from './useRun.ts';
-import { keyOf } from '../../parts/keys.ts';
+import { keyOf, type TableAct } from '../../parts/keys.ts';
+import HandKeys from './HandKeys.vue';
 
 /** What can be done now, as keys large enough for an elbow. */
-const props = defineProps<{ run: TableHandle; status: RunStatus; lastScore: number | null; edgeOpen: boolean }>();
-defineEmits<{ space: []; stop: []; close: []; score: [value: number] }>();
+const props = defineProps<{
+  run: TableHandle;
+  status: RunStatus;
+  lastScore: number | null;
+  edgeOpen: boolean;
+  feltOpen: boolean;
+  /** When a number is asked for. */
+  numberMode: string;
+}>();
+defineEmits<{ space: []; stop: []; close: []; letter: []; number: []; hand: [act: TableAct]; score: [value: number] }>();
 const { run } = props;
-const { line, view, linkState, linkProblem, planChanged } = run;
+const { line, state, view, linkState, linkProblem, planChanged } = run;
 
 const cue = computed(() => view.value!.cue);
 const hasOther = computed(() =>
@@ -25,6 +34,8 @@ const spaceWords = computed(
       held: 'Go on',
       waiting: 'Ready',
       eased: 'Go on, shorter',
+      showing: 'Round again',
+      softening: 'It softened',
       stopped: 'Take it back',
       finished: '',
     })[props.status],
@@ -41,10 +52,29 @@ const spaceWords = computed(
       <p>This run cannot be kept: {{ linkProblem?.message }}</p>
       <button type="button" class="key-button go" @click="run.startOver">Start over from the plan</button>
     </div>
+    <div v-else-if="status === 'finished' && state.referredMs !== null" class="choices" role="group" aria-label="Ended to refer">
+      <button type="button" class="key-button go" @click="$emit('letter')">
+        Open the referral <kbd>{{ keyOf('enter') }}</kbd>
+      </button>
+    </div>
     <div v-else-if="status === 'finished'" class="choices">
       <button type="button" class="key-button" @click="run.startOver">Run the plan again</button>
       <button type="button" class="key-button go" @click="$emit('close')">
         Measure again <kbd>{{ keyOf('enter') }}</kbd>
+      </button>
+    </div>
+    <div v-else-if="status === 'showing'" class="choices" role="group" aria-label="The press went the wrong way">
+      <button type="button" class="key-button go" @click="$emit('space')">
+        Round again <kbd>{{ keyOf('space') }}</kbd>
+      </button>
+      <button type="button" class="key-button" @click="run.act({ kind: 'lighter' })">
+        Half the effort <kbd>{{ keyOf('again') }}</kbd>
+      </button>
+      <button type="button" class="key-button" @click="$emit('hand', 'swap')">
+        Another way <kbd>{{ keyOf('swap') }}</kbd>
+      </button>
+      <button type="button" class="key-button stop" @click="$emit('stop')">
+        Stop <kbd>{{ keyOf('stop') }}</kbd>
       </button>
     </div>
     <div v-else-if="status === 'eased'" class="choices" role="group" aria-label="After easing off">
@@ -53,6 +83,9 @@ const spaceWords = computed(
       </button>
       <button type="button" class="key-button" @click="run.act({ kind: 'lighter' })">
         Repeat lighter <kbd>{{ keyOf('again') }}</kbd>
+      </button>
+      <button type="button" class="key-button" @click="$emit('hand', 'swap')">
+        Swap <kbd>{{ keyOf('swap') }}</kbd>
       </button>
       <button type="button" class="key-button stop" @click="$emit('stop')">
         Stop <kbd>{{ keyOf('stop') }}</kbd>
@@ -70,12 +103,15 @@ const spaceWords = computed(
       </button>
     </div>
     <template v-else>
+      <HandKeys v-if="status !== 'ready'" :run="run" :status="status" @key="(act) => $emit('hand', act)" />
       <DiscomfortKeys
         :ceiling="cue.painCeiling"
         :last="lastScore"
         :disabled="status === 'ready'"
-        :edge-open="edgeOpen"
+        :edge-open="edgeOpen || feltOpen"
+        :asks="numberMode"
         @score="(value) => $emit('score', value)"
+        @asks="$emit('number')"
       />
       <div class="actions">
         <template v-if="planChanged && status === 'held'"
@@ -104,9 +140,9 @@ footer {
   flex-wrap: wrap;
   align-items: center;
   justify-content: space-between;
-  gap: 10px 18px;
-  min-height: 96px;
-  padding: 14px 28px;
+  gap: 8px 14px;
+  min-height: 76px;
+  padding: 10px 28px 12px;
   border-top: 1px solid var(--line-faint);
 }
 
@@ -115,7 +151,7 @@ footer {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 10px;
+  gap: 8px;
   margin-left: auto;
 }
 
@@ -155,6 +191,21 @@ footer {
 
 .key-button:hover {
   border-color: var(--ink);
+}
+
+@media (max-width: 1240px) {
+  footer {
+    padding: 8px 18px 10px;
+  }
+
+  .actions .key-button {
+    padding: 0 12px;
+  }
+
+  /* The keys stand on the sheet; here the words have to fit beside the numbers. */
+  .actions :deep(kbd) {
+    display: none;
+  }
 }
 
 @media (max-width: 640px) {

@@ -23,7 +23,7 @@ const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.ru
     <span class="which" :class="view.cue.side"
       >{{ view.cue.side === 'left' ? '◂ ' : '' }}{{ SIDE_WORDS[view.cue.side] }}{{ view.cue.side === 'right' ? ' ▸' : '' }}</span
     >
-    <RouterLink v-if="status !== 'running' && !visit.finished" class="back" :to="`/visit/${visit.id}/letter`"
+    <RouterLink v-if="(status === 'ready' || status === 'finished') && !visit.finished" class="back" :to="`/visit/${visit.id}/letter`"
       >Refer <kbd>{{ keyOf('refer') }}</kbd></RouterLink
     >
     <span class="tail">
@@ -44,7 +44,9 @@ const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.ru
         ><span class="num clock">{{ formatDuration(view.elapsedMs) }} of {{ formatDuration(view.totalMs) }}</span> work<template
           v-if="wholeMs !== null"
         >
-          · whole visit <span class="num">{{ formatDuration(wholeMs) }}</span></template
+          <span class="whole"
+            >&nbsp;· whole visit <span class="num">{{ formatDuration(wholeMs) }}</span></span
+          ></template
         ></span
       >
     </span>
@@ -57,7 +59,7 @@ header {
   flex-wrap: wrap;
   align-items: center;
   gap: 6px 20px;
-  min-height: 60px;
+  min-height: 52px;
   padding: 8px 28px;
   font-size: 16px;
   color: var(--soft);
@@ -94,6 +96,12 @@ header {
 
 .clock {
   color: var(--ink);
+}
+
+@media (max-width: 1100px) {
+  .whole {
+    display: none;
+  }
 }
 
 @media (max-width: 640px) {

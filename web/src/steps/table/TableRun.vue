@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, onScopeDispose, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { formatNumber, referenceBands } from '@pace-bend/core/measure';
 import { phaseKind } from '@pace-bend/core/method';
@@ -9,9 +9,18 @@ import { usePractice } from '../../stores/practice.ts';
 import TableActions from './TableActions.vue';
 import TableHeader from './TableHeader.vue';
 import TableStage from './TableStage.vue';
+import { useNumberAsked } from './useNumberAsked.ts';
+import FoundSheet from './FoundSheet.vue';
+import LivePanel from './LivePanel.vue';
+import { useLive } from './useLive.ts';
+import PutSheet from './PutSheet.vue';
 import { useRun } from './useRun.ts';
+import { useStairHeight } from './useStairHeight.ts';
 import { useTableKeys } from './useTableKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
+import type { TableAct } from '../../parts/keys.ts';
+
+type HandAct = Extract<TableAct, 'more' | 'leave' | 'until' | 'drift' | 'brace' | 'other' | 'swap' | 'add' | 'found' | 'refer'>;
 
 const props = defineProps<{ rate: number }>();
 
@@ -32,9 +41,10 @@ const adjustments = computed(() => state.value.adjustments);
 const cueIndex = computed(() => state.value.cueIndex);
 /** With the rest of the line as it is to be after easing off or reading the edge. */
 const sideCues = computed(() =>
-  redrawn(line.value!, { adjustments: adjustments.value, cueIndex: cueIndex.value }, cue.value.blockIndex, cue.value.side),
+  redrawn(line.value!, { adjustments: adjustments.value, cueIndex: cueIndex.value, line: null }, cue.value.blockIndex, cue.value.side),
 );
 const drawn = computed(() => sideCues.value.find((each) => each.index === cue.value.index) ?? cue.value);
+const live = useLive(run, () => drawn.value);
 const bands = computed(() => referenceBands(block.value.motionId, visit.file!.athlete, practice.dayOf(visit.file!.visit.startsAt)));
 const family = computed(() => phaseKind(cue.value.kind).family);
 const lastScore = computed(() => {
@@ -52,13 +62,46 @@ const readEdges = computed(() =>
 );
 const unit = computed(() => block.value.unit);
 const lineMs = () => state.value.positionMs;
+/** Lower where the screen is: what is told and the keys come first. */
+const stairHeight = useStairHeight();
+const stage = ref<InstanceType<typeof TableStage> | null>(null);
 function edgeKey(): void {
+  // Between two blocks there are readings to be taken: the key goes to their fields.
+  if (stage.value?.focusReadings()) return;
   if (unit.value === 'of10') return;
   if (status.value === 'ready' || status.value === 'finished') return;
   edgeDigits.value = edgeDigits.value === null ? '' : null;
 }
 
+/** Digits of how it felt before it softened and after, or null. */
+const feltDigits = ref<string | null>(null);
+/** Nobody has to answer: after this the digits are discomfort again. */
+const FELT_MS = 8000;
+let feltTimer: ReturnType<typeof setTimeout> | undefined;
+function askHowItFelt(wanted: boolean): void {
+  clearTimeout(feltTimer);
+  feltDigits.value = wanted ? '' : null;
+  if (wanted) feltTimer = setTimeout(() => (feltDigits.value = null), FELT_MS);
+}
+watch(
+  () => state.value.softened.length,
+  (now, before) => askHowItFelt(now > before),
+);
+onScopeDispose(() => clearTimeout(feltTimer));
+
+/** What is done instead, or as well; and what a finger found. */
+const putting = ref<'instead' | 'added' | null>(null);
+const finding = ref(false);
+const number = useNumberAsked(run, cue);
+
 function digit(value: number): void {
+  if (feltDigits.value !== null) {
+    feltDigits.value += String(value);
+    if (feltDigits.value.length < 2) return;
+    const [before, after] = [...feltDigits.value].map(Number) as [number, number];
+    askHowItFelt(false);
+    return run.act({ kind: 'felt', before, after });
+  }
   if (edgeDigits.value === null || unit.value === 'of10') return score(value);
   edgeDigits.value += String(value);
   if (edgeDigits.value.length < 2) return;
@@ -71,7 +114,8 @@ function score(value: number): void {
 }
 
 function stop(): void {
-  if (edgeDigits.value !== null) edgeDigits.value = null;
+  if (feltDigits.value !== null) askHowItFelt(false);
+  else if (edgeDigits.value !== null) edgeDigits.value = null;
   else run.act({ kind: 'stop' });
 }
 
@@ -84,28 +128,67 @@ function space(): void {
   if (linkState.value !== 'elsewhere' && status.value !== 'finished' && line.value?.cues.length) run.space();
 }
 
-/** What was found ends in the referral: the limb is left where it is held, the clock waits. */
+/**
+ * What was found ends in the referral: the run is over, and the letter opens with what happened. Until then the key can be taken back;
+ * pressed once more, or with Enter, it opens at once.
+ */
 function refer(): void {
   if (visit.finished) return;
-  if (status.value === 'running') run.act({ kind: 'hold' });
+  if (status.value === 'ready' || state.value.referredMs !== null || status.value === 'finished') return openLetter();
+  run.act({ kind: 'refer' });
+}
+function openLetter(): void {
+  void run.flush();
   void router.push(`/visit/${visit.id}/letter`);
 }
+/** Five seconds after the run was ended to refer them, unless that was taken back. */
+watch([() => state.value.referredMs, () => run.undo.value?.kind], ([referred, kind], [before]) => {
+  if (referred !== null && before === referred && kind !== 'refer') openLetter();
+});
 
+/** Keys that mean nothing while a sheet lies over the table, or before it has begun. */
+const isOn = () => status.value !== 'ready' && status.value !== 'finished' && linkState.value !== 'elsewhere';
+function put(how: 'instead' | 'added'): void {
+  if (!isOn()) return;
+  if (status.value === 'running') run.act({ kind: 'hold' });
+  putting.value = how;
+}
+function found(): void {
+  if (visit.finished) return;
+  if (status.value === 'running') run.act({ kind: 'hold' });
+  finding.value = true;
+}
+const hand: Record<HandAct, () => void> = {
+  more: () => run.act({ kind: 'more' }),
+  leave: () => run.act({ kind: 'leave' }),
+  until: () => run.act({ kind: 'until' }),
+  drift: () => run.act({ kind: 'drift' }),
+  brace: () => run.act({ kind: 'brace' }),
+  other: () => run.act({ kind: 'other' }),
+  swap: () => put('instead'),
+  add: () => put('added'),
+  found,
+  refer,
+};
 useTableKeys({
   space,
+  ...hand,
+  undo: () => run.act({ kind: 'undo' }),
+  number: number.another,
   next: () => run.act(status.value === 'eased' ? { kind: 'ease' } : { kind: 'next' }),
-  again: () => run.act(status.value === 'eased' ? { kind: 'lighter' } : { kind: 'again' }),
+  again: () => run.act(status.value === 'eased' || status.value === 'showing' ? { kind: 'lighter' } : { kind: 'again' }),
   stop,
   digit,
   edge: edgeKey,
   erase: () => {
-    if (edgeDigits.value) edgeDigits.value = edgeDigits.value.slice(0, -1);
+    if (feltDigits.value) feltDigits.value = feltDigits.value.slice(0, -1);
+    else if (edgeDigits.value) edgeDigits.value = edgeDigits.value.slice(0, -1);
   },
   muted: run.toggleMuted,
   spoken: run.toggleSpoken,
-  refer,
   enter: () => {
-    if (status.value === 'finished') close();
+    if (state.value.referredMs !== null) openLetter();
+    else if (status.value === 'finished') close();
   },
 });
 </script>
@@ -120,7 +203,9 @@ useTableKeys({
     class="table"
     :class="`is-${status}`"
     data-phases
-    :style="{ '--accent': `var(--phase-${status === 'eased' || status === 'stopped' ? 'contract' : family}-far, #f3eddf)` }"
+    :style="{
+      '--accent': `var(--phase-${status === 'eased' || status === 'stopped' || status === 'showing' ? 'contract' : family}-far, #f3eddf)`,
+    }"
     data-testid="table"
     :data-status="status"
     :data-cue="cue.index"
@@ -128,7 +213,18 @@ useTableKeys({
   >
     <TableHeader :run="run" :status="status" />
 
-    <TableStage :run="run" :drawn="drawn" :status="status" :last-score="lastScore" :edge-digits="edgeDigits" />
+    <TableStage
+      ref="stage"
+      :run="run"
+      :drawn="drawn"
+      :status="status"
+      :last-score="lastScore"
+      :edge-digits="edgeDigits"
+      :felt-digits="feltDigits"
+      :number-asked="number.isAsked.value"
+    />
+
+    <LivePanel :live="live" />
 
     <div class="drawing">
       <StairDrawing
@@ -136,10 +232,11 @@ useTableKeys({
         :better="block.better"
         :unit="unit"
         :bands="bands"
-        :height="196"
+        :height="stairHeight"
         :playhead="lineMs"
         :read-edges="readEdges"
-        :label="`Stair, ${cue.side}, round ${Math.min(Math.max(cue.round, 1), cue.rounds)} of ${cue.rounds}`"
+        :live-edge="live.value.value === null ? undefined : () => live.value.value"
+        :label="`Stair, ${cue.side}, round ${Math.min(Math.max(cue.round, 1), view.rounds)} of ${view.rounds}`"
       />
     </div>
 
@@ -148,11 +245,18 @@ useTableKeys({
       :status="status"
       :last-score="lastScore"
       :edge-open="edgeDigits !== null"
+      :felt-open="feltDigits !== null"
+      :number-mode="number.words.value"
+      @hand="(act) => hand[act as HandAct]()"
+      @number="number.another"
+      @letter="openLetter"
       @space="space"
       @stop="stop"
       @close="close"
       @score="score"
     />
+    <PutSheet v-if="putting" :open="putting !== null" :run="run" :how="putting" @update:open="putting = null" />
+    <FoundSheet v-if="finding" v-model:open="finding" :run="run" />
     <p class="sr-only" role="status">{{ status === 'running' ? '' : status }} {{ formatNumber(view.edge) }}</p>
   </main>
 </template>
@@ -187,7 +291,7 @@ useTableKeys({
   --phase-move-far: #a9cbe2;
   --phase-breathe-far: #a9cbe2;
   display: grid;
-  grid-template: auto 1fr auto auto / minmax(0, 1fr);
+  grid-template: auto 1fr auto auto auto / minmax(0, 1fr);
   min-height: 100vh;
   min-height: 100dvh;
   background: var(--ground);
@@ -206,7 +310,7 @@ useTableKeys({
 }
 
 .drawing {
-  padding: 8px 28px 4px;
+  padding: 4px 28px 2px;
 }
 
 @media (max-width: 640px) {

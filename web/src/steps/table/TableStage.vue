@@ -1,16 +1,19 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { formatSigned, formatValue } from '@pace-bend/core/measure';
 import type { Cue } from '@pace-bend/core/method';
 import { formatDuration } from '@pace-bend/core/record';
 import type { RunStatus } from '@pace-bend/core/table';
 import { asksOf, figureShare, lookAgainOf, stanceIn, stanceWords } from '@pace-bend/core/catalogue';
 import EntryPicture from '../../parts/EntryPicture.vue';
-import { SIDE_WORDS } from '../../parts/words.ts';
+import { lowerFirst, SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
+import BetweenReadings from './BetweenReadings.vue';
 import BreathBar from './BreathBar.vue';
 import RoundSquares from './RoundSquares.vue';
+import UndoBar from './UndoBar.vue';
 import { useSlowWay } from './useSlowWay.ts';
+import { useWarning } from './useWarning.ts';
 import type { TableHandle } from './useRun.ts';
 import { keyOf } from '../../parts/keys.ts';
 
@@ -23,8 +26,11 @@ const props = defineProps<{
   drawn: Cue;
   /** Digits of an edge being typed, or null. */
   edgeDigits: string | null;
+  /** Digits of how it felt before it softened and after, or null. */
+  feltDigits: string | null;
+  numberAsked: boolean;
 }>();
-const { line, state, view, first, reopened, sleptMin } = props.run;
+const { line, state, view, first, due, reopened, sleptMin } = props.run;
 
 const cue = computed(() => view.value!.cue);
 const shelf = useShelf();
@@ -79,6 +85,39 @@ const isPast = computed(() => {
   const { better } = line.value!.blocks[cue.value.blockIndex]!;
   return better === 'higher' ? view.value!.edge > furthest + 1e-9 : view.value!.edge < furthest - 1e-9;
 });
+/** Rounds of this side that were gone through to their end. Of the state only what changes with a cue. */
+const spans = computed(() => state.value.spans);
+const roundsDone = computed(() => {
+  const { blockIndex, side } = cue.value;
+  const here = line.value!.cues.filter((each) => each.blockIndex === blockIndex && each.side === side);
+  const ended = new Set(spans.value.filter(({ end }) => end === 'done').map(({ cueIndex }) => cueIndex));
+  return Array.from({ length: view.value!.rounds }, (_, i) => i + 1).filter((round) => {
+    const last = here.findLast((each) => each.round === round && each.round <= each.rounds);
+    return last !== undefined && ended.has(last.index);
+  });
+});
+const warning = useWarning(props.run, cue);
+/** Presses of this side of the block that went the wrong way so far. */
+const drifts = computed(
+  () =>
+    state.value.drifts.filter(({ cueIndex }) => {
+      const each = line.value!.cues[cueIndex]!;
+      return each.blockIndex === cue.value.blockIndex && each.side === cue.value.side;
+    }).length,
+);
+/** What an open cue waits for. */
+const waitsFor = computed(() => {
+  if (cue.value.kind === 'rehearse') return 'Waits until the press goes the right way';
+  if (cue.value.kind === 'check') return 'Waits until nothing beats under the fingers';
+  return cue.value.round >= 1 ? 'Waits for your hand' : 'Waits until they lie right and you stand right';
+});
+/** What is to be read now, while nothing counts. */
+const readings = ref<InstanceType<typeof BetweenReadings> | null>(null);
+const toRead = computed(() => {
+  if (props.status === 'finished') return due(cue.value.index, true);
+  return props.status === 'ready' || cue.value.open ? due(cue.value.index, false) : [];
+});
+defineExpose({ focusReadings: () => toRead.value.length > 0 && (readings.value?.focus() ?? false) });
 const counting = computed(() => props.status === 'running' || props.status === 'held');
 </script>
 
@@ -86,11 +125,19 @@ const counting = computed(() => props.status === 'running' || props.status === '
   <section v-if="view && line" class="stage" :class="{ ready: status === 'ready' }">
     <div class="count">
       <span v-if="status === 'finished'" class="glyph" aria-hidden="true">✓</span>
-      <span v-else-if="status === 'eased' || status === 'stopped'" class="glyph warn" aria-hidden="true">‖</span>
+      <span
+        v-else-if="view.secondsUp !== null"
+        class="num big up"
+        :class="`digits-${Math.min(3, String(view.secondsUp).length)}`"
+        data-testid="count-up"
+        >{{ view.secondsUp }}</span
+      >
+      <span v-else-if="status === 'eased' || status === 'stopped' || status === 'showing'" class="glyph warn" aria-hidden="true">‖</span>
       <span v-else-if="status === 'ready' || cue.open" class="glyph" aria-hidden="true">▸</span>
       <span v-else class="num big" :class="`digits-${Math.min(3, String(view.secondsLeft).length)}`" data-testid="count">{{
         view.secondsLeft
       }}</span>
+      <UndoBar class="back" :run="run" />
     </div>
 
     <div class="say" aria-live="assertive">
@@ -108,8 +155,27 @@ const counting = computed(() => props.status === 'running' || props.status === '
       </template>
       <template v-else-if="status === 'eased'">
         <p class="instruction">Ease off first</p>
-        <p class="how">back from the edge, let them breathe · {{ lastScore }} is above {{ cue.painCeiling }}</p>
-        <p class="then">then decide: shorter, lighter, or enough</p>
+        <p class="how">
+          back from the edge, let them breathe ·
+          {{ lastScore !== null && lastScore > cue.painCeiling ? `${lastScore} is above ${cue.painCeiling}` : 'the breath was held' }}
+        </p>
+        <p class="then">then decide: shorter, lighter, another way, or enough</p>
+      </template>
+      <template v-else-if="status === 'showing'">
+        <p class="instruction">Show it again: {{ lowerFirst(cue.text) }}</p>
+        <p class="how">{{ cue.detail }} · nothing counts</p>
+        <p class="then">
+          {{
+            drifts >= 2
+              ? `Wrong ${drifts} times on this side: half the effort, or another way`
+              : 'Space, when it goes the right way: the round starts over'
+          }}
+        </p>
+      </template>
+      <template v-else-if="status === 'softening'">
+        <p class="instruction">{{ cue.text }}</p>
+        <p class="how">until it softens · {{ cue.detail }}</p>
+        <p class="then">Space or U when it has</p>
       </template>
       <template v-else-if="status === 'stopped'">
         <p class="instruction">Stopped. Bring it home</p>
@@ -131,10 +197,22 @@ const counting = computed(() => props.status === 'running' || props.status === '
           >
           <template v-else-if="reopened">Reopened where it was. Space goes on</template>
           <template v-else-if="status === 'held'">Held. Space goes on</template>
-          <template v-else-if="cue.open">Space when ready</template>
+          <template v-else-if="cue.open">{{ waitsFor }}: Space</template>
           <template v-else-if="view.nextCue">then {{ view.nextCue.text.toLowerCase() }}</template>
         </p>
       </template>
+      <p v-if="feltDigits !== null" class="asked" data-testid="felt">
+        How did it feel before, and now? <span class="num">{{ feltDigits.padEnd(2, '_').split('').join(' ') }}</span>
+      </p>
+      <p v-else-if="numberAsked" class="asked" data-testid="number-asked">Number, please</p>
+      <p
+        v-if="warning && (counting || status === 'waiting' || status === 'softening' || status === 'ready')"
+        class="warning"
+        data-testid="warning"
+      >
+        {{ warning }}
+      </p>
+      <BetweenReadings v-if="toRead.length > 0" ref="readings" :items="toRead" />
       <BreathBar v-if="counting && !cue.open" :breath="view.breath" :paced="cue.breath !== 'free'" :still="status === 'held'" />
     </div>
 
@@ -151,7 +229,7 @@ const counting = computed(() => props.status === 'running' || props.status === '
         :shape="1.35"
         decorative
       />
-      <RoundSquares :round="cue.round" :rounds="cue.rounds" />
+      <RoundSquares :round="cue.round" :rounds="view.rounds" :done="roundsDone" />
       <div class="edge">
         <span v-if="unit === 'of10'" class="lab">Pressure, as felt</span>
         <span v-else class="lab"
@@ -178,20 +256,31 @@ const counting = computed(() => props.status === 'running' || props.status === '
 }
 
 .count {
+  position: relative;
   min-width: 0;
   color: var(--accent);
   line-height: 0.86;
 }
 
 .big {
-  font-size: min(300px, 23vw);
+  font-size: min(300px, 23vw, 34vh);
   font-stretch: 118%;
   letter-spacing: -0.05em;
 }
 
+/* Out of the way of what is counted, and nothing moves when it comes and goes. */
+.back {
+  position: absolute;
+  top: 100%;
+  left: 0;
+  z-index: 1;
+  margin-top: 8px;
+  line-height: 1.2;
+}
+
 /* The column keeps its width, so two digits have to be smaller than one. */
 .big.digits-2 {
-  font-size: min(222px, 16.4vw);
+  font-size: min(222px, 16.4vw, 34vh);
 }
 
 .big.digits-3 {
@@ -200,7 +289,7 @@ const counting = computed(() => props.status === 'running' || props.status === '
 
 .glyph {
   display: inline-block;
-  font: 600 clamp(120px, 17vw, 210px) var(--figures);
+  font: 600 clamp(110px, min(17vw, 24vh), 210px) var(--figures);
   line-height: 1;
 }
 
@@ -231,6 +320,28 @@ const counting = computed(() => props.status === 'running' || props.status === '
   margin-top: 14px;
   color: var(--soft);
   font-size: 20px;
+}
+
+.asked {
+  margin-top: 8px;
+  color: var(--sun);
+  font: 600 28px var(--figures);
+}
+
+.asked .num {
+  letter-spacing: 0.1em;
+}
+
+.warning {
+  margin-top: 10px;
+  padding-left: 12px;
+  border-left: 4px solid var(--sun);
+  font-size: clamp(17px, 1.7vw, 22px);
+  line-height: 1.3;
+}
+
+.big.up {
+  color: var(--sun);
 }
 
 .numbers {

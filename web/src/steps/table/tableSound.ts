@@ -26,6 +26,10 @@ export function tableSound() {
       tones.muted = muted.value;
       keepChoice('muted', muted.value);
     },
+    /** Words without a tone, where words are wanted. */
+    say(words: () => string): void {
+      if (spoken.value) speak(words());
+    },
     /** Where it speaks from now on, `words` are said at once. */
     toggleSpoken(words: () => string): void {
       spoken.value = !spoken.value;

@@ -2,7 +2,19 @@ import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { v7 as uuid } from 'uuid';
 import { phaseKind, type Line } from '@pace-bend/core/method';
 import { LIMITS, type Run, type RunFields } from '@pace-bend/core/record';
-import { applyEvent, carryTo, foldRun, nextChangeMs, READY, viewRun, type RunEventBody, type RunState } from '@pace-bend/core/table';
+import {
+  applyEvent,
+  carryTo,
+  foldRun,
+  lineNow,
+  nextChangeMs,
+  READY,
+  UNDO_MS,
+  viewRun,
+  type RunEventBody,
+  type RunEventKind,
+  type RunState,
+} from '@pace-bend/core/table';
 import { useOutbox } from '../../stores/outbox.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
@@ -16,6 +28,8 @@ import { useBetween } from './useBetween.ts';
 
 /** While the count runs, the server hears at least this often where it is, in milliseconds of run time. */
 const BEAT_MS = 3000;
+/** A beat of the other tab can come in between once; twice is somebody at work there. */
+const TAKE_OVER_TIMES = 2;
 
 /** The run of the open visit: what is on the screen now, and what the keys do. */
 export function useRun(rate: number) {
@@ -40,7 +54,8 @@ export function useRun(rate: number) {
       clockFailed.value = true;
     },
   );
-  const line = shallowRef<Line | null>(null);
+  /** The line as it was compiled; what happens at the table may amend what is left of it. */
+  const compiled = shallowRef<Line | null>(null);
   const state = shallowRef<RunState>(READY);
   /** True after the program was opened on a run under way, until the first key. */
   const reopened = ref(false);
@@ -52,16 +67,24 @@ export function useRun(rate: number) {
   );
   const linkState = computed<LinkState>(() => carried.value.state);
   const linkProblem = computed(() => carried.value.problem);
+  /** The line as it is now. */
+  const line = computed(() => (compiled.value ? lineNow(compiled.value, state.value) : null));
+  /** The key that can still be taken back, and for how many seconds. */
+  const undo = shallowRef<{ readonly kind: RunEventKind; readonly secondsLeft: number } | null>(null);
   let lastEventMs = 0;
   let lastCue = -1;
   let ended = false;
 
-  const view = computed(() => (line.value && line.value.cues.length > 0 ? viewRun(line.value, state.value) : null));
+  const view = computed(() => (compiled.value && compiled.value.cues.length > 0 ? viewRun(compiled.value, state.value) : null));
   const planLine = computed(() => lineOf(visit.file!.plan.blocks, breathOf(visit.file!), edgesOf(visit.file!), shelf.shelf));
-  const isOther = computed(() => planLine.value !== null && JSON.stringify(planLine.value.cues) !== JSON.stringify(line.value?.cues));
+  const isOther = computed(() => planLine.value !== null && JSON.stringify(planLine.value.cues) !== JSON.stringify(compiled.value?.cues));
   const planChanged = computed(() => state.value.status !== 'ready' && state.value.status !== 'finished' && isOther.value);
 
-  const { wholeMs, beforeCue, afterAll } = useBetween(line, isOther);
+  const { wholeMs: plannedMs, beforeCue, afterAll, due } = useBetween(compiled, line, isOther);
+  /** What the whole visit takes with what was put in and left out. */
+  const wholeMs = computed(() =>
+    plannedMs.value === null || !line.value || !compiled.value ? null : plannedMs.value + line.value.totalMs - compiled.value.totalMs,
+  );
   /** What is to be done before the cue that is on now, or when all is over; empty in the middle of a block. */
   const first = computed(() => {
     if (!view.value) return '';
@@ -82,7 +105,7 @@ export function useRun(rate: number) {
     const run: Pick<Run, 'id' | 'line' | 'events'> | null = onlyHere ?? runs.at(-1) ?? null;
     if (!run) return ready();
     const { all } = joinEvents(run.events, kept?.runId === run.id ? kept.events : []);
-    line.value = run.line;
+    compiled.value = run.line;
     state.value = foldRun(
       run.line,
       all.map((each) => each.event),
@@ -98,7 +121,7 @@ export function useRun(rate: number) {
   function ready(): void {
     link.value = null;
     clock.value = new RunClock(absoluteNowMs, clockRate);
-    line.value = planLine.value;
+    compiled.value = planLine.value;
     state.value = READY;
     reopened.value = false;
     lastCue = -1;
@@ -121,9 +144,9 @@ export function useRun(rate: number) {
 
   /** Puts an event on the run: into the state, into the browser, and on its way to the server. */
   function put(body: RunEventBody): void {
-    if (!line.value || linkState.value === 'elsewhere') return;
+    if (!compiled.value || linkState.value === 'elsewhere') return;
     const event = { ...body, atMs: Math.max(clock.value.now(), state.value.atMs) };
-    state.value = applyEvent(line.value, state.value, event);
+    state.value = applyEvent(compiled.value, state.value, event);
     lastEventMs = event.atMs;
     link.value?.add(event);
     after();
@@ -134,9 +157,9 @@ export function useRun(rate: number) {
    */
   function noticeSleep(): void {
     const silentMs = sleep.alive(clockFailed.value);
-    if (silentMs === null || !line.value || state.value.status !== 'running' || !clock.value.isRunning) return;
+    if (silentMs === null || !compiled.value || state.value.status !== 'running' || !clock.value.isRunning) return;
     const event = { kind: 'hold' as const, atMs: state.value.atMs };
-    state.value = applyEvent(line.value, state.value, event);
+    state.value = applyEvent(compiled.value, state.value, event);
     lastEventMs = event.atMs;
     link.value?.add(event);
     sleptMin.value = Math.max(1, Math.round(silentMs / 60_000));
@@ -156,7 +179,7 @@ export function useRun(rate: number) {
     sound.wake();
     noticeSleep();
     sleptMin.value = null;
-    if (!line.value || state.value.status === 'finished') return;
+    if (!compiled.value || (state.value.status === 'finished' && body.kind !== 'undo')) return;
     if (state.value.status === 'ready') {
       if (body.kind !== 'go' && body.kind !== 'start') return;
       begin();
@@ -189,11 +212,22 @@ export function useRun(rate: number) {
     lastEventMs = 0;
   }
 
+  /** What a device says: kept beside what the keys do; while the page only shows a run it has not taken up, nothing is written. */
+  function say(body: RunEventBody): void {
+    if (clock.value.isRunning && !reopened.value && state.value.status !== 'ready' && state.value.status !== 'finished') put(body);
+  }
+  /** Something to be heard now: a tone, and words where they are wanted. */
+  function warn(words: string): void {
+    sound.warning();
+    sound.say(() => words);
+  }
+
   /** Space: begins, holds, goes on, or after easing off goes on from a shorter range. */
   function space(): void {
     noticeSleep();
     const status = reopened.value && state.value.status === 'running' ? 'held' : state.value.status;
-    if (status === 'eased') act({ kind: 'ease' });
+    if (status === 'softening') act({ kind: 'until' });
+    else if (status === 'eased') act({ kind: 'ease' });
     else if (status === 'running' && !view.value!.cue.open) act({ kind: 'hold' });
     else act({ kind: 'go' });
   }
@@ -201,23 +235,36 @@ export function useRun(rate: number) {
   /** Carries the state to now; called by the alarm, and by the screen for every frame it draws. */
   function look(): void {
     noticeSleep();
-    if (!line.value || !clock.value.isRunning || state.value.status !== 'running') return;
-    state.value = carryTo(line.value, state.value, clock.value.now());
-    if (state.value.status === 'running' && state.value.atMs - lastEventMs >= BEAT_MS * clockRate) put({ kind: 'beat' });
+    lookAtUndo();
+    const counts = () => state.value.status === 'running' || state.value.status === 'softening';
+    if (!compiled.value || !clock.value.isRunning || !counts()) return;
+    state.value = carryTo(compiled.value, state.value, clock.value.now());
+    if (counts() && state.value.atMs - lastEventMs >= BEAT_MS * clockRate) put({ kind: 'beat' });
     else after();
+  }
+
+  /** A key can be taken back for five seconds of the run's clock, also after the end. */
+  function lookAtUndo(): void {
+    const last = state.value.undo;
+    const leftMs = last && clock.value.isRunning ? UNDO_MS - (clock.value.now() - last.atMs) : 0;
+    const secondsLeft = Math.ceil(leftMs / 1000);
+    if (!last || secondsLeft <= 0) undo.value = null;
+    else if (undo.value?.kind !== last.kind || undo.value.secondsLeft !== secondsLeft) undo.value = { kind: last.kind, secondsLeft };
   }
 
   /** What follows from a new state: the tone, the words, the next alarm, and the end. */
   function after(): void {
     const now = state.value;
-    const cue = line.value!.cues[now.cueIndex]!;
+    const cue = line.value!.cues[Math.min(now.cueIndex, line.value!.cues.length - 1)]!;
+    lookAtUndo();
     if (now.cueIndex !== lastCue && now.status === 'running') {
       sound.phase(phaseKind(cue.kind).family, () => [beforeCue(now.cueIndex), cue.text].filter(Boolean).join('. '));
       lastCue = now.cueIndex;
     }
     if (now.status === 'eased' && now.spans.at(-1)?.end === 'eased' && now.atMs === now.spans.at(-1)!.endMs) sound.warning();
+    if (now.status === 'showing') sound.say(() => `Wrong direction. Show it again: ${cue.text}`);
     if (now.status !== 'running') lastCue = -1;
-    const change = clock.value.isRunning ? nextChangeMs(line.value!, now) : null;
+    const change = clock.value.isRunning ? nextChangeMs(compiled.value!, now) : null;
     const nextMs = change === null ? null : Math.min(change, lastEventMs + BEAT_MS * clockRate);
     if (nextMs !== alarmMs) {
       alarmMs = nextMs;
@@ -237,12 +284,27 @@ export function useRun(rate: number) {
     ready();
   }
 
-  /** The other tab's events are taken over; the run goes on here from where they left it. */
+  /**
+   * The other tab's events are taken over, and this one leads from now on: it says so at once, with a hold where the count ran, so that a beat
+   * of the other one that comes before the next key does not take the lead back. Where one came in between all the same, once more.
+   */
   async function takeOver(): Promise<void> {
-    const runId = link.value?.runId ?? '';
-    outbox.dropRecord(visit.record, (change) => isOfRun(change, runId));
-    await visit.load(visit.id);
-    open();
+    for (let attempt = 0; attempt < TAKE_OVER_TIMES; attempt++) {
+      const runId = link.value?.runId ?? '';
+      outbox.dropRecord(visit.record, (change) => isOfRun(change, runId));
+      await visit.load(visit.id);
+      open();
+      claim();
+      await outbox.flush(visit.record);
+      if (linkState.value !== 'elsewhere') return;
+    }
+  }
+  function claim(): void {
+    const { status } = state.value;
+    if (status === 'ready' || status === 'finished') return;
+    clock.value.startAt(state.value.atMs);
+    reopened.value = false;
+    put({ kind: status === 'running' ? 'hold' : 'beat' });
   }
 
   /** The page goes away: where the count is now is kept, so that it reopens right there. */
@@ -277,7 +339,10 @@ export function useRun(rate: number) {
     clockFailed,
     sleptMin,
     wholeMs,
+    due,
+    undo,
     visit,
+    compiled,
     line,
     state,
     view,
@@ -290,6 +355,8 @@ export function useRun(rate: number) {
     spoken: sound.spoken,
     clockRate,
     act,
+    say,
+    warn,
     space,
     startOver,
     takeOver,

@@ -1,14 +1,24 @@
 import { onMounted, onUnmounted } from 'vue';
 import { TABLE_KEYS, type TableAct } from '../../parts/keys.ts';
+import { Pedals } from './pedals.ts';
 
 export type TableKeys = Readonly<Record<TableAct, () => void>> & { readonly digit: (digit: number) => void };
 
-/** Every action has a key; foot pedals send Page Up and Page Down. A key that is kept down counts once. */
+/** Every action has a key; foot pedals send Page Up and Page Down. Any other key that is kept down counts once. */
 export function useTableKeys(keys: TableKeys): void {
+  const pedals = new Pedals((act) => keys[act]());
+  const isElsewhere = (event: KeyboardEvent) => (event.target as HTMLElement).closest('input, textarea, [role="dialog"]') !== null;
+
   const onKey = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     // What is typed into a question over the table is no key of the table.
-    if ((event.target as HTMLElement).closest('input, textarea, [role="dialog"]')) return;
+    if (isElsewhere(event)) return;
+    const pedal = Pedals.of(event.key);
+    if (pedal) {
+      event.preventDefault();
+      pedals.press(pedal);
+      return;
+    }
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     const act = TABLE_KEYS.find((each) => each.codes.includes(key))?.act;
     if (!act) return;
@@ -18,16 +28,22 @@ export function useTableKeys(keys: TableKeys): void {
     event.preventDefault();
     if (!event.repeat) action();
   };
-  // A focused button would also click on Space when the key comes up.
   const onKeyUp = (event: KeyboardEvent) => {
+    const pedal = Pedals.of(event.key);
+    if (pedal) pedals.release(pedal);
+    // A focused button would also click on Space when the key comes up.
     if (event.key === ' ' && !(event.target as HTMLElement).closest('[role="dialog"]')) event.preventDefault();
   };
+  const forget = () => pedals.forget();
   onMounted(() => {
     window.addEventListener('keydown', onKey);
     window.addEventListener('keyup', onKeyUp);
+    window.addEventListener('blur', forget);
   });
   onUnmounted(() => {
+    forget();
     window.removeEventListener('keydown', onKey);
     window.removeEventListener('keyup', onKeyUp);
+    window.removeEventListener('blur', forget);
   });
 }

@@ -1,0 +1,203 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import DatePicker from 'ant-design-vue/es/date-picker';
+import { v7 as uuid } from 'uuid';
+import { computed, ref, watch } from 'vue';
+import { comeBack, hasWords, keptSoFar, lookChoices, shortOf, toggleWords } from '@pace-bend/core/next';
+import { LIMITS, type Visit } from '@pace-bend/core/record';
+import { api } from '../../api/api.ts';
+import NumberField from '../../parts/NumberField.vue';
+import ProblemNote from '../../parts/ProblemNote.vue';
+import { useAction } from '../../parts/useAction.ts';
+import { useDay } from '../../stores/day.ts';
+import { usePractice } from '../../stores/practice.ts';
+import { useVisit } from '../../stores/visit.ts';
+
+/** What to look at first next time, chosen; when to come back, with the reason; and the booking itself. */
+const visit = useVisit();
+const practice = usePractice();
+const day = useDay();
+const { busy, problem, run } = useAction();
+const file = computed(() => visit.file!);
+const today = computed(() => practice.dayOf(file.value.visit.startsAt));
+const startMs = computed(() => Date.parse(file.value.visit.startsAt));
+
+const choices = computed(() => lookChoices(file.value.findings, file.value.lastFindings, file.value.goals, visit.readings, startMs.value));
+const kept = computed(() => file.value.visit.lookFirst);
+const MARK = { found: 'found today', 'not looked at': 'not looked at today', goal: 'goal not reached' } as const;
+function toggle(words: string): void {
+  const next = toggleWords(kept.value, words);
+  if (next.length <= LIMITS.aboutLength) visit.setArrive({ lookFirst: next });
+}
+const isTooLong = (words: string) => !hasWords(kept.value, words) && toggleWords(kept.value, words).length > LIMITS.aboutLength;
+
+const back = computed(() =>
+  comeBack({
+    day: today.value,
+    stopped: visit.stops.length > 0,
+    short: shortOf(file.value.goals, visit.readings).map(({ goal }) => goal.byDate),
+    kept: keptSoFar(
+      file.value.past,
+      visit.readings.flatMap(({ value, ...each }) => (value === null ? [] : [{ ...each, value, trialCount: each.trials.length }])),
+      file.value.visit.startsAt,
+      file.value.errors,
+    ),
+    sorest: visit.findings.reduce<number | null>(
+      (most, each) =>
+        each.kind === 'point' && each.data && each.data.tenderness !== null ? Math.max(most ?? 0, each.data.tenderness) : most,
+      null,
+    ),
+    event: file.value.nextEvent,
+  }),
+);
+
+const ids = ref(uuid());
+const on = ref('');
+const at = ref(timeNow());
+const minutes = ref(file.value.visit.minutes);
+const tried = ref(false);
+watch(
+  back,
+  (now, before) => {
+    // What somebody chose stays; what was proposed follows the proposal.
+    if (on.value === '' || on.value === before?.day) on.value = now.day ?? '';
+  },
+  { immediate: true },
+);
+function timeNow(): string {
+  return practice.timeOfDay(file.value.visit.startsAt);
+}
+const startsAt = computed(() => (on.value === '' ? null : practice.instantAt(on.value, at.value)));
+const { min, max } = LIMITS.visitMinutes;
+const wrong = computed(() => {
+  if (!tried.value) return '';
+  if (on.value === '') return 'Choose a day.';
+  if (startsAt.value === null) return 'A time is written HH:MM, 00:00 to 23:59.';
+  if (Date.parse(startsAt.value) <= startMs.value) return 'Next time lies after this visit.';
+  if (!Number.isInteger(minutes.value) || minutes.value < min || minutes.value > max) return `Whole minutes, ${min} to ${max}.`;
+  return '';
+});
+async function book(overlap = false): Promise<void> {
+  tried.value = true;
+  if (wrong.value !== '') return;
+  await run(async () => {
+    await api<Visit>('PUT', `/visits/${ids.value}`, {
+      athleteId: file.value.athlete.id,
+      startsAt: startsAt.value,
+      minutes: minutes.value,
+      overlap,
+    });
+    ids.value = uuid();
+    await visit.load(visit.id);
+    await day.load(day.page?.date);
+  });
+}
+const booked = computed(() => file.value.nextVisitAt);
+</script>
+
+<template>
+  <section class="card next" aria-label="Next time">
+    <h2>Next time</h2>
+    <div v-if="choices.length > 0" class="choices" role="group" aria-label="Look at first">
+      <button
+        v-for="each in choices"
+        :key="each.words"
+        type="button"
+        class="choice look"
+        :aria-pressed="hasWords(kept, each.words)"
+        :disabled="visit.finished || isTooLong(each.words)"
+        @click="toggle(each.words)"
+      >
+        {{ each.words }} <span class="small mark">{{ MARK[each.why] }}</span>
+      </button>
+    </div>
+    <div class="field">
+      <label for="look-first">Next time, look at first</label>
+      <input
+        id="look-first"
+        class="input"
+        :value="kept"
+        :maxlength="LIMITS.aboutLength"
+        :readonly="visit.finished"
+        placeholder="Stands on top when they arrive again"
+        @input="visit.setArrive({ lookFirst: ($event.target as HTMLInputElement).value })"
+      />
+    </div>
+    <p v-if="booked" class="booked" role="status">
+      Booked for <b>{{ practice.shortDate(booked) }}, {{ practice.timeOfDay(booked) }}</b
+      >.
+    </p>
+    <p class="why">
+      <template v-if="back.days !== null"
+        >Come back in about <b class="num">{{ back.days }}</b> days: {{ back.reasons.join('; ') }}.
+        <span class="soft small">A rule of thumb; the athlete’s own line over weeks says more.</span></template
+      ><template v-else>No day proposed: {{ back.reasons.join('; ') }}.</template>
+    </p>
+    <form v-if="!booked" class="book" novalidate @submit.prevent="book()">
+      <div class="field">
+        <label for="next-day">Day</label>
+        <DatePicker
+          id="next-day"
+          :value="(on || undefined) as never"
+          value-format="YYYY-MM-DD"
+          :allow-clear="false"
+          @change="(value: unknown) => (on = String(value))"
+        />
+      </div>
+      <div class="field">
+        <label for="next-time">Time</label>
+        <input id="next-time" v-model="at" class="input num short" placeholder="HH:MM" inputmode="numeric" maxlength="5" />
+      </div>
+      <div class="field">
+        <span class="label">Minutes</span>
+        <NumberField
+          :value="minutes"
+          label="Minutes of the next visit"
+          unit="min"
+          :step="5"
+          :wrong="wrong.startsWith('Whole')"
+          @change="(value) => (minutes = value)"
+        />
+      </div>
+      <Button html-type="submit" :loading="busy">Book it</Button>
+    </form>
+    <p v-if="wrong !== ''" class="wrong" role="alert">{{ wrong }}</p>
+    <ProblemNote v-if="problem" :problem="problem"
+      ><Button v-if="problem.overlaps.length > 0" :disabled="busy" @click="book(true)">Put it in all the same</Button></ProblemNote
+    >
+  </section>
+</template>
+
+<style scoped>
+.next {
+  display: grid;
+  gap: 10px;
+}
+
+.look {
+  text-align: left;
+}
+
+.mark {
+  margin-left: 6px;
+  opacity: 0.8;
+}
+
+.book {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 10px 14px;
+}
+
+.booked {
+  padding-left: 10px;
+  border-left: 4px solid var(--spruce);
+}
+
+@media (pointer: coarse) {
+  .look {
+    min-height: 44px;
+  }
+}
+</style>
