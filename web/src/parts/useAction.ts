@@ -13,6 +13,15 @@ export function useAction() {
   async function run(work: () => Promise<unknown>): Promise<boolean> {
     if (busy.value) return false;
     busy.value = true;
+    try {
+      return await start(work);
+    } finally {
+      busy.value = false;
+    }
+  }
+
+  /** Starts the work though other work is still under way, for what is shown at once and so can be taken back at once. */
+  async function start(work: () => Promise<unknown>): Promise<boolean> {
     problem.value = null;
     try {
       await work();
@@ -21,10 +30,8 @@ export function useAction() {
       if (!(error instanceof ApiProblem)) throw error;
       problem.value = error;
       return false;
-    } finally {
-      busy.value = false;
     }
   }
 
-  return { busy, problem, run };
+  return { busy, problem, run, start };
 }

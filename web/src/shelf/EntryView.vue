@@ -65,10 +65,10 @@ const grades = computed(() => {
   ];
 });
 
-const { busy, problem, run } = useAction();
+const { problem, start } = useAction();
 const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
 
-const retire = (retired: boolean) => run(() => shelf.setRetired(item.value!.id, retired));
+const retire = (retired: boolean) => start(() => shelf.setRetired(item.value!.id, retired));
 /** Whose direction it is: that of the athlete’s press, or of the hand. */
 const endWords = computed(() => {
   if (entryScene(entry.value!).start === undefined) return `The limb stays, the hand works: ${entry.value!.pressLine}`;
@@ -340,8 +340,8 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
           </ul>
           <p v-if="mayWrite" class="acts">
             <Button @click="router.push(`/shelf/new?from=${entry.id}`)">{{ item ? 'Change it' : 'Copy as your own' }}</Button>
-            <Button v-if="item && !item.retiredAt" :loading="busy" @click="retire(true)">Take off the shelf</Button>
-            <Button v-if="item?.retiredAt" :loading="busy" @click="retire(false)">Put back</Button>
+            <Button v-if="item && !item.retiredAt" @click="retire(true)">Take off the shelf</Button>
+            <Button v-if="item?.retiredAt" @click="retire(false)">Put back</Button>
           </p>
           <p v-if="item" class="small soft">
             Made by {{ item.madeBy }}. A change is a new version; plans keep the one they were made with.

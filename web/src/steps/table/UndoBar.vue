@@ -5,9 +5,9 @@ import type { RunEventKind } from '@pace-bend/core/table';
 import { keyOf } from '../../parts/keys.ts';
 import type { TableHandle } from './useRun.ts';
 
-/** The last key, said, and how long it can still be taken back. */
+/** The last key, said, and how long it can still be taken back; or that it could do nothing here. */
 const props = defineProps<{ run: TableHandle }>();
-const { undo, state, line } = props.run;
+const { undo, inVain, state, line } = props.run;
 
 const WORDS: Readonly<Partial<Record<RunEventKind, string>>> = {
   next: 'Next',
@@ -23,6 +23,19 @@ const WORDS: Readonly<Partial<Record<RunEventKind, string>>> = {
   other: 'The other side now',
   refer: 'Ended, to refer',
 };
+/** What a key says that can do nothing where the run is. */
+const IN_VAIN: Readonly<Partial<Record<RunEventKind, string>>> = {
+  more: 'No round to repeat here',
+  leave: 'Nothing is left of this side',
+  drift: 'No press to show here',
+  brace: 'Nothing to ease off here',
+  until: 'Nothing to wait for here',
+  other: 'No other side here',
+  put: 'Nothing can go in here',
+  felt: 'Nothing softened yet',
+  edge: 'No edge here',
+};
+const vain = computed(() => (inVain.value === null ? null : (IN_VAIN[inVain.value] ?? 'Not now')));
 const words = computed(() => {
   switch (undo.value?.kind) {
     case undefined:
@@ -46,7 +59,8 @@ const words = computed(() => {
 </script>
 
 <template>
-  <button v-if="undo" type="button" class="undo" data-testid="undo" @click="run.act({ kind: 'undo' })">
+  <p v-if="vain" class="undo vain" role="status" data-testid="in-vain">{{ vain }}</p>
+  <button v-else-if="undo" type="button" class="undo" data-testid="undo" @click="run.act({ kind: 'undo' })">
     {{ words }} · <b>take back</b> <kbd>{{ keyOf('undo') }}</kbd> <span class="num">{{ undo.secondsLeft }}</span>
   </button>
 </template>
@@ -61,6 +75,15 @@ const words = computed(() => {
   color: var(--ink);
   font: 500 17px var(--words);
   cursor: pointer;
+}
+
+.vain {
+  display: grid;
+  place-items: center;
+  margin: 0;
+  border-color: var(--line);
+  color: var(--soft);
+  cursor: default;
 }
 
 .undo kbd {

@@ -106,6 +106,19 @@ async function atTheTable(rate: number) {
   return { run, until, visit, close: () => scope.stop() };
 }
 
+test('a key that can do nothing where the run is says so, until the next one that can', async () => {
+  open();
+  const { run, close } = await atTheTable(1);
+  run.space();
+  run.act({ kind: 'drift' });
+  expect(run.inVain.value).toBe('drift');
+  run.act({ kind: 'next' });
+  expect(run.inVain.value).toBeNull();
+  run.act({ kind: 'other' });
+  expect(run.inVain.value).toBe('other');
+  close();
+});
+
 test('only the alarm moves it: begun, gone through every cue, finished, and told to the server in order', async () => {
   const page = open();
   const { run, until } = await atTheTable(60);

@@ -4,8 +4,10 @@ import { phaseKind, type Line } from '@pace-bend/core/method';
 import { LIMITS, type Run, type RunFields } from '@pace-bend/core/record';
 import {
   applyEvent,
+  CAN_BE_UNDONE,
   carryTo,
   foldRun,
+  isFromDevice,
   lineNow,
   nextChangeMs,
   READY,
@@ -23,11 +25,14 @@ import { absoluteNowMs, Alarm } from './alarm.ts';
 import { RunClock } from './runClock.ts';
 import { eventsSpot, isOfRun, joinEvents, linkOf, pendingRun, RunLink, runSpot, type LinkState } from './runLink.ts';
 import { SleepWatch } from './sleepWatch.ts';
+import { useForAMoment } from '../../parts/useForAMoment.ts';
 import { tableSound } from './tableSound.ts';
 import { useBetween } from './useBetween.ts';
 
 /** While the count runs, the server hears at least this often where it is, in milliseconds of run time. */
 const BEAT_MS = 3000;
+/** How long it is said that a key could do nothing here. */
+const IN_VAIN_MS = 3000;
 /** A beat of the other tab can come in between once; twice is somebody at work there. */
 const TAKE_OVER_TIMES = 2;
 
@@ -71,6 +76,8 @@ export function useRun(rate: number) {
   const line = computed(() => (compiled.value ? lineNow(compiled.value, state.value) : null));
   /** The key that can still be taken back, and for how many seconds. */
   const undo = shallowRef<{ readonly kind: RunEventKind; readonly secondsLeft: number } | null>(null);
+  /** The key that was pressed last and could do nothing where the run is, for a moment. */
+  const { value: inVain, show: showInVain } = useForAMoment<RunEventKind>(IN_VAIN_MS);
   let lastEventMs = 0;
   let lastCue = -1;
   let ended = false;
@@ -146,7 +153,9 @@ export function useRun(rate: number) {
   function put(body: RunEventBody): void {
     if (!compiled.value || linkState.value === 'elsewhere') return;
     const event = { ...body, atMs: Math.max(clock.value.now(), state.value.atMs) };
+    const before = state.value.undo;
     state.value = applyEvent(compiled.value, state.value, event);
+    if (!isFromDevice(event)) showInVain(CAN_BE_UNDONE.has(event.kind) && state.value.undo === before ? event.kind : null);
     lastEventMs = event.atMs;
     link.value?.add(event);
     after();
@@ -341,6 +350,7 @@ export function useRun(rate: number) {
     wholeMs,
     due,
     undo,
+    inVain,
     visit,
     compiled,
     line,
