@@ -272,6 +272,7 @@ test(`axe finds nothing on the shelf and in a proposed plan`, async ({ page, exp
     ['/shelf/new?from=calf-pin', 'An entry of your own'],
     ['/shelf/new?from=ankle-circles', 'An entry of your own'],
     ['/shelf/entry/ankle-circles', 'Ankle circles with traction'],
+    ['/shelf/entry/calf-supine/practise', 'Practise: Calf, straight knee'],
   ] as const) {
     await page.goto(path);
     await expect(heading).toHaveText(title);

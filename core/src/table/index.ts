@@ -29,3 +29,15 @@ export {
   type EffortWord,
   type Pressing,
 } from './live.ts';
+export {
+  countedByHand,
+  pacedPhases,
+  paceByKind,
+  paceWord,
+  practiseResult,
+  type PacedPhase,
+  type PaceOfKind,
+  type PaceWord,
+  type PractisedPress,
+  type PractiseResult,
+} from './practise.ts';

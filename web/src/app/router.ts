@@ -52,6 +52,7 @@ export const router = createRouter({
     { path: '/visit/:id/sheet', name: 'sheet', component: () => import('../steps/plan/SheetView.vue'), meta: visit },
     { path: '/shelf', name: 'shelf', component: () => import('../shelf/ShelfView.vue'), meta: shelf },
     { path: '/shelf/entry/:id', name: 'shelf-entry', component: () => import('../shelf/EntryView.vue'), meta: shelf },
+    { path: '/shelf/entry/:id/practise', name: 'practise', component: () => import('../practise/PractiseView.vue'), meta: shelf },
     { path: '/shelf/ways', name: 'shelf-ways', component: () => import('../shelf/WaysView.vue'), meta: shelf },
     { path: '/shelf/compare', name: 'shelf-compare', component: () => import('../shelf/CompareView.vue'), meta: shelf },
     { path: '/shelf/way', name: 'shelf-way', component: () => import('../shelf/OwnWayView.vue'), meta: ownShelf },

@@ -36,6 +36,11 @@ test('a printed key is the key that is pressed: with its modifiers, whatever a k
   expect(isPrinted(press('Z', { ctrlKey: true, shiftKey: true }), 'Ctrl Shift Z')).toBe(true);
   expect(isPrinted(press('ArrowUp', { altKey: true, shiftKey: true }), 'Alt ↑')).toBe(true);
   expect(isPrinted(press('ArrowUp'), 'Alt ↑')).toBe(false);
+  expect([isPrinted(press('PageDown'), 'Page ↓'), isPrinted(press('ArrowDown'), 'Page ↓'), isPrinted(press(' '), 'Space')]).toEqual([
+    true,
+    false,
+    true,
+  ]);
   expect(['Delete', 'Backspace', 'd'].map((key) => isPrinted(press(key), 'Del'))).toEqual([true, true, false]);
   expect([
     whichKey(press('ArrowLeft', { altKey: true }), 'moveBlock'),

@@ -100,7 +100,9 @@ export type PageAct =
   | 'moveSlot'
   | 'pinVisit'
   | 'fillWeek'
-  | 'keepFree';
+  | 'keepFree'
+  | 'practiseOn'
+  | 'practiseEnd';
 
 interface PageKey extends KeyRow {
   readonly act?: PageAct;
@@ -209,6 +211,13 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
       { keys: ['Tab', '↑', '↓'], what: 'a handle of the stair: seconds, angle, effort; with Shift five steps, Home and End to the bounds' },
     ],
   },
+  {
+    title: 'Practising',
+    rows: [
+      { act: 'practiseOn', keys: ['Space', 'Page ↓'], what: 'begin, hold here, go on; counting yourself: the phase is over' },
+      { act: 'practiseEnd', keys: ['Esc'], what: 'end here and see how it went' },
+    ],
+  },
 ];
 
 export const KEY_GROUPS: readonly { readonly title: string; readonly rows: readonly KeyRow[] }[] = [
@@ -235,6 +244,8 @@ const NAMED: Readonly<Record<string, readonly string[]>> = {
   '−': ['-', '−'],
   Del: ['Delete', 'Backspace'],
   Esc: ['Escape'],
+  Space: [' '],
+  'Page ↓': ['PageDown'],
 };
 
 /**
@@ -244,7 +255,7 @@ const NAMED: Readonly<Record<string, readonly string[]>> = {
  */
 export function isPrinted(event: Pressed, printed: string): boolean {
   const parts = printed.split(' ');
-  const key = parts.at(-1)!;
+  const key = printed in NAMED ? printed : parts.at(-1)!;
   const [alt, ctrl, shift] = ['Alt', 'Ctrl', 'Shift'].map((each) => parts.includes(each));
   if (event.altKey !== alt || (event.ctrlKey || event.metaKey) !== ctrl || (ctrl && event.shiftKey !== shift)) return false;
   if (alt && /^[A-Z]$/.test(key)) return event.code === `Key${key}`;

@@ -338,6 +338,9 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
               ><span v-if="doseWords(method, entry)" class="small soft begins">begins with {{ doseWords(method, entry) }}</span>
             </li>
           </ul>
+          <p class="acts">
+            <Button @click="router.push(`/shelf/entry/${entry.id}/practise`)">Practise it</Button>
+          </p>
           <p v-if="mayWrite" class="acts">
             <Button @click="router.push(`/shelf/new?from=${entry.id}`)">{{ item ? 'Change it' : 'Copy as your own' }}</Button>
             <Button v-if="item && !item.retiredAt" @click="retire(true)">Take off the shelf</Button>

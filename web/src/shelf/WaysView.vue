@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
+import { fits, type Method } from '@pace-bend/core/method';
 import { useSession } from '../stores/session.ts';
 import { useShelf } from '../stores/shelf.ts';
 import { sureWords } from './wayWords.ts';
@@ -9,6 +10,10 @@ import ShelfTabs from './ShelfTabs.vue';
 const shelf = useShelf();
 const session = useSession();
 onMounted(() => void shelf.load().catch(() => undefined));
+/** An entry on which a way is practised: one whose usual way it is, else any that it fits. */
+const toPractise = (method: Method) =>
+  shelf.entries.find((entry) => entry.ways[0] === (method.madeFrom ?? method.id) && fits(entry, method)) ??
+  shelf.entries.find((entry) => fits(entry, method));
 const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
 </script>
 
@@ -50,6 +55,8 @@ const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
       </dl>
       <p class="acts small">
         <RouterLink :to="`/shelf/compare?a=${method.id}`">Put beside another</RouterLink
+        ><RouterLink v-if="toPractise(method)" :to="`/shelf/entry/${toPractise(method)!.id}/practise?way=${method.id}`"
+          >Practise it</RouterLink
         ><RouterLink v-if="mayWrite" :to="`/shelf/way?from=${method.id}`">{{
           method.madeFrom ? 'Change it' : 'Copy as your own'
         }}</RouterLink>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { strongestPress } from '@pace-bend/core/finding';
 import { formatNumber, referenceBands } from '@pace-bend/core/measure';
 import { phaseKind } from '@pace-bend/core/method';
 import { edgeFromDigits, redrawn } from '@pace-bend/core/table';
@@ -44,7 +45,11 @@ const sideCues = computed(() =>
   redrawn(line.value!, { adjustments: adjustments.value, cueIndex: cueIndex.value, line: null }, cue.value.blockIndex, cue.value.side),
 );
 const drawn = computed(() => sideCues.value.find((each) => each.index === cue.value.index) ?? cue.value);
-const live = useLive(run, () => drawn.value);
+const live = useLive(
+  run,
+  () => drawn.value,
+  (muscles, side) => (visit.file ? strongestPress(muscles, side, visit.file.findings, visit.file.lastFindings) : null),
+);
 const bands = computed(() => referenceBands(block.value.motionId, visit.file!.athlete, practice.dayOf(visit.file!.visit.startsAt)));
 const family = computed(() => phaseKind(cue.value.kind).family);
 const lastScore = computed(() => {

@@ -1,8 +1,8 @@
 import { computed, onScopeDispose, watch } from 'vue';
-import { motionOf } from '@pace-bend/core/body';
+import { motionOf, type Muscle } from '@pace-bend/core/body';
 import { doingOf } from '@pace-bend/core/catalogue';
 import { motionAxis } from '@pace-bend/core/device';
-import { strongestPress } from '@pace-bend/core/finding';
+import type { Strongest } from '@pace-bend/core/finding';
 import { phaseKind, type Cue } from '@pace-bend/core/method';
 import {
   angleWord,
@@ -25,12 +25,17 @@ const PLANE_MS = 500;
 /** The same is not said again before this. */
 const SAY_AGAIN_MS = 3000;
 
+/** What is listened to for: a line that runs, and who keeps and tells what was heard. */
+export type LiveRun = Pick<TableHandle, 'line' | 'state' | 'view' | 'say' | 'warn'>;
+/** The strongest press that is known of muscles on a side; null where none is. */
+export type StrongestOf = (muscles: readonly Muscle[], side: 'left' | 'right') => Strongest | null;
+
 /**
  * What the devices say while the run goes on: where the limb really is, how far it has left the plane, and how hard they press against what is
  * asked. Everything works without them, with one of them, and with one that drops out and comes back: what was heard until then stays.
  */
-export function useLive(run: TableHandle, drawn: () => Cue) {
-  const { line, state, view, visit } = run;
+export function useLive(run: LiveRun, drawn: () => Cue, strongestOf: StrongestOf) {
+  const { line, state, view } = run;
   const angleDevice = useInclinometers();
   const gauge = useForceGauge();
   const practice = usePractice();
@@ -107,9 +112,9 @@ export function useLive(run: TableHandle, drawn: () => Cue) {
   const asked = computed(() => (cue.value && phaseKind(cue.value.kind).counts === 'contraction' ? view.value!.effortPct : null));
   const band = computed(() => (asked.value === null ? null : effortBand(asked.value)));
   const strongest = computed(() => {
-    if (!entry.value || !cue.value || cue.value.side === 'midline' || !visit.file) return null;
+    if (!entry.value || !cue.value || cue.value.side === 'midline') return null;
     const doing = doingOf(entry.value);
-    return strongestPress(doing.contracts ?? doing.muscles, cue.value.side, visit.file.findings, visit.file.lastFindings);
+    return strongestOf(doing.contracts ?? doing.muscles, cue.value.side);
   });
   const newtons = computed(() => (gauge.state === 'on' ? gauge.now : null));
   const pct = computed(() => (newtons.value === null || !strongest.value ? null : (100 * Math.max(0, newtons.value)) / strongest.value.n));
