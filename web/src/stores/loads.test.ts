@@ -14,8 +14,8 @@ const SESSION: LoadFields = {
   planned: false,
 };
 
-/** A server that keeps sessions, and that answers a question after a pause with what it had when the question came. */
-function slowServer(pauseOf: (path: string) => number) {
+/** A server that keeps sessions, and that answers a question, once it is let, with what it had when the question came. */
+function slowServer(untilLet: (path: string) => Promise<void>) {
   installBrowser(() => null);
   const kept: object[] = [];
   const asked: string[] = [];
@@ -31,7 +31,7 @@ function slowServer(pauseOf: (path: string) => number) {
         asked.push(path);
         const to = new URLSearchParams(path.split('?')[1]).get('to')!;
         answer = { from: '', to, columns: null, athletes: [{ id: 'a', name: 'A', sports: [], loads: [...kept] }] };
-        await settle(pauseOf(path));
+        await untilLet(path);
       }
       return { ok: true, status: 200, text: async () => JSON.stringify(answer) };
     },
@@ -41,14 +41,18 @@ function slowServer(pauseOf: (path: string) => number) {
 }
 
 test('of two weeks asked for at once the last one is shown, whichever answer comes first', async () => {
-  slowServer((path) => (path.includes('to=2026-11-22') ? 5 : 60));
+  slowServer((path) => settle(path.includes('to=2026-11-22') ? 5 : 60));
   const loads = useLoads();
   await Promise.all([loads.load(null, '2026-11-29'), loads.load(null, '2026-11-22')]);
   expect(loads.served?.to).toBe('2026-11-22');
 });
 
 test('a session answered while the weeks are on their way is not lost from them: they are read again', async () => {
-  const { asked } = slowServer(() => 80);
+  let letIt = () => {};
+  const first = new Promise<void>((resolve) => {
+    letIt = resolve;
+  });
+  const { asked } = slowServer(() => first);
   await useOutbox().open('ann');
   const loads = useLoads();
   loads.write('a', SESSION, null);
@@ -56,6 +60,7 @@ test('a session answered while the weeks are on their way is not lost from them:
   void useOutbox().flush();
   await until(() => loads.unsent.length === 0);
   expect(loads.served).toBeNull();
+  letIt();
   await reading;
   expect(asked).toHaveLength(2);
   expect(loads.athletes[0]!.loads.map(({ minutes }) => minutes)).toEqual([60]);
