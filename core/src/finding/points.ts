@@ -87,3 +87,26 @@ export function lookFirst(before: readonly Finding[], today: readonly Finding[],
       return { finding, what, words: `${what}, ${ago(finding.foundAt, nowMs)}${times > 1 ? `, found ${times} times` : ''}` };
     });
 }
+
+/** A point to be felt once more, in the words for where it is. */
+export interface FeltBefore {
+  readonly finding: Point;
+  readonly words: string;
+}
+
+/**
+ * Points of today that lie in muscles that were worked on, on that side, and have not been felt again since: to be felt once more while the hand
+ * is there. Of what was clean there is nothing to feel again.
+ * @param muscles Muscles that were worked on; `side`, the limb, or both where the work was on the midline.
+ */
+export function feltAgainNext(today: readonly Finding[], muscles: readonly string[], side: 'left' | 'right' | 'midline'): FeltBefore[] {
+  const points = currentFindings(today).filter((each): each is Point => each.kind === 'point');
+  const isAgain = ({ subject, side: at }: Point) =>
+    points.some((each) => each.moment === 'after' && each.subject === subject && each.side === at);
+  return points.flatMap((finding) => {
+    const place = pointPlace(finding.subject);
+    const isHere = place !== null && muscles.includes(place.muscle) && (side === 'midline' || finding.side === side);
+    if (finding.moment !== 'before' || finding.data.what === 'clean' || !isHere || isAgain(finding)) return [];
+    return [{ finding, words: `${finding.side} ${REGIONS[place.muscle].words}, ${place.third} third: ${pointWords(finding.data)}` }];
+  });
+}

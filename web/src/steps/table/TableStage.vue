@@ -10,8 +10,10 @@ import { lowerFirst, SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import BetweenReadings from './BetweenReadings.vue';
 import BreathBar from './BreathBar.vue';
+import PointsAgain from './PointsAgain.vue';
 import RoundSquares from './RoundSquares.vue';
 import UndoBar from './UndoBar.vue';
+import { usePointsAgain } from './usePointsAgain.ts';
 import { useSlowWay } from './useSlowWay.ts';
 import { useWarning } from './useWarning.ts';
 import type { TableHandle } from './useRun.ts';
@@ -117,7 +119,13 @@ const toRead = computed(() => {
   if (props.status === 'finished') return due(cue.value.index, true);
   return props.status === 'ready' || cue.value.open ? due(cue.value.index, false) : [];
 });
-defineExpose({ focusReadings: () => toRead.value.length > 0 && (readings.value?.focus() ?? false) });
+/** Points to be felt again now, while the hand is still there. */
+const pointsAgain = ref<InstanceType<typeof PointsAgain> | null>(null);
+const toFeel = usePointsAgain(props.run);
+defineExpose({
+  focusReadings: () =>
+    (toRead.value.length > 0 && (readings.value?.focus() ?? false)) || (toFeel.value.length > 0 && (pointsAgain.value?.focus() ?? false)),
+});
 const counting = computed(() => props.status === 'running' || props.status === 'held');
 </script>
 
@@ -213,6 +221,7 @@ const counting = computed(() => props.status === 'running' || props.status === '
         {{ warning }}
       </p>
       <BetweenReadings v-if="toRead.length > 0" ref="readings" :items="toRead" />
+      <PointsAgain v-if="toFeel.length > 0" ref="pointsAgain" :points="toFeel" />
       <BreathBar v-if="counting && !cue.open" :breath="view.breath" :paced="cue.breath !== 'free'" :still="status === 'held'" />
     </div>
 
