@@ -162,7 +162,17 @@ test('until it softens, by both pedals at once: the seconds that it took, before
   await found.getByRole('group', { name: 'What is there' }).getByText('lump').click();
   await found.getByRole('group', { name: 'Tenderness, 0 to 10' }).getByText('6', { exact: true }).click();
   await page.keyboard.press('Escape');
+  // The hand is still there: how tender it is now, a digit and Enter, without leaving the table.
+  const again = page.getByRole('group', { name: 'To be felt again' });
+  for (let guard = 0; guard < 60 && !(await again.isVisible()); guard++) await page.keyboard.press('ArrowRight');
+  await expect(again).toContainText('left gastrocnemius, middle third: lump, 6 of 10');
+  await again.getByRole('textbox').fill('11');
+  await expect(again.getByRole('alert')).toHaveText('A whole number, 0 to 10.');
+  await again.getByRole('textbox').fill('2');
+  await page.keyboard.press('Enter');
+  await expect(again).toHaveCount(0);
   await toTheClose(page);
+  await expect(page.getByText('softened, 6 to 2').first()).toBeVisible();
   await expect(done(page).last()).toContainText(/softened after \d+ s, 7 to 3/);
   await page.goto(page.url().replace('/close', '/measure'));
   await expect(page.getByRole('region', { name: 'Findings' })).toContainText(/lump/i);

@@ -8,6 +8,7 @@ import {
   FORCES,
   GLIDES,
   HOURS,
+  feltAgainNext,
   lookFirst,
   pointPlace,
   PRESSES,
@@ -205,6 +206,24 @@ describe('points', () => {
     // What was taken back today was not looked at.
     const gone = { ...point('f', 'gastrocnemius/upper', 'left', 'lump', 2, '2026-11-28T08:00:00Z', 'g'), data: null } as Finding;
     expect(lookFirst([lump], [gone], NOW)).toHaveLength(1);
+  });
+
+  test('what was found in a muscle that was worked on, on that side, is felt again, until it was', () => {
+    const band = point('b', 'soleus/middle', 'right', 'band', 7, '2026-11-28T08:00:00Z');
+    const clean = point('c', 'gastrocnemius/lower', 'left', 'clean', null, '2026-11-28T08:00:00Z');
+    const today = [lump, band, clean];
+    const ids = (muscles: readonly string[], side: 'left' | 'right' | 'midline', found: readonly Finding[] = today) =>
+      feltAgainNext(found, muscles, side).map(({ finding }) => finding.id);
+    expect(ids(['gastrocnemius', 'soleus'], 'left')).toEqual(['a']);
+    expect(ids(['gastrocnemius', 'soleus'], 'right')).toEqual(['b']);
+    expect(ids(['gastrocnemius', 'soleus'], 'midline')).toEqual(['a', 'b']);
+    expect(ids(['hamstrings'], 'left')).toEqual([]);
+    const after = { ...point('d', 'gastrocnemius/upper', 'left', 'lump', 2, '2026-11-28T08:30:00Z'), moment: 'after' } as Finding;
+    expect(ids(['gastrocnemius', 'soleus'], 'midline', [...today, after])).toEqual(['b']);
+    // What was felt again and taken back is to be felt again.
+    const back = { ...after, id: 'e', supersedes: 'd', data: null } as Finding;
+    expect(ids(['gastrocnemius'], 'left', [...today, after, back])).toEqual(['a']);
+    expect(feltAgainNext(today, ['gastrocnemius'], 'left')[0]!.words).toBe('left gastrocnemius, upper third: lump, 6 of 10');
   });
 
   test('places that are none, and values that cannot be, are refused in words', () => {
