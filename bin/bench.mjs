@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensureWebBuild } from './lib/build.mjs';
+import { startDevices } from './lib/devices.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { freePort } from './lib/ports.mjs';
 import { ensureDebianPackage, ensurePackages } from './lib/packages.mjs';
@@ -22,6 +23,7 @@ const { firstView } = await import('../bench/firstView.mjs');
 const { squadStrip } = await import('../bench/squadStrip.mjs');
 const { weekGrid } = await import('../bench/weekGrid.mjs');
 const { shelfScripting } = await import('../bench/shelf.mjs');
+const { sampleLatency } = await import('../bench/latency.mjs');
 const browser = await chromium.launch({
   executablePath,
   args: [
@@ -128,6 +130,28 @@ async function shelf() {
   );
 }
 
+/** A sample of the gauge until it is on the screen, at most; what a hand feels as at once. */
+const LATENCY_MOST_MS = 100;
+
+async function latency() {
+  const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
+  const database = await startMariadb(work, { quiet: true, fast: true });
+  const devices = await startDevices(root);
+  const port = await freePort();
+  const server = startServer(root, { DATABASE_URL: database.url, PORT: String(port), DEVICES_URL: devices.url });
+  await server.ready;
+  const { ours, bare } = await sampleLatency(browser, `http://127.0.0.1:${port}/`, devices.url);
+  await server.stop();
+  await devices.stop();
+  await database.stop();
+  rmSync(work, { recursive: true, force: true });
+  const [mine, plain] = [describe(ours), describe(bare)];
+  say(`\nFrom a sample of the force gauge to the frame that shows it, beside a bare element, ${ours.length} and ${bare.length} frames`);
+  say(
+    `  p50 ${ms(mine.p50)} and ${ms(plain.p50)}, ${(mine.p50 / plain.p50).toFixed(1)} ×; p99 ${ms(mine.p99)} and ${ms(plain.p99)}, ${(mine.p99 / plain.p99).toFixed(1)} ×${mine.p50 > LATENCY_MOST_MS ? '  TOO LONG' : ''}`,
+  );
+}
+
 /** Pictures of the body, at the four sizes they are drawn at. */
 function figures() {
   const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/figures.ts'], {
@@ -204,7 +228,7 @@ function week() {
 }
 
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
-const parts = { load, stalls, fold, planner, figures, shelf, season, forecast, week };
+const parts = { load, stalls, fold, planner, figures, latency, shelf, season, forecast, week };
 if (only !== null) {
   if (!parts[only]) say(`There is no part “${only}”: ${Object.keys(parts).join(', ')}.`);
   else await parts[only]();
@@ -227,6 +251,7 @@ try {
   planner();
   figures();
   await shelf();
+  await latency();
   await season();
   forecast();
   week();
