@@ -97,7 +97,7 @@ test('every limit holds in every cue, after every rounding to a breath', () => {
       if (contractS !== null) expect(contracted).toBeLessThanOrEqual(contractS + 1e-9);
       if (pressS !== null) expect(pressed).toBeLessThanOrEqual(pressS + 1e-9);
     }),
-    { numRuns: 1500 },
+    { numRuns: 800 },
   );
 }, 120_000);
 
@@ -121,7 +121,7 @@ test('the pacer never shows the opposite of the words, and what is led by a brea
         if (/on the breath out/.test(cue.detail) && cue.kind === 'advance') expect(at(0)).toBe('out');
       }
     }),
-    { numRuns: 1500 },
+    { numRuns: 800 },
   );
   expect(told).toBeGreaterThan(1000);
 }, 120_000);

@@ -70,7 +70,13 @@ test('a lump that nobody has looked at today is said first', () => {
     blocks: [block('a', 'calf-pin')],
     secondsOf: new Map(),
     complaint: 'calf',
-    lookFirst: [{ finding, words: 'left gastrocnemius, upper third: lump, 6 of 10, 3 weeks old' }],
+    lookFirst: [
+      {
+        finding,
+        what: 'left gastrocnemius, upper third: lump, 6 of 10',
+        words: 'left gastrocnemius, upper third: lump, 6 of 10, 3 weeks old',
+      },
+    ],
   });
   expect(told[0]).toEqual({ kind: 'look', words: 'Look first: left gastrocnemius, upper third: lump, 6 of 10, 3 weeks old.' });
 });
