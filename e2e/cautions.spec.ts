@@ -35,7 +35,7 @@ test('a knee operated on seven weeks ago and a shoulder torn once: what is limit
     await choose(page, 'Side', 'left');
     await page.getByLabel('Operated on').fill('in October');
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
-    await expect(page.getByRole('alert')).toHaveText(['A day is written YYYY-MM-DD.']);
+    await expect(page.getByRole('alert')).toHaveText(['Type a day, as 3/14/2001 or 2001-03-14.']);
     await page.getByLabel('Operated on').fill(daysAgo(49));
     await page.getByText('Cleared in writing').click();
     await page.getByLabel('By', { exact: true }).fill('Dr Example');

@@ -187,7 +187,17 @@ test('the file is saved as it is made; what cannot be is named; erasing asks for
   await saved(page);
   await page.reload();
   await expect(person.getByRole('group', { name: 'Sport', exact: true })).toContainText('Bow side');
-  await expect(person.getByLabel('Birth date')).toHaveValue('2001-05-06');
+  // As the browser's place writes it, and in words.
+  await expect(person.getByLabel('Birth date')).toHaveValue('5/6/2001');
+  await expect(person).toContainText('Sunday 6 May 2001');
+  await person.getByLabel('Birth date').fill('31.4.2001');
+  await expect(person.getByRole('alert')).toHaveText('April has 30 days.');
+  await person.getByLabel('Birth date').fill('7 may 2001');
+  await expect(person).toContainText('Monday 7 May 2001');
+  await person.getByRole('button', { name: 'Open the calendar' }).first().click();
+  await page.locator('.ant-picker-dropdown:visible').getByTitle('2001-05-06').click();
+  await expect(person.getByLabel('Birth date')).toHaveValue('5/6/2001');
+  await saved(page);
   await expect(body.getByLabel('Thigh')).toHaveValue('44.5');
   await expect(body.getByText('5 of 9')).toBeVisible();
   await expect(contacts.getByLabel('Phone, contact 1')).toHaveValue('555 0100');

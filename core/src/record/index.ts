@@ -2,6 +2,7 @@ export { whatWasDone, type SideDone } from './done.ts';
 export { blocksDone, type DoneBlock } from './treated.ts';
 export { formatDuration } from './time.ts';
 export { LIMITS, checkBirthDate, isDay } from './limits.ts';
+export { dayExample, formatDay, readTypedDay, type DayOrder, type TypedDay } from './typedDay.ts';
 export { lineOfRun } from './runLine.ts';
 export { currentReadings } from './readings.ts';
 export {

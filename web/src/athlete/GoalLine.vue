@@ -6,13 +6,17 @@ import { formatValue, parseTrial } from '@pace-bend/core/measure';
 import { GOAL_WHYS, isDay, LIMITS, type Goal, type GoalWhy } from '@pace-bend/core/record';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
+import DayField from '../parts/DayField.vue';
 import PickOne from '../parts/PickOne.vue';
+import { dayInWords, dayProblem } from '../parts/typedDays.ts';
 import { goalWhyWords, SIDE_WORDS, WHY_WORDS } from '../parts/words.ts';
 import { useAthlete } from '../stores/athlete.ts';
+import { usePractice } from '../stores/practice.ts';
 
 /** The goal of one motion and side: what is worked toward, and by when. */
 const props = defineProps<{ motion: Motion; side: Side; goal: Goal | null }>();
 const athlete = useAthlete();
+const practice = usePractice();
 const { problem, busy, run } = useAction();
 const editing = ref(false);
 const value = ref('');
@@ -36,7 +40,7 @@ async function keep(): Promise<void> {
     return;
   }
   if (byDate.value !== '' && !isDay(byDate.value)) {
-    wrong.value = 'A day is written YYYY-MM-DD.';
+    wrong.value = dayProblem(byDate.value, practice.today);
     return;
   }
   const goal = {
@@ -63,7 +67,7 @@ const withdraw = () =>
         >Goal, {{ SIDE_WORDS[side].toLowerCase() }}: <b class="num">{{ formatValue(goal.value, motion.unit) }}</b><template
           v-if="goal.byDate"
         >
-          by {{ goal.byDate }}</template
+          by {{ dayInWords(goal.byDate) }}</template
         ><template v-if="goalWhyWords(goal)">, {{ goalWhyWords(goal) }}</template></span
       >
       <button type="button" class="link" @click="editing = true">
@@ -76,7 +80,15 @@ const withdraw = () =>
         <input v-model="value" class="num" inputmode="decimal" maxlength="8" :aria-invalid="wrong !== null" />
         {{ motion.unit === 'deg' ? '°' : 'cm' }}</label
       >
-      <label>by <input v-model="byDate" type="date" /></label>
+      <DayField
+        :id="`goal-by-${motion.id}-${side}`"
+        v-model:value="byDate"
+        label="by"
+        optional
+        :wrong="null"
+        placeholder="no day"
+        class="by"
+      />
       <PickOne
         label="What it is for"
         size="small"
@@ -117,6 +129,10 @@ input {
   background: var(--paper);
   color: var(--ink);
   font: inherit;
+}
+
+.by {
+  width: 170px;
 }
 
 input.words {

@@ -63,7 +63,7 @@ describe('a condition', () => {
     expect(errors(form)).toEqual(['Choose the condition.']);
     await choose(form, 'Condition', 'muscle-strain');
     await type(document.getElementById('condition-onset')!, '2026-11-31');
-    expect(errors(form)).toContain('A day is written YYYY-MM-DD.');
+    expect(errors(form)).toContain('November has 30 days.');
     await type(document.getElementById('condition-onset')!, '2026-12-01');
     expect(errors(form)).toContain('This day lies in the future.');
     expect(here.writes()).toEqual([]);

@@ -8,10 +8,12 @@ import { checkBirthDate, isDay, LIMITS, type AthleteFields, type AthleteList, ty
 import { SLOW_BREATH } from '@pace-bend/core/method';
 import { api, ApiProblem } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
+import DayField from '../parts/DayField.vue';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
+import { dayProblem } from '../parts/typedDays.ts';
 import SportsField from '../parts/SportsField.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 
@@ -74,12 +76,16 @@ const schema = Joi.object({
   ),
   birthDate: ifNew(
     Joi.any().custom((value: string, helpers) => {
-      const message = checkBirthDate(value, practice.today);
+      // A day of another century is no birth date; what is no day at all says so.
+      const message = /^\d{4}-\d{2}-\d{2}$/.test(value) ? checkBirthDate(value, practice.today) : dayProblem(value, practice.today);
       return message ? helpers.message({ custom: message }) : value;
     }),
   ),
   on: ifLater(
-    Joi.any().custom((value: string, helpers) => (isDay(value) ? value : helpers.message({ custom: 'A day is written YYYY-MM-DD.' }))),
+    Joi.any().custom((value: string, helpers) => {
+      const message = dayProblem(value, practice.today);
+      return message ? helpers.message({ custom: message }) : value;
+    }),
   ),
   at: ifLater(
     Joi.any().custom((value: string, helpers) =>
@@ -170,19 +176,7 @@ async function book(overlap = false): Promise<void> {
           />
           <p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p>
         </div>
-        <div class="field">
-          <label for="book-birth">Birth date</label>
-          <input
-            id="book-birth"
-            v-model="fields.birthDate"
-            class="input"
-            placeholder="YYYY-MM-DD"
-            inputmode="numeric"
-            maxlength="10"
-            :aria-invalid="wrong.birthDate ? 'true' : undefined"
-          />
-          <p v-if="wrong.birthDate" class="wrong" role="alert">{{ wrong.birthDate }}</p>
-        </div>
+        <DayField id="book-birth" v-model:value="fields.birthDate" label="Birth date" :wrong="wrong.birthDate ?? null" />
         <div class="pair">
           <div class="field">
             <label for="book-sex">Reference table</label>
@@ -208,19 +202,7 @@ async function book(overlap = false): Promise<void> {
 
       <div class="pair">
         <template v-if="when === 'later'">
-          <div class="field">
-            <label for="book-day">Day</label>
-            <input
-              id="book-day"
-              v-model="fields.on"
-              class="input"
-              placeholder="YYYY-MM-DD"
-              inputmode="numeric"
-              maxlength="10"
-              :aria-invalid="wrong.on ? 'true' : undefined"
-            />
-            <p v-if="wrong.on" class="wrong" role="alert">{{ wrong.on }}</p>
-          </div>
+          <DayField id="book-day" v-model:value="fields.on" label="Day" :wrong="wrong.on ?? null" />
           <div class="field">
             <label for="book-time">Time</label>
             <input

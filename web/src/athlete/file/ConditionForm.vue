@@ -12,6 +12,8 @@ import {
   type WrittenLimit,
 } from '@pace-bend/core/caution';
 import { isDay, LIMITS, type Condition } from '@pace-bend/core/record';
+import DayField from '../../parts/DayField.vue';
+import { dayProblem } from '../../parts/typedDays.ts';
 import PickOne from '../../parts/PickOne.vue';
 import { useAction } from '../../parts/useAction.ts';
 import { BODY_SIDES, REGION_CHOICES } from '../../parts/words.ts';
@@ -86,7 +88,7 @@ const day = (value: string, helpers: Joi.CustomHelpers) =>
   value === ''
     ? value
     : !isDay(value)
-      ? helpers.message({ custom: 'A day is written YYYY-MM-DD.' })
+      ? helpers.message({ custom: dayProblem(value, practice.today)! })
       : value > practice.today
         ? helpers.message({ custom: 'This day lies in the future.' })
         : value;
@@ -220,18 +222,13 @@ async function keep(): Promise<void> {
           "
         />
       </div>
-      <div v-if="facts.surgery" class="field">
-        <label for="condition-surgery">Operated on</label>
-        <input
-          id="condition-surgery"
-          v-model="fields.surgeryOn"
-          class="input"
-          placeholder="YYYY-MM-DD"
-          maxlength="10"
-          :aria-invalid="wrong.surgeryOn ? 'true' : undefined"
-        />
-        <p v-if="wrong.surgeryOn" class="wrong" role="alert">{{ wrong.surgeryOn }}</p>
-      </div>
+      <DayField
+        v-if="facts.surgery"
+        id="condition-surgery"
+        v-model:value="fields.surgeryOn"
+        label="Operated on"
+        :wrong="wrong.surgeryOn ?? null"
+      />
       <template v-if="facts.ofMuscle">
         <div class="field">
           <label for="condition-muscle">Muscle</label>
@@ -263,30 +260,19 @@ async function keep(): Promise<void> {
           />
         </div>
       </template>
-      <div class="field">
-        <label for="condition-onset">{{ facts.onsetMeans ? `Since: ${facts.onsetMeans}` : 'Since' }}</label>
-        <input
-          id="condition-onset"
-          v-model="fields.onset"
-          class="input"
-          placeholder="YYYY-MM-DD"
-          maxlength="10"
-          :aria-invalid="wrong.onset ? 'true' : undefined"
-        />
-        <p v-if="wrong.onset" class="wrong" role="alert">{{ wrong.onset }}</p>
-      </div>
-      <div class="field">
-        <label for="condition-over">Over since</label>
-        <input
-          id="condition-over"
-          v-model="fields.resolvedOn"
-          class="input"
-          placeholder="still there"
-          maxlength="10"
-          :aria-invalid="wrong.resolvedOn ? 'true' : undefined"
-        />
-        <p v-if="wrong.resolvedOn" class="wrong" role="alert">{{ wrong.resolvedOn }}</p>
-      </div>
+      <DayField
+        id="condition-onset"
+        v-model:value="fields.onset"
+        :label="facts.onsetMeans ? `Since: ${facts.onsetMeans}` : 'Since'"
+        :wrong="wrong.onset ?? null"
+      />
+      <DayField
+        id="condition-over"
+        v-model:value="fields.resolvedOn"
+        label="Over since"
+        :wrong="wrong.resolvedOn ?? null"
+        placeholder="still there"
+      />
     </div>
     <div class="field">
       <label for="condition-words">In words</label>
@@ -308,18 +294,7 @@ async function keep(): Promise<void> {
           />
           <p v-if="wrong.by" class="wrong" role="alert">{{ wrong.by }}</p>
         </div>
-        <div class="field">
-          <label for="clear-on">On</label
-          ><input
-            id="clear-on"
-            v-model="fields.on"
-            class="input"
-            placeholder="YYYY-MM-DD"
-            maxlength="10"
-            :aria-invalid="wrong.on ? 'true' : undefined"
-          />
-          <p v-if="wrong.on" class="wrong" role="alert">{{ wrong.on }}</p>
-        </div>
+        <DayField id="clear-on" v-model:value="fields.on" label="On" :wrong="wrong.on ?? null" />
       </div>
       <div class="field">
         <label for="clear-text">As written</label

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { checkBirthDate, isDay, LIMITS, type Athlete, type AthleteFields } from '@pace-bend/core/record';
+import { checkBirthDate, LIMITS, type Athlete, type AthleteFields } from '@pace-bend/core/record';
+import DayField from '../../parts/DayField.vue';
 import PickOne from '../../parts/PickOne.vue';
 import SportsField from '../../parts/SportsField.vue';
 import { AVAILABILITY_WORDS } from '../../parts/words.ts';
@@ -49,15 +50,13 @@ const set = (fields: Partial<AthleteFields>) => store.set(fields);
         :read-only="readOnly"
         @change="(name) => set({ name })"
       />
-      <FileField
+      <DayField
         id="file-birth"
         label="Birth date"
         :value="athlete.birthDate"
-        :most="10"
-        :check="(text) => checkBirthDate(text, practice.today)"
+        :check="(day) => checkBirthDate(day, practice.today)"
         :read-only="readOnly"
-        placeholder="YYYY-MM-DD"
-        @change="(birthDate) => set({ birthDate })"
+        @day="(birthDate) => set({ birthDate })"
       />
     </div>
     <div class="pair four">
@@ -110,16 +109,15 @@ const set = (fields: Partial<AthleteFields>) => store.set(fields);
           </button>
         </div>
       </div>
-      <FileField
+      <DayField
         v-if="athlete.availability !== 'full'"
         id="file-until"
         label="Until"
         :value="athlete.availableUntil ?? ''"
-        :most="10"
-        :check="(text) => (text === '' || isDay(text) ? null : 'A day is written YYYY-MM-DD, or left empty.')"
+        optional
         :read-only="readOnly"
-        placeholder="YYYY-MM-DD, or open"
-        @change="(text) => set({ availableUntil: text === '' ? null : text })"
+        placeholder="open"
+        @day="(day) => set({ availableUntil: day === '' ? null : day })"
       />
     </div>
     <FileField
