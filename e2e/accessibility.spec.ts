@@ -100,7 +100,7 @@ test(`axe finds nothing where people, files and cautions are`, async ({ page, br
   ] as const) {
     await page.goto(`/${place}`);
     await expect(page.getByRole('region', { name: sign, exact: true })).toBeVisible();
-    if (place === 'practice/people') await page.getByRole('button', { name: 'Let somebody in' }).click();
+    if (place === 'practice/people') await page.getByRole('button', { name: 'Add a person' }).click();
     if (place === 'coach') await page.getByRole('region', { name: sign }).getByRole('button', { name: 'range' }).first().click();
     await clean(page, place);
   }

@@ -86,7 +86,7 @@ test('two tabs on one visit: nothing is overwritten, and both can go on', async 
   await expect(refused).toBeVisible();
   // What was typed is still in its field; the therapist decides.
   await expect(other.getByLabel('What brings them today')).toHaveValue('from the second tab');
-  await other.getByRole('button', { name: 'Take what stands' }).click();
+  await other.getByRole('button', { name: 'Use the current version' }).click();
   await expect(other.getByLabel('What brings them today')).toHaveValue('from the first tab');
   await other.getByLabel('What brings them today').fill('from the second tab, knowingly');
   await saved(other);
@@ -167,7 +167,7 @@ test('unknown places and a refused request are answered in words', async ({ page
   await page.goto('/day/1880-01-01');
   await expect(page.getByRole('alert')).toContainText('between 1990 and 2200');
   await page.goto('/somewhere/else');
-  await expect(page.getByText('Nothing lies here')).toBeVisible();
+  await expect(page.getByText('There is no such page')).toBeVisible();
 
   const send = (data: string | Buffer) =>
     page.request.put('/api/athletes/00000000-0000-7000-8000-000000000001', { data, headers: { 'Content-Type': 'application/json' } });

@@ -61,7 +61,7 @@ test('a knee operated on seven weeks ago and a shoulder torn once: what is limit
     await expect(page.getByRole('region', { name: 'Stop and refer' }).getByRole('status')).toHaveText('None of these');
     await page.keyboard.press('c');
     const sheet = page.getByRole('dialog', { name: 'Cautions' });
-    await expect(sheet).toContainText('They clear nobody');
+    await expect(sheet).toContainText('They are no clearance');
     const row = (name: RegExp) => sheet.getByRole('row', { name });
     await expect(row(/^Knee flexion, left supine, hip bent/)).toContainText('to 110° at most');
     await expect(row(/^Knee flexion, left supine, hip bent/)).toContainText('effort to 20 %');
@@ -245,7 +245,7 @@ test('the file changes while a plan is being made: it is refused in words, and o
   ).toBe(true);
   await page.getByLabel('Rounds, left').fill('4');
   await expect(page.getByText('The file or the event changed since this plan was made')).toBeVisible();
-  await page.getByRole('button', { name: 'Show what stands now' }).click();
+  await page.getByRole('button', { name: 'Show the current version' }).click();
   await expect(page.getByRole('region', { name: 'Limits' })).toContainText(
     'Left 90 % of the way to the edge, effort to 20 %, discomfort to 2, holds to 20 s',
   );

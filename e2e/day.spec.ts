@@ -82,7 +82,7 @@ test('the day to scale: book, drag, shorten, overlap on purpose, cancel, undo; m
     await link.focus();
     await page.keyboard.press('Alt+Shift+ArrowUp');
     await expect(page.getByRole('alert')).toContainText('This overlaps with Wren Achterberg.');
-    await page.getByRole('button', { name: 'Put it there all the same' }).click();
+    await page.getByRole('button', { name: 'Move it anyway' }).click();
     await expect(visit(page, 'Ruan Teague')).toContainText('overlaps');
     await expect(visit(page, 'Wren Achterberg')).toContainText('overlaps');
     await link.focus();

@@ -77,7 +77,7 @@ test('the inclinometer pair fills the trials by itself; off the plane it warns; 
       { do: 'hold', seconds: 3 },
       { do: 'move', to: 0 },
     ]);
-    await expect(panel.getByText('The line is gone')).toBeVisible();
+    await expect(panel.getByText('Connection lost')).toBeVisible();
     await expect(panel.getByLabel('Left, trial 1')).toHaveValue(/^6[123]\.\d$/);
     await expect(panel.getByRole('status')).toHaveText('Inclinometer pair, stand-in', { timeout: 10_000 });
     await expect(panel.getByText(/samples were missed/)).toHaveCount(0);

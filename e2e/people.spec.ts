@@ -36,7 +36,7 @@ test('the first start asks for the owner’s account; the owner lets a coach in,
   await expect(page.getByRole('button', { name: 'Take Only One out of Eight' })).toBeVisible();
 
   await page.goto(`${application.url}/practice/people`);
-  await page.getByRole('button', { name: 'Let somebody in' }).click();
+  await page.getByRole('button', { name: 'Add a person' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Coach Example');
   await page.getByLabel('Sign-in name').fill('coach');
   await page.getByLabel('Password').fill('the boat goes well');
@@ -132,7 +132,7 @@ test('a squad is read in from a table of the old kind: looked at first, wrong ro
   await page.getByRole('link', { name: 'Back to the squad' }).click();
   await expect(page.getByRole('region', { name: 'Athletes' }).getByRole('listitem')).toHaveCount(2);
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Take out' }).click();
+  await page.getByRole('link', { name: 'Export' }).click();
   const text = readFileSync(await (await download).path(), 'utf8');
   expect(text).toContain('Zoë Brand,2004-03-14,female,Rowing,Sweep,Bow side');
   expect(text).toContain("'=1+1");

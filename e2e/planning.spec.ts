@@ -228,7 +228,7 @@ test('pinned stays, left out stays out, and other minutes make another plan', as
   await saved(page);
   // What stands keeps its order; the rest is solved around it.
   const order = await names(page).allTextContents();
-  await card.getByRole('button', { name: 'Around what stands' }).click();
+  await card.getByRole('button', { name: 'Plan around these blocks' }).click();
   await expect(card).toContainText('proven');
   const worked = (await card.locator('ol > li.work b').allTextContents()).filter((name) => order.includes(name));
   expect(worked).toEqual(order.filter((name) => worked.includes(name)));

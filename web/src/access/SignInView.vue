@@ -18,7 +18,7 @@ const session = useSession();
         <FirstOwnerForm v-if="session.welcome?.firstStart" />
         <SignInForm v-else />
       </div>
-      <p class="soft small">Cautions here are reminders to a licensed person. They clear nobody.</p>
+      <p class="soft small">Cautions here are reminders to a licensed person. They are no clearance.</p>
     </main>
   </KitTheme>
 </template>

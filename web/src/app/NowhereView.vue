@@ -1,6 +1,6 @@
 <template>
   <section class="nowhere">
-    <h1>Nothing lies here</h1>
+    <h1>There is no such page</h1>
     <p class="soft">The address is not part of the program. <RouterLink to="/">Back to today</RouterLink></p>
   </section>
 </template>

@@ -12,8 +12,8 @@ const athlete = useAthlete();
   <section class="card" aria-label="What is limited">
     <h2>What is limited today</h2>
     <p class="soft">
-      From the file, the scope of the practice and the next event. Reminders to a licensed person; they clear nobody. Open a row for why,
-      and what instead.
+      From the file, the scope of the practice and the next event. Reminders to a licensed person; they are no clearance. Open a row for
+      why, and what instead.
     </p>
     <LimitsTable v-if="athlete.cautionContext" :context="athlete.cautionContext" />
   </section>

@@ -17,8 +17,8 @@ const overview = computed(() => cautionOverview(props.context));
   <SheetDialog v-model:open="open" title="Cautions" :width="980" :top="28">
     <div class="sheet" tabindex="0">
       <p class="plain-words">
-        Reminders to a licensed person, from what is on file and common practice. They clear nobody; local rules and licensed judgement come
-        first.
+        Reminders to a licensed person, from what is on file and common practice. They are no clearance; local rules and licensed judgement
+        come first.
       </p>
       <section aria-label="What is limited">
         <h2>What is limited</h2>

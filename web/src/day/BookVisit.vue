@@ -187,7 +187,7 @@ async function book(overlap = false): Promise<void> {
               :options="[
                 { value: 'female', label: 'women' },
                 { value: 'male', label: 'men' },
-                { value: 'none', label: 'both' },
+                { value: 'none', label: 'women and men' },
               ]"
               @change="
                 (value) => {
@@ -231,7 +231,7 @@ async function book(overlap = false): Promise<void> {
         </div>
       </div>
       <ProblemNote v-if="problem" :problem="problem">
-        <Button v-if="problem.overlaps.length > 0" @click="book(true)">Put it in all the same</Button>
+        <Button v-if="problem.overlaps.length > 0" @click="book(true)">Book it anyway</Button>
       </ProblemNote>
       <Button type="primary" size="large" html-type="submit" :loading="busy">{{ when === 'now' ? 'Arrive now' : 'Book' }}</Button>
     </form>

@@ -100,7 +100,7 @@ const shownUnsigned = ref(5);
     <p v-if="late" class="late" role="status">Running late. {{ late }}</p>
     <div v-if="question" class="bar" role="alert">
       <span>{{ question.words }}</span>
-      <Button size="small" type="primary" @click="question.anyway()">Put it there all the same</Button>
+      <Button size="small" type="primary" @click="question.anyway()">Move it anyway</Button>
       <Button size="small" @click="booking.question.value = null">Leave it</Button>
     </div>
     <ProblemNote v-if="problem" :problem="problem" />

@@ -118,7 +118,7 @@ useWindowKeys(onWindowKey);
       <span class="end choices">
         <SavingState :state="store.saveState" />
         <Button :disabled="done.length === 0" @click="undo">Undo</Button>
-        <Button v-if="session.may('POST', '/import/loads')" @click="router.push('/load/read-in')">Read in</Button>
+        <Button v-if="session.may('POST', '/import/loads')" @click="router.push('/load/read-in')">Import</Button>
       </span>
     </header>
     <ProblemNote v-if="problem || store.problem" :problem="(problem ?? store.problem)!" :retry="load" />

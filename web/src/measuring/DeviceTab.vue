@@ -99,7 +99,7 @@ function toTheEdge(): void {
         <p class="live num" :class="{ off: device.warning !== null }" data-testid="live-angle">
           {{ device.value === null ? '–' : `${formatNumber(device.value, 1)}°` }}
         </p>
-        <p v-if="device.state === 'lost'" class="care small" role="alert">The line is gone. What was read is kept, and so is the zero.</p>
+        <p v-if="device.state === 'lost'" class="care small" role="alert">Connection lost. What was read is kept, and so is the zero.</p>
         <p v-else-if="device.zero === null" class="small">Limb at rest, then zero.</p>
         <p v-else-if="device.warning" class="care small" role="alert">{{ device.warning }}: not counted</p>
         <p v-else class="small soft">Hold still at the edge: the value is taken by itself.</p>

@@ -41,7 +41,7 @@ const ROLES_SAY = {
   <section class="card" aria-label="People">
     <header>
       <h2>People</h2>
-      <Button v-if="writing === ''" type="primary" @click="writing = 'new'">Let somebody in</Button>
+      <Button v-if="writing === ''" type="primary" @click="writing = 'new'">Add a person</Button>
     </header>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
     <AccountForm v-if="writing === 'new'" :account="null" :squads="squads" @kept="take" @leave="writing = ''" />

@@ -173,7 +173,7 @@ function drop(region: Region): void {
         <a :href="fields.ruleLink" target="_blank" rel="noopener noreferrer">Open the rule</a>
       </p>
       <p class="soft small">
-        Cautions in this program are reminders to a licensed person, from common practice and what is on file. They clear nobody.
+        Cautions in this program are reminders to a licensed person, from common practice and what is on file. They are no clearance.
       </p>
     </section>
     <section class="card fields" aria-label="The practice">

@@ -113,8 +113,8 @@ async function openChosen(): Promise<void> {
       <span class="end choices">
         <Button @click="router.push('/squad/range')">Range</Button>
         <Button v-if="session.may('PUT', '/squads/:id')" :aria-expanded="editing" @click="editing = !editing">Squads</Button>
-        <Button v-if="session.may('POST', '/import/athletes')" @click="router.push('/squad/read-in')">Read in</Button>
-        <a v-if="session.may('GET', '/export/athletes')" class="choice out" href="/api/export/athletes" download="squad.csv">Take out</a>
+        <Button v-if="session.may('POST', '/import/athletes')" @click="router.push('/squad/read-in')">Import</Button>
+        <a v-if="session.may('GET', '/export/athletes')" class="choice out" href="/api/export/athletes" download="squad.csv">Export</a>
       </span>
     </header>
     <SquadsCard

@@ -41,7 +41,7 @@ const found = computed(() =>
       </tbody>
     </table>
     <div class="choices">
-      <Button size="small" @click="$emit('theirs')">{{ found.length > 0 ? 'Take what stands' : 'Show what stands now' }}</Button>
+      <Button size="small" @click="$emit('theirs')">{{ found.length > 0 ? 'Use the current version' : 'Show the current version' }}</Button>
       <Button v-if="isStale" size="small" @click="$emit('mine')">Keep mine instead</Button>
     </div>
   </div>

@@ -16,7 +16,7 @@ const practice = usePractice();
 const SEX = [
   { value: 'female', label: 'women' },
   { value: 'male', label: 'men' },
-  { value: 'none', label: 'both bands' },
+  { value: 'none', label: 'women and men' },
 ] as const;
 const HANDED = [
   { value: 'unknown', label: 'not known' },

@@ -109,7 +109,7 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
         :disabled="disabled || !measured"
         title="What stands keeps its order and its rounds; the rest is solved around it"
         @click="around"
-        >Around what stands</Button
+        >Plan around these blocks</Button
       >
     </header>
     <p v-if="!measured" class="soft">Measure first: the plan is made from what is missing today.</p>

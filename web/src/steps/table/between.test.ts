@@ -19,7 +19,7 @@ test('nothing stands before the first block when all is read', () => {
 });
 
 test('the other side of the same block: round the table', () => {
-  expect(before(0, 1)).toBe('round the table to the right');
+  expect(before(0, 1)).toBe('walk round the table to the right');
 });
 
 test('before the athlete turns over, what is done with is read again; what was not read yet is read first', () => {

@@ -5,7 +5,7 @@ const KINDS: Readonly<Record<StripItem['kind'], (item: StripItem, sides: string)
   close: () => '',
   block: () => '',
   turn: (item) => `turn: ${item.position}`,
-  side: (item) => `round the table ${item.words.toLowerCase()}`,
+  side: (item) => `walk round the table ${item.words.toLowerCase()}`,
   before: (item, sides) => `read ${item.words.toLowerCase()}${sides}`,
   after: (item, sides) => `read ${item.words.toLowerCase()}${sides} again`,
 };
