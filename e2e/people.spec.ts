@@ -195,7 +195,14 @@ test('the file is saved as it is made; what cannot be is named; erasing asks for
   await person.getByLabel('Birth date').fill('7 may 2001');
   await expect(person).toContainText('Monday 7 May 2001');
   await person.getByRole('button', { name: 'Open the calendar' }).first().click();
-  await page.locator('.ant-picker-dropdown:visible').getByTitle('2001-05-06').click();
+  const calendar = page.locator('.ant-picker-dropdown:visible');
+  await expect(calendar).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(calendar).toHaveCount(0);
+  await expect(person.getByLabel('Birth date')).toBeFocused();
+  await person.getByRole('button', { name: 'Open the calendar' }).first().click();
+  await calendar.getByTitle('2001-05-06').click();
+  await expect(calendar).toHaveCount(0);
   await expect(person.getByLabel('Birth date')).toHaveValue('5/6/2001');
   await saved(page);
   await expect(body.getByLabel('Thigh')).toHaveValue('44.5');

@@ -121,7 +121,7 @@ export async function askFirst(page: Page): Promise<void> {
 /** Arrives now, whoever else has this time. */
 export async function arriveNow(page: Page, { ask = true } = {}): Promise<void> {
   await page.getByRole('button', { name: 'Arrive now' }).click();
-  const taken = page.getByRole('button', { name: 'Book it anyway' });
+  const taken = page.getByRole('button', { name: 'Allow the overlap' });
   await expect(taken.or(page.getByLabel('What brings them today'))).toBeVisible();
   if (await taken.isVisible()) {
     askedTwice.set(page, (askedTwice.get(page) ?? 0) + 1);

@@ -231,7 +231,7 @@ async function book(overlap = false): Promise<void> {
         </div>
       </div>
       <ProblemNote v-if="problem" :problem="problem">
-        <Button v-if="problem.overlaps.length > 0" @click="book(true)">Book it anyway</Button>
+        <Button v-if="problem.overlaps.length > 0" @click="book(true)">Allow the overlap</Button>
       </ProblemNote>
       <Button type="primary" size="large" html-type="submit" :loading="busy">{{ when === 'now' ? 'Arrive now' : 'Book' }}</Button>
     </form>

@@ -63,6 +63,12 @@ function take(next: string): void {
 }
 
 const isOpen = ref(false);
+/** Escape closes the calendar, and nothing that lies under it. */
+function onEscape(event: KeyboardEvent): void {
+  if (!isOpen.value) return;
+  event.stopPropagation();
+  close(false);
+}
 const field = ref<HTMLInputElement | null>(null);
 function pick(day: unknown): void {
   if (typeof day === 'string' && isDay(day)) take(formatDay(day, order));
@@ -75,7 +81,7 @@ function close(open: boolean): void {
 </script>
 
 <template>
-  <div class="field day-field">
+  <div class="field day-field" @keydown.esc="onEscape">
     <label :for="id" :class="{ 'sr-only': hideLabel }">{{ label }}</label>
     <span class="line">
       <input

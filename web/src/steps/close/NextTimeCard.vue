@@ -163,7 +163,7 @@ const booked = computed(() => file.value.nextVisitAt);
     </form>
     <p v-if="wrong !== ''" class="wrong" role="alert">{{ wrong }}</p>
     <ProblemNote v-if="problem" :problem="problem"
-      ><Button v-if="problem.overlaps.length > 0" :disabled="busy" @click="book(true)">Book it anyway</Button></ProblemNote
+      ><Button v-if="problem.overlaps.length > 0" :disabled="busy" @click="book(true)">Allow the overlap</Button></ProblemNote
     >
   </section>
 </template>
