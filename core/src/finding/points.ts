@@ -41,6 +41,10 @@ export function pointWords({ what, tenderness, refers }: PointData): string {
 
 type Point = Extract<StandingFinding, { kind: 'point' }>;
 
+/** Where a point lies and what it is, in words. */
+const pointAt = ({ side, data }: Point, { muscle, third }: PointPlace): string =>
+  `${side} ${REGIONS[muscle].words}, ${third} third: ${pointWords(data)}`;
+
 /** A place that is looked at before anything else. */
 export interface LookFirst {
   readonly finding: Point;
@@ -77,8 +81,7 @@ export function lookFirst(before: readonly Finding[], today: readonly Finding[],
     .filter((point) => point.data.what !== 'clean' && !looked.has(placeOf(point)) && pointPlace(point.subject) !== null)
     .sort((a, b) => (b.data.tenderness ?? -1) - (a.data.tenderness ?? -1))
     .map((finding) => {
-      const { muscle, third } = pointPlace(finding.subject)!;
-      const what = `${finding.side} ${REGIONS[muscle].words}, ${third} third: ${pointWords(finding.data)}`;
+      const what = pointAt(finding, pointPlace(finding.subject)!);
       const times = new Set(
         points(before)
           .filter((each) => placeOf(each) === placeOf(finding) && each.data.what !== 'clean')
@@ -107,6 +110,6 @@ export function feltAgainNext(today: readonly Finding[], muscles: readonly strin
     const place = pointPlace(finding.subject);
     const isHere = place !== null && muscles.includes(place.muscle) && (side === 'midline' || finding.side === side);
     if (finding.moment !== 'before' || finding.data.what === 'clean' || !isHere || isAgain(finding)) return [];
-    return [{ finding, words: `${finding.side} ${REGIONS[place.muscle].words}, ${place.third} third: ${pointWords(finding.data)}` }];
+    return [{ finding, words: pointAt(finding, place) }];
   });
 }
