@@ -15,7 +15,7 @@ export default {
     '^.+\\.m?[jt]s$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } }],
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(ant-design-vue/es|@babel/runtime|lodash-es|uuid|idb|chart\\.js|minisearch|@ant-design|@kurkle|jstat)/)',
+    '/node_modules/(?!(ant-design-vue/es|@babel/runtime|lodash-es|uuid|idb|chart\\.js|minisearch|@ant-design|@kurkle|jstat|@vueuse)/)',
   ],
   moduleNameMapper: { '\\.css$': '<rootDir>/web/testing/nothing.mjs' },
 };

@@ -9,13 +9,14 @@ import { ensureWebBuild } from './lib/build.mjs';
 import { startDevices } from './lib/devices.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { freePort } from './lib/ports.mjs';
-import { ensureDebianPackage, ensurePackages } from './lib/packages.mjs';
+import { ensureBrowser } from './lib/browser.mjs';
+import { ensurePackages } from './lib/packages.mjs';
 import { say } from './lib/say.mjs';
 import { startServer } from './lib/server.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 ensurePackages(root);
-const executablePath = ensureDebianPackage('chromium', 'chromium');
+const executablePath = ensureBrowser();
 ensureWebBuild(root);
 const { chromium } = await import('@playwright/test');
 const { cueClock, describe } = await import('../bench/cueClock.mjs');

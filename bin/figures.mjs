@@ -4,12 +4,13 @@ import { spawnSync } from 'node:child_process';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { ensureDebianPackage, ensurePackages } from './lib/packages.mjs';
+import { ensureBrowser } from './lib/browser.mjs';
+import { ensurePackages } from './lib/packages.mjs';
 import { say } from './lib/say.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 ensurePackages(root);
-const executablePath = ensureDebianPackage('chromium', 'chromium');
+const executablePath = ensureBrowser();
 const { chromium } = await import('@playwright/test');
 const folder = process.argv[2] ?? join(root, '.data', 'figures');
 mkdirSync(folder, { recursive: true });

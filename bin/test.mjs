@@ -8,13 +8,14 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensureWebBuild } from './lib/build.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
-import { ensureDebianPackage, ensurePackages } from './lib/packages.mjs';
+import { ensureBrowser } from './lib/browser.mjs';
+import { ensurePackages } from './lib/packages.mjs';
 import { say } from './lib/say.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const screenshots = process.argv.includes('--screenshots');
 ensurePackages(root);
-const chromium = ensureDebianPackage('chromium', 'chromium');
+const chromium = ensureBrowser();
 const work = mkdtempSync(join(tmpdir(), 'pace-bend-test-'));
 const bin = (...parts) => join(root, 'node_modules', ...parts);
 const totals = { passed: 0, failed: 0 };

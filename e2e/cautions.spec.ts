@@ -21,7 +21,6 @@ test('a knee operated on seven weeks ago and a shoulder torn once: what is limit
   expectedErrors,
   emptyApplication,
 }) => {
-  test.setTimeout(180_000);
   expect(expectedErrors).toEqual([]);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();

@@ -37,7 +37,6 @@ test('two tabs at one table: one leads, the other is told and takes over; every 
   context,
   expectedErrors,
 }) => {
-  test.setTimeout(120_000);
   // The place in the sequence that was taken.
   expectedErrors.push(REFUSED);
   const visit = await plan(page, 'Two Tabs');
@@ -83,7 +82,6 @@ test('the laptop sleeps for ten minutes in mid-count: the run holds where it las
   page,
   expectedErrors,
 }) => {
-  test.setTimeout(120_000);
   expect(expectedErrors).toEqual([]);
   const visit = await plan(page, 'Closed Lid');
   await page.clock.install();
@@ -106,7 +104,6 @@ test('signed out in mid-count: the count goes on and nothing comes between; at a
   page,
   expectedErrors,
 }) => {
-  test.setTimeout(120_000);
   expectedErrors.push(REFUSED);
   const visit = await plan(page, 'Signed Out At The Table');
   await begin(page, visit);
@@ -134,9 +131,7 @@ test('signed out in mid-count: the count goes on and nothing comes between; at a
   await expect(dialog).toBeHidden();
   await expect(page.getByText('Signed out: kept here')).toHaveCount(0);
   await expect
-    .poll(async () => (await eventsOf(page, visit)).flatMap(({ event }) => (event.kind === 'discomfort' ? [event.score] : [])), {
-      timeout: 20_000,
-    })
+    .poll(async () => (await eventsOf(page, visit)).flatMap(({ event }) => (event.kind === 'discomfort' ? [event.score] : [])))
     .toEqual([2, 4]);
 });
 
@@ -144,7 +139,6 @@ test('reloaded in mid-table again and again: one run, every event once, never fu
   page,
   expectedErrors,
 }) => {
-  test.setTimeout(120_000);
   expect(expectedErrors).toEqual([]);
   const visit = await plan(page, 'Reloaded');
   await begin(page, visit);

@@ -52,7 +52,7 @@ test('one more round, the rest left, the other side now: by key, by pedal held, 
   await page.keyboard.press('+');
   await undo(page, 'One more round');
   await stair(page, /of 5/);
-  // Taken back: the stair is as it was.
+  // Undone: the stair is as it was.
   await page.keyboard.press('z');
   await stair(page, /of 4/);
   await expect(page.getByTestId('undo')).toHaveCount(0);
@@ -72,7 +72,12 @@ test('one more round, the rest left, the other side now: by key, by pedal held, 
   await expect(page.locator('.instruction')).toHaveText(/bring it home/i);
   await goOnTo(page, /set up, right/i);
   await expect(page.locator('.then')).toContainText('Waits until they lie right');
-  await held(page, 'PageDown', 'The rest is left');
+  // Both pedals held.
+  await page.keyboard.down('PageUp');
+  await page.keyboard.down('PageDown');
+  await undo(page, 'The rest is left');
+  await page.keyboard.up('PageDown');
+  await page.keyboard.up('PageUp');
   // What was left of the left side comes behind it, set up again.
   await expect(page.locator('.instruction')).toHaveText(/set up, left/i);
   await toTheClose(page);
@@ -156,7 +161,7 @@ test('until it softens, by both pedals at once: the seconds that it took, before
   await page.keyboard.press('7');
   await page.keyboard.press('3');
   await undo(page, 'From 7 to 3');
-  await page.keyboard.press('f');
+  await page.keyboard.press('p');
   const found = page.getByRole('dialog', { name: 'What the hand found' });
   await expect(found.getByText('gastrocnemius', { exact: false }).first()).toBeVisible();
   await found.getByRole('group', { name: 'What is there' }).getByText('lump').click();
@@ -189,7 +194,7 @@ test('a number is asked for where it is wanted, a pulse is felt for before the h
   await expect(page.getByTestId('number-asked')).toHaveText('Number, please');
   await page.keyboard.press('3');
   await expect(page.getByTestId('number-asked')).toHaveCount(0);
-  // Taken back, it is asked again.
+  // Undone, it is asked again.
   await undo(page, 'Discomfort 3');
   await page.keyboard.press('z');
   await expect(page.getByTestId('number-asked')).toBeVisible();

@@ -73,5 +73,5 @@ test('somebody else signs in in another tab: the first one’s page sends nothin
   await again.getByLabel('Password').fill('quiet river therapist');
   await again.getByRole('button', { name: 'Sign in' }).click();
   await expect(again).toBeHidden();
-  await expect.poll(note, { timeout: 15_000 }).toBe('Typed by Jonas');
+  await expect.poll(note).toBe('Typed by Jonas');
 });

@@ -2,7 +2,6 @@ import { addMotion, becomeOwner, choose, expect, saved, test, typeTrials, walkIn
 import { v7 } from 'uuid';
 
 test('twelve readings, three trials, both sides, from the keyboard, once round the table', async ({ page, expectedErrors }) => {
-  test.setTimeout(180_000);
   expect(expectedErrors).toEqual([]);
   const visit = await walkIn(page, 'Twelve Readings');
   await page.goto(`${visit}/measure`);
@@ -102,7 +101,6 @@ test('end feel, clock, glides, leg length, presses: found, kept, and weighed for
   page,
   expectedErrors,
 }) => {
-  test.setTimeout(120_000);
   expect(expectedErrors).toEqual([]);
   const visit = await walkIn(page, 'Held Somewhere');
   await page.goto(`${visit}/measure`);
@@ -180,7 +178,6 @@ test('end feel, clock, glides, leg length, presses: found, kept, and weighed for
 });
 
 test('a study of one’s own error: guided, blinded, and used from then on', async ({ page, expectedErrors, emptyApplication }) => {
-  test.setTimeout(150_000);
   expect(expectedErrors).toEqual([]);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
@@ -226,6 +223,21 @@ test('two instruments compared, and a squad’s range at a glance', async ({ pag
   await page.getByRole('button', { name: 'Range', exact: true }).click();
   const strip = page.getByRole('region', { name: 'Squad strip' });
   await expect(strip.getByRole('row')).toHaveCount(5);
+  // Values stand in figures where somebody looks closer, and on paper.
+  const cell = strip
+    .getByRole('cell')
+    .filter({ has: page.getByRole('img', { name: /^left \d/ }) })
+    .first();
+  const figures = cell.locator('.values');
+  await expect(figures).toBeHidden();
+  await cell.focus();
+  await expect(figures).toBeVisible();
+  await expect(figures).toHaveText(/^\d+ · \d+(°| cm)$/);
+  await strip.getByRole('button', { name: 'Athlete' }).focus();
+  await expect(figures).toBeHidden();
+  await page.emulateMedia({ media: 'print' });
+  await expect(figures).toBeVisible();
+  await page.emulateMedia({ media: null });
   const names = () => strip.getByRole('rowheader').allTextContents();
   const worst = await names();
   await strip.getByRole('button', { name: 'Athlete' }).click();
@@ -316,7 +328,7 @@ test('a lump: by two taps, or by keys; at the next visit it is looked at first, 
   await expect(card.getByRole('list', { name: 'Look at this first' })).toHaveCount(0);
   await expect(told).toContainText('Hamstrings, upper third, left nothing there');
   await saved(page);
-  // Taken back, nobody has looked.
+  // Undone, nobody has looked.
   await card.getByRole('button', { name: 'nothing there' }).click();
   await expect(card.getByRole('list', { name: 'Look at this first' })).toContainText('3 weeks old');
   await saved(page);

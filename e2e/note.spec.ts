@@ -4,7 +4,6 @@ import { expect, plannedVisit, saved, test, toTheTable, typeTrials } from './sup
 /** The note: written from the record, changed by hand, signed, added to; the day names what is not signed. */
 
 test('the draft writes itself, keeps what was changed by hand, is signed and added to, printed and saved', async ({ page }, info) => {
-  test.setTimeout(120_000);
   const visit = await plannedVisit(page, 'Note Taker', 'straight-leg', [55, 56, 55, 70, 70, 70], 'Passive hold');
   await toTheTable(page);
   await page.keyboard.press('Space');

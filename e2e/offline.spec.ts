@@ -40,7 +40,6 @@ test('without the line the program opens, moves and takes what is typed; with it
   context,
   expectedErrors,
 }) => {
-  test.setTimeout(150_000);
   expectedErrors.push(/ERR_INTERNET_DISCONNECTED/, /Failed to load resource/);
   const visit = await walkIn(page, 'No Line');
   await expect(page.getByLabel('What brings them today')).toBeVisible();
@@ -49,15 +48,13 @@ test('without the line the program opens, moves and takes what is typed; with it
     await navigator.serviceWorker.ready;
   });
   await expect
-    .poll(
-      () =>
-        page.evaluate(async () =>
-          (await Promise.all((await caches.keys()).map(async (name) => (await (await caches.open(name)).keys()).length))).reduce(
-            (sum, each) => sum + each,
-            0,
-          ),
+    .poll(() =>
+      page.evaluate(async () =>
+        (await Promise.all((await caches.keys()).map(async (name) => (await (await caches.open(name)).keys()).length))).reduce(
+          (sum, each) => sum + each,
+          0,
         ),
-      { timeout: 30_000 },
+      ),
     )
     .toBeGreaterThan(60);
   await page.goto('/');

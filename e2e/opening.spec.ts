@@ -35,7 +35,6 @@ test('opening to others: refused with the demo’s accounts and before there is 
   expectedErrors,
   emptyApplication,
 }) => {
-  test.setTimeout(180_000);
   expectedErrors.push(/ERR_CONNECTION_REFUSED/);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   const { dataFolder, port } = application;
@@ -81,7 +80,6 @@ test('demo data are not opened to others, and with the demo off their passwords 
   emptyApplication,
   expectedErrors,
 }) => {
-  test.setTimeout(180_000);
   expectedErrors.push(/ERR_CONNECTION_REFUSED/, REFUSED);
   const application = await emptyApplication();
   await application.start();

@@ -95,7 +95,6 @@ async function recordOf(page: Page, visit: string): Promise<unknown> {
 }
 
 test('the line is cut at every step of a visit: the record is the same as without', async ({ page, line, expectedErrors }) => {
-  test.setTimeout(240_000);
   expectedErrors.push(...NOBODY);
   const quiet = await wholeVisit(
     page,
@@ -114,7 +113,6 @@ test('the line is cut at every step of a visit: the record is the same as withou
       await expect
         .poll(
           async () => (await page.evaluate(() => window.dispatchEvent(new Event('online'))), await page.getByText(/[Nn]ot sent/).count()),
-          { timeout: 30_000 },
         )
         .toBe(0);
     },
@@ -134,7 +132,6 @@ test('the program is killed between two requests of every step of a visit: the r
   emptyApplication,
   expectedErrors,
 }) => {
-  test.setTimeout(400_000);
   expectedErrors.push(REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
@@ -172,9 +169,6 @@ test('the program is killed between two requests of every step of a visit: the r
       await expect
         .poll(
           async () => (await page.evaluate(() => window.dispatchEvent(new Event('online'))), await page.getByText(/[Nn]ot sent/).count()),
-          {
-            timeout: 30_000,
-          },
         )
         .toBe(0);
       await saved(page);
@@ -206,9 +200,7 @@ test('readings without a line are drawn as not sent, survive a reload, and say w
 
   await page.goto(`${visit}/close`);
   await page.getByRole('button', { name: 'Finish the visit' }).click();
-  await expect(page.getByText('readings: not on the server yet. The visit can be finished once everything is.')).toBeVisible({
-    timeout: 10_000,
-  });
+  await expect(page.getByText('readings: not on the server yet. The visit can be finished once everything is.')).toBeVisible();
   await notSent(page).click();
   const sheet = page.getByRole('dialog', { name: 'Not sent yet' });
   await expect(sheet).toContainText('Kept on this device, for your account only');
@@ -286,7 +278,7 @@ test('storage is forbidden: typing goes on, the screen says what that means, and
   await expect(page.getByRole('dialog', { name: 'Not sent yet' })).toContainText('What is not sent is lost when this page is closed.');
   await page.keyboard.press('Escape');
   line.restore();
-  await expect(page.getByText('Not sent yet: kept while this page is open, trying again')).toHaveCount(0, { timeout: 20_000 });
+  await expect(page.getByText('Not sent yet: kept while this page is open, trying again')).toHaveCount(0);
   const file = await (await page.request.get(visit.replace('/visit/', '/api/visits/'))).json();
   expect(file.visit.complaint).toBe('Only in memory');
   await context.close();

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { strFromU8, unzipSync } from 'fflate';
 import { becomeOwner, choose, expect, PASSWORDS, REFUSED, saved, signIn, test, walkIn } from './support.ts';
 
 test('the first start asks for the owner’s account; the owner lets a coach in, who sees their squad and no more', async ({
@@ -7,7 +8,6 @@ test('the first start asks for the owner’s account; the owner lets a coach in,
   expectedErrors,
   emptyApplication,
 }) => {
-  test.setTimeout(150_000);
   expectedErrors.push(REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
@@ -22,7 +22,7 @@ test('the first start asks for the owner’s account; the owner lets a coach in,
   await expect(page.getByRole('alert')).toHaveText(['A password has 12 letters or more; a few words in a row are good.']);
   await page.getByLabel('Password').fill('a river in the rain');
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByText('No visits on this day')).toBeVisible();
+  await expect(page.getByText('0 of 6 done')).toBeVisible();
 
   await walkIn(page, 'Only One', '2000-01-02', application.url);
   await page.getByLabel('What brings them today').fill('Nobody else’s business');
@@ -100,7 +100,6 @@ test('a squad is read in from a table of the old kind: looked at first, wrong ro
   expectedErrors,
   emptyApplication,
 }) => {
-  test.setTimeout(120_000);
   expect(expectedErrors).toEqual([]);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
@@ -111,21 +110,20 @@ test('a squad is read in from a table of the old kind: looked at first, wrong ro
     'Rower;DOB;Sex;Boat side;Remarks;Crew\r\nZo\xeb Brand;14.03.2004;f;bow;tall;Eight, Juniors\r\nAda Long;01.02.2003;;sculls;=1+1;Eight\r\nOld One;01.01.1880;m;;;\r\n',
     'latin1',
   );
-  const chooseFile = () =>
-    page.getByLabel(/^A table with one athlete/).setInputFiles({ name: 'squad.csv', mimeType: 'text/csv', buffer: table });
+  const chooseFile = () => page.locator('input[type=file]').setInputFiles({ name: 'squad.csv', mimeType: 'text/csv', buffer: table });
   await chooseFile();
   await expect(page.getByText('3 rows, semicolons, Windows-1252')).toBeVisible();
   await expect(page.getByRole('region', { name: 'What will happen' })).toContainText('2 to be added, 1 with something wrong');
   await expect(page.getByRole('region', { name: 'Wrong rows' })).toContainText('row 4');
-  await expect(page.getByRole('region', { name: 'First rows' })).toContainText('Zoë Brand');
-  await expect(page.getByRole('button', { name: 'Read 2 in' })).toBeDisabled();
+  await expect(page.getByRole('region', { name: 'As it will be written' })).toContainText('Zoë Brand');
+  await expect(page.getByRole('button', { name: 'Import 2' })).toBeDisabled();
   // A column matched by hand changes what will be written.
   await choose(page, 'Column for About', 'not in the table');
-  await expect(page.getByRole('region', { name: 'First rows' })).not.toContainText('tall');
+  await expect(page.getByRole('region', { name: 'As it will be written' })).not.toContainText('tall');
   await choose(page, 'Column for About', 'Remarks');
   await page.getByLabel('Leave the wrong rows out').check();
-  await page.getByRole('button', { name: 'Read 2 in' }).click();
-  await expect(page.getByText('2 athletes read in.')).toBeVisible();
+  await page.getByRole('button', { name: 'Import 2' }).click();
+  await expect(page.getByText('2 athletes imported.')).toBeVisible();
   await chooseFile();
   await expect(page.getByRole('region', { name: 'What will happen' })).toContainText('0 to be added, 2 here already');
 
@@ -148,7 +146,7 @@ test('when what reads the table fails, the page says so, and the file can be cho
   await page.goto('/squad/read-in');
   const chooseFile = () =>
     page
-      .getByLabel(/^A table with one athlete/)
+      .locator('input[type=file]')
       .setInputFiles({ name: 'squad.csv', mimeType: 'text/csv', buffer: Buffer.from('Name;DOB\r\nZoe Brand;2004-03-14\r\n') });
   await chooseFile();
   await expect(page.getByText('The table could not be read: the part of the program that reads it failed.')).toBeVisible();
@@ -248,4 +246,47 @@ test('a password is changed: every other browser is signed out', async ({ page, 
   // The demo shows it no more.
   await expect(other.getByText('Jonas Eklund')).toHaveCount(0);
   await other.context().close();
+});
+
+test('a record leaves for other health records, of all visits or of some; days that are turned round are told', async ({
+  page,
+  expectedErrors,
+}) => {
+  expect(expectedErrors).toEqual([]);
+  const { athletes } = (await (await page.request.get('/api/athletes')).json()) as { athletes: { id: string; name: string }[] };
+  const id = athletes.find(({ name }) => name === 'Ines Okkonen')!.id;
+  await page.goto(`/athlete/${id}/file`);
+  const record = page.getByRole('region', { name: 'Record' });
+  const link = record.getByRole('link', { name: /HL7 FHIR R4/ });
+  const taken = async () => {
+    const [download] = await Promise.all([page.waitForEvent('download'), link.click()]);
+    expect(download.suggestedFilename()).toBe('athlete-fhir.json');
+    const { entry } = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
+      entry: { resource: { resourceType: string; period?: { start: string }; name?: { text: string }[] } }[];
+    };
+    const of = (type: string) => entry.map(({ resource }) => resource).filter(({ resourceType }) => resourceType === type);
+    expect(of('Patient')[0]!.name).toEqual([{ text: 'Ines Okkonen' }]);
+    return { visits: of('Encounter').map(({ period }) => period!.start.slice(0, 10)), readings: of('Observation').length };
+  };
+  const [tables] = await Promise.all([
+    page.waitForEvent('download'),
+    record.getByRole('link', { name: 'Export all tables (ZIP)' }).click(),
+  ]);
+  const files = unzipSync(readFileSync(await tables.path()));
+  expect(Object.keys(files)).toContain('datapackage.json');
+  expect(strFromU8(files['readings.csv']!).split('\r\n').length).toBeGreaterThan(20);
+
+  const whole = await taken();
+  expect(whole.visits.length).toBeGreaterThan(2);
+  const day = whole.visits[1]!;
+  await record.getByLabel('Visits from').fill(day);
+  await record.getByLabel('to', { exact: true }).fill(day);
+  await page.keyboard.press('Tab');
+  const one = await taken();
+  expect(one.visits).toEqual([day]);
+  expect(one.readings).toBeGreaterThan(0);
+  expect(one.readings).toBeLessThan(whole.readings);
+  await record.getByLabel('to', { exact: true }).fill('1.1.2020');
+  await expect(record.getByRole('alert')).toHaveText('The first day is after the last one.');
+  await expect(link).toHaveCount(0);
 });

@@ -50,7 +50,7 @@ for (const frames of ['drawn', 'never drawn, as in a background tab'] as const) 
     await expect(page.getByText('Waits until they lie right and you stand right: Space')).toBeVisible();
     await page.keyboard.press('Space');
     await expect(page.getByTestId('count')).toHaveText('3');
-    await expect(page.getByTestId('table')).toHaveAttribute('data-status', 'finished', { timeout: 15_000 });
+    await expect(page.getByTestId('table')).toHaveAttribute('data-status', 'finished');
 
     const at = await changes();
     const began = at('1', 'running');

@@ -74,7 +74,6 @@ test('the program is killed in the middle: nothing acknowledged is lost, and wha
   expectedErrors,
   emptyApplication,
 }) => {
-  test.setTimeout(150_000);
   expectedErrors.push(REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
@@ -112,7 +111,7 @@ test('the program is killed in the middle: nothing acknowledged is lost, and wha
   const before = await position(page);
 
   await application.start();
-  await expect(page.getByText('Not sent yet: kept here')).toHaveCount(0, { timeout: 20_000 });
+  await expect(page.getByText('Not sent yet: kept here')).toHaveCount(0);
   expect(await position(page)).toBeGreaterThanOrEqual(before);
   await runThrough(page);
   await page.keyboard.press('Enter');
@@ -138,7 +137,7 @@ test('no answer for a while: what is typed is kept and sent', async ({ page, lin
   await page.reload();
   await expect(page.getByLabel('What brings them today')).toHaveValue('Typed while nobody answered');
   line.restore();
-  await expect(page.getByText('Not sent yet: kept here, trying again')).toHaveCount(0, { timeout: 15_000 });
+  await expect(page.getByText('Not sent yet: kept here, trying again')).toHaveCount(0);
   await saved(page);
   const file = await page.request.get(visit.replace('/visit/', '/api/visits/'));
   expect((await file.json()).visit.complaint).toBe('Typed while nobody answered');

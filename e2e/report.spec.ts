@@ -5,7 +5,6 @@ test('a season report: for the athlete all of it, for a coach without reasons, a
   page,
   expectedErrors,
 }) => {
-  test.setTimeout(90_000);
   expect(expectedErrors).toEqual([]);
   const { athletes } = (await (await page.request.get('/api/athletes?q=Kato%20Lindqvist&offset=0')).json()) as {
     athletes: { id: string }[];
@@ -39,10 +38,7 @@ test('a season report: for the athlete all of it, for a coach without reasons, a
   const forCoach = await saved();
   expect(forCoach.subarray(0, 5).toString()).toBe('%PDF-');
 
-  const field = page.getByLabel('From');
-  await field.click();
-  await field.fill('2090-01-01');
-  await field.press('Enter');
+  await page.getByLabel('From').fill('2090-01-01');
   await expect(page.getByRole('alert')).toContainText('It ends on the day it begins, or later.');
   await expect(page.getByRole('button', { name: 'Save as PDF' })).toBeDisabled();
 });

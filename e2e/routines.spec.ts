@@ -56,7 +56,6 @@ const ROUTINES = [
 ] as const;
 
 test('five routines from the plan to the record, in their own words', async ({ page, expectedErrors, emptyApplication }) => {
-  test.setTimeout(420_000);
   expectedErrors.push(REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();

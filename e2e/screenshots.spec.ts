@@ -15,7 +15,6 @@ async function picture(page: Page, name: string): Promise<void> {
 }
 
 test('one picture of each main view', async ({ page, expectedErrors }) => {
-  test.setTimeout(240_000);
   expect(expectedErrors).toEqual([]);
   await page.goto('/');
   await expect(page.getByRole('region', { name: 'Visits' })).toBeVisible();
@@ -31,16 +30,16 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await expect(page.getByRole('button', { name: /^Sharpen, / }).first()).toBeVisible();
   await choose(page, 'Athlete', 'Kato Lindqvist');
   await expect(page.getByRole('region', { name: 'The goal' })).toContainText('in 100');
-  await expect(page.getByRole('complementary', { name: 'Who is due' }).getByRole('listitem').first()).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('complementary', { name: 'Who is due' }).getByRole('listitem').first()).toBeVisible();
   await page.mouse.move(5, 5);
   await picture(page, 'season');
   await page.goto('/week');
-  await expect(page.getByText('No week brings more: checked to the end.')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('No week brings more: checked to the end.')).toBeVisible();
   await page
     .getByRole('gridcell', { name: /Tavi Brandsma/ })
     .first()
     .click();
-  await expect(page.getByRole('region', { name: 'One more visit' }).getByRole('listitem').first()).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('region', { name: 'One more visit' }).getByRole('listitem').first()).toBeVisible();
   await page.mouse.move(5, 5);
   await picture(page, 'week');
   await page.goto('/squad');
@@ -207,7 +206,6 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
 });
 
 test('people, files and cautions', async ({ page, expectedErrors }) => {
-  test.setTimeout(150_000);
   expectedErrors.push(REFUSED);
   await page.goto('/squad/range');
   await expect(page.getByRole('region', { name: 'Squad strip' })).toBeVisible();

@@ -18,7 +18,6 @@ test('a new practice of runners sees no word of boats; its own sport is asked fo
   page,
   emptyApplication,
 }) => {
-  test.setTimeout(180_000);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
   await becomeOwner(page, application.url);
@@ -106,7 +105,6 @@ test('an athlete answers on a phone page; without a line it is kept and sent onc
   browser,
   expectedErrors,
 }) => {
-  test.setTimeout(120_000);
   await walkIn(page, 'Phone Person');
   await page.goto('/morning');
   const row = page.getByRole('row', { name: /Phone Person/ });
@@ -202,7 +200,6 @@ test('a squad’s tablet: a name, the questions, back to the names; another’s 
 test('the morning is seen, a visit softened by it is opened, one limit set aside, treated, and both stand in the record', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   // What the squad's season holds back is another matter: today counts for itself.
   const today = await daysAgo(page, 0);
   const season = await page.request.put(`/api/athletes/${await athleteNamed(page, 'Joss')}/season`, {
@@ -234,7 +231,7 @@ test('the morning is seen, a visit softened by it is opened, one limit set aside
   await askFirst(page);
   await expect(card).toContainText('Today: ease');
   await page.keyboard.press('t');
-  await expect(card.getByRole('button', { name: /Taken in/ })).toBeVisible();
+  await expect(card.getByRole('button', { name: /Applied/ })).toBeVisible();
   const visit = page.url().replace(/\/arrive$/, '');
 
   // The proposal and the table obey: nothing presses harder than the day allows.
@@ -319,7 +316,6 @@ test('answers are entered under Arrive, and the day follows at once', async ({ p
 test('loads come in by the grid, by keys, by pasting, and by a table; what the week comes to follows; undo takes back', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await walkIn(page, 'Grid Person');
   const id = await athleteNamed(page, 'Grid Person');
   const file = (await (await page.request.get(`/api/athletes/${id}`)).json()) as { athlete: { revision: number } };
@@ -381,7 +377,7 @@ test('loads come in by the grid, by keys, by pasting, and by a table; what the w
   const [day, other] = [await daysAgo(page, 20), await daysAgo(page, 21)];
   const table = (rows: string) => ({ name: 'loads.csv', mimeType: 'text/csv', buffer: Buffer.from(`Whose;Am;Dauer;Wie hart\n${rows}`) });
   await page.goto('/load/read-in');
-  const input = page.getByLabel('A table or a calendar');
+  const input = page.locator('input[type=file]');
   await input.setInputFiles(table(`Grid Person;${day};0:45;6\nNobody Here;${other};60;5\nGrid Person;${other};60;12\n`));
   for (const [field, column] of [
     ['Athlete', 'Whose'],
@@ -393,13 +389,13 @@ test('loads come in by the grid, by keys, by pasting, and by a table; what the w
   await choose(page, 'Days are written', 'year, month, day');
   await expect(page.getByRole('region', { name: 'Problems' })).toContainText('“Nobody Here” is nobody here.');
   await expect(page.getByRole('region', { name: 'Problems' })).toContainText('Row 4, how hard');
-  await expect(page.getByRole('button', { name: 'Read 1 in' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Import 1' })).toBeDisabled();
   await page.getByLabel('Leave these rows out and read the others').check();
-  await page.getByRole('button', { name: 'Read 1 in' }).click();
-  await expect(page.getByRole('region', { name: 'File' }).getByRole('status')).toContainText('1 session read in.');
+  await page.getByRole('button', { name: 'Import 1' }).click();
+  await expect(page.getByRole('region', { name: 'File' }).getByRole('status')).toContainText('1 session imported.');
   await input.setInputFiles(table(`Grid Person;${day};0:45;6\nGrid Person;${other};60;5\n`));
-  await page.getByRole('button', { name: 'Read 2 in' }).click();
-  await expect(page.getByRole('region', { name: 'File' }).getByRole('status')).toContainText('1 session read in, 1 were here already.');
+  await page.getByRole('button', { name: 'Import 2' }).click();
+  await expect(page.getByRole('region', { name: 'File' }).getByRole('status')).toContainText('1 session imported, 1 were here already.');
 
   // A calendar: planned sessions, counted in nothing.
   const ahead = (await daysAgo(page, -2)).replaceAll('-', '');
@@ -412,8 +408,8 @@ test('loads come in by the grid, by keys, by pasting, and by a table; what the w
   });
   await expect(page.getByRole('region', { name: 'Calendar' })).toContainText('1 planned session');
   await choose(page, 'Whose calendar it is', 'Grid Person');
-  await page.getByRole('button', { name: 'Read 1 in' }).click();
-  await expect(page.getByRole('region', { name: 'File' }).getByRole('status')).toContainText('1 session read in.');
+  await page.getByRole('button', { name: 'Import 1' }).click();
+  await expect(page.getByRole('region', { name: 'File' }).getByRole('status')).toContainText('1 session imported.');
   const { loads } = (await (await page.request.get(`/api/athletes/${id}/days?to=${await daysAgo(page, -3)}`)).json()) as {
     loads: { planned: boolean; minutes: number; exertion: number | null }[];
   };

@@ -47,7 +47,6 @@ test('the database is watched: it dies and is back on its port; when it cannot s
   expectedErrors,
   emptyApplication,
 }) => {
-  test.setTimeout(120_000);
   expectedErrors.push(/ERR_CONNECTION_REFUSED/, /503/, REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();

@@ -20,7 +20,6 @@ test('a study is left and taken up again; the last value is taken back; what can
   expectedErrors,
   emptyApplication,
 }) => {
-  test.setTimeout(120_000);
   expect(expectedErrors).toEqual([]);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
@@ -60,7 +59,6 @@ test('two instruments are compared, and from then on the difference is taken int
   expectedErrors,
   emptyApplication,
 }) => {
-  test.setTimeout(150_000);
   expect(expectedErrors).toEqual([]);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
@@ -125,7 +123,6 @@ test('without devices the screen says so; a finding that cannot be sent stays an
   expectedErrors,
   emptyApplication,
 }) => {
-  test.setTimeout(120_000);
   expectedErrors.push(REFUSED);
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
@@ -153,7 +150,7 @@ test('without devices the screen says so; a finding that cannot be sent stays an
   );
   line.restore();
   await panel.getByRole('group', { name: 'Guarding, left' }).getByRole('button', { name: 'lets go' }).click();
-  await expect(panel.getByText('not sent')).toHaveCount(0, { timeout: 15_000 });
+  await expect(panel.getByText('not sent')).toHaveCount(0);
   await page.reload();
   await panel.getByRole('tab', { name: 'End' }).click();
   await expect(panel.getByRole('group', { name: 'End feel, left' }).getByRole('button', { name: 'muscular' })).toHaveAttribute(

@@ -6,7 +6,6 @@ test('an athlete with a stiff hip: measured, planned, treated, measured again, j
   expectedErrors,
   emptyApplication,
 }) => {
-  test.setTimeout(180_000);
   // Asking who is signed in, before anybody is.
   expectedErrors.push(REFUSED);
   const application = await emptyApplication();

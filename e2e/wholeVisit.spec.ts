@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, plannedVisit, saved, signIn, test, toTheTable, typeTrials } from './support.ts';
+import { pedal } from './pedal.ts';
 import { play } from './standIns.ts';
 
 /** A whole visit run by pedal and knuckle, with devices that drift, press too hard and drop out; then its note, its sheet, and the next arrival. */
@@ -11,7 +12,7 @@ async function pedalTo(page: Page, text: RegExp, where: '.instruction' | '.how' 
   for (let guard = 0; guard < 80; guard++) {
     if (text.test(await page.locator(where).innerText())) return;
     const cue = await table(page).getAttribute('data-cue');
-    await page.keyboard.press('PageDown');
+    await pedal(page);
     await expect(table(page)).not.toHaveAttribute('data-cue', cue!);
   }
   throw new Error(`No cue says ${text}.`);
@@ -62,7 +63,6 @@ test('by pedal and knuckle only: drift, too hard, dropped out; a block added, a 
   expectedErrors,
   emptyApplication,
 }) => {
-  test.setTimeout(240_000);
   expectedErrors.push(/WebSocket connection/);
   const application = await emptyApplication();
   await application.start();
@@ -117,12 +117,10 @@ test('by pedal and knuckle only: drift, too hard, dropped out; a block added, a 
     await expect(page.getByTestId('live-angle-word')).toHaveText(/limb has swung out of line 1\d°/);
     await expect(page.getByTestId('live-effort-word')).toHaveText('too hard');
     await expect(page.getByRole('meter', { name: 'Effort, asked 20 %' })).toBeVisible();
-    await expect.poll(() => page.locator('.how').innerText(), { timeout: 15_000 }).not.toMatch(/% effort/);
+    await expect.poll(() => page.locator('.how').innerText()).not.toMatch(/% effort/);
     await saved(page);
     await expect
-      .poll(async () => (await fileOf(page, visit)).runs[0].events.map(({ event }: { event: { kind: string } }) => event.kind), {
-        timeout: 15_000,
-      })
+      .poll(async () => (await fileOf(page, visit)).runs[0].events.map(({ event }: { event: { kind: string } }) => event.kind))
       .toEqual(expect.arrayContaining(['plane', 'effort']));
     const { events } = (await fileOf(page, visit)).runs[0];
     const effort = events.find(({ event }: { event: { kind: string } }) => event.kind === 'effort').event;
@@ -140,18 +138,15 @@ test('by pedal and knuckle only: drift, too hard, dropped out; a block added, a 
       { do: 'move', to: 0 },
     ]);
     await expect
-      .poll(
-        async () => {
-          const { runs } = await fileOf(page, visit);
-          return runs[0].events.filter(
-            ({ event }: { event: { kind: string; by?: string } }) => event.kind === 'edge' && event.by === 'device',
-          ).length;
-        },
-        { timeout: 20_000 },
-      )
+      .poll(async () => {
+        const { runs } = await fileOf(page, visit);
+        return runs[0].events.filter(
+          ({ event }: { event: { kind: string; by?: string } }) => event.kind === 'edge' && event.by === 'device',
+        ).length;
+      })
       .toBeGreaterThan(0);
-    await expect(live).toContainText('Inclinometers lost, looking for it', { timeout: 15_000 });
-    await expect(page.getByTestId('live-angle')).toBeVisible({ timeout: 15_000 });
+    await expect(live).toContainText('Inclinometers lost, looking for it');
+    await expect(page.getByTestId('live-angle')).toBeVisible();
     await expect(table(page)).not.toHaveAttribute('data-status', 'finished');
   });
 

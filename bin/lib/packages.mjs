@@ -32,16 +32,20 @@ export function findProgram(...names) {
 
 const howTo = (packageName) => `  sudo apt-get update && sudo apt-get install -y --no-install-recommends ${packageName}`;
 
+const isRoot = () => process.getuid?.() === 0;
+
+/** Whether this user may install packages without being asked for a password. */
+export const mayInstall = () => isRoot() || spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status === 0;
+
 /**
  * The shell command that installs a Debian package; ends the program when this user may not. What a start that was killed left
  * half done is finished first, and another installation that runs is waited for.
  */
-function installing(packageName) {
-  const isRoot = process.getuid?.() === 0;
-  if (!isRoot && spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status !== 0)
+export function installing(packageName) {
+  if (!mayInstall())
     giveUp(`${packageName} is missing and may not be installed from here. Run this once, then start again:`, howTo(packageName));
   say(`Installing ${packageName} …`);
-  const as = `${isRoot ? '' : 'sudo -n '}env DEBIAN_FRONTEND=noninteractive`;
+  const as = `${isRoot() ? '' : 'sudo -n '}env DEBIAN_FRONTEND=noninteractive`;
   const apt = `${as} apt-get -qq -o DPkg::Lock::Timeout=120`;
   return [
     'sh',

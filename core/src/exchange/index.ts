@@ -28,4 +28,5 @@ export {
 } from './loadTable.ts';
 export { readCalendar, readEvents, type CalendarRead, type EventsRead, type FoundEvent, type PlannedSession } from './calendar.ts';
 export { seasonCalendar, type SeasonCalendar } from './seasonCalendar.ts';
-export { checkInsCsv, loadsCsv, readingsCsv, RECORD_TABLES, type RecordTable } from './recordTables.ts';
+export { dataPackage, recordTables, RECORD_TABLES, type RecordRows, type RecordTable } from './tables/record.ts';
+export type { TableWords } from './tables/tables.ts';

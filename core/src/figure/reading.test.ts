@@ -25,6 +25,19 @@ test('a motion without values shows its way: a ghost of the start and an arrow',
   expect(motionScene('straight-leg-raise').scene.posture).toBe('supine');
 });
 
+test('about to be read, left and right are each other’s mirror image, and one of them is the picture without a side', () => {
+  for (const motion of MOTIONS.filter(({ sides }) => sides.length === 2)) {
+    const [plain, left, right] = [undefined, 'left', 'right'].map((toRead) =>
+      drawMotion(motion, { values: {}, size: 200, ...(toRead ? { toRead: toRead as 'left' } : {}) }),
+    ) as [Drawing, Drawing, Drawing];
+    const paths = ({ shapes }: Drawing) => shapes.map(({ d }) => d).join(' ');
+    expect([motion.id, paths(left) === paths(right)]).toEqual([motion.id, false]);
+    expect([motion.id, [paths(left), paths(right)].includes(paths(plain))]).toEqual([motion.id, true]);
+    // As large as one another, about one axis or the other.
+    expect([left.box.width, left.box.height].map(Math.round)).toEqual([right.box.width, right.box.height].map(Math.round));
+  }
+});
+
 /** Needles of a drawing: the lines of a tone, as two points. */
 const needle = (drawing: Drawing, tone: string): readonly [Pt, Pt] => {
   const [from, to] = pointsIn(drawing.shapes.find((shape) => shape.line === tone && !shape.fill)!.d);

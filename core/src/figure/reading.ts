@@ -24,6 +24,8 @@ export interface ReadingRequest {
   readonly band?: { readonly low: number; readonly high: number } | null;
   /** What a sport asks for, side by side: a mark of its own beyond the needle's way. */
   readonly asked?: Readonly<Partial<Record<Side, number>>>;
+  /** Without values: the side that is about to be read; left out, the picture is of the side that needs no mirror. */
+  readonly toRead?: Side;
   readonly size: number;
   readonly shape?: number;
 }
@@ -82,7 +84,7 @@ const acrossTo = (joints: Joints, keys: readonly string[]): Joints =>
  */
 export function drawMotion(
   motion: DrawnMotion,
-  { values, short = [], band = null, asked = {}, size, shape = 1.25 }: ReadingRequest,
+  { values, short = [], band = null, asked = {}, toRead, size, shape = 1.25 }: ReadingRequest,
 ): Drawing {
   const scene = motionScene(motion.id);
   const given = motion.sides.filter((side) => values[side] !== undefined);
@@ -92,7 +94,12 @@ export function drawMotion(
     const far = motion.unit === 'cm' ? motion.fan.min + 0.3 * (motion.fan.max - motion.fan.min) : value;
     const whole: Scene = { ...shown, joints: { ...shown.joints, ...turned(scene, far, 1) }, start: turned(scene, motion.rest, 1) };
     const mover = motion.mode === 'active' ? 'athlete' : 'therapist';
-    return drawScene({ ...whole, pathless: true }, { size, shape, overlay: (camera) => wayOverlay(camera, scene, whole, size, mover) });
+    // One that goes from the middle to both sides has its own way for each; the picture of a limb is mirrored.
+    const side = toRead === undefined || toRead === 'midline' ? {} : { side: toRead };
+    return drawScene(
+      { ...whole, pathless: true },
+      { size, shape, ...side, overlay: (camera) => wayOverlay(camera, scene, whole, size, mover) },
+    );
   }
   // A picture with the head at the left is of the right side where no mirror is needed for it, else of the left one.
   const { flip } = cameraFor(shown.posture, shown.view);

@@ -126,3 +126,14 @@ export {
   type HomeSheetFields,
   type PastHome,
 } from './home.ts';
+export {
+  FIRST_STEPS,
+  firstStepsProgress,
+  type FirstStepId,
+  type FirstStepsKept,
+  type FirstStepsPage,
+  type FirstStepsProgress,
+  type FirstStepState,
+} from './firstSteps.ts';
+export { formatClock, readTypedTime, timeProblem, type ClockHabit, type TypedTime } from './typedTime.ts';
+export { blocksInVisits } from './inVisits.ts';

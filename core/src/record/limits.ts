@@ -17,7 +17,7 @@ export const LIMITS = {
   weekBookings: 200,
   clockRate: { min: 1, max: 60 },
   bodyBytes: 512 * 1024,
-  /** A squad read in at once, and the size its request may have. */
+  /** A squad imported at once, and the size its request may have. */
   importRows: 5000,
   importBytes: 3 * 1024 * 1024,
   squadMembers: 2000,

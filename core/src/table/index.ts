@@ -41,3 +41,5 @@ export {
   type PractisedPress,
   type PractiseResult,
 } from './practise.ts';
+export { ALL_SPOKEN, heardWithin, spokenWords, type HeardAt, type SpokenKinds } from './heard.ts';
+export { arcMinutes, capHeightMm, FAR, farType } from './far.ts';

@@ -12,6 +12,7 @@ import * as cycle from '../cycle/index.ts';
 import * as device from '../device/index.ts';
 import * as exchange from '../exchange/index.ts';
 import * as figure from '../figure/index.ts';
+import * as fhir from '../fhir/index.ts';
 import * as finding from '../finding/index.ts';
 import * as forecast from '../forecast/index.ts';
 import * as heap from '../heap/index.ts';
@@ -47,6 +48,7 @@ const faces: Record<string, Record<string, unknown>> = {
   week,
   device,
   exchange,
+  fhir,
   figure,
   finding,
   forecast,

@@ -111,7 +111,7 @@ test('coming in, going out, failing, accounts, passwords and taking out stand in
     'ann: signed in',
     'ann: password change refused',
     'ann: password changed',
-    'ann: squad taken out',
+    'ann: squad exported',
     'ann: signed out',
     'A owner: account changed',
   ]);

@@ -18,6 +18,7 @@ import { eventRoutes } from '../events/routes.ts';
 import { dayRoutes } from '../days/routes.ts';
 import { problemOfDatabase } from '../db/failures.ts';
 import type { Pool } from '../db/pool.ts';
+import { firstStepsRoutes } from '../firstSteps/routes.ts';
 import { homeRoutes } from '../home/routes.ts';
 import { noteRoutes } from '../notes/routes.ts';
 import { findingRoutes } from '../findings/routes.ts';
@@ -146,6 +147,7 @@ export function createApp({
     signInRoutes(pool, now, demo),
     accountRoutes(pool),
     practiceRoutes(pool, now, devicesUrl),
+    firstStepsRoutes(pool, now),
     auditRoutes(pool),
     coachRoutes(pool, now),
     dayRoutes(pool),

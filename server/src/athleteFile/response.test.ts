@@ -1,3 +1,5 @@
+import { strFromU8, unzipSync } from 'fflate';
+import { RECORD_TABLES } from '@pace-bend/core/exchange';
 import { newBlock } from '@pace-bend/core/method';
 import type { ResponseFile } from '@pace-bend/core/cycle';
 import { ANN, ask, newVisit, openTestApp, request, requestAs, uuid, type TestApp } from '../testing/app.ts';
@@ -81,8 +83,28 @@ test('tables of the record are CSV files, for therapists of the practice; one th
     .expect(200)
     .expect('Content-Type', /text\/csv/)
     .expect('Content-Disposition', /readings\.csv/);
-  expect(readings.text.split('\r\n')[1]).toMatch(/^2026-11-25,Straight-leg raise,.*,left,before work,60\.\d+,deg,3,goniometer,A owner$/);
-  for (const table of ['loads', 'check-ins']) expect((await api().get(`${path}/${table}`).expect(200)).text).toMatch(/^[^\r]+\r\n$/);
+  expect(readings.text.split('\r\n')[1]).toMatch(
+    /^2026-11-25,Straight-leg raise,.*,left,before work,60\.\d+,deg,3,passive,goniometer,A owner,/,
+  );
+  const zip = await api()
+    .get(path)
+    .buffer(true)
+    .parse((answer, done) => {
+      const parts: Buffer[] = [];
+      answer.on('data', (part: Buffer) => parts.push(part));
+      answer.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200)
+    .expect('Content-Type', /application\/zip/)
+    .expect('Content-Disposition', /athlete-tables\.zip/);
+  // Unpacked by another library than the one that packs.
+  const files = unzipSync(zip.body as Buffer);
+  expect(Object.keys(files).sort()).toEqual(['datapackage.json', ...RECORD_TABLES.map(({ id }) => `${id}.csv`)].sort());
+  expect(strFromU8(files['readings.csv']!)).toBe(readings.text);
+  const { resources } = JSON.parse(strFromU8(files['datapackage.json']!)) as { resources: { path: string }[] };
+  for (const resource of resources) expect(files[resource.path]).toBeDefined();
+  for (const table of ['loads', 'check-ins', 'findings', 'blocks'])
+    expect((await api().get(`${path}/${table}`).expect(200)).text).toMatch(/^[^\r]+\r\n$/);
   await api().get(`${path}/notes`).expect(404);
   await api().get(`/api/athletes/${uuid()}/tables/readings`).expect(404);
   await requestAs(test_.app, await test_.cookieOf('assistant'))

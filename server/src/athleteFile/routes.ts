@@ -1,5 +1,8 @@
+import { buffer } from 'node:stream/consumers';
 import { Router } from 'express';
 import Joi from 'joi';
+import { ZipFile } from 'yazl';
+import { addDays } from '@pace-bend/core/load';
 import { LIMITS, type AthleteFile, type AthleteHistory } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
@@ -14,9 +17,9 @@ import { checkInsOf } from '../checkIns/queries.ts';
 import { loadsOf } from '../loads/queries.ts';
 import { invalid, notFound } from '../http/problem.ts';
 import { validate } from '../http/validate.ts';
-import { RECORD_TABLES } from '@pace-bend/core/exchange';
+import { dataPackage, RECORD_TABLES } from '@pace-bend/core/exchange';
 import { responseFile } from './response.ts';
-import { recordTable } from './tables.ts';
+import { tablesOf } from './tables.ts';
 import { pastBlocks } from '../done/past.ts';
 import { findingsOfAthlete } from '../findings/queries.ts';
 import { pastHome } from '../home/queries.ts';
@@ -27,6 +30,7 @@ import { squadNamesOf } from '../squads/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
 import { visitsOf } from '../visits/queries.ts';
 import { eraseAthlete } from './erase.ts';
+import { athleteBundle } from './fhir.ts';
 import { wholeRecord } from './record.ts';
 
 const eraseSchema = Joi.object<{ confirm: string }, true>({ confirm: Joi.string().max(LIMITS.nameLength).required().label('The name') });
@@ -34,6 +38,8 @@ const eraseSchema = Joi.object<{ confirm: string }, true>({ confirm: Joi.string(
 const DAY_MS = 86_400_000;
 /** How far back a history goes: longer than anybody keeps one. */
 const HISTORY_DAYS = 36_500;
+/** How far ahead visits are booked at most. */
+const BOOKED_DAYS = 366;
 
 /** The longest span of an athlete's days, and the usual one. */
 const MOST_DAYS = 800;
@@ -102,8 +108,32 @@ export function athleteFileRoutes(pool: Pool, now: () => Date): Router {
     const { practice } = caller(response);
     const table = RECORD_TABLES.find((each) => each.id === request.params.table);
     if (!table) throw notFound('This table');
-    const text = await snapshot(pool, (db) => recordTable(db, practice, id, table.id));
-    response.attachment(`${table.id}.csv`).type('text/csv; charset=utf-8').send(text);
+    const { tables } = await snapshot(pool, (db) => tablesOf(db, practice, id, table.id));
+    response.attachment(`${table.id}.csv`).type('text/csv; charset=utf-8').send(tables[table.id].csv());
+  });
+
+  /** All tables of the record with their data dictionary, as one zip file. */
+  router.get('/athletes/:id/tables', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    const at = now();
+    const { name, tables } = await snapshot(pool, (db) => tablesOf(db, practice, id, null));
+    const zip = new ZipFile();
+    const add = (file: string, text: string) => zip.addBuffer(Buffer.from(text), file, { mtime: at });
+    add('datapackage.json', JSON.stringify(dataPackage(tables, `Record of ${name}`, at.toISOString()), null, 2));
+    for (const table of RECORD_TABLES) add(`${table.id}.csv`, tables[table.id].csv());
+    zip.end();
+    const packed = await buffer(zip.outputStream);
+    response.attachment('athlete-tables.zip').type('application/zip').send(packed);
+  });
+
+  /** The record as HL7 FHIR R4: of all visits, or of those of some days. */
+  router.get('/athletes/:id/fhir', async (request, response) => {
+    const id = idFrom(request);
+    const { practice } = caller(response);
+    const span = spanOf(request.query, addDays(dayIn(practice.timeZone, now()), BOOKED_DAYS), HISTORY_DAYS, HISTORY_DAYS);
+    const bundle = await snapshot(pool, (db) => athleteBundle(db, practice, id, span, now()));
+    response.attachment('athlete-fhir.json').type('application/fhir+json').send(JSON.stringify(bundle));
   });
 
   router.get('/athletes/:id/record', async (request, response) => {

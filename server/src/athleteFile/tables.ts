@@ -1,42 +1,49 @@
-import { checkInsCsv, loadsCsv, readingsCsv, type RecordTable } from '@pace-bend/core/exchange';
+import { recordTables, type RecordTable } from '@pace-bend/core/exchange';
 import { playedSports } from '@pace-bend/core/sport';
-import { athleteById } from '../athletes/queries.ts';
 import type { PracticeRow } from '../access/sessions.ts';
+import { athleteById } from '../athletes/queries.ts';
 import { checkInsOf } from '../checkIns/queries.ts';
-import { rows, type Db } from '../db/pool.ts';
-import { dayIn } from '../http/days.ts';
+import type { Db } from '../db/pool.ts';
+import { pastBlocks } from '../done/past.ts';
+import { findingsOfAthlete } from '../findings/queries.ts';
 import { notFound } from '../http/problem.ts';
 import { loadsOf } from '../loads/queries.ts';
-import { pastReadings } from '../measured/queries.ts';
+import { standingReadings } from '../measured/queries.ts';
 import { ownSportsOf } from '../sports/queries.ts';
+import { visitsOf } from '../visits/queries.ts';
+import { exportWords } from './words.ts';
 
 /** Every day there is. */
 const [FIRST_DAY, LAST_DAY] = ['1000-01-01', '9999-12-31'] as const;
+/** Work is looked for up to an instant that never comes, and so far back as anybody may have worked. */
+const [NEVER, DAYS] = ['2200-01-01T00:00:00.000Z', 110_000] as const;
 
-/** One table of an athlete's record, whole, as CSV. */
-export async function recordTable(db: Db, practice: PracticeRow, athleteId: string, table: RecordTable): Promise<string> {
+/** The tables of an athlete's record, each made when it is asked for; with the athlete's name. */
+export async function tablesOf(
+  db: Db,
+  practice: PracticeRow,
+  athleteId: string,
+  only: RecordTable | null,
+): Promise<{ readonly name: string; readonly tables: ReturnType<typeof recordTables> }> {
   const athlete = await athleteById(db, practice.id, athleteId);
   if (!athlete) throw notFound('This athlete');
-  switch (table) {
-    case 'readings': {
-      const names = new Map(
-        (await rows<{ id: string; name: string }>(db, 'SELECT id, name FROM account WHERE practice_id = ?', [practice.id])).map(
-          ({ id, name }) => [id, name],
-        ),
-      );
-      return readingsCsv(
-        await pastReadings(db, athleteId, null),
-        (id) => names.get(id) ?? null,
-        (instant) => dayIn(practice.timeZone, new Date(instant)),
-      );
-    }
-    case 'loads':
-      return loadsCsv(
-        await loadsOf(db, athleteId, FIRST_DAY, LAST_DAY),
-        athlete.name,
-        playedSports(athlete.sports, await ownSportsOf(db, practice.id)),
-      );
-    case 'check-ins':
-      return checkInsCsv(await checkInsOf(db, athleteId, FIRST_DAY, LAST_DAY));
-  }
+  // A table that is not wanted is not read.
+  const of = async <T>(which: readonly RecordTable[], read: () => Promise<T[]>): Promise<T[]> =>
+    only === null || which.includes(only) ? read() : [];
+  const rows = {
+    visits: (await of(['visits'], () => visitsOf(db, athleteId))).reverse(),
+    readings: await of(['readings', 'trials'], () => standingReadings(db, athleteId)),
+    findings: await of(['findings'], () => findingsOfAthlete(db, athleteId)),
+    blocks: await of(['blocks'], () => pastBlocks(db, { athleteId, startsAt: NEVER }, DAYS)),
+    loads: await of(['loads'], () => loadsOf(db, athleteId, FIRST_DAY, LAST_DAY)),
+    checkIns: await of(['check-ins'], () => checkInsOf(db, athleteId, FIRST_DAY, LAST_DAY)),
+  };
+  return {
+    name: athlete.name,
+    tables: recordTables(rows, {
+      ...(await exportWords(db, practice)),
+      athleteName: athlete.name,
+      played: playedSports(athlete.sports, await ownSportsOf(db, practice.id)),
+    }),
+  };
 }

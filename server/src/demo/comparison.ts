@@ -8,7 +8,7 @@ import type { SeededRandom } from './random.ts';
 const DRAWN: readonly Which[] = ['b', 'a', 'a', 'b', 'b', 'a', 'b', 'a', 'a', 'b'];
 
 /** Two ways on a runner's calf, five pairs, three of them done and the fourth begun. */
-export async function loadComparison(db: Db, today: DateTime, random: SeededRandom, athleteId: string): Promise<void> {
+export async function loadComparison(db: Db, today: DateTime, random: SeededRandom, athleteId: string, by: string): Promise<void> {
   const begun = today.minus({ days: 48 });
   await insertComparison(
     db,
@@ -17,6 +17,6 @@ export async function loadComparison(db: Db, today: DateTime, random: SeededRand
     { motionId: 'ankle-dorsiflexion', side: 'left', entryId: 'calf-supine', ways: ['cr-breath', 'static-hold'], pairs: DRAWN.length / 2 },
     DRAWN,
     begun.toISODate()!,
-    'Marit Voss',
+    by,
   );
 }

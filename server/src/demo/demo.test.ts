@@ -1,3 +1,4 @@
+import type { Bundle } from 'fhir/r4';
 import type { AthleteFile, AthleteRow, DayPage } from '@pace-bend/core/record';
 import { currentReadings, whatWasDone } from '@pace-bend/core/record';
 import { foldRun } from '@pace-bend/core/table';
@@ -8,6 +9,7 @@ import { migrate } from '../db/migrate.ts';
 import { rows } from '../db/pool.ts';
 import { openTestApp, NOW, request, visitFile, type TestApp } from '../testing/app.ts';
 import { ensurePractice } from './load.ts';
+import { fhirFaults } from '@pace-bend/core/testing';
 
 let demo: TestApp;
 beforeAll(async () => {
@@ -73,4 +75,38 @@ test('a migration that changed after it landed is refused by name', async () => 
   const file = join(folder, '0001_first_slice.sql');
   await writeFile(file, 'SELECT 1;');
   await expect(migrate(demo.pool, folder)).rejects.toThrow('0001_first_slice.sql was changed');
+});
+
+test('visits of one person differ in what brought them and in what was noted', async () => {
+  const { athletes } = (await request(demo.app).get('/api/athletes')).body as { athletes: AthleteRow[] };
+  for (const { id, name } of athletes) {
+    const { visits } = (await request(demo.app).get(`/api/athletes/${id}`)).body as AthleteFile;
+    const finished = visits.filter((visit) => visit.finishedAt);
+    const notes = await rows<{ complaint: string; text: string }>(
+      demo.pool,
+      'SELECT v.complaint, n.text FROM visit v JOIN note n ON n.visit_id = v.id WHERE v.athlete_id = ? AND v.finished_at IS NOT NULL ORDER BY v.starts_at',
+      [id],
+    );
+    expect([name, notes.length]).toEqual([name, finished.length]);
+    // One visit is never told like the one before it.
+    for (const [i, note] of notes.slice(1).entries())
+      expect(`${note.complaint} ${note.text}`).not.toBe(`${notes[i]!.complaint} ${notes[i]!.text}`);
+  }
+});
+
+test('everybody’s record leaves as valid FHIR R4, with as many readings, visits and blocks as are kept', async () => {
+  const { athletes } = (await request(demo.app).get('/api/athletes')).body as { athletes: AthleteRow[] };
+  let observations = 0;
+  for (const { id, name } of athletes) {
+    const answer = await request(demo.app)
+      .get(`/api/athletes/${id}/fhir`)
+      .expect('content-type', /^application\/fhir\+json/);
+    const bundle = answer.body as Bundle;
+    expect([name, fhirFaults(bundle)]).toEqual([name, []]);
+    const count = (type: string) => bundle.entry!.filter(({ resource }) => resource!.resourceType === type).length;
+    const file = (await request(demo.app).get(`/api/athletes/${id}`)).body as AthleteFile;
+    expect([name, count('Observation'), count('Encounter')]).toEqual([name, file.past.length, file.visits.length]);
+    observations += count('Observation');
+  }
+  expect(observations).toBeGreaterThan(300);
 });

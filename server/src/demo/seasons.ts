@@ -1,8 +1,9 @@
 import type { DateTime } from 'luxon';
 import { daysBetween } from '@pace-bend/core/caution';
 import { EMPTY_PLAN, type Anchor, type Block, type PhaseId, type SeasonPlan, type Stay } from '@pace-bend/core/season';
-import { change, firstRow, rows, type Db } from '../db/pool.ts';
+import { change, type Db } from '../db/pool.ts';
 import { setNotAt, writePlan } from '../seasons/queries.ts';
+import type { ClubEvents, ClubSquads } from './club.ts';
 import type { SeededRandom } from './random.ts';
 
 /** Blocks by the day they end on, counted from today, one after the other; the first begins on `from`. `by`: the event its end stands by. */
@@ -53,21 +54,22 @@ const SEASONS: readonly DemoSeason[] = [
   { athlete: 'Ruan Teague', from: -3, blocks: [{ phase: 'recover', until: 16 }], notAt: ['Head race'] },
 ];
 
+export interface SeasonsLoad {
+  readonly db: Db;
+  readonly practiceId: string;
+  readonly today: DateTime;
+  readonly random: SeededRandom;
+  readonly athletes: ReadonlyMap<string, string>;
+  readonly squads: ClubSquads;
+  readonly events: ClubEvents;
+  /** Who wrote them. */
+  readonly by: string;
+}
+
 /** Lays the demo's seasons out. */
-export async function loadSeasons(
-  db: Db,
-  practiceId: string,
-  today: DateTime,
-  random: SeededRandom,
-  athletes: ReadonlyMap<string, string>,
-): Promise<void> {
-  const events = await rows<{ id: string; name: string; onDate: string }>(
-    db,
-    'SELECT id, name, on_date AS onDate FROM calendar_event WHERE practice_id = ? ORDER BY on_date',
-    [practiceId],
-  );
+export async function loadSeasons({ db, practiceId, today, random, athletes, squads, events, by }: SeasonsLoad): Promise<void> {
   const day = (offset: number) => today.plus({ days: offset }).toISODate()!;
-  const eventOf = (name: string) => events.find((event) => event.name === name)!;
+  const eventOf = (name: string) => events.get(name)!;
   const anchorOf = (name: string | undefined, offset: number): Anchor | null => {
     if (name === undefined) return null;
     const { id, onDate } = eventOf(name);
@@ -75,13 +77,11 @@ export async function loadSeasons(
     return { eventId: id, days: offset + inDays };
   };
   for (const season of SEASONS) {
-    const ownerId = season.athlete
-      ? athletes.get(season.athlete)!
-      : (await firstRow<{ id: string }>(db, 'SELECT id FROM squad WHERE practice_id = ? AND name = ?', [practiceId, season.squad!]))!.id;
-    const blocks = season.blocks.map(({ phase, until, by }, i): Block => {
+    const ownerId = season.athlete ? athletes.get(season.athlete)! : squads.get(season.squad!)!;
+    const blocks = season.blocks.map(({ phase, until, by: event }, i): Block => {
       const before = season.blocks[i - 1];
       const from = before ? before.until + 1 : season.from;
-      return { phase, from: day(from), until: day(until), fromAnchor: anchorOf(before?.by, from), untilAnchor: anchorOf(by, until) };
+      return { phase, from: day(from), until: day(until), fromAnchor: anchorOf(before?.by, from), untilAnchor: anchorOf(event, until) };
     });
     const stays = (season.stays ?? []).map(({ from, until, ...stay }): Stay => ({
       ...stay,
@@ -90,7 +90,7 @@ export async function loadSeasons(
       until: day(until),
     }));
     const plan: SeasonPlan = { ...EMPTY_PLAN, blocks, stays };
-    await writePlan(db, practiceId, ownerId, 0, plan, today.toJSDate(), 'Marit Voss');
+    await writePlan(db, practiceId, ownerId, 0, plan, today.toJSDate(), by);
     if (season.notAt)
       await setNotAt(
         db,

@@ -44,7 +44,7 @@ export async function rowsFrom(body: unknown, today: string): Promise<ImportRow[
   const sent = (body as { rows?: unknown } | null)?.rows;
   if (!Array.isArray(sent) || sent.length === 0) throw invalid([{ path: 'rows', message: 'Rows are sent as a list with at least one.' }]);
   if (sent.length > LIMITS.importRows)
-    throw invalid([{ path: 'rows', message: `${LIMITS.importRows} rows at most are read in at once; ${sent.length} were sent.` }]);
+    throw invalid([{ path: 'rows', message: `${LIMITS.importRows} rows at most are imported at once; ${sent.length} were sent.` }]);
   const schema = rowSchema(today);
   const wrong: FieldError[] = [];
   for (let from = 0; from < sent.length; from += SLICE) {

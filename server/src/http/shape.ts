@@ -2,7 +2,7 @@ import { invalid, Problem, type FieldError } from './problem.ts';
 
 /** How deep what is sent may be nested, how many members and items it may have in all, and how many members one object. */
 export const SHAPE = { depth: 12, parts: 60_000, members: 200, keyLength: 200 } as const;
-/** A squad read in at once has more. */
+/** A squad imported at once has more. */
 export const IMPORT_PARTS = 150_000;
 
 /** No text holds these: a field shows them as nothing, a file or a terminal takes them for orders. Tab and line ends are text. */

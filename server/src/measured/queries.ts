@@ -23,6 +23,18 @@ export async function readingById(db: Db, id: string): Promise<Reading | null> {
   return row ? readingFrom(row) : null;
 }
 
+/** The readings that stand of an athlete's visits, oldest first, with their trials. */
+export async function standingReadings(db: Db, athleteId: string): Promise<Reading[]> {
+  return (
+    await rows<ReadingRow>(
+      db,
+      `SELECT ${COLUMNS} FROM rom_reading r JOIN visit v ON v.id = r.visit_id LEFT JOIN rom_reading later ON later.supersedes = r.id
+       WHERE v.athlete_id = ? AND later.id IS NULL AND r.value IS NOT NULL ORDER BY r.taken_at, r.id`,
+      [athleteId],
+    )
+  ).map(readingFrom);
+}
+
 /** The readings that stand of an athlete's visits, oldest first; only visits before an instant when one is given. */
 export async function pastReadings(db: Db, athleteId: string, before: string | null): Promise<PastReading[]> {
   return standing(db, 'v.athlete_id = ? AND (? IS NULL OR v.starts_at < ?)', [

@@ -318,7 +318,7 @@ describe('calendars', () => {
     expect((await api().get('/api/season/calendar').expect(200)).text).toMatch(/SUMMARY:Visit: /);
   });
 
-  test('events read in are known again by their key, and one on another day is said', async () => {
+  test('events imported are known again by their key, and one on another day is said', async () => {
     const key = 'ical/summer-cup';
     const sent = (more: object = {}) => ({
       squadId: null,

@@ -322,7 +322,16 @@ function mutated(value: unknown, random: SeededRandom, depth = 0): unknown {
 }
 
 /** Routes whose work is slow on purpose (hashing) come seldom. */
-const SELDOM = new Set(['POST /sign-in', 'POST /first-owner', 'POST /me/password', 'PUT /accounts/:id', 'PATCH /accounts/:id']);
+/** What takes long, or makes all that follows another matter; samples are twelve weeks of visits each time. */
+const SELDOM = new Set([
+  'POST /sign-in',
+  'POST /first-owner',
+  'POST /me/password',
+  'PUT /accounts/:id',
+  'PATCH /accounts/:id',
+  'POST /samples',
+  'DELETE /samples',
+]);
 const ENDS = new Set(['POST /sign-out', 'POST /sign-out-everywhere', 'DELETE /athletes/:id']);
 
 /** Random and mutated requests, as every role and as nobody, seeded; counts the answers. */

@@ -1,53 +1,38 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import Joi from 'joi';
-import { computed, onMounted, reactive, ref } from 'vue';
+import { onMounted, reactive, ref } from 'vue';
 import { checkLogin, checkPassword } from '@pace-bend/core/access';
+import { useRouter } from 'vue-router';
 import { LIMITS } from '@pace-bend/core/record';
+import { lineRule, ruled } from '../parts/rules.ts';
 import { useAction } from '../parts/useAction.ts';
+import { useForm } from '../parts/useForm.ts';
 import { useSession } from '../stores/session.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** The very first account: its owner can make all the others. */
 const session = useSession();
+const router = useRouter();
 const fields = reactive({ practiceName: '', name: '', login: '', password: '' });
-const tried = ref(false);
 const { busy, problem, run } = useAction();
-const first = ref<HTMLInputElement | null>(null);
+const first = ref<InstanceType<typeof TextInput> | null>(null);
 onMounted(() => first.value?.focus());
 
-const says = (check: (value: string) => string | null) => (value: string, helpers: Joi.CustomHelpers) => {
-  const message = check(value);
-  return message ? helpers.message({ custom: message }) : value;
-};
-const text = (what: string) =>
-  Joi.string()
-    .trim()
-    .min(1)
-    .max(LIMITS.nameLength)
-    .required()
-    .messages({ '*': `${what} of 1 to ${LIMITS.nameLength} letters.` });
-const schema = computed(() =>
-  Joi.object({
-    practiceName: text('A name for the practice'),
-    name: text('Your name'),
-    login: Joi.any().custom(says(checkLogin)),
-    password: Joi.any().custom(says((value) => checkPassword(value, fields.login))),
-  }),
-);
-const wrong = computed<Record<string, string>>(() =>
-  tried.value
-    ? Object.fromEntries(
-        (schema.value.validate(fields, { abortEarly: false }).error?.details ?? []).map((detail) => [
-          String(detail.path[0]),
-          detail.message,
-        ]),
-      )
-    : {},
+const form = ref<HTMLElement | null>(null);
+const { wrong, isSound } = useForm(
+  () =>
+    Joi.object({
+      practiceName: lineRule(LIMITS.nameLength, 'A name for the practice'),
+      name: lineRule(LIMITS.nameLength, 'Your name'),
+      login: ruled(checkLogin),
+      password: ruled((value) => checkPassword(value, fields.login)),
+    }),
+  () => fields,
 );
 
 async function make(): Promise<void> {
-  tried.value = true;
-  if (Object.keys(wrong.value).length > 0) return;
+  if (!isSound(form.value)) return;
   await run(() =>
     session.makeOwner({
       ...fields,
@@ -56,6 +41,7 @@ async function make(): Promise<void> {
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     }),
   );
+  if (!problem.value) await router.push('/practice/first-steps');
   // Somebody was quicker: there is an owner to sign in as.
   if (problem.value?.type === 'already-set-up') await session.greet();
 }
@@ -75,19 +61,18 @@ const FIELDS = [
 </script>
 
 <template>
-  <form class="fields" novalidate @submit.prevent="make">
+  <form ref="form" class="fields" novalidate @submit.prevent="make">
     <p class="soft">Nobody has an account here yet. Yours comes first: the owner’s. It lets the others in.</p>
     <div v-for="(field, i) in FIELDS" :key="field.id" class="field">
       <label :for="`owner-${field.id}`">{{ field.label }}</label>
-      <input
+      <TextInput
         :id="`owner-${field.id}`"
         :ref="
           (element) => {
-            if (i === 0) first = element as HTMLInputElement | null;
+            if (i === 0) first = element as InstanceType<typeof TextInput> | null;
           }
         "
         v-model="fields[field.id]"
-        class="input"
         :type="field.type"
         :autocomplete="field.autocomplete"
         maxlength="200"

@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue';
 import { useAction } from '../parts/useAction.ts';
 import { useSession } from '../stores/session.ts';
 import { ROLE_WORDS } from '../parts/words.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** Name and password; the demo's accounts fill themselves in. */
 const session = useSession();
@@ -12,7 +13,7 @@ const password = ref('');
 const missing = ref('');
 const { busy, problem, run } = useAction();
 const wrong = computed(() => missing.value || (problem.value?.message ?? ''));
-const first = ref<HTMLInputElement | null>(null);
+const first = ref<InstanceType<typeof TextInput> | null>(null);
 onMounted(() => first.value?.focus());
 
 async function signIn(): Promise<void> {
@@ -33,11 +34,10 @@ async function fill(account: { readonly login: string; readonly password: string
   <form class="fields" novalidate @submit.prevent="signIn">
     <div class="field">
       <label for="sign-in-name">Sign-in name</label>
-      <input
+      <TextInput
         id="sign-in-name"
         ref="first"
         v-model="login"
-        class="input"
         autocomplete="username"
         autocapitalize="none"
         spellcheck="false"
@@ -46,7 +46,7 @@ async function fill(account: { readonly login: string; readonly password: string
     </div>
     <div class="field">
       <label for="sign-in-password">Password</label>
-      <input id="sign-in-password" v-model="password" class="input" type="password" autocomplete="current-password" maxlength="1000" />
+      <TextInput id="sign-in-password" v-model="password" type="password" autocomplete="current-password" maxlength="1000" />
     </div>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <Button type="primary" size="large" html-type="submit" :loading="busy" block>Sign in</Button>

@@ -18,7 +18,7 @@ const outbox = useOutbox();
 <style scoped>
 .foot {
   position: sticky;
-  bottom: 0;
+  bottom: var(--foot, 0);
   z-index: 5;
 }
 

@@ -9,9 +9,9 @@ import { useOutbox } from '../stores/outbox.ts';
 import { useSession } from '../stores/session.ts';
 import KeySheet from './KeySheet.vue';
 import KitTheme from '../parts/KitTheme.vue';
-import OfflineBar from './OfflineBar.vue';
 import OutboxSheet from '../unsent/OutboxSheet.vue';
-import SideRail from './SideRail.vue';
+import FramedPage from './FramedPage.vue';
+import { usePageTitle } from './pageTitle.ts';
 import { useLegend } from '../stores/legend.ts';
 import { useGlobalKeys } from '../parts/useGlobalKeys.ts';
 
@@ -25,6 +25,7 @@ const outbox = useOutbox();
 const keysOpen = ref(false);
 const legend = useLegend();
 const { failed } = useFailedPage();
+usePageTitle();
 useGlobalKeys({
   toggleKeys: () => {
     keysOpen.value = !keysOpen.value;
@@ -53,11 +54,7 @@ watch(
     <template v-if="here">
       <FailedPage v-if="route.meta.fullScreen && failed" :failed="failed" />
       <RouterView v-else-if="route.meta.fullScreen" />
-      <div v-else class="frame">
-        <a class="skip" href="#main">Skip to the content</a>
-        <SideRail @keys="keysOpen = true" />
-        <main id="main" class="main" tabindex="-1"><FailedPage v-if="failed" :failed="failed" /><RouterView v-else /><OfflineBar /></main>
-      </div>
+      <FramedPage v-else :failed="failed" @keys="keysOpen = true" />
     </template>
     <OutboxSheet />
     <KeySheet v-model:open="keysOpen" />
@@ -90,36 +87,5 @@ watch(
 <style scoped>
 .again {
   margin-bottom: 14px;
-}
-
-.frame {
-  display: grid;
-  grid-template-columns: 208px minmax(0, 1fr);
-  min-height: 100%;
-}
-
-.main {
-  min-width: 0;
-  outline: none;
-}
-
-.skip {
-  position: absolute;
-  left: -999px;
-  top: 8px;
-  z-index: 10;
-  padding: 8px 14px;
-  background: var(--paper);
-}
-
-.skip:focus {
-  left: 8px;
-}
-
-@media (max-width: 900px) {
-  .frame {
-    grid-template-columns: minmax(0, 1fr);
-    align-content: start;
-  }
 }
 </style>

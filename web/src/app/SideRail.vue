@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue';
+import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { DateTime } from 'luxon';
 import BrandMark from '../parts/BrandMark.vue';
 import NewVersion from './NewVersion.vue';
 import OutboxStatus from '../unsent/OutboxStatus.vue';
 import VisitState from '../parts/VisitState.vue';
-import { keepDayAhead } from '../stores/ahead.ts';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
+import { usePages } from './pages.ts';
 
 defineEmits<{ keys: [] }>();
 
@@ -25,17 +25,7 @@ const heading = computed(() => {
   const date = DateTime.fromISO(day.page.date).toFormat('ccc d LLL');
   return `${date} · ${visits.value.length} ${visits.value.length === 1 ? 'visit' : 'visits'}${minutes ? ` · ${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}` : ''}`;
 });
-
-keepDayAhead();
-
-// A step that was opened or a visit that was finished shows in the list. The day's own page loads the day itself.
-watch(
-  () => route.fullPath,
-  () => {
-    if (!session.isCoach && route.name && route.name !== 'today' && route.name !== 'day') void day.load(day.page?.date);
-  },
-  { immediate: true },
-);
+const { places, isOn } = usePages();
 </script>
 
 <template>
@@ -47,7 +37,7 @@ watch(
         <RouterLink
           :to="`/visit/${visit.id}`"
           class="visit"
-          :class="{ on: visit.id === openVisit }"
+          :class="{ on: visit.id === openVisit, twelve: practice.clockHabit === '12' }"
           :aria-current="visit.id === openVisit ? 'page' : undefined"
         >
           <span class="num time">{{ practice.timeOfDay(visit.startsAt) }}</span>
@@ -62,18 +52,14 @@ watch(
     <div class="foot">
       <OutboxStatus />
       <NewVersion />
-      <template v-if="!session.isCoach">
-        <RouterLink to="/" :class="{ on: route.name === 'today' || route.name === 'day' }">Day</RouterLink>
-        <RouterLink to="/squad" :class="{ on: ['squad', 'athlete', 'athlete-page', 'read-in', 'squad-range'].includes(String(route.name)) }"
-          >Squad</RouterLink
-        >
-        <RouterLink to="/morning" :class="{ on: route.name === 'morning' }">Morning</RouterLink>
-        <RouterLink to="/load" :class="{ on: ['load', 'load-read-in'].includes(String(route.name)) }">Load</RouterLink>
-        <RouterLink to="/season" :class="{ on: route.name === 'season' || route.name === 'week' }">Season</RouterLink>
-        <RouterLink to="/shelf" :class="{ on: String(route.name).startsWith('shelf') }">Shelf</RouterLink>
-      </template>
-      <RouterLink v-if="session.isCoach" to="/coach" :class="{ on: route.name === 'coach' }">Squads</RouterLink>
-      <RouterLink :to="session.isCoach ? '/practice/me' : '/practice'" :class="{ on: route.name === 'practice' }">Practice</RouterLink>
+      <RouterLink
+        v-for="place in places"
+        :key="place.to"
+        :to="place.to"
+        :class="{ on: isOn(place) }"
+        :aria-current="isOn(place) ? 'page' : undefined"
+        >{{ place.label }}</RouterLink
+      >
       <button type="button" @click="$emit('keys')">Keys <span class="key">?</span></button>
       <p class="who-in small">
         <span :title="session.me?.name">{{ session.me?.name }}</span><button type="button" @click="session.signOut()">Sign out</button>
@@ -121,6 +107,11 @@ watch(
   text-decoration: none;
 }
 
+/* “12:05 pm” is a line of its own and no wider than it is. */
+.visit.twelve {
+  grid-template-columns: 58px minmax(0, 1fr) 14px;
+}
+
 .visit:hover {
   background: var(--raised);
 }
@@ -131,6 +122,7 @@ watch(
 }
 
 .time {
+  white-space: nowrap;
   font-size: 12.5px;
   color: var(--soft);
 }
@@ -139,12 +131,11 @@ watch(
   min-width: 0;
 }
 
+/* A name is whole, on as many lines as it takes. */
 .name {
   display: block;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-  line-height: 1.3;
+  line-height: 1.2;
+  overflow-wrap: anywhere;
 }
 
 small {
@@ -206,47 +197,5 @@ small {
 
 .foot .on {
   font-weight: 700;
-}
-
-@media (max-width: 900px) {
-  .rail {
-    position: static;
-    height: auto;
-    border-right: 0;
-    border-bottom: 1px solid var(--line);
-  }
-
-  .visits {
-    display: flex;
-    overflow-x: auto;
-  }
-
-  .visits li {
-    flex: 0 0 auto;
-    min-width: 150px;
-  }
-
-  .visit {
-    grid-template-columns: 44px auto 14px;
-  }
-
-  .name {
-    overflow: visible;
-  }
-
-  .foot {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 18px;
-    margin: 0;
-    padding: 8px 18px;
-  }
-
-  .foot .who-in {
-    flex: 1 1 auto;
-    margin: 0;
-    padding: 4px 0;
-    border: 0;
-  }
 }
 </style>

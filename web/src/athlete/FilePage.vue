@@ -46,7 +46,7 @@ const readOnly = computed(() => !session.may('PATCH', '/athletes/:id'));
   min-width: 0;
 }
 
-@media (max-width: 1020px) {
+@container page (max-width: 812px) {
   .file {
     grid-template-columns: minmax(0, 1fr);
   }

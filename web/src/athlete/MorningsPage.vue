@@ -156,7 +156,7 @@ const number = (value: number | null) => (value === null ? 'not defined' : forma
 
 .charts {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(300px, 100%), 1fr));
   gap: 14px 20px;
 }
 

@@ -4,6 +4,7 @@ import { DateTime } from 'luxon';
 import type { Motion } from '@pace-bend/core/body';
 import { formatValue } from '@pace-bend/core/measure';
 import { comparePeriods } from '@pace-bend/core/trend';
+import DayField from '../parts/DayField.vue';
 import { SIDE_WORDS } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import type { SideSeries } from '../parts/series.ts';
@@ -18,6 +19,12 @@ const all = props.series.flatMap((side) => side.readings.map((reading) => readin
 const middle = ((all[0] ?? 0) + (all.at(-1) ?? 0)) / 2;
 const first = reactive({ from: dayOf(all[0] ?? 0), to: dayOf(middle) });
 const second = reactive({ from: dayOf(middle + 1), to: dayOf(all.at(-1) ?? 0) });
+const ENDS = [
+  { id: 'first-from', label: 'First period from', dates: first, end: 'from' },
+  { id: 'first-to', label: 'First period to', dates: first, end: 'to' },
+  { id: 'second-from', label: 'Second period from', dates: second, end: 'from' },
+  { id: 'second-to', label: 'Second period to', dates: second, end: 'to' },
+] as const;
 const period = ({ from, to }: { from: string; to: string }) => ({
   from: DateTime.fromISO(from, { zone: practice.zone }).toMillis() / DAY_MS,
   to: DateTime.fromISO(to, { zone: practice.zone }).endOf('day').toMillis() / DAY_MS,
@@ -34,14 +41,14 @@ const compared = computed(() =>
   <details class="periods">
     <summary>Compare two periods</summary>
     <div class="dates small">
-      <label
-        >First <input v-model="first.from" type="date" aria-label="First period from" /> to
-        <input v-model="first.to" type="date" aria-label="First period to"
-      /></label>
-      <label
-        >Second <input v-model="second.from" type="date" aria-label="Second period from" /> to
-        <input v-model="second.to" type="date" aria-label="Second period to"
-      /></label>
+      <DayField
+        v-for="{ id, label, dates, end } in ENDS"
+        :id="`${motion.id}-${id}`"
+        :key="id"
+        :label="label"
+        :value="dates[end]"
+        @day="(day) => (dates[end] = day)"
+      />
     </div>
     <p v-if="backward" class="wrong small" role="alert">A period ends on or after the day it begins.</p>
     <ul class="small">
@@ -62,19 +69,10 @@ summary {
 }
 
 .dates {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 24px;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 6px 16px;
   margin: 8px 0;
-}
-
-input {
-  height: 30px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-  font: inherit;
 }
 
 ul {

@@ -244,6 +244,7 @@ onBeforeUnmount(() => chart?.destroy());
 <style scoped>
 figure {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
   min-width: 0;
   margin: 0;

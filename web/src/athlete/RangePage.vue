@@ -174,6 +174,7 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
 <style scoped>
 .range {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
 }
 
@@ -230,17 +231,18 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
 
 .charts {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
 
 .pair {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 18px;
 }
 
 .pair.single {
-  grid-template-columns: 1fr;
+  grid-template-columns: minmax(0, 1fr);
 }
 
 .legend {
@@ -325,15 +327,31 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
   padding: 22px 18px;
 }
 
-@media (max-width: 1180px) {
+@container page (max-width: 972px) {
   .pair {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 
-@media (max-width: 1020px) {
+@container page (max-width: 812px) {
   .columns {
     grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+/* The name has a line of its own above the figure and its numbers. */
+@container page (max-width: 460px) {
+  .motions button {
+    grid-template-columns: 55px minmax(34px, auto) minmax(0, 1fr) minmax(34px, auto);
+    gap: 2px 8px;
+  }
+
+  .motions button :deep(.posed) {
+    grid-row: span 2;
+  }
+
+  .what {
+    grid-column: 2 / -1;
   }
 }
 </style>

@@ -65,7 +65,7 @@ useWindowKeys(onKey);
   display: inline-flex;
   align-items: center;
   gap: 8px;
-  max-width: 440px;
+  max-width: min(440px, 100%);
   padding: 3px 10px;
   border-radius: 3px;
   background: var(--raised);
@@ -91,8 +91,8 @@ useWindowKeys(onKey);
 }
 
 .words {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  min-width: 0;
+  line-height: 1.25;
+  overflow-wrap: anywhere;
 }
 </style>

@@ -8,6 +8,7 @@ import { useAction } from '../parts/useAction.ts';
 import { useSession } from '../stores/session.ts';
 import { useVisit } from '../stores/visit.ts';
 import CautionCard from './CautionCard.vue';
+import LongText from '../parts/LongText.vue';
 
 /** What forbids something, and the place for a written reason where one can set it aside. */
 const props = defineProps<{ cautions: readonly Caution[]; motionId: string; side: Side; unit?: '°' | ' cm' }>();
@@ -48,7 +49,7 @@ async function keep(caution: Caution): Promise<void> {
       <p v-else-if="!mayOverride" class="soft small">A therapist can set this aside with a written reason.</p>
       <template v-else-if="writing === overrideKey(caution)">
         <label :for="`reason-${caution.ruleId}`" class="small">Why it is done anyway, kept in the record</label>
-        <textarea :id="`reason-${caution.ruleId}`" v-model="reason" class="textbox" rows="2" :maxlength="LIMITS.reasonLength.max" />
+        <LongText :id="`reason-${caution.ruleId}`" v-model="reason" rows="2" :maxlength="LIMITS.reasonLength.max" />
         <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
         <div class="choices">
           <Button type="primary" :loading="busy" @click="keep(caution)">Keep the reason</Button

@@ -8,6 +8,7 @@ import { fieldsOf, hasAnswer, NOTHING_ANSWERED, type Answers } from './answers.t
 import { send, sendWaiting, tokenHead, waitingCount } from './queue.ts';
 import QuestionList from './QuestionList.vue';
 import TrainedForm from './TrainedForm.vue';
+import TextInput from '../parts/TextInput.vue';
 
 /** A page that sends check-ins and shows nothing: of one athlete for one day, or a squad's tablet, name by name. */
 interface Person {
@@ -135,7 +136,7 @@ async function sendLoad(fields: object): Promise<void> {
 </script>
 
 <template>
-  <main id="main" class="check-in">
+  <main id="main" class="check-in" data-large>
     <header>
       <svg width="34" height="20" aria-hidden="true">
         <path d="M1 18H10L15 11H21L26 4H33" fill="none" stroke="currentColor" stroke-width="3.2" stroke-linejoin="round" />
@@ -152,10 +153,10 @@ async function sendLoad(fields: object): Promise<void> {
 
     <template v-else-if="opened.shared && !who">
       <p class="soft">Who are you? {{ opened.practice }}</p>
-      <input
+      <TextInput
         v-if="opened.people.length > 12"
         v-model="typed"
-        class="input find"
+        class="find"
         aria-label="Find a name"
         placeholder="Type a name"
         autocomplete="off"
@@ -278,7 +279,7 @@ form {
 
 .names {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(240px, 100%), 1fr));
   gap: 6px;
   margin: 0;
   padding: 0;

@@ -5,6 +5,7 @@ import { LIMITS } from '@pace-bend/core/record';
 import { ref } from 'vue';
 import type { Answers } from './answers.ts';
 import SoreMap from './SoreMap.vue';
+import TextInput from '../parts/TextInput.vue';
 
 /** The questions of a morning, on a phone, a squad's tablet, or at the table. Nothing is preset, nothing is coloured good or bad. */
 const props = withDefaults(
@@ -182,12 +183,12 @@ function typeHeart(text: string): void {
       <div class="heart-fields">
         <label
           >rMSSD, ms
-          <input
-            class="input num"
+          <TextInput
+            class="num"
             inputmode="decimal"
             maxlength="6"
             :disabled="disabled"
-            :value="answers.rmssdMs ?? ''"
+            :model-value="String(answers.rmssdMs ?? '')"
             @change="typeHeart(($event.target as HTMLInputElement).value)"
           />
         </label>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { addDays } from '@pace-bend/core/load';
 import { LIMITS } from '@pace-bend/core/record';
+import TextInput from '../parts/TextInput.vue';
 
 /** What was trained, in four taps: which day, what, how long, how hard. */
 const props = defineProps<{
@@ -82,7 +83,7 @@ function send(): void {
       </div>
       <label v-if="counts" class="amount"
         >{{ counts }}, if you know
-        <input v-model="amount" class="input num" inputmode="numeric" maxlength="7" :aria-invalid="amountWrong ? 'true' : undefined" />
+        <TextInput v-model="amount" class="num" inputmode="numeric" maxlength="7" :aria-invalid="amountWrong ? 'true' : undefined" />
       </label>
       <button type="button" class="wide" :disabled="!ready" @click="send">Add this session</button>
     </template>
@@ -97,7 +98,7 @@ function send(): void {
 
 .row {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(130px, 100%), 1fr));
   gap: 4px;
 }
 
@@ -135,7 +136,7 @@ button:disabled {
 
 .hard {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(40px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(40px, 100%), 1fr));
   gap: 3px;
 }
 

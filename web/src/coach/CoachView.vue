@@ -5,6 +5,7 @@ import { formatNumber } from '@pace-bend/core/measure';
 import type { CoachAthlete, CoachPage } from '@pace-bend/core/record';
 import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
+import DataTable, { type DataColumn } from '../parts/DataTable.vue';
 import ReadinessMark from '../parts/ReadinessMark.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { AVAILABILITY_WORDS, SIDE_WORDS } from '../parts/words.ts';
@@ -32,6 +33,22 @@ const motionsOf = (athlete: CoachAthlete) => {
 /** First and last value of a trend, and how far they lie apart. */
 const change = (points: readonly { readonly value: number }[]) => points.at(-1)!.value - points[0]!.value;
 const sideName = (side: Side) => (side === 'midline' ? '' : SIDE_WORDS[side]);
+const rangesOf = (athlete: CoachAthlete) => motionsOf(athlete).flatMap(({ motion, sides }) => sides.map((side) => ({ motion, side })));
+type RangeRow = ReturnType<typeof rangesOf>[number];
+const unitOf = ({ motion }: RangeRow) => (motion.unit === 'deg' ? '°' : ' cm');
+const RANGE: readonly DataColumn<RangeRow>[] = [
+  { key: 'motion', title: 'Motion', value: ({ motion }) => `${motion.name}, ${motion.testPosition}`, sortable: true },
+  { key: 'side', title: 'Side', value: ({ side }) => sideName(side.side), sortable: true },
+  { key: 'first', title: 'First', value: (row) => formatNumber(row.side.points[0]!.value) + unitOf(row), numeric: true },
+  { key: 'latest', title: 'Latest', value: (row) => formatNumber(row.side.points.at(-1)!.value) + unitOf(row), numeric: true },
+  {
+    key: 'change',
+    title: 'Change',
+    value: (row) => `${change(row.side.points) > 0 ? '+' : ''}${formatNumber(change(row.side.points))}${unitOf(row)}`,
+    numeric: true,
+  },
+  { key: 'visits', title: 'Visits', value: ({ side }) => side.points.length, sortable: true, numeric: true },
+];
 const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes.length === 0) ?? false);
 </script>
 
@@ -89,36 +106,14 @@ const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes
                 range
               </button>
             </div>
-            <table v-if="openId === athlete.id">
-              <caption class="sr-only">
-                Range of
-                {{
-                  athlete.name
-                }}
-              </caption>
-              <thead>
-                <tr>
-                  <th scope="col">Motion</th>
-                  <th scope="col">Side</th>
-                  <th scope="col">First</th>
-                  <th scope="col">Latest</th>
-                  <th scope="col">Change</th>
-                  <th scope="col">Visits</th>
-                </tr>
-              </thead>
-              <tbody>
-                <template v-for="each in motionsOf(athlete)" :key="each.motion.id">
-                  <tr v-for="side in each.sides" :key="side.side">
-                    <th scope="row">{{ each.motion.name }}, {{ each.motion.testPosition }}</th>
-                    <td>{{ sideName(side.side) }}</td>
-                    <td class="num">{{ formatNumber(side.points[0]!.value) }}</td>
-                    <td class="num">{{ formatNumber(side.points.at(-1)!.value) }}{{ each.motion.unit === 'deg' ? '°' : ' cm' }}</td>
-                    <td class="num">{{ change(side.points) > 0 ? '+' : '' }}{{ formatNumber(change(side.points)) }}</td>
-                    <td class="num">{{ side.points.length }}</td>
-                  </tr>
-                </template>
-              </tbody>
-            </table>
+            <DataTable
+              v-if="openId === athlete.id"
+              class="range"
+              :label="`Range of ${athlete.name}`"
+              :rows="rangesOf(athlete)"
+              :columns="RANGE"
+              :row-key="({ motion, side }) => `${motion.id} ${side.side}`"
+            />
           </li>
         </ul>
       </section>
@@ -152,10 +147,15 @@ const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes
 
 .row {
   display: grid;
-  grid-template-columns: 22px minmax(150px, 1fr) 84px 140px minmax(0, 1.6fr) 52px;
+  grid-template-columns: 22px minmax(150px, 1fr) 84px 140px minmax(0, 2fr) 60px;
   align-items: center;
   gap: 14px;
   min-height: 58px;
+}
+
+.row b {
+  min-width: 0;
+  overflow-wrap: anywhere;
 }
 
 li + li {
@@ -163,34 +163,31 @@ li + li {
 }
 
 .trends {
-  display: flex;
-  gap: 14px;
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 10px;
 }
 
-table {
+.range {
   margin: 0 0 12px 36px;
-  border-collapse: collapse;
 }
 
-th,
-td {
-  padding: 4px 16px 4px 0;
-  text-align: left;
-  font-weight: 400;
-}
-
-thead th {
-  color: var(--soft);
-  font-size: 12.5px;
-}
-
-@media (max-width: 900px) {
+@container page (max-width: 900px) {
   .row {
     grid-template-columns: 22px minmax(0, 1fr) 84px;
   }
 
   .trends {
     display: none;
+  }
+
+  table {
+    margin-left: 0;
+  }
+
+  th,
+  td {
+    padding-right: 8px;
   }
 }
 </style>

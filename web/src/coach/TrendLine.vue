@@ -50,10 +50,8 @@ const paths = computed(() => {
 }
 
 .small {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
   line-height: 1.2;
+  overflow-wrap: anywhere;
 }
 
 path {

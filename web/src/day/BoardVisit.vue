@@ -7,10 +7,12 @@ import { LIMITS, type ProjectedVisit } from '@pace-bend/core/record';
 import VisitState from '../parts/VisitState.vue';
 import ReadinessMark from '../parts/ReadinessMark.vue';
 import { usePractice } from '../stores/practice.ts';
-import type { PlacedVisit } from './boardLayout.ts';
+import { LONG_NAME, type PlacedVisit } from './boardLayout.ts';
 import LastTime from './LastTime.vue';
 import type { Booking } from './useBooking.ts';
+import { useDayVisit } from './useDayVisit.ts';
 import { hintOf, isKey, whichKey } from '../parts/keys.ts';
+import { liftByLongPress } from '../parts/liftByLongPress.ts';
 
 const props = defineProps<{ placed: PlacedVisit; scale: number; top: number; booking: Booking; projected: ProjectedVisit | null }>();
 
@@ -20,28 +22,21 @@ const element = ref<HTMLElement | null>(null);
 /** Minutes by which the visit is being moved and lengthened just now. */
 const moving = ref(0);
 const growing = ref(0);
+/** A finger has taken hold of it by resting on it. */
+const lifted = ref(false);
 const visit = computed(() => props.placed.visit);
-const isOver = computed(() => visit.value.finishedAt !== null);
 const minutes = computed(() => visit.value.minutes + growing.value);
 const height = computed(() => Math.max(30, minutes.value * props.scale - 3));
 const startsAt = computed(() => DateTime.fromISO(visit.value.startsAt).plus({ minutes: moving.value }).toUTC().toISO()!);
-const readinessWords = computed(() => [visit.value.readiness.word, visit.value.readiness.reason].filter(Boolean).join(': '));
+const { about, readinessWords, isOver, lateWords, place } = useDayVisit(
+  () => visit.value,
+  () => props.projected,
+  props.booking,
+);
 const roomy = computed(() => height.value >= 56 && props.placed.columns === 1);
+/** A long name is whole in smaller letters. */
+const long = computed(() => visit.value.athleteName.length > LONG_NAME);
 const { dayGrid: GRID, visitMinutes } = LIMITS;
-
-function place(moved: number, grown: number): void {
-  const to = {
-    startsAt: DateTime.fromISO(visit.value.startsAt).plus({ minutes: moved }).toUTC().toISO()!,
-    minutes: Math.min(visitMinutes.max, Math.max(visitMinutes.min, visit.value.minutes + grown)),
-  };
-  // Stays on its day: another day is another booking.
-  if (practice.dayOf(to.startsAt) !== practice.dayOf(visit.value.startsAt)) return;
-  const words =
-    moved !== 0
-      ? `${visit.value.athleteName} moved to ${practice.timeOfDay(to.startsAt)}`
-      : `${visit.value.athleteName} has ${to.minutes} minutes`;
-  void props.booking.place(visit.value.id, to, words);
-}
 
 /** Moves, or shortens and lengthens, by five minutes, with Shift by fifteen. */
 function onKey(event: KeyboardEvent): void {
@@ -62,11 +57,12 @@ const snapped = (pixels: number) => Math.round(pixels / props.scale / GRID) * GR
 let drag: ReturnType<typeof interact> | null = null;
 /** A drag ends in a click on the same link; that one does not open the visit. */
 let dragged = false;
+let letGo = (): void => {};
 
 onMounted(() => {
   let [dy, dh] = [0, 0];
   drag = interact(element.value!)
-    // A finger on the visit scrolls the day; it moves the visit only by the grip, and its length by the lower edge. A mouse takes hold anywhere.
+    // A finger on the visit scrolls the day; it moves the visit by the grip or once it has rested there, and its length by the lower edge. A mouse takes hold anywhere.
     .actionChecker(
       (
         pointer: { pointerType?: string },
@@ -120,29 +116,35 @@ onMounted(() => {
         },
       },
     });
+  letGo = liftByLongPress(drag, element.value!, (held) => (lifted.value = held));
 });
-onBeforeUnmount(() => drag?.unset());
+onBeforeUnmount(() => {
+  letGo();
+  drag?.unset();
+});
 
 function open(event: MouseEvent): void {
   event.preventDefault();
   if (dragged) dragged = false;
   else void router.push(`/visit/${visit.value.id}`);
 }
-
-const lateWords = computed(() => {
-  const late = props.projected;
-  if (!late) return '';
-  if (late.overMin > 0) return `${late.overMin} min over`;
-  return late.lateMin >= GRID ? `late: about ${practice.timeOfDay(new Date(late.startsAtMs).toISOString())}` : '';
-});
 </script>
 
 <template>
   <li
     ref="element"
     class="visit"
-    :class="{ over: isOver, begun: visit.step !== 'arrive' && !isOver, busy: moving !== 0 || growing !== 0, shared: placed.columns > 1 }"
+    :class="{
+      over: isOver,
+      begun: visit.step !== 'arrive' && !isOver,
+      busy: moving !== 0 || growing !== 0 || lifted,
+      lifted,
+      twelve: practice.clockHabit === '12',
+      shared: placed.columns > 1,
+      long,
+    }"
     data-testid="board-visit"
+    @pointerdown="dragged = false"
     :style="{
       top: `${top + moving * scale}px`,
       height: `${height}px`,
@@ -153,27 +155,24 @@ const lateWords = computed(() => {
     <a
       :href="`/visit/${visit.id}`"
       class="open"
-      :class="{ roomy }"
+      :class="{ roomy, tall: height >= 96 }"
       draggable="false"
       aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown Alt+ArrowLeft Alt+ArrowRight Delete"
       @click="open"
       @keydown="onKey"
     >
       <span class="when"
-        ><span class="num time">{{ practice.timeOfDay(startsAt) }}</span> <span class="soft small">{{ minutes }} min</span></span
+        ><span class="num time">{{ practice.timeOfDay(startsAt) }}</span> <span class="soft small">{{ minutes }} min</span
+        ><span v-if="placed.columns > 1" class="sr-only"> overlaps</span></span
       >
       <VisitState :visit="visit" />
       <span class="who"
         ><span class="named"
           ><b>{{ visit.athleteName }}</b
           ><ReadinessMark v-if="!isOver" :shape="visit.readiness.word" aria-hidden="true" /></span
-        ><span v-if="roomy" class="soft small about">{{
-          [practice.sportPlace(visit.sports), visit.about].filter(Boolean).join(' · ')
-        }}</span
-        ><span v-if="!isOver" class="small why">{{ readinessWords }}</span>
-        <span v-if="lateWords" class="late small">{{ lateWords }}</span><span v-if="placed.columns > 1" class="late small"
-          >overlaps</span
-        ></span
+        ><span v-if="roomy && !long && (isOver || height >= 66)" class="soft small about" :title="about">{{ about }}</span
+        ><span v-if="!isOver" class="small why" :title="readinessWords">{{ readinessWords }}</span>
+        <span v-if="lateWords" class="late small">{{ lateWords }}</span></span
       >
       <span v-if="roomy" class="complaint">{{ visit.complaint || '–' }}</span>
       <LastTime v-if="roomy" class="last" :visit="visit" />
@@ -195,6 +194,8 @@ const lateWords = computed(() => {
 
 <style scoped>
 .visit {
+  /* As wide as the longest time there is: “12:05 pm” is one line. */
+  --when: 62px;
   position: absolute;
   border: 1px solid var(--line);
   border-left: 4px solid var(--tick);
@@ -202,31 +203,22 @@ const lateWords = computed(() => {
   background: var(--paper);
   touch-action: pan-x pan-y;
   user-select: none;
+  -webkit-touch-callout: none;
 }
 
-/* Only with fingers: a mouse takes hold of the visit itself. */
-/* How they are and why: read out always, seen when the visit is pointed at or has the focus. */
+/* How they are and why: always there, also for ears, and in words where there is room. */
 .why {
-  position: absolute;
-  width: 1px;
-  height: 1px;
   overflow: hidden;
-  clip-path: inset(50%);
-}
-
-.open:focus-visible .why,
-.open:hover .why {
-  position: static;
-  width: auto;
-  height: auto;
-  clip-path: none;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
 
-.open:focus-visible .about,
-.open:hover .about {
-  display: none;
+.open:not(.roomy) .why,
+.long .open:not(.tall) .why {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  clip-path: inset(50%);
 }
 
 .who .named {
@@ -238,12 +230,14 @@ const lateWords = computed(() => {
 
 .who .named b {
   min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
 }
 
 .named svg {
   flex: none;
+}
+
+.visit.twelve {
+  --when: 90px;
 }
 
 .grip {
@@ -269,6 +263,10 @@ const lateWords = computed(() => {
   outline: 3px solid var(--sun);
 }
 
+.visit.lifted {
+  box-shadow: 0 10px 24px rgb(0 0 0 / 28%);
+}
+
 .open {
   display: flex;
   align-items: center;
@@ -280,15 +278,48 @@ const lateWords = computed(() => {
   text-decoration: none;
 }
 
+/* Beside others: the time above, the name beneath on as many lines as it takes. */
 .shared .open {
-  gap: 8px;
-  padding-left: 8px;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-content: start;
+  align-items: start;
+  gap: 0 8px;
+  /* The first line leaves the cross its corner; the name below takes that room as well. */
+  padding: 2px 32px 2px 8px;
+}
+
+.shared .when {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 5px;
+  min-width: 0;
+}
+
+.shared .time {
+  font-size: 15px;
+}
+
+.shared .who {
+  grid-column: 1 / -1;
+  margin-right: -26px;
+  line-height: 1.15;
+}
+
+.long .who b,
+.long .roomy .who b {
+  font-size: 14px;
+}
+
+.long.shared .who b {
+  font-size: 13px;
 }
 
 .open.roomy {
   display: grid;
   grid-template-rows: minmax(0, 1fr);
-  grid-template-columns: 62px 14px minmax(0, 1fr) minmax(0, 0.85fr) minmax(0, 1.4fr);
+  grid-template-columns: var(--when) 14px minmax(0, 1fr) minmax(0, 0.85fr) minmax(0, 1.4fr);
   gap: 12px;
 }
 
@@ -310,14 +341,27 @@ const lateWords = computed(() => {
   font-size: 21px;
 }
 
+.twelve .roomy .time {
+  font-size: 18px;
+}
+
 .who {
   min-width: 0;
   line-height: 1.3;
 }
 
-.who b,
+/* The name is whole, on two lines if it must. */
+.who b {
+  display: block;
+  line-height: 1.15;
+  overflow-wrap: anywhere;
+}
+
 .who > span {
   display: block;
+}
+
+.who > .about {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -375,36 +419,23 @@ const lateWords = computed(() => {
   border-bottom: 3px solid var(--tick);
 }
 
-@media (max-width: 1180px) {
+/* Where there is less room the words of last time stand beneath what brings them. */
+@container page (max-width: 972px) {
   .open.roomy {
-    grid-template-columns: 66px 14px minmax(0, 1.1fr) minmax(0, 1fr);
+    grid-template-rows: minmax(0, auto) minmax(0, auto);
+    grid-template-columns: var(--when) 14px minmax(0, 1fr) minmax(0, 1.2fr);
+    align-content: center;
+    gap: 0 12px;
   }
 
-  .last {
-    display: none;
-  }
-}
-
-/* On a phone the name has the room, on two lines if it must: it is never cut. */
-@media (max-width: 640px) {
-  .open.roomy {
-    grid-template-columns: 48px 14px minmax(0, 1fr);
-    gap: 8px;
+  .roomy > .when,
+  .roomy > .state,
+  .roomy > .who {
+    grid-row: 1 / -1;
   }
 
-  .roomy .time {
-    font-size: 17px;
-  }
-
-  .roomy .who b {
-    font-size: 15px;
-    line-height: 1.15;
-    white-space: normal;
-    overflow-wrap: anywhere;
-  }
-
-  .complaint {
-    display: none;
+  .roomy .last {
+    grid-column: 4;
   }
 }
 
@@ -449,17 +480,6 @@ const lateWords = computed(() => {
   .open,
   .open.roomy {
     padding-left: 46px;
-  }
-}
-
-@media (pointer: coarse) and (max-width: 640px) {
-  .grip {
-    width: 36px;
-  }
-
-  .open,
-  .open.roomy {
-    padding: 2px 26px 2px 34px;
   }
 }
 </style>

@@ -7,15 +7,19 @@ import { useRouter } from 'vue-router';
 import { checkBirthDate, isDay, LIMITS, type AthleteFields, type AthleteList, type AthleteRow } from '@pace-bend/core/record';
 import { SLOW_BREATH } from '@pace-bend/core/method';
 import { api, ApiProblem } from '../api/api.ts';
+import { dayRule, lineRule, ruled, timeRule, wholeRule } from '../parts/rules.ts';
 import { useAction } from '../parts/useAction.ts';
 import DayField from '../parts/DayField.vue';
+import TimeField from '../parts/TimeField.vue';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useDay } from '../stores/day.ts';
+import { useForm } from '../parts/useForm.ts';
 import { usePractice } from '../stores/practice.ts';
-import { dayProblem } from '../parts/typedDays.ts';
+import { dayProblem, NO_SUCH_TIME } from '../parts/typedDays.ts';
 import SportsField from '../parts/SportsField.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
+import TextInput from '../parts/TextInput.vue';
 
 /** Somebody is on the table now, or comes later: a known athlete, or a new one with just what the tables need. */
 const props = defineProps<{ when: 'now' | 'later'; day: string }>();
@@ -39,7 +43,6 @@ const fields = reactive({
   referenceSex: 'none' as AthleteFields['referenceSex'],
   sports: [] as AthleteFields['sports'],
 });
-const tried = ref(false);
 const { busy, problem, run } = useAction();
 // Made once, so that pressing twice or trying again makes one athlete and one visit.
 const ids = { athlete: uuid(), visit: uuid() };
@@ -62,55 +65,30 @@ async function find(typed: string): Promise<void> {
 }
 
 const { min, max } = LIMITS.visitMinutes;
-const ifNew = (schema: Joi.Schema) => Joi.when('isNew', { is: true, then: schema, otherwise: Joi.any() });
-const ifLater = (schema: Joi.Schema) => Joi.when('isLater', { is: true, then: schema, otherwise: Joi.any() });
-const schema = Joi.object({
-  athleteId: Joi.any().when('isNew', { is: false, then: Joi.string().required().messages({ 'any.required': 'Choose who it is.' }) }),
-  name: ifNew(
-    Joi.string()
-      .trim()
-      .min(1)
-      .max(LIMITS.nameLength)
-      .required()
-      .messages({ '*': `A name of 1 to ${LIMITS.nameLength} letters.` }),
-  ),
-  birthDate: ifNew(
-    Joi.any().custom((value: string, helpers) => {
-      // A day of another century is no birth date; what is no day at all says so.
-      const message = /^\d{4}-\d{2}-\d{2}$/.test(value) ? checkBirthDate(value, practice.today) : dayProblem(value, practice.today);
-      return message ? helpers.message({ custom: message }) : value;
+const form = ref<HTMLElement | null>(null);
+/** A day of another century is no birth date; what is no day at all says so. */
+const birth = ruled((value) =>
+  /^\d{4}-\d{2}-\d{2}$/.test(value) ? checkBirthDate(value, practice.today) : dayProblem(value, practice.today),
+);
+const { wrong, isSound } = useForm(
+  () =>
+    Joi.object({
+      minutes: wholeRule(min, max, 'Whole minutes'),
+      ...(isNew.value
+        ? { name: lineRule(LIMITS.nameLength), birthDate: birth }
+        : { athleteId: Joi.string().required().messages({ 'any.required': 'Choose who it is.' }) }),
+      ...(props.when === 'later'
+        ? {
+            on: dayRule(practice.today),
+            at: timeRule((value) => (isDay(fields.on) && !practice.instantAt(fields.on, value) ? NO_SUCH_TIME : null)),
+          }
+        : {}),
     }),
-  ),
-  on: ifLater(
-    Joi.any().custom((value: string, helpers) => {
-      const message = dayProblem(value, practice.today);
-      return message ? helpers.message({ custom: message }) : value;
-    }),
-  ),
-  at: ifLater(
-    Joi.any().custom((value: string, helpers) =>
-      isDay(fields.on) && !practice.instantAt(fields.on, value)
-        ? helpers.message({ custom: 'A time is written HH:MM, 00:00 to 23:59.' })
-        : value,
-    ),
-  ),
-  minutes: Joi.number()
-    .integer()
-    .min(min)
-    .max(max)
-    .required()
-    .messages({ '*': `Whole minutes, ${min} to ${max}.` }),
-}).unknown();
-
-const wrong = computed<Record<string, string>>(() => {
-  if (!tried.value) return {};
-  const { error } = schema.validate({ ...fields, isNew: isNew.value, isLater: props.when === 'later' }, { abortEarly: false });
-  return Object.fromEntries((error?.details ?? []).map((detail) => [String(detail.path[0]), detail.message]));
-});
+  () => fields,
+);
 
 async function book(overlap = false): Promise<void> {
-  tried.value = true;
-  if (Object.keys(wrong.value).length > 0) return;
+  if (!isSound(form.value)) return;
   const startsAt = props.when === 'now' ? startedAt : practice.instantAt(fields.on, fields.at)!;
   const { name, birthDate, referenceSex, sports } = fields;
   await run(async () => {
@@ -139,7 +117,7 @@ async function book(overlap = false): Promise<void> {
 
 <template>
   <SheetDialog v-model:open="open" :title="when === 'now' ? 'Walk-in' : 'Book a visit'" :width="520">
-    <form class="fields" novalidate @submit.prevent="book()">
+    <form ref="form" class="fields" novalidate @submit.prevent="book()">
       <div class="switch" role="group" aria-label="Who">
         <button type="button" :aria-pressed="!isNew" @click="choseNew = false">Known athlete</button>
         <button type="button" :aria-pressed="isNew" @click="choseNew = true">Somebody new</button>
@@ -166,10 +144,9 @@ async function book(overlap = false): Promise<void> {
       <template v-else>
         <div class="field">
           <label for="book-name">Name</label>
-          <input
+          <TextInput
             id="book-name"
             v-model="fields.name"
-            class="input"
             autocomplete="off"
             :maxlength="LIMITS.nameLength + 20"
             :aria-invalid="wrong.name ? 'true' : undefined"
@@ -203,26 +180,14 @@ async function book(overlap = false): Promise<void> {
       <div class="pair">
         <template v-if="when === 'later'">
           <DayField id="book-day" v-model:value="fields.on" label="Day" :wrong="wrong.on ?? null" />
-          <div class="field">
-            <label for="book-time">Time</label>
-            <input
-              id="book-time"
-              v-model="fields.at"
-              class="input num short"
-              placeholder="HH:MM"
-              inputmode="numeric"
-              maxlength="5"
-              :aria-invalid="wrong.at ? 'true' : undefined"
-            />
-            <p v-if="wrong.at" class="wrong" role="alert">{{ wrong.at }}</p>
-          </div>
+          <TimeField id="book-time" v-model:value="fields.at" :wrong="wrong.at ?? null" />
         </template>
         <div class="field">
           <label for="book-minutes">Minutes</label>
-          <input
+          <TextInput
             id="book-minutes"
             v-model="fields.minutes"
-            class="input num short"
+            class="num short"
             inputmode="numeric"
             maxlength="4"
             :aria-invalid="wrong.minutes ? 'true' : undefined"

@@ -4,29 +4,31 @@ import type { ProjectedVisit } from '@pace-bend/core/record';
 import { usePractice } from '../stores/practice.ts';
 import { useDay } from '../stores/day.ts';
 import BoardVisit from './BoardVisit.vue';
-import { hoursOf, layOutDay } from './boardLayout.ts';
+import { hoursOf, layOutDay, scaleOf } from './boardLayout.ts';
 import type { Booking } from './useBooking.ts';
 
 /** The day to scale: a visit is as tall as it is long. Dragged, or moved with the keyboard. */
 const props = defineProps<{ booking: Booking; projected: ReadonlyMap<string, ProjectedVisit>; nowMinute: number | null }>();
 
-/** Pixels for a minute: forty minutes hold a name, a complaint and what was stiff. */
-const SCALE = 1.75;
-
 const day = useDay();
 const practice = usePractice();
 const placed = computed(() => layOutDay(day.page!.visits, practice.minuteOfDay));
 const hours = computed(() => hoursOf(placed.value));
-const yOf = (minute: number) => (minute - hours.value.first * 60) * SCALE;
+const scale = computed(() => scaleOf(placed.value));
+const yOf = (minute: number) => (minute - hours.value.first * 60) * scale.value;
 const ticks = computed(() => Array.from({ length: hours.value.last - hours.value.first + 1 }, (_, i) => hours.value.first + i));
 /** Narrower than this a visit cannot be read or held; the board then runs on sideways instead of crushing its columns. */
-const NARROWEST_PX = 132;
+const NARROWEST_PX = 196;
 const columns = computed(() => Math.max(1, ...placed.value.map((each) => each.columns)));
-const hourName = (hour: number) => `${String(hour).padStart(2, '0')}:00`;
+const height = computed(() => yOf(hours.value.last * 60) + 14);
+/** So much of a printed page is the board's: the whole day is on one. */
+const PRINTED_PX = 620;
+/** Twelve hours go without minutes: "2 pm" is narrower than a column of times. */
+const hourName = (hour: number) => practice.clock(hour * 60).replace(/:00(?= )/, '');
 </script>
 
 <template>
-  <div class="board" :style="{ height: `${yOf(hours.last * 60) + 14}px` }">
+  <div class="board" :style="{ height: `${height}px`, '--fit': Math.min(1, PRINTED_PX / height) }">
     <div v-for="hour in ticks" :key="hour" class="hour" :style="{ top: `${yOf(hour * 60)}px` }">
       <span class="num">{{ hourName(hour) }}</span>
     </div>
@@ -42,7 +44,7 @@ const hourName = (hour: number) => `${String(hour).padStart(2, '0')}:00`;
           v-for="each in placed"
           :key="each.visit.id"
           :placed="each"
-          :scale="SCALE"
+          :scale="scale"
           :top="yOf(each.from)"
           :booking="props.booking"
           :projected="projected.get(each.visit.id) ?? null"
@@ -101,5 +103,11 @@ const hourName = (hour: number) => `${String(hour).padStart(2, '0')}:00`;
   left: 0;
   border: 5px solid transparent;
   border-left-color: var(--clay);
+}
+
+@media print {
+  .board {
+    zoom: var(--fit);
+  }
 }
 </style>

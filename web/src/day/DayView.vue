@@ -1,31 +1,29 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue';
+import { useMediaQuery } from '@vueuse/core';
 import { useRoute, useRouter } from 'vue-router';
 import { DateTime } from 'luxon';
-import { projectDay, type CalendarEvent, type ProjectedVisit } from '@pace-bend/core/record';
+import { projectDay, type ProjectedVisit } from '@pace-bend/core/record';
 import { isTyping } from '../parts/useGlobalKeys.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
-import { IMPORTANCE_WORDS } from '../parts/words.ts';
+import EventsAhead from '../events/EventsAhead.vue';
 import DayBoard from './DayBoard.vue';
 import { useBooking } from './useBooking.ts';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
-import { useSession } from '../stores/session.ts';
 import { hintOf, isKey } from '../parts/keys.ts';
 
-const EventDialog = defineAsyncComponent(() => import('../events/EventDialog.vue'));
+const DayList = defineAsyncComponent(() => import('./DayList.vue'));
 const BookVisit = defineAsyncComponent(() => import('./BookVisit.vue'));
 
 const route = useRoute();
 const router = useRouter();
 const day = useDay();
 const practice = usePractice();
-const session = useSession();
 const booking = useBooking();
-const mayEvent = computed(() => session.may('PUT', '/events/:id'));
-/** The event that is being written: one that stands, or a new one. */
-const writing = ref<CalendarEvent | 'new' | null>(null);
+/** A board is as wide as it has columns; a phone gets the day as a list. */
+const asList = useMediaQuery('(max-width: 640px)');
 const asking = ref<'now' | 'later' | null>(null);
 const date = computed(() => (route.params.date ? String(route.params.date) : undefined));
 watch(date, (wanted) => void day.load(wanted), { immediate: true });
@@ -116,11 +114,12 @@ const shownUnsigned = ref(5);
         <p v-if="day.page.visits.length === cancelled.length" class="empty soft">
           No visits on this day. Book one, or a walk-in puts somebody on the table now.
         </p>
+        <DayList v-else-if="asList" :booking="booking" :projected="projected" />
         <DayBoard v-else :booking="booking" :projected="projected" :now-minute="nowMinute" />
       </section>
 
       <aside class="side">
-        <section v-if="day.page.unfinished.length > 0" class="card" aria-label="Left over">
+        <section v-if="day.page.unfinished.length > 0" class="card no-print" aria-label="Left over">
           <h2>Left over</h2>
           <p class="soft small">Neither finished nor cancelled.</p>
           <ul class="plain">
@@ -138,7 +137,7 @@ const shownUnsigned = ref(5);
             </li>
           </ul>
         </section>
-        <section v-if="unsigned.length > 0" class="card" aria-label="Notes to sign">
+        <section v-if="unsigned.length > 0" class="card no-print" aria-label="Notes to sign">
           <h2>Notes to sign</h2>
           <p class="soft small">
             {{ unsigned.length === 1 ? 'One visit' : `${unsigned.length} visits` }} of the last two weeks, finished and not signed.
@@ -153,7 +152,7 @@ const shownUnsigned = ref(5);
             all {{ unsigned.length }}
           </button>
         </section>
-        <section v-if="cancelled.length > 0" class="card" aria-label="Cancelled">
+        <section v-if="cancelled.length > 0" class="card no-print" aria-label="Cancelled">
           <h2>Cancelled</h2>
           <ul class="plain">
             <li v-for="visit in cancelled" :key="visit.id" class="left">
@@ -164,27 +163,9 @@ const shownUnsigned = ref(5);
             </li>
           </ul>
         </section>
-        <section class="card">
-          <h2 class="ahead">
-            Ahead <button v-if="mayEvent" type="button" class="link small no-print" @click="writing = 'new'">Add an event</button>
-          </h2>
-          <p v-if="day.page.events.length === 0" class="soft">
-            No events in the calendar. A race or a match ahead changes what is proposed and what is cautioned.
-          </p>
-          <ul class="plain events">
-            <li v-for="event in day.page.events" :key="event.id">
-              <span class="num days">{{ practice.daysUntil(event.onDate) }}<small> d</small></span>
-              <span
-                ><button v-if="mayEvent" type="button" class="link name" :aria-label="`Change ${event.name}`" @click="writing = event">
-                  <b>{{ event.name }}</b></button
-                ><b v-else>{{ event.name }}</b
-                ><span class="soft small">{{ practice.shortDate(event.onDate) }} · {{ IMPORTANCE_WORDS[event.importance] }}</span></span
-              >
-            </li>
-          </ul>
-        </section>
-        <p v-if="day.page.visits.length > cancelled.length" class="soft small no-print">
-          Drag a visit to move it (with a finger by its grip), its lower edge to shorten it.
+        <EventsAhead :events="day.page.events" :day="day.page.date" @saved="day.load(date)" />
+        <p v-if="day.page.visits.length > cancelled.length && !asList" class="soft small no-print">
+          Drag a visit to move it (a finger rests on it first, or takes its grip), its lower edge to shorten it.
           <span class="key">{{ hintOf('visitEarlierLater') }}</span> moves, <span class="key">{{ hintOf('visitLength') }}</span> shortens,
           <span class="key">{{ hintOf('cancelVisit') }}</span> cancels.
         </p>
@@ -192,14 +173,6 @@ const shownUnsigned = ref(5);
     </div>
     <p v-else-if="day.loading" class="soft">Opening the day …</p>
 
-    <EventDialog
-      v-if="writing"
-      :open="true"
-      :event="writing === 'new' ? null : writing"
-      :day="day.page?.date ?? practice.today"
-      @update:open="writing = null"
-      @saved="day.load(date)"
-    />
     <BookVisit v-if="asking" :open="true" :when="asking" :day="day.page?.date ?? practice.today" @update:open="asking = null" />
   </div>
 </template>
@@ -241,22 +214,25 @@ const shownUnsigned = ref(5);
   background: var(--spruce-soft);
 }
 
-.days small {
-  color: var(--soft);
-  font-size: 13px;
-}
-
 .empty {
   padding: 18px 6px;
 }
 
 .side {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
+}
+
+/* Names are whole here as well, however long a word of them is. */
+.side li {
+  min-width: 0;
+  overflow-wrap: anywhere;
 }
 
 .side ul {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   margin-top: 10px;
 }
@@ -265,56 +241,14 @@ const shownUnsigned = ref(5);
   gap: 0 12px;
 }
 
-.events li {
-  display: grid;
-  grid-template-columns: 58px 1fr;
-  align-items: center;
-  gap: 8px;
-}
-
-.ahead {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  justify-content: space-between;
-  gap: 2px 10px;
-}
-
-.ahead .link {
-  font: 400 14px var(--words);
-}
-
-.events .name {
-  color: inherit;
-  text-align: left;
-  text-decoration: none;
-}
-
-.events .name:hover {
-  text-decoration: underline;
-}
-
-.events b,
-.events .small {
-  display: block;
-}
-
-.days {
-  font-size: 23px;
-}
-
-@media print {
+@container page (max-width: 812px) {
   .columns {
-    grid-template-columns: minmax(0, 1fr) 150pt;
-  }
-
-  .side .choices,
-  .side .link:not(.name) {
-    display: none;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 
-@media (max-width: 1020px) {
+/* One page: the day to scale, and what is ahead in a row beneath it. */
+@media print {
   .columns {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -32,10 +32,15 @@ const fans = computed<FanValues[]>(() =>
     low: side.short,
   })),
 );
+const words = computed(() =>
+  stiffest.value
+    ? `${stiffest.value.comparison.motion.name}, ${stiffest.value.comparison.motion.testPosition}: ${reason.value}`
+    : undefined,
+);
 </script>
 
 <template>
-  <span class="last">
+  <span class="last" :title="words">
     <template v-if="stiffest">
       <BendPair :motion="stiffest.comparison.motion" :fans="fans" :bands="stiffest.comparison.bands" :width="76" />
       <span class="small words"
@@ -67,5 +72,43 @@ const fans = computed<FanValues[]>(() =>
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+/* In a narrow row the words are enough: what it was, and by how much. */
+@container page (max-width: 972px) {
+  .last {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .last > svg {
+    display: none;
+  }
+
+  .words {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  .words b,
+  .words span {
+    display: inline;
+  }
+
+  .words b::after {
+    content: ': ';
+  }
+
+  .words .soft {
+    display: none;
+  }
+}
+
+@container page (max-width: 640px) {
+  .words,
+  .words b,
+  .words span {
+    white-space: normal;
+  }
 }
 </style>

@@ -1,5 +1,5 @@
 import type { DayVisit } from '@pace-bend/core/record';
-import { hoursOf, layOutDay } from './boardLayout.ts';
+import { hoursOf, layOutDay, scaleOf } from './boardLayout.ts';
 
 const minuteOf = (instant: string) => Number(instant);
 const visit = (id: string, from: number, minutes: number) => ({ id, startsAt: String(from), minutes }) as DayVisit;
@@ -30,4 +30,20 @@ test('the day shows eight to six, and further where visits reach further, never 
   expect(hoursOf([])).toEqual({ first: 8, last: 18 });
   expect(hoursOf(layOutDay([visit('early', 390, 30), visit('late', 1100, 45)], minuteOf))).toEqual({ first: 6, last: 20 });
   expect(hoursOf(layOutDay([visit('night', 1425, 60)], minuteOf)).last).toBe(24);
+});
+
+test('a short visit with a long name makes the day larger, within bounds; a usual day is drawn as usual', () => {
+  const named = (athleteName: string, minutes: number, columns = 1) => ({
+    visit: { ...visit('a', 540, minutes), athleteName },
+    from: 540,
+    column: 0,
+    columns,
+  });
+  const long = 'Maximiliane-Theodora Vandenbroucke-Østergaard';
+  expect(scaleOf([])).toBe(1.75);
+  expect(scaleOf([named('Ines Okkonen', 45), named('Ines Okkonen', 20)])).toBe(1.75);
+  expect(scaleOf([named(long, 45)])).toBe(1.75);
+  expect(scaleOf([named(long, 20)])).toBeCloseTo(2.3);
+  expect(scaleOf([named(long, 40, 3)])).toBeCloseTo(2.45);
+  expect(scaleOf([named(long, 5, 2)])).toBe(5);
 });

@@ -36,6 +36,25 @@ export function layOutDay(visits: readonly DayVisit[], minuteOf: (instant: strin
   return placed;
 }
 
+/** Letters from which a name takes more than a line. */
+export const LONG_NAME = 30;
+/** Pixels for a minute: forty minutes hold a name, a complaint and what was stiff. */
+const USUAL_SCALE = 1.75;
+/** A day is drawn this large at most, whatever is on it. */
+const LARGEST_SCALE = 5;
+
+/** How high a visit has to be for its name to stand there whole, in pixels: beside others a name has less of a line. */
+function needed({ visit, columns }: PlacedVisit): number {
+  const isLong = visit.athleteName.length > LONG_NAME;
+  if (columns > 1) return isLong ? 98 : 60;
+  return isLong ? 46 : 34;
+}
+
+/** Pixels for a minute: as usual, or as many as the shortest visit needs for its name. */
+export function scaleOf(placed: readonly PlacedVisit[]): number {
+  return Math.min(LARGEST_SCALE, Math.max(USUAL_SCALE, ...placed.map((each) => needed(each) / each.visit.minutes)));
+}
+
 /** The hours a day shows: from eight to six, and as far as its visits reach. */
 export function hoursOf(placed: readonly PlacedVisit[]): { readonly first: number; readonly last: number } {
   const first = Math.min(8, ...placed.map((each) => Math.floor(each.from / 60)));

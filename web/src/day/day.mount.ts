@@ -124,11 +124,11 @@ describe('booking', () => {
     });
     await put(BookVisit, here, { when: 'later', day: '2026-11-26', open: true });
     await submit();
-    expect(errors()).toEqual(expect.arrayContaining(['Choose who it is.', 'A time is written HH:MM, 00:00 to 23:59.']));
+    expect(errors()).toEqual(expect.arrayContaining(['Choose who it is.', 'Type a time, as 14:30 or 2:30 pm.']));
     await press(named({ element: form().firstElementChild! }, 'button', 'Somebody new'));
     await type(field('book-name'), 'New Person');
     await type(field('book-birth'), '2001-05-06');
-    await type(document.querySelector<HTMLElement>('input[placeholder="HH:MM"]')!, '09:30');
+    await type(field('book-time'), '09:30');
     await submit();
     expect(here.writes().at(-1)!.body).toMatchObject({ startsAt: '2026-11-26T08:30:00.000Z', minutes: 45, overlap: false });
   });

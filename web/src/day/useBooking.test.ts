@@ -55,7 +55,7 @@ test('moved and taken back, twice over; each step on the revision that stands', 
   await booking.place('a', { startsAt: AT(11), minutes: 30 }, 'shorter');
   expect(visits[0]).toMatchObject({ startsAt: AT(11), minutes: 30, revision: 3 });
   await booking.undo();
-  expect(booking.said.value).toBe('Taken back: shorter');
+  expect(booking.said.value).toBe('Undone: shorter');
   await booking.undo();
   expect(visits[0]).toMatchObject({ startsAt: AT(9), minutes: 45 });
   await booking.undo();

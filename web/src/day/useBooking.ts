@@ -94,7 +94,7 @@ export function useBooking() {
     question.value = null;
     try {
       await last.back();
-      said.value = `Taken back: ${last.words}`;
+      said.value = `Undone: ${last.words}`;
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       problem.value = error;

@@ -218,7 +218,7 @@ thead th {
   background: var(--raised);
 }
 
-@media (max-width: 1020px) {
+@container page (max-width: 812px) {
   .columns {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, reactive, ref, watch } from 'vue';
 import Button from 'ant-design-vue/es/button';
+import Checkbox from 'ant-design-vue/es/checkbox';
 import InputNumber from 'ant-design-vue/es/input-number';
 import { MOTIONS, motionOf, type Instrument, type Side } from '@pace-bend/core/body';
 import {
@@ -23,6 +24,7 @@ import { useAction } from '../parts/useAction.ts';
 import { INSTRUMENT_WORDS } from '../parts/words.ts';
 import { useSession } from '../stores/session.ts';
 import type { Studies } from './useStudies.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** What a study is of: the motion, with what, by whom, how often, and on whom. */
 const props = defineProps<{ kind: StudyKind; studies: Studies }>();
@@ -212,13 +214,11 @@ const begin = () => run(async () => emit('begun', await props.studies.begin(fiel
           @change="takeSquad"
         />
         <div class="names">
-          <label v-for="each in people" :key="each.id"
-            ><input type="checkbox" :checked="chosen.includes(each.id)" @change="toggle(each.id)" /> {{ each.name }}</label
-          >
+          <Checkbox v-for="each in people" :key="each.id" :checked="chosen.includes(each.id)" @change="toggle(each.id)">{{
+            each.name
+          }}</Checkbox>
         </div>
-        <label class="others"
-          >Somebody without a file, names with commas between<input v-model="others" class="input" maxlength="400"
-        /></label>
+        <label class="others">Somebody without a file, names with commas between<TextInput v-model="others" maxlength="400" /></label>
       </fieldset>
     </div>
     <p role="status">
@@ -295,11 +295,10 @@ legend {
   overflow-y: auto;
 }
 
-.names label {
+.names :deep(.ant-checkbox-wrapper) {
   min-height: 30px;
 }
 
-input[type='checkbox'],
 input[type='radio'] {
   accent-color: var(--spruce-fill);
 }
@@ -313,7 +312,7 @@ p {
   margin: 0;
 }
 
-@media (max-width: 900px) {
+@container page (max-width: 900px) {
   .grid {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -59,6 +59,8 @@ function keep(): void {
   const trial = parseTrial(typed.value, motion.value);
   if (!trial.ok) {
     wrong.value = trial.message;
+    // What is typed next takes its place.
+    input.value?.select();
     return;
   }
   wrong.value = null;
@@ -105,7 +107,7 @@ const drop = () =>
     <ProblemNote v-if="problem" :problem="problem" />
     <ProblemNote v-if="refused" :problem="problemOf(refused.refusal!)" :retry="save" />
     <div v-if="step && who" class="now">
-      <PosedFigure :motion="motion" :size="220" :shape="1.6" />
+      <PosedFigure :motion="motion" :to-read="who.side" :size="220" :shape="1.6" />
       <div>
         <p class="who">
           {{ who.label }}<span v-if="who.side !== 'midline'">, {{ SIDE_WORDS[who.side].toLowerCase() }}</span>

@@ -233,7 +233,7 @@ p {
   margin: 0;
 }
 
-@media (max-width: 900px) {
+@container page (max-width: 900px) {
   .figures.plot {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -116,6 +116,7 @@ describe('reading a study', () => {
   test('a value goes to the side that is asked for, is hidden at once, and can be taken back', async () => {
     const { reading, written, input } = await show();
     const [first] = studyOrder(study());
+    expect(reading.find('[role=img]').attributes('aria-label')).toContain(`the ${study().subjects[first!.subject]!.side} side`);
     expect(document.activeElement).toBe(input());
     await type(input(), '12,5');
     await press(input(), 'Enter');
@@ -133,6 +134,8 @@ describe('reading a study', () => {
     await press(input(), 'Enter');
     expect(reading.get('#study-wrong').text()).not.toBe('');
     expect(written).toEqual([]);
+    // It is selected: what is typed next takes its place.
+    expect([input().selectionStart, input().selectionEnd]).toEqual([0, 'twelve'.length]);
     expect((named(reading, 'button', 'Finish early') as HTMLButtonElement).disabled).toBe(true);
     expect(reading.get('.choices').text()).toMatch(/Drop the study.+/);
   });

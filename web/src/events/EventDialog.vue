@@ -1,17 +1,21 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import DatePicker from 'ant-design-vue/es/date-picker';
 import Form, { FormItem } from 'ant-design-vue/es/form';
 import Input from 'ant-design-vue/es/input';
 import Radio, { RadioGroup } from 'ant-design-vue/es/radio';
+import Joi from 'joi';
 import { v7 as uuid } from 'uuid';
 import { computed, onMounted, reactive, ref } from 'vue';
-import { isDay, LIMITS, type CalendarEvent, type Squad } from '@pace-bend/core/record';
+import { LIMITS, type CalendarEvent, type Squad } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../api/api.ts';
+import DayField from '../parts/DayField.vue';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
+import { dayRule, lineRule } from '../parts/rules.ts';
 import { useAction } from '../parts/useAction.ts';
+import { useForm } from '../parts/useForm.ts';
 import { IMPORTANCE_WORDS } from '../parts/words.ts';
+import { usePractice } from '../stores/practice.ts';
 import MoveLook from './MoveLook.vue';
 import { useEventMove, type EventMoved } from './useEventMove.ts';
 
@@ -45,7 +49,7 @@ function whoseOf(): string {
   if (props.event) return props.event.athleteId ? `athlete/${props.event.athleteId}` : (props.event.squadId ?? 'all');
   return props.athlete ? `athlete/${props.athlete.id}` : (props.squadId ?? 'all');
 }
-const tried = ref(false);
+const practice = usePractice();
 const { busy, problem, run } = useAction();
 const move = useEventMove();
 const { look, visits, goals } = move;
@@ -66,14 +70,14 @@ const choices = computed(() => [
   ...squads.value.map((squad) => ({ value: squad.id, label: squad.name })),
 ]);
 
-const wrong = computed(() => ({
-  name: tried.value && fields.name.trim() === '' ? `A name of 1 to ${LIMITS.eventName} letters.` : '',
-  onDate: tried.value && !isDay(fields.onDate ?? '') ? 'A day, like 2027-05-08.' : '',
-}));
+const form = ref<HTMLElement | null>(null);
+const { wrong, isSound } = useForm(
+  () => Joi.object({ name: lineRule(LIMITS.eventName), onDate: dayRule(practice.today) }),
+  () => fields,
+);
 
 async function keep(): Promise<void> {
-  tried.value = true;
-  if (wrong.value.name || wrong.value.onDate) return;
+  if (!isSound(form.value)) return;
   const sent = {
     name: fields.name.trim(),
     onDate: fields.onDate,
@@ -129,40 +133,48 @@ function done(moved: EventMoved | null): void {
         ><Button :disabled="busy" @click="move.leave">Back</Button>
       </div>
     </form>
-    <Form v-else layout="vertical" novalidate @submit.prevent="keep">
-      <FormItem label="Name" html-for="event-name" :validate-status="wrong.name ? 'error' : ''" :help="wrong.name || undefined"
-        ><Input id="event-name" v-model:value="fields.name" :maxlength="LIMITS.eventName" placeholder="Autumn head" autocomplete="off"
-      /></FormItem>
-      <FormItem label="Day" html-for="event-day" :validate-status="wrong.onDate ? 'error' : ''" :help="wrong.onDate || undefined"
-        ><DatePicker id="event-day" v-model:value="fields.onDate as never" value-format="YYYY-MM-DD" :allow-clear="false" class="day"
-      /></FormItem>
-      <FormItem label="Importance">
-        <RadioGroup v-model:value="fields.importance" role="radiogroup" aria-label="Importance"
-          ><Radio v-for="each in [1, 2, 3] as const" :key="each" :value="each">{{ each }}: {{ IMPORTANCE_WORDS[each] }}</Radio></RadioGroup
-        >
-      </FormItem>
-      <FormItem label="Whose"
-        ><PickOne
-          label="Whose event"
-          :value="fields.whose"
-          :options="choices"
-          class="whose"
-          @change="
-            (value) => {
-              fields.whose = value;
-            }
-          "
-      /></FormItem>
-      <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
-      <div class="choices">
-        <Button type="primary" html-type="submit" :loading="busy">{{ event ? 'Keep the change' : 'Add the event' }}</Button><Button
-          v-if="event"
-          :disabled="busy"
-          @click="takeOff"
-          >Take it off</Button
-        >
-      </div>
-    </Form>
+    <div v-else ref="form">
+      <Form layout="vertical" novalidate @submit.prevent="keep">
+        <FormItem label="Name" html-for="event-name" :validate-status="wrong.name ? 'error' : ''" :help="wrong.name || undefined"
+          ><Input
+            id="event-name"
+            v-model:value="fields.name"
+            :aria-invalid="wrong.name ? 'true' : undefined"
+            :maxlength="LIMITS.eventName"
+            placeholder="Autumn head"
+            autocomplete="off"
+        /></FormItem>
+        <DayField id="event-day" v-model:value="fields.onDate" label="Day" v-bind="wrong.onDate ? { wrong: wrong.onDate } : {}" />
+        <FormItem label="Importance">
+          <RadioGroup v-model:value="fields.importance" role="radiogroup" aria-label="Importance"
+            ><Radio v-for="each in [1, 2, 3] as const" :key="each" :value="each"
+              >{{ each }}: {{ IMPORTANCE_WORDS[each] }}</Radio
+            ></RadioGroup
+          >
+        </FormItem>
+        <FormItem label="Whose"
+          ><PickOne
+            label="Whose event"
+            :value="fields.whose"
+            :options="choices"
+            class="whose"
+            @change="
+              (value) => {
+                fields.whose = value;
+              }
+            "
+        /></FormItem>
+        <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
+        <div class="choices">
+          <Button type="primary" html-type="submit" :loading="busy">{{ event ? 'Keep the change' : 'Add the event' }}</Button><Button
+            v-if="event"
+            :disabled="busy"
+            @click="takeOff"
+            >Take it off</Button
+          >
+        </div>
+      </Form>
+    </div>
   </SheetDialog>
 </template>
 
@@ -171,7 +183,6 @@ function done(moved: EventMoved | null): void {
   margin-top: 14px;
 }
 
-.day,
 .whose {
   width: 100%;
 }

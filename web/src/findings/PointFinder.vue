@@ -7,6 +7,7 @@ import ChoiceRow from '../parts/ChoiceRow.vue';
 import PickOne from '../parts/PickOne.vue';
 import { SIDE_WORDS } from '../parts/words.ts';
 import type { Findings } from './useFindings.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** What a finger finds in a muscle: the place by a tap on the body or by name, then what it is and how tender. */
 const props = defineProps<{
@@ -95,9 +96,8 @@ function change(patch: Partial<PointData>): void {
             />
           </div>
           <label class="small"
-            >Felt somewhere else as well<input
-              class="input"
-              :value="data?.refers ?? ''"
+            >Felt somewhere else as well<TextInput
+              :model-value="data?.refers ?? ''"
               :maxlength="REFERS_MOST"
               :disabled="disabled || data === null"
               placeholder="Where, in their words"

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import DatePicker from 'ant-design-vue/es/date-picker';
 import { DateTime } from 'luxon';
 import { computed } from 'vue';
 import { HOME_LIMITS } from '@pace-bend/core/record';
+import DayField from '../parts/DayField.vue';
 import PickOne from '../parts/PickOne.vue';
 import { usePractice } from '../stores/practice.ts';
 import { useShelf } from '../stores/shelf.ts';
 import { useVisit } from '../stores/visit.ts';
 import HomeItemRow from './HomeItemRow.vue';
 import { useHome } from './useHome.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** What goes home: chosen from the shelf, with its dose and in the athlete's words, held against the cautions. */
 const visit = useVisit();
@@ -34,11 +35,12 @@ const options = computed(() =>
     })),
 );
 const last = computed(() => visit.file!.lastHome);
-const outside = (date: { toDate: () => Date } | null) => {
-  if (!date) return false;
-  const picked = DateTime.fromJSDate(date.toDate()).toISODate()!;
-  return picked < day.value || picked > DateTime.fromISO(day.value).plus({ days: HOME_LIMITS.days }).toISODate()!;
-};
+const outside = (picked: string) =>
+  picked < day.value
+    ? 'A day from this visit on.'
+    : picked > DateTime.fromISO(day.value).plus({ days: HOME_LIMITS.days }).toISODate()!
+      ? `At most ${HOME_LIMITS.days} days after this visit.`
+      : null;
 </script>
 
 <template>
@@ -91,25 +93,20 @@ const outside = (date: { toDate: () => Date } | null) => {
             nothing="Nothing on the shelf is called so."
             @change="give"
         /></label>
-        <div class="field">
-          <label for="home-until">Until</label>
-          <DatePicker
-            id="home-until"
-            :value="until as never"
-            value-format="YYYY-MM-DD"
-            :allow-clear="false"
-            :disabled="sheet.items.length === 0"
-            :disabled-date="outside as never"
-            @change="(value: unknown) => visit.setHome({ until: String(value) })"
-          />
-        </div>
+        <DayField
+          id="home-until"
+          label="Until"
+          :value="until"
+          :check="outside"
+          :read-only="sheet.items.length === 0"
+          @day="(picked) => visit.setHome({ until: picked })"
+        />
       </div>
       <div v-if="sheet.items.length > 0" class="field">
         <label for="home-words">A sentence of your own</label>
-        <input
+        <TextInput
           id="home-words"
-          class="input"
-          :value="sheet.words"
+          :model-value="sheet.words"
           :maxlength="HOME_LIMITS.wordsLength"
           placeholder="Stands at the foot of the sheet"
           @input="visit.setHome({ words: ($event.target as HTMLInputElement).value, until })"

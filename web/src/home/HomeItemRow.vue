@@ -7,6 +7,8 @@ import { homeSides, type ItemJudged } from '@pace-bend/core/home';
 import { HOME_LIMITS, type HomeItem } from '@pace-bend/core/record';
 import EntryPicture from '../parts/EntryPicture.vue';
 import NumberField from '../parts/NumberField.vue';
+import TextInput from '../parts/TextInput.vue';
+import LongText from '../parts/LongText.vue';
 
 /** One exercise of a sheet: its picture, its dose as numbers, and its words, which open to be changed. */
 const props = defineProps<{
@@ -137,29 +139,26 @@ function setWords(field: 'how' | 'stop' | 'when', words: string): void {
       <div v-if="open && !disabled" class="words">
         <label class="field"
           ><span class="label">What they do</span
-          ><textarea
-            class="textbox"
+          ><LongText
             rows="3"
-            :value="item.how"
+            :model-value="item.how"
             :maxlength="HOME_LIMITS.howLength"
             @input="setWords('how', ($event.target as HTMLTextAreaElement).value)"
           />
         </label>
         <label class="field"
           ><span class="label">Stop when</span
-          ><textarea
-            class="textbox"
+          ><LongText
             rows="2"
-            :value="item.stop"
+            :model-value="item.stop"
             :maxlength="HOME_LIMITS.stopLength"
             @input="setWords('stop', ($event.target as HTMLTextAreaElement).value)"
           />
         </label>
         <label class="field"
           ><span class="label">When in the day</span
-          ><input
-            class="input"
-            :value="item.when"
+          ><TextInput
+            :model-value="item.when"
             :maxlength="HOME_LIMITS.whenLength"
             @input="setWords('when', ($event.target as HTMLInputElement).value)"
         /></label>
@@ -256,7 +255,7 @@ h3 {
   }
 }
 
-@media (max-width: 720px) {
+@container page (max-width: 720px) {
   .item {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -230,7 +230,7 @@ h3 {
   image-rendering: pixelated;
 }
 
-@media (max-width: 1100px) {
+@container page (max-width: 892px) {
   .beside {
     grid-template-columns: minmax(0, 1fr) 200px;
   }
@@ -250,7 +250,7 @@ h3 {
   }
 }
 
-@media (max-width: 900px) {
+@container page (max-width: 900px) {
   .beside,
   li {
     grid-template-columns: minmax(0, 1fr);

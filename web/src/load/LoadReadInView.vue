@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
+import Checkbox from 'ant-design-vue/es/checkbox';
 import { v7 as uuid } from 'uuid';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import {
@@ -19,6 +20,8 @@ import {
 import { addDays, loadKindsOf } from '@pace-bend/core/load';
 import { LIMITS } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../api/api.ts';
+import DataTable, { type DataColumn } from '../parts/DataTable.vue';
+import FilePick from '../parts/FilePick.vue';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
@@ -58,11 +61,7 @@ onMounted(() =>
 );
 const persons = computed(() => people.value.map(({ id, name, sports }) => ({ id, name, kinds: loadKindsOf(practice.played(sports)) })));
 
-async function open(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
+async function open(file: File): Promise<void> {
   table.value = null;
   calendar.value = '';
   result.value = null;
@@ -125,6 +124,16 @@ const mayGo = computed(
       ? read.value.rows.length > 0 && (wrongRows.value === 0 || skipWrong.value)
       : owner.value !== null && sessions.value.length > 0 && owner.value.kinds.length > 0),
 );
+const kindName = ({ athleteId, kind }: LoadRow) =>
+  persons.value.find(({ id }) => id === athleteId)?.kinds.find(({ id }) => id === kind)?.name ?? kind;
+const PREVIEW: readonly DataColumn<LoadRow>[] = [
+  { key: 'athlete', title: 'Athlete', value: ({ athleteId }) => nameOf(athleteId), sortable: true },
+  { key: 'day', title: 'Day', value: ({ onDate }) => onDate, sortable: true, numeric: true },
+  { key: 'what', title: 'What', value: kindName, sortable: true },
+  { key: 'minutes', title: 'Minutes', value: ({ minutes }) => minutes, sortable: true, numeric: true },
+  { key: 'hard', title: 'How hard', value: ({ exertion }) => exertion ?? 'not rated', sortable: true, numeric: true },
+  { key: 'amount', title: 'Amount', value: ({ amount }) => amount, sortable: true, numeric: true },
+];
 const nameOf = (id: string) => people.value.find((person) => person.id === id)?.name ?? '';
 const idFor = (key: string) => {
   const id = ids.get(key) ?? uuid();
@@ -176,7 +185,7 @@ async function go(): Promise<void> {
 <template>
   <div class="page">
     <header>
-      <h1>Read sessions in</h1>
+      <h1>Import sessions</h1>
       <RouterLink class="end" to="/load">Back to the week</RouterLink>
     </header>
     <section class="card fields" aria-label="File">
@@ -184,13 +193,10 @@ async function go(): Promise<void> {
         A table of sessions done (CSV, with a heading for each column), or a calendar of sessions to come (iCalendar). Nothing is written
         before you have seen it.
       </p>
-      <label class="file">
-        <span class="choice">Choose a file</span>
-        <input type="file" accept=".csv,.txt,.tsv,.ics,text/csv,text/calendar" aria-label="A table or a calendar" @change="open" />
-      </label>
+      <FilePick label="Choose a table or a calendar" accept=".csv,.txt,.tsv,.ics,text/csv,text/calendar" drop @pick="open" />
       <p v-if="fileName" class="soft small">{{ fileName }}</p>
       <p v-if="result" class="done" role="status">
-        {{ result.added }} {{ result.added === 1 ? 'session' : 'sessions' }} read in<template v-if="result.already > 0"
+        {{ result.added }} {{ result.added === 1 ? 'session' : 'sessions' }} imported<template v-if="result.already > 0"
           >, {{ result.already }} were here already</template
         >.
         <RouterLink to="/load">See the week</RouterLink>
@@ -229,41 +235,17 @@ async function go(): Promise<void> {
           </li>
         </ul>
         <p v-if="read.problems.length > 50" class="soft small">{{ read.problems.length - 50 }} more like these.</p>
-        <label class="skip"><input v-model="skipWrong" type="checkbox" /> Leave these rows out and read the others</label>
+        <Checkbox v-model:checked="skipWrong">Leave these rows out and read the others</Checkbox>
       </section>
       <section class="card" aria-label="As it will be written">
-        <table v-if="read.rows.length > 0">
-          <caption class="soft small">
-            The first
-            {{
-              Math.min(SHOWN, read.rows.length)
-            }}
-            of
-            {{
-              read.rows.length
-            }}, as they will be written
-          </caption>
-          <thead>
-            <tr>
-              <th scope="col">Athlete</th>
-              <th scope="col">Day</th>
-              <th scope="col">What</th>
-              <th scope="col">Minutes</th>
-              <th scope="col">How hard</th>
-              <th scope="col">Amount</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="row in read.rows.slice(0, SHOWN)" :key="row.row">
-              <td>{{ nameOf(row.athleteId) }}</td>
-              <td class="num">{{ row.onDate }}</td>
-              <td>{{ persons.find(({ id }) => id === row.athleteId)?.kinds.find(({ id }) => id === row.kind)?.name ?? row.kind }}</td>
-              <td class="num">{{ row.minutes }}</td>
-              <td class="num">{{ row.exertion ?? 'not rated' }}</td>
-              <td class="num">{{ row.amount ?? '' }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <h2>As it will be written</h2>
+        <DataTable
+          v-if="read.rows.length > 0"
+          label="Sessions to be added"
+          :rows="read.rows"
+          :columns="PREVIEW"
+          :row-key="(row) => row.row"
+        />
         <p v-else class="soft">No row can be read yet.</p>
       </section>
     </template>
@@ -298,32 +280,15 @@ async function go(): Promise<void> {
       <p v-else class="wrong" role="alert">{{ planned.message }}</p>
     </section>
     <Button v-if="table || calendar" type="primary" size="large" :disabled="!mayGo" :loading="busy" @click="go"
-      >Read {{ table ? read.rows.length : sessions.length }} in</Button
+      >Import {{ table ? read.rows.length : sessions.length }}</Button
     >
   </div>
 </template>
 
 <style scoped>
-.file {
-  position: relative;
-  justify-self: start;
-  cursor: pointer;
-}
-
-.file input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  cursor: pointer;
-}
-
-.file:focus-within .choice {
-  outline: 2.5px solid var(--spruce);
-}
-
 .columns {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(160px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(160px, 100%), 1fr));
   gap: 10px 14px;
 }
 
@@ -336,22 +301,5 @@ async function go(): Promise<void> {
   padding: 8px 14px;
   border-left: 4px solid var(--spruce);
   background: var(--spruce-soft);
-}
-
-.skip {
-  display: flex;
-  gap: 8px;
-}
-
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-
-th,
-td {
-  padding: 4px 12px 4px 0;
-  border-bottom: 1px solid var(--line-faint);
-  text-align: left;
 }
 </style>

@@ -27,6 +27,12 @@ const shownOf = (row: Row, cell: Cell) =>
     name: each.kind === row.kinds[0]?.id ? '' : (row.kinds.find(({ id }) => id === each.kind)?.name ?? each.kind),
     numbers: typedText([each], [{ id: each.kind, name: '', muscles: [] }]),
   }));
+/** A cell in words: just what stands in it, in its order, then which of it is planned. */
+const cellWords = (row: Row, cell: Cell) => {
+  const planned = cell.planned.map(({ minutes }) => `${minutes} min`);
+  const shown = [...shownOf(row, cell).map(({ name, numbers }) => `${name} ${numbers}`.trim()), ...planned].join(', ');
+  return (shown || 'nothing') + (planned.length > 0 ? `; planned: ${planned.join(', ')}` : '');
+};
 const dayWords = (day: string) => DateTime.fromISO(day).toFormat('ccc d LLL');
 const number = (value: number | null | undefined, digits = 0) =>
   value === null || value === undefined ? '–' : formatNumber(value, digits);
@@ -50,7 +56,7 @@ const monotonyWords = (row: Row) => (row.figures.week && row.figures.week.monoto
       }"
       :data-cell="`${index}/${d}`"
       :tabindex="at === d ? 0 : -1"
-      :aria-label="`${row.name}, ${dayWords(cell.on)}: ${cell.text || 'nothing'}`"
+      :aria-label="`${row.name}, ${dayWords(cell.on)}: ${cellWords(row, cell)}`"
       @focus="emit('look', d)"
       @dblclick="emit('begin', cell.text)"
     >
@@ -65,11 +71,17 @@ const monotonyWords = (row: Row) => (row.figures.week && row.figures.week.monoto
         autocomplete="off"
         @blur="emit('leave')"
       />
-      <template v-else
-        ><span v-for="each in shownOf(row, cell)" :key="each.id" class="session"
-          ><small v-if="each.name">{{ each.name }}</small> {{ each.numbers }}</span
-        ><span v-for="each in cell.planned" :key="each.id" class="session planned" title="planned">{{ each.minutes }} min</span></template
-      >
+      <!-- The spaces between are for those who hear the cell or copy it: drawn, each session is a line. -->
+      <template v-else>
+        <template v-for="each in shownOf(row, cell)" :key="each.id"
+          ><span class="session"
+            ><small v-if="each.name">{{ each.name }}</small> {{ each.numbers }}</span
+          >{{ ' ' }}</template
+        >
+        <template v-for="each in cell.planned" :key="each.id"
+          ><span class="session planned" title="planned">{{ each.minutes }} min</span>{{ ' ' }}</template
+        >
+      </template>
     </td>
     <td class="figure num">{{ number(row.figures.week?.sum) }}</td>
     <td class="figure num" :title="monotonyWords(row)">{{ number(row.figures.week?.monotony, 2) }}</td>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
 import Button from 'ant-design-vue/es/button';
+import Checkbox from 'ant-design-vue/es/checkbox';
 import InputNumber from 'ant-design-vue/es/input-number';
 import type { Motion, Side } from '@pace-bend/core/body';
 import { motionAxis } from '@pace-bend/core/device';
@@ -119,7 +120,7 @@ function toTheEdge(): void {
               aria-label="Value at zero"
             />° here</label
           >
-          <label class="small"><input v-model="device.flipped" type="checkbox" /> strapped the other way round</label>
+          <Checkbox class="small" v-model:checked="device.flipped">strapped the other way round</Checkbox>
         </div>
         <p v-if="lastTaken" class="small taken" aria-live="polite">Taken. {{ lastTaken }}</p>
         <p v-if="device.dropped > 0" class="soft small">{{ device.dropped }} samples were missed in between.</p>

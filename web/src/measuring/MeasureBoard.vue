@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { MOTIONS, motionOf, type Motion, type Side } from '@pace-bend/core/body';
 import { TRIALS_USUAL } from '@pace-bend/core/measure';
 import { planRound, type Moment, type MotionComparison } from '@pace-bend/core/record';
@@ -59,6 +59,19 @@ function go(motion: Motion, focusSide?: Side): void {
   void nextTick(() => panel.value?.focus(focusSide ?? motion.sides[0]!, 0));
 }
 
+/** Where to begin: the first side that has no reading yet, or else the first; with nothing in the list, the field that adds a motion. */
+const pickMotion = ref<InstanceType<typeof PickMotion> | null>(null);
+onMounted(() => {
+  const elsewhere = document.activeElement;
+  if (visit.finished || (elsewhere && elsewhere !== document.body && elsewhere.id !== 'main' && !elsewhere.closest('nav, a'))) return;
+  const first =
+    sequence.value.find(
+      ({ motion, side }) => !comparisons.value.find((row) => row.motion.id === motion.id)?.sides.find((each) => each.side === side)?.now,
+    ) ?? sequence.value[0];
+  if (first) go(first.motion, first.side);
+  else pickMotion.value?.focus();
+});
+
 function step(by: 1 | -1): void {
   const next = rows.value[rows.value.findIndex((row) => row.motion.id === activeId.value) + by];
   if (next) go(next.motion);
@@ -98,6 +111,7 @@ function onKey(event: KeyboardEvent): void {
   if (isKey(event, 'oneRound')) setRound(!inRound.value);
   else if (isKey(event, 'lastSet')) lastSet();
   else if (isKey(event, 'whatToMeasure')) proposing.value = true;
+  else if (isKey(event, 'addMotion')) pickMotion.value?.focus();
   else return;
   event.preventDefault();
 }
@@ -123,7 +137,7 @@ const bandWords = computed(() => active.value?.bands.map((band) => `${band.peopl
       <div class="main">
         <section class="card list" aria-label="Motions">
           <header v-if="!visit.finished && moment === 'before'" class="tools">
-            <PickMotion :motions="MOTIONS" :taken="motions" @change="(id) => add([id])" />
+            <PickMotion ref="pickMotion" :motions="MOTIONS" :taken="motions" @change="(id) => add([id])" />
             <button type="button" class="choice" :title="hintOf('whatToMeasure')" @click="proposing = true">What to measure</button>
             <button v-if="measuring.lastSet.value.length > 0" type="button" class="choice" :title="hintOf('lastSet')" @click="lastSet">
               Last set

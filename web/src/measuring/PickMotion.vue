@@ -12,6 +12,9 @@ import { findMotions, motionIndex } from './motionSearch.ts';
 const props = defineProps<{ motions: readonly Motion[]; taken: readonly Motion[] }>();
 defineEmits<{ change: [motionId: string] }>();
 
+const root = ref<HTMLElement | null>(null);
+defineExpose({ focus: () => root.value?.querySelector('input')?.focus() });
+
 const typed = ref('');
 const index = computed(() => motionIndex(props.motions));
 const optionOf = (motion: Motion) => ({
@@ -31,39 +34,46 @@ const motionById = computed(() => new Map(props.motions.map((motion) => [motion.
 </script>
 
 <template>
-  <PickOne
-    class="picker"
-    search
-    found
-    :value="null"
-    :options="options"
-    placeholder="Add a motion"
-    label="Add a motion"
-    nothing="No motion is called that. Try the joint, the muscle or the test."
-    @search="
-      (text) => {
-        typed = text;
-      }
-    "
-    @change="
-      (id) => {
-        typed = '';
-        $emit('change', id);
-      }
-    "
+  <span ref="root" class="root"
+    ><PickOne
+      class="picker"
+      search
+      found
+      :value="null"
+      :options="options"
+      placeholder="Add a motion"
+      label="Add a motion"
+      nothing="No motion is called that. Try the joint, the muscle or the test."
+      @search="
+        (text) => {
+          typed = text;
+        }
+      "
+      @change="
+        (id) => {
+          typed = '';
+          $emit('change', id);
+        }
+      "
+    >
+      <template #option="{ value, label }">
+        <span v-if="motionById.get(value)" class="option"
+          ><PosedFigure :motion="motionById.get(value)!" :size="44" decorative /><span
+            >{{ label }}<span v-if="isTaken(value)" class="small soft">, there already</span></span
+          ></span
+        >
+        <span v-else>{{ label }}</span>
+      </template>
+    </PickOne></span
   >
-    <template #option="{ value, label }">
-      <span v-if="motionById.get(value)" class="option"
-        ><PosedFigure :motion="motionById.get(value)!" :size="44" decorative /><span
-          >{{ label }}<span v-if="isTaken(value)" class="small soft">, there already</span></span
-        ></span
-      >
-      <span v-else>{{ label }}</span>
-    </template>
-  </PickOne>
 </template>
 
 <style scoped>
+.root {
+  display: inline-block;
+  max-width: 100%;
+}
+
 .picker {
   width: 220px;
 }

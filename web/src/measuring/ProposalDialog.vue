@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import Button from 'ant-design-vue/es/button';
+import Checkbox from 'ant-design-vue/es/checkbox';
 import InputNumber from 'ant-design-vue/es/input-number';
 import type { Motion } from '@pace-bend/core/body';
 import { cautionsFor, measuring as measuringAction } from '@pace-bend/core/caution';
@@ -94,16 +95,22 @@ function take(): void {
     </p>
     <ul>
       <li v-for="each in proposals" :key="each.motion.id">
-        <label :class="{ out: !chosen.has(each.motion.id) }">
-          <input type="checkbox" :checked="chosen.has(each.motion.id)" @change="toggle(each.motion.id)" />
-          <PosedFigure :motion="each.motion" :size="48" decorative />
-          <span
-            ><b>{{ each.motion.name }}</b> <span class="soft small">{{ each.motion.testPosition }}</span><span class="small why"
-              >{{ each.reasons.map((reason) => reason.words).join(' · ')
-              }}<template v-if="!each.fits"> · more minutes would bring it in</template></span
+        <Checkbox
+          class="motion"
+          :class="{ out: !chosen.has(each.motion.id) }"
+          :checked="chosen.has(each.motion.id)"
+          @change="toggle(each.motion.id)"
+        >
+          <span class="row"
+            ><PosedFigure :motion="each.motion" :size="48" decorative />
+            <span
+              ><b>{{ each.motion.name }}</b> <span class="soft small">{{ each.motion.testPosition }}</span><span class="small why"
+                >{{ each.reasons.map((reason) => reason.words).join(' · ')
+                }}<template v-if="!each.fits"> · more minutes would bring it in</template></span
+              ></span
             ></span
-          >
-        </label>
+          ></Checkbox
+        >
       </li>
     </ul>
     <div class="foot">
@@ -130,20 +137,18 @@ ul {
   list-style: none;
 }
 
-li label {
-  display: grid;
-  grid-template-columns: 22px 66px minmax(0, 1fr);
+.motion {
+  display: flex;
   align-items: center;
-  gap: 10px;
   min-height: 58px;
   border-bottom: 1px solid var(--line-faint);
-  cursor: pointer;
 }
 
-li input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--spruce-fill);
+.row {
+  display: grid;
+  grid-template-columns: 66px minmax(0, 1fr);
+  align-items: center;
+  gap: 10px;
 }
 
 .why {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSwipe } from '@vueuse/core';
 import { computed, nextTick, ref } from 'vue';
 import { blocking, cautionsFor, measuring as measuringAction, overriddenFor } from '@pace-bend/core/caution';
 import type { Side } from '@pace-bend/core/body';
@@ -42,6 +43,17 @@ const TABS = computed(() => [
 ]);
 const tab = ref('read');
 const large = ref(false);
+/** With a finger across the panel to the next motion, or back. */
+const panelElement = ref<HTMLElement | null>(null);
+const SWIPE_PX = 70;
+const { lengthX, lengthY } = useSwipe(panelElement, {
+  threshold: SWIPE_PX,
+  onSwipeEnd: (_event, direction) => {
+    if (Math.abs(lengthX.value) < 2 * Math.abs(lengthY.value)) return;
+    if (direction === 'left') emit('step', 1);
+    if (direction === 'right') emit('step', -1);
+  },
+});
 const trials = ref<InstanceType<typeof TrialsTab> | null>(null);
 
 async function focus(side: Side, index: number): Promise<void> {
@@ -88,7 +100,7 @@ function onTabKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <section class="card panel" :aria-label="`${motion.name}, ${motion.testPosition}`">
+  <section ref="panelElement" class="card panel" :aria-label="`${motion.name}, ${motion.testPosition}`">
     <header>
       <h2>{{ motion.name }}</h2>
       <span class="soft small">{{ motion.testPosition }} · {{ motion.mode }}</span>

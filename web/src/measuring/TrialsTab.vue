@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import type { Side } from '@pace-bend/core/body';
 import {
@@ -19,6 +20,7 @@ import { useOutbox } from '../stores/outbox.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
 import { INSTRUMENT_WORDS, SIDE_WORDS } from '../parts/words.ts';
+import NumberPad from '../parts/NumberPad.vue';
 import PickOne from '../parts/PickOne.vue';
 import Corrections from './Corrections.vue';
 import { fieldCount } from './trialEntry.ts';
@@ -61,6 +63,22 @@ function pastCap(each: SideComparison): number | null {
   const { cap } = cautionsOf(each.side).result.limits;
   return cap !== null && each.now !== null && each.now.value > cap ? cap : null;
 }
+
+/** With fingers the pad beneath types; the machine's own keyboard would cover the figure. */
+const byFinger = useMediaQuery('(pointer: coarse)');
+/** The trial that has the focus. */
+const typing = ref<{ side: Side; index: number } | null>(null);
+/** What the pad types goes where the keyboard's digits would: the first one in place of what stood there, as it is selected. */
+function padded(change: (text: string) => string): void {
+  if (!typing.value) return;
+  const { side, index } = typing.value;
+  const input = root.value?.querySelector<HTMLInputElement>(`[data-field="${field(side, index)}"]`);
+  const text = props.measuring.trialsOf(motion.value.id, side)[index] ?? '';
+  const isSelected = text !== '' && input?.selectionStart === 0 && input.selectionEnd === text.length;
+  props.measuring.type(motion.value, side, index, change(isSelected ? '' : text).slice(0, 8));
+  input?.setSelectionRange(8, 8);
+}
+const isTypingHere = (side: Side) => byFinger.value && !visit.finished && typing.value?.side === side;
 
 const field = (side: Side, index: number) => `trial-${side}-${index}`;
 
@@ -107,6 +125,7 @@ function sameAsLeft(): void {
 function onLeave(event: FocusEvent, side: Side): void {
   const into = event.relatedTarget as HTMLElement | null;
   if (into?.dataset.field?.startsWith(`trial-${side}-`)) return;
+  if (typing.value?.side === side) typing.value = null;
   props.measuring.commit(motion.value, side);
 }
 
@@ -240,7 +259,7 @@ const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
             v-for="n in fieldCount(measuring.trialsOf(motion.id, each.side))"
             :key="n"
             class="num trial"
-            inputmode="decimal"
+            :inputmode="byFinger ? 'none' : 'decimal'"
             autocomplete="off"
             maxlength="8"
             :class="{ wrong: measuring.checked(motion, each.side).messages[n - 1], extra: n > 3 }"
@@ -252,9 +271,20 @@ const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
             :readonly="visit.finished"
             @input="measuring.type(motion, each.side, n - 1, ($event.target as HTMLInputElement).value)"
             @keydown="onKey($event, each.side, n - 1)"
-            @focus="($event.target as HTMLInputElement).select()"
+            @focus="
+              ($event.target as HTMLInputElement).select();
+              typing = { side: each.side, index: n - 1 };
+            "
           />
         </div>
+        <NumberPad
+          v-if="isTypingHere(each.side)"
+          :label="`Digits, ${each.side}, trial ${typing!.index + 1}`"
+          next="Next trial"
+          @digit="(key) => padded((text) => text + (key === '−' ? '-' : key))"
+          @erase="padded((text) => text.slice(0, -1))"
+          @next="next(typing!.side, typing!.index)"
+        />
       </template>
       <Corrections :motion="motion" :side="each.side" :moment="moment" />
       <p v-if="message(each.side)" :id="`wrong-${each.side}`" class="wrong-words" role="alert">{{ message(each.side) }}</p>

@@ -71,19 +71,6 @@ test('what cannot be read keeps the focus, says why, and is not sent', async () 
   expect(trial(board, 'Left', 1).value).toBe('4');
 });
 
-test('without an answer a value is drawn as not sent, and says so once a try has failed', async () => {
-  const here = await page({
-    file: fileWith([4, 5, 6], []),
-    respond: ({ method }) => (method === 'PUT' ? { status: 503, body: { type: '/problems/busy', title: 'Busy', detail: 'Later.' } } : null),
-  });
-  const board = await put(MeasureBoard, here, { moment: 'before' });
-  expect(value('left').classList.contains('unsent')).toBe(false);
-  await press(named(board, 'button', 'same as left'));
-  expect(value('right').textContent).toContain('5.0');
-  expect(value('right').classList.contains('unsent')).toBe(true);
-  expect(board.get('section[aria-label="Motions"]').text()).toContain('not sent');
-});
-
 test('a stop says why instead of asking for numbers', async () => {
   const file = fileWith([4, 5, 6], [11, 12, 11]);
   const here = await page({
@@ -119,4 +106,18 @@ test('one round walks position by position; the choice is kept; ↓ goes to the 
   await press(board.findAll('.list li button.row')[0]!.element as HTMLElement);
   await press(trial(board, 'Left', 1), 'ArrowDown');
   expect(board.get('.list li.on .what b').text()).toBe(names()[1]);
+});
+
+// The last one: what is not sent is tried again for as long as the page lives, and the next page's visit would answer to it.
+test('without an answer a value is drawn as not sent, and says so once a try has failed', async () => {
+  const here = await page({
+    file: fileWith([4, 5, 6], []),
+    respond: ({ method }) => (method === 'PUT' ? { status: 503, body: { type: '/problems/busy', title: 'Busy', detail: 'Later.' } } : null),
+  });
+  const board = await put(MeasureBoard, here, { moment: 'before' });
+  expect(value('left').classList.contains('unsent')).toBe(false);
+  await press(named(board, 'button', 'same as left'));
+  expect(value('right').textContent).toContain('5.0');
+  expect(value('right').classList.contains('unsent')).toBe(true);
+  expect(board.get('section[aria-label="Motions"]').text()).toContain('not sent');
 });

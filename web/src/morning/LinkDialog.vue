@@ -8,6 +8,7 @@ import ProblemNote from '../parts/ProblemNote.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useAction } from '../parts/useAction.ts';
 import { usePractice } from '../stores/practice.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** A check-in page for one athlete today, or for a squad's tablet: opened here, shown as a link and a code, closed here again. */
 interface Link {
@@ -94,7 +95,7 @@ const who = () => props.athlete?.name ?? props.squad?.name ?? '';
         <!-- eslint-disable-next-line vue/no-v-html -- made here from an address of our own -->
         <div class="code" role="img" :aria-label="`Code that opens the check-in page of ${who()}`" v-html="code" />
         <label class="field"
-          >Link, until {{ until }}<input class="input" readonly :value="address" @focus="($event.target as HTMLInputElement).select()"
+          >Link, until {{ until }}<TextInput readonly :model-value="address" @focus="($event.target as HTMLInputElement).select()"
         /></label>
         <div class="choices">
           <Button type="primary" @click="copy">{{ copied ? 'Copied' : 'Copy link' }}</Button>

@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { dayExample, formatDay, isDay, readTypedDay } from '@pace-bend/core/record';
 import { usePractice } from '../stores/practice.ts';
 import { dayInWords, dayOrder } from './typedDays.ts';
+import TextInput from './TextInput.vue';
 
 /**
  * A day, typed as one is used to or picked from the calendar; how it was read stands beneath in words. What it holds is the day (`YYYY-MM-DD`),
@@ -69,7 +70,7 @@ function onEscape(event: KeyboardEvent): void {
   event.stopPropagation();
   close(false);
 }
-const field = ref<HTMLInputElement | null>(null);
+const field = ref<InstanceType<typeof TextInput> | null>(null);
 function pick(day: unknown): void {
   if (typeof day === 'string' && isDay(day)) take(formatDay(day, order));
 }
@@ -84,13 +85,12 @@ function close(open: boolean): void {
   <div class="field day-field" @keydown.esc="onEscape">
     <label :for="id" :class="{ 'sr-only': hideLabel }">{{ label }}</label>
     <span class="line">
-      <input
+      <TextInput
         :id="id"
         ref="field"
-        class="input"
         autocomplete="off"
         maxlength="30"
-        :value="text"
+        :model-value="text"
         :readonly="readOnly"
         :placeholder="placeholder || dayExample(order)"
         :aria-invalid="said ? 'true' : undefined"
@@ -129,7 +129,7 @@ function close(open: boolean): void {
   align-items: center;
 }
 
-.line .input {
+.line :deep(.ant-input) {
   flex: 1 1 120px;
   min-width: 0;
   padding-right: 44px;

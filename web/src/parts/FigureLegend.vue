@@ -25,7 +25,7 @@ const marks = MARK_NAMES.map((name) => ({ name, words: MARK_WORDS[name], drawing
 <style scoped>
 ul {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(280px, 100%), 1fr));
   gap: 4px 18px;
   margin: 0 0 12px;
   padding: 0;

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import ConfigProvider from 'ant-design-vue/es/config-provider';
+import { useMediaQuery } from '@vueuse/core';
 import { computed } from 'vue';
 import { useDark } from './useDark.ts';
 import { antTheme } from './antTheme.ts';
 
 /** The component kit in the program's own colours, for everything inside it. */
 const dark = useDark();
-const theme = computed(() => antTheme(dark.value));
+const byFinger = useMediaQuery('(pointer: coarse)');
+const theme = computed(() => antTheme(dark.value, byFinger.value));
 </script>
 
 <template>

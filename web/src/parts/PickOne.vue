@@ -61,6 +61,7 @@ useListField(root, () => props.label);
 <style scoped>
 .pick {
   display: inline-block;
+  max-width: 100%;
 }
 
 .pick :deep(.ant-select) {

@@ -18,6 +18,8 @@ const props = withDefaults(
     bands?: readonly ReferenceBand[];
     /** What a sport asks for. */
     asked?: Partial<Record<Side, number>>;
+    /** Without values: the side that is about to be read. */
+    toRead?: Side | undefined;
     /** Height in pixels: what can be seen at it is drawn. */
     size?: number;
     /** Width to height. */
@@ -25,7 +27,7 @@ const props = withDefaults(
     /** Left out when the words beside the figure say the same. */
     decorative?: boolean;
   }>(),
-  { values: () => ({}), short: () => [], bands: () => [], asked: () => ({}), size: 48, shape: 1.35, decorative: false },
+  { values: () => ({}), short: () => [], bands: () => [], asked: () => ({}), toRead: undefined, size: 48, shape: 1.35, decorative: false },
 );
 
 const given = computed(() =>
@@ -42,6 +44,7 @@ const drawing = computed(() =>
     short: props.short,
     band: band.value,
     asked: props.asked,
+    ...(props.toRead ? { toRead: props.toRead } : {}),
     size: props.size,
     shape: props.shape,
   }),
@@ -54,7 +57,7 @@ const label = computed(() => {
   const wanted = Object.entries(props.asked)
     .map(([side, value]) => `${side} ${Math.round(value)}${unit === 'deg' ? '°' : ' cm'}`)
     .join(', ');
-  return `${name}, ${testPosition}, seen from ${viewWords(motionScene(id).scene)}${said ? `: ${said}` : ''}${wanted ? `; asked for: ${wanted}` : ''}`;
+  return `${name}, ${testPosition}, seen from ${viewWords(motionScene(id).scene)}${props.toRead && props.toRead !== 'midline' ? `, the ${props.toRead} side` : ''}${said ? `: ${said}` : ''}${wanted ? `; asked for: ${wanted}` : ''}`;
 });
 </script>
 

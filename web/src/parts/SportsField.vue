@@ -151,7 +151,7 @@ function picksOf(i: number, entry: AthleteSport, sport: Sport | null, roles: Ret
         v-if="!disabled"
         type="button"
         class="link small"
-        :aria-label="`Take out ${sport?.name ?? 'this sport'}`"
+        :aria-label="`Remove ${sport?.name ?? 'this sport'}`"
         @click="
           emit(
             'change',
@@ -159,7 +159,7 @@ function picksOf(i: number, entry: AthleteSport, sport: Sport | null, roles: Ret
           )
         "
       >
-        Take out
+        Remove
       </button>
     </div>
     <div v-if="sports.length === 0" class="field">
@@ -195,7 +195,7 @@ function picksOf(i: number, entry: AthleteSport, sport: Sport | null, roles: Ret
 
 .sport {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(130px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(130px, 100%), 1fr));
   gap: 8px 12px;
   align-items: end;
 }

@@ -118,7 +118,15 @@ const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
       <path :d="stair.path" class="limb" />
       <path v-if="forecast" :d="forecast.path" class="forecast" />
       <g class="axis">
-        <text v-for="tick in stair.xTicks" :key="tick.label" :x="tick.x" :y="height - 10" text-anchor="middle">{{ tick.label }}</text>
+        <text
+          v-for="tick in stair.xTicks"
+          :key="tick.label"
+          :x="tick.x"
+          :y="height - 10"
+          :text-anchor="tick.x > stair.right - 14 ? 'end' : 'middle'"
+        >
+          {{ tick.label }}
+        </text>
       </g>
       <template v-for="(mark, i) in marks" :key="i">
         <path v-if="mark.x !== null" :d="`M${mark.x - 7} ${mark.y}h14`" class="read" />

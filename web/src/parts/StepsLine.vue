@@ -67,6 +67,19 @@ a {
   text-decoration: none;
 }
 
+@media (pointer: coarse) {
+  .steps {
+    height: 52px;
+  }
+
+  a {
+    bottom: 0 !important;
+    display: flex;
+    align-items: center;
+    height: 52px;
+  }
+}
+
 a:hover {
   color: var(--ink);
 }

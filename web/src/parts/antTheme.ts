@@ -1,7 +1,7 @@
 import theme from 'ant-design-vue/es/theme';
 
-/** The component kit's tokens, set to the program's own colours, type and corners; light and dark. */
-export function antTheme(dark: boolean) {
+/** The component kit's tokens, set to the program's own colours, type and corners; light and dark, for a mouse and for fingers. */
+export function antTheme(dark: boolean, byFinger: boolean) {
   return {
     algorithm: dark ? theme.darkAlgorithm : theme.defaultAlgorithm,
     token: {
@@ -19,7 +19,8 @@ export function antTheme(dark: boolean) {
       borderRadius: 4,
       borderRadiusLG: 4,
       borderRadiusSM: 3,
-      controlHeight: 36,
+      controlHeight: byFinger ? 44 : 36,
+      controlHeightSM: byFinger ? 44 : 24,
       controlHeightLG: 46,
       boxShadow: 'none',
       boxShadowSecondary: `0 0 0 1px ${dark ? '#35473f' : '#ddd3c0'}`,

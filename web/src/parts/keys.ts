@@ -22,6 +22,7 @@ export type TableAct =
   | 'number'
   | 'muted'
   | 'spoken'
+  | 'far'
   | 'refer'
   | 'enter'
   | 'erase';
@@ -39,27 +40,33 @@ interface TableKey extends KeyRow {
 }
 
 export const TABLE_KEYS: readonly TableKey[] = [
-  { act: 'space', keys: ['Space'], codes: [' '], what: 'begin, hold here, go on' },
-  { act: 'next', keys: ['→', 'Page ↓'], codes: ['ArrowRight'], what: 'next' },
+  { act: 'space', keys: ['Space', 'Page ↓ held'], codes: [' '], what: 'begin, hold here, go on' },
+  { act: 'next', keys: ['→', 'Page ↓'], codes: ['ArrowRight'], what: 'next; the pedal also begins, goes on and ends' },
   { act: 'again', keys: ['←', 'Page ↑'], codes: ['ArrowLeft'], what: 'again; pressed at once, the one before' },
   { act: 'more', keys: ['+', 'Page ↑ held'], codes: ['+', '='], what: 'one more round of this side' },
-  { act: 'leave', keys: ['X', 'Page ↓ held'], codes: ['x'], what: 'leave the rest of this side' },
+  { act: 'leave', keys: ['X', 'both Page keys held'], codes: ['x'], what: 'leave the rest of this side' },
   { act: 'until', keys: ['U', 'both Page keys'], codes: ['u'], what: 'until it softens; again: it has' },
   { act: 'drift', keys: ['W'], codes: ['w'], what: 'wrong direction: show the press again' },
   { act: 'brace', keys: ['B'], codes: ['b'], what: 'breath held, bracing: ease off' },
   { act: 'other', keys: ['O'], codes: ['o'], what: 'the other side now' },
   { act: 'swap', keys: ['S'], codes: ['s'], what: 'swap: S and a digit' },
   { act: 'add', keys: ['A'], codes: ['a'], what: 'add here: A and a digit' },
-  { act: 'found', keys: ['F'], codes: ['f'], what: 'found: a point in the muscle that is worked on' },
+  { act: 'found', keys: ['P'], codes: ['p'], what: 'found: a point in the muscle that is worked on' },
   { act: 'undo', keys: ['Z'], codes: ['z'], what: 'take the last key back, within five seconds' },
   { act: 'digit', keys: ['0–9'], codes: ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9'], what: 'discomfort' },
-  { act: 'edge', keys: ['E'], codes: ['e'], what: 'edge now: E and its last two digits' },
+  {
+    act: 'edge',
+    keys: ['E', '.'],
+    codes: ['e', '.', ','],
+    what: 'edge now: E and its last two digits; the fields where something is to be read',
+  },
   { act: 'erase', keys: ['Backspace'], codes: ['Backspace'], what: 'take back a digit of the edge' },
   { act: 'number', keys: ['N'], codes: ['n'], what: 'ask for a number: each round, at end range, never' },
   { act: 'muted', keys: ['M'], codes: ['m'], what: 'sounds on or off' },
   { act: 'spoken', keys: ['V'], codes: ['v'], what: 'spoken cues on or off' },
+  { act: 'far', keys: ['F'], codes: ['f'], what: 'far view, read from two and a half metres, or near' },
   { act: 'refer', keys: ['R'], codes: ['r'], what: 'stop and refer: the run ends, the referral opens' },
-  { act: 'stop', keys: ['Esc'], codes: ['Escape'], what: 'stop' },
+  { act: 'stop', keys: ['Esc', 'Page ↓ twice'], codes: ['Escape'], what: 'stop' },
   { act: 'enter', keys: ['Enter'], codes: ['Enter'], what: 'at the end: measure again' },
 ];
 
@@ -86,6 +93,8 @@ export type PageAct =
   | 'otherMotion'
   | 'sameAsLeft'
   | 'whatToMeasure'
+  | 'addMotion'
+  | 'nextStep'
   | 'lastSet'
   | 'oneRound'
   | 'takeBackTrial'
@@ -117,6 +126,7 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
       { act: 'legend', keys: ['L'], what: 'what the marks in the figures mean' },
       { act: 'cautions', keys: ['C'], what: 'cautions of the open visit or athlete, in full' },
       { act: 'refer', keys: ['R'], what: 'in a visit: write the referral' },
+      { act: 'nextStep', keys: ['Alt N'], what: 'in a visit: the next step' },
     ],
   },
   {
@@ -133,7 +143,7 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
     rows: [
       { act: 'allWell', keys: ['A'], what: 'none of the stop questions' },
       { act: 'sameTouch', keys: ['S'], what: 'may be touched: same as last time' },
-      { act: 'takeIn', keys: ['T'], what: 'take in how they are today' },
+      { act: 'takeIn', keys: ['T'], what: 'apply how they are today' },
       { act: 'answerToday', keys: ['D'], what: 'today’s answers: enter or correct them' },
     ],
   },
@@ -151,7 +161,7 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
       { keys: ['↑', '↓', '←', '→'], what: 'another day, another person' },
       { keys: ['0–9'], what: 'a session: minutes, a space or x, how hard (60 7)' },
       { keys: ['Enter'], what: 'keep it and go down' },
-      { keys: ['Del'], what: 'take the day’s sessions out' },
+      { keys: ['Del'], what: 'remove the day’s sessions' },
       { keys: ['Ctrl V'], what: 'paste from a spreadsheet, a cell a day' },
       { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
     ],
@@ -183,7 +193,7 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
       { act: 'pinVisit', keys: ['P'], what: 'pin the visit: it stays put' },
       { act: 'fillWeek', keys: ['F'], what: 'fill the week around the pins' },
       { act: 'keepFree', keys: ['K'], what: 'keep a time free, or give it back' },
-      { act: 'takeOut', keys: ['Del'], what: 'take the visit out' },
+      { act: 'takeOut', keys: ['Del'], what: 'remove the visit' },
       { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
       { act: 'redo', keys: ['Ctrl Shift Z'], what: 'redo' },
     ],
@@ -195,6 +205,7 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
       { act: 'nextTrial', keys: ['Enter'], what: 'next trial, then the other side, then the next motion' },
       { act: 'otherMotion', keys: ['↑', '↓'], what: 'another motion' },
       { act: 'sameAsLeft', keys: ['='], what: 'right side: same as left' },
+      { act: 'addMotion', keys: ['Alt M'], what: 'add a motion' },
       { act: 'whatToMeasure', keys: ['Alt P'], what: 'what to measure today' },
       { act: 'lastSet', keys: ['Alt L'], what: 'the set of the last visit' },
       { act: 'oneRound', keys: ['Alt R'], what: 'one round, position by position' },
@@ -207,7 +218,7 @@ const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[
       { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
       { act: 'redo', keys: ['Ctrl Shift Z'], what: 'redo' },
       { act: 'moveBlock', keys: ['Alt ←', 'Alt →'], what: 'move a block' },
-      { act: 'takeOut', keys: ['Del'], what: 'take a block out' },
+      { act: 'takeOut', keys: ['Del'], what: 'remove a block' },
       { keys: ['Tab', '↑', '↓'], what: 'a handle of the stair: seconds, angle, effort; with Shift five steps, Home and End to the bounds' },
     ],
   },
@@ -278,15 +289,26 @@ export const isKey = (event: Pressed, act: PageAct): boolean => whichKey(event, 
  */
 export const keyOf = (act: TableAct): string => TABLE_KEYS.find((each) => each.act === act)!.keys[0]!;
 
-/** What a foot pedal, or a knuckle on the page keys, does: pressed, held down, and both at once. */
+/** What a pedal does: an act of the table, or the one step that is due, from the first to the last. */
+export type PedalAct = TableAct | 'step';
+
+interface Gestures {
+  readonly press: PedalAct;
+  readonly hold: PedalAct;
+}
+
+/**
+ * What a foot pedal, or a knuckle on the page keys, does: pressed, held down, pressed twice, and both at once. The key a pedal sends can be
+ * another one: it is learned at the table.
+ */
 export const PEDALS = {
-  down: { code: 'PageDown', press: 'next', hold: 'leave' },
-  up: { code: 'PageUp', press: 'again', hold: 'more' },
-  both: 'until',
+  down: { code: 'PageDown', press: 'step', hold: 'space', twice: 'stop' },
+  up: { code: 'PageUp', press: 'again', hold: 'more', twice: 'again' },
+  both: { press: 'until', hold: 'leave' },
 } as const satisfies {
-  readonly down: { readonly code: string; readonly press: TableAct; readonly hold: TableAct };
-  readonly up: { readonly code: string; readonly press: TableAct; readonly hold: TableAct };
-  readonly both: TableAct;
+  readonly down: Gestures & { readonly code: string; readonly twice: PedalAct };
+  readonly up: Gestures & { readonly code: string; readonly twice: PedalAct };
+  readonly both: Gestures;
 };
 
 /** The table of keys in the README. */

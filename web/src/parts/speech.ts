@@ -17,11 +17,30 @@ const utterance = (text: string): SpeechSynthesisUtterance => {
   return words;
 };
 
+/** How a line is said; what is left out is as the browser has it. */
+export interface Manner {
+  /** 0 to 1. */
+  readonly volume?: number;
+  readonly rate?: number;
+  /** Name of one of the browser's voices. */
+  readonly voice?: string | null;
+  readonly onStart?: () => void;
+  /** Said to its end, cut off, or not said at all. */
+  readonly onEnd?: () => void;
+}
+
 /** Says a line aloud where the browser can; what it was saying before is cut off. */
-export function speak(text: string): void {
+export function speak(text: string, { volume, rate, voice, onStart, onEnd }: Manner = {}): void {
   if (!canSpeak()) return;
+  const words = utterance(text);
+  if (volume !== undefined) words.volume = volume;
+  if (rate !== undefined) words.rate = rate;
+  words.voice = (voice && window.speechSynthesis.getVoices().find(({ name }) => name === voice)) || null;
+  words.onstart = () => onStart?.();
+  words.onend = () => onEnd?.();
+  words.onerror = () => onEnd?.();
   window.speechSynthesis.cancel();
-  window.speechSynthesis.speak(utterance(text));
+  window.speechSynthesis.speak(words);
 }
 
 /**

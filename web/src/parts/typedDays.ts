@@ -26,3 +26,6 @@ export function dayProblem(held: string, today: string): string | null {
   const read = readTypedDay(held, dayOrder(), today);
   return 'problem' in read ? read.problem : 'A day lies between 1900 and 2199.';
 }
+
+/** Said of an hour that a clock is put forward over. */
+export const NO_SUCH_TIME = 'This time is none of this day: the clocks go forward over it.';

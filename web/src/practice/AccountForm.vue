@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
+import Joi from 'joi';
 import { v7 as uuid } from 'uuid';
 import { computed, reactive, ref } from 'vue';
 import { checkLogin, checkPassword, ROLES, type Account, type Role } from '@pace-bend/core/access';
 import { LIMITS, type Squad } from '@pace-bend/core/record';
 import { api } from '../api/api.ts';
+import { lineRule, ruled } from '../parts/rules.ts';
 import { useAction } from '../parts/useAction.ts';
+import { useForm } from '../parts/useForm.ts';
 import { ROLE_WORDS } from '../parts/words.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** One account: new with a password, or changed with or without another one. */
 const props = defineProps<{ account: Account | null; squads: readonly Squad[] }>();
@@ -21,27 +25,23 @@ const fields = reactive({
   squadIds: [...(props.account?.squadIds ?? [])],
   password: '',
 });
-const tried = ref(false);
 const { busy, problem, run } = useAction();
 const refused = computed(() => problem.value?.fieldMessages('all') ?? {});
-const wrong = computed<Record<string, string | null>>(() =>
-  !tried.value
-    ? ({} as Record<string, null>)
-    : {
-        name: fields.name.trim() === '' ? 'A name is needed.' : null,
-        login: checkLogin(fields.login),
-        password:
-          fields.password === ''
-            ? props.account
-              ? null
-              : 'A new account needs a password.'
-            : checkPassword(fields.password, fields.login),
-      },
+const form = ref<HTMLElement | null>(null);
+const { wrong, isSound } = useForm(
+  () =>
+    Joi.object({
+      name: lineRule(LIMITS.nameLength),
+      login: ruled(checkLogin),
+      password: ruled((value) =>
+        value !== '' ? checkPassword(value, fields.login) : props.account ? null : 'A new account needs a password.',
+      ),
+    }),
+  () => fields,
 );
 
 async function keep(): Promise<void> {
-  tried.value = true;
-  if (Object.values(wrong.value).some(Boolean)) return;
+  if (!isSound(form.value)) return;
   const body = { ...fields, name: fields.name.trim(), password: fields.password || null, revision: props.account?.revision ?? 0 };
   await run(async () =>
     emit('kept', (await api<{ accounts: Account[] }>(props.account ? 'PATCH' : 'PUT', `/accounts/${id}`, body)).accounts),
@@ -54,14 +54,13 @@ const toggle = (squadId: string) => {
 </script>
 
 <template>
-  <form class="fields form" novalidate @submit.prevent="keep">
+  <form ref="form" class="fields form" novalidate @submit.prevent="keep">
     <div class="pair">
       <div class="field">
         <label for="account-name">Name</label
-        ><input
+        ><TextInput
           id="account-name"
           v-model="fields.name"
-          class="input"
           :maxlength="LIMITS.nameLength"
           autocomplete="off"
           :aria-invalid="says('name') ? 'true' : undefined"
@@ -70,10 +69,9 @@ const toggle = (squadId: string) => {
       </div>
       <div class="field">
         <label for="account-login">Sign-in name</label
-        ><input
+        ><TextInput
           id="account-login"
           v-model="fields.login"
-          class="input"
           maxlength="40"
           autocomplete="off"
           autocapitalize="none"
@@ -82,10 +80,9 @@ const toggle = (squadId: string) => {
         <p v-if="says('login')" class="wrong" role="alert">{{ says('login') }}</p>
       </div>
       <div class="field">
-        <label for="account-password">{{ account ? 'New password, or empty' : 'Password' }}</label><input
+        <label for="account-password">{{ account ? 'New password, or empty' : 'Password' }}</label><TextInput
           id="account-password"
           v-model="fields.password"
-          class="input"
           type="password"
           maxlength="200"
           autocomplete="new-password"

@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router';
 import { DateTime } from 'luxon';
 import type { AuditLine } from '@pace-bend/core/access';
 import { api } from '../api/api.ts';
+import DataTable, { type DataColumn } from '../parts/DataTable.vue';
 import { useAction } from '../parts/useAction.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { usePractice } from '../stores/practice.ts';
@@ -28,6 +29,12 @@ const load = () =>
     more.value = found.more;
   });
 onMounted(load);
+const COLUMNS: readonly DataColumn<AuditLine>[] = [
+  { key: 'at', title: 'When', value: (line) => line.at, sortable: true, numeric: true },
+  { key: 'who', title: 'Who', value: (line) => line.account, sortable: true },
+  { key: 'what', title: 'What', value: (line) => line.what, sortable: true },
+  { key: 'whose', title: 'Whose file', value: (line) => line.athleteName, sortable: true },
+];
 const at = (instant: string) => DateTime.fromISO(instant, { zone: practice.zone }).toFormat('d LLL yyyy, HH:mm:ss');
 </script>
 
@@ -38,44 +45,20 @@ const at = (instant: string) => DateTime.fromISO(instant, { zone: practice.zone 
       five minutes is one line.
     </p>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
-    <table class="rows">
-      <caption class="sr-only">
-        Audit
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">When</th>
-          <th scope="col">Who</th>
-          <th scope="col">What</th>
-          <th scope="col">Whose file</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="line in lines" :key="line.id">
-          <td class="num">{{ at(line.at) }}</td>
-          <td>{{ line.account }}</td>
-          <td>{{ line.what }}</td>
-          <td>
-            <RouterLink v-if="line.athleteName" :to="`/athlete/${line.athleteId}`">{{ line.athleteName }}</RouterLink><span
-              v-else-if="line.athleteId"
-              class="soft"
-              >erased ({{ line.athleteId.slice(-8) }})</span
-            >
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable class="lines" label="Audit" :rows="lines" :columns="COLUMNS" :row-key="(line) => line.id" :page-size="50">
+      <template #cell="{ row: line, column }">
+        <template v-if="column.key !== 'whose'">{{ column.key === 'at' ? at(line.at) : column.value(line) }}</template>
+        <RouterLink v-else-if="line.athleteName" :to="`/athlete/${line.athleteId}`">{{ line.athleteName }}</RouterLink>
+        <span v-else-if="line.athleteId" class="soft">erased ({{ line.athleteId.slice(-8) }})</span>
+      </template>
+    </DataTable>
     <p v-if="more" class="more"><Button @click="load">Further back</Button></p>
   </section>
 </template>
 
 <style scoped>
-.rows {
+.lines {
   margin-top: 10px;
-}
-
-.num {
-  font-size: 13px;
 }
 
 .more {

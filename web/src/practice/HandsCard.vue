@@ -6,6 +6,7 @@ import { tableHeight, type ToolMinutes } from '@pace-bend/core/session';
 import { useAction } from '../parts/useAction.ts';
 import { useSession } from '../stores/session.ts';
 import { useShelf } from '../stores/shelf.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** The therapist's own body: knuckle height for the table, and the minutes a day each tool may carry. */
 const shelf = useShelf();
@@ -44,10 +45,10 @@ async function keep(): Promise<void> {
     <h2>Your hands</h2>
     <div class="field">
       <label for="knuckles">Knuckles of a loose fist, standing, in cm from the floor</label
-      ><input
+      ><TextInput
         id="knuckles"
         v-model="knuckles"
-        class="input num"
+        class="num"
         inputmode="decimal"
         maxlength="5"
         :aria-invalid="heightWrong ? 'true' : undefined"
@@ -68,9 +69,9 @@ async function keep(): Promise<void> {
     <div class="tools">
       <label v-for="tool in TOOLS" :key="tool"
         >{{ tool
-        }}<input
+        }}<TextInput
           v-model="limits[tool]"
-          class="input num"
+          class="num"
           inputmode="numeric"
           maxlength="3"
           :aria-label="`Minutes a day, ${tool}`"
@@ -90,7 +91,7 @@ async function keep(): Promise<void> {
 <style scoped>
 .tools {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(110px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(110px, 100%), 1fr));
   gap: 6px 12px;
 }
 </style>

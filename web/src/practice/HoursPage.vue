@@ -6,6 +6,7 @@ import { api } from '../api/api.ts';
 import NumberField from '../parts/NumberField.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
+import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import SpanRows from '../week/SpanRows.vue';
 import { newSpan, readSpans, typedSpans, type TypedSpan } from '../week/spans.ts';
@@ -19,6 +20,7 @@ interface TypedTherapist {
   readonly most: number;
 }
 const session = useSession();
+const practice = usePractice();
 const readOnly = computed(() => !session.may('PUT', '/week-hours'));
 const { busy, problem, run } = useAction();
 const file = ref<HoursFile | null>(null);
@@ -45,7 +47,13 @@ function take(found: HoursFile): void {
   numbers.value = { minutes, pauseMin, tables, apart };
   therapists.value = found.therapists.map(({ id, name }) => {
     const hours = found.hours.therapists.find(({ accountId }) => accountId === id);
-    return { accountId: id, name, spans: typedSpans(hours?.spans ?? []), breaks: typedSpans(hours?.breaks ?? []), most: hours?.most ?? 8 };
+    return {
+      accountId: id,
+      name,
+      spans: typedSpans(hours?.spans ?? [], practice.clockHabit),
+      breaks: typedSpans(hours?.breaks ?? [], practice.clockHabit),
+      most: hours?.most ?? 8,
+    };
   });
 }
 const load = () => run(async () => take(await api<HoursFile>('GET', '/week-hours')));
@@ -56,7 +64,7 @@ function change(accountId: string, next: Partial<TypedTherapist>): void {
   therapists.value = therapists.value.map((each) => (each.accountId === accountId ? { ...each, ...next } : each));
 }
 /** Weekdays at the usual hours, to begin with. */
-const weekdays = () => [1, 2, 3, 4, 5].map((weekday) => newSpan(weekday, '08:00', '18:00'));
+const weekdays = () => [1, 2, 3, 4, 5].map((weekday) => newSpan(weekday, practice.clock(8 * 60), practice.clock(18 * 60)));
 
 const wrongs = computed(() => [
   ...NUMBERS.flatMap(({ id, label }) => {
@@ -212,7 +220,7 @@ h4 {
 
 .columns {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(330px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(330px, 100%), 1fr));
   gap: 14px 28px;
 }
 

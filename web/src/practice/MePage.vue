@@ -5,8 +5,10 @@ import { SIGNED_IN_HOURS } from '@pace-bend/core/access';
 import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import { ROLE_WORDS } from '../parts/words.ts';
+import ClockCard from './ClockCard.vue';
 import HandsCard from './HandsCard.vue';
 import { useSession } from '../stores/session.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** One's own account: password, and signing out. */
 const session = useSession();
@@ -35,15 +37,15 @@ async function change(): Promise<void> {
         case.
       </p>
     </section>
+    <ClockCard />
     <HandsCard v-if="!session.isCoach" />
     <form class="card fields" novalidate aria-label="Password" @submit.prevent="change">
       <h2>Another password</h2>
       <div class="field">
         <label for="me-current">Password so far</label
-        ><input
+        ><TextInput
           id="me-current"
           v-model="fields.current"
-          class="input"
           type="password"
           autocomplete="current-password"
           maxlength="200"
@@ -53,10 +55,9 @@ async function change(): Promise<void> {
       </div>
       <div class="field">
         <label for="me-new">New password</label
-        ><input
+        ><TextInput
           id="me-new"
           v-model="fields.password"
-          class="input"
           type="password"
           autocomplete="new-password"
           maxlength="200"
@@ -76,7 +77,7 @@ async function change(): Promise<void> {
 <style scoped>
 .me {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(300px, 420px));
+  grid-template-columns: repeat(auto-fit, minmax(min(300px, 100%), 420px));
   gap: 16px;
   align-items: start;
 }

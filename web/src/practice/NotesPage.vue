@@ -9,6 +9,7 @@ import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** In which order a note is written here, and under which headings. Signed notes stay as they were signed. */
 const practice = usePractice();
@@ -75,9 +76,8 @@ async function keep(): Promise<void> {
       <li v-for="(section, i) in sections" :key="section.parts.join()">
         <label
           >Heading {{ i + 1
-          }}<input
+          }}<TextInput
             v-model="section.heading"
-            class="input"
             :maxlength="LONGEST_HEADING"
             :readonly="readOnly"
             :aria-invalid="wrong.has(`sections.${i}.heading`) ? 'true' : undefined"

@@ -90,4 +90,16 @@ li > form {
 .care {
   color: var(--clay-text);
 }
+
+@container page (max-width: 760px) {
+  li {
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 2px 12px;
+    padding: 8px 0;
+  }
+
+  li > .small {
+    grid-column: 1;
+  }
+}
 </style>

@@ -18,6 +18,7 @@ import PickOne from '../parts/PickOne.vue';
 import { useAction } from '../parts/useAction.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** What therapy does in each phase of a season: the practice's own table. It reaches the plan and the table as limits with their reason. */
 const practice = usePractice();
@@ -195,9 +196,8 @@ async function keep(): Promise<void> {
               <tr class="words">
                 <td />
                 <td :colspan="COLUMNS.length + 3">
-                  <input
-                    class="input"
-                    :value="rule.words"
+                  <TextInput
+                    :model-value="rule.words"
                     :maxlength="PHASE_RANGE.words"
                     :aria-label="`${PHASE_NAMES[rule.id]}: in words`"
                     :readonly="readOnly"
@@ -225,6 +225,7 @@ async function keep(): Promise<void> {
 
 <style scoped>
 .scroll {
+  position: relative;
   overflow-x: auto;
   margin: 12px 0;
 }

@@ -35,6 +35,12 @@ const ALL = [
     view: defineAsyncComponent(() => import('./PeoplePage.vue')),
   },
   { id: 'audit', label: 'Audit', may: () => session.may('GET', '/audit'), view: defineAsyncComponent(() => import('./AuditPage.vue')) },
+  {
+    id: 'first-steps',
+    label: 'First steps',
+    may: () => session.may('GET', '/first-steps'),
+    view: defineAsyncComponent(() => import('./FirstStepsPage.vue')),
+  },
   { id: 'me', label: 'My account', may: () => true, view: defineAsyncComponent(() => import('./MePage.vue')) },
 ] as const;
 const pages = computed(() => ALL.filter((page) => page.may()));

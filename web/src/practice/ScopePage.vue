@@ -215,14 +215,14 @@ function drop(region: Region): void {
 <style scoped>
 .scope {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 16px;
   align-items: start;
 }
 
 .exception {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 150px 110px;
+  grid-template-columns: minmax(80px, 1fr) minmax(110px, 150px) minmax(0, 110px);
   align-items: center;
   gap: 10px;
   min-height: 40px;
@@ -232,9 +232,17 @@ function drop(region: Region): void {
   width: 240px;
 }
 
-@media (max-width: 1020px) {
+@container page (max-width: 812px) {
   .scope {
     grid-template-columns: minmax(0, 1fr);
+  }
+}
+
+@container page (max-width: 420px) {
+  .exception {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 2px;
+    padding: 6px 0;
   }
 }
 </style>

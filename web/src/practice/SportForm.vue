@@ -128,7 +128,7 @@ async function keep(): Promise<void> {
           class="link small"
           @click="fields.disciplines.splice(i, 1)"
         >
-          Take out
+          Remove
         </button>
       </div>
       <Button size="small" @click="fields.disciplines.push({ id: '', name: '' })">Add a discipline</Button>
@@ -146,7 +146,7 @@ async function keep(): Promise<void> {
               else each.side = side;
             }
           "
-        /><button type="button" class="link small" @click="fields.roles.splice(i, 1)">Take out</button>
+        /><button type="button" class="link small" @click="fields.roles.splice(i, 1)">Remove</button>
       </div>
       <Button size="small" @click="fields.roles.push({ id: '', name: '' })">Add a role</Button>
     </fieldset>
@@ -170,7 +170,7 @@ async function keep(): Promise<void> {
         />
         <PickOne :label="`Side of demand ${i + 1}`" :value="each.on" :options="ON" @change="(on) => (each.on = on)" />
         <Input v-model:value="each.why" :maxlength="80" :aria-label="`What for, demand ${i + 1}`" placeholder="what for" />
-        <button type="button" class="link small" @click="fields.demands.splice(i, 1)">Take out</button>
+        <button type="button" class="link small" @click="fields.demands.splice(i, 1)">Remove</button>
       </div>
       <Button
         size="small"
@@ -195,7 +195,7 @@ async function keep(): Promise<void> {
           placeholder="muscles"
           @change="(muscles: readonly Muscle[]) => (each.muscles = [...muscles])"
         />
-        <button type="button" class="link small" @click="fields.loadKinds.splice(i, 1)">Take out</button>
+        <button type="button" class="link small" @click="fields.loadKinds.splice(i, 1)">Remove</button>
       </div>
       <Button size="small" @click="fields.loadKinds.push({ id: '', name: '', muscles: [] })">Add a kind of training</Button>
     </fieldset>
@@ -223,7 +223,7 @@ async function keep(): Promise<void> {
           addon-before="gentle only"
           addon-after="h after"
         />
-        <button type="button" class="link small" @click="fields.eventKinds.splice(i, 1)">Take out</button>
+        <button type="button" class="link small" @click="fields.eventKinds.splice(i, 1)">Remove</button>
       </div>
       <Button size="small" @click="fields.eventKinds.push({ id: '', name: '', quietHoursBefore: 24, gentleHoursAfter: 24 })"
         >Add a kind of event</Button
@@ -276,7 +276,7 @@ legend {
   grid-template-columns: minmax(120px, 1fr) 240px 240px auto;
 }
 
-@media (max-width: 900px) {
+@container page (max-width: 900px) {
   .demand,
   .event,
   .kind {

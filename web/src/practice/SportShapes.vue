@@ -97,7 +97,7 @@ const addArc = () =>
       </span>
     </template>
     <Input v-model:value="each.words" :maxlength="60" :aria-label="`Why, difference ${i + 1}`" placeholder="why: follows the racket" />
-    <button type="button" class="link small" @click="shapes.splice(i, 1)">Take out</button>
+    <button type="button" class="link small" @click="shapes.splice(i, 1)">Remove</button>
   </div>
   <div class="choices">
     <Button size="small" @click="addMore">Add a side with more</Button>

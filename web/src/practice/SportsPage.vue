@@ -106,9 +106,7 @@ const takeOut = (sport: OwnSport) =>
           <span class="soft small">{{ sport.demands.length }} demands, {{ sport.loadKinds.length }} kinds of training</span>
           <template v-if="session.may('PUT', '/sports/:id')"
             ><button type="button" class="link small" :aria-label="`Change ${sport.name}`" @click="editing = sport">Change</button
-            ><button type="button" class="link small" :aria-label="`Take out ${sport.name}`" @click="takeOut(sport)">
-              Take out
-            </button></template
+            ><button type="button" class="link small" :aria-label="`Remove ${sport.name}`" @click="takeOut(sport)">Remove</button></template
           >
         </li>
       </ul>

@@ -340,7 +340,7 @@ header {
   min-height: 54px;
 }
 
-@media (max-width: 760px) {
+@container page (max-width: 760px) {
   .stage {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -6,6 +6,7 @@ import {
   countedByHand,
   practiseResult,
   READY,
+  spokenWords,
   viewRun,
   type PractiseResult,
   type RunEventBody,
@@ -14,6 +15,7 @@ import {
 import { absoluteNowMs } from '../steps/table/alarm.ts';
 import { RunClock } from '../steps/table/runClock.ts';
 import { tableSound } from '../steps/table/tableSound.ts';
+import { useTableSettings } from '../steps/table/tableSettings.ts';
 
 /** So many attempts stay on the page, the newest first. */
 const ATTEMPTS_MOST = 6;
@@ -29,7 +31,8 @@ export interface Attempt {
  * on this page only; nothing is sent anywhere, and nothing of it stands in any record.
  */
 export function usePractise(asked: () => Line | null, byHand: () => boolean) {
-  const sound = tableSound();
+  const settings = useTableSettings();
+  const sound = tableSound(settings);
   let clock = new RunClock(absoluteNowMs);
   /** The line as it was compiled, and as it is gone through. */
   const compiled = shallowRef<Line | null>(null);
@@ -61,12 +64,19 @@ export function usePractise(asked: () => Line | null, byHand: () => boolean) {
   function after(): void {
     const now = state.value;
     if (now.status === 'finished') return finished();
+    if (line.value) {
+      const here = line.value.cues[now.cueIndex]!;
+      // Counted by hand, nobody is told when a phase is over.
+      const heading = { cue: here, next: line.value.cues[here.index + 1], positionMs: now.positionMs, rate: 1 };
+      sound.ahead(now.status === 'running' && !isByHand.value ? heading : null);
+    }
     if (now.status !== 'running' || now.cueIndex === lastCue) return;
     lastCue = now.cueIndex;
     const cue = line.value!.cues[now.cueIndex]!;
-    sound.phase(phaseKind(cue.kind).family, () => cue.text);
+    sound.phase(phaseKind(cue.kind).family, () => spokenWords(cue, '', settings.says));
   }
   function finished(): void {
+    sound.ahead(null);
     if (lastCue < 0) return;
     lastCue = -1;
     const result = practiseResult(compiled.value!, state.value, isByHand.value);

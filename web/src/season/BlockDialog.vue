@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import DatePicker from 'ant-design-vue/es/date-picker';
 import Form, { FormItem } from 'ant-design-vue/es/form';
-import { computed, reactive, ref } from 'vue';
-import { isDay } from '@pace-bend/core/record';
+import Joi from 'joi';
+import { reactive, ref } from 'vue';
 import { DEVELOP_WORDS, PHASE_IDS, PHASE_NAMES, phaseRule, type Block, type PhaseRule } from '@pace-bend/core/season';
+import DayField from '../parts/DayField.vue';
 import PickOne from '../parts/PickOne.vue';
+import { dayRule } from '../parts/rules.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
+import { useForm } from '../parts/useForm.ts';
 
 /** One block of a season: its phase and its days, picked or typed. What lies on those days gives way to it. */
 const props = defineProps<{
@@ -27,16 +29,18 @@ const fields = reactive({
   from: props.block?.from ?? props.from,
   until: props.block?.until ?? props.until,
 });
-const tried = ref(false);
 const options = PHASE_IDS.map((id) => ({ value: id, label: `${PHASE_NAMES[id]}: ${DEVELOP_WORDS[phaseRule(id, props.rules).develop]}` }));
-const wrong = computed(() => {
-  if (!tried.value) return '';
-  if (!isDay(fields.from ?? '') || !isDay(fields.until ?? '')) return 'Both days are needed, like 2027-05-08.';
-  return fields.until < fields.from ? 'It ends on the day it begins, or later.' : '';
-});
+const form = ref<HTMLElement | null>(null);
+const { wrong, isSound } = useForm(
+  () =>
+    Joi.object({
+      from: dayRule(props.from),
+      until: dayRule(props.from, { check: (until) => (until < fields.from ? 'It ends on the day it begins, or later.' : null) }),
+    }),
+  () => fields,
+);
 function keep(): void {
-  tried.value = true;
-  if (wrong.value) return;
+  if (!isSound(form.value)) return;
   const { block } = props;
   emit('keep', {
     ...fields,
@@ -49,38 +53,35 @@ function keep(): void {
 
 <template>
   <SheetDialog v-model:open="open" :title="block ? PHASE_NAMES[block.phase] : 'Add a block'" :width="460">
-    <Form layout="vertical" novalidate @submit.prevent="keep">
-      <FormItem label="Phase"
-        ><PickOne
-          label="Phase"
-          :value="fields.phase"
-          :options="options"
-          class="wide"
-          @change="
-            (phase) => {
-              fields.phase = phase;
-            }
-          "
-      /></FormItem>
-      <div class="days">
-        <FormItem label="First day" html-for="block-from"
-          ><DatePicker id="block-from" v-model:value="fields.from as never" value-format="YYYY-MM-DD" :allow-clear="false"
+    <div ref="form">
+      <Form layout="vertical" novalidate @submit.prevent="keep">
+        <FormItem label="Phase"
+          ><PickOne
+            label="Phase"
+            :value="fields.phase"
+            :options="options"
+            class="wide"
+            @change="
+              (phase) => {
+                fields.phase = phase;
+              }
+            "
         /></FormItem>
-        <FormItem label="Last day" html-for="block-until"
-          ><DatePicker id="block-until" v-model:value="fields.until as never" value-format="YYYY-MM-DD" :allow-clear="false"
-        /></FormItem>
-      </div>
-      <p class="soft small">{{ phaseRule(fields.phase, rules).words }}</p>
-      <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-      <div class="choices">
-        <Button type="primary" html-type="submit" :loading="busy">{{ block ? 'Keep the change' : 'Add the block' }}</Button><Button
-          v-if="block && removable"
-          :disabled="busy"
-          @click="emit('remove')"
-          >Take it out</Button
-        >
-      </div>
-    </Form>
+        <div class="days">
+          <DayField id="block-from" v-model:value="fields.from" label="First day" v-bind="wrong.from ? { wrong: wrong.from } : {}" />
+          <DayField id="block-until" v-model:value="fields.until" label="Last day" v-bind="wrong.until ? { wrong: wrong.until } : {}" />
+        </div>
+        <p class="soft small">{{ phaseRule(fields.phase, rules).words }}</p>
+        <div class="choices">
+          <Button type="primary" html-type="submit" :loading="busy">{{ block ? 'Keep the change' : 'Add the block' }}</Button><Button
+            v-if="block && removable"
+            :disabled="busy"
+            @click="emit('remove')"
+            >Remove it</Button
+          >
+        </div>
+      </Form>
+    </div>
   </SheetDialog>
 </template>
 

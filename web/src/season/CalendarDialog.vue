@@ -7,6 +7,7 @@ import { readEvents, type FoundEvent } from '@pace-bend/core/exchange';
 import { addDays } from '@pace-bend/core/load';
 import type { SeasonOwner } from '@pace-bend/core/record';
 import { api } from '../api/api.ts';
+import FilePick from '../parts/FilePick.vue';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useAction } from '../parts/useAction.ts';
@@ -15,8 +16,9 @@ import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { dayWords } from './scale.ts';
 import { seasonPath } from './useSeason.ts';
+import TextInput from '../parts/TextInput.vue';
 
-/** The season as a calendar: saved as a file, subscribed to by its address, and events read in from another one with a look first. */
+/** The season as a calendar: saved as a file, subscribed to by its address, and events imported from another one with a look first. */
 const props = defineProps<{ owner: SeasonOwner; ownerId: string | null; name: string; squadId: string | null }>();
 const open = defineModel<boolean>('open', { required: true });
 const emit = defineEmits<{ readIn: [] }>();
@@ -68,14 +70,10 @@ const importances = ([1, 2, 3] as const).map((each) => ({
   label: `${each}: ${IMPORTANCE_WORDS[each]}`,
 }));
 
-async function look(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
+async function look(file: File): Promise<void> {
   found.value = null;
   unread.value = '';
   said.value = '';
-  if (!file) return;
   if (file.size > MOST_BYTES) {
     unread.value = 'This file is larger than 2 MB. Nothing was read.';
     return;
@@ -135,7 +133,7 @@ const readIn = () =>
       </div>
       <p v-if="address" class="address" role="status">
         <label for="calendar-address">Copy it now: it is shown this once.</label>
-        <input id="calendar-address" class="input" readonly :value="address" @focus="($event.target as HTMLInputElement).select()" />
+        <TextInput id="calendar-address" readonly :model-value="address" @focus="($event.target as HTMLInputElement).select()" />
       </p>
       <ul v-if="ofThis.length > 0">
         <li v-for="link in ofThis" :key="link.id">
@@ -146,9 +144,7 @@ const readIn = () =>
     </section>
     <section v-if="session.may('POST', '/import/events')">
       <h3>In: events from a calendar file</h3>
-      <label class="choice file"
-        >Choose a file (.ics)<input class="sr-only" type="file" accept=".ics,text/calendar" @change="look"
-      /></label>
+      <FilePick label="Choose a calendar file (.ics)" accept=".ics,text/calendar" @pick="look" />
       <p v-if="unread" class="wrong" role="alert">{{ unread }}</p>
       <template v-if="found">
         <ul class="found">
@@ -170,7 +166,7 @@ const readIn = () =>
           "
         />
         <div class="choices">
-          <Button type="primary" :loading="busy" :disabled="chosen.length === 0" @click="readIn">Read {{ chosen.length }} in</Button>
+          <Button type="primary" :loading="busy" :disabled="chosen.length === 0" @click="readIn">Import {{ chosen.length }}</Button>
         </div>
       </template>
       <p v-if="said" role="status">{{ said }}.</p>
@@ -212,13 +208,5 @@ li {
 .found {
   max-height: 240px;
   overflow: auto;
-}
-
-.file {
-  cursor: pointer;
-}
-
-.file:focus-within {
-  outline: 2px solid var(--sun);
 }
 </style>

@@ -167,10 +167,10 @@ ol {
   padding: 0;
 }
 
-@media (max-width: 1180px) {
+@container page (max-width: 972px) {
   ol {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(260px, 100%), 1fr));
   }
 }
 

@@ -128,13 +128,17 @@ const eventMarks = computed(() => {
     .sort((a, b) => (a.onDate < b.onDate ? -1 : a.onDate > b.onDate ? 1 : a.importance - b.importance))
     .map((event) => {
       const x = props.scale.x(event.onDate);
-      const words = `${event.name} ${dayWords(event.onDate, props.today)}`;
+      const days = dayWords(event.onDate, props.today);
+      // The name gives way to the drawing's edge on the side that has more room; whole it is in the title.
+      const most = Math.max(DRAWING.right + 8 - x, x - props.scale.left) - 22;
+      const room = Math.floor(most / CHAR) - days.length - 1;
+      const words = `${event.name.length > room ? `${event.name.slice(0, Math.max(0, room - 1)).trimEnd()}…` : event.name} ${days}`;
       const width = words.length * CHAR + 22;
       const flips = x + width > DRAWING.right + 8;
       const from = flips ? x - width : x;
       const row = ends.findIndex((end) => end <= from);
       if (row !== -1) ends[row] = from + width + 4;
-      return { event, x, words, row, flips, y: Y.events + Math.max(0, row) * Y.eventRow };
+      return { event, x, words, whole: `${event.name} ${days}`, row, flips, y: Y.events + Math.max(0, row) * Y.eventRow };
     });
 });
 
@@ -308,7 +312,7 @@ const describe = (block: LaidBlock) =>
       :class="[`of-${mark.event.importance}`, { away: !mark.event.at }]"
       tabindex="0"
       role="button"
-      :aria-label="`${mark.words}, importance ${mark.event.importance}${mark.event.at ? '' : ', not at it'}`"
+      :aria-label="`${mark.whole}, importance ${mark.event.importance}${mark.event.at ? '' : ', not at it'}`"
       @click="emit('event', mark.event.id)"
       @keydown.enter.prevent="emit('event', mark.event.id)"
     >

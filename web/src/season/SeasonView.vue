@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
+import Checkbox from 'ant-design-vue/es/checkbox';
 import { DateTime } from 'luxon';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -176,7 +177,7 @@ async function keepBlock(put: Block): Promise<void> {
 }
 async function removeBlock(): Promise<void> {
   const index = plan.value!.blocks.findIndex(({ from }) => from === writing.value!.block!.from);
-  if (await change('the block taken out', { blocks: withoutBlock(plan.value!.blocks, index) })) writing.value = null;
+  if (await change('the block removed', { blocks: withoutBlock(plan.value!.blocks, index) })) writing.value = null;
 }
 async function takeTemplate(name: string, blocks: readonly Block[]): Promise<void> {
   if (await change(name, { blocks: putLine(plan.value!.blocks, blocks) })) template.value = false;
@@ -251,7 +252,7 @@ useWindowKeys(onKey);
     <ProblemNote v-if="readProblem" :problem="readProblem" :retry="season.reload" />
     <ProblemNote v-if="problem" :problem="problem" />
     <p class="sr-only" role="status">
-      {{ undone.length > 0 ? `Taken back: ${undone.at(-1)?.words}` : done.length > 0 ? `Done: ${done.at(-1)?.words}` : '' }}
+      {{ undone.length > 0 ? `Undone: ${undone.at(-1)?.words}` : done.length > 0 ? `Done: ${done.at(-1)?.words}` : '' }}
     </p>
 
     <div class="layout">
@@ -344,9 +345,13 @@ useWindowKeys(onKey);
                 @change="(id) => change('who is followed', { follows: id === 'first' ? null : id })"
               />
 
-              <label v-for="event in events.filter((each) => each.onDate >= practice.today)" :key="event.id"
-                ><input type="checkbox" :checked="event.at" :disabled="busy" @change="notAt(event)" /> {{ event.name }},
-                {{ dayWords(event.onDate, practice.today) }}</label
+              <Checkbox
+                v-for="event in events.filter((each) => each.onDate >= practice.today)"
+                :key="event.id"
+                :checked="event.at"
+                :disabled="busy"
+                @change="notAt(event)"
+                >{{ event.name }}, {{ dayWords(event.onDate, practice.today) }}</Checkbox
               >
             </details>
           </GoalWords>
@@ -507,18 +512,19 @@ useWindowKeys(onKey);
   font-weight: 600;
 }
 
-.starts label {
-  display: block;
+.starts :deep(.ant-checkbox-wrapper) {
+  display: flex;
+  margin-inline-start: 0;
   padding: 4px 0;
 }
 
-@media (max-width: 1180px) {
+@container page (max-width: 972px) {
   .layout {
     grid-template-columns: minmax(0, 1fr);
   }
 }
 
-@media (max-width: 700px) {
+@container page (max-width: 700px) {
   .scroll {
     overflow-x: auto;
   }

@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import Checkbox from 'ant-design-vue/es/checkbox';
-import DatePicker from 'ant-design-vue/es/date-picker';
 import Form, { FormItem } from 'ant-design-vue/es/form';
 import Input from 'ant-design-vue/es/input';
+import Joi from 'joi';
 import { v7 as uuid } from 'uuid';
-import { computed, reactive, ref } from 'vue';
-import { isDay } from '@pace-bend/core/record';
+import { reactive, ref } from 'vue';
 import { SEASON_LIMITS, type Stay } from '@pace-bend/core/season';
+import DayField from '../parts/DayField.vue';
 import PickOne from '../parts/PickOne.vue';
+import { dayRule, lineRule } from '../parts/rules.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
+import { useForm } from '../parts/useForm.ts';
 import { dayWords } from './scale.ts';
 
 /** Camps and journeys of a season: those there are, and one more. */
@@ -28,30 +30,36 @@ const fields = reactive<{ name: string; kind: Stay['kind']; from: string; until:
   until: props.today,
   visits: false,
 });
-const tried = ref(false);
-const wrong = computed(() => {
-  if (!tried.value) return '';
-  if (fields.name.trim() === '') return `A name of 1 to ${SEASON_LIMITS.stayName} letters.`;
-  if (!isDay(fields.from ?? '') || !isDay(fields.until ?? '')) return 'Both days are needed, like 2027-05-08.';
-  if (props.stays.length >= SEASON_LIMITS.stays) return `${SEASON_LIMITS.stays} are kept at most: take one out first.`;
-  return fields.until < fields.from ? 'It ends on the day it begins, or later.' : '';
-});
+const form = ref<HTMLElement | null>(null);
+const { wrong, isSound, begin } = useForm(
+  () =>
+    Joi.object({
+      name: lineRule(SEASON_LIMITS.stayName),
+      from: dayRule(props.today),
+      until: dayRule(props.today, { check: (until) => (until < fields.from ? 'It ends on the day it begins, or later.' : null) }),
+    }).custom((value: object, helpers) =>
+      props.stays.length >= SEASON_LIMITS.stays
+        ? helpers.message({ custom: `${SEASON_LIMITS.stays} are kept at most: remove one first.` })
+        : value,
+    ),
+  () => fields,
+  'all',
+);
 function add(): void {
-  tried.value = true;
-  if (wrong.value) return;
+  if (!isSound(form.value)) return;
   const name = fields.name.trim();
   emit(
     'change',
     name,
     [...props.stays, { ...fields, name, id: uuid() }].sort((a, b) => (a.from < b.from ? -1 : 1)),
   );
-  tried.value = false;
+  begin();
   fields.name = '';
 }
 const remove = (stay: Stay) =>
   emit(
     'change',
-    `${stay.name} taken out`,
+    `${stay.name} removed`,
     props.stays.filter(({ id }) => id !== stay.id),
   );
 </script>
@@ -65,36 +73,40 @@ const remove = (stay: Stay) =>
           ><b>{{ stay.name }}</b
           >, {{ dayWords(stay.from, today) }} to {{ dayWords(stay.until, today)
           }}<span class="soft">{{ stay.visits ? '' : ', without visits' }}</span></span
-        ><Button size="small" :disabled="busy" :aria-label="`Take ${stay.name} out`" @click="remove(stay)">Take out</Button>
+        ><Button size="small" :disabled="busy" :aria-label="`Remove ${stay.name}`" @click="remove(stay)">Remove</Button>
       </li>
     </ul>
-    <Form layout="vertical" novalidate @submit.prevent="add">
-      <FormItem label="Name" html-for="stay-name"
-        ><Input id="stay-name" v-model:value="fields.name" :maxlength="SEASON_LIMITS.stayName" placeholder="Winter camp" autocomplete="off"
-      /></FormItem>
-      <div class="days">
-        <FormItem label="Kind"
-          ><PickOne
-            label="Kind"
-            :value="fields.kind"
-            :options="KINDS"
-            @change="
-              (kind) => {
-                fields.kind = kind;
-              }
-            "
+    <div ref="form">
+      <Form layout="vertical" novalidate @submit.prevent="add">
+        <FormItem label="Name" html-for="stay-name" :validate-status="wrong.name ? 'error' : ''" :help="wrong.name || undefined"
+          ><Input
+            id="stay-name"
+            v-model:value="fields.name"
+            :aria-invalid="wrong.name ? 'true' : undefined"
+            :maxlength="SEASON_LIMITS.stayName"
+            placeholder="Winter camp"
+            autocomplete="off"
         /></FormItem>
-        <FormItem label="First day" html-for="stay-from"
-          ><DatePicker id="stay-from" v-model:value="fields.from as never" value-format="YYYY-MM-DD" :allow-clear="false"
-        /></FormItem>
-        <FormItem label="Last day" html-for="stay-until"
-          ><DatePicker id="stay-until" v-model:value="fields.until as never" value-format="YYYY-MM-DD" :allow-clear="false"
-        /></FormItem>
-      </div>
-      <Checkbox v-model:checked="fields.visits">Visits are possible there</Checkbox>
-      <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-      <div class="choices"><Button type="primary" html-type="submit" :loading="busy">Add it</Button></div>
-    </Form>
+        <div class="days">
+          <FormItem label="Kind"
+            ><PickOne
+              label="Kind"
+              :value="fields.kind"
+              :options="KINDS"
+              @change="
+                (kind) => {
+                  fields.kind = kind;
+                }
+              "
+          /></FormItem>
+          <DayField id="stay-from" v-model:value="fields.from" label="First day" v-bind="wrong.from ? { wrong: wrong.from } : {}" />
+          <DayField id="stay-until" v-model:value="fields.until" label="Last day" v-bind="wrong.until ? { wrong: wrong.until } : {}" />
+        </div>
+        <Checkbox v-model:checked="fields.visits">Visits are possible there</Checkbox>
+        <p v-if="wrong.all" class="wrong" role="alert">{{ wrong.all }}</p>
+        <div class="choices"><Button type="primary" html-type="submit" :loading="busy">Add it</Button></div>
+      </Form>
+    </div>
   </SheetDialog>
 </template>
 
@@ -116,7 +128,7 @@ const remove = (stay: Stay) =>
 
 .days {
   display: grid;
-  grid-template-columns: 1fr 1fr 1fr;
+  grid-template-columns: 0.7fr 1fr 1fr;
   gap: 12px;
 }
 

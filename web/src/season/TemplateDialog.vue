@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import DatePicker from 'ant-design-vue/es/date-picker';
 import Form, { FormItem } from 'ant-design-vue/es/form';
 import Radio, { RadioGroup } from 'ant-design-vue/es/radio';
 import { computed, reactive, ref, watch } from 'vue';
 import { isDay, type CalendarEvent } from '@pace-bend/core/record';
 import { fromTemplate, PHASE_NAMES, SEASON_TEMPLATES, type Block } from '@pace-bend/core/season';
+import DayField from '../parts/DayField.vue';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { dayWords } from './scale.ts';
@@ -34,7 +34,7 @@ const options = computed(() =>
   ahead.value.map(({ id, name, onDate }) => ({ value: id, label: `${name}, ${dayWords(onDate, props.today)}` })),
 );
 const made = computed(() => {
-  if (!isDay(fields.from ?? '')) return { ok: false as const, message: 'The first day is needed, like 2027-05-08.' };
+  if (!isDay(fields.from)) return { ok: false as const, message: 'The first day is needed.' };
   const peaks = fields.peaks.map((id) => ahead.value.find((event) => event.id === id));
   const missing = peaks.findIndex((event) => event === undefined);
   if (missing !== -1) return { ok: false as const, message: `${template.value.peaks[missing]} is not chosen yet.` };
@@ -61,9 +61,7 @@ function take(): void {
         >
       </RadioGroup>
       <div class="fields">
-        <FormItem label="First day" html-for="template-from"
-          ><DatePicker id="template-from" v-model:value="fields.from as never" value-format="YYYY-MM-DD" :allow-clear="false"
-        /></FormItem>
+        <DayField id="template-from" v-model:value="fields.from" label="First day" />
         <FormItem v-for="(name, i) in template.peaks" :key="name" :label="name"
           ><PickOne
             :label="name"

@@ -2,7 +2,7 @@ import { DateTime } from 'luxon';
 import { onBeforeUnmount, ref, shallowRef } from 'vue';
 import type { DueFile, DueRow } from '@pace-bend/core/cycle';
 import { addDays } from '@pace-bend/core/load';
-import type { SeasonFile } from '@pace-bend/core/record';
+import { formatClock, type SeasonFile } from '@pace-bend/core/record';
 import { freeSlots, type Slot } from '@pace-bend/core/week';
 import { api, ApiProblem } from '../api/api.ts';
 import { usePractice } from '../stores/practice.ts';
@@ -102,7 +102,7 @@ export function useDue() {
     const free = freeSlots(days, busy, MINUTES, rows.length);
     return rows.map((row, i): DueOffer => {
       const slot = free[i];
-      const time = slot && `${String(Math.floor(slot.fromMin / 60)).padStart(2, '0')}:${String(slot.fromMin % 60).padStart(2, '0')}`;
+      const time = slot && formatClock(slot.fromMin, '24');
       const startsAt = slot && practice.instantAt(slot.day, time!);
       return { ...row, slot: slot && startsAt ? { ...slot, startsAt, minutes: MINUTES } : null };
     });

@@ -59,7 +59,7 @@ function sideOf(method: Method): Side {
       { label: 'For', value: method.purpose },
       { label: 'Breath', value: method.breathWords },
       { label: 'Rounds', value: String(method.rounds.default) },
-      { label: 'Contraction', value: presses === '' ? 'none' : `${presses} s at ${efforts} %` },
+      { label: 'Press', value: presses === '' ? 'none' : `${presses} s at ${efforts} %` },
       { label: 'At end range', value: `${Math.round(dose.endRangeMs / 1000)} s a side` },
       { label: 'Contracting', value: `${Math.round(dose.contractMs / 1000)} s a side` },
       { label: 'In all', value: `${formatDuration(dose.totalMs)} a side` },
@@ -166,8 +166,9 @@ const options = computed(() => shelf.methods.map((method) => ({ value: method.id
 
 .pair {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(420px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
   gap: 0 16px;
+  min-width: 0;
   margin: 8px 0 16px;
 }
 

@@ -162,7 +162,7 @@ li .small {
   background: var(--sun-soft);
 }
 
-@media (max-width: 1100px) {
+@container page (max-width: 892px) {
   .rehearsal {
     position: static;
   }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
+import Checkbox from 'ant-design-vue/es/checkbox';
 import Switch from 'ant-design-vue/es/switch';
 import { computed, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -20,6 +21,7 @@ import { useOwnSource } from './useOwnSource.ts';
 import EntryRehearsal from './EntryRehearsal.vue';
 import WaysHere from './WaysHere.vue';
 import { joinWords } from './wordList.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** An entry of the practice's own, with everything those that ship say of themselves. */
 const router = useRouter();
@@ -137,10 +139,9 @@ const WORDS = [
         <section class="card block" aria-label="What it is">
           <h2>What it is</h2>
           <div v-for="line in NAMES" :key="line.id" class="line">
-            <label :for="`entry-${line.id}`">{{ line.label }}</label><input
+            <label :for="`entry-${line.id}`">{{ line.label }}</label><TextInput
               :id="`entry-${line.id}`"
               v-model="form[line.id]"
-              class="input"
               maxlength="300"
               :aria-invalid="shown(line.id) ? 'true' : undefined"
             />
@@ -218,18 +219,21 @@ const WORDS = [
           <h2>At the table</h2>
           <fieldset>
             <legend>Positions, the usual one first</legend>
-            <label v-for="position in POSITIONS.filter((each) => each !== 'side-lying right')" :key="position" class="tick"
-              ><input type="checkbox" :checked="form.positions.includes(position)" @change="togglePosition(position)" />
-              {{ position.replace(' left', '')
-              }}<span v-if="form.positions[0] === position && form.positions.length > 1" class="soft small"> first</span></label
+            <Checkbox
+              v-for="position in POSITIONS.filter((each) => each !== 'side-lying right')"
+              :key="position"
+              class="tick"
+              :checked="form.positions.includes(position)"
+              @change="togglePosition(position)"
+              >{{ position.replace(' left', '')
+              }}<span v-if="form.positions[0] === position && form.positions.length > 1" class="soft small"> first</span></Checkbox
             >
             <p v-if="shown('positions')" class="wrong" role="alert">{{ shown('positions') }}</p>
           </fieldset>
           <div v-for="line in WORDS" :key="line.id" class="line">
-            <label :for="`entry-${line.id}`">{{ line.label }}</label><input
+            <label :for="`entry-${line.id}`">{{ line.label }}</label><TextInput
               :id="`entry-${line.id}`"
               v-model="form[line.id]"
-              class="input"
               maxlength="300"
               :aria-invalid="shown(line.id) ? 'true' : undefined"
             />
@@ -252,10 +256,9 @@ const WORDS = [
             <div v-for="line in PLACE_WORDS" :key="line.id" class="line">
               <label :for="`entry-${line.id}-${position}`"
                 >{{ line.label }}<span class="sr-only">, {{ name }}</span></label
-              ><input
+              ><TextInput
                 :id="`entry-${line.id}-${position}`"
                 v-model="words[line.id]"
-                class="input"
                 maxlength="300"
                 :aria-invalid="line.id === 'setUp' && shown(`places.${position}`) ? 'true' : undefined"
               />
@@ -272,9 +275,8 @@ const WORDS = [
           <fieldset>
             <legend>Your tools, the main one first, with their share of the working time</legend>
             <span v-for="tool in TOOLS" :key="tool" class="tool"
-              ><label class="tick"
-                ><input type="checkbox" :checked="toolOf(tool) !== undefined" @change="toggleTool(tool)" /> {{ tool
-                }}<span v-if="form.tools[0]?.tool === tool && form.tools.length > 1" class="soft small"> main</span></label
+              ><Checkbox class="tick" :checked="toolOf(tool) !== undefined" @change="toggleTool(tool)"
+                >{{ tool }}<span v-if="form.tools[0]?.tool === tool && form.tools.length > 1" class="soft small"> main</span></Checkbox
               ><NumberField
                 v-if="toolOf(tool)"
                 :value="toolOf(tool)!.pct"
@@ -289,9 +291,13 @@ const WORDS = [
           <div class="row wide">
             <fieldset class="narrow">
               <legend>Sides, where they are not the motion’s</legend>
-              <label v-for="side in ['left', 'right', 'midline'] as const" :key="side" class="tick"
-                ><input type="checkbox" :checked="form.sides.includes(side)" @change="form.sides = toggle(form.sides, side)" />
-                {{ SIDE_WORDS[side].toLowerCase() }}</label
+              <Checkbox
+                v-for="side in ['left', 'right', 'midline'] as const"
+                :key="side"
+                class="tick"
+                :checked="form.sides.includes(side)"
+                @change="form.sides = toggle(form.sides, side)"
+                >{{ SIDE_WORDS[side].toLowerCase() }}</Checkbox
               >
             </fieldset>
             <label class="line"
@@ -307,10 +313,9 @@ const WORDS = [
         <section v-if="form.stage === 'home'" class="card block" aria-label="At home">
           <h2>At home</h2>
           <div v-for="line in HOME_WORDS" :key="line.id" class="line">
-            <label :for="`entry-home-${line.id}`">{{ line.label }}</label><textarea
+            <label :for="`entry-home-${line.id}`">{{ line.label }}</label><LongText
               :id="`entry-home-${line.id}`"
               v-model="form.home[line.id]"
-              class="input"
               rows="3"
               :maxlength="line.most"
               :aria-invalid="shown(`home.${line.id}`) ? 'true' : undefined"
@@ -333,7 +338,7 @@ const WORDS = [
           </div>
           <div class="line">
             <label for="entry-home-when">When in the day</label
-            ><input id="entry-home-when" v-model="form.home.when" class="input" :maxlength="HOME_LIMITS.whenLength" />
+            ><TextInput id="entry-home-when" v-model="form.home.when" :maxlength="HOME_LIMITS.whenLength" />
           </div>
           <p class="switches">
             <label
@@ -346,9 +351,13 @@ const WORDS = [
           <h2>How it is worked</h2>
           <fieldset>
             <legend>Ways of working that fit, the usual one first</legend>
-            <label v-for="method in METHODS" :key="method.id" class="tick"
-              ><input type="checkbox" :checked="form.ways.includes(method.id)" @change="form.ways = toggle(form.ways, method.id)" />
-              {{ method.name }}<span v-if="form.ways[0] === method.id && form.ways.length > 1" class="soft small"> usual</span></label
+            <Checkbox
+              v-for="method in METHODS"
+              :key="method.id"
+              class="tick"
+              :checked="form.ways.includes(method.id)"
+              @change="form.ways = toggle(form.ways, method.id)"
+              >{{ method.name }}<span v-if="form.ways[0] === method.id && form.ways.length > 1" class="soft small"> usual</span></Checkbox
             >
             <p v-if="shown('ways')" class="wrong" role="alert">{{ shown('ways') }}</p>
           </fieldset>
@@ -363,10 +372,9 @@ const WORDS = [
           />
           <div v-for="list in lists" :key="list.id" class="line">
             <label :for="`entry-list-${list.id}`">{{ list.label }}, with semicolons</label
-            ><input
+            ><TextInput
               :id="`entry-list-${list.id}`"
               v-model="form.lists[list.id]"
-              class="input"
               maxlength="400"
               :placeholder="joinWords(list.default)"
               :aria-invalid="shown(`lists.${list.id}`) ? 'true' : undefined"
@@ -415,7 +423,7 @@ const WORDS = [
   gap: 16px;
 }
 
-@media (max-width: 1100px) {
+@container page (max-width: 892px) {
   .beside {
     grid-template-columns: minmax(0, 1fr);
   }
@@ -437,12 +445,12 @@ legend {
 
 .row {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(190px, 100%), 1fr));
   gap: 12px;
 }
 
 .row.wide {
-  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(300px, 100%), 1fr));
 }
 
 .switches {
@@ -459,8 +467,9 @@ legend {
 
 fieldset {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(220px, 100%), 1fr));
   gap: 2px 12px;
+  min-width: 0;
   margin: 0;
   padding: 4px 12px 8px;
   border: 1px solid var(--line-faint);
@@ -475,8 +484,7 @@ legend {
 }
 
 fieldset.narrow {
-  grid-template-columns: repeat(3, auto);
-  justify-content: start;
+  grid-template-columns: repeat(auto-fill, minmax(76px, max-content));
 }
 
 .tool {

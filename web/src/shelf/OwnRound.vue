@@ -20,6 +20,7 @@ import PickOne from '../parts/PickOne.vue';
 import PhaseSwatch from '../parts/PhaseSwatch.vue';
 import NumberField from '../parts/NumberField.vue';
 import { moved, phasesOf, rowsOf, withAdded, type PhaseRow } from './ownWayForm.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** One round, phase by phase: moved by drag or key, taken out, added, each with words of its own. */
 const props = defineProps<{
@@ -51,7 +52,7 @@ function undo(): void {
   const before = past.value.at(-1);
   if (!before) return;
   past.value = past.value.slice(0, -1);
-  said.value = 'Taken back.';
+  said.value = 'Undone.';
   typing = '';
   emit('change', before);
 }
@@ -176,17 +177,15 @@ onBeforeUnmount(() => sortable?.destroy());
         <PhaseSwatch :family="family(row)" :width="12" :height="22" />
         <span v-if="'each' in specOf(row)" class="own">{{ label(row) }}</span>
         <span v-else class="own">
-          <input
-            class="input"
-            :value="row.text"
+          <TextInput
+            :model-value="row.text"
             :maxlength="LONGEST_TEXT"
             :placeholder="readable((specOf(row) as PhaseSpec).text)"
             :aria-label="`Instruction, phase ${i + 1}`"
             @input="type(row.key, { text: ($event.target as HTMLInputElement).value })"
           />
-          <input
-            class="input"
-            :value="row.detail"
+          <TextInput
+            :model-value="row.detail"
             :maxlength="LONGEST_DETAIL"
             :placeholder="readable((specOf(row) as PhaseSpec).detail)"
             :aria-label="`How, phase ${i + 1}`"
@@ -207,7 +206,7 @@ onBeforeUnmount(() => sortable?.destroy());
         <button
           type="button"
           class="out"
-          :aria-label="`Take out phase ${i + 1}, ${label(row)}`"
+          :aria-label="`Remove phase ${i + 1}, ${label(row)}`"
           :disabled="rows.length === 1"
           @click="remove(i)"
         >

@@ -15,6 +15,8 @@ import { arranged, typedNumbers, valuesOf, wayFields, wayForm, wrongIn, type Way
 import ShelfTabs from './ShelfTabs.vue';
 import { useOwnSource } from './useOwnSource.ts';
 import { wayLine, type WayLine } from './wayLine.ts';
+import TextInput from '../parts/TextInput.vue';
+import LongText from '../parts/LongText.vue';
 
 /** A way of working of the practice's own: another one copied; its round, numbers and words changed. */
 const router = useRouter();
@@ -86,7 +88,7 @@ async function retire(): Promise<void> {
         </p>
         <div class="field">
           <label for="way-name">Name</label
-          ><input id="way-name" v-model="form.name" class="input" maxlength="120" :aria-invalid="wrong.name ? 'true' : undefined" />
+          ><TextInput id="way-name" v-model="form.name" maxlength="120" :aria-invalid="wrong.name ? 'true' : undefined" />
           <p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p>
         </div>
         <OwnRound :base="base" :rows="form.phases" :numbers="form.numbers" :wrong="wrong" @change="(rows) => (form!.phases = rows)" />
@@ -127,29 +129,27 @@ async function retire(): Promise<void> {
         </div>
         <div v-for="list in way.lists" :key="list.id" class="field">
           <label :for="`way-list-${list.id}`">{{ list.label }}, with semicolons</label
-          ><input
+          ><TextInput
             :id="`way-list-${list.id}`"
             v-model="form.lists[list.id]"
-            class="input"
             maxlength="400"
             :aria-invalid="wrong[list.id] ? 'true' : undefined"
           />
           <p v-if="wrong[list.id]" class="wrong" role="alert">{{ wrong[list.id] }}</p>
         </div>
         <div class="field">
-          <label for="way-purpose">What it is for</label
-          ><textarea id="way-purpose" v-model="form.purpose" class="textbox" rows="2" maxlength="1000" />
+          <label for="way-purpose">What it is for</label><LongText id="way-purpose" v-model="form.purpose" rows="2" maxlength="1000" />
         </div>
         <div class="field">
-          <label for="way-what">What is done</label><textarea id="way-what" v-model="form.what" class="textbox" rows="2" maxlength="1000" />
+          <label for="way-what">What is done</label><LongText id="way-what" v-model="form.what" rows="2" maxlength="1000" />
         </div>
         <div class="field">
           <label for="way-synonyms">Also called, with semicolons</label
-          ><input id="way-synonyms" v-model="form.synonyms" class="input" maxlength="400" />
+          ><TextInput id="way-synonyms" v-model="form.synonyms" maxlength="400" />
         </div>
         <div class="field">
           <label for="way-schools">What other schools do differently</label
-          ><textarea id="way-schools" v-model="form.schoolsDiffer" class="textbox" rows="2" maxlength="1000" />
+          ><LongText id="way-schools" v-model="form.schoolsDiffer" rows="2" maxlength="1000" />
         </div>
         <ProblemNote v-if="problem" :problem="problem" />
         <p class="acts">
@@ -233,7 +233,7 @@ dd {
   margin: 0;
 }
 
-@media (max-width: 1100px) {
+@container page (max-width: 892px) {
   .sides {
     grid-template-columns: minmax(0, 1fr);
   }

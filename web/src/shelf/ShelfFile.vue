@@ -4,6 +4,7 @@ import Checkbox from 'ant-design-vue/es/checkbox';
 import { computed, ref, shallowRef } from 'vue';
 import { lookIntoShelfFile, movedIn, shelfFileText, type ShelfFileLook } from '@pace-bend/core/exchange';
 import { handOver } from '../parts/handOver.ts';
+import FilePick from '../parts/FilePick.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useAction } from '../parts/useAction.ts';
@@ -30,12 +31,8 @@ const told = ref('');
 const mayTakeIn = computed(() => session.may('PUT', '/shelf/:id'));
 const KINDS = { way: 'way of working', entry: 'entry', protocol: 'sequence' } as const;
 
-async function read(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
+async function read(file: File): Promise<void> {
   told.value = '';
-  if (!file) return;
   look.value = file.size > MOST_BYTES ? { items: [], problem: 'This file is larger than 4 MB.' } : lookIntoShelfFile(await file.text());
   chosen.value = look.value.items.filter(({ problems }) => problems.length === 0).map(({ id }) => id);
 }
@@ -50,7 +47,7 @@ async function takeIn(): Promise<void> {
       chosen.value = chosen.value.filter((each) => each !== id);
     }
   });
-  told.value = newIds.size === 0 ? '' : `${newIds.size} taken in.`;
+  told.value = newIds.size === 0 ? '' : `${newIds.size} imported.`;
   if (done) look.value = null;
 }
 </script>
@@ -64,13 +61,9 @@ async function takeIn(): Promise<void> {
       </p>
       <p><Button :disabled="ours.length === 0" @click="save">Save the file</Button></p>
     </section>
-    <section v-if="mayTakeIn" aria-label="Take in from a file">
-      <h3>Take in</h3>
-      <p>
-        <label class="choice"
-          >Choose a file (.json)<input class="sr-only" type="file" accept=".json,application/json" @change="read"
-        /></label>
-      </p>
+    <section v-if="mayTakeIn" aria-label="Import from a file">
+      <h3>Import</h3>
+      <FilePick label="Choose a file (.json)" accept=".json,application/json" @pick="read" />
       <p v-if="look?.problem" class="wrong" role="alert">{{ look.problem }}</p>
       <template v-else-if="look">
         <ul class="items" aria-label="In the file">
@@ -85,7 +78,7 @@ async function takeIn(): Promise<void> {
           </li>
         </ul>
         <p>
-          <Button type="primary" :loading="busy" :disabled="chosen.length === 0" @click="takeIn">Take in {{ chosen.length }}</Button>
+          <Button type="primary" :loading="busy" :disabled="chosen.length === 0" @click="takeIn">Import {{ chosen.length }}</Button>
         </p>
       </template>
       <p v-if="told" role="status">{{ told }}</p>

@@ -14,6 +14,7 @@ import { useShelf } from '../stores/shelf.ts';
 import { findOnShelf, shelfIndex } from './search.ts';
 import ShelfFile from './ShelfFile.vue';
 import ShelfTabs from './ShelfTabs.vue';
+import TextInput from '../parts/TextInput.vue';
 
 /** The catalogue: what can be done to what. */
 const shelf = useShelf();
@@ -79,9 +80,8 @@ function clear(): void {
       <ShelfTabs here="entries" />
     </header>
     <div class="find">
-      <input
+      <TextInput
         v-model="text"
-        class="input"
         type="search"
         aria-label="Find on the shelf"
         placeholder="A muscle, a motion, a name it goes by"
@@ -173,7 +173,7 @@ h2 {
 
 .entries {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(300px, 100%), 1fr));
   gap: 8px;
   margin: 0;
   padding: 0;
@@ -219,7 +219,7 @@ small {
   padding: 30px 0;
 }
 
-@media (max-width: 1100px) {
+@container page (max-width: 892px) {
   .find {
     grid-template-columns: 1fr 1fr;
   }

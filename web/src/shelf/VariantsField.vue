@@ -3,6 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed } from 'vue';
 import PickMany from '../parts/PickMany.vue';
 import type { VariantForm } from './ownEntryForm.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** What is easier, or harder, than an entry: others, each with its reason, and the same one done otherwise. */
 const props = defineProps<{
@@ -37,10 +38,9 @@ function say(at: VariantForm, why: string): void {
     <label v-for="(each, i) in values" :key="each.id || `own-${i}`" class="line why">
       <span class="small">{{ each.id === '' ? `${label}, the same done otherwise` : `${nameOf(each.id)}: in what` }}</span>
       <span class="with">
-        <input
-          class="input"
+        <TextInput
           maxlength="80"
-          :value="each.why"
+          :model-value="each.why"
           :placeholder="each.id === '' ? 'pillow under the knee' : 'the knee stays bent'"
           @input="say(each, ($event.target as HTMLInputElement).value)"
         />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Checkbox from 'ant-design-vue/es/checkbox';
 import Collapse, { CollapsePanel } from 'ant-design-vue/es/collapse';
 import { computed, ref, watch } from 'vue';
 import { motionOf } from '@pace-bend/core/body';
@@ -6,6 +7,7 @@ import { axisOf, checkNumber, checkRounds, defaultNumbers, METHODS, type Method,
 import type { Dose } from '@pace-bend/core/catalogue';
 import NumberField from '../parts/NumberField.vue';
 import { sayableOf, type SpokenForm } from './ownEntryForm.ts';
+import TextInput from '../parts/TextInput.vue';
 
 /** What each chosen way begins with on this entry, and what it says there: as the way has it until something else is typed. */
 const props = defineProps<{
@@ -108,36 +110,28 @@ watch(
         <div class="pair">
           <label class="line"
             >Line, six words at most<span class="sr-only">: {{ method.name }}, {{ words }}</span
-            ><input
-              class="input"
+            ><TextInput
               maxlength="60"
-              :value="lineOf(id, words).text"
+              :model-value="lineOf(id, words).text"
               :placeholder="words"
               :aria-invalid="wrong(`says.${id}.${words}`) ? 'true' : undefined"
               @input="emit('say', id, words, { ...lineOf(id, words), text: ($event.target as HTMLInputElement).value })"
           /></label>
           <label class="line"
             >What goes with it; numbers stand in braces<span class="sr-only">: {{ method.name }}, {{ words }}</span
-            ><input
-              class="input"
+            ><TextInput
               maxlength="300"
-              :value="lineOf(id, words).detail"
+              :model-value="lineOf(id, words).detail"
               :placeholder="detail"
               @input="emit('say', id, words, { ...lineOf(id, words), detail: ($event.target as HTMLInputElement).value })"
           /></label>
         </div>
-        <label v-if="lineOf(id, words).text.trim()" class="tick"
-          ><input
-            type="checkbox"
-            :checked="lineOf(id, words).works === 'athlete'"
-            @change="
-              emit('say', id, words, {
-                ...lineOf(id, words),
-                works: ($event.target as HTMLInputElement).checked ? 'athlete' : 'therapist',
-              })
-            "
-          />
-          the athlete moves</label
+        <Checkbox
+          v-if="lineOf(id, words).text.trim()"
+          class="tick"
+          :checked="lineOf(id, words).works === 'athlete'"
+          @change="emit('say', id, words, { ...lineOf(id, words), works: $event.target.checked ? 'athlete' : 'therapist' })"
+          >the athlete moves</Checkbox
         >
         <p v-if="wrong(`says.${id}.${words}`)" class="wrong" role="alert">{{ wrong(`says.${id}.${words}`) }}</p>
       </fieldset>
@@ -178,7 +172,7 @@ watch(
 
 .pair {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(240px, 100%), 1fr));
   gap: 4px 12px;
 }
 

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ageInYears } from '@pace-bend/core/body';
-import type { AthleteList, Squad } from '@pace-bend/core/record';
+import type { AthleteList, CalendarEvent, Squad } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../api/api.ts';
+import EventsAhead from '../events/EventsAhead.vue';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { AVAILABILITY_WORDS } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import SquadsCard from './SquadsCard.vue';
+import TextInput from '../parts/TextInput.vue';
 
 const route = useRoute();
 const router = useRouter();
@@ -21,7 +23,7 @@ const squads = ref<readonly Squad[]>([]);
 const squadId = ref('all');
 const problem = ref<ApiProblem | null>(null);
 const typed = ref('');
-const input = ref<HTMLInputElement | null>(null);
+const input = ref<InstanceType<typeof TextInput> | null>(null);
 const chosen = ref(0);
 const editing = ref(false);
 const athletes = computed(() => list.value?.athletes ?? []);
@@ -53,8 +55,22 @@ async function loadSquads(): Promise<void> {
     () => [],
   );
 }
+const allEvents = shallowRef<readonly CalendarEvent[] | null>(null);
+/** Events ahead of everybody and of the squad that is shown; the athletes’ own stand with them. */
+const events = computed(() =>
+  allEvents.value?.filter(
+    ({ onDate, athleteId, squadId: of }) =>
+      onDate >= practice.today && athleteId === null && (of === null || squadId.value === 'all' || of === squadId.value),
+  ),
+);
+async function loadEvents(): Promise<void> {
+  allEvents.value = await api<{ events: CalendarEvent[] }>('GET', '/events').then(
+    (found) => found.events,
+    () => null,
+  );
+}
 onMounted(async () => {
-  await Promise.all([load(), loadSquads()]);
+  await Promise.all([load(), loadSquads(), loadEvents()]);
   if (route.query.find !== undefined) input.value?.focus();
 });
 watch(
@@ -95,7 +111,7 @@ async function openChosen(): Promise<void> {
       <h1>Squad</h1>
       <label class="find"
         ><span class="sr-only">Find an athlete</span>
-        <input ref="input" v-model="typed" class="input" type="search" placeholder="Find by name, seat or story" @keydown="onKey" />
+        <TextInput ref="input" v-model="typed" type="search" placeholder="Find by name, seat or story" @keydown="onKey" />
       </label>
       <PickOne
         v-if="squads.length > 0"
@@ -127,11 +143,23 @@ async function openChosen(): Promise<void> {
         }
       "
     />
+    <EventsAhead
+      v-if="events"
+      in-row
+      :events="events"
+      :day="practice.today"
+      :squad-id="squadId === 'all' ? null : squadId"
+      @saved="loadEvents()"
+    />
     <ProblemNote v-if="problem" :problem="problem" :retry="() => load()" />
     <section v-else-if="list" class="card list" aria-label="Athletes">
-      <p v-if="list.total === 0 && typed === '' && squadId === 'all'" class="empty soft">
-        Nobody here yet. A walk-in on the day’s page adds the first athlete; a whole squad is read in from a table.
-      </p>
+      <div v-if="list.total === 0 && typed === '' && squadId === 'all'" class="empty">
+        <p class="soft">Nobody here yet. A walk-in on the day’s page adds the first athlete; import a whole squad from a table.</p>
+        <p class="choices">
+          <Button type="primary" @click="router.push('/')">Open the day</Button>
+          <Button v-if="session.may('POST', '/import/athletes')" @click="router.push('/squad/read-in')">Import a squad</Button>
+        </p>
+      </div>
       <p v-else-if="list.total === 0" class="empty soft">Nobody fits{{ typed ? ` “${typed}”` : '' }}.</p>
       <ul v-else class="plain">
         <li v-for="(athlete, i) in athletes" :key="athlete.id">
@@ -205,9 +233,8 @@ li + li .row {
 }
 
 .name {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  line-height: 1.2;
+  overflow-wrap: anywhere;
   font-size: 15px;
 }
 
@@ -229,7 +256,7 @@ li + li .row {
   border-top: 1px solid var(--line-faint);
 }
 
-@media (max-width: 1020px) {
+@container page (max-width: 812px) {
   .row {
     grid-template-columns: minmax(0, 1fr) 40px 110px 96px;
   }

@@ -6,6 +6,7 @@ import { LIMITS, type AthleteList, type AthleteRow, type Squad } from '@pace-ben
 import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import PickOne from '../parts/PickOne.vue';
+import TextInput from '../parts/TextInput.vue';
 
 /** Who is in which squad. A coach is given squads, so this decides whom they see. */
 const props = defineProps<{ squads: readonly Squad[] }>();
@@ -80,7 +81,7 @@ async function keep(athleteIds: readonly string[]): Promise<void> {
       <button type="button" class="choice" :aria-pressed="!squad" @click="openId = 'new'">New squad</button>
     </div>
     <form class="line" @submit.prevent="keep(squad?.athleteIds ?? [])">
-      <input v-model="name" class="input" aria-label="Name of the squad" placeholder="Name" :maxlength="LIMITS.squadName" />
+      <TextInput v-model="name" aria-label="Name of the squad" placeholder="Name" :maxlength="LIMITS.squadName" />
       <Button html-type="submit" :disabled="busy">{{ squad ? 'Rename' : 'Make the squad' }}</Button>
       <PickOne
         v-if="squad"

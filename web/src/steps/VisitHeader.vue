@@ -79,12 +79,6 @@ h1 a:hover {
   text-underline-offset: 4px;
 }
 
-.who p {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
 .chip {
   display: flex;
   gap: 4px;
@@ -118,6 +112,7 @@ h1 a:hover {
 }
 
 .refer {
+  gap: 6px;
   margin-left: auto;
 }
 
@@ -127,5 +122,15 @@ h1 a:hover {
 
 .refused {
   margin: 0 26px 12px;
+}
+
+@container page (max-width: 640px) {
+  .top {
+    padding: 8px 12px 6px;
+  }
+
+  .cautions {
+    padding: 0 12px 8px;
+  }
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { Step } from '@pace-bend/core/record';
+import { STEPS, type Step } from '@pace-bend/core/record';
 import { isTyping } from '../parts/useGlobalKeys.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { usePractice } from '../stores/practice.ts';
@@ -41,6 +41,12 @@ async function open(): Promise<void> {
 watch([id, step], () => void open(), { immediate: true });
 /** Whatever is found, at whatever step: one key to the referral. */
 function onKey(event: KeyboardEvent): void {
+  const next = STEPS[STEPS.indexOf(step.value) + 1];
+  if (isKey(event, 'nextStep') && next && !isStopped.value) {
+    event.preventDefault();
+    void router.push(`/visit/${id.value}/${next}`);
+    return;
+  }
   if (!isKey(event, 'refer') || isTyping(event) || visit.finished) return;
   event.preventDefault();
   void router.push(`/visit/${id.value}/letter`);
@@ -86,7 +92,7 @@ onBeforeUnmount(() => {
   padding-top: 32px;
 }
 
-@media (max-width: 640px) {
+@container page (max-width: 640px) {
   .content {
     padding: 0 12px 20px;
   }

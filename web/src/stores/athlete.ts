@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { openName } from './openName.ts';
 import { v7 as uuid } from 'uuid';
 import type { CautionContext, ConditionFields, NoTouchFields } from '@pace-bend/core/caution';
 import { daysBetween } from '@pace-bend/core/caution';
@@ -27,6 +28,9 @@ export const useAthlete = defineStore('athlete', () => {
   const refused = computed(() => waiting.value.filter((change) => change.refusal !== null));
   const saveState = computed(() => savingOf(waiting.value, outbox.problem));
 
+  watch(file, (now) => {
+    if (now) openName.value = { id: now.athlete.id, name: now.athlete.name };
+  });
   outbox.hearAnswers((change, answer) => {
     if (served.value && change.record === record.value) served.value = withAnswer(served.value, change, answer);
   });

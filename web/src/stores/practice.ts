@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { DateTime } from 'luxon';
-import type { Athlete, Practice } from '@pace-bend/core/record';
+import { formatClock, type Athlete, type ClockHabit, type Practice } from '@pace-bend/core/record';
 import {
   allSports,
   placeWords,
@@ -11,6 +11,7 @@ import {
   type OwnSport,
   type SportingPerson,
 } from '@pace-bend/core/sport';
+import { keepChoice, readChoice } from '../api/drafts.ts';
 import { read } from '../api/kept.ts';
 
 /** The practice: its name, its time zone, and the day it is there. */
@@ -21,6 +22,8 @@ export const usePractice = defineStore('practice', () => {
   /** Loads once; `again` asks anew, because the day may have turned since. */
   function load(again = false): Promise<void> {
     if (again) loading = null;
+    // Whose habit it is is known once somebody is in.
+    clockHabit.value = readChoice('clock') === '12' ? '12' : '24';
     loading ??= read<Practice>('/practice').then(
       (found) => {
         practice.value = found;
@@ -42,7 +45,18 @@ export const usePractice = defineStore('practice', () => {
   const today = computed(() => practice.value?.today ?? '');
 
   /** An instant as the practice's clock shows it. */
-  const timeOfDay = (instant: string) => DateTime.fromISO(instant, { zone: zone.value }).toFormat('HH:mm');
+  const clockHabit = ref<ClockHabit>('24');
+  /** How times are shown to the account signed in, on this device. */
+  function setClockHabit(habit: ClockHabit): void {
+    clockHabit.value = habit;
+    keepChoice('clock', habit);
+  }
+  /** Minutes since midnight as somebody reads them here. */
+  const clock = (minute: number) => formatClock(minute, clockHabit.value);
+  /** An instant on the practice's clock, as somebody reads times here. */
+  const timeOfDay = (instant: string) => clock(minuteOfDay(instant));
+  /** An instant on the practice's clock as records and letters have it: the same for whoever reads them. */
+  const recordTime = (instant: string) => formatClock(minuteOfDay(instant), '24');
   /** An instant as a short date of the practice, with the year when it is another one. */
   const shortDate = (instant: string) => {
     const date = DateTime.fromISO(instant, { zone: zone.value });
@@ -53,7 +67,8 @@ export const usePractice = defineStore('practice', () => {
   /** A time of day on a calendar day of the practice, as an instant; null when it is none. */
   const instantAt = (day: string, time: string) => {
     const at = DateTime.fromISO(`${day}T${time}`, { zone: zone.value });
-    return /^\d{2}:\d{2}$/.test(time) && at.isValid ? at.toUTC().toISO()! : null;
+    // In the hour over which clocks go forward there is no such time, though one would be made up for it.
+    return at.isValid && at.toFormat('HH:mm') === time ? at.toUTC().toISO()! : null;
   };
   /** Minutes since midnight of an instant, on the practice's clock. */
   const minuteOfDay = (instant: string) => {
@@ -96,7 +111,11 @@ export const usePractice = defineStore('practice', () => {
     today,
     load,
     take,
+    clockHabit,
+    setClockHabit,
+    clock,
     timeOfDay,
+    recordTime,
     shortDate,
     dayOf,
     daysUntil,

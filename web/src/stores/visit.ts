@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { v7 as uuid } from 'uuid';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { openName } from './openName.ts';
 import { currentFindings, lookFirst, type Finding, type FindingContent, type StandingFinding } from '@pace-bend/core/finding';
 import type { BlockPlan } from '@pace-bend/core/method';
 import type { CheckInFields } from '@pace-bend/core/readiness';
@@ -95,6 +96,9 @@ export const useVisit = defineStore('visit', () => {
   const file = computed<VisitFile | null>(() =>
     served.value ? withWaiting(withAthletesWaiting(served.value, ofAthlete.value), laidOver.value, author.value) : null,
   );
+  watch(file, (now) => {
+    if (now) openName.value = { id: now.visit.id, name: now.athlete.name };
+  });
   const finished = computed(() => typeof file.value?.visit.finishedAt === 'string' || typeof file.value?.visit.cancelledAt === 'string');
   /** The readings that stand, before and after. */
   const readings = computed<Reading[]>(() => (file.value ? currentReadings(file.value.readings) : []));

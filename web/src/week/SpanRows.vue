@@ -2,6 +2,7 @@
 import Button from 'ant-design-vue/es/button';
 import Input from 'ant-design-vue/es/input';
 import PickOne from '../parts/PickOne.vue';
+import { usePractice } from '../stores/practice.ts';
 import { WEEKDAYS } from './cells.ts';
 import { newSpan, type TypedSpan } from './spans.ts';
 
@@ -15,6 +16,7 @@ const props = defineProps<{
   disabled?: boolean;
 }>();
 const emit = defineEmits<{ change: [rows: TypedSpan[]] }>();
+const practice = usePractice();
 const OPTIONS = WEEKDAYS.map(({ weekday, name }) => ({ value: String(weekday), label: name }));
 
 const set = (id: number, change: Partial<TypedSpan>) =>
@@ -25,7 +27,9 @@ const set = (id: number, change: Partial<TypedSpan>) =>
 /** A new row goes on with the day after the last one, at its times. */
 function add(): void {
   const last = props.rows.at(-1);
-  const next = last ? newSpan(Math.min(7, last.weekday + 1), last.from, last.to, last.words) : newSpan();
+  const next = last
+    ? newSpan(Math.min(7, last.weekday + 1), last.from, last.to, last.words)
+    : newSpan(1, practice.clock(8 * 60), practice.clock(12 * 60));
   emit('change', [...props.rows, next]);
 }
 </script>
@@ -45,8 +49,7 @@ function add(): void {
         :value="row.from"
         class="time"
         size="small"
-        :maxlength="5"
-        inputmode="numeric"
+        :maxlength="8"
         :disabled="disabled"
         :aria-label="`${label}, ${i + 1}: from`"
         @update:value="(from: string) => set(row.id, { from })"
@@ -56,8 +59,7 @@ function add(): void {
         :value="row.to"
         class="time"
         size="small"
-        :maxlength="5"
-        inputmode="numeric"
+        :maxlength="8"
         :disabled="disabled"
         :aria-label="`${label}, ${i + 1}: to`"
         @update:value="(to: string) => set(row.id, { to })"
@@ -81,7 +83,7 @@ function add(): void {
             rows.filter(({ id }) => id !== row.id),
           )
         "
-        >Take out<span class="sr-only">, {{ label }}, {{ i + 1 }}</span></Button
+        >Remove<span class="sr-only">, {{ label }}, {{ i + 1 }}</span></Button
       >
     </div>
     <Button v-if="!disabled && rows.length < most" size="small" :aria-label="`${label}: add a time`" @click="add">Add a time</Button>
@@ -107,6 +109,6 @@ function add(): void {
 }
 
 .time {
-  width: 66px;
+  width: 84px;
 }
 </style>

@@ -9,6 +9,7 @@ import ProblemNote from '../parts/ProblemNote.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useAction } from '../parts/useAction.ts';
 import SpanRows from './SpanRows.vue';
+import { usePractice } from '../stores/practice.ts';
 import { readSpans, typedSpans, type TypedSpan } from './spans.ts';
 
 /** How often an athlete wants to come, and when they can. */
@@ -19,6 +20,7 @@ const emit = defineEmits<{ kept: [] }>();
 const ANY = 'any';
 const { busy, problem, run } = useAction();
 const perWeek = ref<string>(ANY);
+const practice = usePractice();
 const rows = ref<TypedSpan[]>([]);
 const revision = ref<number | null>(null);
 const wrong = ref('');
@@ -27,7 +29,7 @@ const load = () =>
   run(async () => {
     const found = await api<TimesFile>('GET', `/athletes/${props.athleteId}/times`);
     perWeek.value = found.times.perWeek === null ? ANY : String(found.times.perWeek);
-    rows.value = typedSpans(found.times.spans);
+    rows.value = typedSpans(found.times.spans, practice.clockHabit);
     revision.value = found.revision;
   });
 onMounted(load);

@@ -5,7 +5,8 @@ import { computed } from 'vue';
 import { motionOf } from '@pace-bend/core/body';
 import { formatValue } from '@pace-bend/core/measure';
 import { WEEK_WEIGHTS, type LeftOut, type OneMore, type WeekPerson, type WorkSlot } from '@pace-bend/core/week';
-import { clockWords, dayName, degreesWords } from './cells.ts';
+import { usePractice } from '../stores/practice.ts';
+import { dayName, degreesWords } from './cells.ts';
 import SeenTicks from './SeenTicks.vue';
 
 /** Beside the week: what stands behind the chosen time, who is left out and why, and what one more time would bring. */
@@ -24,7 +25,8 @@ const props = defineProps<{
 }>();
 defineEmits<{ put: [athleteId: string]; letIn: [athleteId: string]; open: [slot: WorkSlot]; times: [person: WeekPerson] }>();
 
-const when = ({ date, fromMin }: WorkSlot) => `${dayName(date)} ${clockWords(fromMin)}`;
+const practice = usePractice();
+const when = ({ date, fromMin }: WorkSlot) => `${dayName(date)} ${practice.clock(fromMin)}`;
 const amount = (person: WeekPerson, nth: number) => {
   const { brings } = person;
   return brings ? `+${formatValue(Math.max(0, brings.kept[nth]!.middle), motionOf(brings.motionId).unit, 1)}` : '–';
@@ -121,7 +123,7 @@ const MOST_SHOWN = 3;
               :aria-label="`Put ${people[each.person]!.name} in, ${when(time)}`"
               @click="$emit('put', people[each.person]!.id)"
             >
-              Put in {{ clockWords(time.fromMin) }}
+              Put in {{ practice.clock(time.fromMin) }}
             </button>
             <button
               v-if="out.includes(people[each.person]!.id)"
@@ -149,7 +151,7 @@ const MOST_SHOWN = 3;
             }}{{ severalTherapists ? `, ${nameOf(each.slot.accountId)}` : '' }}{{ gains(each) }}.
           </p>
           <Button v-if="mayChange" size="small" @click="$emit('open', each.slot)"
-            >Open {{ dayName(each.slot.date).slice(0, 3) }} {{ clockWords(each.slot.fromMin) }}</Button
+            >Open {{ dayName(each.slot.date).slice(0, 3) }} {{ practice.clock(each.slot.fromMin) }}</Button
           >
         </li>
       </ul>
@@ -242,9 +244,9 @@ li {
   gap: 2px 14px;
 }
 
-@media (max-width: 1180px) {
+@container page (max-width: 972px) {
   aside {
-    grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(min(230px, 100%), 1fr));
   }
 }
 

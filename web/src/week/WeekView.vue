@@ -13,7 +13,7 @@ import { useAction } from '../parts/useAction.ts';
 import { isTyping } from '../parts/useGlobalKeys.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
-import { clockWords, dayName, degreesWords, type Cell } from './cells.ts';
+import { dayName, degreesWords, type Cell } from './cells.ts';
 import { rowsOf } from './rows.ts';
 import { useWeek } from './useWeek.ts';
 import WeekAside from './WeekAside.vue';
@@ -282,7 +282,7 @@ async function timesKept(): Promise<void> {
     <p class="sr-only" role="status">
       {{
         history.undone.length > 0
-          ? `Taken back: ${history.undone.at(-1)?.words}`
+          ? `Undone: ${history.undone.at(-1)?.words}`
           : history.done.length > 0
             ? `Done: ${history.done.at(-1)?.words}`
             : ''
@@ -328,7 +328,7 @@ async function timesKept(): Promise<void> {
                 v-for="cell in row.cells"
                 :key="cell.id"
                 :data-cell="cell.id"
-                :time="clockWords(cell.fromMin)"
+                :time="practice.clock(cell.fromMin)"
                 :visit="cell.visit"
                 :state="cell.state"
                 :words="cell.words"
@@ -363,7 +363,7 @@ async function timesKept(): Promise<void> {
             <Button size="small" :title="hintOf('pinVisit')" @click="week.togglePin(chosenCell.id)">{{
               chosenCell.visit?.pinned ? 'Unpin' : 'Pin'
             }}</Button>
-            <Button size="small" :title="hintOf('takeOut')" @click="week.takeOut(chosenCell.id)">Take out</Button>
+            <Button size="small" :title="hintOf('takeOut')" @click="week.takeOut(chosenCell.id)">Remove</Button>
           </template>
           <Button v-if="mayBeFree(chosenCell)" size="small" :title="hintOf('keepFree')" @click="week.keepFree(chosenCell.id)">{{
             chosenCell.state === 'closed' ? 'Give the time back' : 'Keep the time free'
@@ -489,7 +489,7 @@ async function timesKept(): Promise<void> {
 
 .cells {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(112px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(112px, 100%), 1fr));
   gap: 6px;
 }
 
@@ -549,7 +549,7 @@ async function timesKept(): Promise<void> {
   margin: 6px 0 0;
 }
 
-@media (max-width: 1180px) {
+@container page (max-width: 972px) {
   .layout {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -97,9 +97,6 @@ export const standingVisit = ({ athleteId, athleteName }: WeekVisit, person: Wee
   clash: '',
 });
 
-export const clockWords = (minutes: number): string =>
-  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
-
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 export const WEEKDAYS = DAYS.map((name, i) => ({ weekday: i + 1, name, short: name.slice(0, 3) }));
 export const dayName = (date: string): string => DAYS[weekdayOf(date) - 1]!;

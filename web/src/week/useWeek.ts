@@ -1,6 +1,7 @@
 import { DateTime } from 'luxon';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { addDays } from '@pace-bend/core/load';
+import { formatClock } from '@pace-bend/core/record';
 import {
   clashesOf,
   keptInWeek,
@@ -214,7 +215,7 @@ export function useWeek() {
     if (!visit) return;
     const rest = draft.value.placed.filter((each) => each.key !== key);
     const out = rest.some(({ athleteId }) => athleteId === visit.athleteId) ? draft.value.out : [...draft.value.out, visit.athleteId];
-    change(`${nameOf(visit.athleteId)} taken out`, { placed: rest, out });
+    change(`${nameOf(visit.athleteId)} removed`, { placed: rest, out });
   }
   function letIn(athleteId: string): void {
     change(`${nameOf(athleteId)} let in`, { out: draft.value.out.filter((id) => id !== athleteId) });
@@ -273,8 +274,7 @@ export function useWeek() {
   }
   /** A time of the practice's clock as an instant. */
   function bookingOf({ date, fromMin, minutes }: WorkSlot): { readonly startsAt: string; readonly minutes: number } {
-    const time = `${String(Math.floor(fromMin / 60)).padStart(2, '0')}:${String(fromMin % 60).padStart(2, '0')}`;
-    return { startsAt: practice.instantAt(date, time)!, minutes };
+    return { startsAt: practice.instantAt(date, formatClock(fromMin, '24'))!, minutes };
   }
 
   const standing = computed(() => {

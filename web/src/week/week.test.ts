@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { useWeekDrafts, type Draft } from './drafts.ts';
-import { minutesOf, newSpan, readSpans, typedSpans } from './spans.ts';
+import { newSpan, readSpans, typedSpans } from './spans.ts';
 
 const MONDAY = '2026-11-30';
 
@@ -57,25 +57,20 @@ describe('weeks that are being made', () => {
 });
 
 describe('times as they are typed', () => {
-  test.each([
-    ['8:30', 510],
-    ['08.30', 510],
-    ['8', 480],
-    ['24:00', 1440],
-    ['24:01', null],
-    ['8:60', null],
-    ['half past', null],
-    ['', null],
-  ])('%s is %s', (typed, minutes) => expect(minutesOf(typed)).toBe(minutes));
-
-  test('read and printed they are the same, in order; what is wrong is named by its day', () => {
-    const spans = [
-      { weekday: 2, fromMin: 960, toMin: 1140, words: '' },
-      { weekday: 1, fromMin: 510, toMin: 660, words: 'x' },
-    ];
-    expect(readSpans(typedSpans(spans)).spans).toEqual([spans[1], spans[0]]);
-    expect(readSpans([newSpan(3, 'soon', '10:00')]).wrong).toBe('Wednesday: times are written like 08:30.');
-    expect(readSpans([newSpan(3, '11:00', '10:00')]).wrong).toContain('ends after it begins');
-    expect(readSpans([]).wrong).toBe('');
-  });
+  test.each(['24', '12'] as const)(
+    'read and printed they are the same, in order, with %s hours; what is wrong is named by its day',
+    (habit) => {
+      const spans = [
+        { weekday: 2, fromMin: 960, toMin: 1140, words: '' },
+        { weekday: 1, fromMin: 510, toMin: 660, words: 'x' },
+      ];
+      expect(readSpans(typedSpans(spans, habit)).spans).toEqual([spans[1], spans[0]]);
+      expect(readSpans([newSpan(3, 'soon', '10:00')]).wrong).toBe('Wednesday: Type a time, as 14:30 or 2:30 pm.');
+      expect(readSpans([newSpan(3, '11:00', '10:00')]).wrong).toContain('ends after it begins');
+      // A day ends at 24:00; it does not begin there.
+      expect(readSpans([newSpan(3, '20:00', '24:00')]).spans[0]!.toMin).toBe(1440);
+      expect(readSpans([newSpan(3, '24:00', '24:00')]).wrong).toContain('hours 0 to 23');
+      expect(readSpans([]).wrong).toBe('');
+    },
+  );
 });

@@ -124,7 +124,7 @@ function toggleItem(index: number): void {
 
 <style scoped>
 .levers {
-  grid-template-columns: repeat(auto-fit, minmax(112px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(112px, 100%), 1fr));
 }
 
 .beighton {

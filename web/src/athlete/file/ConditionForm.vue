@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
+import Checkbox from 'ant-design-vue/es/checkbox';
 import Joi from 'joi';
 import { computed, reactive, ref } from 'vue';
 import { bellyIn, endIn, MOVEMENTS, MUSCLES, type Movement, type Muscle, type Region } from '@pace-bend/core/body';
@@ -11,14 +12,17 @@ import {
   type ConditionFields,
   type WrittenLimit,
 } from '@pace-bend/core/caution';
-import { isDay, LIMITS, type Condition } from '@pace-bend/core/record';
+import { LIMITS, type Condition } from '@pace-bend/core/record';
 import DayField from '../../parts/DayField.vue';
 import { dayProblem } from '../../parts/typedDays.ts';
 import PickOne from '../../parts/PickOne.vue';
+import { dayRule, ruled } from '../../parts/rules.ts';
 import { useAction } from '../../parts/useAction.ts';
+import { useForm } from '../../parts/useForm.ts';
 import { BODY_SIDES, REGION_CHOICES } from '../../parts/words.ts';
 import { useAthlete } from '../../stores/athlete.ts';
 import { usePractice } from '../../stores/practice.ts';
+import TextInput from '../../parts/TextInput.vue';
 
 /** One condition: coded, with its place, its dates and what somebody allowed in writing. */
 const props = defineProps<{ condition: Condition | null }>();
@@ -49,7 +53,6 @@ const limits = ref<{ kind: WrittenLimit['kind']; movement: Movement; number: str
     number: String(limit.kind === 'bend' ? limit.deg : limit.kind === 'effort' ? limit.pct : limit.score),
   })),
 );
-const tried = ref(false);
 const { busy, problem, run } = useAction();
 
 const facts = computed(() => (fields.code ? conditionFacts(fields.code) : null));
@@ -84,53 +87,38 @@ const MOVES = MOVEMENTS.map((movement) => ({ value: movement, label: movement })
 const UNIT = { bend: '°', effort: '%', ceiling: 'of 10' } as const;
 const MOST = { bend: 200, effort: 100, ceiling: 10 } as const;
 
-const day = (value: string, helpers: Joi.CustomHelpers) =>
-  value === ''
-    ? value
-    : !isDay(value)
-      ? helpers.message({ custom: dayProblem(value, practice.today)! })
-      : value > practice.today
-        ? helpers.message({ custom: 'This day lies in the future.' })
-        : value;
-const anyDay = Joi.string().allow('').custom(day);
-const schema = Joi.object({
-  code: Joi.string().required().messages({ '*': 'Choose the condition.' }),
-  region: Joi.when('needsRegion', {
-    is: true,
-    then: Joi.string().required().messages({ '*': 'Choose where it is.' }),
-    otherwise: Joi.any(),
-  }),
-  onset: anyDay,
-  surgeryOn: anyDay,
-  resolvedOn: anyDay.custom((value: string, helpers) =>
-    value !== '' && fields.code && stillProtected(sent(), practice.today)
-      ? helpers.message({ custom: 'Within a year of an operation “over” needs the go-ahead in writing.' })
-      : value,
-  ),
-  by: Joi.when('cleared', {
-    is: true,
-    then: Joi.string().trim().min(1).required().messages({ '*': 'Who cleared it.' }),
-    otherwise: Joi.any(),
-  }),
-  on: Joi.when('cleared', {
-    is: true,
-    then: Joi.string().required().custom(day).messages({ 'string.empty': 'The day it was written.' }),
-    otherwise: Joi.any(),
-  }),
-})
-  .unknown()
-  .custom((value: typeof fields, helpers) =>
-    value.cleared && value.surgeryOn !== '' && value.on < value.surgeryOn ? helpers.error('any.custom') : value,
-  )
-  .messages({ 'any.custom': 'A go-ahead is given after the operation.' });
-const wrong = computed<Record<string, string>>(() =>
-  tried.value
-    ? Object.fromEntries(
-        (schema.validate({ ...fields, needsRegion: facts.value?.chooseRegion === true }, { abortEarly: false }).error?.details ?? []).map(
-          (detail) => [String(detail.path[0] ?? 'on'), detail.message],
-        ),
-      )
-    : {},
+const past = (value: string) => (value > practice.today ? 'This day lies in the future.' : null);
+const anyDay = dayRule(practice.today, { optional: true, check: past });
+const form = ref<HTMLElement | null>(null);
+const { tried, wrong, isSound } = useForm(
+  () =>
+    Joi.object({
+      code: Joi.string().required().messages({ '*': 'Choose the condition.' }),
+      ...(facts.value?.chooseRegion ? { region: Joi.string().required().messages({ '*': 'Choose where it is.' }) } : {}),
+      onset: anyDay,
+      surgeryOn: anyDay,
+      resolvedOn: dayRule(practice.today, {
+        optional: true,
+        check: (value) =>
+          past(value) ??
+          (fields.code && stillProtected(sent(), practice.today)
+            ? 'Within a year of an operation “over” needs the go-ahead in writing.'
+            : null),
+      }),
+      ...(fields.cleared
+        ? {
+            by: Joi.string().trim().min(1).required().messages({ '*': 'Who cleared it.' }),
+            on: ruled((value) =>
+              value === ''
+                ? 'The day it was written.'
+                : (dayProblem(value, practice.today) ??
+                  past(value) ??
+                  (fields.surgeryOn !== '' && value < fields.surgeryOn ? 'A go-ahead is given after the operation.' : null)),
+            ),
+          }
+        : {}),
+    }),
+  () => fields,
 );
 const limitWrong = (limit: { kind: WrittenLimit['kind']; number: string }) => {
   const value = Number(limit.number.replace(',', '.'));
@@ -164,15 +152,14 @@ function sent(): ConditionFields {
 }
 
 async function keep(): Promise<void> {
-  tried.value = true;
-  if (Object.keys(wrong.value).length > 0 || (fields.cleared && limits.value.some((limit) => limitWrong(limit)))) return;
+  if (!isSound(form.value) || (fields.cleared && limits.value.some((limit) => limitWrong(limit)))) return;
   const kept = await run(() => store.putCondition(sent(), was));
   if (kept) emit('done');
 }
 </script>
 
 <template>
-  <form class="fields form" novalidate @submit.prevent="keep">
+  <form ref="form" class="fields form" novalidate @submit.prevent="keep">
     <div class="field">
       <label for="condition-code">Condition</label>
       <PickOne
@@ -276,29 +263,21 @@ async function keep(): Promise<void> {
     </div>
     <div class="field">
       <label for="condition-words">In words</label>
-      <input id="condition-words" v-model="fields.words" class="input" :maxlength="LIMITS.textLength" />
+      <TextInput id="condition-words" v-model="fields.words" :maxlength="LIMITS.textLength" />
     </div>
-    <label class="check"
-      ><input v-model="fields.cleared" type="checkbox" /> Cleared in writing by a surgeon, physician or physiotherapist</label
-    >
+    <Checkbox v-model:checked="fields.cleared">Cleared in writing by a surgeon, physician or physiotherapist</Checkbox>
     <template v-if="fields.cleared">
       <div class="pair">
         <div class="field">
           <label for="clear-by">By</label
-          ><input
-            id="clear-by"
-            v-model="fields.by"
-            class="input"
-            :maxlength="LIMITS.lineLength"
-            :aria-invalid="wrong.by ? 'true' : undefined"
-          />
+          ><TextInput id="clear-by" v-model="fields.by" :maxlength="LIMITS.lineLength" :aria-invalid="wrong.by ? 'true' : undefined" />
           <p v-if="wrong.by" class="wrong" role="alert">{{ wrong.by }}</p>
         </div>
         <DayField id="clear-on" v-model:value="fields.on" label="On" :wrong="wrong.on ?? null" />
       </div>
       <div class="field">
         <label for="clear-text">As written</label
-        ><input id="clear-text" v-model="fields.text" class="input" :maxlength="LIMITS.textLength" placeholder="knee bend to 110°" />
+        ><TextInput id="clear-text" v-model="fields.text" :maxlength="LIMITS.textLength" placeholder="knee bend to 110°" />
       </div>
       <div class="field">
         <span class="label">Limits the table keeps</span>
@@ -327,9 +306,9 @@ async function keep(): Promise<void> {
           />
           <span v-else />
           <span class="number"
-            ><input
+            ><TextInput
               v-model="limit.number"
-              class="input num"
+              class="num"
               inputmode="decimal"
               maxlength="5"
               :aria-label="`Limit ${i + 1}`"
@@ -337,7 +316,7 @@ async function keep(): Promise<void> {
             />
             {{ UNIT[limit.kind] }}</span
           >
-          <button type="button" class="link small" :aria-label="`Take out limit ${i + 1}`" @click="limits.splice(i, 1)">take out</button>
+          <button type="button" class="link small" :aria-label="`Remove limit ${i + 1}`" @click="limits.splice(i, 1)">remove</button>
           <p v-if="tried && limitWrong(limit)" class="wrong" role="alert">{{ limitWrong(limit) }}</p>
         </div>
         <button
@@ -363,19 +342,6 @@ async function keep(): Promise<void> {
   padding: 14px 16px;
   border-left: 4px solid var(--spruce);
   background: var(--ground);
-}
-
-.check {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 32px;
-}
-
-.check input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--spruce-fill);
 }
 
 .limit {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { LIMITS, type Athlete, type Contact } from '@pace-bend/core/record';
 import { useAthlete } from '../../stores/athlete.ts';
+import TextInput from '../../parts/TextInput.vue';
 
 /** Who to call. A line is kept once it has a name. */
 const props = defineProps<{ athlete: Athlete; readOnly: boolean }>();
@@ -40,10 +41,9 @@ function type(index: number, column: keyof Contact, text: string): void {
       <tbody>
         <tr v-for="(contact, i) in lines()" :key="i">
           <td v-for="column in COLUMNS" :key="column.id">
-            <input
-              class="input"
+            <TextInput
               :aria-label="`${column.label}, contact ${i + 1}`"
-              :value="contact[column.id]"
+              :model-value="contact[column.id]"
               :maxlength="LIMITS.lineLength"
               :readonly="readOnly"
               :disabled="!readOnly && column.id !== 'name' && contact.name === ''"

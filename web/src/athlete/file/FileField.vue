@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
+import TextInput from '../../parts/TextInput.vue';
+import LongText from '../../parts/LongText.vue';
 
 /** One line of the file: shown as typed, sent up only when it is sound; what is wrong stands beneath. */
 const props = withDefaults(
@@ -38,23 +40,21 @@ function type(typed: string): void {
 <template>
   <div class="field">
     <label :for="id">{{ label }}</label>
-    <textarea
+    <LongText
       v-if="rows > 1"
       :id="id"
-      class="textbox"
       :rows="rows"
-      :value="text"
+      :model-value="text"
       :maxlength="most"
       :readonly="readOnly"
       :placeholder="placeholder"
       @input="type(($event.target as HTMLTextAreaElement).value)"
     />
     <span v-else class="line">
-      <input
+      <TextInput
         :id="id"
-        class="input"
         :class="{ num: unit }"
-        :value="text"
+        :model-value="text"
         :maxlength="most"
         :readonly="readOnly"
         :placeholder="placeholder"

@@ -8,6 +8,7 @@ import { useAction } from '../../parts/useAction.ts';
 import { BODY_SIDES, REGION_CHOICES } from '../../parts/words.ts';
 import { useAthlete } from '../../stores/athlete.ts';
 import { usePractice } from '../../stores/practice.ts';
+import TextInput from '../../parts/TextInput.vue';
 
 /** Areas the athlete does not want touched. The list grows; a wish that has changed is lifted. */
 defineProps<{ file: AthleteFile }>();
@@ -65,7 +66,7 @@ async function add(): Promise<void> {
           }
         "
       />
-      <input v-model="words" class="input" aria-label="In their words" placeholder="In their words" :maxlength="LIMITS.aboutLength" />
+      <TextInput v-model="words" aria-label="In their words" placeholder="In their words" :maxlength="LIMITS.aboutLength" />
       <Button html-type="submit" :disabled="busy">Add</Button>
     </form>
     <p v-if="missing || problem" class="wrong" role="alert">{{ missing ? 'Choose the area first.' : problem!.message }}</p>

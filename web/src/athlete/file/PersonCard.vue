@@ -139,6 +139,6 @@ const set = (fields: Partial<AthleteFields>) => store.set(fields);
 }
 
 .four {
-  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(150px, 100%), 1fr));
 }
 </style>

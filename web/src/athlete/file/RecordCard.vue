@@ -7,8 +7,10 @@ import type { Athlete } from '@pace-bend/core/record';
 import { api } from '../../api/api.ts';
 import { useAction } from '../../parts/useAction.ts';
 import { useSession } from '../../stores/session.ts';
+import DayField from '../../parts/DayField.vue';
+import TextInput from '../../parts/TextInput.vue';
 
-/** The whole record as one file, and erasing it for good. */
+/** The record as files that others can read, and erasing it for good. */
 const props = defineProps<{ athlete: Athlete }>();
 const session = useSession();
 const router = useRouter();
@@ -18,6 +20,15 @@ const typed = ref('');
 const other = ref(false);
 const { busy, problem, run } = useAction();
 const wrong = computed(() => (other.value ? 'Type the name exactly as it stands above.' : (problem.value?.message ?? '')));
+
+/** The days whose visits go into the FHIR bundle; empty for all. */
+const from = ref('');
+const to = ref('');
+const turned = computed(() => from.value !== '' && to.value !== '' && from.value > to.value);
+const fhirHref = computed(() => {
+  const span = new URLSearchParams({ ...(from.value && { from: from.value }), ...(to.value && { to: to.value }) }).toString();
+  return `/api/athletes/${props.athlete.id}/fhir${span && `?${span}`}`;
+});
 
 async function erase(): Promise<void> {
   other.value = typed.value.trim() !== props.athlete.name;
@@ -29,16 +40,40 @@ async function erase(): Promise<void> {
 <template>
   <section v-if="session.may('GET', '/athletes/:id/record')" class="card fields" aria-label="Record">
     <h2>Record</h2>
-    <p><a :href="`/api/athletes/${athlete.id}/record`" download="athlete-record.json">The whole record as one file (JSON)</a></p>
-    <p v-if="session.may('GET', '/athletes/:id/tables/:table')">
-      As tables (CSV):
-      <template v-for="(table, i) in RECORD_TABLES" :key="table.id"
-        >{{ i > 0 ? ', ' : ''
-        }}<a :href="`/api/athletes/${athlete.id}/tables/${table.id}`" :download="`${table.id}.csv`">{{
-          table.name.toLowerCase()
-        }}</a></template
-      >
-    </p>
+    <div>
+      <h3><a :href="`/api/athletes/${athlete.id}/record`" download="athlete-record.json">Export the whole record (JSON)</a></h3>
+      <p class="soft">Everything that is kept about {{ athlete.name }}, table by table, with who read it and when.</p>
+    </div>
+    <div v-if="session.may('GET', '/athletes/:id/fhir')">
+      <h3>
+        <span v-if="turned">Export for other health records (HL7 FHIR R4)</span
+        ><a v-else :href="fhirHref" download="athlete-fhir.json">Export for other health records (HL7 FHIR R4)</a>
+      </h3>
+      <p class="soft">
+        Visits, readings with their error, conditions, blocks done with their dose, goals, home work, check-ins. Left out: stop questions,
+        cautions, findings, notes, letters, loads, contacts, medication.
+      </p>
+      <div class="span">
+        <DayField id="fhir-from" label="Visits from" optional placeholder="the first" :value="from" @day="(day) => (from = day)" />
+        <DayField id="fhir-to" label="to" optional placeholder="the last" :value="to" @day="(day) => (to = day)" />
+      </div>
+      <p v-if="turned" class="wrong" role="alert">The first day is after the last one.</p>
+    </div>
+    <div v-if="session.may('GET', '/athletes/:id/tables/:table')">
+      <h3>Export tables (CSV)</h3>
+      <p>
+        <template v-for="(table, i) in RECORD_TABLES" :key="table.id"
+          >{{ i > 0 ? ', ' : ''
+          }}<a :href="`/api/athletes/${athlete.id}/tables/${table.id}`" :download="`${table.id}.csv`">{{
+            table.name.toLowerCase()
+          }}</a></template
+        >
+      </p>
+      <p class="soft">
+        <a :href="`/api/athletes/${athlete.id}/tables`" download="athlete-tables.zip">Export all tables (ZIP)</a>, with what every column
+        says (datapackage.json). Left out: corrected and withdrawn readings, findings and check-ins; planned sessions.
+      </p>
+    </div>
     <template v-if="session.may('DELETE', '/athletes/:id')">
       <button v-if="!erasing" type="button" class="link" @click="erasing = true">Erase this athlete</button>
       <form v-else class="fields" @submit.prevent="erase">
@@ -48,7 +83,7 @@ async function erase(): Promise<void> {
         </p>
         <div class="field">
           <label for="erase-name">Type the name to erase: {{ athlete.name }}</label>
-          <input id="erase-name" v-model="typed" class="input" autocomplete="off" :aria-invalid="wrong ? 'true' : undefined" />
+          <TextInput id="erase-name" v-model="typed" autocomplete="off" :aria-invalid="wrong ? 'true' : undefined" />
           <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
         </div>
         <div class="choices">
@@ -60,6 +95,22 @@ async function erase(): Promise<void> {
 </template>
 
 <style scoped>
+.card h3 {
+  margin: 0;
+  font-size: 15px;
+}
+
+.card div > p {
+  margin: 2px 0 6px;
+}
+
+.span {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
+  gap: 12px;
+  max-width: 420px;
+}
+
 .link {
   justify-self: start;
   color: var(--clay-text);

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import DatePicker from 'ant-design-vue/es/date-picker';
 import { DateTime } from 'luxon';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { addDays } from '@pace-bend/core/load';
 import type { AthleteFile, SeasonFile } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../../api/api.ts';
+import DayField from '../../parts/DayField.vue';
 import PickOne from '../../parts/PickOne.vue';
 import PosedFigure from '../../parts/PosedFigure.vue';
 import SavePictures from '../../parts/SavePictures.vue';
@@ -100,8 +100,8 @@ async function save(): Promise<void> {
         ]"
         @change="(who) => (reader = who)"
       />
-      <label>from <DatePicker v-model:value="from as never" value-format="YYYY-MM-DD" :allow-clear="false" aria-label="From" /></label>
-      <label>to <DatePicker v-model:value="to as never" value-format="YYYY-MM-DD" :allow-clear="false" aria-label="To" /></label>
+      <DayField id="report-from" label="From" :value="from" @day="(day) => (from = day)" />
+      <DayField id="report-to" label="To" :value="to" @day="(day) => (to = day)" />
       <Button type="primary" :loading="busy" :disabled="backward" @click="save">Save as PDF</Button>
     </div>
     <p v-if="backward" class="wrong" role="alert">It ends on the day it begins, or later.</p>
@@ -190,7 +190,7 @@ h3 {
 
 .charts {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(280px, 100%), 1fr));
   gap: 6px 18px;
 }
 </style>

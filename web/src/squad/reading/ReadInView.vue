@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
+import Checkbox from 'ant-design-vue/es/checkbox';
 import { v7 as uuid } from 'uuid';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { personKey, SQUAD_FIELDS, type DateOrder, type SquadField, type SquadRow } from '@pace-bend/core/exchange';
 import { LIMITS, type AthleteList } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../../api/api.ts';
+import DataTable, { type DataColumn } from '../../parts/DataTable.vue';
+import FilePick from '../../parts/FilePick.vue';
 import PickOne from '../../parts/PickOne.vue';
 import ProblemNote from '../../parts/ProblemNote.vue';
 import { usePractice } from '../../stores/practice.ts';
@@ -22,7 +25,6 @@ const here = shallowRef<ReadonlySet<string>>(new Set());
 const skipWrong = ref(false);
 /** Ids by row, made once: trying again adds nobody twice. */
 let ids = new Map<number, string>();
-const SHOWN = 12;
 const MOST_BYTES = 20 * 1024 * 1024;
 
 let worker: Worker | null = null;
@@ -76,8 +78,7 @@ const ask = (question: SquadQuestion) => {
   worker!.postMessage(question);
 };
 
-async function take(file: File | undefined): Promise<void> {
-  if (!file) return;
+async function take(file: File): Promise<void> {
   added.value = null;
   problem.value = null;
   table.value = null;
@@ -148,6 +149,12 @@ async function readIn(): Promise<void> {
   }
 }
 /** A field of a row as it will be written, several sports one after the other. */
+const PREVIEW: readonly DataColumn<SquadRow>[] = SQUAD_FIELDS.map(({ id, label }) => ({
+  key: id,
+  title: label,
+  value: (row) => cellOf(row, id),
+  sortable: true,
+}));
 function cellOf(row: SquadRow, field: SquadField): string {
   const played = practice.played(row.sports);
   switch (field) {
@@ -173,7 +180,7 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
 <template>
   <div class="page">
     <header>
-      <h1>Read a squad in</h1>
+      <h1>Import a squad</h1>
       <RouterLink to="/squad">Back to the squad</RouterLink><span class="soft" role="status">{{ busy }}</span>
     </header>
     <ProblemNote v-if="problem" :problem="problem"
@@ -182,17 +189,12 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
       </ul></ProblemNote
     >
     <p v-if="added !== null" class="done" role="status">
-      {{ added }} {{ added === 1 ? 'athlete' : 'athletes' }} read in. <RouterLink to="/squad">To the squad</RouterLink>
+      {{ added }} {{ added === 1 ? 'athlete' : 'athletes' }} imported. <RouterLink to="/squad">To the squad</RouterLink>
     </p>
     <section class="card fields" aria-label="Table">
       <div class="field">
-        <label for="squad-file">A table with one athlete a row, name and birth date at least (CSV; commas, semicolons or tabs)</label>
-        <input
-          id="squad-file"
-          type="file"
-          accept=".csv,.tsv,.txt,text/csv"
-          @change="take(($event.target as HTMLInputElement).files?.[0])"
-        />
+        <p>A table with one athlete a row, name and birth date at least (CSV; commas, semicolons or tabs)</p>
+        <FilePick label="Choose a table" accept=".csv,.tsv,.txt,text/csv" drop @pick="take" />
       </div>
       <p v-if="table" class="soft small">
         {{ fileName }}: {{ table.count }} {{ table.count === 1 ? 'row' : 'rows' }}, {{ DELIMITER_WORDS[table.delimiter] ?? 'one column' }},
@@ -230,10 +232,10 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
           >.
         </p>
         <p v-if="tooMany" class="wrong" role="alert">{{ LIMITS.importRows }} at most at once. Cut the table in parts.</p>
-        <label v-if="wrongRows > 0" class="check"><input v-model="skipWrong" type="checkbox" /> Leave the wrong rows out</label>
+        <Checkbox v-if="wrongRows > 0" v-model:checked="skipWrong">Leave the wrong rows out</Checkbox>
         <div>
           <Button type="primary" size="large" :disabled="!mayGo" :loading="busy.startsWith('Writing')" @click="readIn"
-            >Read {{ fresh.length }} in</Button
+            >Import {{ fresh.length }}</Button
           >
         </div>
       </section>
@@ -249,29 +251,9 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
         </ul>
       </section>
 
-      <section v-if="fresh.length > 0" class="card preview" aria-label="First rows">
-        <table class="rows">
-          <caption class="soft small">
-            The first
-            {{
-              Math.min(SHOWN, fresh.length)
-            }}
-            of
-            {{
-              fresh.length
-            }}, as they will be written
-          </caption>
-          <thead>
-            <tr>
-              <th v-for="field in SQUAD_FIELDS" :key="field.id" scope="col">{{ field.label }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="row in fresh.slice(0, SHOWN)" :key="row.row">
-              <td v-for="field in SQUAD_FIELDS" :key="field.id">{{ cellOf(row, field.id) }}</td>
-            </tr>
-          </tbody>
-        </table>
+      <section v-if="fresh.length > 0" class="card" aria-label="As it will be written">
+        <h2>As it will be written</h2>
+        <DataTable label="Athletes to be added" :rows="fresh" :columns="PREVIEW" :row-key="(row) => row.row" />
       </section>
     </template>
   </div>
@@ -286,25 +268,13 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
 
 .columns {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(190px, 100%), 1fr));
   gap: 12px;
   margin-top: 8px;
 }
 
 .care {
   color: var(--clay-text);
-}
-
-.check {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-
-.check input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--spruce-fill);
 }
 
 .problems {
@@ -318,19 +288,5 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
   grid-template-columns: 76px 120px minmax(0, 1fr);
   gap: 8px;
   padding: 3px 0;
-}
-
-.preview {
-  overflow-x: auto;
-}
-
-caption {
-  margin-bottom: 6px;
-  text-align: left;
-}
-
-.rows th,
-.rows td {
-  white-space: nowrap;
 }
 </style>

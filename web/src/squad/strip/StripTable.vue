@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import type { Motion } from '@pace-bend/core/body';
-import type { StripOrder, StripRow } from '@pace-bend/core/record';
+import { formatNumber } from '@pace-bend/core/measure';
+import type { StripCell, StripOrder, StripRow } from '@pace-bend/core/record';
 import PosedFigure from '../../parts/PosedFigure.vue';
 import StripPair from './StripPair.vue';
 
 /** People down, motions across; a heading sorts by what stands under it. */
 const props = defineProps<{ motions: readonly Motion[]; rows: readonly StripRow[]; order: StripOrder }>();
 defineEmits<{ order: [order: StripOrder] }>();
+/** Both sides in figures, left first; the drawing says the same to ears. */
+const valuesOf = ({ comparison: { motion, sides } }: StripCell) =>
+  `${sides.map(({ now }) => (now ? formatNumber(now.value, 0) : '–')).join(' · ')}${motion.unit === 'deg' ? '°' : ' cm'}`;
 const isOrder = (motionId: string) => typeof props.order === 'object' && props.order.motionId === motionId;
 </script>
 
@@ -34,10 +38,12 @@ const isOrder = (motionId: string) => typeof props.order === 'object' && props.o
         <th scope="row" class="who">
           <RouterLink :to="`/athlete/${row.id}`" :title="row.name">{{ row.name }}</RouterLink>
         </th>
-        <td v-for="motion in motions" :key="motion.id">
-          <StripPair v-if="row.cells.get(motion.id)" :cell="row.cells.get(motion.id)!" /><span v-else class="soft" aria-label="not read"
-            >·</span
-          >
+        <td v-for="motion in motions" :key="motion.id" :tabindex="row.cells.has(motion.id) ? 0 : undefined">
+          <template v-if="row.cells.get(motion.id)"
+            ><StripPair :cell="row.cells.get(motion.id)!" /><span class="values num" aria-hidden="true">{{
+              valuesOf(row.cells.get(motion.id)!)
+            }}</span></template
+          ><span v-else class="soft" aria-label="not read">·</span>
         </td>
       </tr>
     </tbody>
@@ -72,10 +78,8 @@ thead th {
   z-index: 1;
   max-width: 180px;
   border-right: 1px solid var(--line);
-  overflow: hidden;
+  overflow-wrap: anywhere;
   text-align: left;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 
 thead .who {
@@ -117,5 +121,29 @@ thead .who {
 
 td svg {
   margin: 0 auto;
+}
+
+/* In figures where somebody looks closer: under the pointer, at the focus, at a touch, and on paper. */
+.values {
+  display: block;
+  font-size: 12.5px;
+  line-height: 1.2;
+  visibility: hidden;
+}
+
+td:hover .values,
+td:focus .values {
+  visibility: visible;
+}
+
+td:focus {
+  outline: 2.5px solid var(--spruce);
+  outline-offset: -2px;
+}
+
+@media print {
+  .values {
+    visibility: visible;
+  }
 }
 </style>

@@ -237,7 +237,7 @@ useWindowKeys(onKey);
   font-size: 22px;
 }
 
-@media (max-width: 1020px) {
+@container page (max-width: 812px) {
   .arrive {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -5,6 +5,8 @@ import { LIMITS } from '@pace-bend/core/record';
 import PickOne from '../../parts/PickOne.vue';
 import { BODY_SIDES, REGION_CHOICES } from '../../parts/words.ts';
 import { useVisit } from '../../stores/visit.ts';
+import TextInput from '../../parts/TextInput.vue';
+import LongText from '../../parts/LongText.vue';
 
 /** What hurts, where, how much; what changed; training behind and ahead. Last time's answers stand beside. */
 const visit = useVisit();
@@ -23,10 +25,9 @@ const LINES = [
   <section class="card complaint fields" aria-label="What brings them">
     <div class="field">
       <label for="complaint">What brings them today</label>
-      <textarea
+      <LongText
         id="complaint"
-        class="textbox"
-        :value="now.complaint"
+        :model-value="now.complaint"
         :maxlength="LIMITS.complaintLength"
         :readonly="visit.finished"
         rows="2"
@@ -78,10 +79,9 @@ const LINES = [
     <div class="lines">
       <div v-for="line in LINES" :key="line.id" class="field">
         <label :for="line.id">{{ line.label }}</label>
-        <input
+        <TextInput
           :id="line.id"
-          class="input"
-          :value="now[line.id]"
+          :model-value="now[line.id]"
           :maxlength="line.most"
           :readonly="visit.finished"
           :placeholder="line.placeholder"
@@ -136,7 +136,18 @@ const LINES = [
   line-height: 1.35;
 }
 
-@media (max-width: 1180px) {
+/* Eleven of a finger's width take two rows where one has no room. */
+@media (pointer: coarse) {
+  .place {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .scores {
+    grid-template-columns: repeat(auto-fit, minmax(44px, 1fr));
+  }
+}
+
+@container page (max-width: 972px) {
   .place,
   .lines {
     grid-template-columns: minmax(0, 1fr);

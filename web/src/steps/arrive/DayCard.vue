@@ -80,7 +80,7 @@ defineExpose({ takeIn, answer });
           >{{ checkIn ? 'Correct answers' : 'Enter answers' }} <span class="key">D</span></Button
         >
         <Button :type="kept && !changed ? 'default' : 'primary'" :disabled="visit.finished" @click="takeIn"
-          >{{ kept && !changed ? 'Taken in' : 'Take it in' }} <span class="key">T</span></Button
+          >{{ kept && !changed ? 'Applied' : 'Apply it' }} <span class="key">T</span></Button
         >
       </span>
     </header>
@@ -138,7 +138,7 @@ defineExpose({ takeIn, answer });
       A day to {{ today.effective.word }}: about {{ today.minutes }} of {{ file.visit.minutesAvailable }} minutes.
       <button type="button" class="link" @click="emit('minutes', today.minutes)">Use {{ today.minutes }} minutes</button>
     </p>
-    <p v-if="changed" class="small care">Taken in as “{{ kept!.word }}”; it stands differently now. Take it in again.</p>
+    <p v-if="changed" class="small care">Applied as “{{ kept!.word }}”; it stands differently now. Apply it again.</p>
     <p class="soft small">Advice from what is known, by common practice. Whoever treats decides.</p>
   </section>
   <SheetDialog v-model:open="asking" :title="`Today’s answers of ${file.athlete.name}`" :width="600">

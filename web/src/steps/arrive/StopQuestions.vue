@@ -159,7 +159,7 @@ li.on {
   font-size: 13px;
 }
 
-@media (max-width: 1020px) {
+@container page (max-width: 812px) {
   ul {
     grid-template-columns: 1fr;
   }

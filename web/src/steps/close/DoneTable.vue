@@ -44,7 +44,7 @@ function remarks(side: SideDone): string {
           <th scope="col">Side</th>
           <th scope="col">Rounds</th>
           <th scope="col">End range</th>
-          <th scope="col">Contraction</th>
+          <th scope="col">Press</th>
           <th scope="col">In all</th>
           <th scope="col">Efforts</th>
           <th scope="col">Discomfort</th>

@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import DatePicker from 'ant-design-vue/es/date-picker';
 import { v7 as uuid } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { comeBack, hasWords, keptSoFar, lookChoices, shortOf, toggleWords } from '@pace-bend/core/next';
-import { LIMITS, type Visit } from '@pace-bend/core/record';
+import { isDay, LIMITS, timeProblem, type Visit } from '@pace-bend/core/record';
 import { api } from '../../api/api.ts';
+import DayField from '../../parts/DayField.vue';
 import NumberField from '../../parts/NumberField.vue';
 import ProblemNote from '../../parts/ProblemNote.vue';
+import TimeField from '../../parts/TimeField.vue';
+import { dayProblem, NO_SUCH_TIME } from '../../parts/typedDays.ts';
 import { useAction } from '../../parts/useAction.ts';
 import { useDay } from '../../stores/day.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
+import TextInput from '../../parts/TextInput.vue';
 
 /** What to look at first next time, chosen; when to come back, with the reason; and the booking itself. */
 const visit = useVisit();
@@ -65,14 +68,15 @@ watch(
   { immediate: true },
 );
 function timeNow(): string {
-  return practice.timeOfDay(file.value.visit.startsAt);
+  return practice.recordTime(file.value.visit.startsAt);
 }
-const startsAt = computed(() => (on.value === '' ? null : practice.instantAt(on.value, at.value)));
+const startsAt = computed(() => (!isDay(on.value) ? null : practice.instantAt(on.value, at.value)));
 const { min, max } = LIMITS.visitMinutes;
 const wrong = computed(() => {
   if (!tried.value) return '';
   if (on.value === '') return 'Choose a day.';
-  if (startsAt.value === null) return 'A time is written HH:MM, 00:00 to 23:59.';
+  const unread = dayProblem(on.value, practice.today) ?? timeProblem(at.value);
+  if (unread !== null || startsAt.value === null) return unread ?? NO_SUCH_TIME;
   if (Date.parse(startsAt.value) <= startMs.value) return 'Next time lies after this visit.';
   if (!Number.isInteger(minutes.value) || minutes.value < min || minutes.value > max) return `Whole minutes, ${min} to ${max}.`;
   return '';
@@ -113,10 +117,9 @@ const booked = computed(() => file.value.nextVisitAt);
     </div>
     <div class="field">
       <label for="look-first">Next time, look at first</label>
-      <input
+      <TextInput
         id="look-first"
-        class="input"
-        :value="kept"
+        :model-value="kept"
         :maxlength="LIMITS.aboutLength"
         :readonly="visit.finished"
         placeholder="Stands on top when they arrive again"
@@ -134,20 +137,8 @@ const booked = computed(() => file.value.nextVisitAt);
       ><template v-else>No day proposed: {{ back.reasons.join('; ') }}.</template>
     </p>
     <form v-if="!booked" class="book" novalidate @submit.prevent="book()">
-      <div class="field">
-        <label for="next-day">Day</label>
-        <DatePicker
-          id="next-day"
-          :value="(on || undefined) as never"
-          value-format="YYYY-MM-DD"
-          :allow-clear="false"
-          @change="(value: unknown) => (on = String(value))"
-        />
-      </div>
-      <div class="field">
-        <label for="next-time">Time</label>
-        <input id="next-time" v-model="at" class="input num short" placeholder="HH:MM" inputmode="numeric" maxlength="5" />
-      </div>
+      <DayField id="next-day" v-model:value="on" label="Day" />
+      <TimeField id="next-time" v-model:value="at" />
       <div class="field">
         <span class="label">Minutes</span>
         <NumberField
@@ -186,8 +177,13 @@ const booked = computed(() => file.value.nextVisitAt);
 .book {
   display: flex;
   flex-wrap: wrap;
-  align-items: end;
-  gap: 10px 14px;
+  align-items: start;
+  gap: 2px 14px;
+}
+
+/* Beside fields that have a label above them. */
+.book > .ant-btn {
+  margin-top: 24px;
 }
 
 .booked {

@@ -9,6 +9,7 @@ import { usePractice } from '../../stores/practice.ts';
 import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { useNote } from './useNote.ts';
+import LongText from '../../parts/LongText.vue';
 
 /**
  * The note writes itself from the record, sentence by sentence, each with what it comes from. A sentence can be put in other words or left
@@ -51,7 +52,7 @@ const add = () =>
     await visit.addToNote(addition.value.trim());
     addition.value = '';
   });
-const when = (instant: string) => `${practice.dayOf(instant)}, ${practice.timeOfDay(instant)}`;
+const when = (instant: string) => `${practice.dayOf(instant)}, ${practice.recordTime(instant)}`;
 </script>
 
 <template>
@@ -75,7 +76,7 @@ const when = (instant: string) => `${practice.dayOf(instant)}, ${practice.timeOf
       </ol>
       <form v-if="mayWrite" class="add" @submit.prevent="add">
         <label for="addition">Add to the signed note</label>
-        <textarea id="addition" v-model="addition" class="textbox" rows="2" :maxlength="LIMITS.noteLength" />
+        <LongText id="addition" v-model="addition" rows="2" :maxlength="LIMITS.noteLength" />
         <Button html-type="submit" :disabled="addition.trim() === ''" :loading="busy">Sign this addition</Button>
       </form>
     </template>
@@ -102,9 +103,8 @@ const when = (instant: string) => `${practice.dayOf(instant)}, ${practice.timeOf
               ><b v-if="each.isOutdated"> · the record has changed since</b>
             </p>
             <template v-if="canEdit">
-              <textarea
+              <LongText
                 v-model="typed"
-                class="textbox"
                 rows="2"
                 :maxlength="LIMITS.noteLength"
                 aria-label="In your words"
@@ -122,11 +122,10 @@ const when = (instant: string) => `${practice.dayOf(instant)}, ${practice.timeOf
       </div>
       <template v-if="mayWrite">
         <label for="note"><h3>Your words</h3></label>
-        <textarea
+        <LongText
           id="note"
-          class="textbox"
           rows="3"
-          :value="own"
+          :model-value="own"
           :maxlength="LIMITS.noteLength"
           :readonly="!canEdit"
           placeholder="What you saw"

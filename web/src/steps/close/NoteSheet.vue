@@ -7,7 +7,7 @@ import { useNote } from './useNote.ts';
 defineProps<{ title: string; date: string }>();
 const practice = usePractice();
 const { note, text } = useNote();
-const when = (instant: string) => `${practice.dayOf(instant)}, ${practice.timeOfDay(instant)}`;
+const when = (instant: string) => `${practice.dayOf(instant)}, ${practice.recordTime(instant)}`;
 const whole = computed(() => {
   const { signed, addenda } = note.value!;
   if (!signed) return `${text.value}\n\nDraft, not signed.`;

@@ -64,7 +64,7 @@ const save = () =>
         parts: REPORT_PARTS.map(({ id }) => id).filter((id) => chosen.value.includes(id)),
         sentences: sentences.value,
         note: note.value,
-        when: (instant) => `${practice.dayOf(instant)}, ${practice.timeOfDay(instant)}`,
+        when: (instant) => `${practice.dayOf(instant)}, ${practice.recordTime(instant)}`,
         home,
         pictures: pictures.value,
       }),

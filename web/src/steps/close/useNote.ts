@@ -19,7 +19,7 @@ export function useNote() {
       person: practice.personOf(file.athlete),
       onDay: practice.dayOf(file.visit.startsAt),
       nameOf: (id) => (id !== null && id === session.me?.id ? session.me.name : null),
-      timeOf: (instant) => practice.timeOfDay(instant),
+      timeOf: (instant) => practice.recordTime(instant),
       dayWords: (instant) => practice.shortDate(instant),
     });
   });

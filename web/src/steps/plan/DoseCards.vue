@@ -142,7 +142,7 @@ const min = (minutes: number) => minutes.toFixed(minutes < 10 ? 1 : 0);
 <style scoped>
 .doses {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(240px, 100%), 1fr));
   gap: 16px;
 }
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { BlockPlan, Method } from '@pace-bend/core/method';
+import LongText from '../../parts/LongText.vue';
 
 /** Stations, directions, points, angles of a block: one a line, in their order. */
 const props = defineProps<{ block: BlockPlan; method: Method; disabled: boolean }>();
@@ -20,11 +21,10 @@ function wrong(id: string): string | null {
 <template>
   <div v-for="list in method.lists" :key="list.id" class="list">
     <label :for="`list-${list.id}`">{{ list.label }}</label>
-    <textarea
+    <LongText
       :id="`list-${list.id}`"
-      class="textbox"
       :rows="Math.min(6, valuesOf(list.id).length + 1)"
-      :value="valuesOf(list.id).join('\n')"
+      :model-value="valuesOf(list.id).join('\n')"
       :disabled="disabled"
       :aria-invalid="wrong(list.id) ? 'true' : undefined"
       @input="type(list.id, ($event.target as HTMLTextAreaElement).value)"

@@ -313,8 +313,8 @@ useWindowKeys(onKey);
         >
         <p v-if="blocks.length > 0 && !line" class="wrong" role="alert">A number in the plan cannot be; it is marked.</p>
         <p v-else-if="forbidden.length > 0" class="wrong" role="alert">
-          {{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: give the reason below, or take it out. It is not
-          kept until then.
+          {{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: give the reason below, or remove it. It is not kept
+          until then.
         </p>
       </div>
       <BlockLimits v-if="selected && entry && motion" :sides="cautions" :motion="motion" />
@@ -435,7 +435,7 @@ useWindowKeys(onKey);
   right: 14px;
 }
 
-@media (max-width: 560px) {
+@container page (max-width: 560px) {
   .with-picture .block-head {
     padding-right: 0;
   }
@@ -500,7 +500,7 @@ useWindowKeys(onKey);
   color: var(--clay-text);
 }
 
-@media (max-width: 1020px) {
+@container page (max-width: 812px) {
   .plan {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -26,7 +26,7 @@ const emit = defineEmits<{ take: [blocks: readonly BlockPlan[]] }>();
 const shelf = useShelf();
 const shown = ref(0);
 const openReason = ref('');
-const { state, proposal, others, leftOut, triedMore, bound, failure, tookMs, warm, pins, bans } = props.asked;
+const { state, proposal, others, leftOut, triedMore, bound, failure, warm, pins, bans } = props.asked;
 
 const choices = computed<readonly { words: string; proposal: Proposal }[]>(() =>
   proposal.value ? [{ words: 'The best for this time', proposal: proposal.value }, ...(others.value ?? [])] : [],
@@ -128,12 +128,9 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
       </div>
       <p v-if="state !== 'working'" class="small said">
         <b class="num">{{ formatDuration(plan.seconds * 1000) }}</b> · {{ plan.turns }} {{ plan.turns === 1 ? 'turn' : 'turns' }} ·
-        <template v-if="plan.status === 'optimal'"
-          >best possible for this time{{ unweighed ? ', of what was weighed' : '' }}: proven</template
-        >
+        <template v-if="plan.status === 'optimal'">nothing better fits this time{{ unweighed ? ', of what was weighed' : '' }}</template>
         <template v-else-if="plan.status === 'impossible'">what is pinned does not fit into {{ minutes }} min</template>
         <template v-else>best so far; no plan is more than {{ plan.gap.toFixed(1) }} better</template>
-        <span class="soft"> · {{ tookMs < 1000 ? `${Math.round(tookMs)} ms` : `${(tookMs / 1000).toFixed(1)} s` }}</span>
       </p>
       <p v-if="plan.status !== 'impossible' && work.length === 0" class="soft">
         Nothing falls short beyond the error, or nothing that does fits the time. No need to chase anything today.

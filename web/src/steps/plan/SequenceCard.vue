@@ -12,6 +12,7 @@ import { SIDE_WORDS } from '../../parts/words.ts';
 import { useSession } from '../../stores/session.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
+import TextInput from '../../parts/TextInput.vue';
 
 /** Sequences that are taught, or kept, as one: looked at, put into the plan as blocks that can be changed, and made from a plan. */
 const props = defineProps<{ blocks: readonly BlockPlan[]; disabled: boolean }>();
@@ -131,7 +132,7 @@ const takeOff = () =>
       <p v-if="!keeping" class="acts"><Button @click="keeping = true">Keep this plan as a sequence</Button></p>
       <form v-else class="keep" novalidate @submit.prevent="keep">
         <label
-          >Name of the sequence<input v-model="name" class="input" maxlength="120" :aria-invalid="tried && nameWrong ? 'true' : undefined"
+          >Name of the sequence<TextInput v-model="name" maxlength="120" :aria-invalid="tried && nameWrong ? 'true' : undefined"
         /></label>
         <p v-if="tried && nameWrong" class="wrong" role="alert">{{ nameWrong }}</p>
         <p class="acts">

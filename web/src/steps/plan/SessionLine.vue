@@ -190,7 +190,7 @@ function onKey(event: KeyboardEvent, id: string): void {
             </button>
             <button
               type="button"
-              :aria-label="`Take out ${shelf.entryOf(blockOf(cell)!.entryId).name}`"
+              :aria-label="`Remove ${shelf.entryOf(blockOf(cell)!.entryId).name}`"
               @click="emit('remove', cell.blockId!)"
             >
               ×

@@ -2,6 +2,7 @@
 import Button from 'ant-design-vue/es/button';
 import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import { blockCautions } from '@pace-bend/core/caution';
 import { formatDuration } from '@pace-bend/core/record';
 import { sessionStrip, type StripItem } from '@pace-bend/core/session';
 import ProblemNote from '../../parts/ProblemNote.vue';
@@ -10,7 +11,7 @@ import { SIDE_WORDS } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
-import { sheetRows, sheetWatch } from './sheetRows.ts';
+import { sheetRows, sheetType, sheetWatch } from './sheetRows.ts';
 import { breathOf, edgesOf, lineOf, mayMeasureIn, measuredIn } from './planFacts.ts';
 
 /** The session as one page for the wall: minute by minute, big enough to read from the table. */
@@ -30,19 +31,28 @@ async function open(): Promise<void> {
 watch(id, () => void open(), { immediate: true });
 
 const file = computed(() => (visit.id === id.value ? visit.file : null));
+const edges = computed(() => (file.value ? edgesOf(file.value) : []));
+const line = computed(() => (file.value ? lineOf(file.value.plan.blocks, breathOf(file.value), edges.value, shelf.shelf) : null));
 const strip = computed(() => {
   if (!file.value) return null;
-  const edges = edgesOf(file.value);
-  const { blocks } = file.value.plan;
   return sessionStrip({
-    blocks,
-    line: lineOf(blocks, breathOf(file.value), edges, shelf.shelf),
-    isMeasured: measuredIn(edges),
+    blocks: file.value.plan.blocks,
+    line: line.value,
+    isMeasured: measuredIn(edges.value),
     mayMeasure: mayMeasureIn(file.value, visit.cautionContext!),
     shelf: shelf.shelf,
   });
 });
-const rows = computed(() => (strip.value ? sheetRows(strip.value, file.value!.plan.blocks, shelf.shelf) : []));
+const rows = computed(() => {
+  if (!file.value || !strip.value) return [];
+  const { plan, overrides } = file.value;
+  return sheetRows(strip.value, plan.blocks, shelf.shelf, {
+    line: line.value,
+    cautions: new Map(plan.blocks.map((block) => [block.id, blockCautions(block, visit.cautionContext!, overrides, shelf.shelf)])),
+    edgeOf: (motionId, side) => edges.value.find((edge) => edge.motionId === motionId && edge.side === side)?.value ?? null,
+  });
+});
+const watched = computed(() => (file.value ? sheetWatch(file.value.plan.blocks, shelf.shelf) : []));
 const clock = (item: StripItem) => formatDuration(item.startS * 1000);
 const WORDS: Record<StripItem['kind'], string> = {
   opening: 'Settle, cover, consent',
@@ -65,7 +75,7 @@ const print = () => window.print();
         <h1>For the wall</h1>
         <RouterLink :to="`/visit/${id}/plan`">Back to the plan</RouterLink><Button type="primary" class="end" @click="print">Print</Button>
       </header>
-      <article class="sheet card">
+      <article class="sheet card" :style="{ '--type': `${sheetType(rows, watched.length)}px` }">
         <p class="title">
           <b>{{ file.athlete.name }}</b><span
             >{{ practice.shortDate(file.visit.startsAt) }}, {{ practice.timeOfDay(file.visit.startsAt) }}</span
@@ -74,40 +84,51 @@ const print = () => window.print();
         <p v-if="file.plan.blocks.length === 0" class="soft">Nothing is planned yet.</p>
         <table v-else>
           <tbody>
-            <tr
-              v-for="(row, i) in rows"
-              :key="i"
-              :class="[row.item.kind, { first: row.first, late: row.item.startS >= file.visit.minutesAvailable * 60 }]"
-            >
-              <td class="num time">{{ clock(row.item) }}</td>
-              <td class="place">{{ row.first ? row.item.position : '' }}</td>
-              <td v-if="row.work" class="what">
-                <EntryPicture
-                  class="pic"
-                  :entry="row.work.entry"
-                  :position="row.item.position"
-                  :side="row.item.side === 'midline' ? undefined : row.item.side"
-                  :size="46"
-                  :shape="1.4"
-                  decorative
-                /><b>{{ row.work.entry.name }}</b
-                ><template v-if="row.item.side !== 'midline'">, {{ SIDE_WORDS[row.item.side!].toLowerCase() }}</template> {{ ' '
-                }}<small>{{ row.work.method.name.toLowerCase() }}, {{ row.work.rounds }}&nbsp;×</small>
-              </td>
-              <td v-else class="what soft">
-                {{ WORDS[row.item.kind] }}<template v-if="row.item.kind === 'turn'">{{ ` to ${row.item.position}` }}</template
-                ><template v-if="row.item.motionId"
-                  >{{ `: ${row.item.words.toLowerCase()}`
-                  }}<template v-if="row.item.side !== 'midline'">, {{ row.item.side }}</template></template
-                >
-              </td>
-              <td class="press">{{ row.work?.told ? `“${row.work.told}”` : '' }}</td>
-              <td class="num dur">{{ formatDuration(row.item.seconds * 1000) }}</td>
-            </tr>
+            <template v-for="(row, i) in rows" :key="i">
+              <tr v-if="row.first" class="position">
+                <td colspan="3">{{ row.item.position }}</td>
+              </tr>
+              <tr :class="[row.item.kind, { late: row.item.startS >= file.visit.minutesAvailable * 60 }]">
+                <td class="num time">{{ clock(row.item) }}</td>
+                <td v-if="row.work" class="what">
+                  <EntryPicture
+                    class="pic"
+                    :entry="row.work.entry"
+                    :position="row.item.position"
+                    :side="row.item.side === 'midline' ? undefined : row.item.side"
+                    :size="58"
+                    :shape="1.4"
+                    decorative
+                  />
+                  <p>
+                    <b>{{ row.work.entry.name }}</b><template v-if="row.item.side !== 'midline'"
+                      >, <b>{{ SIDE_WORDS[row.item.side!].toLowerCase() }}</b></template
+                    >
+                  </p>
+                  <p class="numbers">
+                    <span>{{ row.work.method.name }}, {{ row.work.rounds }}&nbsp;×</span
+                    ><span v-if="row.work.edge"
+                      >today <b class="num">{{ row.work.edge }}</b></span
+                    ><span v-if="row.work.effort"
+                      >effort <b class="num">{{ row.work.effort }}</b></span
+                    ><span v-if="row.work.told">“{{ row.work.told }}”</span>
+                  </p>
+                  <p v-if="row.work.limits.length > 0" class="limits">{{ row.work.limits.join(', ') }}</p>
+                </td>
+                <td v-else class="what soft">
+                  {{ WORDS[row.item.kind] }}<template v-if="row.item.kind === 'turn'">{{ ` to ${row.item.position}` }}</template
+                  ><template v-if="row.item.motionId"
+                    >{{ `: ${row.item.words.toLowerCase()}`
+                    }}<template v-if="row.item.side !== 'midline'">, {{ row.item.side }}</template></template
+                  >
+                </td>
+                <td class="num dur">{{ formatDuration(row.item.seconds * 1000) }}</td>
+              </tr>
+            </template>
           </tbody>
         </table>
         <ul class="watch">
-          <li v-for="entry in sheetWatch(file.plan.blocks, shelf.shelf)" :key="entry.id">
+          <li v-for="entry in watched" :key="entry.id">
             <b>{{ entry.name }}</b> {{ entry.watch }}
           </li>
         </ul>
@@ -151,29 +172,22 @@ td {
   vertical-align: baseline;
 }
 
-.first td {
-  border-top: 2px solid var(--line);
-}
-
-.time {
-  width: 58px;
-}
-
-.place {
-  width: 104px;
+.position td {
+  padding-top: 8px;
+  border-bottom: 2px solid var(--line);
   font-weight: 600;
 }
 
-.place::first-letter {
+.position td::first-letter {
   text-transform: uppercase;
 }
 
-.press {
-  width: 172px;
+.time {
+  width: 3.6em;
 }
 
 .dur {
-  width: 52px;
+  width: 3.2em;
   text-align: right;
 }
 
@@ -187,6 +201,54 @@ td {
   font-size: 14px;
 }
 
+.what {
+  overflow-wrap: anywhere;
+}
+
+.what p {
+  margin: 0;
+}
+
+.numbers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 12px;
+}
+
+.numbers .num {
+  font-size: inherit;
+}
+
+/* What must not be forgotten has a bar, also on paper without colours. */
+.limits {
+  display: table;
+  padding-left: 7px;
+  border-left: 4px solid var(--sun);
+  font-weight: 600;
+}
+
+@container page (max-width: 640px) {
+  .sheet {
+    padding: 12px;
+  }
+
+  .title {
+    flex-wrap: wrap;
+  }
+
+  td {
+    padding-right: 6px;
+  }
+
+  .dur {
+    padding-right: 0;
+  }
+
+  .pic {
+    display: none;
+  }
+}
+
 /* Read from the table, two metres away: as large as one page lets it be. */
 @media print {
   .sheet {
@@ -195,30 +257,24 @@ td {
     border: 0;
   }
 
+  .pic {
+    display: block;
+  }
+
   .title {
-    font-size: 19pt;
+    flex-wrap: nowrap;
+    font-size: calc(1.25 * var(--type));
   }
 
   table {
-    font-size: 15pt;
+    margin: 6px 0;
+    font-size: var(--type);
     line-height: 1.25;
   }
 
   .watch {
-    font-size: 12.5pt;
-  }
-
-  .place {
-    width: 92pt;
-  }
-
-  .time,
-  .dur {
-    width: 48pt;
-  }
-
-  .press {
-    width: 150pt;
+    font-size: calc(0.85 * var(--type));
+    line-height: 1.25;
   }
 
   tr {

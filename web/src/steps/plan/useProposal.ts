@@ -29,7 +29,6 @@ export function useProposal() {
   /** How far the search is, with the plan that could be taken now. */
   const bound = shallowRef<{ best: number; bound: number; soFar: Proposal | null } | null>(null);
   const failure = ref('');
-  const tookMs = ref(0);
   const warm = ref(false);
   const pins = ref<Pin[]>([]);
   const bans = ref<string[]>([]);
@@ -90,7 +89,6 @@ export function useProposal() {
       case 'plan':
         proposal.value = answer.proposal;
         leftOut.value = answer.proposal.leftOut;
-        tookMs.value = answer.ms;
         bound.value = null;
         state.value = 'ready';
         return;
@@ -226,7 +224,6 @@ export function useProposal() {
     triedMore,
     bound,
     failure,
-    tookMs,
     warm,
     pins,
     bans,

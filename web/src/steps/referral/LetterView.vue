@@ -11,6 +11,8 @@ import { usePractice } from '../../stores/practice.ts';
 import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { draftLetter, measuredLines } from './letter.ts';
+import TextInput from '../../parts/TextInput.vue';
+import LongText from '../../parts/LongText.vue';
 
 /** A referral: what was seen, no diagnosis. Written here, printed on one page. */
 const route = useRoute();
@@ -86,26 +88,18 @@ const act = (what: 'keep' | 'print' | 'end') =>
         </p>
         <div class="field no-print">
           <label for="letter-to">To</label>
-          <input
-            id="letter-to"
-            v-model="fields.to"
-            class="input"
-            :maxlength="LIMITS.aboutLength"
-            :readonly="visit.finished"
-            @input="typed"
-          />
+          <TextInput id="letter-to" v-model="fields.to" :maxlength="LIMITS.aboutLength" :readonly="visit.finished" @input="typed" />
         </div>
         <p class="only-print">To: {{ fields.to }}</p>
         <p>
           Concerning <b>{{ file.athlete.name }}</b>, born {{ file.athlete.birthDate }}. Seen on {{ date }} at
-          {{ practice.timeOfDay(file.visit.startsAt) }}. Hands-on work was not begun, or was ended, for the following reasons.
+          {{ practice.recordTime(file.visit.startsAt) }}. Hands-on work was not begun, or was ended, for the following reasons.
         </p>
         <div class="field no-print">
           <label for="letter-seen">What was said and seen</label>
-          <textarea
+          <LongText
             id="letter-seen"
             v-model="fields.seen"
-            class="textbox"
             rows="9"
             :maxlength="LIMITS.noteLength"
             :readonly="visit.finished"
@@ -162,6 +156,17 @@ const act = (what: 'keep' | 'print' | 'end') =>
 ul {
   margin: 6px 0 0;
   padding-left: 20px;
+}
+
+@container page (max-width: 640px) {
+  .letter {
+    padding: 16px;
+    overflow-wrap: anywhere;
+  }
+
+  .from {
+    flex-wrap: wrap;
+  }
 }
 
 @media print {

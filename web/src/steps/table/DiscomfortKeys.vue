@@ -103,7 +103,11 @@ button:disabled {
   }
 
   .discomfort .lab {
-    grid-column: 1 / -1;
+    width: auto;
+    min-height: 54px;
+    font: 400 12px/1.15 var(--figures);
+    font-stretch: 75%;
+    overflow-wrap: anywhere;
   }
 
   .discomfort button.num {

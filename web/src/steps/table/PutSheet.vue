@@ -69,7 +69,7 @@ useWindowKeys((event) => {
 <style scoped>
 .offers {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(380px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(380px, 100%), 1fr));
   gap: 8px;
 }
 

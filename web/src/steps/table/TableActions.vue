@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import type { RunStatus } from '@pace-bend/core/table';
 import DiscomfortKeys from './DiscomfortKeys.vue';
 import type { TableHandle } from './useRun.ts';
@@ -15,12 +15,15 @@ const props = defineProps<{
   feltOpen: boolean;
   /** When a number is asked for. */
   numberMode: string;
+  /** What the hand does otherwise is a press away: the screen is small. */
+  phone: boolean;
 }>();
 defineEmits<{ space: []; stop: []; close: []; letter: []; number: []; hand: [act: TableAct]; score: [value: number] }>();
 const { run } = props;
 const { line, state, view, linkState, linkProblem, planChanged } = run;
 
 const cue = computed(() => view.value!.cue);
+const moreKeys = ref(false);
 const hasOther = computed(() =>
   line.value!.cues.some(
     (each) => each.index > cue.value.index && (each.side !== cue.value.side || each.blockIndex !== cue.value.blockIndex),
@@ -103,7 +106,7 @@ const spaceWords = computed(
       </button>
     </div>
     <template v-else>
-      <HandKeys v-if="status !== 'ready'" :run="run" :status="status" @key="(act) => $emit('hand', act)" />
+      <HandKeys v-if="status !== 'ready' && (!phone || moreKeys)" :run="run" :status="status" @key="(act) => $emit('hand', act)" />
       <DiscomfortKeys
         :ceiling="cue.painCeiling"
         :last="lastScore"
@@ -117,6 +120,16 @@ const spaceWords = computed(
         <template v-if="planChanged && status === 'held'"
           ><button type="button" class="key-button" @click="run.startOver">Plan changed: start over</button></template
         >
+        <button
+          v-if="phone && status !== 'ready'"
+          type="button"
+          class="key-button slim"
+          aria-label="More keys"
+          :aria-expanded="moreKeys"
+          @click="moreKeys = !moreKeys"
+        >
+          …
+        </button>
         <button v-if="status !== 'ready'" type="button" class="key-button slim" aria-label="Again" @click="run.act({ kind: 'again' })">
           ← <span class="wide">Again</span>
         </button>
@@ -220,11 +233,30 @@ footer {
     margin-left: 0;
   }
 
-  .actions .key-button,
   .choices .key-button {
     flex: 1 1 auto;
     padding: 0 10px;
     white-space: normal;
+  }
+
+  /* Two large ones, and what is needed less in the row beneath. */
+  .actions {
+    display: grid;
+    grid-template-columns: repeat(6, minmax(0, 1fr));
+  }
+
+  .actions .key-button {
+    grid-column: span 3;
+    order: -1;
+    min-height: 64px;
+    padding: 0 8px;
+    white-space: normal;
+  }
+
+  .actions .key-button.slim {
+    grid-column: span 2;
+    order: 0;
+    min-height: 54px;
   }
 }
 

@@ -9,14 +9,15 @@ import type { TableHandle } from './useRun.ts';
 import { keyOf } from '../../parts/keys.ts';
 
 /** Who is on the table, what is being done on which side, and how far the session is. */
-const props = defineProps<{ run: TableHandle; status: RunStatus }>();
+const props = defineProps<{ run: TableHandle; status: RunStatus; far: boolean }>();
+defineEmits<{ far: []; settings: [] }>();
 const outbox = useOutbox();
 const session = useSession();
 const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.run;
 </script>
 
 <template>
-  <header v-if="view">
+  <header v-if="view" :class="{ running: status === 'running' }">
     <RouterLink v-if="status !== 'running'" class="back" :to="`/visit/${visit.id}/plan`">Plan</RouterLink>
     <h1 class="name">{{ visit.file!.athlete.name }}</h1>
     <span class="block-name">{{ view.blockName }}</span>
@@ -40,6 +41,10 @@ const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.ru
       <button type="button" class="switch" :aria-pressed="spoken" @click="run.toggleSpoken">
         Voice {{ spoken ? 'on' : 'off' }} <kbd>{{ keyOf('spoken') }}</kbd>
       </button>
+      <button type="button" class="switch" :aria-pressed="far" @click="$emit('far')">
+        {{ far ? 'Far view' : 'Near view' }} <kbd>{{ keyOf('far') }}</kbd>
+      </button>
+      <button v-if="status !== 'running'" type="button" class="switch" @click="$emit('settings')">Settings</button>
       <span class="times"
         ><span class="num clock">{{ formatDuration(view.elapsedMs) }} of {{ formatDuration(view.totalMs) }}</span> work<template
           v-if="wholeMs !== null"
@@ -106,8 +111,16 @@ header {
 
 @media (max-width: 640px) {
   header {
-    gap: 4px 12px;
+    gap: 2px 12px;
+    min-height: 0;
     padding: 6px 14px;
+    font-size: 14px;
+  }
+
+  /* While it counts, the thumb has nothing to do up here. */
+  .running .switch,
+  .running .block-name {
+    display: none;
   }
 
   .tail {
@@ -122,6 +135,13 @@ header {
   background: var(--clay-soft);
   color: #f7c9b1;
   font-size: 14px;
+}
+
+@media (pointer: coarse) {
+  .switch,
+  .back {
+    min-height: 44px;
+  }
 }
 
 .switch {

@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onScopeDispose, ref, watch } from 'vue';
+import { useMediaQuery, useWindowSize } from '@vueuse/core';
 import { useRouter } from 'vue-router';
 import { strongestPress } from '@pace-bend/core/finding';
 import { formatNumber, referenceBands } from '@pace-bend/core/measure';
 import { phaseKind } from '@pace-bend/core/method';
-import { edgeFromDigits, redrawn } from '@pace-bend/core/table';
+import { edgeFromDigits, farType, redrawn } from '@pace-bend/core/table';
 import StairDrawing from '../../parts/StairDrawing.vue';
 import { usePractice } from '../../stores/practice.ts';
 import TableActions from './TableActions.vue';
 import TableHeader from './TableHeader.vue';
 import TableStage from './TableStage.vue';
+import ThinStair from './ThinStair.vue';
 import { useNumberAsked } from './useNumberAsked.ts';
 import FoundSheet from './FoundSheet.vue';
 import LivePanel from './LivePanel.vue';
@@ -21,7 +23,14 @@ import { useTableKeys } from './useTableKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
 import type { TableAct } from '../../parts/keys.ts';
 
+const SettingsDialog = defineAsyncComponent(() => import('./SettingsDialog.vue'));
+
 type HandAct = Extract<TableAct, 'more' | 'leave' | 'until' | 'drift' | 'brace' | 'other' | 'swap' | 'add' | 'found' | 'refer'>;
+
+/** Capitals of the far view's type as a share of its size; `widths.spec` measures it in the browser. */
+const CAP_SHARE = 0.68;
+/** A page at least this large has room for the far view. */
+const FAR_FROM = { width: 1000, height: 640 } as const;
 
 const props = defineProps<{ rate: number }>();
 
@@ -69,6 +78,16 @@ const unit = computed(() => block.value.unit);
 const lineMs = () => state.value.positionMs;
 /** Lower where the screen is: what is told and the keys come first. */
 const stairHeight = useStairHeight();
+/** Read from where the therapist stands, unless the screen is too small for it or somebody chose otherwise. */
+const screen = useWindowSize();
+const far = computed(() => run.settings.far ?? (screen.width.value >= FAR_FROM.width && screen.height.value >= FAR_FROM.height));
+const farSizes = computed(() => {
+  const { read, glance } = farType({ width: screen.width.value, height: screen.height.value }, CAP_SHARE);
+  return { '--far-read': `${read}px`, '--far-glance': `${glance}px` };
+});
+/** A phone shows what counts: its keys, the bar, and devices only where one is connected. */
+const phone = useMediaQuery('(max-width: 640px)');
+const settingsOpen = ref(false);
 const stage = ref<InstanceType<typeof TableStage> | null>(null);
 function edgeKey(): void {
   // Between two blocks there are readings to be taken: the key goes to their fields.
@@ -175,8 +194,20 @@ const hand: Record<HandAct, () => void> = {
   found,
   refer,
 };
-useTableKeys({
+/** The one step that is due: begin, go on, read what is to be read, measure again. */
+function step(): void {
+  const isLetter = state.value.referredMs !== null;
+  if (status.value === 'ready' || status.value === 'held') space();
+  else if (status.value === 'finished' && isLetter) openLetter();
+  else if (status.value === 'finished') {
+    const isInField = document.activeElement instanceof HTMLInputElement;
+    if (isInField || !stage.value?.focusReadings()) close();
+  } else if (status.value === 'showing') space();
+  else keys.next();
+}
+const keys = {
   space,
+  step,
   ...hand,
   undo: () => run.act({ kind: 'undo' }),
   number: number.another,
@@ -195,7 +226,11 @@ useTableKeys({
     if (state.value.referredMs !== null) openLetter();
     else if (status.value === 'finished') close();
   },
-});
+  far: () => {
+    run.change({ far: !far.value });
+  },
+};
+useTableKeys(keys, () => run.settings.pedals);
 </script>
 
 <template>
@@ -206,9 +241,11 @@ useTableKeys({
   <main
     v-else-if="view"
     class="table"
-    :class="`is-${status}`"
+    :class="[`is-${status}`, { far, phone }]"
     data-phases
+    data-large
     :style="{
+      ...farSizes,
       '--accent': `var(--phase-${status === 'eased' || status === 'stopped' || status === 'showing' ? 'contract' : family}-far, #f3eddf)`,
     }"
     data-testid="table"
@@ -216,7 +253,7 @@ useTableKeys({
     :data-cue="cue.index"
     :data-position="Math.round(state.positionMs)"
   >
-    <TableHeader :run="run" :status="status" />
+    <TableHeader :run="run" :status="status" :far="far" @far="keys.far()" @settings="settingsOpen = true" />
 
     <TableStage
       ref="stage"
@@ -227,12 +264,20 @@ useTableKeys({
       :edge-digits="edgeDigits"
       :felt-digits="feltDigits"
       :number-asked="number.isAsked.value"
+      :far="far"
     />
 
-    <LivePanel :live="live" />
+    <LivePanel v-if="(!far && !phone) || status === 'ready' || live.isConnected.value" :live="live" />
 
     <div class="drawing">
+      <ThinStair
+        v-if="far || phone"
+        :cues="sideCues"
+        :position-ms="state.positionMs"
+        :label="`Stair, ${cue.side}, round ${Math.min(Math.max(cue.round, 1), view.rounds)} of ${view.rounds}`"
+      />
       <StairDrawing
+        v-else
         :cues="sideCues"
         :better="block.better"
         :unit="unit"
@@ -252,6 +297,7 @@ useTableKeys({
       :edge-open="edgeDigits !== null"
       :felt-open="feltDigits !== null"
       :number-mode="number.words.value"
+      :phone="phone"
       @hand="(act) => hand[act as HandAct]()"
       @number="number.another"
       @letter="openLetter"
@@ -262,6 +308,7 @@ useTableKeys({
     />
     <PutSheet v-if="putting" :open="putting !== null" :run="run" :how="putting" @update:open="putting = null" />
     <FoundSheet v-if="finding" v-model:open="finding" :run="run" />
+    <SettingsDialog v-if="settingsOpen" v-model:open="settingsOpen" :settings="run.settings" @change="run.change" @try="run.trySound()" />
     <p class="sr-only" role="status">{{ status === 'running' ? '' : status }} {{ formatNumber(view.edge) }}</p>
   </main>
 </template>
@@ -322,6 +369,16 @@ useTableKeys({
   .drawing {
     padding: 4px 12px;
   }
+}
+
+.far {
+  grid-template-rows: auto minmax(0, 1fr) auto auto auto;
+  height: 100vh;
+  height: 100dvh;
+}
+
+.far .drawing {
+  padding: 0 28px 4px;
 }
 
 .table :deep(kbd) {

@@ -31,7 +31,11 @@ const props = defineProps<{
   /** Digits of how it felt before it softened and after, or null. */
   feltDigits: string | null;
   numberAsked: boolean;
+  /** Read from two and a half metres. */
+  far: boolean;
 }>();
+/** From so many letters on what is said besides stands smaller in the far view: the set-up is read at the table. */
+const LONG_HOW = 56;
 const { line, state, view, first, due, reopened, sleptMin } = props.run;
 
 const cue = computed(() => view.value!.cue);
@@ -63,10 +67,11 @@ const stance = computed(() => {
   const found = stanceIn(entry.value, place.value);
   return found ? `you ${stanceWords(found)}` : '';
 });
+/** With which breath they press: beside how hard, of all that is said, what is read from the far end of the room. */
+const pressBreath = computed(() => (cue.value.kind === 'contract' ? breathWords.value : ''));
+const hasEffort = computed(() => view.value!.effortPct !== null || pressBreath.value !== '');
 const how = computed(() =>
   [
-    view.value!.effortPct === null ? '' : `${view.value!.effortPct} % effort`,
-    cue.value.kind === 'contract' ? breathWords.value : '',
     cue.value.detail,
     cue.value.kind === 'set-up' ? stance.value : '',
     cue.value.kind === 'set-up' && asksOf(entry.value).length > 0 ? `ask first: ${asksOf(entry.value).join(', ')}` : '',
@@ -147,6 +152,7 @@ const counting = computed(() => props.status === 'running' || props.status === '
       }}</span>
       <UndoBar class="back" :run="run" />
     </div>
+    <p v-if="far" class="where">{{ cue.side === 'left' ? '◂ ' : '' }}{{ SIDE_WORDS[cue.side] }}{{ cue.side === 'right' ? ' ▸' : '' }}</p>
 
     <div class="say" aria-live="assertive">
       <template v-if="status === 'finished'">
@@ -198,7 +204,13 @@ const counting = computed(() => props.status === 'running' || props.status === '
       <template v-else>
         <p v-if="first" class="first" data-testid="first">First {{ first }}</p>
         <p class="instruction">{{ cue.text }}</p>
-        <p class="how">{{ how }}</p>
+        <p class="how">
+          <span v-if="hasEffort" class="effort" data-testid="effort"
+            ><template v-if="view.effortPct !== null"
+              >{{ view.effortPct }} %<span class="unit">{{ ' effort' }}</span></template
+            ><template v-if="view.effortPct !== null && pressBreath"> · </template>{{ pressBreath }}</span
+          ><span v-if="hasEffort && how" class="dot"> · </span><span class="more" :class="{ long: how.length > LONG_HOW }">{{ how }}</span>
+        </p>
         <p class="then">
           <template v-if="sleptMin !== null"
             >The device slept for {{ sleptMin }} min. The count stands at the last moment that is certain. Space goes on</template
@@ -217,6 +229,7 @@ const counting = computed(() => props.status === 'running' || props.status === '
         v-if="warning && (counting || status === 'waiting' || status === 'softening' || status === 'ready')"
         class="warning"
         data-testid="warning"
+        :title="warning"
       >
         {{ warning }}
       </p>
@@ -255,177 +268,6 @@ const counting = computed(() => props.status === 'running' || props.status === '
   </section>
 </template>
 
-<style scoped>
-.stage {
-  display: grid;
-  grid-template-columns: minmax(230px, 0.8fr) minmax(0, 1.6fr) minmax(210px, 270px);
-  align-items: center;
-  gap: 24px;
-  padding: 0 28px;
-}
-
-.count {
-  position: relative;
-  min-width: 0;
-  color: var(--accent);
-  line-height: 0.86;
-}
-
-.big {
-  font-size: min(300px, 23vw, 34vh);
-  font-stretch: 118%;
-  letter-spacing: -0.05em;
-}
-
-/* Out of the way of what is counted, and nothing moves when it comes and goes. */
-.back {
-  position: absolute;
-  top: 100%;
-  left: 0;
-  z-index: 1;
-  margin-top: 8px;
-  line-height: 1.2;
-}
-
-/* The column keeps its width, so two digits have to be smaller than one. */
-.big.digits-2 {
-  font-size: min(222px, 16.4vw, 34vh);
-}
-
-.big.digits-3 {
-  font-size: min(150px, 11vw);
-}
-
-.glyph {
-  display: inline-block;
-  font: 600 clamp(110px, min(17vw, 24vh), 210px) var(--figures);
-  line-height: 1;
-}
-
-.instruction {
-  font: 650 clamp(36px, 4.8vw, 62px) / 1.06 var(--figures);
-  font-stretch: 108%;
-}
-
-.ready .instruction {
-  font-size: clamp(30px, 3.6vw, 46px);
-}
-
-.first {
-  color: var(--sun);
-  font-size: clamp(18px, 2.2vw, 26px);
-  font-weight: 600;
-}
-
-.how {
-  margin-top: 14px;
-  color: var(--accent);
-  font-size: clamp(19px, 2vw, 26px);
-  line-height: 1.3;
-}
-
-.then {
-  min-height: 28px;
-  margin-top: 14px;
-  color: var(--soft);
-  font-size: 20px;
-}
-
-.asked {
-  margin-top: 8px;
-  color: var(--sun);
-  font: 600 28px var(--figures);
-}
-
-.asked .num {
-  letter-spacing: 0.1em;
-}
-
-.warning {
-  margin-top: 10px;
-  padding-left: 12px;
-  border-left: 4px solid var(--sun);
-  font-size: clamp(17px, 1.7vw, 22px);
-  line-height: 1.3;
-}
-
-.big.up {
-  color: var(--sun);
-}
-
-.numbers {
-  display: grid;
-  gap: 22px;
-  justify-items: end;
-  text-align: right;
-}
-
-.edge {
-  display: grid;
-}
-
-.lab {
-  color: var(--soft);
-  font-size: 16px;
-}
-
-.value {
-  font-size: 44px;
-  line-height: 1.15;
-}
-
-.value.typing {
-  color: var(--sun);
-  letter-spacing: 0.08em;
-}
-
-.furthest {
-  color: var(--sun);
-  font-size: 18px;
-}
-
-.furthest.past {
-  padding: 2px 8px;
-  border-radius: 3px;
-  background: var(--clay-soft);
-  color: #f7c9b1;
-  font-weight: 700;
-}
-
-.gain {
-  color: #8fd0b8;
-  font-size: 18px;
-}
-
-@media (max-width: 800px) {
-  .stage {
-    grid-template-columns: minmax(0, 1fr) auto;
-    gap: 12px 18px;
-    padding: 0 18px;
-  }
-
-  .big,
-  .glyph {
-    font-size: clamp(84px, 34vw, 200px);
-  }
-
-  .big.digits-2 {
-    font-size: clamp(72px, 26vw, 160px);
-  }
-
-  .big.digits-3 {
-    font-size: clamp(56px, 19vw, 120px);
-  }
-
-  .instruction,
-  .ready .instruction {
-    font-size: clamp(25px, 7.4vw, 44px);
-    overflow-wrap: anywhere;
-  }
-
-  .say {
-    grid-column: 1 / -1;
-    grid-row: 2;
-  }
-}
-</style>
+<style scoped src="./stage/near.css"></style>
+<style scoped src="./stage/far.css"></style>
+<style scoped src="./stage/narrow.css"></style>

@@ -54,7 +54,7 @@ watch(id, () => void open(), { immediate: true });
 </script>
 
 <template>
-  <div v-if="visit.file && visit.id === id && (isStopped || forbidden.length > 0 || isUnasked)" class="wait">
+  <main v-if="visit.file && visit.id === id && (isStopped || forbidden.length > 0 || isUnasked)" class="wait">
     <StopNotice v-if="isStopped" />
     <template v-else-if="isUnasked">
       <h1>Ask first</h1>
@@ -69,12 +69,12 @@ watch(id, () => void open(), { immediate: true });
       </p>
       <RouterLink :to="`/visit/${id}/plan`">To the plan</RouterLink>
     </template>
-  </div>
+  </main>
   <TableRun v-else-if="visit.file && visit.id === id && opened === id" :key="id" :rate="rate" />
-  <div v-else class="wait">
+  <main v-else class="wait">
     <ProblemNote v-if="visit.problem" :problem="visit.problem" :retry="open"><RouterLink to="/">Back to the day</RouterLink></ProblemNote>
     <p v-else>Opening the table …</p>
-  </div>
+  </main>
 </template>
 
 <style scoped>

@@ -10,7 +10,7 @@ interface Note {
 /** A sound card that writes down what it is asked to play. */
 function installSound(state: 'running' | 'suspended' = 'running') {
   const notes: Note[] = [];
-  const contexts: { state: string; closed: boolean }[] = [];
+  const contexts: { state: string; closed: boolean; later: (s: number) => void }[] = [];
   class FakeContext {
     state: string = state;
     currentTime = 10;
@@ -33,16 +33,27 @@ function installSound(state: 'running' | 'suspended' = 'running') {
         connect: (next: unknown) => next,
       };
     }
+    /** Time passes. */
+    later(s: number) {
+      this.currentTime += s;
+    }
     createOscillator() {
       const tone = {
         frequency: { value: 0 },
         connect: (next: unknown) => next,
         fromS: 0,
+        note: null as Note | null,
         start(atS: number) {
           this.fromS = atS;
         },
         stop(atS: number) {
-          notes.push({ hertz: this.frequency.value, fromS: this.fromS, toS: atS });
+          this.disconnect();
+          notes.push((this.note = { hertz: this.frequency.value, fromS: this.fromS, toS: atS }));
+        },
+        /** Taken off: it is not heard. */
+        disconnect() {
+          if (this.note) notes.splice(notes.indexOf(this.note), 1);
+          this.note = null;
         },
       };
       return tone;
@@ -108,4 +119,42 @@ test('a browser without sound runs the line in silence', () => {
   tones.phase('hold');
   tones.warning();
   tones.close();
+});
+
+test('what is known ahead is set on the audio clock, once; a tone that was due is not played again when its phase begins', () => {
+  const { notes, contexts } = installSound();
+  const tones = new Tones();
+  tones.wake();
+  const planned = [
+    { inS: 3, what: 'tick' },
+    { inS: 4, what: 'turn' },
+    { inS: 6, what: 'hold' },
+  ] as const;
+  tones.plan('cue 1', planned);
+  tones.plan('cue 1', planned);
+  expect(notes.map(({ fromS }) => Math.round(fromS * 100) / 100)).toEqual([13, 14, 14.16, 16]);
+  contexts[0]!.later(6.05);
+  tones.phase('hold');
+  expect(notes).toHaveLength(4);
+  contexts[0]!.later(1);
+  tones.phase('hold');
+  expect(notes).toHaveLength(5);
+});
+
+test('what the hand does otherwise takes off what has not begun, and the next phase has its tone at once', () => {
+  const { notes, contexts } = installSound();
+  const tones = new Tones();
+  tones.wake();
+  tones.plan('cue 1', [
+    { inS: 1, what: 'tick' },
+    { inS: 3, what: 'hold' },
+  ]);
+  contexts[0]!.later(2);
+  tones.plan('', []);
+  expect(notes.map(({ fromS }) => fromS)).toEqual([11]);
+  tones.phase('hold');
+  expect(notes).toHaveLength(2);
+  tones.plan('cue 2', [{ inS: 1, what: 'tick' }]);
+  tones.muted = true;
+  expect(notes).toHaveLength(2);
 });

@@ -157,7 +157,9 @@ export function useLive(run: LiveRun, drawn: () => Cue, strongestOf: StrongestOf
     clearTimeout(tooHardTimer);
   });
 
-  return { hasDevices, angleDevice, gauge, measures, value, angle, plane, asked, band, strongest, newtons, pct, effort };
+  /** One of them was connected, whether it is heard just now or looked for. */
+  const isConnected = computed(() => angleDevice.state !== 'off' || gauge.state !== 'off');
+  return { hasDevices, isConnected, angleDevice, gauge, measures, value, angle, plane, asked, band, strongest, newtons, pct, effort };
 }
 
 export type Live = ReturnType<typeof useLive>;

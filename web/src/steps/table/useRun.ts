@@ -11,6 +11,7 @@ import {
   lineNow,
   nextChangeMs,
   READY,
+  spokenWords,
   UNDO_MS,
   viewRun,
   type RunEventBody,
@@ -27,6 +28,7 @@ import { eventsSpot, isOfRun, joinEvents, linkOf, pendingRun, RunLink, runSpot, 
 import { SleepWatch } from './sleepWatch.ts';
 import { useForAMoment } from '../../parts/useForAMoment.ts';
 import { tableSound } from './tableSound.ts';
+import { useTableSettings, type TableSettings } from './tableSettings.ts';
 import { useBetween } from './useBetween.ts';
 
 /** While the count runs, the server hears at least this often where it is, in milliseconds of run time. */
@@ -41,7 +43,8 @@ export function useRun(rate: number) {
   const visit = useVisit();
   const shelf = useShelf();
   const outbox = useOutbox();
-  const sound = tableSound();
+  const settings = useTableSettings();
+  const sound = tableSound(settings);
   const sleep = new SleepWatch();
 
   const clockRate = Math.min(LIMITS.clockRate.max, Math.max(LIMITS.clockRate.min, rate));
@@ -267,12 +270,22 @@ export function useRun(rate: number) {
     const cue = line.value!.cues[Math.min(now.cueIndex, line.value!.cues.length - 1)]!;
     lookAtUndo();
     if (now.cueIndex !== lastCue && now.status === 'running') {
-      sound.phase(phaseKind(cue.kind).family, () => [beforeCue(now.cueIndex), cue.text].filter(Boolean).join('. '));
+      sound.phase(phaseKind(cue.kind).family, () => spokenWords(cue, beforeCue(now.cueIndex), settings.says));
       lastCue = now.cueIndex;
     }
     if (now.status === 'eased' && now.spans.at(-1)?.end === 'eased' && now.atMs === now.spans.at(-1)!.endMs) sound.warning();
     if (now.status === 'showing') sound.say(() => `Wrong direction. Show it again: ${cue.text}`);
     if (now.status !== 'running') lastCue = -1;
+    sound.ahead(
+      now.status === 'running' && clock.value.isRunning
+        ? {
+            cue,
+            next: line.value!.cues[cue.index + 1],
+            positionMs: now.positionMs + Math.max(0, clock.value.now() - now.atMs),
+            rate: clockRate,
+          }
+        : null,
+    );
     const change = clock.value.isRunning ? nextChangeMs(compiled.value!, now) : null;
     const nextMs = change === null ? null : Math.min(change, lastEventMs + BEAT_MS * clockRate);
     if (nextMs !== alarmMs) {
@@ -364,6 +377,9 @@ export function useRun(rate: number) {
     muted: sound.muted,
     spoken: sound.spoken,
     clockRate,
+    settings,
+    change: (changed: Partial<TableSettings>) => void Object.assign(settings, changed),
+    trySound: () => sound.try('Press into my hand. 20 percent. 6 seconds'),
     act,
     say,
     warn,

@@ -1,0 +1,2 @@
+export { fhirBundle } from './bundle.ts';
+export type { FhirSource } from './source.ts';
