@@ -1,4 +1,4 @@
-import { addMotion, askedForPlan, choose, expect, REFUSED, saved, test, toTheTable, typeTrials, walkIn } from './support.ts';
+import { addMotion, askedForPlan, athleteNamed, choose, expect, REFUSED, saved, test, toTheTable, typeTrials, walkIn } from './support.ts';
 import { clean } from './axe.ts';
 import { still } from './waiting.ts';
 
@@ -364,8 +364,7 @@ test('axe finds nothing in the drawer of what to measure, and where a record is 
   expectedErrors,
 }) => {
   expect(expectedErrors).toEqual([]);
-  const { athletes } = (await (await page.request.get('/api/athletes')).json()) as { athletes: { id: string; name: string }[] };
-  await page.goto(`/athlete/${athletes.find(({ name }) => name === 'Tavi Brandsma')!.id}/file`);
+  await page.goto(`/athlete/${await athleteNamed(page, 'Tavi Brandsma')}/file`);
   const record = page.getByRole('region', { name: 'Record' });
   await record.getByLabel('to', { exact: true }).fill('3.3.2020');
   await record.getByLabel('Visits from').fill('3.3.2021');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { strFromU8, unzipSync } from 'fflate';
-import { becomeOwner, choose, expect, PASSWORDS, REFUSED, saved, signIn, test, walkIn } from './support.ts';
+import { athleteNamed, becomeOwner, choose, expect, PASSWORDS, REFUSED, saved, signIn, test, walkIn } from './support.ts';
 
 test('the first start asks for the owner’s account; the owner lets a coach in, who sees their squad and no more', async ({
   page,
@@ -253,8 +253,7 @@ test('a record leaves for other health records, of all visits or of some; days t
   expectedErrors,
 }) => {
   expect(expectedErrors).toEqual([]);
-  const { athletes } = (await (await page.request.get('/api/athletes')).json()) as { athletes: { id: string; name: string }[] };
-  const id = athletes.find(({ name }) => name === 'Ines Okkonen')!.id;
+  const id = await athleteNamed(page, 'Ines Okkonen');
   await page.goto(`/athlete/${id}/file`);
   const record = page.getByRole('region', { name: 'Record' });
   const link = record.getByRole('link', { name: /HL7 FHIR R4/ });

@@ -1,5 +1,5 @@
 import type { Browser, Locator, Page } from '@playwright/test';
-import { expect, saved, signIn, test } from './support.ts';
+import { athleteNamed, expect, saved, signIn, test } from './support.ts';
 import { frames, still } from './waiting.ts';
 import { ZONE } from './zone.ts';
 
@@ -106,8 +106,7 @@ test('on a phone: pages in a bar beneath, the rest in a drawer; the day is a lis
   browser,
 }) => {
   const page = await touched(browser, 390, 844);
-  const { athletes } = (await (await page.request.get('/api/athletes')).json()) as { athletes: { id: string; name: string }[] };
-  const athleteId = athletes.find(({ name }) => name === 'Perrin Vale')!.id;
+  const athleteId = await athleteNamed(page, 'Perrin Vale');
   await page.request.put(`/api/visits/${crypto.randomUUID()}`, {
     data: { athleteId, startsAt: '2031-04-02T09:00:00.000Z', minutes: 45 },
   });

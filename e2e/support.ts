@@ -72,6 +72,16 @@ export async function becomeOwner(page: Page, url: string): Promise<void> {
   expect(answer.status()).toBe(200);
 }
 
+/** Whose file it is, by the name. The list comes in pages, and other tests fill it: it is asked for the one. */
+export async function athleteNamed(page: Page, name: string): Promise<string> {
+  const { athletes } = (await (await page.request.get('/api/athletes', { params: { q: name } })).json()) as {
+    athletes: { id: string; name: string }[];
+  };
+  const found = athletes.find((athlete) => athlete.name === name);
+  expect(found, `${name} is among the athletes`).toBeTruthy();
+  return found!.id;
+}
+
 /** The browser's own line for an answer of 4xx, which a refused input brings about on purpose. */
 export const REFUSED = /Failed to load resource/;
 

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { overprints } from './overprint.ts';
-import { addMotion, becomeOwner, expect, plannedVisit, saved, test, toTheTable, typeTrials } from './support.ts';
+import { addMotion, athleteNamed, becomeOwner, expect, plannedVisit, saved, test, toTheTable, typeTrials } from './support.ts';
 import { frames, still } from './waiting.ts';
 import { ZONE } from './zone.ts';
 
@@ -62,12 +62,10 @@ test('the sweep sees what it is there to see', async ({ page, expectedErrors }) 
 
 test('the demo, at every width', async ({ page, expectedErrors }) => {
   expect(expectedErrors).toEqual([]);
-  const { athletes } = (await (await page.request.get('/api/athletes')).json()) as { athletes: { id: string; name: string }[] };
-  const file = (name: string) => `/athlete/${athletes.find((athlete) => athlete.name === name)!.id}`;
   await page.goto('/');
   const visit = `${await page.getByTestId('board-visit').filter({ hasText: 'Tavi Brandsma' }).getByRole('link').getAttribute('href')}`;
   const of = (first: string, ...rest: string[]) => rest.map((each) => first + each);
-  const wren = file('Wren Achterberg');
+  const wren = `/athlete/${await athleteNamed(page, 'Wren Achterberg')}`;
   await sweep(page, [
     ...['/', '/squad', '/squad/range', '/morning', '/load', '/season', '/week', '/shelf', '/shelf/entry/rectus-femoris-pin', '/coach'],
     ...of(wren, '', '/what-if', '/file'),
