@@ -46,7 +46,7 @@ export class Bound {
       bound += this.backward(m, alive[m]!);
       const path: number[] = [];
       const by = this.by[m]!;
-      for (let at = 0; at < by.length; ) {
+      for (let at = 0; at < by.length;) {
         const option = by[at]!;
         if (option < 0) {
           at += 1;

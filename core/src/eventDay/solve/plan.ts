@@ -84,7 +84,7 @@ export class DayPlan {
 
   /** Puts tasks where they are worth more, where those in the way find another time; until nothing gets better. */
   improve(): void {
-    for (let better = true; better; ) {
+    for (let better = true; better;) {
       better = false;
       for (let j = 0; j < this.picks.length; j++) better = this.betterFor(j) || better;
     }

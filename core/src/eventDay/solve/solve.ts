@@ -125,21 +125,21 @@ class Search {
     let [share, since] = [FIRST_SHARE, 0];
     for (let i = 0; i < looks; i++) {
       const look = this.bound.look(alive);
-      if (best === null || look.bound < best.bound - 1e-9) {
-        [best, bestPrices, since] = [look, this.bound.prices.slice(), 0];
-      } else if (++since >= PATIENCE) {
-        [share, since] = [share / 2, 0];
-        this.bound.restart(bestPrices);
-        if (share < LEAST_SHARE) break;
-      }
+      // While the prices are still those of the look.
       if (i % CLOSE_EVERY === 0) this.bound.close(alive, look.bound, this.bestCount + 1);
       if (i >= WARM_LOOKS) {
         this.looked += 1;
         look.taken.forEach((options, m) => options.forEach((o) => (this.taken[m]![o]! += 1)));
       }
       if (i % (this.parts === 1 ? HOLD_EVERY : HOLD_EVERY_OF_PART) === 0) this.hold(look, this.parts === 1 && i % IMPROVE_EVERY === 0);
+      if (best === null || look.bound < best.bound - 1e-9) [best, bestPrices, since] = [look, this.bound.prices.slice(), 0];
+      else since += 1;
       if (this.settled(best.bound)) return best;
-      this.bound.move(look, least, mostNow, this.bestCount, share);
+      if (since >= PATIENCE) {
+        [share, since] = [share / 2, 0];
+        if (share < LEAST_SHARE) break;
+        this.bound.restart(bestPrices);
+      } else this.bound.move(look, least, mostNow, this.bestCount, share);
     }
     // What was closed since may have made the paths at the best prices shorter; what is split must be what is open now.
     this.bound.prices.set(bestPrices);
@@ -280,7 +280,6 @@ class Search {
     return most;
   }
 
-
   private at(shift: number, option: number): { readonly task: number; readonly start: number; readonly end: number } {
     const { task, start, free } = this.shifts[shift]!;
     return { task: task[option]!, start: start[option]!, end: free[option]! - this.problem.turnover };
@@ -349,6 +348,7 @@ function check({ shifts, tasks, step, turnover }: DayProblem): void {
     if (!whole(from, 0) || !whole(until, 0) || until <= from) throw new RangeError(`A shift from ${from} until ${until} has no minutes.`);
   for (const task of tasks) {
     if (!whole(task.minutes, 1) || !whole(task.weight, 1)) throw new RangeError('Minutes and weights are whole numbers from 1.');
-    if ([...task.shifts, ...task.preferred].some((shift) => !shifts[shift])) throw new RangeError('A task names a shift that is not there.');
+    if ([...task.shifts, ...task.preferred].some((shift) => !shifts[shift]))
+      throw new RangeError('A task names a shift that is not there.');
   }
 }
