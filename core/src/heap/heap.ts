@@ -11,6 +11,11 @@ export class Heap<T> {
     this.rise(this.items.length, item, this.keyOf(item), this.count++);
   }
 
+  /** What comes next, left where it is. */
+  top(): T | undefined {
+    return this.items[0];
+  }
+
   pop(): T | undefined {
     const { items, keys, orders } = this;
     if (items.length === 0) return undefined;

@@ -15,7 +15,7 @@ export function eventDayModel({ shifts, tasks, step, turnover }: DayProblem): st
       for (let at = shifts[m]!.from; at + task.minutes <= shifts[m]!.until; at++) {
         if (at < task.earliest || at + task.minutes > task.latestEnd) continue;
         const keeps = task.kept !== null && at >= task.kept.start && at - task.kept.start <= task.kept.grace;
-        if (!keeps && (task.onlyKept || at % step !== 0)) continue;
+        if (!keeps && (task.onlyKept || at % step !== 0 || at < task.newFrom)) continue;
         const name = `x_${j}_${m}_${at}`;
         names.push(name);
         worth.push(`${task.weight * kept * kept + (keeps ? kept : 0) + (task.preferred.includes(m) ? 1 : 0)} ${name}`);

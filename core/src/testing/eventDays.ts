@@ -25,10 +25,12 @@ export function anyEventDay(random: () => number, { tasks: wanted, tables, sprea
     const call = int(590, 590 + spread);
     const preferred = random() < 0.35 ? [of(every)] : [];
     const common = { person, weight: of([1, 1, 1, 1, 2, 3, 10]), kept: null, onlyKept: false, shifts: every, preferred };
-    if (random() < 0.75) tasks.push({ ...common, minutes: of([8, 10, 12, 15]), earliest: call - 90, latestEnd: call - 20 });
+    if (random() < 0.75)
+      tasks.push({ ...common, minutes: of([8, 10, 12, 15]), earliest: call - 90, newFrom: call - 90, latestEnd: call - 20 });
     const again = call + int(70, 150);
-    if (random() < 0.3) tasks.push({ ...common, minutes: of([6, 8, 10]), earliest: call + 20, latestEnd: again - 20 });
-    if (random() < 0.3) tasks.push({ ...common, minutes: of([10, 15, 20]), earliest: again + 20, latestEnd: again + 140 });
+    if (random() < 0.3) tasks.push({ ...common, minutes: of([6, 8, 10]), earliest: call + 20, newFrom: call + 20, latestEnd: again - 20 });
+    if (random() < 0.3)
+      tasks.push({ ...common, minutes: of([10, 15, 20]), earliest: again + 20, newFrom: again + 20, latestEnd: again + 140 });
   }
   return { shifts, tasks: tasks.slice(0, wanted), step: 5, turnover: 2 };
 }
@@ -50,6 +52,7 @@ export function disturbed(
       return {
         ...task,
         earliest: task.earliest + later,
+        newFrom: task.newFrom + later,
         latestEnd: task.latestEnd + later,
         kept: place ? { start: place.start, grace: 5 } : null,
       };

@@ -46,9 +46,10 @@ export const countOf = (problem: DayProblem, places: readonly DayPlace[]): numbe
 /** Begins a task may have in a shift: the steps of the clock, and every minute that keeps a promise. */
 export function startsIn(task: DayTask, shift: { readonly from: number; readonly until: number }, step: number): number[] {
   const least = Math.max(task.earliest, shift.from);
+  const leastNew = Math.max(least, task.newFrom);
   const most = Math.min(task.latestEnd, shift.until) - task.minutes;
   const starts = new Set<number>();
-  if (!task.onlyKept) for (let at = Math.ceil(least / step) * step; at <= most; at += step) starts.add(at);
+  if (!task.onlyKept) for (let at = Math.ceil(leastNew / step) * step; at <= most; at += step) starts.add(at);
   if (task.kept !== null)
     for (let at = Math.max(least, task.kept.start); at <= Math.min(most, task.kept.start + task.kept.grace); at++) starts.add(at);
   return [...starts].sort((a, b) => a - b);

@@ -6,16 +6,19 @@ import { tidied } from './tidied.ts';
 import type { DayControl, DayPlace, DayProblem, DaySolution } from './types.ts';
 
 /** Looks at the prices of the whole day, and of each part of it after. */
-const LOOKS = 1200;
+const LOOKS = 2000;
 const LOOKS_OF_PART = 150;
 /** Looks without a better bound after which the steps are halved, and the share below which it is no use any more. */
-const PATIENCE = 30;
+const PATIENCE = 60;
 const FIRST_SHARE = 0.3;
 /** A share of looks too small to split a task's begins by. */
 const AGREED = 0.08;
 /** How far below nothing the price of a task may fall that has to be served, in what it can be worth. */
 const FORCED = 20;
 const LEAST_SHARE = 0.0005;
+const LOOKS_OF_DIVE = 12;
+const SHARE_OF_DIVE = 0.3;
+const DIVE_EVERY = 12;
 const HOLD_EVERY = 10;
 const HOLD_EVERY_OF_PART = 60;
 const CLOSE_EVERY = 4;
@@ -50,14 +53,14 @@ interface Part extends Half {
  * Within what the three judge alike, times are as early as their order allows; that is a habit and not proven.
  *
  * Throws a RangeError where a task has no minutes, a weight is no whole number from 1, or a shift is not there.
- * @example solveDay({ shifts: [{ from: 600, until: 630 }], step: 5, turnover: 0, tasks: [{ person: 0, minutes: 10, earliest: 600, latestEnd: 630, weight: 1, kept: null, onlyKept: false, shifts: [0], preferred: [] }] }).places // → [{ task: 0, shift: 0, start: 600 }]
+ * @example solveDay({ shifts: [{ from: 600, until: 630 }], step: 5, turnover: 0, tasks: [{ person: 0, minutes: 10, earliest: 600, newFrom: 600, latestEnd: 630, weight: 1, kept: null, onlyKept: false, shifts: [0], preferred: [] }] }).places // → [{ task: 0, shift: 0, start: 600 }]
  */
 export function solveDay(problem: DayProblem, { stop }: DayControl = {}): DaySolution {
   check(problem);
   const search = new Search(problem);
-  const proven = search.run(stop);
+  const bound = search.run(stop);
   const places = tidied(problem, search.best);
-  return { places, worth: worthOf(problem, places), proven, parts: search.parts };
+  return { places, worth: worthOf(problem, places), proven: provenBy(problem, places, bound), parts: search.parts };
 }
 
 /** A part in which no plan is allowed. */
@@ -85,8 +88,8 @@ class Search {
     for (const { task, value } of this.shifts) task.forEach((j, o) => (this.most[j] = Math.max(this.most[j]!, value[o]!)));
   }
 
-  /** Goes through the parts; false where it was stopped before the best was known to be that. */
-  run(stop?: () => boolean): boolean {
+  /** Goes through the parts; returns what no plan exceeds: the best one's count, or more where it was stopped. */
+  run(stop?: () => boolean): number {
     const heap = new Heap<Part>(({ bound }) => bound);
     heap.push({
       alive: this.shifts.map(({ task }) => new Uint8Array(task.length).fill(1)),
@@ -95,20 +98,73 @@ class Search {
       bound: Number.POSITIVE_INFINITY,
     });
     for (let part = heap.pop(); part; part = heap.pop()) {
-      if (this.settled(part.bound)) return true;
+      if (this.settled(part.bound)) break;
       this.parts += 1;
       const looked = this.lookInto(part);
-      if (!this.settled(looked.bound)) {
-        if (stop?.()) return false;
-        for (const half of this.split(part, looked)) heap.push({ ...half, prices: this.bound.prices.slice(), bound: looked.bound });
-      }
+      if (this.settled(looked.bound)) continue;
+      if (this.parts % DIVE_EVERY === 1) this.dive(part.alive);
+      // The part that was looked into was the best there is: nothing is above it.
+      if (stop?.()) return Math.max(looked.bound, heap.top()?.bound ?? 0);
+      for (const half of this.split(part, looked)) heap.push({ ...half, prices: this.bound.prices.slice(), bound: looked.bound });
     }
-    return true;
+    return this.bestCount;
   }
 
-  /** Whether nothing under a bound is better than what is held. */
+  /**
+   * Whether nothing under a bound is better than what is held. Where the bound leaves no room for more weight, what is left to win are promises
+   * and hands, of which there are so many.
+   */
   private settled(bound: number): boolean {
-    return Math.floor(bound + 1e-6) <= this.bestCount;
+    const { weight, kept } = valueUnits(this.problem);
+    const most = Math.floor(bound + 1e-6);
+    const { tasks } = this.problem;
+    const held = Math.floor(this.bestCount / weight);
+    const rest = tasks.filter((task) => task.kept).length * kept + tasks.filter((task) => task.preferred.length > 0).length;
+    return (Math.floor(most / weight) > held ? most : Math.min(most, held * weight + rest)) <= this.bestCount;
+  }
+
+  /**
+   * Goes down from a part without coming back: looks at the prices, takes for good what nearly every look took, closes what cannot stand beside
+   * it, and looks again, until every task is taken or out. The plan at the end is held where it is better.
+   */
+  private dive(from: readonly Uint8Array[]): void {
+    let alive: readonly Uint8Array[] = from.map((open) => open.slice());
+    const prices = this.bound.prices.slice();
+    const counts = this.taken.map((each) => each.slice());
+    const looked = this.looked;
+    const sure = new Uint8Array(this.problem.tasks.length);
+    for (let round = 0; round < sure.length; round++) {
+      const most = this.mostOf(alive);
+      this.bound.restart(this.bound.prices.map((price, j) => Math.min(price, most[j]!)));
+      const least = new Float64Array(sure.length);
+      const seen = new Map<string, { shift: number; option: number; task: number; times: number }>();
+      let look = this.bound.look(alive);
+      for (let i = 0; i < LOOKS_OF_DIVE; i++) {
+        look.taken.forEach((options, shift) =>
+          options.forEach((option) => {
+            const task = this.shifts[shift]!.task[option]!;
+            if (sure[task]) return;
+            const each = seen.get(`${shift} ${option}`) ?? { shift, option, task, times: 0 };
+            each.times += 1;
+            seen.set(`${shift} ${option}`, each);
+          }),
+        );
+        this.bound.move(look, least, most, this.bestCount, SHARE_OF_DIVE);
+        look = this.bound.look(alive);
+      }
+      this.hold(look, false);
+      const found = [...seen.values()].sort((a, b) => b.times - a.times);
+      if (found.length === 0) break;
+      const enough = Math.max(LOOKS_OF_DIVE * 0.95, 1);
+      for (const [i, each] of found.entries()) {
+        if (sure[each.task] || (i > 0 && each.times < enough) || !alive[each.shift]![each.option]) continue;
+        sure[each.task] = 1;
+        alive = this.with(alive, each.shift, each.option);
+      }
+    }
+    this.taken.forEach((each, m) => each.set(counts[m]!));
+    this.looked = looked;
+    this.bound.restart(prices);
   }
 
   /** Moves the prices of a part until they are good; returns its best bound and the look that gave it. */
@@ -135,11 +191,9 @@ class Search {
       if (best === null || look.bound < best.bound - 1e-9) [best, bestPrices, since] = [look, this.bound.prices.slice(), 0];
       else since += 1;
       if (this.settled(best.bound)) return best;
-      if (since >= PATIENCE) {
-        [share, since] = [share / 2, 0];
-        if (share < LEAST_SHARE) break;
-        this.bound.restart(bestPrices);
-      } else this.bound.move(look, least, mostNow, this.bestCount, share);
+      if (since >= PATIENCE) [share, since] = [share / 2, 0];
+      if (share < LEAST_SHARE) break;
+      this.bound.move(look, least, mostNow, this.bestCount, share);
     }
     // What was closed since may have made the paths at the best prices shorter; what is split must be what is open now.
     this.bound.prices.set(bestPrices);
@@ -300,6 +354,20 @@ class Search {
     return alive.map((open, m) => open.map((is, o) => (is === 1 && !close(m, o) ? 1 : 0)));
   }
 
+  /** What is left open where an option is taken: nothing else of its task, its table or its person at that time. */
+  private with(alive: readonly Uint8Array[], shift: number, option: number): Uint8Array[] {
+    const { task, start, free } = this.shifts[shift]!;
+    const mine = this.at(shift, option);
+    const { person } = this.problem.tasks[mine.task]!;
+    return this.without(alive, (m, o) => {
+      if (m === shift && o === option) return false;
+      const each = this.at(m, o);
+      const table = m === shift && start[o]! < free[option]! && start[option]! < free[o]!;
+      const same = this.problem.tasks[each.task]!.person === person && each.start < mine.end && mine.start < each.end;
+      return table || same || each.task === task[option];
+    });
+  }
+
   /** A task's options on one side of a line, and on the other. */
   private parted(alive: readonly Uint8Array[], task: number, side: (shift: number, start: number) => boolean): Uint8Array[][] {
     const of = (which: boolean) =>
@@ -324,21 +392,20 @@ class Search {
 
   /** A task's last option taken, so that nothing else lies there; or the task left out. Null where nothing lies there anyway. */
   private takenOrNot(alive: readonly Uint8Array[], task: number, shift: number): Uint8Array[][] | null {
-    const { task: tasks, start, free } = this.shifts[shift]!;
-    const { person } = this.problem.tasks[task]!;
-    const option = tasks.findIndex((j, o) => j === task && alive[shift]![o] === 1);
-    const { start: from, end } = this.at(shift, option);
-    let closed = 0;
-    const taken = this.without(alive, (m, o) => {
-      if (m === shift && o === option) return false;
-      const each = this.at(m, o);
-      const table = m === shift && start[o]! < free[option]! && from < free[o]!;
-      const same = this.problem.tasks[each.task]!.person === person && each.start < end && from < each.end;
-      if (table || same) closed += 1;
-      return table || same;
-    });
-    return closed === 0 ? null : [taken, this.without(alive, (m, o) => this.shifts[m]!.task[o] === task)];
+    const option = this.shifts[shift]!.task.findIndex((j, o) => j === task && alive[shift]![o] === 1);
+    const taken = this.with(alive, shift, option);
+    const closed = taken.some((open, m) => open.some((is, o) => is !== alive[m]![o]));
+    return !closed ? null : [taken, this.without(alive, (m, o) => this.shifts[m]!.task[o] === task)];
   }
+}
+
+/** What a bound proves of a plan. */
+function provenBy(problem: DayProblem, places: readonly DayPlace[], bound: number): DaySolution['proven'] {
+  const units = valueUnits(problem);
+  const { weight, kept } = worthOf(problem, places);
+  if (bound < countOf(problem, places) + 1 - 1e-6) return 'all';
+  if (bound < weight * units.weight + (kept + 1) * units.kept - 1e-6) return 'promises';
+  return bound < (weight + 1) * units.weight - 1e-6 ? 'weight' : 'nothing';
 }
 
 function check({ shifts, tasks, step, turnover }: DayProblem): void {

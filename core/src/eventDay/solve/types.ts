@@ -17,8 +17,9 @@ export interface DayTask {
   /** Two tasks of the same person are never at the same time, whichever tables. */
   readonly person: number;
   readonly minutes: number;
-  /** Earliest begin and latest end. */
+  /** Earliest begin, earliest begin of a time that keeps no promise, and latest end. */
   readonly earliest: number;
+  readonly newFrom: number;
   readonly latestEnd: number;
   /** What serving it counts: a whole number from 1. */
   readonly weight: number;
@@ -56,8 +57,11 @@ export interface DayWorth {
 export interface DaySolution {
   readonly places: readonly DayPlace[];
   readonly worth: DayWorth;
-  /** Whether no plan is better; false only where it was stopped before that was known. */
-  readonly proven: boolean;
+  /**
+   * What is proven: that no plan is better at all; that none serves more, nor keeps more promises while it serves as much; that none serves
+   * more; or nothing. Less than all only where it was stopped.
+   */
+  readonly proven: 'all' | 'promises' | 'weight' | 'nothing';
   /** Parts of the search that were looked into. */
   readonly parts: number;
 }
