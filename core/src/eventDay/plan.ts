@@ -120,7 +120,7 @@ export function dayModel(
     const span = spanOf(wish, state.races, rules);
     const minutes = minutesOf(each);
     const quiet = quietFor(each, state, now, minuteOf, rules);
-    const refuse = (why: Refusal) => outside.push({ wishId: wish.id, why, span });
+    const refuse = (why: Refusal) => outside.push({ wishId: wish.id, why: quiet ? 'told-just-now' : why, span });
     if (!span || span.latestEnd - span.earliest < minutes) {
       refuse('no-span');
       continue;
@@ -142,7 +142,7 @@ export function dayModel(
       minutes,
       earliest,
       latestEnd: span.latestEnd,
-      weight: weightOf(wish.reasons),
+      weight: weightOf(wish.reasons) + (quiet ? JUST_TOLD : 0),
       kept,
       onlyKept: quiet,
       newFrom: each.status === 'here' ? earliest : Math.max(earliest, now + rules.notice),
@@ -157,6 +157,9 @@ export function dayModel(
     outside,
   };
 }
+
+/** Who was told a time just now keeps it before anything else: nobody is told twice. More than all other weights of a day. */
+const JUST_TOLD = 2000;
 
 const prefers = ({ wish, promise }: WishState, shift: Shift): boolean =>
   wish.therapistId !== null ? shift.therapistId === wish.therapistId : promise?.shiftId === shift.id;
@@ -194,7 +197,8 @@ export function planFrom(model: PlanModel, rules: DayRules, state: DayState, con
     const place = served.get(task);
     const span = spanOf(wish, state.races, rules);
     if (!place) {
-      notServed.push({ wishId: wish.id, why: opensFor(problem, task) ? 'full' : 'nobody', span });
+      const why = problem.tasks[task]!.onlyKept ? 'told-just-now' : opensFor(problem, task) ? 'full' : 'nobody';
+      notServed.push({ wishId: wish.id, why, span });
       return;
     }
     const at: PromisedTime = { wishId: wish.id, shiftId: stretches[place.shift]!.shift.id, start: place.start };
@@ -203,7 +207,9 @@ export function planFrom(model: PlanModel, rules: DayRules, state: DayState, con
     times.push(time);
     if (!kept || promise.shiftId !== time.shiftId) changes.push({ wishId: wish.id, from: promise, to: time });
   });
-  for (const { wishId } of notServed) {
+  for (const { wishId, why } of notServed) {
+    // They were told just now and are not told again yet: the board shows what their time is worth meanwhile.
+    if (why === 'told-just-now') continue;
     const promise = state.wishes.find(({ wish }) => wish.id === wishId)!.promise;
     if (promise) changes.push({ wishId, from: promise, to: null });
   }
