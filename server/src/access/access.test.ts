@@ -2,6 +2,7 @@ import type { Express } from 'express';
 import { ROLES, ROUTES, type Role, type RouteAccess } from '@pace-bend/core/access';
 import { newBlock } from '@pace-bend/core/method';
 import { rows } from '../db/pool.ts';
+import { smallEventDay } from '../testing/eventDay.ts';
 import { ANN, newVisit, openTestApp, request, requestAs, uuid, type TestApp } from '../testing/app.ts';
 
 const OWN_WAY = {
@@ -61,6 +62,7 @@ beforeAll(async () => {
       sport: uuid(),
       link: uuid(),
       calendar: uuid(),
+      eventDay: uuid(),
     });
     await api().put(`/api/athletes/${ids.athlete}`).send(ANN).expect(200);
     await api()
@@ -126,6 +128,10 @@ beforeAll(async () => {
     await api().put(`/api/shelf/${ids.own}`).send({ supersedes: null, fields: OWN_WAY }).expect(200);
     ids.examiner = ((await api().get('/api/studies').expect(200)).body as { examiners: { id: string }[] }).examiners[0]!.id;
     await api()
+      .put(`/api/event-days/${ids.eventDay}`)
+      .send({ revision: 0, ...smallEventDay(uuid, { athleteId: ids.athlete!, therapistId: ids.examiner! }) })
+      .expect(200);
+    await api()
       .put(`/api/studies/${ids.study}`)
       .send({ revision: 0, ...STUDY, examinerIds: [ids.examiner] })
       .expect(200);
@@ -157,9 +163,11 @@ function addressOf(route: RouteAccess, ids: Record<string, string>): string {
                       ? ids.calendar
                       : first === 'check-in-links'
                         ? ids.link
-                        : first === 'days' || first === 'week'
-                          ? '2026-11-25'
-                          : uuid();
+                        : first === 'event-days'
+                          ? ids.eventDay
+                          : first === 'days' || first === 'week'
+                            ? '2026-11-25'
+                            : uuid();
   return `/api${route.path
     .replace(/:(id|date)/, own!)
     .replace(':readingId', ids.reading!)
@@ -223,6 +231,8 @@ test.each(
           'calendar_link',
           'athlete_times',
           'way_comparison',
+          'event_day',
+          'event_day_event',
         ].map((table) => rows(test_.pool, `SELECT * FROM ${table} ORDER BY 1`)),
       ),
     );
@@ -249,6 +259,10 @@ test.each(
     'PUT /shelf/:id': { supersedes: null, fields: OWN_WAY },
     'PUT /studies/:id': { revision: 1, ...STUDY, examinerIds: [ours.examiner] },
     'POST /studies/:id/finish': { revision: 1 },
+    'PUT /event-days/:id': { revision: 1, ...smallEventDay(uuid, { athleteId: ours.athlete!, therapistId: ours.examiner! }) },
+    'POST /event-days/:id/events': {
+      events: [{ id: uuid(), at: '2026-12-04T08:00:00.000Z', after: null, body: { kind: 'takeBack', eventId: uuid() } }],
+    },
     'POST /studies/:id/use': { revision: 1, used: true },
   };
   const answer = await send(test_.app, cookies.get('owner')!, route, addressOf(route, theirs), bodies[`${route.method} ${route.path}`]);

@@ -13,6 +13,7 @@ import { athleteFileRoutes } from '../athleteFile/routes.ts';
 import { athleteRoutes } from '../athletes/routes.ts';
 import { auditRoutes } from '../audit/routes.ts';
 import { coachRoutes } from '../coach/routes.ts';
+import { eventDayRoutes } from '../eventDays/routes.ts';
 import { eventMoveRoutes } from '../eventMoves/routes.ts';
 import { eventRoutes } from '../events/routes.ts';
 import { dayRoutes } from '../days/routes.ts';
@@ -152,6 +153,7 @@ export function createApp({
     coachRoutes(pool, now),
     dayRoutes(pool),
     eventRoutes(pool),
+    eventDayRoutes(pool, now),
     eventMoveRoutes(pool, now),
     athleteRoutes(pool, now),
     athleteFileRoutes(pool, now),

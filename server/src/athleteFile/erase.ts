@@ -1,3 +1,4 @@
+import { forgetInEventDays } from '../eventDays/forget.ts';
 import { forgetInStudies } from '../studies/queries.ts';
 import { change, rows, transaction, type Db, type Pool } from '../db/pool.ts';
 
@@ -48,6 +49,7 @@ export async function eraseAthlete(pool: Pool, athleteId: string): Promise<void>
     for (const table of ['rom_reading', 'finding'] as const) await eraseCorrected(db, table, athleteId);
     await eraseCheckIns(db, athleteId);
     await forgetInStudies(db, athleteId);
+    await forgetInEventDays(db, athleteId);
     for (const sql of AFTER) await change(db, sql, [athleteId]);
   });
 }

@@ -16,6 +16,8 @@ const PARTS = {
   season: 'SELECT * FROM season_plan WHERE owner_id = ?',
   comparisons: 'SELECT * FROM way_comparison WHERE athlete_id = ? ORDER BY started_on',
   times: 'SELECT * FROM athlete_times WHERE athlete_id = ?',
+  eventDays:
+    "SELECT id, title, on_date FROM event_day WHERE JSON_SEARCH(data, 'one', ?, NULL, '$.starters[*].athleteId') IS NOT NULL ORDER BY on_date",
   events: 'SELECT * FROM calendar_event WHERE athlete_id = ? ORDER BY on_date',
   notAtEvents: 'SELECT event_id FROM event_not_at WHERE athlete_id = ?',
   checkIns: 'SELECT * FROM check_in WHERE athlete_id = ? ORDER BY on_date, entered_at',

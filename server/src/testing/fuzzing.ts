@@ -1,3 +1,4 @@
+import { smallEventDay } from './eventDay.ts';
 import { Agent, request as httpRequest, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { ROLES, ROUTES, type RouteAccess } from '@pace-bend/core/access';
@@ -273,6 +274,15 @@ function soundBody(route: RouteAccess, { athlete, visit, examiner }: Known, rand
         loadKinds: [{ id: 'k', name: 'K', muscles: ['soleus'] }],
         eventKinds: [{ id: 'e', name: 'E', quietHoursBefore: 24, gentleHoursAfter: 24 }],
       };
+    case 'PUT /event-days/:id':
+      return { revision, ...smallEventDay(() => fuzzId(random), { athleteId: athlete, therapistId: fuzzId(random) }), title: words };
+    case 'POST /event-days/:id/events': {
+      const body =
+        random.next() < 0.5
+          ? { kind: 'slip', raceId: fuzzId(random), callAt: 600, startAt: 620 }
+          : { kind: 'here', wishId: fuzzId(random) };
+      return { events: [{ id: fuzzId(random), at: '2026-12-04T08:00:00.000Z', after: null, body }] };
+    }
     case 'PUT /visits/:id/readiness':
       return { outcome: null };
     case 'PUT /visits/:id/readiness-aside/:asideId':

@@ -147,6 +147,7 @@ describe('a day of tasks on its tables', () => {
       person: 0,
       minutes: 10,
       earliest: 600,
+      newFrom: 600,
       latestEnd: 640,
       weight: 1,
       kept: null,
