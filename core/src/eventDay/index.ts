@@ -33,6 +33,7 @@ export {
   weightOf,
   WISH_MINUTES,
 } from './rules.ts';
+export type { EventDayFile, EventDayLine } from './file.ts';
 export { callOf, spanOf, type Span } from './span.ts';
 export { foldDay, inOrder, subjectOf } from './fold.ts';
 export { dayModel, endsAt, freeStretches, planDay, planFrom } from './plan.ts';

@@ -27,6 +27,15 @@ export {
   type LoadRowProblem,
 } from './loadTable.ts';
 export { readCalendar, readEvents, type CalendarRead, type EventsRead, type FoundEvent, type PlannedSession } from './calendar.ts';
+export {
+  matchStartColumns,
+  readStarts,
+  START_FIELDS,
+  type StartColumns,
+  type StartField,
+  type StartRow,
+  type StartRowProblem,
+} from './startTable.ts';
 export { seasonCalendar, type SeasonCalendar } from './seasonCalendar.ts';
 export { dataPackage, recordTables, RECORD_TABLES, type RecordRows, type RecordTable } from './tables/record.ts';
 export type { TableWords } from './tables/tables.ts';

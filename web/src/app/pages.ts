@@ -18,6 +18,7 @@ const PLACES: readonly Place[] = [
   { to: '/morning', label: 'Morning', routes: ['morning'], first: true },
   { to: '/load', label: 'Load', routes: ['load', 'load-read-in'], first: false },
   { to: '/season', label: 'Season', routes: ['season', 'week'], first: false },
+  { to: '/event-days', label: 'Event days', routes: ['event-days', 'event-day', 'event-day-entrance', 'event-day-set-up'], first: false },
   {
     to: '/shelf',
     label: 'Shelf',

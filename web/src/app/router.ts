@@ -10,6 +10,7 @@ const day = forWhoMay('GET', '/days/:date');
 const athletes = forWhoMay('GET', '/athletes');
 const visit = forWhoMay('GET', '/visits/:id');
 const shelf = forWhoMay('GET', '/shelf');
+const eventDay = forWhoMay('GET', '/event-days/:id');
 const ownShelf = forWhoMay('PUT', '/shelf/:id');
 
 export const router = createRouter({
@@ -28,6 +29,25 @@ export const router = createRouter({
     { path: '/morning', name: 'morning', component: () => import('../morning/MorningView.vue'), meta: forWhoMay('GET', '/morning') },
     { path: '/week', name: 'week', component: () => import('../week/WeekView.vue'), meta: forWhoMay('GET', '/week/:date') },
     { path: '/season', name: 'season', component: () => import('../season/SeasonView.vue'), meta: forWhoMay('GET', '/season') },
+    {
+      path: '/event-days',
+      name: 'event-days',
+      component: () => import('../eventDay/EventDaysView.vue'),
+      meta: forWhoMay('GET', '/event-days'),
+    },
+    { path: '/event-day/:id', name: 'event-day', component: () => import('../eventDay/BoardView.vue'), meta: eventDay },
+    {
+      path: '/event-day/:id/entrance',
+      name: 'event-day-entrance',
+      component: () => import('../eventDay/BoardView.vue'),
+      meta: { ...eventDay, fullScreen: true },
+    },
+    {
+      path: '/event-day/:id/set-up',
+      name: 'event-day-set-up',
+      component: () => import('../eventDay/SetUpView.vue'),
+      meta: forWhoMay('PUT', '/event-days/:id'),
+    },
     { path: '/load', name: 'load', component: () => import('../load/LoadView.vue'), meta: forWhoMay('GET', '/loads') },
     {
       path: '/load/read-in',

@@ -1,3 +1,4 @@
+import type { DayEvent, EventDayFile } from '@pace-bend/core/eventDay';
 import type { OwnItem } from '@pace-bend/core/method';
 import type { VisitFile } from '@pace-bend/core/record';
 import { amendKept } from '../api/kept.ts';
@@ -10,6 +11,15 @@ export const SHELF_RECORD = 'shelf';
 
 /** An own item in place of the one with its id, at the end. */
 export const withItem = (items: readonly OwnItem[], item: OwnItem): OwnItem[] => [...items.filter((each) => each.id !== item.id), item];
+
+/** A day with events that were acknowledged at its end; the number up to which it was heard stays, so that others' are asked for still. */
+export const withDayEvents = (file: EventDayFile, events: readonly DayEvent[], by = ''): EventDayFile => ({
+  ...file,
+  events: [
+    ...file.events,
+    ...events.filter(({ id }) => !file.events.some((event) => event.id === id)).map((event) => ({ ...event, by: event.by ?? by })),
+  ],
+});
 
 /**
  * Puts what the server acknowledged into the answers kept on the device, whichever page was open when it came: without a line a
@@ -24,6 +34,8 @@ export async function keepAcknowledged(change: Change, answer: unknown): Promise
       return amendKept('/visits/', (file) =>
         (file as VisitFile).athlete.id === id ? withAthletesAnswer(file as VisitFile, change, answer) : file,
       );
+    case 'event-day':
+      return amendKept(`/event-days/${id}`, (file) => withDayEvents(file as EventDayFile, (change.body.events ?? []) as DayEvent[]));
     case SHELF_RECORD:
       return amendKept('/shelf', (shelf) => ({
         ...(shelf as object),

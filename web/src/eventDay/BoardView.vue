@@ -1,0 +1,202 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { KIND_WORDS, type BoardRow, type DayEvent, type DayEventBody } from '@pace-bend/core/eventDay';
+import { keepChoice, readChoice } from '../api/drafts.ts';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { useForAMoment } from '../parts/useForAMoment.ts';
+import { usePractice } from '../stores/practice.ts';
+import { useSession } from '../stores/session.ts';
+import BoardTable from './BoardTable.vue';
+import { useEventDay } from './useEventDay.ts';
+import { listed, STATUS_WORDS } from './words.ts';
+
+const PlanLook = defineAsyncComponent(() => import('./PlanLook.vue'));
+const RaceDialog = defineAsyncComponent(() => import('./RaceDialog.vue'));
+const CloseDialog = defineAsyncComponent(() => import('./CloseDialog.vue'));
+const MoreDialog = defineAsyncComponent(() => import('./MoreDialog.vue'));
+const OneMoreDialog = defineAsyncComponent(() => import('./OneMoreDialog.vue'));
+
+/** The day as it goes on: what is on each table, what is next and later; told by taps, and told anew when something changes. */
+const route = useRoute();
+const practice = usePractice();
+const session = useSession();
+const id = String(route.params.id);
+const day = useEventDay(id);
+const { file, problem, alone, now, isToday, state, board, plan, remedies, planning, failure } = day;
+const entrance = computed(() => route.name === 'event-day-entrance');
+const maySay = computed(() => session.may('POST', '/event-days/:id/events'));
+const maySetUp = computed(() => session.may('PUT', '/event-days/:id'));
+
+/** For a screen in the sun or in a hall, whatever the machine asks for; as the machine asks where nothing was chosen. */
+const LIGHT = 'event-day-light';
+const light = ref<'machine' | 'sun' | 'hall'>(readChoice<'sun' | 'hall'>(LIGHT) ?? 'machine');
+function turnLight(): void {
+  light.value = light.value === 'machine' ? 'sun' : light.value === 'sun' ? 'hall' : 'machine';
+  keepChoice(LIGHT, light.value === 'machine' ? null : light.value);
+}
+const LIGHT_WORDS = { machine: 'Light: as the device', sun: 'Light: sun', hall: 'Light: hall' } as const;
+
+onMounted(() => day.load());
+// What happened changes the times: they are worked out anew, and shown before they are taken.
+watch(
+  [state, now],
+  ([nextState, nextNow], [lastState, lastNow]) => {
+    if (nextState !== lastState || nextNow !== lastNow) day.planNow();
+  },
+  { immediate: true },
+);
+const looking = ref(false);
+const raceOpen = ref(false);
+const closeOpen = ref(false);
+const wishOpen = ref(false);
+const more = ref<BoardRow | null>(null);
+
+const nameOf = (wishId: string) => {
+  const wish = state.value?.wishes.find((each) => each.wish.id === wishId)?.wish;
+  return state.value?.starters.find(({ id: starter }) => starter === wish?.starterId)?.name ?? '';
+};
+const changes = computed(() => plan.value?.changes ?? []);
+const unserved = computed(() => plan.value?.notServed.filter(({ why }) => why !== 'over' && why !== 'told-just-now') ?? []);
+const noneTold = computed(() => state.value?.wishes.every(({ promise }) => promise === null) ?? true);
+
+// The last thing that was said here can be taken back.
+const last = useForAMoment<{ readonly event: DayEvent; readonly words: string }>(20_000);
+function say(body: DayEventBody, words: string): void {
+  last.show({ event: day.say(body), words });
+  more.value = null;
+}
+function takeBack(): void {
+  const said = last.value.value;
+  if (said) day.say({ kind: 'takeBack', eventId: said.event.id });
+  last.show(null);
+}
+function mark(row: BoardRow, kind: 'here' | 'done' | 'notComing'): void {
+  say({ kind, wishId: row.state.wish.id }, `${row.name}: ${STATUS_WORDS[kind === 'notComing' ? 'off' : kind]}`);
+}
+function onto(row: BoardRow, shiftId: string): void {
+  say({ kind: 'onTable', wishId: row.state.wish.id, shiftId }, `${row.name}: ${STATUS_WORDS.onTable}`);
+}
+function longer(row: BoardRow): void {
+  const until = Math.min(1439, Math.max(row.until ?? now.value, now.value) + 5);
+  say({ kind: 'overrun', wishId: row.state.wish.id, until }, `${row.name}: until ${practice.clock(until)}`);
+}
+function takeTimes(): void {
+  const times = changes.value.flatMap(({ to }) => (to ? [to] : []));
+  const dropped = changes.value.flatMap(({ wishId, to }) => (to ? [] : [wishId]));
+  if (changes.value.length > 0)
+    say({ kind: 'promise', times, dropped }, `${changes.value.length} ${changes.value.length === 1 ? 'time' : 'times'} told`);
+  looking.value = false;
+}
+const conflicts = computed(
+  () =>
+    state.value?.conflicts.map(({ first, second }) => ({
+      key: first.id + second.id,
+      words: `${second.by} did not know what ${first.by} had said about ${'wishId' in second.body ? nameOf(second.body.wishId) : 'the times'}; what ${second.by} said stands.`,
+    })) ?? [],
+);
+const shiftNow = (table: number) =>
+  file.value?.setUp.shifts.find((shift) => shift.table === table && shift.from <= now.value && shift.until > now.value) ??
+  file.value?.setUp.shifts.find((shift) => shift.table === table && shift.until > now.value) ??
+  null;
+const handsOf = (table: number) => {
+  const shift = shiftNow(table);
+  if (!shift) return 'closed';
+  const name = file.value?.therapists.find((each) => each.id === shift.therapistId)?.name ?? '';
+  return shift.from > now.value ? `${name} from ${practice.clock(shift.from)}` : `${name} until ${practice.clock(shift.until)}`;
+};
+</script>
+
+<template>
+  <div class="page board" :class="[light === 'sun' ? 'on-paper' : '', light === 'hall' ? 'hall' : '', { entrance }]">
+    <ProblemNote v-if="problem" :problem="problem"><Button @click="day.load()">Try again</Button></ProblemNote>
+    <p v-else-if="!file || !board || !state" class="soft">Opening the day…</p>
+    <template v-else>
+      <header>
+        <h1>{{ file.setUp.title }}</h1>
+        <span v-if="isToday" class="clock num" role="timer">{{ practice.clock(now) }}</span>
+        <span v-else class="soft">{{ now < 0 ? 'not today: it is still ahead' : 'it is over' }}</span>
+        <span v-if="alone" class="soft small" role="status">No line: this device goes on by itself</span>
+        <span class="end tools no-print">
+          <template v-if="!entrance">
+            <Button v-if="maySay" @click="raceOpen = true">A race is later</Button>
+            <Button v-if="maySay" @click="closeOpen = true">A table closes</Button>
+            <Button v-if="maySay" @click="wishOpen = true">One more wish</Button>
+          </template>
+          <Button @click="turnLight">{{ LIGHT_WORDS[light] }}</Button>
+          <RouterLink v-if="!entrance" :to="`/event-day/${id}/entrance`">For the entrance</RouterLink>
+          <RouterLink v-else :to="`/event-day/${id}`">Board</RouterLink>
+          <RouterLink v-if="maySetUp && !entrance" :to="`/event-day/${id}/set-up`">Set-up</RouterLink>
+        </span>
+      </header>
+
+      <template v-if="!entrance">
+        <div v-if="maySay && (changes.length > 0 || unserved.length > 0)" class="notice" role="status">
+          <b v-if="changes.length > 0">{{
+            noneTold ? `${changes.length} times to tell` : `${changes.length} ${changes.length === 1 ? 'time' : 'times'} would change`
+          }}</b>
+          <b v-else>{{ unserved.length }} without a time</b>
+          <span v-if="changes.length > 0" class="who"
+            >{{ listed([...new Set(changes.map(({ wishId }) => nameOf(wishId)))].slice(0, 4)) }}{{ changes.length > 4 ? ' …' : '' }}</span
+          >
+          <Button type="primary" size="large" @click="looking = true">Look at the times</Button>
+        </div>
+        <p v-if="failure" class="wrong" role="alert">{{ failure }}</p>
+        <div v-for="conflict in conflicts" :key="conflict.key" class="notice care" role="alert">{{ conflict.words }}</div>
+        <div v-if="last.value.value" class="notice quiet" role="status">
+          <span>{{ last.value.value.words }}</span>
+          <Button size="large" @click="takeBack">Undo</Button>
+        </div>
+      </template>
+
+      <p v-if="board.tables.length === 0" class="soft">
+        No table is open. <RouterLink v-if="maySetUp" :to="`/event-day/${id}/set-up`">Say who stands where</RouterLink>
+      </p>
+      <div class="tables" :style="{ '--tables': board.tables.length }">
+        <BoardTable
+          v-for="table in board.tables"
+          :key="table.table"
+          :table="table"
+          :hands="handsOf(table.table)"
+          :quiet="entrance || !maySay"
+          @here="(row) => mark(row, 'here')"
+          @done="(row) => mark(row, 'done')"
+          @onto="(row) => onto(row, (shiftNow(table.table) ?? { id: row.state.promise!.shiftId }).id)"
+          @longer="longer"
+          @more="(row) => (more = row)"
+        />
+      </div>
+      <section v-if="!entrance && board.untimed.length > 0" class="untimed" aria-label="Without a time">
+        <h2>Without a time</h2>
+        <ul class="plain">
+          <li v-for="row in board.untimed" :key="row.state.wish.id">
+            <button type="button" class="row" :disabled="!maySay" @click="more = row">
+              <b>{{ row.name }}</b> <span class="soft">{{ KIND_WORDS[row.state.wish.kind] }}, {{ row.raceName }}</span>
+            </button>
+          </li>
+        </ul>
+      </section>
+      <p v-if="!entrance && (board.finished.length > 0 || board.off.length > 0)" class="soft counts">
+        {{ board.finished.length }} done<template v-if="board.off.length > 0">, {{ board.off.length }} not coming</template>
+      </p>
+
+      <PlanLook
+        v-if="looking && plan"
+        :plan="plan"
+        :remedies="remedies"
+        :planning="planning"
+        :set-up="file.setUp"
+        :name-of="nameOf"
+        @take="takeTimes"
+        @close="looking = false"
+      />
+      <RaceDialog v-if="raceOpen" :races="state.races" @say="say" @close="raceOpen = false" />
+      <CloseDialog v-if="closeOpen" :set-up="file.setUp" :now="now" @say="say" @close="closeOpen = false" />
+      <OneMoreDialog v-if="wishOpen" :set-up="file.setUp" :state="state" @say="say" @close="wishOpen = false" />
+      <MoreDialog v-if="more" :row="more" :now="now" :set-up="file.setUp" @say="say" @close="more = null" />
+    </template>
+  </div>
+</template>
+
+<style scoped src="./board.css"></style>

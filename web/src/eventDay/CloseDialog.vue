@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { computed, ref } from 'vue';
+import { readTypedTime } from '@pace-bend/core/record';
+import type { DayEventBody, EventDaySetUp } from '@pace-bend/core/eventDay';
+import PickOne from '../parts/PickOne.vue';
+import SheetDialog from '../parts/SheetDialog.vue';
+import TimeField from '../parts/TimeField.vue';
+import { usePractice } from '../stores/practice.ts';
+
+/** A table at which nobody stands for a while. */
+const props = defineProps<{ setUp: EventDaySetUp; now: number }>();
+const emit = defineEmits<{ say: [body: DayEventBody, words: string]; close: [] }>();
+const practice = usePractice();
+const shifts = computed(() =>
+  props.setUp.shifts.filter(({ until }) => until > props.now).sort((a, b) => a.table - b.table || a.from - b.from),
+);
+const shiftId = ref(shifts.value[0]?.id ?? '');
+const clock24 = (minute: number) => `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+const shift = computed(() => shifts.value.find(({ id }) => id === shiftId.value) ?? null);
+const from = ref(clock24(Math.max(0, Math.min(1439, Math.max(props.now, shift.value?.from ?? 0)))));
+const until = ref(clock24(shift.value?.until ?? 1439));
+const minute = (held: string) => {
+  const read = readTypedTime(held, { endOfDay: true });
+  return 'minute' in read ? Math.min(1439, read.minute) : null;
+};
+const sound = computed(() => minute(from.value) !== null && minute(until.value) !== null && minute(until.value)! > minute(from.value)!);
+function choose(id: string): void {
+  shiftId.value = id;
+  until.value = clock24(shift.value!.until);
+}
+function save(): void {
+  if (!shift.value || !sound.value) return;
+  emit(
+    'say',
+    { kind: 'closes', shiftId: shift.value.id, from: minute(from.value)!, until: minute(until.value)! },
+    `Table ${shift.value.table} closed from ${practice.clock(minute(from.value)!)}`,
+  );
+  emit('close');
+}
+</script>
+
+<template>
+  <SheetDialog :open="true" title="A table closes" @update:open="emit('close')">
+    <p v-if="shifts.length === 0" class="soft">No table is open any more.</p>
+    <form v-else class="fields" @submit.prevent="save">
+      <div class="field">
+        <label for="closing-table">Table</label>
+        <PickOne
+          input-id="closing-table"
+          label="Table"
+          :value="shiftId"
+          :options="
+            shifts.map((each) => ({
+              value: each.id,
+              label: `Table ${each.table}, ${practice.clock(each.from)} to ${practice.clock(each.until)}`,
+            }))
+          "
+          @change="choose"
+        />
+      </div>
+      <TimeField id="closing-from" label="From" :value="from" @update:value="(to) => (from = to)" />
+      <TimeField id="closing-until" label="Until" :value="until" @update:value="(to) => (until = to)" />
+      <Button type="primary" size="large" html-type="submit" :disabled="!sound">Close this table</Button>
+    </form>
+  </SheetDialog>
+</template>

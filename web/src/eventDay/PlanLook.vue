@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { computed } from 'vue';
+import type { DayPlan, EventDaySetUp, PromisedTime, Remedy } from '@pace-bend/core/eventDay';
+import SheetDialog from '../parts/SheetDialog.vue';
+import { usePractice } from '../stores/practice.ts';
+import { refusalWords, remedyWords } from './words.ts';
+
+/** What would be told: new times and other ones, who gets none and why, and what would make it possible. Nothing is told before it is taken. */
+const props = defineProps<{
+  plan: DayPlan;
+  remedies: readonly Remedy[] | null;
+  planning: boolean;
+  setUp: EventDaySetUp;
+  nameOf: (wishId: string) => string;
+}>();
+const emit = defineEmits<{ take: []; close: [] }>();
+const practice = usePractice();
+const tableOf = (time: PromisedTime) => props.setUp.shifts.find(({ id }) => id === time.shiftId)?.table ?? '';
+const at = (time: PromisedTime) => `${practice.clock(time.start)}, table ${tableOf(time)}`;
+const changes = computed(() => [...props.plan.changes].sort((a, b) => (a.to?.start ?? 1440) - (b.to?.start ?? 1440)));
+/** True by how it came about. */
+const proofWords = computed(() => {
+  switch (props.plan.proven) {
+    case 'all':
+    case 'promises':
+      return 'Nobody more can be served, and no way to serve as many changes fewer times: checked to the end.';
+    case 'weight':
+      return 'Nobody more can be served: checked to the end. Fewer changes may be possible.';
+    default:
+      return 'The best found so far; better may be possible.';
+  }
+});
+</script>
+
+<template>
+  <SheetDialog :open="true" title="Times" :width="720" @update:open="emit('close')">
+    <div class="fields">
+      <p v-if="changes.length === 0" class="soft">No time changes.</p>
+      <ul v-else class="plain times" aria-label="Changes">
+        <li v-for="change in changes" :key="change.wishId" data-testid="time-change">
+          <b>{{ nameOf(change.wishId) }}</b>
+          <span v-if="change.from" class="num was">{{ at(change.from) }}</span>
+          <span v-if="change.to" class="num">{{ at(change.to) }}</span>
+          <span v-else class="mark">no time any more</span>
+        </li>
+      </ul>
+      <section v-if="plan.notServed.length > 0" aria-label="Without a time">
+        <h3>Without a time</h3>
+        <ul class="plain">
+          <li v-for="each in plan.notServed" :key="each.wishId">
+            <b>{{ nameOf(each.wishId) }}</b>: {{ refusalWords(each, practice.clock) }}.
+          </li>
+        </ul>
+        <p v-if="remedies === null" class="soft">Looking for what would make it possible…</p>
+        <ul v-else-if="remedies.length > 0" class="plain remedies">
+          <li v-for="(remedy, i) in remedies" :key="i">{{ remedyWords(remedy, practice.clock, nameOf) }}</li>
+        </ul>
+      </section>
+      <p class="soft small">{{ proofWords }} Weights and minutes are those of the set-up.</p>
+      <div class="pair">
+        <Button type="primary" size="large" :disabled="changes.length === 0 || planning" @click="emit('take')">Tell these times</Button>
+        <Button size="large" @click="emit('close')">Not now</Button>
+      </div>
+    </div>
+  </SheetDialog>
+</template>
+
+<style scoped>
+.times {
+  display: grid;
+  gap: 4px;
+  max-height: 46vh;
+  overflow: auto;
+}
+
+.times li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line-faint);
+}
+
+.was {
+  color: var(--soft);
+  text-decoration: line-through;
+}
+
+.mark {
+  color: var(--clay-text);
+  font-weight: 650;
+}
+
+.remedies {
+  margin-top: 6px;
+  padding-left: 10px;
+  border-left: 4px solid var(--spruce);
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import Tabs, { TabPane } from 'ant-design-vue/es/tabs';
+import { computed, onMounted, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { dayInWords } from '../parts/typedDays.ts';
+import { usePractice } from '../stores/practice.ts';
+import OfferCard from './OfferCard.vue';
+import StartListCard from './StartListCard.vue';
+import TablesCard from './TablesCard.vue';
+import { useSetUp } from './useSetUp.ts';
+
+/** What has to be known of a day before it begins: who starts when and wants what, who stands at which table, and what is offered. */
+const route = useRoute();
+const practice = usePractice();
+const id = String(route.params.id);
+const day = useSetUp(id);
+const { file, setUp, problem, readProblem, saving, isSaved, faults, done, undone } = day;
+const tab = ref('list');
+onMounted(async () => {
+  await practice.load();
+  await day.load();
+});
+const savedWords = computed(() => {
+  if (saving.value) return 'Saving…';
+  if (isSaved.value) return 'Saved';
+  return faults.value.length > 0 ? 'Not saved: something is not right yet' : 'Not saved';
+});
+</script>
+
+<template>
+  <div class="page set-up">
+    <ProblemNote v-if="readProblem" :problem="readProblem"><Button @click="day.load()">Try again</Button></ProblemNote>
+    <p v-else-if="!setUp || !file" class="soft">Opening the day…</p>
+    <template v-else>
+      <header>
+        <h1>{{ setUp.title }}</h1>
+        <span class="soft">{{ dayInWords(setUp.onDate) }}</span>
+        <span class="end state" role="status" :class="{ wrong: !isSaved && !saving }">{{ savedWords }}</span>
+        <Button :disabled="done.length === 0" @click="day.undo()">Undo</Button>
+        <Button :disabled="undone.length === 0" @click="day.redo()">Redo</Button>
+        <RouterLink class="to-board" :to="`/event-day/${id}`">Open the board</RouterLink>
+      </header>
+      <ProblemNote v-if="problem" :problem="problem"
+        ><Button @click="problem.isStale ? day.load() : day.write()">{{
+          problem.isStale ? 'Open it as it is now' : 'Save again'
+        }}</Button></ProblemNote
+      >
+      <ul v-if="faults.length > 0" class="plain faults" role="alert">
+        <li v-for="fault in faults" :key="fault.path" class="wrong">{{ fault.message }}</li>
+      </ul>
+      <Tabs v-model:active-key="tab">
+        <TabPane key="list" tab="Start list and wishes">
+          <StartListCard :set-up="setUp" :therapists="file.therapists" @change="day.change" />
+        </TabPane>
+        <TabPane key="tables" tab="Tables">
+          <TablesCard :set-up="setUp" :therapists="file.therapists" :fault-at="day.faultAt" @change="day.change" />
+        </TabPane>
+        <TabPane key="offer" tab="What is offered">
+          <OfferCard :set-up="setUp" :fault-at="day.faultAt" @change="day.change" />
+        </TabPane>
+      </Tabs>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.page > header {
+  flex-wrap: wrap;
+}
+
+.to-board {
+  font-weight: 600;
+}
+
+.faults {
+  margin-bottom: 10px;
+}
+</style>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import { computed, ref } from 'vue';
+import {
+  KIND_WORDS,
+  REASON_WORDS,
+  WISH_MINUTES,
+  WISH_REASONS,
+  type EventDaySetUp,
+  type Wish,
+  type WishReason,
+} from '@pace-bend/core/eventDay';
+import NumberField from '../parts/NumberField.vue';
+import PickMany from '../parts/PickMany.vue';
+import PickOne from '../parts/PickOne.vue';
+import SheetDialog from '../parts/SheetDialog.vue';
+
+/** One wish as it is: how long, why first, whose hands. */
+const props = defineProps<{ wish: Wish; setUp: EventDaySetUp; therapists: readonly { readonly id: string; readonly name: string }[] }>();
+const emit = defineEmits<{ save: [wish: Wish]; close: [] }>();
+const minutes = ref(props.wish.minutes);
+const reasons = ref<readonly WishReason[]>(props.wish.reasons);
+const therapist = ref(props.wish.therapistId ?? 'anybody');
+const name = computed(() => props.setUp.starters.find(({ id }) => id === props.wish.starterId)?.name ?? '');
+const wrong = computed(() => !(Number.isInteger(minutes.value) && minutes.value >= WISH_MINUTES.min && minutes.value <= WISH_MINUTES.max));
+function save(): void {
+  if (wrong.value) return;
+  emit('save', {
+    ...props.wish,
+    minutes: minutes.value,
+    reasons: reasons.value,
+    therapistId: therapist.value === 'anybody' ? null : therapist.value,
+  });
+}
+</script>
+
+<template>
+  <SheetDialog :open="true" :title="`${name}, ${KIND_WORDS[wish.kind]}`" @update:open="emit('close')">
+    <form class="fields" @submit.prevent="save">
+      <div class="field">
+        <span class="label">Minutes</span>
+        <NumberField :value="minutes" label="Minutes" unit="min" :step="1" :wrong="wrong" @change="(to) => (minutes = to)" />
+        <p v-if="wrong" class="wrong small" role="alert">{{ WISH_MINUTES.min }} to {{ WISH_MINUTES.max }} whole minutes.</p>
+      </div>
+      <div class="field">
+        <label for="wish-reasons">Goes first because</label>
+        <PickMany
+          input-id="wish-reasons"
+          label="Goes first because"
+          :values="reasons"
+          :options="WISH_REASONS.map((reason) => ({ value: reason, label: REASON_WORDS[reason] }))"
+          placeholder="nothing: like everybody"
+          @change="(to) => (reasons = to)"
+        />
+      </div>
+      <div class="field">
+        <label for="wish-hands">Hands asked for</label>
+        <PickOne
+          input-id="wish-hands"
+          label="Hands asked for"
+          :value="therapist"
+          :options="[{ value: 'anybody', label: 'anybody’s' }, ...therapists.map(({ id, name: label }) => ({ value: id, label }))]"
+          @change="(to) => (therapist = to)"
+        />
+      </div>
+      <Button type="primary" html-type="submit" :disabled="wrong">Save this wish</Button>
+    </form>
+  </SheetDialog>
+</template>
