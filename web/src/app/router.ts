@@ -35,7 +35,12 @@ export const router = createRouter({
       component: () => import('../eventDay/EventDaysView.vue'),
       meta: forWhoMay('GET', '/event-days'),
     },
-    { path: '/event-day/:id', name: 'event-day', component: () => import('../eventDay/BoardView.vue'), meta: eventDay },
+    {
+      path: '/event-day/:id',
+      name: 'event-day',
+      component: () => import('../eventDay/BoardView.vue'),
+      meta: { ...eventDay, fullScreen: true },
+    },
     {
       path: '/event-day/:id/entrance',
       name: 'event-day-entrance',

@@ -120,8 +120,8 @@ h3 {
   background: var(--spruce-soft);
 }
 
-.late,
-.at-risk {
+.slot.late,
+.slot.at-risk {
   border-left-style: double;
   border-color: var(--clay);
 }
@@ -151,6 +151,7 @@ p {
 
 .mark {
   display: inline-block;
+  margin-left: 8px;
   padding: 0 8px;
   border: 2px solid var(--clay);
   border-radius: 6px;
@@ -164,6 +165,11 @@ p {
   flex-wrap: wrap;
   gap: 8px;
   margin-top: 8px;
+}
+
+.keys > * {
+  flex: 1 1 auto;
+  padding-inline: 12px;
 }
 
 .keys :deep(.ant-btn) {
@@ -205,7 +211,7 @@ button.line:hover {
 }
 
 .who {
-  flex: 1 1 auto;
+  flex: 1 1 0;
   min-width: 0;
   overflow-wrap: anywhere;
 }

@@ -4,12 +4,15 @@ import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { KIND_WORDS, type BoardRow, type DayEvent, type DayEventBody } from '@pace-bend/core/eventDay';
 import { keepChoice, readChoice } from '../api/drafts.ts';
+import KitTheme from '../parts/KitTheme.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useForAMoment } from '../parts/useForAMoment.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import BoardTable from './BoardTable.vue';
-import { useEventDay } from './useEventDay.ts';
+import { eventDayRecord, useEventDay } from './useEventDay.ts';
+import { countWords, keptWords } from '../outbox/words.ts';
+import { useOutbox } from '../stores/outbox.ts';
 import { listed, STATUS_WORDS } from './words.ts';
 
 const PlanLook = defineAsyncComponent(() => import('./PlanLook.vue'));
@@ -25,6 +28,8 @@ const session = useSession();
 const id = String(route.params.id);
 const day = useEventDay(id);
 const { file, problem, alone, now, isToday, state, board, plan, remedies, planning, failure } = day;
+const outbox = useOutbox();
+const notSent = computed(() => outbox.of(eventDayRecord(id)).length);
 const entrance = computed(() => route.name === 'event-day-entrance');
 const maySay = computed(() => session.may('POST', '/event-days/:id/events'));
 const maySetUp = computed(() => session.may('PUT', '/event-days/:id'));
@@ -109,94 +114,103 @@ const handsOf = (table: number) => {
 </script>
 
 <template>
-  <div class="page board" :class="[light === 'sun' ? 'on-paper' : '', light === 'hall' ? 'hall' : '', { entrance }]">
-    <ProblemNote v-if="problem" :problem="problem"><Button @click="day.load()">Try again</Button></ProblemNote>
-    <p v-else-if="!file || !board || !state" class="soft">Opening the day…</p>
-    <template v-else>
-      <header>
-        <h1>{{ file.setUp.title }}</h1>
-        <span v-if="isToday" class="clock num" role="timer">{{ practice.clock(now) }}</span>
-        <span v-else class="soft">{{ now < 0 ? 'not today: it is still ahead' : 'it is over' }}</span>
-        <span v-if="alone" class="soft small" role="status">No line: this device goes on by itself</span>
-        <span class="end tools no-print">
+  <KitTheme :shade="light === 'hall' ? 'dark' : light === 'sun' ? 'light' : null">
+    <div class="frame" :class="[light === 'sun' ? 'on-paper' : '', light === 'hall' ? 'hall' : '', { entrance }]">
+      <main id="main" class="page board" tabindex="-1">
+        <ProblemNote v-if="problem" :problem="problem"><Button @click="day.load()">Try again</Button></ProblemNote>
+        <p v-else-if="!file || !board || !state" class="soft">Opening the day…</p>
+        <template v-else>
+          <header>
+            <h1>{{ file.setUp.title }}</h1>
+            <span v-if="isToday" class="clock num" role="timer">{{ practice.clock(now) }}</span>
+            <span v-else class="soft">{{ now < 0 ? 'not today: it is still ahead' : 'it is over' }}</span>
+            <span v-if="alone || notSent > 0" class="line soft" role="status"
+              >{{ alone ? 'No line: this device goes on by itself' : ''
+              }}{{ notSent > 0 ? ` ${countWords(notSent)}, ${keptWords(outbox.isStored)}` : '' }}</span
+            >
+            <span class="end tools no-print">
+              <template v-if="!entrance">
+                <Button v-if="maySay" @click="raceOpen = true">A race is later</Button>
+                <Button v-if="maySay" @click="closeOpen = true">A table closes</Button>
+                <Button v-if="maySay" @click="wishOpen = true">One more wish</Button>
+              </template>
+              <Button @click="turnLight">{{ LIGHT_WORDS[light] }}</Button>
+              <RouterLink v-if="!entrance" :to="`/event-day/${id}/entrance`">For the entrance</RouterLink>
+              <RouterLink v-else :to="`/event-day/${id}`">Board</RouterLink>
+              <RouterLink v-if="maySetUp && !entrance" :to="`/event-day/${id}/set-up`">Set-up</RouterLink>
+              <RouterLink v-if="!entrance" to="/event-days">All days</RouterLink>
+            </span>
+          </header>
+
           <template v-if="!entrance">
-            <Button v-if="maySay" @click="raceOpen = true">A race is later</Button>
-            <Button v-if="maySay" @click="closeOpen = true">A table closes</Button>
-            <Button v-if="maySay" @click="wishOpen = true">One more wish</Button>
+            <div v-if="maySay && (changes.length > 0 || unserved.length > 0)" class="notice" role="status">
+              <b v-if="changes.length > 0">{{
+                noneTold ? `${changes.length} times to tell` : `${changes.length} ${changes.length === 1 ? 'time' : 'times'} would change`
+              }}</b>
+              <b v-else>{{ unserved.length }} without a time</b>
+              <span v-if="changes.length > 0" class="who"
+                >{{ listed([...new Set(changes.map(({ wishId }) => nameOf(wishId)))].slice(0, 4))
+                }}{{ changes.length > 4 ? ' …' : '' }}</span
+              >
+              <Button type="primary" size="large" @click="looking = true">Look at the times</Button>
+            </div>
+            <p v-if="failure" class="wrong" role="alert">{{ failure }}</p>
+            <div v-for="conflict in conflicts" :key="conflict.key" class="notice care" role="alert">{{ conflict.words }}</div>
+            <div v-if="last.value.value" class="notice quiet" role="status">
+              <span>{{ last.value.value.words }}</span>
+              <Button size="large" @click="takeBack">Undo</Button>
+            </div>
           </template>
-          <Button @click="turnLight">{{ LIGHT_WORDS[light] }}</Button>
-          <RouterLink v-if="!entrance" :to="`/event-day/${id}/entrance`">For the entrance</RouterLink>
-          <RouterLink v-else :to="`/event-day/${id}`">Board</RouterLink>
-          <RouterLink v-if="maySetUp && !entrance" :to="`/event-day/${id}/set-up`">Set-up</RouterLink>
-        </span>
-      </header>
 
-      <template v-if="!entrance">
-        <div v-if="maySay && (changes.length > 0 || unserved.length > 0)" class="notice" role="status">
-          <b v-if="changes.length > 0">{{
-            noneTold ? `${changes.length} times to tell` : `${changes.length} ${changes.length === 1 ? 'time' : 'times'} would change`
-          }}</b>
-          <b v-else>{{ unserved.length }} without a time</b>
-          <span v-if="changes.length > 0" class="who"
-            >{{ listed([...new Set(changes.map(({ wishId }) => nameOf(wishId)))].slice(0, 4)) }}{{ changes.length > 4 ? ' …' : '' }}</span
-          >
-          <Button type="primary" size="large" @click="looking = true">Look at the times</Button>
-        </div>
-        <p v-if="failure" class="wrong" role="alert">{{ failure }}</p>
-        <div v-for="conflict in conflicts" :key="conflict.key" class="notice care" role="alert">{{ conflict.words }}</div>
-        <div v-if="last.value.value" class="notice quiet" role="status">
-          <span>{{ last.value.value.words }}</span>
-          <Button size="large" @click="takeBack">Undo</Button>
-        </div>
-      </template>
+          <p v-if="board.tables.length === 0" class="soft">
+            No table is open. <RouterLink v-if="maySetUp" :to="`/event-day/${id}/set-up`">Say who stands where</RouterLink>
+          </p>
+          <div class="tables" :style="{ '--tables': board.tables.length }">
+            <BoardTable
+              v-for="table in board.tables"
+              :key="table.table"
+              :table="table"
+              :hands="handsOf(table.table)"
+              :quiet="entrance || !maySay"
+              @here="(row) => mark(row, 'here')"
+              @done="(row) => mark(row, 'done')"
+              @onto="(row) => onto(row, (shiftNow(table.table) ?? { id: row.state.promise!.shiftId }).id)"
+              @longer="longer"
+              @more="(row) => (more = row)"
+            />
+          </div>
+          <section v-if="!entrance && board.untimed.length > 0" class="untimed" aria-label="Without a time">
+            <h2>Without a time</h2>
+            <ul class="plain">
+              <li v-for="row in board.untimed" :key="row.state.wish.id">
+                <button type="button" class="row" :disabled="!maySay" @click="more = row">
+                  <b>{{ row.name }}</b> <span class="soft">{{ KIND_WORDS[row.state.wish.kind] }}, {{ row.raceName }}</span>
+                </button>
+              </li>
+            </ul>
+          </section>
+          <p v-if="!entrance && (board.finished.length > 0 || board.off.length > 0)" class="soft counts">
+            {{ board.finished.length }} done<template v-if="board.off.length > 0">, {{ board.off.length }} not coming</template>
+          </p>
 
-      <p v-if="board.tables.length === 0" class="soft">
-        No table is open. <RouterLink v-if="maySetUp" :to="`/event-day/${id}/set-up`">Say who stands where</RouterLink>
-      </p>
-      <div class="tables" :style="{ '--tables': board.tables.length }">
-        <BoardTable
-          v-for="table in board.tables"
-          :key="table.table"
-          :table="table"
-          :hands="handsOf(table.table)"
-          :quiet="entrance || !maySay"
-          @here="(row) => mark(row, 'here')"
-          @done="(row) => mark(row, 'done')"
-          @onto="(row) => onto(row, (shiftNow(table.table) ?? { id: row.state.promise!.shiftId }).id)"
-          @longer="longer"
-          @more="(row) => (more = row)"
-        />
-      </div>
-      <section v-if="!entrance && board.untimed.length > 0" class="untimed" aria-label="Without a time">
-        <h2>Without a time</h2>
-        <ul class="plain">
-          <li v-for="row in board.untimed" :key="row.state.wish.id">
-            <button type="button" class="row" :disabled="!maySay" @click="more = row">
-              <b>{{ row.name }}</b> <span class="soft">{{ KIND_WORDS[row.state.wish.kind] }}, {{ row.raceName }}</span>
-            </button>
-          </li>
-        </ul>
-      </section>
-      <p v-if="!entrance && (board.finished.length > 0 || board.off.length > 0)" class="soft counts">
-        {{ board.finished.length }} done<template v-if="board.off.length > 0">, {{ board.off.length }} not coming</template>
-      </p>
-
-      <PlanLook
-        v-if="looking && plan"
-        :plan="plan"
-        :remedies="remedies"
-        :planning="planning"
-        :set-up="file.setUp"
-        :name-of="nameOf"
-        @take="takeTimes"
-        @close="looking = false"
-      />
-      <RaceDialog v-if="raceOpen" :races="state.races" @say="say" @close="raceOpen = false" />
-      <CloseDialog v-if="closeOpen" :set-up="file.setUp" :now="now" @say="say" @close="closeOpen = false" />
-      <OneMoreDialog v-if="wishOpen" :set-up="file.setUp" :state="state" @say="say" @close="wishOpen = false" />
-      <MoreDialog v-if="more" :row="more" :now="now" :set-up="file.setUp" @say="say" @close="more = null" />
-    </template>
-  </div>
+          <PlanLook
+            v-if="looking && plan"
+            :plan="plan"
+            :remedies="remedies"
+            :planning="planning"
+            :set-up="file.setUp"
+            :name-of="nameOf"
+            @take="takeTimes"
+            @close="looking = false"
+          />
+          <RaceDialog v-if="raceOpen" :races="state.races" @say="say" @close="raceOpen = false" />
+          <CloseDialog v-if="closeOpen" :set-up="file.setUp" :now="now" @say="say" @close="closeOpen = false" />
+          <OneMoreDialog v-if="wishOpen" :set-up="file.setUp" :state="state" @say="say" @close="wishOpen = false" />
+          <MoreDialog v-if="more" :row="more" :now="now" :set-up="file.setUp" @say="say" @close="more = null" />
+        </template>
+      </main>
+    </div>
+  </KitTheme>
 </template>
 
 <style scoped src="./board.css"></style>

@@ -24,9 +24,9 @@ const proofWords = computed(() => {
   switch (props.plan.proven) {
     case 'all':
     case 'promises':
-      return 'Nobody more can be served, and no way to serve as many changes fewer times: checked to the end.';
+      return 'No way serves more of what counts, and none that serves as much changes fewer times: checked to the end.';
     case 'weight':
-      return 'Nobody more can be served: checked to the end. Fewer changes may be possible.';
+      return 'No way serves more of what counts: checked to the end. Fewer changes may be possible.';
     default:
       return 'The best found so far; better may be possible.';
   }
