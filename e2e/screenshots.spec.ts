@@ -2,7 +2,8 @@ import { mkdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
-import { askFirst, choose, expect, REFUSED, runThrough, saved, test, typeTrials } from './support.ts';
+import { DateTime } from 'luxon';
+import { askFirst, athleteNamed, choose, expect, REFUSED, runThrough, saved, test, typeTrials } from './support.ts';
 import { counted, frames, still } from './waiting.ts';
 
 /** The pictures of the README, from the demo's data: `npm run screenshots`. */
@@ -209,11 +210,9 @@ test('people, files and cautions', async ({ page, expectedErrors }) => {
   expectedErrors.push(REFUSED);
   await page.goto('/squad/range');
   await expect(page.getByRole('region', { name: 'Squad strip' })).toBeVisible();
-  await picture(page, 'strip');
   await page.goto('/practice/error');
   await page.getByRole('button', { name: /^Shoulder external rotation, inclinometer/ }).click();
   await expect(page.getByRole('region', { name: 'Marit Voss' })).toBeVisible();
-  await picture(page, 'repeatability');
 
   await page.goto('/');
   await page.getByRole('navigation', { name: 'The day' }).getByText('Wren Achterberg').click();
@@ -230,7 +229,6 @@ test('people, files and cautions', async ({ page, expectedErrors }) => {
     .getByRole('button', { name: /^Hip internal rotation, left/ })
     .first()
     .click();
-  await picture(page, 'cautions');
   await page.goto(`${visit}/measure`);
   await page
     .getByRole('region', { name: 'Motions' })
@@ -259,4 +257,35 @@ test('people, files and cautions', async ({ page, expectedErrors }) => {
     .click();
   await page.getByRole('button', { name: 'End in a referral' }).click();
   await expect(page.getByLabel('What was said and seen')).toBeVisible();
+});
+
+test('a day at an event, and what leaves the program', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  const { days } = (await (await page.request.get('/api/event-days')).json()) as { days: { id: string; onDate: string }[] };
+  const { timeZone } = (await (await page.request.get('/api/practice')).json()) as { timeZone: string };
+  const [day] = days;
+  await page.goto(`/event-day/${day!.id}/set-up`);
+  await expect(page.getByTestId('start-row')).toHaveCount(16);
+  await picture(page, 'event-set-up');
+  // A tablet on the table of the tent, on the morning of the race.
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await page.clock.install({ time: DateTime.fromISO(`${day!.onDate}T08:52`, { zone: timeZone }).toJSDate() });
+  await page.goto(`/event-day/${day!.id}`);
+  await page.getByRole('button', { name: 'Look at the times' }).click();
+  await page.getByRole('button', { name: 'Tell these times' }).click();
+  for (const table of ['Table 1', 'Table 2']) {
+    const region = page.getByRole('region', { name: table });
+    await region.getByRole('button', { name: 'On the table' }).click();
+    await region.getByRole('button', { name: 'Here' }).click();
+  }
+  // The last thing said can be taken back for a while; then the board is all there is.
+  await page.clock.fastForward('09:00');
+  await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0);
+  await picture(page, 'event-board');
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`/athlete/${await athleteNamed(page, 'Ines Okkonen')}/file`);
+  const record = page.getByRole('region', { name: 'Record' });
+  await record.scrollIntoViewIfNeeded();
+  await expect(record.getByRole('link', { name: /HL7 FHIR R4/ })).toBeVisible();
+  await picture(page, 'export');
 });

@@ -64,10 +64,24 @@ test('the demo, at every width', async ({ page, expectedErrors }) => {
   expect(expectedErrors).toEqual([]);
   await page.goto('/');
   const visit = `${await page.getByTestId('board-visit').filter({ hasText: 'Tavi Brandsma' }).getByRole('link').getAttribute('href')}`;
+  const { days } = (await (await page.request.get('/api/event-days')).json()) as { days: { id: string }[] };
   const of = (first: string, ...rest: string[]) => rest.map((each) => first + each);
   const wren = `/athlete/${await athleteNamed(page, 'Wren Achterberg')}`;
   await sweep(page, [
-    ...['/', '/squad', '/squad/range', '/morning', '/load', '/season', '/week', '/shelf', '/shelf/entry/rectus-femoris-pin', '/coach'],
+    ...[
+      '/',
+      '/squad',
+      '/squad/range',
+      '/morning',
+      '/load',
+      '/season',
+      '/week',
+      '/shelf',
+      '/shelf/entry/rectus-femoris-pin',
+      '/coach',
+      '/event-days',
+    ],
+    ...of(`/event-day/${days[0]!.id}`, '', '/set-up', '/entrance'),
     ...of(wren, '', '/what-if', '/file'),
     ...of(visit, '/arrive', '/measure', '/plan', '/close'),
   ]);

@@ -8,6 +8,7 @@ import { loadComparison } from './comparison.ts';
 import { loadDays } from './days.ts';
 import { loadHome } from './home.ts';
 import { PeopleLoader } from './loadPeople.ts';
+import { loadEventDay } from './eventDay.ts';
 import { loadMeasuring } from './measuring.ts';
 import { ACCOUNTS, NEIGHBOURS, PEOPLE, SCOPE } from './people.ts';
 import { SeededRandom } from './random.ts';
@@ -62,6 +63,7 @@ async function loadDemo(db: Db, practiceId: string, today: DateTime, random: See
   await loadDays(db, today, new SeededRandom(SEED + 2), [...PEOPLE, ...NEIGHBOURS], people.ids);
   const by = 'Marit Voss';
   await loadSeasons({ db, practiceId, today, random: new SeededRandom(SEED + 3), athletes: people.ids, squads, events, by });
+  await loadEventDay({ db, practiceId, today, random: new SeededRandom(SEED + 6), athletes: people.ids, accounts, events, by });
   await loadWeek(db, practiceId, people.ids, accounts);
   await loadHome(db, new SeededRandom(SEED + 5), people.ids);
   await loadComparison(db, today, new SeededRandom(SEED + 4), people.ids.get('Milo Ferrand')!, by);
