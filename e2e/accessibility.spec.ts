@@ -377,3 +377,55 @@ test('axe finds nothing in the drawer of what to measure, and where a record is 
   await still(page);
   await clean(page, 'what to measure');
 });
+
+test('axe finds nothing on an event day: the days, the set-up with its dialogs, the board in the sun and in a hall, the entrance', async ({
+  page,
+  expectedErrors,
+}) => {
+  expect(expectedErrors).toEqual([]);
+  await page.goto('/event-days');
+  await expect(page.getByRole('link', { name: 'Head race' })).toBeVisible();
+  await clean(page, 'event days');
+  await page.getByRole('link', { name: 'Set-up' }).click();
+  await expect(page.getByTestId('start-row').first()).toBeVisible();
+  await clean(page, 'start list');
+  await page.getByRole('button', { name: 'Import a start list' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Import a start list' });
+  await dialog.getByLabel('Or paste it here').fill('Name,Race,Start\nAda Oar,Fours,soon\n');
+  await expect(dialog.getByText('Row 2')).toBeVisible();
+  await clean(page, 'import');
+  await page.keyboard.press('Escape');
+  await page
+    .getByRole('button', { name: /first boat/ })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: 'Save this wish' })).toBeVisible();
+  await clean(page, 'wish');
+  await page.keyboard.press('Escape');
+  for (const [tab, sign] of [
+    ['Tables', 'Add hands at a table'],
+    ['Offer', 'Rules of the day'],
+  ] as const) {
+    await page.getByRole('tab', { name: tab }).click();
+    await expect(page.getByText(sign)).toBeVisible();
+    await clean(page, tab);
+  }
+  await page.getByRole('link', { name: 'Open the board' }).click();
+  await expect(page.getByText('times to tell')).toBeVisible();
+  await page.getByRole('button', { name: 'Look at the times' }).click();
+  await expect(page.getByRole('button', { name: 'Tell these times' })).toBeVisible();
+  await clean(page, 'times');
+  await page.keyboard.press('Escape');
+  for (const light of ['as the device', 'sun', 'hall']) {
+    await expect(page.getByRole('button', { name: `Light: ${light}` })).toBeVisible();
+    await clean(page, `board, ${light}`);
+    await page.getByRole('button', { name: 'Light:' }).click();
+  }
+  await page.getByRole('region', { name: 'Without a time' }).getByRole('button').first().click();
+  await expect(page.getByRole('button', { name: 'Not coming' })).toBeVisible();
+  await clean(page, 'more');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'For the entrance' }).click();
+  await expect(page.getByRole('region', { name: 'Table 1' })).toBeVisible();
+  await clean(page, 'entrance');
+});

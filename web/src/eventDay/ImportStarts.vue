@@ -103,7 +103,7 @@ function go(): void {
 <template>
   <SheetDialog :open="true" title="Import a start list" :width="760" @update:open="emit('close')">
     <div class="fields">
-      <FilePick label="Choose a table" accept=".csv,.txt,.tsv,text/csv" drop @pick="open" />
+      <FilePick label="Choose a table" accept=".csv,.txt,.tsv,text/csv" @pick="open" />
       <div class="field">
         <label for="pasted">Or paste it here, with its headings</label>
         <LongText id="pasted" v-model="pasted" rows="3" @input="look(($event.target as HTMLTextAreaElement).value)" />
@@ -124,7 +124,7 @@ function go(): void {
         </div>
         <p v-if="missing.length > 0" class="wrong" role="alert">{{ missing.map((field) => field.label).join(', ') }}: choose the column.</p>
         <template v-if="read.problems.length > 0">
-          <h3>{{ wrongRows }} {{ wrongRows === 1 ? 'row cannot' : 'rows cannot' }} be read</h3>
+          <h2>{{ wrongRows }} {{ wrongRows === 1 ? 'row cannot' : 'rows cannot' }} be read</h2>
           <ul class="plain problems">
             <li v-for="(each, i) in read.problems.slice(0, 30)" :key="i">
               <b class="num">Row {{ each.row }}</b

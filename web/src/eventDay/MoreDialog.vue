@@ -42,10 +42,9 @@ function late(minutes: number): void {
           >On table {{ shift.table }}</Button
         >
         <Button v-for="minutes in [5, 10, 20]" :key="minutes" size="large" @click="late(minutes)">Late: {{ minutes }} min</Button>
-        <Button size="large" danger @click="emit('say', { kind: 'notComing', wishId }, `${row.name}: not coming`)">Not coming</Button>
+        <Button size="large" @click="emit('say', { kind: 'notComing', wishId }, `${row.name}: not coming`)">Not coming</Button>
         <Button
           size="large"
-          danger
           @click="emit('say', { kind: 'scratch', starterId: row.state.wish.starterId }, `${row.name}: nothing more today`)"
           >Nothing more today</Button
         >

@@ -37,7 +37,7 @@ const proofWords = computed(() => {
   <SheetDialog :open="true" title="Times" :width="720" @update:open="emit('close')">
     <div class="fields">
       <p v-if="changes.length === 0" class="soft">No time changes.</p>
-      <ul v-else class="plain times" aria-label="Changes">
+      <ul v-else class="plain times" aria-label="Changes" tabindex="0">
         <li v-for="change in changes" :key="change.wishId" data-testid="time-change">
           <b>{{ nameOf(change.wishId) }}</b>
           <span v-if="change.from" class="num was">{{ at(change.from) }}</span>
@@ -46,7 +46,7 @@ const proofWords = computed(() => {
         </li>
       </ul>
       <section v-if="plan.notServed.length > 0" aria-label="Without a time">
-        <h3>Without a time</h3>
+        <h2>Without a time</h2>
         <ul class="plain">
           <li v-for="each in plan.notServed" :key="each.wishId">
             <b>{{ nameOf(each.wishId) }}</b>: {{ refusalWords(each, practice.clock) }}.

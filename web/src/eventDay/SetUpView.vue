@@ -51,13 +51,13 @@ const savedWords = computed(() => {
         <li v-for="fault in faults" :key="fault.path" class="wrong">{{ fault.message }}</li>
       </ul>
       <Tabs v-model:active-key="tab">
-        <TabPane key="list" tab="Start list and wishes">
+        <TabPane key="list" tab="Start list">
           <StartListCard :set-up="setUp" :therapists="file.therapists" @change="day.change" />
         </TabPane>
         <TabPane key="tables" tab="Tables">
           <TablesCard :set-up="setUp" :therapists="file.therapists" :fault-at="day.faultAt" @change="day.change" />
         </TabPane>
-        <TabPane key="offer" tab="What is offered">
+        <TabPane key="offer" tab="Offer">
           <OfferCard :set-up="setUp" :fault-at="day.faultAt" @change="day.change" />
         </TabPane>
       </Tabs>
@@ -68,6 +68,20 @@ const savedWords = computed(() => {
 <style scoped>
 .page > header {
   flex-wrap: wrap;
+}
+
+.set-up :deep(.ant-tabs),
+.set-up :deep(.ant-tabs-content-holder),
+.set-up :deep(.ant-tabs-tabpane) {
+  min-width: 0;
+}
+
+.set-up :deep(.ant-tabs-tab-btn) {
+  color: var(--ink);
+}
+
+.set-up :deep(.ant-tabs-tab-active .ant-tabs-tab-btn) {
+  color: var(--spruce);
 }
 
 .to-board {

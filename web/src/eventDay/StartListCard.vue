@@ -141,7 +141,7 @@ const wishWords = (wish: Wish) =>
               </div>
             </td>
             <td>
-              <button type="button" class="link small" :aria-label="`Take ${row.starter.name} off ${row.race.name}`" @click="remove(row)">
+              <button type="button" class="link small" :aria-label="`Take off ${row.starter.name}, ${row.race.name}`" @click="remove(row)">
                 Take off
               </button>
             </td>
@@ -169,11 +169,55 @@ const wishWords = (wish: Wish) =>
 }
 
 .scroll {
+  min-width: 0;
   overflow-x: auto;
+}
+
+.card {
+  min-width: 0;
 }
 
 .rows {
   width: 100%;
+}
+
+.rows td:last-child {
+  white-space: nowrap;
+}
+
+/* Where a row has no room it is a card of its own. */
+@container page (max-width: 640px) {
+  .rows,
+  .rows tbody {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .rows thead {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+
+  .rows tr {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 10px;
+    padding: 8px 0;
+    border-bottom: 1px solid var(--line-faint);
+  }
+
+  .rows td {
+    min-width: 0;
+    padding: 0;
+    border: 0;
+  }
+
+  .rows td:nth-child(5) {
+    flex: 1 1 100%;
+  }
 }
 
 .wants {
