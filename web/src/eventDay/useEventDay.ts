@@ -17,7 +17,7 @@ import { useOutbox } from '../stores/outbox.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import type { DayAnswer, DayQuestion } from '../workers/eventDay.worker.ts';
-import { wallMinute } from './clock.ts';
+import { wallMinute } from '../parts/wallMinute.ts';
 
 /** How often others' events are asked for, and the clock looked at, in milliseconds. */
 const POLL_MS = 8000;

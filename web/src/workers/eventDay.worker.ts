@@ -1,5 +1,5 @@
 import { foldDay, planDay, remediesFor, type DayEvent, type DayPlan, type EventDaySetUp, type Remedy } from '@pace-bend/core/eventDay';
-import { wallMinute } from '../eventDay/clock.ts';
+import { wallMinute } from '../parts/wallMinute.ts';
 
 /** Times for everybody at a minute, away from the screen; then what would give a time to whoever has none. */
 export interface DayQuestion {
