@@ -404,7 +404,7 @@ test('axe finds nothing on an event day: the days, the set-up with its dialogs, 
   await page.keyboard.press('Escape');
   for (const [tab, sign] of [
     ['Tables', 'Add hands at a table'],
-    ['Offer', 'Rules of the day'],
+    ['Day and offer', 'Rules of the day'],
   ] as const) {
     await page.getByRole('tab', { name: tab }).click();
     await expect(page.getByText(sign)).toBeVisible();

@@ -265,3 +265,26 @@ test('a set-up with faults in it is not saved and says why; undo and redo; a lis
     await expect(page.getByText('1 times to tell')).toBeVisible();
   });
 });
+
+test('from an event of the season: its name and day stand in the form; a day is renamed, and taken off', async ({
+  page,
+  expectedErrors,
+}) => {
+  expect(expectedErrors).toEqual([]);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Change Ergometer test' }).click();
+  await page.getByRole('link', { name: 'Set up the day of it' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Set up a day' });
+  await expect(dialog.getByLabel('Name')).toHaveValue('Ergometer test');
+  await dialog.getByRole('button', { name: 'Set up this day' }).click();
+  await page.getByRole('tab', { name: 'Day and offer' }).click();
+  await page.getByLabel('Name').fill('Ergometer evening');
+  await page.getByLabel('Name').blur();
+  await expect(page.getByRole('heading', { level: 1, name: 'Ergometer evening' })).toBeVisible();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Event days' }).click();
+  await page.getByRole('button', { name: 'Take off Ergometer evening' }).click();
+  await page.getByRole('button', { name: 'Take this day off' }).click();
+  await expect(page.getByText('Ergometer evening')).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Head race' })).toBeVisible();
+});

@@ -75,6 +75,26 @@ test('set up once, changed by revision; a stale change is told what stands', asy
     .expect(404);
 });
 
+test('an event that is taken off the season leaves its day as it is, to be changed on', async () => {
+  const [id, eventId] = [uuid(), uuid()];
+  await api()
+    .put(`/api/events/${eventId}`)
+    .send({ revision: 0, name: 'Autumn head', onDate: '2026-12-04', importance: 1, squadId: null })
+    .expect(200);
+  const setUp = { ...smallEventDay(uuid, { athleteId: null, therapistId }), eventId };
+  const put = (revision: number, title: string) =>
+    api()
+      .put(`/api/event-days/${id}`)
+      .send({ revision, ...setUp, title });
+  await put(0, 'Autumn head').expect(200);
+  await api().delete(`/api/events/${eventId}`).expect(200);
+  await put(1, 'Autumn head, later').expect(200);
+  await api()
+    .put(`/api/event-days/${uuid()}`)
+    .send({ revision: 0, ...setUp })
+    .expect(422);
+});
+
 test('what is wrong is named at its place: shapes, and what does not go together', async () => {
   const good = smallEventDay(uuid, { athleteId: null, therapistId });
   const shift = good.shifts[0]!;

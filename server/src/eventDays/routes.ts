@@ -44,7 +44,8 @@ export function eventDayRoutes(pool: Pool, now: () => Date): Router {
     const wrong = checkSetUp(setUp);
     if (wrong.length > 0) throw invalid(wrong);
     await transaction(pool, async (db) => {
-      await requireKnown(db, practice, setUp);
+      const before = await eventDayById(db, practice.id, id, true);
+      await requireKnown(db, practice, setUp, before?.setUp.eventId ?? null);
       if (!(await writeEventDay(db, practice.id, id, revision, setUp, now(), name))) {
         const there = await eventDayById(db, practice.id, id);
         if (!there && revision > 0) throw notFound('This event day');
@@ -109,8 +110,14 @@ export function eventDayRoutes(pool: Pool, now: () => Date): Router {
   }
 
   /** Whoever and whatever is named is of this practice. */
-  async function requireKnown(db: Db, practice: PracticeRow, { eventId, starters, shifts, wishes }: EventDaySetUp): Promise<void> {
-    if (eventId !== null && !(await eventById(db, practice.id, eventId)))
+  async function requireKnown(
+    db: Db,
+    practice: PracticeRow,
+    { eventId, starters, shifts, wishes }: EventDaySetUp,
+    hadEventId: string | null,
+  ): Promise<void> {
+    // An event that was taken off the season since leaves its day as it is.
+    if (eventId !== null && eventId !== hadEventId && !(await eventById(db, practice.id, eventId)))
       throw invalid([{ path: 'eventId', message: 'No such event is known.' }]);
     const named = [...new Set(starters.flatMap(({ athleteId }) => (athleteId ? [athleteId] : [])))];
     if (named.length > 0) {

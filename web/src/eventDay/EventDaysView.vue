@@ -69,6 +69,14 @@ function choose(of: string): void {
   const event = events.value.find((each) => each.id === of);
   if (event) [title.value, onDate.value] = [event.name, event.onDate];
 }
+const leaving = ref<EventDayLine | null>(null);
+async function takeOff(): Promise<void> {
+  const { id: gone } = leaving.value!;
+  const worked = await run(async () => {
+    days.value = (await api<{ days: EventDayLine[] }>('DELETE', `/event-days/${gone}`)).days;
+  });
+  if (worked) leaving.value = null;
+}
 async function create(): Promise<void> {
   wrong.value = title.value.trim() === '' ? 'Give the day a name.' : '';
   if (wrong.value !== '' || !isDay(onDate.value)) return;
@@ -86,7 +94,7 @@ async function create(): Promise<void> {
       <h1>Event days</h1>
       <Button v-if="mayChange" class="end" type="primary" @click="begin()">Set up a day</Button>
     </header>
-    <ProblemNote v-if="problem && !open" :problem="problem" />
+    <ProblemNote v-if="problem && !open && leaving === null" :problem="problem" />
     <p v-if="days === null && !problem" class="soft">Opening event days…</p>
     <section v-else-if="days?.length === 0" class="card fields" aria-label="No day yet">
       <p>No day at an event is set up.</p>
@@ -101,10 +109,21 @@ async function create(): Promise<void> {
           ><b>{{ day.title }}</b></RouterLink
         >
         <span class="soft">{{ dayInWords(day.onDate) }} · {{ day.wishes }} {{ day.wishes === 1 ? 'wish' : 'wishes' }}</span>
-        <RouterLink v-if="mayChange" :to="`/event-day/${day.id}/set-up`" class="end">Set-up</RouterLink>
+        <span v-if="mayChange" class="end acts">
+          <RouterLink :to="`/event-day/${day.id}/set-up`">Set-up</RouterLink>
+          <button type="button" class="link" :aria-label="`Take off ${day.title}`" @click="leaving = day">Take off</button>
+        </span>
       </li>
     </ul>
 
+    <SheetDialog :open="leaving !== null" title="Take a day off" @update:open="leaving = null">
+      <p>{{ leaving?.title }}: the start list, the wishes, the tables and everything that was said on the day go for good.</p>
+      <ProblemNote v-if="problem" :problem="problem" />
+      <div class="pair">
+        <Button type="primary" :loading="busy" @click="takeOff">Take this day off</Button>
+        <Button @click="leaving = null">Keep it</Button>
+      </div>
+    </SheetDialog>
     <SheetDialog v-model:open="open" title="Set up a day">
       <form class="fields" @submit.prevent="create">
         <div class="field">
@@ -146,5 +165,10 @@ async function create(): Promise<void> {
 
 .end {
   margin-left: auto;
+}
+
+.acts {
+  display: flex;
+  gap: 14px;
 }
 </style>

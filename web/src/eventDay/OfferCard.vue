@@ -1,7 +1,11 @@
 <script setup lang="ts">
+import { ref, watch } from 'vue';
 import Checkbox from 'ant-design-vue/es/checkbox';
-import { DAY_RULE_RANGE, DAY_RULES, KIND_WORDS, type DayRules, type EventDaySetUp, type Offer } from '@pace-bend/core/eventDay';
+import { DAY_LIMITS, DAY_RULE_RANGE, DAY_RULES, KIND_WORDS, type DayRules, type EventDaySetUp, type Offer } from '@pace-bend/core/eventDay';
+import { isDay } from '@pace-bend/core/record';
+import DayField from '../parts/DayField.vue';
 import NumberField from '../parts/NumberField.vue';
+import TextInput from '../parts/TextInput.vue';
 
 /** What is offered when, for how long, and the rules of the day. */
 const props = defineProps<{ setUp: EventDaySetUp; faultAt: (path: string) => string | null }>();
@@ -9,6 +13,18 @@ const emit = defineEmits<{ change: [fields: Partial<EventDaySetUp>] }>();
 
 const setOffer = (offer: Offer, fields: Partial<Offer>) =>
   emit('change', { offers: props.setUp.offers.map((each) => (each.kind === offer.kind ? { ...each, ...fields } : each)) });
+const title = ref(props.setUp.title);
+watch(
+  () => props.setUp.title,
+  (now) => (title.value = now),
+);
+function rename(): void {
+  const next = title.value.trim();
+  if (next !== '' && next !== props.setUp.title) emit('change', { title: next });
+}
+function moveTo(held: string): void {
+  if (isDay(held) && held !== props.setUp.onDate) emit('change', { onDate: held });
+}
 const setRule = (rule: keyof DayRules, value: number) => {
   if (Number.isInteger(value)) emit('change', { rules: { ...props.setUp.rules, [rule]: value } });
 };
@@ -27,6 +43,23 @@ const RULES: readonly { readonly id: keyof DayRules; readonly words: string }[] 
 
 <template>
   <div class="two">
+    <section class="card fields" aria-label="The day">
+      <h2>The day</h2>
+      <div class="field">
+        <label for="set-up-title">Name</label>
+        <TextInput
+          id="set-up-title"
+          :model-value="title"
+          :maxlength="DAY_LIMITS.title"
+          autocomplete="off"
+          :aria-invalid="title.trim() === '' ? 'true' : undefined"
+          @update:model-value="(to) => (title = to ?? '')"
+          @change="rename"
+        />
+        <p v-if="title.trim() === ''" class="wrong small" role="alert">The day has a name.</p>
+      </div>
+      <DayField id="set-up-day" label="Day" :value="setUp.onDate" @update:value="moveTo" />
+    </section>
     <section class="card fields" aria-label="What is offered">
       <h2>What is offered</h2>
       <div v-for="(offer, i) in setUp.offers" :key="offer.kind" class="offer">

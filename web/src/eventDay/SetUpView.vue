@@ -57,7 +57,7 @@ const savedWords = computed(() => {
         <TabPane key="tables" tab="Tables">
           <TablesCard :set-up="setUp" :therapists="file.therapists" :fault-at="day.faultAt" @change="day.change" />
         </TabPane>
-        <TabPane key="offer" tab="Offer">
+        <TabPane key="offer" tab="Day and offer">
           <OfferCard :set-up="setUp" :fault-at="day.faultAt" @change="day.change" />
         </TabPane>
       </Tabs>

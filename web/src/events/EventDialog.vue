@@ -16,6 +16,7 @@ import { useAction } from '../parts/useAction.ts';
 import { useForm } from '../parts/useForm.ts';
 import { IMPORTANCE_WORDS } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
+import { useSession } from '../stores/session.ts';
 import MoveLook from './MoveLook.vue';
 import { useEventMove, type EventMoved } from './useEventMove.ts';
 
@@ -50,6 +51,7 @@ function whoseOf(): string {
   return props.athlete ? `athlete/${props.athlete.id}` : (props.squadId ?? 'all');
 }
 const practice = usePractice();
+const session = useSession();
 const { busy, problem, run } = useAction();
 const move = useEventMove();
 const { look, visits, goals } = move;
@@ -171,6 +173,9 @@ function done(moved: EventMoved | null): void {
             :disabled="busy"
             @click="takeOff"
             >Take it off</Button
+          >
+          <RouterLink v-if="event && session.may('PUT', '/event-days/:id')" :to="`/event-days?event=${event.id}`"
+            >Set up the day of it</RouterLink
           >
         </div>
       </Form>
