@@ -228,8 +228,25 @@ function week() {
     );
 }
 
+/** A day of forty tasks at an event, planned and planned anew, beside an exact general solver. */
+function eventDay() {
+  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/eventDay.ts'], {
+    cwd: root,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  if (run.status !== 0) throw new Error('The event day benchmark failed.');
+  say(
+    '\nForty tasks of an event day, within a second: median, ninetieth of a hundred, how many proven; a general solver (HiGHS) to the end',
+  );
+  for (const row of JSON.parse(run.stdout))
+    say(
+      `  ${row.tables} tables in ${row.spread} min, ${row.name.padEnd(12)} ${ms(row.own)} ${ms(row.ninetieth)}   proven ${row.all}, to the promises ${row.promises}, to the weight ${row.weight} of ${row.days}   general ${ms(row.other)}  ${(row.own / row.other).toFixed(3)} ×`,
+    );
+}
+
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : null;
-const parts = { load, stalls, fold, planner, figures, latency, shelf, season, forecast, week };
+const parts = { load, stalls, fold, planner, figures, latency, shelf, season, forecast, week, eventDay };
 if (only !== null) {
   if (!parts[only]) say(`There is no part “${only}”: ${Object.keys(parts).join(', ')}.`);
   else await parts[only]();
@@ -256,6 +273,7 @@ try {
   await season();
   forecast();
   week();
+  eventDay();
   const { strip, table } = await squadStrip(browser);
   say('\nSquad strip, 40 people × 24 motions, and the same figures in the component kit’s table');
   say('                scripting  to first paint  first time of all   elements');

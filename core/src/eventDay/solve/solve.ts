@@ -97,6 +97,8 @@ class Search {
       prices: this.most.slice(),
       bound: Number.POSITIVE_INFINITY,
     });
+    /** What could not be split although it is not settled: nothing, but for the last bits of a sum. It is not said to be proven then. */
+    let left = 0;
     for (let part = heap.pop(); part; part = heap.pop()) {
       if (this.settled(part.bound)) break;
       this.parts += 1;
@@ -104,10 +106,12 @@ class Search {
       if (this.settled(looked.bound)) continue;
       if (this.parts % DIVE_EVERY === 1) this.dive(part.alive);
       // The part that was looked into was the best there is: nothing is above it.
-      if (stop?.()) return Math.max(looked.bound, heap.top()?.bound ?? 0);
-      for (const half of this.split(part, looked)) heap.push({ ...half, prices: this.bound.prices.slice(), bound: looked.bound });
+      if (stop?.()) return Math.max(looked.bound, heap.top()?.bound ?? 0, left);
+      const halves = this.split(part, looked);
+      if (halves === null) left = Math.max(left, looked.bound);
+      else for (const half of halves) heap.push({ ...half, prices: this.bound.prices.slice(), bound: looked.bound });
     }
-    return this.bestCount;
+    return Math.max(this.bestCount, left);
   }
 
   /**
@@ -195,8 +199,11 @@ class Search {
       if (share < LEAST_SHARE) break;
       this.bound.move(look, least, mostNow, this.bestCount, share);
     }
-    // What was closed since may have made the paths at the best prices shorter; what is split must be what is open now.
-    this.bound.prices.set(bestPrices);
+    // What was closed since may have made the paths at the best prices shorter, and left tasks without an option, whose price would only
+    // lift the bound; what is split must be what is open now.
+    const now = this.mostOf(alive);
+    if (must.some((is, j) => is === 1 && now[j] === 0)) return NOTHING;
+    this.bound.restart(bestPrices.map((price, j) => Math.min(price, now[j]!)));
     const last = this.bound.look(alive);
     this.hold(last, this.parts % 16 === 1);
     return { ...last, bound: Math.min(last.bound, best!.bound) };
@@ -213,10 +220,10 @@ class Search {
   }
 
   /** Two parts, each with fewer options, that together hold every plan of this one. */
-  private split(part: Part, look: Look): Half[] {
+  private split(part: Part, look: Look): Half[] | null {
     const served = this.halfServed(part);
     if (served !== null) return this.servedOrNot(part, served);
-    return this.splitOptions(part.alive, look).map((alive) => ({ alive, must: part.must }));
+    return this.splitOptions(part.alive, look)?.map((alive) => ({ alive, must: part.must })) ?? null;
   }
 
   /** The task, and the weight with it, that was taken in about half the looks; null where there is none. */
@@ -241,7 +248,7 @@ class Search {
     ];
   }
 
-  private splitOptions(alive: readonly Uint8Array[], { taken, times }: Look): Uint8Array[][] {
+  private splitOptions(alive: readonly Uint8Array[], { taken, times }: Look): Uint8Array[][] | null {
     const half = this.halfWay(alive);
     if (half) return this.parted(alive, half.task, half.which);
     const wide = this.widest(alive);
@@ -272,7 +279,7 @@ class Search {
       if (parts) return parts;
     }
     // Then nothing is left that is in anybody's way, and the plan made of these paths is worth the bound.
-    throw new Error('A part of the search cannot be split.');
+    return null;
   }
 
   /** The task that was taken about half the time with a promise kept, or the hands asked for: what counts most first. */
