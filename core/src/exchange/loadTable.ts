@@ -1,3 +1,4 @@
+import { matchByHeading } from './columns.ts';
 import type { LoadFields } from '../load/index.ts';
 import { LIMITS } from '../record/index.ts';
 import { plainWords, type LoadKind } from '../sport/index.ts';
@@ -45,26 +46,10 @@ export interface LoadPerson {
  * The column of each field: the heading that was its column the last time, or one that is known for it. Each column is used once.
  * @example matchLoadColumns(['Name', 'Date', 'RPE', 'Duration']).exertion // → 2
  */
-export function matchLoadColumns(
+export const matchLoadColumns = (
   header: readonly string[],
   remembered: Readonly<Record<string, string | null>> | null = null,
-): LoadColumns {
-  const names = header.map(plainWords);
-  const taken = new Set<number>();
-  const take = (at: number): number | null => {
-    if (at < 0 || taken.has(at)) return null;
-    taken.add(at);
-    return at;
-  };
-  const found: Partial<Record<LoadField, number | null>> = {};
-  for (const { id } of LOAD_FIELDS) {
-    const before = remembered?.[id];
-    if (before) found[id] = take(names.indexOf(plainWords(before)));
-  }
-  for (const { id, known } of LOAD_FIELDS)
-    found[id] ??= take(names.findIndex((name, i) => !taken.has(i) && (known as readonly string[]).includes(name)));
-  return found as LoadColumns;
-}
+): LoadColumns => matchByHeading(LOAD_FIELDS, header, remembered);
 
 /** Minutes as a number, or as hours and minutes with or without seconds; null for anything else. */
 function minutesOf(text: string): number | null {

@@ -1,3 +1,4 @@
+import { matchByHeading } from './columns.ts';
 import { readTypedTime } from '../record/index.ts';
 import { plainWords } from '../sport/index.ts';
 import type { RawTable } from './squadTable.ts';
@@ -34,26 +35,10 @@ export interface StartRow {
  * The column of each field: the heading that was its column the last time, or one that is known for it. Each column is used once.
  * @example matchStartColumns(['Name', 'Heat', 'Start time']).start // → 2
  */
-export function matchStartColumns(
+export const matchStartColumns = (
   header: readonly string[],
   remembered: Readonly<Record<string, string | null>> | null = null,
-): StartColumns {
-  const names = header.map(plainWords);
-  const taken = new Set<number>();
-  const take = (at: number): number | null => {
-    if (at < 0 || taken.has(at)) return null;
-    taken.add(at);
-    return at;
-  };
-  const found: Partial<Record<StartField, number | null>> = {};
-  for (const { id } of START_FIELDS) {
-    const before = remembered?.[id];
-    if (before) found[id] = take(names.indexOf(plainWords(before)));
-  }
-  for (const { id, known } of START_FIELDS)
-    found[id] ??= take(names.findIndex((name, i) => !taken.has(i) && (known as readonly string[]).includes(name)));
-  return found as StartColumns;
-}
+): StartColumns => matchByHeading(START_FIELDS, header, remembered);
 
 /**
  * Rows of a table as starts. Whoever's whole name is that of one athlete is that athlete, everybody else is a name only. A race has one call

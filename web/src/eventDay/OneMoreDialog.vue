@@ -4,9 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { computed, ref } from 'vue';
 import {
   KIND_WORDS,
-  REASON_WORDS,
   WISH_KINDS,
-  WISH_REASONS,
   type DayEventBody,
   type DayState,
   type EventDaySetUp,
@@ -15,9 +13,9 @@ import {
 } from '@pace-bend/core/eventDay';
 import { LIMITS } from '@pace-bend/core/record';
 import ChoiceRow from '../parts/ChoiceRow.vue';
-import PickMany from '../parts/PickMany.vue';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
+import ReasonsField from './ReasonsField.vue';
 import TextInput from '../parts/TextInput.vue';
 import { usePractice } from '../stores/practice.ts';
 import { newWish } from './newDay.ts';
@@ -96,17 +94,7 @@ const raceChoices = (list: typeof races.value) =>
         <label for="more-next">Next race</label>
         <PickOne input-id="more-next" label="Next race" :value="nextId" :options="raceChoices(later)" @change="(to) => (nextId = to)" />
       </div>
-      <div class="field">
-        <label for="more-reasons">Goes first because</label>
-        <PickMany
-          input-id="more-reasons"
-          label="Goes first because"
-          :values="reasons"
-          :options="WISH_REASONS.map((reason) => ({ value: reason, label: REASON_WORDS[reason] }))"
-          placeholder="nothing: like everybody"
-          @change="(to) => (reasons = to)"
-        />
-      </div>
+      <ReasonsField id="more-reasons" :reasons="reasons" @change="(to) => (reasons = to)" />
       <Button type="primary" size="large" html-type="submit" :disabled="!sound">Add this wish</Button>
     </form>
   </SheetDialog>

@@ -1,19 +1,11 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { computed, ref } from 'vue';
-import {
-  KIND_WORDS,
-  REASON_WORDS,
-  WISH_MINUTES,
-  WISH_REASONS,
-  type EventDaySetUp,
-  type Wish,
-  type WishReason,
-} from '@pace-bend/core/eventDay';
+import { KIND_WORDS, WISH_MINUTES, type EventDaySetUp, type Wish, type WishReason } from '@pace-bend/core/eventDay';
 import NumberField from '../parts/NumberField.vue';
-import PickMany from '../parts/PickMany.vue';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
+import ReasonsField from './ReasonsField.vue';
 
 /** One wish as it is: how long, why first, whose hands. */
 const props = defineProps<{ wish: Wish; setUp: EventDaySetUp; therapists: readonly { readonly id: string; readonly name: string }[] }>();
@@ -42,17 +34,7 @@ function save(): void {
         <NumberField :value="minutes" label="Minutes" unit="min" :step="1" :wrong="wrong" @change="(to) => (minutes = to)" />
         <p v-if="wrong" class="wrong small" role="alert">{{ WISH_MINUTES.min }} to {{ WISH_MINUTES.max }} whole minutes.</p>
       </div>
-      <div class="field">
-        <label for="wish-reasons">Goes first because</label>
-        <PickMany
-          input-id="wish-reasons"
-          label="Goes first because"
-          :values="reasons"
-          :options="WISH_REASONS.map((reason) => ({ value: reason, label: REASON_WORDS[reason] }))"
-          placeholder="nothing: like everybody"
-          @change="(to) => (reasons = to)"
-        />
-      </div>
+      <ReasonsField id="wish-reasons" :reasons="reasons" @change="(to) => (reasons = to)" />
       <div class="field">
         <label for="wish-hands">Hands asked for</label>
         <PickOne
