@@ -1,4 +1,4 @@
-import type { DayEvent, DayEventBody, EventDaySetUp } from '@pace-bend/core/eventDay';
+import type { DayEvent, DayEventBody, EventDayLine, EventDaySetUp } from '@pace-bend/core/eventDay';
 import { change, firstRow, fromJson, insertMany, iso, rows, type Db } from '../db/pool.ts';
 import type { SentDayEvent } from './schema.ts';
 
@@ -20,10 +20,7 @@ export async function eventDayById(db: Db, practiceId: string, id: string, lock 
 }
 
 /** What is there to choose from, the latest day first. */
-export async function eventDays(
-  db: Db,
-  practiceId: string,
-): Promise<{ id: string; title: string; onDate: string; revision: number; wishes: number }[]> {
+export async function eventDays(db: Db, practiceId: string): Promise<EventDayLine[]> {
   return rows(
     db,
     `SELECT id, title, on_date AS onDate, revision, JSON_LENGTH(data, '$.wishes') AS wishes

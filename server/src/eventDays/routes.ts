@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { checkSetUp, DAY_LIMITS, type EventDaySetUp } from '@pace-bend/core/eventDay';
+import { checkSetUp, DAY_LIMITS, type EventDayFile, type EventDaySetUp } from '@pace-bend/core/eventDay';
 import { caller } from '../access/guard.ts';
 import type { PracticeRow } from '../access/sessions.ts';
 import { standsAlready } from '../db/once.ts';
@@ -103,7 +103,7 @@ export function eventDayRoutes(pool: Pool, now: () => Date): Router {
 
   return router;
 
-  async function fileOf(db: Db, practice: PracticeRow, id: string) {
+  async function fileOf(db: Db, practice: PracticeRow, id: string): Promise<EventDayFile> {
     const day = await eventDayById(db, practice.id, id);
     if (!day) throw notFound('This event day');
     return { ...(day satisfies KeptEventDay), ...(await dayEvents(db, id)), therapists: await therapistsOf(db, practice.id) };

@@ -3,7 +3,7 @@ import AutoComplete from 'ant-design-vue/es/auto-complete';
 import Button from 'ant-design-vue/es/button';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { DAY_LIMITS, type Race } from '@pace-bend/core/eventDay';
-import { LIMITS, readTypedTime } from '@pace-bend/core/record';
+import { formatClock, LIMITS, readTypedTime } from '@pace-bend/core/record';
 import type { StartRow } from '@pace-bend/core/exchange';
 import { api, ApiProblem } from '../api/api.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
@@ -31,10 +31,13 @@ async function look(typed: string): Promise<void> {
   }
 }
 const known = computed(() => props.races.find((each) => each.name.toLowerCase() === race.value.trim().toLowerCase()) ?? null);
-const clock = (minute: number) => `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 function take(typed: string): void {
   race.value = typed;
-  if (known.value) [call.value, start.value] = [known.value.callAt === null ? '' : clock(known.value.callAt), clock(known.value.startAt)];
+  if (known.value)
+    [call.value, start.value] = [
+      known.value.callAt === null ? '' : formatClock(known.value.callAt, '24'),
+      formatClock(known.value.startAt, '24'),
+    ];
 }
 const minute = (held: string) => {
   const read = readTypedTime(held);

@@ -2,7 +2,7 @@
 import Button from 'ant-design-vue/es/button';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { KIND_WORDS, type BoardRow, type DayEvent, type DayEventBody } from '@pace-bend/core/eventDay';
+import { KIND_WORDS, type BoardRow, type BoardTable as Table, type DayEvent, type DayEventBody } from '@pace-bend/core/eventDay';
 import { keepChoice, readChoice } from '../api/drafts.ts';
 import KitTheme from '../parts/KitTheme.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
@@ -101,12 +101,7 @@ const conflicts = computed(
       words: `${second.by} did not know what ${first.by} had said about ${'wishId' in second.body ? nameOf(second.body.wishId) : 'the times'}; what ${second.by} said stands.`,
     })) ?? [],
 );
-const shiftNow = (table: number) =>
-  file.value?.setUp.shifts.find((shift) => shift.table === table && shift.from <= now.value && shift.until > now.value) ??
-  file.value?.setUp.shifts.find((shift) => shift.table === table && shift.until > now.value) ??
-  null;
-const handsOf = (table: number) => {
-  const shift = shiftNow(table);
+const handsOf = ({ shift }: Table) => {
   if (!shift) return 'closed';
   const name = file.value?.therapists.find((each) => each.id === shift.therapistId)?.name ?? '';
   return shift.from > now.value ? `${name} from ${practice.clock(shift.from)}` : `${name} until ${practice.clock(shift.until)}`;
@@ -170,11 +165,11 @@ const handsOf = (table: number) => {
               v-for="table in board.tables"
               :key="table.table"
               :table="table"
-              :hands="handsOf(table.table)"
+              :hands="handsOf(table)"
               :quiet="entrance || !maySay"
               @here="(row) => mark(row, 'here')"
               @done="(row) => mark(row, 'done')"
-              @onto="(row) => onto(row, (shiftNow(table.table) ?? { id: row.state.promise!.shiftId }).id)"
+              @onto="(row) => onto(row, table.shift?.id ?? row.state.promise!.shiftId)"
               @longer="longer"
               @more="(row) => (more = row)"
             />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { computed, ref } from 'vue';
-import { readTypedTime } from '@pace-bend/core/record';
+import { formatClock, readTypedTime } from '@pace-bend/core/record';
 import type { DayEventBody, EventDaySetUp } from '@pace-bend/core/eventDay';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
@@ -16,10 +16,9 @@ const shifts = computed(() =>
   props.setUp.shifts.filter(({ until }) => until > props.now).sort((a, b) => a.table - b.table || a.from - b.from),
 );
 const shiftId = ref(shifts.value[0]?.id ?? '');
-const clock24 = (minute: number) => `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 const shift = computed(() => shifts.value.find(({ id }) => id === shiftId.value) ?? null);
-const from = ref(clock24(Math.max(0, Math.min(1439, Math.max(props.now, shift.value?.from ?? 0)))));
-const until = ref(clock24(shift.value?.until ?? 1439));
+const from = ref(formatClock(Math.max(0, Math.min(1439, Math.max(props.now, shift.value?.from ?? 0))), '24'));
+const until = ref(formatClock(shift.value?.until ?? 1439, '24'));
 const minute = (held: string) => {
   const read = readTypedTime(held, { endOfDay: true });
   return 'minute' in read ? Math.min(1439, read.minute) : null;
@@ -27,7 +26,7 @@ const minute = (held: string) => {
 const sound = computed(() => minute(from.value) !== null && minute(until.value) !== null && minute(until.value)! > minute(from.value)!);
 function choose(id: string): void {
   shiftId.value = id;
-  until.value = clock24(shift.value!.until);
+  until.value = formatClock(shift.value!.until, '24');
 }
 function save(): void {
   if (!shift.value || !sound.value) return;

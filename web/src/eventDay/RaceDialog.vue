@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { computed, ref } from 'vue';
-import { readTypedTime } from '@pace-bend/core/record';
+import { formatClock, readTypedTime } from '@pace-bend/core/record';
 import type { DayEventBody, Race } from '@pace-bend/core/eventDay';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import PickOne from '../parts/PickOne.vue';
@@ -18,10 +18,9 @@ const raceId = ref(ordered.value[0]?.id ?? '');
 const race = computed(() => props.races.find(({ id }) => id === raceId.value) ?? null);
 const held = ref('');
 const by = ref<number | null>(null);
-const clock24 = (minute: number) => `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 function moveBy(minutes: number | null): void {
   by.value = minutes;
-  held.value = minutes === null || !race.value ? '' : clock24(Math.min(1439, race.value.startAt + minutes));
+  held.value = minutes === null || !race.value ? '' : formatClock(Math.min(1439, race.value.startAt + minutes), '24');
 }
 function choose(id: string): void {
   raceId.value = id;

@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { v7 as uuid } from 'uuid';
 import { computed } from 'vue';
 import { DAY_LIMITS, type EventDaySetUp, type Shift } from '@pace-bend/core/eventDay';
-import { readTypedTime } from '@pace-bend/core/record';
+import { formatClock, readTypedTime } from '@pace-bend/core/record';
 import PickOne from '../parts/PickOne.vue';
 import TimeField from '../parts/TimeField.vue';
 
@@ -39,7 +39,6 @@ function add(): void {
 }
 const set = (shift: Shift, fields: Partial<Shift>) =>
   emit('change', { shifts: shifts.value.map((each) => (each.id === shift.id ? { ...each, ...fields } : each)) });
-const clock = (minute: number) => `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 function setTime(shift: Shift, end: 'from' | 'until', held: string): void {
   const read = readTypedTime(held, { endOfDay: end === 'until' });
   if ('minute' in read && Math.min(1439, read.minute) !== shift[end]) set(shift, { [end]: Math.min(1439, read.minute) });
@@ -74,21 +73,21 @@ function setTime(shift: Shift, end: 'from' | 'until', held: string): void {
         <TimeField
           :id="`from-${i}`"
           label="From"
-          :value="clock(shift.from)"
+          :value="formatClock(shift.from, '24')"
           :wrong="faultAt(`shifts.${i}.from`) ?? undefined"
           @update:value="(held) => setTime(shift, 'from', held)"
         />
         <TimeField
           :id="`until-${i}`"
           label="Until"
-          :value="clock(shift.until)"
+          :value="formatClock(shift.until, '24')"
           :wrong="faultAt(`shifts.${i}.until`) ?? undefined"
           @update:value="(held) => setTime(shift, 'until', held)"
         />
         <button
           type="button"
           class="link small"
-          :aria-label="`Take off ${TABLES[shift.table - 1]?.label}, ${clock(shift.from)}`"
+          :aria-label="`Take off ${TABLES[shift.table - 1]?.label}, ${formatClock(shift.from, '24')}`"
           @click="emit('change', { shifts: shifts.filter(({ id }) => id !== shift.id) })"
         >
           Take off

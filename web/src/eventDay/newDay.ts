@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import { DAY_RULES, OFFERS, type EventDaySetUp, type Race, type Starter, type Wish, type WishKind } from '@pace-bend/core/eventDay';
 import type { StartRow } from '@pace-bend/core/exchange';
+import { plainWords } from '@pace-bend/core/sport';
 
 /** A day with nothing on it yet. */
 export const newDay = (title: string, onDate: string, eventId: string | null): EventDaySetUp => ({
@@ -18,19 +19,17 @@ export const newDay = (title: string, onDate: string, eventId: string | null): E
 
 type Lists = Pick<EventDaySetUp, 'races' | 'starters' | 'starts'>;
 
-const plain = (text: string) => text.trim().replace(/\s+/g, ' ').toLowerCase();
-
 /** The start list with more starts in it. Who and which race is there already is not doubled; a race's times become those of the list. */
 export function withStarts(lists: Lists, rows: readonly Omit<StartRow, 'row'>[]): Lists {
   const races = [...lists.races];
   const starters = [...lists.starters];
   const starts = [...lists.starts];
   for (const row of rows) {
-    let race: Race | undefined = races.find(({ name }) => plain(name) === plain(row.race));
+    let race: Race | undefined = races.find(({ name }) => plainWords(name) === plainWords(row.race));
     if (race) races[races.indexOf(race)] = race = { ...race, callAt: row.callAt, startAt: row.startAt };
     else races.push((race = { id: uuid(), name: row.race, callAt: row.callAt, startAt: row.startAt }));
     let starter: Starter | undefined = starters.find(({ name, athleteId }) =>
-      row.athleteId && athleteId ? athleteId === row.athleteId : plain(name) === plain(row.name),
+      row.athleteId && athleteId ? athleteId === row.athleteId : plainWords(name) === plainWords(row.name),
     );
     if (!starter) starters.push((starter = { id: uuid(), athleteId: row.athleteId, name: row.name }));
     const start = { starterId: starter.id, raceId: race.id };

@@ -156,23 +156,5 @@ export function useEventDay(id: string) {
     worker?.terminate();
   });
 
-  return {
-    file,
-    problem,
-    alone,
-    now,
-    isToday,
-    events,
-    state,
-    board,
-    plan,
-    remedies,
-    planning,
-    failure,
-    load,
-    hear,
-    say,
-    planNow,
-    minuteOf,
-  };
+  return { file, problem, alone, now, isToday, state, board, plan, remedies, planning, failure, load, say, planNow };
 }

@@ -84,10 +84,9 @@ export class Bound {
 
   /**
    * Closes every option with which no plan is worth `atLeast`: the best its shift could do with it, in place of the best it can do, takes the
-   * bound below. Call it right after `look`, with what that gave. Returns how many it closed.
+   * bound below. Call it right after `look`, with what that gave.
    */
-  close(alive: Alive, bound: number, atLeast: number): number {
-    let closed = 0;
+  close(alive: Alive, bound: number, atLeast: number): void {
     this.shifts.forEach((shift, m) => {
       const { task, start, free, value, from } = shift;
       const [ahead, behind, mine] = [this.ahead[m]!, this.behind[m]!, alive[m]!];
@@ -100,14 +99,10 @@ export class Bound {
           const worth = value[option]! - this.prices[task[option]!]!;
           const then = free[option]! - from;
           if (behind[at]! + worth > behind[then]!) behind[then] = behind[at]! + worth;
-          if (bound - ahead[0]! + behind[at]! + worth + ahead[then]! < atLeast - SLACK) {
-            mine[option] = 0;
-            closed += 1;
-          }
+          if (bound - ahead[0]! + behind[at]! + worth + ahead[then]! < atLeast - SLACK) mine[option] = 0;
         }
       }
     });
-    return closed;
   }
 
   /** Begins anew at prices: what was learned of the slope before does not hold there. */

@@ -76,25 +76,23 @@ class Search {
   /** How often each option was taken while a part was looked into. */
   private readonly taken: Int32Array[];
   private looked = 0;
-  /** By task: the most it can be worth. No price above it is any use. */
-  private readonly most: Float64Array;
 
   constructor(private readonly problem: DayProblem) {
     this.shifts = optionsOf(problem);
     this.bound = new Bound(this.shifts, problem.tasks.length);
     this.plan = new DayPlan(problem, this.shifts);
     this.taken = this.shifts.map(({ task }) => new Int32Array(task.length));
-    this.most = new Float64Array(problem.tasks.length);
-    for (const { task, value } of this.shifts) task.forEach((j, o) => (this.most[j] = Math.max(this.most[j]!, value[o]!)));
   }
 
   /** Goes through the parts; returns what no plan exceeds: the best one's count, or more where it was stopped. */
   run(stop?: () => boolean): number {
     const heap = new Heap<Part>(({ bound }) => bound);
+    const alive = this.shifts.map(({ task }) => new Uint8Array(task.length).fill(1));
     heap.push({
-      alive: this.shifts.map(({ task }) => new Uint8Array(task.length).fill(1)),
+      alive,
       must: new Uint8Array(this.problem.tasks.length),
-      prices: this.most.slice(),
+      // No price above the most a task can be worth is any use.
+      prices: this.mostOf(alive),
       bound: Number.POSITIVE_INFINITY,
     });
     /** What could not be split although it is not settled: nothing, but for the last bits of a sum. It is not said to be proven then. */
@@ -134,8 +132,6 @@ class Search {
   private dive(from: readonly Uint8Array[]): void {
     let alive: readonly Uint8Array[] = from.map((open) => open.slice());
     const prices = this.bound.prices.slice();
-    const counts = this.taken.map((each) => each.slice());
-    const looked = this.looked;
     const sure = new Uint8Array(this.problem.tasks.length);
     for (let round = 0; round < sure.length; round++) {
       const most = this.mostOf(alive);
@@ -166,8 +162,6 @@ class Search {
         alive = this.with(alive, each.shift, each.option);
       }
     }
-    this.taken.forEach((each, m) => each.set(counts[m]!));
-    this.looked = looked;
     this.bound.restart(prices);
   }
 
