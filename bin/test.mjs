@@ -74,7 +74,7 @@ function playwright() {
       bin('@playwright', 'test', 'cli.js'),
       'test',
       '--config=e2e/playwright.config.ts',
-      `--project=${screenshots ? 'screenshots' : 'application'}`,
+      `--project=${screenshots ? 'screenshots' : 'real-time'}`,
     ],
     {
       PLAYWRIGHT_JSON_OUTPUT_NAME: report,
