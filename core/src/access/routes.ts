@@ -99,6 +99,8 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'DELETE', path: '/event-days/:id', roles: therapists, audit: 'event day taken off' },
   { method: 'GET', path: '/event-days/:id/events', roles: clinic, audit: 'event day read', often: true },
   { method: 'POST', path: '/event-days/:id/events', roles: clinic, audit: 'event day written', often: true },
+  { method: 'GET', path: '/event-days/:id/people', roles: clinic, audit: 'cautions of a start list read', often: true },
+  { method: 'PUT', path: '/event-days/:id/records/:wishId', roles: therapists, audit: 'event work written down' },
   { method: 'GET', path: '/season', roles: clinic, audit: 'season read', often: true },
   { method: 'PUT', path: '/season', roles: therapists, audit: 'season written' },
   { method: 'GET', path: '/season/calendar', roles: clinic, audit: 'calendar exported' },

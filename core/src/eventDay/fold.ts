@@ -15,6 +15,10 @@ export function subjectOf(body: DayEventBody): string {
       return 'times';
     case 'takeBack':
       return `event ${body.eventId}`;
+    case 'asked':
+      return `asked ${body.wishId}`;
+    case 'recorded':
+      return `record ${body.wishId}`;
     default:
       return `wish ${body.wishId}`;
   }
@@ -42,7 +46,18 @@ export function foldDay(setUp: Pick<EventDaySetUp, 'races' | 'starters' | 'wishe
   const starters = new Map<string, Starter>(setUp.starters.map((starter) => [starter.id, starter]));
   const wishes = new Map<string, Mutable>();
   const addWish = (wish: WishState['wish']) =>
-    wishes.set(wish.id, { wish, status: 'waiting', since: null, shiftId: null, promise: null, lateUntil: null, overUntil: null });
+    wishes.set(wish.id, {
+      wish,
+      status: 'waiting',
+      since: null,
+      shiftId: null,
+      promise: null,
+      lateUntil: null,
+      overUntil: null,
+      beganAt: null,
+      asked: null,
+      visitId: null,
+    });
   setUp.wishes.forEach(addWish);
   let closings: Closing[] = [];
   const conflicts: DayConflict[] = [];
@@ -58,14 +73,15 @@ export function foldDay(setUp: Pick<EventDaySetUp, 'races' | 'starters' | 'wishe
       conflicts.push({ first: before, second: event });
     last[subject] = id;
     lastEvent.set(subject, event);
-    if (taken.has(id)) continue;
+    // What is in the file is there, whatever is taken back here.
+    if (taken.has(id) && body.kind !== 'recorded') continue;
     const on = 'wishId' in body ? wishes.get(body.wishId) : undefined;
     switch (body.kind) {
       case 'here':
         if (on) Object.assign(on, { status: 'here', since: at, lateUntil: null });
         break;
       case 'onTable':
-        if (on) Object.assign(on, { status: 'onTable', since: at, shiftId: body.shiftId, overUntil: null });
+        if (on) Object.assign(on, { status: 'onTable', since: at, beganAt: at, shiftId: body.shiftId, overUntil: null });
         break;
       case 'done':
         if (on) Object.assign(on, { status: 'done', since: at });
@@ -111,6 +127,17 @@ export function foldDay(setUp: Pick<EventDaySetUp, 'races' | 'starters' | 'wishe
           toldAt[wish.wish.starterId] = at;
         }
         break;
+      case 'asked':
+        if (on) on.asked = body.consent;
+        break;
+      case 'recorded': {
+        if (!on) break;
+        on.visitId = body.visitId;
+        // Whoever was a name only has a file from here on, for every wish of theirs.
+        const starter = starters.get(on.wish.starterId);
+        if (starter?.athleteId === null) starters.set(starter.id, { ...starter, athleteId: body.athleteId });
+        break;
+      }
       case 'takeBack':
         break;
     }

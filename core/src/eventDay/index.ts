@@ -42,3 +42,16 @@ export { remediesFor, type Remedy } from './remedies.ts';
 export { boardOf } from './board.ts';
 export type { Board, BoardRow, BoardTable, Standing } from './board.ts';
 export { checkSetUp, type SetUpProblem } from './check.ts';
+export {
+  areasOf,
+  BETWEEN_MOST,
+  eventLimit,
+  lookAtWork,
+  protocolFit,
+  secondsOf,
+  type ProtocolFit,
+  type WorkBlock,
+  type WorkLook,
+} from './work.ts';
+export { contextOnDay, howDone, recordMinutes, recordNote, toWriteDown } from './record.ts';
+export type { EventGuest, EventPeople, EventPerson, EventRecord } from './record.ts';

@@ -1,3 +1,5 @@
+import type { ConsentArea } from '../caution/index.ts';
+
 /** What is asked for around a race: before it, between two of a person's races, or after it. */
 export const WISH_KINDS = ['before', 'between', 'after'] as const;
 export type WishKind = (typeof WISH_KINDS)[number];
@@ -135,6 +137,15 @@ export type DayEventBody =
     }
   /** Times that are told; a wish among them with none is told that there is none. */
   | { readonly kind: 'promise'; readonly times: readonly PromisedTime[]; readonly dropped: readonly string[] }
+  /** Before hands went on: every stop question was answered with no, and hands may be on these areas. */
+  | { readonly kind: 'asked'; readonly wishId: string; readonly consent: readonly ConsentArea[] }
+  /** It is written down as a visit, of this athlete. */
+  | {
+      readonly kind: 'recorded';
+      readonly wishId: string;
+      readonly visitId: string;
+      /** Null once they were erased. */ readonly athleteId: string | null;
+    }
   /** What happened before did not. */
   | { readonly kind: 'takeBack'; readonly eventId: string };
 
@@ -164,6 +175,12 @@ export interface WishState {
   readonly lateUntil: Minute | null;
   /** It goes on until. */
   readonly overUntil: Minute | null;
+  /** When it came onto the table; null before. */
+  readonly beganAt: string | null;
+  /** The areas agreed to once every stop question was answered with no; null before that. */
+  readonly asked: readonly ConsentArea[] | null;
+  /** The visit it is written down as; null where it is not. */
+  readonly visitId: string | null;
 }
 
 /** Two devices said something of one thing without knowing of each other; the later one stands. */

@@ -37,6 +37,7 @@ function source(changes: Partial<FhirSource> = {}): FhirSource {
     step: 'close' as const,
     finishedAt: '2026-11-20T09:50:00.000Z',
     cancelledAt: null,
+    eventDayId: null,
     revision: 3,
     complaint: 'Back of the thigh tight after the long row',
     complaintRegion: 'thigh-back' as const,

@@ -20,6 +20,7 @@ export function encounterOf(visit: Visit, athleteId: string, practiceId: string)
     id,
     status: statusOf(visit),
     class: { system: 'http://terminology.hl7.org/CodeSystem/v3-ActCode', code: 'AMB', display: 'ambulatory' },
+    ...(visit.eventDayId === null ? {} : { type: [{ text: 'Event work' }] }),
     subject: { reference: urn(athleteId) },
     period: { start: startsAt, end: new Date(Date.parse(startsAt) + minutes * 60_000).toISOString() },
     ...(brings.length === 0 ? {} : { reasonCode: [{ text: brings.join(', ') }] }),

@@ -153,6 +153,18 @@ export const PROTOCOLS: readonly Protocol[] = [
     ],
   },
   {
+    id: 'between-races',
+    name: 'Between two races',
+    what: 'Comfort and flushing only: long light strokes, shaking, nothing at the end of its range, nothing held.',
+    minutes: null,
+    steps: [
+      step('lower-leg-warm', BOTH, { rounds: 1, numbers: { setUp: [15] } }),
+      step('quad-warm-ladder', BOTH, { rounds: 1, numbers: { pressure: [2] } }),
+      step('hip-shake-roll', BOTH, { numbers: { rock: [30] } }),
+      step('shoulder-figure-eight', MIDDLE, { rounds: 1, numbers: { rock: [45] } }),
+    ],
+  },
+  {
     id: 'after-a-race',
     name: 'After a race',
     what: 'Light and flowing, toward the heart; no deep pressure in muscles that are heavily sore; a still end.',

@@ -24,6 +24,7 @@ const visit = (id: string, on: string, more: Partial<Visit> = {}): Visit => ({
   step: 'close',
   finishedAt: `${on}T10:00:00.000Z`,
   cancelledAt: null,
+  eventDayId: null,
   revision: 1,
   complaint: '',
   complaintRegion: null,

@@ -13,7 +13,7 @@ export function historyOf(file: AthleteFile, today: string, dayOf: (instant: str
     const referred = file.referredVisitIds.includes(visit.id);
     const measured = new Set(file.past.filter((reading) => reading.visitId === visit.id).map((reading) => reading.motionId)).size;
     const words = [
-      visit.complaint || 'Visit',
+      [visit.eventDayId === null ? '' : 'Event work', visit.complaint].filter(Boolean).join(' · ') || 'Visit',
       measured > 0 ? `${measured} ${measured === 1 ? 'motion' : 'motions'} measured` : '',
       referred ? 'ended in a referral' : visit.finishedAt ? '' : dayOf(visit.startsAt) > today ? 'booked' : 'not finished',
     ]

@@ -70,6 +70,8 @@ export interface Visit extends Arrival {
   readonly step: Step;
   readonly finishedAt: string | null;
   readonly cancelledAt: string | null;
+  /** The event day it was work at, or null for a visit of the practice. */
+  readonly eventDayId: string | null;
   readonly revision: number;
 }
 

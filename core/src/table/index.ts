@@ -14,6 +14,7 @@ export {
   type Undo,
 } from './state.ts';
 export { foldRun, applyEvent, carryTo, adjustmentFor, canSoften, effortNow, lineNow } from './run.ts';
+export { walkThrough } from './walkThrough.ts';
 export { withOneMore, withoutTheRest, withOtherSideNow, withPiece } from './amend.ts';
 export { redrawn, viewRun, nextChangeMs, edgeFromDigits, type TableView } from './view.ts';
 export {

@@ -3,6 +3,7 @@ import { ROLES, ROUTES, type Role, type RouteAccess } from '@pace-bend/core/acce
 import { newBlock } from '@pace-bend/core/method';
 import { rows } from '../db/pool.ts';
 import { smallEventDay } from '../testing/eventDay.ts';
+import { smallRecord } from '../testing/eventRecord.ts';
 import { ANN, newVisit, openTestApp, request, requestAs, uuid, type TestApp } from '../testing/app.ts';
 
 const OWN_WAY = {
@@ -260,6 +261,7 @@ test.each(
     'PUT /studies/:id': { revision: 1, ...STUDY, examinerIds: [ours.examiner] },
     'POST /studies/:id/finish': { revision: 1 },
     'PUT /event-days/:id': { revision: 1, ...smallEventDay(uuid, { athleteId: ours.athlete!, therapistId: ours.examiner! }) },
+    'PUT /event-days/:id/records/:wishId': { ...smallRecord(uuid) },
     'POST /event-days/:id/events': {
       events: [{ id: uuid(), at: '2026-12-04T08:00:00.000Z', after: null, body: { kind: 'takeBack', eventId: uuid() } }],
     },

@@ -1,9 +1,9 @@
 import { Router } from 'express';
-import { checkSetUp, DAY_LIMITS, type EventDayFile, type EventDaySetUp } from '@pace-bend/core/eventDay';
+import { checkSetUp, DAY_LIMITS, type EventDayFile, type EventDaySetUp, type EventRecord } from '@pace-bend/core/eventDay';
 import { caller } from '../access/guard.ts';
 import type { PracticeRow } from '../access/sessions.ts';
 import { standsAlready } from '../db/once.ts';
-import { firstRow, rows, snapshot, transaction, type Db, type Pool } from '../db/pool.ts';
+import { firstRow, isDuplicate, rows, snapshot, transaction, type Db, type Pool } from '../db/pool.ts';
 import { eventById } from '../events/queries.ts';
 import { therapistsOf } from '../hours/queries.ts';
 import { idFrom } from '../http/ids.ts';
@@ -20,7 +20,9 @@ import {
   writeEventDay,
   type KeptEventDay,
 } from './queries.ts';
-import { eventsSchema, setUpSchema } from './schema.ts';
+import { peopleOf } from './people.ts';
+import { athletesOf, writeRecord } from './record.ts';
+import { eventsSchema, recordSchema, setUpSchema } from './schema.ts';
 
 /** Days at events: what was set up, and what happens on them. */
 export function eventDayRoutes(pool: Pool, now: () => Date): Router {
@@ -99,6 +101,37 @@ export function eventDayRoutes(pool: Pool, now: () => Date): Router {
       await insertDayEvents(db, id, fresh, name);
     });
     response.json({ kept: events.map((event) => event.id) });
+  });
+
+  /** What cautions need to know of whoever is on the start list and on file. */
+  router.get('/event-days/:id/people', async (request, response) => {
+    const { practice } = caller(response);
+    const id = idFrom(request);
+    response.json(
+      await snapshot(pool, async (db) => {
+        const day = await eventDayById(db, practice.id, id);
+        if (!day) throw notFound('This event day');
+        const { events } = await dayEvents(db, id);
+        return peopleOf(db, practice, athletesOf(day, events), day.setUp.onDate);
+      }),
+    );
+  });
+
+  /** Writes down what was done for a wish: it becomes a finished visit. One wish is one visit; the same again is answered with what stands. */
+  router.put('/event-days/:id/records/:wishId', async (request, response) => {
+    const { practice, accountId, name } = caller(response);
+    const id = idFrom(request);
+    const wishId = idFrom(request, 'wishId');
+    const record = validate(recordSchema, request.body) as EventRecord;
+    const event = await transaction(pool, async (db) => {
+      const day = await eventDayById(db, practice.id, id, true);
+      if (!day) throw notFound('This event day');
+      return writeRecord(db, day, wishId, record, { practice, accountId, name }, now());
+    }).catch((error: unknown) => {
+      if (isDuplicate(error)) throw invalid([{ path: 'visitId', message: 'An id of this record belongs to something else.' }]);
+      throw error;
+    });
+    response.json({ event });
   });
 
   return router;

@@ -6,11 +6,14 @@ import {
   type DayEvent,
   type DayEventBody,
   type EventDaySetUp,
+  type EventRecord,
   type Race,
   type Starter,
   type Wish,
 } from '@pace-bend/core/eventDay';
+import { CONSENT_AREAS, STOP_QUESTIONS } from '@pace-bend/core/caution';
 import { isDay, LIMITS } from '@pace-bend/core/record';
+import { blockSchema } from '../blocks/schema.ts';
 import { idSchema } from '../http/ids.ts';
 import { oneLine } from '../http/text.ts';
 import type { Wire } from '../http/wire.ts';
@@ -100,8 +103,14 @@ export const setUpSchema = Joi.object<Wire<EventDaySetUp> & { revision: number }
   }).required(),
 });
 
-/** What belongs to each kind of event. */
-const BODIES: { readonly [Kind in DayEventBody['kind']]: Joi.PartialSchemaMap } = {
+const consent = Joi.array()
+  .items(Joi.string().valid(...CONSENT_AREAS.map((area) => area.id)))
+  .unique()
+  .label('Consent');
+
+/** What belongs to each kind of event a device says. That something was recorded is said by the server, which has recorded it. */
+const BODIES: { readonly [Kind in Exclude<DayEventBody['kind'], 'recorded'>]: Joi.PartialSchemaMap } = {
+  asked: { wishId: id, consent: consent.required() },
   here: { wishId: id },
   onTable: { wishId: id, shiftId: id },
   done: { wishId: id },
@@ -127,7 +136,7 @@ const BODIES: { readonly [Kind in DayEventBody['kind']]: Joi.PartialSchemaMap } 
   takeBack: { eventId: id },
 };
 
-const kinds = Object.keys(BODIES) as DayEventBody['kind'][];
+const kinds = Object.keys(BODIES) as (keyof typeof BODIES)[];
 const body = Joi.alternatives().conditional('.kind', {
   switch: kinds.map((kind) => ({ is: Joi.valid(kind).required(), then: Joi.object({ kind: Joi.string().required(), ...BODIES[kind] }) })),
   otherwise: Joi.object({
@@ -141,21 +150,19 @@ const body = Joi.alternatives().conditional('.kind', {
 /** Events of a day as a device sends them. */
 export type SentDayEvent = Omit<DayEvent, 'by'>;
 
+const instant = Joi.string()
+  .isoDate()
+  .custom((value: string, helpers) => {
+    const at = Date.parse(value);
+    return at >= Date.UTC(1990, 0) && at < Date.UTC(2200, 0) ? value : helpers.message({ custom: 'It happened between 1990 and 2200.' });
+  });
+
 export const eventsSchema = Joi.object<{ events: SentDayEvent[] }>({
   events: Joi.array()
     .items(
       Joi.object({
         id,
-        at: Joi.string()
-          .isoDate()
-          .required()
-          .label('When')
-          .custom((value: string, helpers) => {
-            const at = Date.parse(value);
-            return at >= Date.UTC(1990, 0) && at < Date.UTC(2200, 0)
-              ? value
-              : helpers.message({ custom: 'It happened between 1990 and 2200.' });
-          }),
+        at: instant.required().label('When'),
         after: idSchema.lowercase().allow(null).required(),
         body: body.required(),
       }),
@@ -163,5 +170,42 @@ export const eventsSchema = Joi.object<{ events: SentDayEvent[] }>({
     .min(1)
     .max(200)
     .unique('id')
+    .required(),
+});
+
+/** All questions answered; what a device does not know yet is refused rather than guessed. */
+const answers = Joi.object(
+  Object.fromEntries(
+    STOP_QUESTIONS.map((question) => [question.id, Joi.string().valid('no', 'yes', 'unsure').required().label(question.words)]),
+  ),
+);
+
+/** What is written down of one wish. */
+export const recordSchema = Joi.object<Wire<EventRecord>>({
+  visitId: id,
+  answersId: id,
+  runId: idSchema.lowercase().allow(null).required(),
+  event: Joi.object({ id, at: instant.required().label('When'), after: idSchema.lowercase().allow(null).required() }).required(),
+  guest: Joi.object({
+    athleteId: id,
+    name: oneLine().trim(true).min(1).max(LIMITS.nameLength).required().label('Name'),
+    birthDate: Joi.string().required().label('Birth date'),
+    about: oneLine().trim(true).allow('').max(LIMITS.aboutLength).required().label('What matters'),
+    agreed: Joi.boolean().valid(true).required().label('Consent').messages({ 'any.only': 'Without their consent nobody comes on file' }),
+  })
+    .allow(null)
+    .required(),
+  startsAt: instant.required().label('Begun'),
+  minutes: Joi.number().integer().min(LIMITS.visitMinutes.min).max(LIMITS.visitMinutes.max).required().label('Minutes'),
+  answers: answers.required(),
+  consent: consent.required(),
+  protocolId: Joi.string().max(80).allow(null).required().label('Sequence'),
+  blocks: Joi.array().items(blockSchema).max(LIMITS.blocksInPlan).unique('id').required().label('What was done'),
+  words: Joi.string().trim(true).allow('').max(LIMITS.complaintLength).required().label('Two words'),
+  referral: Joi.object({
+    to: oneLine().trim(true).min(1).max(LIMITS.aboutLength).required().label('Sent on to'),
+    seen: Joi.string().trim(true).allow('').max(LIMITS.noteLength).required().label('What was seen'),
+  })
+    .allow(null)
     .required(),
 });

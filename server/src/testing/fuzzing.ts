@@ -1,4 +1,5 @@
 import { smallEventDay } from './eventDay.ts';
+import { smallRecord } from './eventRecord.ts';
 import { Agent, request as httpRequest, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { ROLES, ROUTES, type RouteAccess } from '@pace-bend/core/access';
@@ -276,6 +277,8 @@ function soundBody(route: RouteAccess, { athlete, visit, examiner }: Known, rand
       };
     case 'PUT /event-days/:id':
       return { revision, ...smallEventDay(() => fuzzId(random), { athleteId: athlete, therapistId: fuzzId(random) }), title: words };
+    case 'PUT /event-days/:id/records/:wishId':
+      return { ...smallRecord(() => fuzzId(random)), words };
     case 'POST /event-days/:id/events': {
       const body =
         random.next() < 0.5

@@ -18,7 +18,7 @@ const ARRIVAL_COLUMN: Record<keyof Arrival, string> = {
 };
 const ARRIVAL = Object.keys(ARRIVAL_COLUMN) as (keyof Arrival)[];
 
-export const VISIT_COLUMNS = `v.id, v.athlete_id AS athleteId, v.starts_at AS startsAt, v.minutes, v.step, v.finished_at AS finishedAt, v.cancelled_at AS cancelledAt, v.revision,
+export const VISIT_COLUMNS = `v.id, v.athlete_id AS athleteId, v.starts_at AS startsAt, v.minutes, v.step, v.finished_at AS finishedAt, v.cancelled_at AS cancelledAt, v.event_day_id AS eventDayId, v.revision,
   ${ARRIVAL.map((field) => `v.${ARRIVAL_COLUMN[field]} AS ${field}`).join(', ')}`;
 
 export type VisitRow = Omit<Visit, 'startsAt' | 'finishedAt' | 'cancelledAt' | 'consent'> & {
@@ -35,6 +35,7 @@ export function visitFrom(row: VisitRow): Visit {
     athleteId: row.athleteId,
     minutes: row.minutes,
     step: row.step,
+    eventDayId: row.eventDayId,
     revision: row.revision,
     ...arrivalFrom(row),
     startsAt: iso(row.startsAt),
@@ -84,6 +85,11 @@ export async function insertVisit(db: Db, id: string, visit: NewVisit, therapist
     visit.minutes,
     therapistId,
   ]);
+}
+
+/** Says that a visit was work at an event, and which wish of the day it answered. */
+export async function markEventWork(db: Db, id: string, eventDayId: string, wishId: string): Promise<void> {
+  await change(db, 'UPDATE visit SET event_day_id = ?, event_wish_id = ? WHERE id = ?', [eventDayId, wishId, id]);
 }
 
 /** Changes what is given in a visit if it still has the revision the change was made on; returns whether it had. */

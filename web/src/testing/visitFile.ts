@@ -47,6 +47,7 @@ export function visitFile(patch: Partial<VisitFile> = {}): VisitFile {
       step: 'measure',
       finishedAt: null,
       cancelledAt: null,
+      eventDayId: null,
       revision: 1,
       ...BLANK_ARRIVAL,
     },

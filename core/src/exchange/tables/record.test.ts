@@ -52,6 +52,7 @@ const visit: Visit = {
   step: 'close',
   finishedAt: null,
   cancelledAt: null,
+  eventDayId: null,
   revision: 1,
   complaint: 'Tight,\r\n"very"',
   complaintRegion: 'knee',

@@ -47,6 +47,7 @@ export const visitsTable = ({ dayOf }: TableWords): Table<Visit> => ({
       of: ({ finishedAt }) => finishedAt,
     },
     { name: 'Cancelled', type: 'boolean', says: 'Whether it was cancelled.', of: ({ cancelledAt }) => cancelledAt !== null },
+    { name: 'Event work', type: 'boolean', says: 'Whether it was work at an event.', of: ({ eventDayId }) => eventDayId !== null },
     { name: 'What brings them', type: 'string', says: 'In their words, on arriving.', of: ({ complaint }) => complaint || null },
     {
       name: 'Where',
