@@ -53,5 +53,5 @@ export {
   type WorkBlock,
   type WorkLook,
 } from './work.ts';
-export { contextOnDay, howDone, recordMinutes, recordNote, toWriteDown } from './record.ts';
-export type { EventGuest, EventPeople, EventPerson, EventRecord } from './record.ts';
+export { contextOnDay, howDone, KNOWS_WORK, recordMinutes, recordNote, toWriteDown } from './record.ts';
+export type { EventGuest, EventPeople, EventPerson, EventRecord, SaidBefore } from './record.ts';

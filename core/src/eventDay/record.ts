@@ -35,6 +35,8 @@ export interface EventRecord {
   readonly protocolId: string | null;
   readonly blocks: readonly BlockPlan[];
   readonly words: string;
+  /** What they have not had here before they know from elsewhere, as they say: “nothing new” holds nothing back of it. */
+  readonly knowsWork: boolean;
   /** Where somebody was sent on instead of treated. */
   readonly referral: ReferralFields | null;
 }
@@ -55,35 +57,39 @@ export interface EventPerson {
 export interface EventPeople {
   readonly scope: PracticeScope;
   readonly people: readonly EventPerson[];
+  /** What holds for whoever has no file: the events and the season of everybody. */
+  readonly guest: Pick<EventPerson, 'nextEvent' | 'lastEvent' | 'limits'>;
 }
 
-/** A file of which nothing is known but its age. */
-const nobodyAsked = (birthDate: string): EventPerson => ({
-  athleteId: '',
-  athlete: { birthDate, medications: [], beighton: null, historyOn: null },
-  conditions: [],
-  noTouch: [],
-  nextEvent: null,
-  lastEvent: null,
-  limits: [],
-});
+/** The word by which work that is new here is set aside. */
+export const KNOWS_WORK = 'They know this work, they say.';
 
-/** What cautions need of a person on the day: of a guest only the age, which makes an adult of whoever did not say theirs. */
+/** What was answered and said before hands go on. */
+export interface SaidBefore {
+  readonly raised?: readonly QuestionId[];
+  readonly asked?: boolean;
+  readonly knowsWork?: boolean;
+  /** Of whoever has no file yet; an adult while nobody said. */
+  readonly birthDate?: string;
+}
+
+/** What cautions need of a person on the day; `person` is null for a guest, of whom nothing is known but the age. */
 export function contextOnDay(
   person: EventPerson | null,
-  scope: PracticeScope,
+  { scope, guest }: Pick<EventPeople, 'scope' | 'guest'>,
   onDate: string,
-  {
-    raised = [],
-    asked = false,
-    birthDate = '',
-  }: { readonly raised?: readonly QuestionId[]; readonly asked?: boolean; readonly birthDate?: string } = {},
+  { raised = [], asked = false, knowsWork = false, birthDate = '' }: SaidBefore = {},
 ): CautionContext {
-  const known = person ?? nobodyAsked(birthDate || '1990-01-01');
+  const known = person ?? {
+    ...guest,
+    athlete: { birthDate: birthDate || '1990-01-01', medications: [], beighton: null, historyOn: null },
+    conditions: [],
+    noTouch: [],
+  };
   const context = cautionContextOf(
     { ...known, athlete: known.athlete as Athlete, scope, answers: [], visit: { consent: null } },
     onDate,
-    known.limits,
+    known.limits.filter(({ onlyNew }) => !knowsWork || onlyNew === undefined),
   );
   return { ...context, raised, questions: asked ? 'answered' : 'open' };
 }

@@ -16,7 +16,10 @@ import {
 import type { DayEvent, EventPerson } from './index.ts';
 import { PHASE_RULES } from '../season/index.ts';
 
-const SCOPE = { mobilizationGrade: 2, byRegion: {}, frontOfNeck: false, ruleText: '', ruleLink: '' };
+const PRACTICE = {
+  scope: { mobilizationGrade: 2, byRegion: {}, frontOfNeck: false, ruleText: '', ruleLink: '' },
+  guest: { nextEvent: null, lastEvent: null, limits: [] },
+};
 const DAY = '2026-12-04';
 let n = 0;
 const blocksOf = (id: string): BlockPlan[] => protocolBlocks(findProtocol(id)!, () => `b${(n += 1)}`);
@@ -43,7 +46,7 @@ test('the limits of a kind of work are those of the phase of the practice, tight
 test.each(PROTOCOLS.map(({ id }) => id))('%s as it would be done: no cue holds, presses or hurts more than the day allows', (id) => {
   for (const kind of ['before', 'between', 'after'] as const) {
     const { limits } = eventLimit(kind);
-    const { blocks } = lookAtWork(kind, blocksOf(id), contextOnDay(person(), SCOPE, DAY, { asked: true }));
+    const { blocks } = lookAtWork(kind, blocksOf(id), contextOnDay(person(), PRACTICE, DAY, { asked: true }));
     for (const cue of lineOf(blocks.map(({ block }) => block)).cues) {
       if (cue.kind === 'hold' && limits.holdS !== null) expect((cue.endMs - cue.startMs) / 1000).toBeLessThanOrEqual(limits.holdS + 0.5);
       if (limits.painCeiling !== null) expect(cue.painCeiling).toBeLessThanOrEqual(limits.painCeiling);
@@ -66,12 +69,12 @@ test('what is offered fits its minutes and its place: the three that ship for it
 });
 
 test('what speaks against a block of one person is said at it, and its seconds do not count', () => {
-  const all = lookAtWork('before', blocksOf('before-a-start'), contextOnDay(person(), SCOPE, DAY, { asked: true }));
+  const all = lookAtWork('before', blocksOf('before-a-start'), contextOnDay(person(), PRACTICE, DAY, { asked: true }));
   expect(all.blocks.flatMap(({ against }) => against)).toEqual([]);
   const some = lookAtWork(
     'before',
     blocksOf('before-a-start'),
-    contextOnDay(person({ noTouch: [{ id: 'n', since: '', region: 'low-back', side: null, words: '' }] }), SCOPE, DAY, { asked: true }),
+    contextOnDay(person({ noTouch: [{ id: 'n', since: '', region: 'low-back', side: null, words: '' }] }), PRACTICE, DAY, { asked: true }),
   );
   const out = some.blocks.filter(({ against }) => against.length > 0).map(({ block }) => block.entryId);
   expect(out).toContain('low-back-rock');
@@ -83,12 +86,31 @@ test('what speaks against a block of one person is said at it, and its seconds d
 });
 
 test('a stop answer speaks against everything; a child who is a guest is looked at by their age', () => {
-  const raised = lookAtWork('before', blocksOf('before-a-start'), contextOnDay(null, SCOPE, DAY, { raised: ['fever'], asked: true }));
+  const raised = lookAtWork('before', blocksOf('before-a-start'), contextOnDay(null, PRACTICE, DAY, { raised: ['fever'], asked: true }));
   expect(raised.blocks.every(({ against }) => against.length > 0)).toBe(true);
-  expect(contextOnDay(null, SCOPE, DAY, { birthDate: '2015-01-01' }).subject).toMatchObject({
+  expect(contextOnDay(null, PRACTICE, DAY, { birthDate: '2015-01-01' }).subject).toMatchObject({
     birthDate: '2015-01-01',
     historyTaken: false,
   });
+});
+
+test('nothing new: work they have not had here is held back until they say they know it', () => {
+  const season = {
+    id: 'phase-compete-new',
+    because: 'Nothing new',
+    reason: 'Not had.',
+    instead: '',
+    limits: eventLimit('before').limits,
+    muscles: null,
+    side: null,
+  };
+  const guest = { ...PRACTICE, guest: { ...PRACTICE.guest, limits: [{ ...season, onlyNew: { what: 'work' as const, had: [] } }] } };
+  const against = (knowsWork: boolean) =>
+    lookAtWork('before', blocksOf('before-a-start'), contextOnDay(null, guest, DAY, { asked: true, knowsWork })).blocks.map(
+      (each) => each.against.length > 0,
+    );
+  expect(new Set(against(false))).toEqual(new Set([true]));
+  expect(new Set(against(true))).toEqual(new Set([false]));
 });
 
 test('consent is asked for where hands are', () => {

@@ -1,12 +1,13 @@
 import type { EventPeople, EventPerson } from '@pace-bend/core/eventDay';
-import type { Visit } from '@pace-bend/core/record';
+import { SLOW_BREATH } from '@pace-bend/core/method';
+import { BLANK_FILE, type Athlete, type Visit } from '@pace-bend/core/record';
 import type { PracticeRow } from '../access/sessions.ts';
 import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
 import { athleteById } from '../athletes/queries.ts';
 import type { Db } from '../db/pool.ts';
 import { eventsAround } from '../events/queries.ts';
 import { dayBounds } from '../http/days.ts';
-import { readinessOfVisit } from '../readiness/visit.ts';
+import { readinessOfPerson, readinessOfVisit } from '../readiness/visit.ts';
 
 /** What cautions need to know of everybody on a day's start list who has a file, as the files stand now. */
 export async function peopleOf(db: Db, practice: PracticeRow, athleteIds: readonly string[], onDate: string): Promise<EventPeople> {
@@ -15,7 +16,10 @@ export async function peopleOf(db: Db, practice: PracticeRow, athleteIds: readon
     const person = await personOf(db, practice, athleteId, onDate);
     if (person) people.push(person);
   }
-  return { scope: practice.scope, people };
+  // An id that is nobody's: what is left are the events and the season of everybody.
+  const { next, last } = await eventsAround(db, practice.id, NOBODY, onDate);
+  const { limits } = await readinessOfPerson(db, practice, SOMEBODY, someVisit(NOBODY, dayBounds(onDate, practice.timeZone).to));
+  return { scope: practice.scope, people, guest: { nextEvent: next, lastEvent: last, limits } };
 }
 
 async function personOf(db: Db, practice: PracticeRow, athleteId: string, onDate: string): Promise<EventPerson | null> {
@@ -35,9 +39,21 @@ async function personOf(db: Db, practice: PracticeRow, athleteId: string, onDate
   };
 }
 
+const NOBODY = '00000000-0000-0000-0000-000000000000';
+const SOMEBODY: Athlete = {
+  ...BLANK_FILE,
+  id: NOBODY,
+  revision: 1,
+  name: '',
+  birthDate: '1990-01-01',
+  referenceSex: 'none',
+  about: '',
+  breathPeriodMs: SLOW_BREATH.periodMs,
+};
+
 /** A visit at the end of the day that nobody booked: how somebody is that day, everything answered until then included. */
 const someVisit = (athleteId: string, endOfDay: Date): Visit => ({
-  id: '00000000-0000-0000-0000-000000000000',
+  id: NOBODY,
   athleteId,
   startsAt: new Date(endOfDay.getTime() - 1000).toISOString(),
   minutes: 10,

@@ -1,4 +1,4 @@
-import { foldDay, recordNote, type DayEvent, type EventRecord, type Wish } from '@pace-bend/core/eventDay';
+import { foldDay, KNOWS_WORK, recordNote, type DayEvent, type EventRecord, type Wish } from '@pace-bend/core/eventDay';
 import { SLOW_BREATH, findProtocol, protocolsOf } from '@pace-bend/core/method';
 import { BLANK_FILE, checkBirthDate, lineOfRun } from '@pace-bend/core/record';
 import { walkThrough } from '@pace-bend/core/table';
@@ -15,6 +15,7 @@ import { dayIn } from '../http/days.ts';
 import { invalid, Problem } from '../http/problem.ts';
 import { writeNote } from '../notes/queries.ts';
 import { replacePlan } from '../plans/queries.ts';
+import { insertAside, readinessOfVisit } from '../readiness/visit.ts';
 import { insertAnswers, writeReferral } from '../safety/queries.ts';
 import { itemsOf, shelfFor } from '../shelf/queries.ts';
 import { findVisit } from '../visits/find.ts';
@@ -72,7 +73,7 @@ export async function writeRecord(
     complaint: wish.wish.reasons.includes('complaint') ? 'Complaint, by the start list' : '',
   });
   if (record.referral) await writeReferral(db, record.visitId, 0, record.referral, now, name);
-  await writeWork(db, record, writer, hands);
+  await writeWork(db, record, writer, hands, now);
   await writeNoteOf(db, day, wish.wish, record, practice);
   await setStep(db, record.visitId, 'close');
   const { revision } = (await visitById(db, practice.id, record.visitId))!;
@@ -107,8 +108,11 @@ async function athleteOf(db: Db, known: string | null, { guest }: EventRecord, p
 }
 
 /** What was done, as a plan and a run of it by the real clock; refused where a caution forbids it. */
-async function writeWork(db: Db, record: EventRecord, { practice }: Writer, hands: string): Promise<void> {
+async function writeWork(db: Db, record: EventRecord, { practice, name }: Writer, hands: string, now: Date): Promise<void> {
   const visit = await findVisit(db, practice, record.visitId);
+  if (record.knowsWork)
+    for (const { id, onlyNew } of (await readinessOfVisit(db, practice, visit)).limits)
+      if (onlyNew) await insertAside(db, visit.id, uuidFrom(id, visit.id), { limitId: id, reason: KNOWS_WORK }, now, name);
   const { context, overrides, open } = await cautionsOfVisit(db, practice, visit);
   if (record.referral) {
     if (record.blocks.length > 0) throw invalid([{ path: 'blocks', message: 'Whoever is sent on is not worked on.' }]);

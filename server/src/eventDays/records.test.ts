@@ -194,6 +194,33 @@ test('what a caution forbids is not written down as done, and nothing half is le
   expect(people[0]!.noTouch.map(({ region }) => region)).toEqual(['low-back']);
 });
 
+test('in the phase of competing nothing new: what they say they know is set aside with that word, for a guest as well', async () => {
+  const event = uuid();
+  await api()
+    .put(`/api/events/${event}`)
+    .send({ revision: 0, name: 'Head race', onDate: '2026-12-04', importance: 1, squadId: null, athleteId: null })
+    .expect(200);
+  const { revision } = (await api().get('/api/season').expect(200)).body as { revision: number };
+  const block = { phase: 'compete', from: '2026-11-28', until: '2026-12-06', fromAnchor: null, untilAnchor: null };
+  await api()
+    .put('/api/season')
+    .send({ revision, blocks: [block], stays: [], follows: null, notAt: [] })
+    .expect(200);
+  const day = await aDay();
+  const found = (await api().get(`/api/event-days/${day.id}/people`).expect(200)).body as EventPeople;
+  for (const { limits, nextEvent } of [found.people[0]!, found.guest]) {
+    expect(limits.some(({ onlyNew }) => onlyNew !== undefined)).toBe(true);
+    expect(nextEvent!.id).toBe(event);
+  }
+  const before = await counts();
+  await put(day, 1, smallRecord(uuid, { guest: guest() }, found)).expect(409);
+  expect(await counts()).toBe(before);
+  const record = smallRecord(uuid, { guest: guest(), knowsWork: true }, found);
+  await put(day, 1, record).expect(200);
+  const { readiness } = await visitOf(record.visitId);
+  expect(readiness.setAside.map(({ reason }) => reason)).toEqual(['They know this work, they say.']);
+});
+
 test('a wish or a day that is not there', async () => {
   const day = await aDay();
   await api().put(`/api/event-days/${day.id}/records/${uuid()}`).send(smallRecord(uuid)).expect(404);

@@ -202,6 +202,7 @@ export const recordSchema = Joi.object<Wire<EventRecord>>({
   protocolId: Joi.string().max(80).allow(null).required().label('Sequence'),
   blocks: Joi.array().items(blockSchema).max(LIMITS.blocksInPlan).unique('id').required().label('What was done'),
   words: Joi.string().trim(true).allow('').max(LIMITS.complaintLength).required().label('Two words'),
+  knowsWork: Joi.boolean().required(),
   referral: Joi.object({
     to: oneLine().trim(true).min(1).max(LIMITS.aboutLength).required().label('Sent on to'),
     seen: Joi.string().trim(true).allow('').max(LIMITS.noteLength).required().label('What was seen'),

@@ -2,6 +2,7 @@ import { addDays } from '@pace-bend/core/load';
 import {
   READINESS_DAYS,
   readinessToday,
+  type Athlete,
   type ReadinessKept,
   type ReadinessOutcome,
   type ReadinessSetAside,
@@ -108,10 +109,15 @@ export async function visitReadiness(db: Db, practice: PracticeRow, visit: Visit
 
 /** How the athlete of a visit is, worked out from what stands now. */
 export async function readinessOfVisit(db: Db, practice: PracticeRow, visit: Visit): Promise<ReadinessToday> {
-  const day = dayIn(practice.timeZone, new Date(visit.startsAt));
   const athlete = await athleteById(db, practice.id, visit.athleteId);
   // Erased since the visit was found.
   if (!athlete) throw notFound('This athlete');
+  return readinessOfPerson(db, practice, athlete, visit);
+}
+
+/** The same of somebody who may not be on file yet: then only what holds for everybody is known. */
+export async function readinessOfPerson(db: Db, practice: PracticeRow, athlete: Athlete, visit: Visit): Promise<ReadinessToday> {
+  const day = dayIn(practice.timeZone, new Date(visit.startsAt));
   const events = await eventsAround(db, practice.id, visit.athleteId, day);
   return readinessToday(
     {

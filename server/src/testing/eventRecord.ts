@@ -1,13 +1,24 @@
 import { STOP_QUESTIONS } from '@pace-bend/core/caution';
-import { lookAtWork, areasOf, contextOnDay, type EventRecord } from '@pace-bend/core/eventDay';
+import { lookAtWork, areasOf, contextOnDay, type EventPeople, type EventRecord } from '@pace-bend/core/eventDay';
 import { findProtocol, protocolBlocks } from '@pace-bend/core/method';
 
-const SCOPE = { mobilizationGrade: 2, byRegion: {}, frontOfNeck: false, ruleText: '', ruleLink: '' };
+const PRACTICE = {
+  scope: { mobilizationGrade: 2, byRegion: {}, frontOfNeck: false, ruleText: '', ruleLink: '' },
+  guest: { nextEvent: null, lastEvent: null, limits: [] },
+};
 
-/** What would be written down of work before a start: everything answered with no, the sequence as it is. `id` makes ids. */
-export function smallRecord(id: () => string, more: Partial<EventRecord> = {}): EventRecord {
+/** What would be written down of work before a start: everything answered with no, the sequence as it is. `id` makes ids; `people` is what the server says of the day. */
+export function smallRecord(
+  id: () => string,
+  more: Partial<EventRecord> = {},
+  people: Pick<EventPeople, 'scope' | 'guest'> = PRACTICE,
+): EventRecord {
   const planned = protocolBlocks(findProtocol('before-a-start')!, id);
-  const blocks = lookAtWork('before', planned, contextOnDay(null, SCOPE, '2026-12-04', { asked: true })).blocks.map(({ block }) => block);
+  const blocks = lookAtWork(
+    'before',
+    planned,
+    contextOnDay(null, people, '2026-12-04', { asked: true, knowsWork: more.knowsWork ?? false }),
+  ).blocks.map(({ block }) => block);
   return {
     visitId: id(),
     answersId: id(),
@@ -21,6 +32,7 @@ export function smallRecord(id: () => string, more: Partial<EventRecord> = {}): 
     protocolId: 'before-a-start',
     blocks,
     words: 'Loose, ready.',
+    knowsWork: false,
     referral: null,
     ...more,
   };
