@@ -2,7 +2,15 @@
 import Button from 'ant-design-vue/es/button';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { KIND_WORDS, type BoardRow, type BoardTable as Table, type DayEvent, type DayEventBody } from '@pace-bend/core/eventDay';
+import type { ConsentArea } from '@pace-bend/core/caution';
+import {
+  KIND_WORDS,
+  type BoardRow,
+  type BoardTable as Table,
+  type DayEvent,
+  type DayEventBody,
+  type EventRecord,
+} from '@pace-bend/core/eventDay';
 import { keepChoice, readChoice } from '../api/drafts.ts';
 import KitTheme from '../parts/KitTheme.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
@@ -10,7 +18,9 @@ import { useForAMoment } from '../parts/useForAMoment.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import BoardTable from './BoardTable.vue';
-import { eventDayRecord, useEventDay } from './useEventDay.ts';
+import { eventDayRecord } from '../outbox/eventDayChanges.ts';
+import { useEventDay } from './useEventDay.ts';
+import { useRecords } from './useRecords.ts';
 import { countWords, keptWords } from '../outbox/words.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { listed, STATUS_WORDS } from './words.ts';
@@ -19,6 +29,8 @@ const PlanLook = defineAsyncComponent(() => import('./PlanLook.vue'));
 const RaceDialog = defineAsyncComponent(() => import('./RaceDialog.vue'));
 const CloseDialog = defineAsyncComponent(() => import('./CloseDialog.vue'));
 const MoreDialog = defineAsyncComponent(() => import('./MoreDialog.vue'));
+const AskFirst = defineAsyncComponent(() => import('./AskFirst.vue'));
+const RecordDialog = defineAsyncComponent(() => import('./RecordDialog.vue'));
 const OneMoreDialog = defineAsyncComponent(() => import('./OneMoreDialog.vue'));
 
 /** The day as it goes on: what is on each table, what is next and later; told by taps, and told anew when something changes. */
@@ -28,10 +40,12 @@ const session = useSession();
 const id = String(route.params.id);
 const day = useEventDay(id);
 const { file, problem, alone, now, isToday, state, board, plan, remedies, planning, failure } = day;
+const records = useRecords(id, file, state);
 const outbox = useOutbox();
 const notSent = computed(() => outbox.of(eventDayRecord(id)).length);
 const entrance = computed(() => route.name === 'event-day-entrance');
 const maySay = computed(() => session.may('POST', '/event-days/:id/events'));
+const mayRecord = computed(() => session.may('PUT', '/event-days/:id/records/:wishId'));
 const maySetUp = computed(() => session.may('PUT', '/event-days/:id'));
 
 /** For a screen in the sun or in a hall, whatever the machine asks for; as the machine asks where nothing was chosen. */
@@ -43,7 +57,17 @@ function turnLight(): void {
 }
 const LIGHT_WORDS = { machine: 'Light: as the device', sun: 'Light: sun', hall: 'Light: hall' } as const;
 
-onMounted(() => day.load());
+onMounted(async () => {
+  await day.load();
+  if (!entrance.value && maySay.value) await records.load();
+});
+// Whoever came on file since has cautions of their own.
+watch(
+  () => state.value?.starters.map(({ athleteId }) => athleteId).join(),
+  (_now, before) => {
+    if (before !== undefined && records.people.value) void records.load();
+  },
+);
 // What happened changes the times: they are worked out anew, and shown before they are taken.
 watch(
   [state, now],
@@ -52,11 +76,16 @@ watch(
   },
   { immediate: true },
 );
+const { toWrite } = records;
 const looking = ref(false);
 const raceOpen = ref(false);
 const closeOpen = ref(false);
 const wishOpen = ref(false);
 const more = ref<BoardRow | null>(null);
+/** Who comes onto which table, while it is asked what has to be asked. */
+const asking = ref<{ readonly row: BoardRow; readonly shiftId: string } | null>(null);
+/** What is written down now: as it was done, or that they were sent on. */
+const writing = ref<{ readonly row: BoardRow; readonly sendOn: boolean } | null>(null);
 
 const nameOf = (wishId: string) => {
   const wish = state.value?.wishes.find((each) => each.wish.id === wishId)?.wish;
@@ -79,8 +108,37 @@ function takeBack(): void {
 }
 function mark(row: BoardRow, kind: 'here' | 'done' | 'notComing'): void {
   say({ kind, wishId: row.state.wish.id }, `${row.name}: ${STATUS_WORDS[kind === 'notComing' ? 'off' : kind]}`);
+  if (kind === 'done' && mayRecord.value) writeDown(row.state.wish.id);
 }
+/** Before hands go on it is asked, by whoever may write it down. */
 function onto(row: BoardRow, shiftId: string): void {
+  more.value = null;
+  if (mayRecord.value && row.state.asked === null) asking.value = { row, shiftId };
+  else ontoTable(row, shiftId);
+}
+function well(consent: readonly ConsentArea[]): void {
+  const { row, shiftId } = asking.value!;
+  day.say({ kind: 'asked', wishId: row.state.wish.id, consent });
+  ontoTable(row, shiftId);
+}
+function notWell(): void {
+  writing.value = { row: asking.value!.row, sendOn: true };
+  asking.value = null;
+}
+function writeDown(wishId: string): void {
+  const row = [...(board.value?.finished ?? []), ...(board.value?.off ?? [])].find(({ state: { wish } }) => wish.id === wishId);
+  if (row) writing.value = { row, sendOn: false };
+}
+function write(record: EventRecord): void {
+  const { row, sendOn } = writing.value!;
+  if (sendOn) day.say({ kind: 'notComing', wishId: row.state.wish.id });
+  records.write(row.state.wish.id, record);
+  // What is written down is not taken back by undoing what led to it.
+  last.show(null);
+  writing.value = null;
+}
+function ontoTable(row: BoardRow, shiftId: string): void {
+  asking.value = null;
   say({ kind: 'onTable', wishId: row.state.wish.id, shiftId }, `${row.name}: ${STATUS_WORDS.onTable}`);
 }
 function longer(row: BoardRow): void {
@@ -188,6 +246,20 @@ const handsOf = ({ shift }: Table) => {
             {{ board.finished.length }} done<template v-if="board.off.length > 0">, {{ board.off.length }} not coming</template>
           </p>
 
+          <section v-if="!entrance && mayRecord && toWrite.length > 0" class="untimed" aria-label="To write down">
+            <h2>To write down</h2>
+            <ul class="plain">
+              <li v-for="{ wish } in toWrite" :key="wish.id">
+                <button type="button" class="row" @click="writeDown(wish.id)">
+                  <b>{{ nameOf(wish.id) }}</b>
+                  <span class="soft"
+                    >{{ KIND_WORDS[wish.kind] }}{{ records.refusedOf(wish.id) ? '; it was not taken, write it down again' : '' }}</span
+                  >
+                </button>
+              </li>
+            </ul>
+          </section>
+
           <PlanLook
             v-if="looking && plan"
             :plan="plan"
@@ -201,7 +273,35 @@ const handsOf = ({ shift }: Table) => {
           <RaceDialog v-if="raceOpen" :races="state.races" @say="say" @close="raceOpen = false" />
           <CloseDialog v-if="closeOpen" :set-up="file.setUp" :now="now" @say="say" @close="closeOpen = false" />
           <OneMoreDialog v-if="wishOpen" :set-up="file.setUp" :state="state" @say="say" @close="wishOpen = false" />
-          <MoreDialog v-if="more" :row="more" :now="now" :set-up="file.setUp" @say="say" @close="more = null" />
+          <MoreDialog
+            v-if="more"
+            :row="more"
+            :now="now"
+            :set-up="file.setUp"
+            @say="say"
+            @done="mark(more, 'done')"
+            @onto="(shiftId) => onto(more!, shiftId)"
+            @close="more = null"
+          />
+          <AskFirst
+            v-if="asking"
+            :row="asking.row"
+            :records="records"
+            @well="well"
+            @not-well="notWell"
+            @unasked="ontoTable(asking.row, asking.shiftId)"
+            @close="asking = null"
+          />
+          <RecordDialog
+            v-if="writing"
+            :key="writing.row.state.wish.id"
+            :row="writing.row"
+            :records="records"
+            :send-on="writing.sendOn"
+            :last-event-id="state.last[`record ${writing.row.state.wish.id}`] ?? null"
+            @write="write"
+            @close="writing = null"
+          />
         </template>
       </main>
     </div>

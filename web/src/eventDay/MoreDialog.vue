@@ -8,7 +8,7 @@ import { STATUS_WORDS } from './words.ts';
 
 /** Everything that can be said of one wish. */
 const props = defineProps<{ row: BoardRow; now: number; setUp: EventDaySetUp }>();
-const emit = defineEmits<{ say: [body: DayEventBody, words: string]; close: [] }>();
+const emit = defineEmits<{ say: [body: DayEventBody, words: string]; done: []; onto: [shiftId: string]; close: [] }>();
 const practice = usePractice();
 const wishId = computed(() => props.row.state.wish.id);
 const status = computed(() => props.row.state.status);
@@ -34,13 +34,7 @@ function late(minutes: number): void {
         >Here</Button
       >
       <template v-if="waits">
-        <Button
-          v-for="shift in open"
-          :key="shift.id"
-          size="large"
-          @click="emit('say', { kind: 'onTable', wishId, shiftId: shift.id }, `${row.name}: on table ${shift.table}`)"
-          >On table {{ shift.table }}</Button
-        >
+        <Button v-for="shift in open" :key="shift.id" size="large" @click="emit('onto', shift.id)">On table {{ shift.table }}</Button>
         <Button v-for="minutes in [5, 10, 20]" :key="minutes" size="large" @click="late(minutes)">Late: {{ minutes }} min</Button>
         <Button size="large" @click="emit('say', { kind: 'notComing', wishId }, `${row.name}: not coming`)">Not coming</Button>
         <Button
@@ -49,9 +43,7 @@ function late(minutes: number): void {
           >Nothing more today</Button
         >
       </template>
-      <Button v-if="status === 'onTable'" size="large" type="primary" @click="emit('say', { kind: 'done', wishId }, `${row.name}: done`)"
-        >Done</Button
-      >
+      <Button v-if="status === 'onTable'" size="large" type="primary" @click="emit('done')">Done</Button>
       <Button v-if="status === 'onTable'" size="large" @click="emit('say', { kind: 'here', wishId }, `${row.name}: here`)"
         >Not on the table yet</Button
       >

@@ -6,6 +6,7 @@ import { isDay } from '@pace-bend/core/record';
 import DayField from '../parts/DayField.vue';
 import NumberField from '../parts/NumberField.vue';
 import TextInput from '../parts/TextInput.vue';
+import SequencesCard from './SequencesCard.vue';
 
 /** What is offered when, for how long, and the rules of the day. */
 const props = defineProps<{ setUp: EventDaySetUp; faultAt: (path: string) => string | null }>();
@@ -90,6 +91,7 @@ const RULES: readonly { readonly id: keyof DayRules; readonly words: string }[] 
         are common practice; what you offer is yours.
       </p>
     </section>
+    <SequencesCard :set-up="setUp" @change="(fields) => emit('change', fields)" />
     <section class="card fields" aria-label="Rules of the day">
       <h2>Rules of the day</h2>
       <div v-for="rule in RULES" :key="rule.id" class="rule">

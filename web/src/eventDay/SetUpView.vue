@@ -6,6 +6,7 @@ import { useRoute } from 'vue-router';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { dayInWords } from '../parts/typedDays.ts';
 import { usePractice } from '../stores/practice.ts';
+import { useShelf } from '../stores/shelf.ts';
 import OfferCard from './OfferCard.vue';
 import StartListCard from './StartListCard.vue';
 import TablesCard from './TablesCard.vue';
@@ -14,12 +15,13 @@ import { useSetUp } from './useSetUp.ts';
 /** What has to be known of a day before it begins: who starts when and wants what, who stands at which table, and what is offered. */
 const route = useRoute();
 const practice = usePractice();
+const shelf = useShelf();
 const id = String(route.params.id);
 const day = useSetUp(id);
 const { file, setUp, problem, readProblem, saving, isSaved, faults, done, undone } = day;
 const tab = ref('list');
 onMounted(async () => {
-  await practice.load();
+  await Promise.all([practice.load(), shelf.load().catch(() => undefined)]);
   await day.load();
 });
 const savedWords = computed(() => {

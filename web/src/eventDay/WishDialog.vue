@@ -1,18 +1,33 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { computed, ref } from 'vue';
-import { KIND_WORDS, WISH_MINUTES, type EventDaySetUp, type Wish, type WishReason } from '@pace-bend/core/eventDay';
+import { KIND_WORDS, protocolFit, WISH_MINUTES, type EventDaySetUp, type Wish, type WishReason } from '@pace-bend/core/eventDay';
 import NumberField from '../parts/NumberField.vue';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
+import { usePractice } from '../stores/practice.ts';
+import { useShelf } from '../stores/shelf.ts';
 import ReasonsField from './ReasonsField.vue';
 
 /** One wish as it is: how long, why first, whose hands. */
 const props = defineProps<{ wish: Wish; setUp: EventDaySetUp; therapists: readonly { readonly id: string; readonly name: string }[] }>();
 const emit = defineEmits<{ save: [wish: Wish]; close: [] }>();
+const shelf = useShelf();
+const practice = usePractice();
 const minutes = ref(props.wish.minutes);
 const reasons = ref<readonly WishReason[]>(props.wish.reasons);
 const therapist = ref(props.wish.therapistId ?? 'anybody');
+const sequence = ref(props.wish.protocolId ?? 'offered');
+/** Those that fit these minutes; the one it has stays seen. */
+const fitting = computed(() =>
+  shelf.protocols
+    .filter(
+      (protocol) =>
+        protocol.id === props.wish.protocolId ||
+        protocolFit(protocol, props.wish.kind, minutes.value, shelf.shelf, practice.practice?.phases ?? []).against.length === 0,
+    )
+    .map(({ id, name: label }) => ({ value: id, label })),
+);
 const name = computed(() => props.setUp.starters.find(({ id }) => id === props.wish.starterId)?.name ?? '');
 const wrong = computed(() => !(Number.isInteger(minutes.value) && minutes.value >= WISH_MINUTES.min && minutes.value <= WISH_MINUTES.max));
 function save(): void {
@@ -22,6 +37,7 @@ function save(): void {
     minutes: minutes.value,
     reasons: reasons.value,
     therapistId: therapist.value === 'anybody' ? null : therapist.value,
+    protocolId: sequence.value === 'offered' ? null : sequence.value,
   });
 }
 </script>
@@ -43,6 +59,16 @@ function save(): void {
           :value="therapist"
           :options="[{ value: 'anybody', label: 'anybody’s' }, ...therapists.map(({ id, name: label }) => ({ value: id, label }))]"
           @change="(to) => (therapist = to)"
+        />
+      </div>
+      <div class="field">
+        <label for="wish-sequence">Sequence</label>
+        <PickOne
+          input-id="wish-sequence"
+          label="Sequence"
+          :value="sequence"
+          :options="[{ value: 'offered', label: 'as offered' }, ...fitting]"
+          @change="(to) => (sequence = to)"
         />
       </div>
       <Button type="primary" html-type="submit" :disabled="wrong">Save this wish</Button>

@@ -13,6 +13,7 @@ import {
 import { api, ApiProblem } from '../api/api.ts';
 import { read } from '../api/kept.ts';
 import { withDayEvents } from '../outbox/keep.ts';
+import { eventDayRecord, eventsAnswered, eventsIn } from '../outbox/eventDayChanges.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
@@ -22,8 +23,6 @@ import { wallMinute } from '../parts/wallMinute.ts';
 /** How often others' events are asked for, and the clock looked at, in milliseconds. */
 const POLL_MS = 8000;
 const TICK_MS = 5000;
-
-export const eventDayRecord = (id: string) => `event-day/${id}`;
 
 /**
  * A day at an event as it goes on: what the server knows of it and what was said here since, whether it was sent yet or not. What is said
@@ -45,7 +44,7 @@ export function useEventDay(id: string) {
   /** Whether it is the day itself. */
   const isToday = computed(() => now.value >= 0 && now.value < 1440);
 
-  const waiting = computed(() => outbox.of(eventDayRecord(id)).flatMap((change) => (change.body.events ?? []) as DayEvent[]));
+  const waiting = computed(() => outbox.of(eventDayRecord(id)).flatMap(eventsIn));
   const events = computed(() => {
     const served = file.value?.events ?? [];
     const known = new Set(served.map((event) => event.id));
@@ -108,9 +107,9 @@ export function useEventDay(id: string) {
     return event;
   }
 
-  const stopHearing = outbox.hearAnswers((change) => {
+  const stopHearing = outbox.hearAnswers((change, answer) => {
     if (change.record !== eventDayRecord(id) || !file.value) return;
-    file.value = withDayEvents(file.value, (change.body.events ?? []) as DayEvent[], me.value);
+    file.value = withDayEvents(file.value, eventsAnswered(change, answer), me.value);
   });
 
   // What the times would be now, worked out away from the screen.

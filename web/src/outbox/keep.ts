@@ -4,6 +4,7 @@ import type { VisitFile } from '@pace-bend/core/record';
 import { amendKept } from '../api/kept.ts';
 import { withAnswer as withAthletesAnswer } from './athleteChanges.ts';
 import type { Change } from './change.ts';
+import { eventsAnswered } from './eventDayChanges.ts';
 import { withAnswer as withVisitsAnswer } from './visitChanges.ts';
 
 /** Everything on the practice's own shelf is one record. */
@@ -13,7 +14,11 @@ export const SHELF_RECORD = 'shelf';
 export const withItem = (items: readonly OwnItem[], item: OwnItem): OwnItem[] => [...items.filter((each) => each.id !== item.id), item];
 
 /** A day with events that were acknowledged at its end; the number up to which it was heard stays, so that others' are asked for still. */
-export const withDayEvents = (file: EventDayFile, events: readonly DayEvent[], by = ''): EventDayFile => ({
+export const withDayEvents = (
+  file: EventDayFile,
+  events: readonly (Omit<DayEvent, 'by'> & { readonly by?: string })[],
+  by = '',
+): EventDayFile => ({
   ...file,
   events: [
     ...file.events,
@@ -35,7 +40,7 @@ export async function keepAcknowledged(change: Change, answer: unknown): Promise
         (file as VisitFile).athlete.id === id ? withAthletesAnswer(file as VisitFile, change, answer) : file,
       );
     case 'event-day':
-      return amendKept(`/event-days/${id}`, (file) => withDayEvents(file as EventDayFile, (change.body.events ?? []) as DayEvent[]));
+      return amendKept(`/event-days/${id}`, (file) => withDayEvents(file as EventDayFile, eventsAnswered(change, answer)));
     case SHELF_RECORD:
       return amendKept('/shelf', (shelf) => ({
         ...(shelf as object),

@@ -1,0 +1,199 @@
+<script setup lang="ts">
+import Button from 'ant-design-vue/es/button';
+import Checkbox from 'ant-design-vue/es/checkbox';
+import { computed } from 'vue';
+import { KIND_WORDS, type BoardRow, type EventRecord } from '@pace-bend/core/eventDay';
+import { LIMITS } from '@pace-bend/core/record';
+import ChoiceRow from '../parts/ChoiceRow.vue';
+import DayField from '../parts/DayField.vue';
+import PickOne from '../parts/PickOne.vue';
+import SheetDialog from '../parts/SheetDialog.vue';
+import TextInput from '../parts/TextInput.vue';
+import CautionLine from './CautionLine.vue';
+import StopAsk from './StopAsk.vue';
+import { NOTHING, useRecordForm } from './useRecordForm.ts';
+import type { Records } from './useRecords.ts';
+import { listed } from './words.ts';
+
+/** Half a minute of writing: what was done of the sequence, two words; or that somebody was sent on instead. */
+const props = defineProps<{
+  row: BoardRow;
+  records: Records;
+  /** Something was not answered with no. */
+  sendOn: boolean;
+  lastEventId: string | null;
+}>();
+const emit = defineEmits<{ write: [record: EventRecord]; close: [] }>();
+const form = useRecordForm(props.row, props.records, props.sendOn, props.lastEventId);
+const { fields, isGuest, protocols, steps, look, context, raised, isNewWork, birthDateWrong, missing } = form;
+const refusal = computed(() => props.records.refusedOf(props.row.state.wish.id)?.refusal ?? null);
+const sending = computed(() => props.sendOn || raised.value.length > 0);
+const SIDES = [
+  { value: 'left', label: 'left only' },
+  { value: 'right', label: 'right only' },
+] as const;
+const WORDS = ['Loose, ready.', 'Tight, better after.', 'Sore, kept light.', 'Cut short.'] as const;
+const minutes = computed(() => Math.round((look.value?.seconds ?? 0) / 60));
+function write(): void {
+  if (missing.value.length === 0) emit('write', form.record());
+}
+</script>
+
+<template>
+  <SheetDialog
+    :open="true"
+    :title="`${row.name}: ${sendOn ? 'not treated, sent on' : 'write it down'}`"
+    :width="760"
+    @update:open="emit('close')"
+  >
+    <form class="fields record" @submit.prevent="write">
+      <p class="soft">{{ KIND_WORDS[row.state.wish.kind] }}, {{ row.raceName }}</p>
+      <p v-if="refusal" class="wrong" role="alert">Not taken: {{ refusal.message }} Write it down once more.</p>
+      <CautionLine :context="context" :limits="look?.limits ?? []" :unread="records.isUnread(row.state.wish)" />
+
+      <section v-if="isGuest" class="guest" aria-label="A guest">
+        <div class="field">
+          <label for="guest-name">Name</label>
+          <TextInput id="guest-name" v-model="fields.name" :maxlength="LIMITS.nameLength" autocomplete="off" />
+        </div>
+        <DayField
+          id="guest-born"
+          label="Birth date"
+          :value="fields.birthDate"
+          :wrong="birthDateWrong"
+          @update:value="(to) => (fields.birthDate = to)"
+        />
+        <div class="field wide">
+          <label for="guest-about">What matters for hands on them</label>
+          <TextInput id="guest-about" v-model="fields.about" :maxlength="LIMITS.aboutLength" autocomplete="off" placeholder="nothing" />
+        </div>
+        <Checkbox v-model:checked="fields.agreed" class="wide">They agree to be on file here</Checkbox>
+      </section>
+
+      <section v-if="sending || !fields.asked" aria-label="Stop questions">
+        <Button v-if="!sending" size="large" type="primary" @click="fields.asked = true">None of the stop questions</Button>
+        <StopAsk :raised="fields.raised" @change="(to) => (fields.raised = to)" />
+      </section>
+
+      <template v-if="raised.length > 0">
+        <div class="field">
+          <label for="sent-to">Sent on to</label>
+          <TextInput id="sent-to" v-model="fields.to" :maxlength="LIMITS.aboutLength" autocomplete="off" />
+        </div>
+        <div class="field">
+          <label for="sent-seen">What was seen</label>
+          <TextInput id="sent-seen" v-model="fields.seen" :maxlength="LIMITS.complaintLength" autocomplete="off" />
+        </div>
+      </template>
+      <section v-else-if="!sendOn" class="done" aria-label="What was done">
+        <div class="field">
+          <label for="record-sequence">Sequence</label>
+          <PickOne
+            input-id="record-sequence"
+            label="Sequence"
+            :value="fields.protocolId"
+            :options="[...protocols.map(({ id, name }) => ({ value: id, label: name })), { value: NOTHING, label: 'none of the shelf' }]"
+            @change="(to) => (fields.protocolId = to)"
+          />
+        </div>
+        <Checkbox v-if="isNewWork" v-model:checked="fields.knowsWork">They know this work from elsewhere</Checkbox>
+        <ul v-if="steps.length > 0" class="plain steps">
+          <li v-for="step in steps" :key="step.planned.id">
+            <Checkbox
+              :checked="step.done"
+              :disabled="step.looked.against.length > 0"
+              @update:checked="(to: boolean) => (fields.left[step.planned.id] = !to)"
+              >{{ step.name }}</Checkbox
+            >
+            <ChoiceRow
+              v-if="step.planned.sides.length > 1 && step.done"
+              tight
+              :label="`${step.name}, sides`"
+              :value="fields.sides[step.planned.id] ?? null"
+              :options="SIDES"
+              @change="(to) => (fields.sides[step.planned.id] = to ?? '')"
+            />
+            <span v-if="step.looked.against.length > 0" class="why">{{ step.looked.against.join(' ') }}</span>
+          </li>
+        </ul>
+        <p v-if="steps.length > 0" class="soft small">
+          {{ minutes }} min of it as planned. What a caution forbids is left out here; if it was done all the same, say so in words.
+        </p>
+      </section>
+
+      <div v-if="raised.length === 0 && !sendOn" class="field">
+        <label for="record-words">Two words</label>
+        <TextInput id="record-words" v-model="fields.words" :maxlength="LIMITS.complaintLength" autocomplete="off" />
+        <span class="chips">
+          <Button v-for="words in WORDS" :key="words" @click="fields.words = words">{{ words }}</Button>
+        </span>
+      </div>
+      <p v-if="missing.length > 0" class="soft" role="status">Still missing: {{ listed(missing) }}.</p>
+      <Button type="primary" size="large" html-type="submit" class="write" :disabled="missing.length > 0 || (sendOn && raised.length === 0)"
+        >Write it down</Button
+      >
+    </form>
+  </SheetDialog>
+</template>
+
+<style scoped>
+.record {
+  gap: 12px;
+}
+
+p {
+  margin: 0;
+}
+
+.guest {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(220px, 100%), 1fr));
+  gap: 8px 16px;
+}
+
+.wide {
+  grid-column: 1 / -1;
+}
+
+.done {
+  display: grid;
+  gap: 8px;
+}
+
+.steps li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 2px 12px;
+  min-height: 46px;
+  border-top: 1px solid var(--line-faint);
+}
+
+.steps :deep(.ant-checkbox-wrapper) {
+  min-height: 44px;
+  align-items: center;
+  font-size: 16px;
+}
+
+.why {
+  color: var(--clay-text);
+  font-size: 14px;
+}
+
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 6px;
+}
+
+.chips :deep(.ant-btn) {
+  min-height: 44px;
+}
+
+.write {
+  min-height: 54px;
+  font-size: 17px;
+}
+</style>

@@ -1,0 +1,123 @@
+import { v7 as uuid } from 'uuid';
+import { computed, reactive, watch } from 'vue';
+import { STOP_QUESTIONS, type QuestionId } from '@pace-bend/core/caution';
+import { areasOf, recordMinutes, type BoardRow, type EventRecord, type WorkBlock } from '@pace-bend/core/eventDay';
+import { protocolBlocks, type BlockPlan } from '@pace-bend/core/method';
+import { checkBirthDate, isDay } from '@pace-bend/core/record';
+import { usePractice } from '../stores/practice.ts';
+import { useShelf } from '../stores/shelf.ts';
+import type { Records } from './useRecords.ts';
+
+/** No sequence: nothing of it is written down. */
+export const NOTHING = 'nothing';
+
+/** A step of the sequence as the form shows it. */
+export interface StepRow {
+  readonly planned: BlockPlan;
+  readonly name: string;
+  readonly looked: WorkBlock;
+  readonly done: boolean;
+}
+
+/** What is being written down of one wish: everything answered to begin with as it would be if all went as planned. */
+export function useRecordForm(row: BoardRow, records: Records, raisedFirst: boolean, lastEventId: string | null) {
+  const shelf = useShelf();
+  const practice = usePractice();
+  const { wish } = row.state;
+  const starter = records.starterOf(wish);
+  const isGuest = starter?.athleteId === null;
+  const refused = records.refusedOf(wish.id)?.body as unknown as EventRecord | undefined;
+  const protocols = records.protocolsFor(wish);
+  const fields = reactive({
+    name: refused?.guest?.name ?? starter?.name ?? '',
+    birthDate: refused?.guest?.birthDate ?? '',
+    about: refused?.guest?.about ?? '',
+    agreed: refused?.guest?.agreed ?? false,
+    asked: row.state.asked !== null || refused !== undefined,
+    raised: {} as Partial<Record<QuestionId, 'yes' | 'unsure'>>,
+    protocolId: refused?.protocolId ?? protocols[0]?.id ?? NOTHING,
+    left: {} as Record<string, boolean>,
+    sides: {} as Record<string, string>,
+    knowsWork: refused?.knowsWork ?? false,
+    words: refused?.words ?? '',
+    to: '',
+    seen: '',
+  });
+  if (raisedFirst) fields.asked = false;
+
+  const protocol = computed(() => protocols.find(({ id }) => id === fields.protocolId) ?? null);
+  // Each sequence is taken with ids of its own, once.
+  const planned = computed(() => (protocol.value ? protocolBlocks(protocol.value, uuid) : []));
+  watch(planned, () => Object.assign(fields, { left: {}, sides: {} }));
+
+  const raised = computed(() => Object.keys(fields.raised) as QuestionId[]);
+  const context = computed(() =>
+    records.contextOf(wish, {
+      raised: raised.value,
+      asked: fields.asked,
+      knowsWork: fields.knowsWork,
+      birthDate: isDay(fields.birthDate) ? fields.birthDate : '',
+    }),
+  );
+  const withSide = (block: BlockPlan): BlockPlan => {
+    const only = fields.sides[block.id];
+    return only ? { ...block, sides: block.sides.filter(({ side }) => side === only) } : block;
+  };
+  const look = computed(() => (context.value ? records.lookAt(wish, planned.value.map(withSide), context.value) : null));
+  const steps = computed<StepRow[]>(() =>
+    planned.value.map((block, i) => {
+      const looked = look.value?.blocks[i] ?? { block, against: [] };
+      return {
+        planned: block,
+        name: shelf.shelf.entries.get(block.entryId)?.name ?? '',
+        looked,
+        done: !fields.left[block.id] && looked.against.length === 0,
+      };
+    }),
+  );
+  /** Whether anything is held back only because it is new here. */
+  const isNewWork = computed(
+    () => fields.knowsWork || (records.contextOf(wish, { asked: true })?.today.some(({ onlyNew }) => onlyNew !== undefined) ?? false),
+  );
+  const done = computed(() => (raised.value.length > 0 ? [] : steps.value.filter((step) => step.done).map(({ looked }) => looked.block)));
+
+  const birthDateWrong = computed(() =>
+    !isGuest || fields.birthDate === '' ? null : isDay(fields.birthDate) ? checkBirthDate(fields.birthDate, practice.today) : 'Not a day.',
+  );
+  /** What is missing before it can be written down, in words; empty when nothing is. */
+  const missing = computed(() => {
+    const list: string[] = [];
+    if (isGuest && fields.name.trim() === '') list.push('their name');
+    if (isGuest && (fields.birthDate === '' || birthDateWrong.value !== null)) list.push('their birth date');
+    if (isGuest && !fields.agreed) list.push('that they agree to be on file');
+    if (!fields.asked && raised.value.length === 0) list.push('the stop questions');
+    if (raised.value.length > 0 && fields.to.trim() === '') list.push('whom they were sent on to');
+    return list;
+  });
+
+  function record(): EventRecord {
+    const began = row.state.beganAt ?? row.state.since ?? new Date().toISOString();
+    const ended = row.state.status === 'done' && row.state.since ? row.state.since : new Date().toISOString();
+    const sentOn = raised.value.length > 0;
+    return {
+      visitId: uuid(),
+      answersId: uuid(),
+      runId: done.value.length > 0 ? uuid() : null,
+      event: { id: uuid(), at: new Date().toISOString(), after: lastEventId },
+      guest: isGuest
+        ? { athleteId: uuid(), name: fields.name.trim(), birthDate: fields.birthDate, about: fields.about.trim(), agreed: true }
+        : null,
+      startsAt: began,
+      minutes: recordMinutes(began, ended),
+      answers: Object.fromEntries(STOP_QUESTIONS.map(({ id }) => [id, fields.raised[id] ?? 'no'])),
+      consent: done.value.length > 0 ? areasOf(done.value, shelf.shelf) : (row.state.asked ?? []),
+      protocolId: sentOn ? null : (protocol.value?.id ?? null),
+      blocks: done.value,
+      words: fields.words.trim(),
+      knowsWork: fields.knowsWork,
+      referral: sentOn ? { to: fields.to.trim(), seen: fields.seen.trim() } : null,
+    };
+  }
+
+  return { fields, isGuest, protocols, protocol, steps, look, context, raised, isNewWork, birthDateWrong, missing, record };
+}
