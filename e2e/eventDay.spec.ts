@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { DateTime } from 'luxon';
-import { becomeOwner, choose, expect, test } from './support.ts';
+import { DAY_RULES, OFFERS, type EventDaySetUp } from '@pace-bend/core/eventDay';
+import { athleteNamed, becomeOwner, choose, expect, REFUSED, test } from './support.ts';
 import { ZONE } from './zone.ts';
 
 /** A regatta’s morning: eight races, twenty-four rowers, every ten minutes from ten. */
@@ -101,13 +102,43 @@ test('a day at a regatta: set up, times told, two races slip, one is late, one i
   await test.step('here, on the table, done, by taps; the last tap is undone', async () => {
     await table(1).getByRole('button', { name: 'Here' }).click();
     await table(1).getByRole('button', { name: 'On the table' }).click();
+    await page
+      .getByRole('dialog', { name: `${first}: before hands go on` })
+      .getByRole('button', { name: 'None of these, and they agree' })
+      .click();
     await expect(table(1).getByTestId('board-now')).toContainText(first);
     await table(1).getByRole('button', { name: 'Done' }).click();
+    await expect(page.getByRole('dialog', { name: `${first}: write it down` })).toBeVisible();
+    await page.keyboard.press('Escape');
     await expect(table(1).getByTestId('board-now')).toContainText('free');
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(table(1).getByTestId('board-now')).toContainText(first);
+  });
+
+  await test.step('half a minute later a guest is on file, and the work is a visit of theirs', async () => {
+    await page.clock.fastForward('09:00');
     await table(1).getByRole('button', { name: 'Done' }).click();
+    const writing = page.getByRole('dialog', { name: `${first}: write it down` });
+    await expect(writing.getByText('History not taken: an empty file says nothing')).toBeVisible();
+    await expect(writing.getByText('All 6 steps, 9 min as planned')).toBeVisible();
+    const write = writing.getByRole('button', { name: 'Write it down' });
+    await expect(write).toBeDisabled();
+    await expect(writing.getByRole('status')).toHaveText('Still missing: their birth date and that they agree to be on file.');
+    await writing.getByLabel('Birth date').fill('1999-03-14');
+    await writing.getByLabel('They agree to be on file here').check();
+    await writing.getByText('All 6 steps, 9 min as planned').click();
+    await writing.getByRole('checkbox', { name: 'Ankle circles' }).uncheck();
+    await writing.getByRole('button', { name: 'Loose, ready.' }).click();
+    await write.click();
+    await expect(writing).toHaveCount(0);
     await expect(page.getByText('1 done')).toBeVisible();
+    await expect(page.getByText('To write down')).toHaveCount(0);
+    await expect(page.getByText('not sent yet')).toHaveCount(0);
+    const file = await page.context().newPage();
+    await file.goto(`${url}/athlete/${await athleteNamed(file, first, url)}/history`);
+    await file.getByRole('link', { name: /^Event work/ }).click();
+    await expect(file.getByLabel('Your words')).toHaveValue(/^Event work, Spring regatta: before the start.*Loose, ready\.$/s);
+    await file.close();
   });
 
   await test.step('two races slip, one athlete is late: only the times that have to change do, and are shown before they are told', async () => {
@@ -182,6 +213,154 @@ test('a day at a regatta: set up, times told, two races slip, one is late, one i
     await page.clock.fastForward('00:20');
     await expect(table(1).getByTestId('board-next')).toContainText('here');
     await other.close();
+  });
+});
+
+/** A day with one race, an athlete who has a place that is not to be touched, and a guest; one table, set up without a screen. */
+async function smallDay(page: Page, url: string): Promise<{ readonly day: string; readonly annId: string }> {
+  const id = () => crypto.randomUUID();
+  const put = async (path: string, data: object) => {
+    const answer = await page.request.put(`${url}/api${path}`, { data });
+    expect(answer.ok(), await answer.text()).toBe(true);
+  };
+  const [annId, dayId, race, ann, guest] = [id(), id(), id(), id(), id()];
+  const person = { name: 'Ann Lark', birthDate: '1998-05-06', referenceSex: 'none', about: '', breathPeriodMs: 8000 };
+  await put(`/athletes/${annId}`, person);
+  await put(`/athletes/${annId}/no-touch/${id()}`, { region: 'low-back', side: null, words: '' });
+  const { examiners } = (await (await page.request.get(`${url}/api/studies`)).json()) as { examiners: { id: string }[] };
+  const wish = (starterId: string) => ({
+    id: id(),
+    starterId,
+    kind: 'before' as const,
+    raceId: race,
+    nextRaceId: null,
+    minutes: 10,
+    reasons: [],
+    therapistId: null,
+    protocolId: null,
+  });
+  const setUp: EventDaySetUp = {
+    title: 'Sprint evening',
+    eventId: null,
+    onDate: DAY,
+    races: [{ id: race, name: 'Eights', callAt: 600, startAt: 620 }],
+    starters: [
+      { id: ann, athleteId: annId, name: 'Ann Lark' },
+      { id: guest, athleteId: null, name: 'Gus Guest' },
+    ],
+    starts: [ann, guest].map((starterId) => ({ starterId, raceId: race })),
+    wishes: [wish(ann), wish(guest)],
+    shifts: [{ id: id(), table: 1, therapistId: examiners[0]!.id, from: 480, until: 720 }],
+    offers: OFFERS,
+    rules: DAY_RULES,
+  };
+  await put(`/event-days/${dayId}`, { revision: 0, ...setUp });
+  return { day: `${url}/event-day/${dayId}`, annId };
+}
+
+test('half a minute of writing: what a caution forbids is left out, without a line it waits here, a refused one is told and written again, somebody is sent on', async ({
+  page,
+  emptyApplication,
+  expectedErrors,
+}) => {
+  expectedErrors.push(/net::ERR/, REFUSED);
+  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
+  await application.start();
+  const { url } = application;
+  await becomeOwner(page, url);
+  const { day, annId } = await smallDay(page, url);
+  await page.clock.install({ time: await at(page, url, '08:35') });
+  await page.goto(day);
+  await page.getByRole('button', { name: 'Look at the times' }).click();
+  await page.getByRole('button', { name: 'Tell these times' }).click();
+  const table = page.getByRole('region', { name: 'Table 1' });
+  const dialog = page.getByRole('dialog');
+  const toWrite = page.getByRole('region', { name: 'To write down' });
+  const onto = async (name: string) => {
+    const next = table.getByTestId('board-next');
+    if (!(await next.innerText()).includes(name)) {
+      await table.getByTestId('board-later').filter({ hasText: name }).getByRole('button').click();
+      await dialog.getByRole('button', { name: 'On table 1' }).click();
+    } else await next.getByRole('button', { name: 'On the table' }).click();
+    await expect(page.getByRole('dialog', { name: `${name}: before hands go on` })).toBeVisible();
+  };
+
+  await test.step('her place that is not to be touched is in the line, and the step on it cannot be chosen', async () => {
+    await onto('Ann Lark');
+    await expect(dialog.getByLabel('Cautions and limits')).toContainText('low back');
+    await expect(dialog.getByLabel('Cautions and limits')).toContainText('holds to 20 s');
+    // By keys alone: the focus is in the dialog, the first button is the one that is meant.
+    await dialog.getByRole('button', { name: 'None of these, and they agree' }).press('Enter');
+    await expect(table.getByTestId('board-now')).toContainText('Ann Lark');
+    await page.clock.fastForward('09:00');
+  });
+
+  await test.step('without the line: written down, kept here, off the list; with it, in the file', async () => {
+    await page.context().setOffline(true);
+    await table.getByRole('button', { name: 'Done' }).click();
+    await expect(dialog.getByRole('checkbox', { name: 'Low-back rock' })).toBeDisabled();
+    await expect(dialog.getByText(/\d of 6 steps, \d+ min as planned/)).toBeVisible();
+    await dialog.getByLabel('Two words').fill('Fine.');
+    await dialog.getByLabel('Two words').press('Enter');
+    await expect(dialog).toHaveCount(0);
+    await expect(toWrite).toHaveCount(0);
+    await expect(page.getByText(/\d not sent yet, kept here/)).toBeVisible();
+    await page.context().setOffline(false);
+    await page.evaluate(() => window.dispatchEvent(new Event('online')));
+    await expect(page.getByText('not sent yet')).toHaveCount(0);
+    const { visits } = (await (await page.request.get(`${url}/api/athletes/${annId}`)).json()) as {
+      visits: { id: string; eventDayId: string | null; finishedAt: string | null; minutes: number }[];
+    };
+    expect(visits).toEqual([
+      expect.objectContaining({
+        eventDayId: day.split('/').at(-1),
+        minutes: 9,
+        finishedAt: expect.stringMatching(/^2\d{3}-/) as unknown as string,
+      }),
+    ]);
+    const visit = (await (await page.request.get(`${url}/api/visits/${visits[0]!.id}`)).json()) as {
+      note: { text: string };
+      plan: { blocks: { entryId: string }[] };
+    };
+    expect(visit.note.text).toContain('Before a start: without Lift-and-lean low-back rock.');
+    expect(visit.plan.blocks.map(({ entryId }) => entryId)).not.toContain('low-back-rock');
+  });
+
+  await test.step('somebody with a fever is sent on: no hands, off the board, in a file of their own if they agree', async () => {
+    await onto('Gus Guest');
+    await dialog.getByRole('button', { name: 'Something is' }).click();
+    const sending = page.getByRole('dialog', { name: 'Gus Guest: not treated, sent on' });
+    await sending
+      .getByRole('group', { name: /^Fever/ })
+      .getByRole('button', { name: 'yes' })
+      .click();
+    await sending.getByLabel('Birth date').fill('2030-01-01');
+    await expect(sending.getByText('A birth date lies between')).toBeVisible();
+    await sending.getByLabel('Birth date').fill('2000-01-01');
+    await sending.getByLabel('They agree to be on file here').check();
+    await expect(sending.getByRole('status')).toHaveText('Still missing: whom they were sent on to.');
+    await sending.getByLabel('Sent on to').fill('the race doctor');
+    // The server is not well for a moment: what was written is not lost.
+    await page.route('**/records/*', (route) =>
+      route.fulfill({
+        status: 409,
+        contentType: 'application/problem+json',
+        body: JSON.stringify({ type: '/problems/in-use', status: 409, title: 'In use', detail: 'Somebody else writes.' }),
+      }),
+    );
+    await sending.getByRole('button', { name: 'Write it down' }).click();
+    await expect(page.getByText('1 not coming')).toBeVisible();
+    await expect(toWrite.getByText('it was not taken, write it down again')).toBeVisible();
+    await page.unroute('**/records/*');
+    await toWrite.getByRole('button', { name: 'Gus Guest' }).click();
+    await expect(dialog.getByText('Not taken: Somebody else writes.')).toBeVisible();
+    await expect(dialog.getByLabel('Sent on to')).toHaveValue('the race doctor');
+    await dialog.getByRole('button', { name: 'Write it down' }).click();
+    await expect(toWrite).toHaveCount(0);
+    await expect(page.getByText('not sent yet')).toHaveCount(0);
+    const gus = await athleteNamed(page, 'Gus Guest', url);
+    const { referredVisitIds } = (await (await page.request.get(`${url}/api/athletes/${gus}`)).json()) as { referredVisitIds: string[] };
+    expect(referredVisitIds).toHaveLength(1);
   });
 });
 

@@ -276,6 +276,7 @@ test('a day at an event, and what leaves the program', async ({ page, expectedEr
   for (const table of ['Table 1', 'Table 2']) {
     const region = page.getByRole('region', { name: table });
     await region.getByRole('button', { name: 'On the table' }).click();
+    await page.getByRole('button', { name: 'None of these' }).click();
     await region.getByRole('button', { name: 'Here' }).click();
   }
   // The last thing said can be taken back for a while; then the board is all there is.

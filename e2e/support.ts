@@ -73,8 +73,8 @@ export async function becomeOwner(page: Page, url: string): Promise<void> {
 }
 
 /** Whose file it is, by the name. The list comes in pages, and other tests fill it: it is asked for the one. */
-export async function athleteNamed(page: Page, name: string): Promise<string> {
-  const { athletes } = (await (await page.request.get('/api/athletes', { params: { q: name } })).json()) as {
+export async function athleteNamed(page: Page, name: string, url = process.env.APPLICATION_URL!): Promise<string> {
+  const { athletes } = (await (await page.request.get(`${url}/api/athletes`, { params: { q: name } })).json()) as {
     athletes: { id: string; name: string }[];
   };
   const found = athletes.find((athlete) => athlete.name === name);

@@ -82,7 +82,12 @@ export function contextOnDay(
 ): CautionContext {
   const known = person ?? {
     ...guest,
-    athlete: { birthDate: birthDate || '1990-01-01', medications: [], beighton: null, historyOn: null },
+    athlete: {
+      birthDate: birthDate !== '' && birthDate <= onDate ? birthDate : '1990-01-01',
+      medications: [],
+      beighton: null,
+      historyOn: null,
+    },
     conditions: [],
     noTouch: [],
   };

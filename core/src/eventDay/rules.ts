@@ -28,9 +28,9 @@ export const DAY_RULE_RANGE: { readonly [K in keyof DayRules]: { readonly min: n
 
 /** What is offered to begin with. Eight to fifteen minutes before a start: common practice. */
 export const OFFERS: readonly Offer[] = [
-  { kind: 'before', offered: true, minutes: 10, leastMinutes: 8, protocolIds: [] },
-  { kind: 'between', offered: true, minutes: 10, leastMinutes: 6, protocolIds: [] },
-  { kind: 'after', offered: true, minutes: 15, leastMinutes: 10, protocolIds: [] },
+  { kind: 'before', offered: true, minutes: 10, leastMinutes: 8, protocolIds: ['before-a-start'] },
+  { kind: 'between', offered: true, minutes: 10, leastMinutes: 6, protocolIds: ['between-races'] },
+  { kind: 'after', offered: true, minutes: 15, leastMinutes: 10, protocolIds: ['after-a-race'] },
 ];
 
 /** Minutes a wish may take. */

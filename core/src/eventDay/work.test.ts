@@ -113,6 +113,10 @@ test('nothing new: work they have not had here is held back until they say they 
   expect(new Set(against(true))).toEqual(new Set([false]));
 });
 
+test('a birth date that cannot be is not taken for an age', () => {
+  for (const birthDate of ['', '2030-01-01']) expect(contextOnDay(null, PRACTICE, DAY, { birthDate }).subject.birthDate).toBe('1990-01-01');
+});
+
 test('consent is asked for where hands are', () => {
   expect(areasOf(blocksOf('foot-series-short'))).toEqual(['feet']);
   expect(areasOf(blocksOf('neck-on-the-breath'))).toEqual(['neck']);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { ConsentArea } from '@pace-bend/core/caution';
 import {
@@ -18,20 +18,20 @@ import { useForAMoment } from '../parts/useForAMoment.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import BoardTable from './BoardTable.vue';
+// All of the board is there once it is open: where it is used there may be no line.
+import AskFirst from './AskFirst.vue';
+import CloseDialog from './CloseDialog.vue';
+import MoreDialog from './MoreDialog.vue';
+import OneMoreDialog from './OneMoreDialog.vue';
+import PlanLook from './PlanLook.vue';
+import RaceDialog from './RaceDialog.vue';
+import RecordDialog from './RecordDialog.vue';
 import { eventDayRecord } from '../outbox/eventDayChanges.ts';
 import { useEventDay } from './useEventDay.ts';
 import { useRecords } from './useRecords.ts';
 import { countWords, keptWords } from '../outbox/words.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { listed, STATUS_WORDS } from './words.ts';
-
-const PlanLook = defineAsyncComponent(() => import('./PlanLook.vue'));
-const RaceDialog = defineAsyncComponent(() => import('./RaceDialog.vue'));
-const CloseDialog = defineAsyncComponent(() => import('./CloseDialog.vue'));
-const MoreDialog = defineAsyncComponent(() => import('./MoreDialog.vue'));
-const AskFirst = defineAsyncComponent(() => import('./AskFirst.vue'));
-const RecordDialog = defineAsyncComponent(() => import('./RecordDialog.vue'));
-const OneMoreDialog = defineAsyncComponent(() => import('./OneMoreDialog.vue'));
 
 /** The day as it goes on: what is on each table, what is next and later; told by taps, and told anew when something changes. */
 const route = useRoute();
@@ -232,6 +232,19 @@ const handsOf = ({ shift }: Table) => {
               @more="(row) => (more = row)"
             />
           </div>
+          <section v-if="!entrance && mayRecord && toWrite.length > 0" class="untimed" aria-label="To write down">
+            <h2>To write down</h2>
+            <ul class="plain">
+              <li v-for="{ wish } in toWrite" :key="wish.id">
+                <button type="button" class="row" @click="writeDown(wish.id)">
+                  <b>{{ nameOf(wish.id) }}</b>{{ ' ' }}
+                  <span class="soft"
+                    >{{ KIND_WORDS[wish.kind] }}{{ records.refusedOf(wish.id) ? '; it was not taken, write it down again' : '' }}</span
+                  >
+                </button>
+              </li>
+            </ul>
+          </section>
           <section v-if="!entrance && board.untimed.length > 0" class="untimed" aria-label="Without a time">
             <h2>Without a time</h2>
             <ul class="plain">
@@ -245,20 +258,6 @@ const handsOf = ({ shift }: Table) => {
           <p v-if="!entrance && (board.finished.length > 0 || board.off.length > 0)" class="soft counts">
             {{ board.finished.length }} done<template v-if="board.off.length > 0">, {{ board.off.length }} not coming</template>
           </p>
-
-          <section v-if="!entrance && mayRecord && toWrite.length > 0" class="untimed" aria-label="To write down">
-            <h2>To write down</h2>
-            <ul class="plain">
-              <li v-for="{ wish } in toWrite" :key="wish.id">
-                <button type="button" class="row" @click="writeDown(wish.id)">
-                  <b>{{ nameOf(wish.id) }}</b>
-                  <span class="soft"
-                    >{{ KIND_WORDS[wish.kind] }}{{ records.refusedOf(wish.id) ? '; it was not taken, write it down again' : '' }}</span
-                  >
-                </button>
-              </li>
-            </ul>
-          </section>
 
           <PlanLook
             v-if="looking && plan"

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import Checkbox from 'ant-design-vue/es/checkbox';
-import { computed } from 'vue';
-import { KIND_WORDS, type BoardRow, type EventRecord } from '@pace-bend/core/eventDay';
+import { computed, ref, watch } from 'vue';
+import { KIND_WORDS, secondsOf, type BoardRow, type EventRecord } from '@pace-bend/core/eventDay';
 import { LIMITS } from '@pace-bend/core/record';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import DayField from '../parts/DayField.vue';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import TextInput from '../parts/TextInput.vue';
+import { useShelf } from '../stores/shelf.ts';
 import CautionLine from './CautionLine.vue';
 import StopAsk from './StopAsk.vue';
 import { NOTHING, useRecordForm } from './useRecordForm.ts';
@@ -24,6 +25,7 @@ const props = defineProps<{
   lastEventId: string | null;
 }>();
 const emit = defineEmits<{ write: [record: EventRecord]; close: [] }>();
+const shelf = useShelf();
 const form = useRecordForm(props.row, props.records, props.sendOn, props.lastEventId);
 const { fields, isGuest, protocols, steps, look, context, raised, isNewWork, birthDateWrong, missing } = form;
 const refusal = computed(() => props.records.refusedOf(props.row.state.wish.id)?.refusal ?? null);
@@ -33,7 +35,23 @@ const SIDES = [
   { value: 'right', label: 'right only' },
 ] as const;
 const WORDS = ['Loose, ready.', 'Tight, better after.', 'Sore, kept light.', 'Cut short.'] as const;
-const minutes = computed(() => Math.round((look.value?.seconds ?? 0) / 60));
+/** What was done of it in one line; the steps are there for whoever did it otherwise. */
+const opened = ref(false);
+const stepsWords = computed(() => {
+  const done = steps.value.filter((step) => step.done).length;
+  const minutes = Math.max(1, Math.round(secondsOf(form.done.value, shelf.shelf) / 60));
+  const all = steps.value.length;
+  if (done === 0) return `Nothing of its ${all} steps`;
+  return `${done === all ? `All ${all}` : `${done} of ${all}`} steps, ${minutes} min as planned`;
+});
+// Whatever is held back is seen at once.
+watch(
+  () => steps.value.some(({ looked }) => looked.against.length > 0),
+  (held) => {
+    if (held) opened.value = true;
+  },
+  { immediate: true },
+);
 function write(): void {
   if (missing.value.length === 0) emit('write', form.record());
 }
@@ -97,28 +115,29 @@ function write(): void {
           />
         </div>
         <Checkbox v-if="isNewWork" v-model:checked="fields.knowsWork">They know this work from elsewhere</Checkbox>
-        <ul v-if="steps.length > 0" class="plain steps">
-          <li v-for="step in steps" :key="step.planned.id">
-            <Checkbox
-              :checked="step.done"
-              :disabled="step.looked.against.length > 0"
-              @update:checked="(to: boolean) => (fields.left[step.planned.id] = !to)"
-              >{{ step.name }}</Checkbox
-            >
-            <ChoiceRow
-              v-if="step.planned.sides.length > 1 && step.done"
-              tight
-              :label="`${step.name}, sides`"
-              :value="fields.sides[step.planned.id] ?? null"
-              :options="SIDES"
-              @change="(to) => (fields.sides[step.planned.id] = to ?? '')"
-            />
-            <span v-if="step.looked.against.length > 0" class="why">{{ step.looked.against.join(' ') }}</span>
-          </li>
-        </ul>
-        <p v-if="steps.length > 0" class="soft small">
-          {{ minutes }} min of it as planned. What a caution forbids is left out here; if it was done all the same, say so in words.
-        </p>
+        <details v-if="steps.length > 0" :open="opened" @toggle="(event) => (opened = (event.target as HTMLDetailsElement).open)">
+          <summary>{{ stepsWords }}</summary>
+          <ul class="plain steps">
+            <li v-for="step in steps" :key="step.planned.id">
+              <Checkbox
+                :checked="step.done"
+                :disabled="step.looked.against.length > 0"
+                @update:checked="(to: boolean) => (fields.left[step.planned.id] = !to)"
+                >{{ step.name }}</Checkbox
+              >
+              <ChoiceRow
+                v-if="step.planned.sides.length > 1 && step.done"
+                tight
+                :label="`${step.name}, sides`"
+                :value="fields.sides[step.planned.id] ?? null"
+                :options="SIDES"
+                @change="(to) => (fields.sides[step.planned.id] = to ?? '')"
+              />
+              <span v-if="step.looked.against.length > 0" class="why">{{ step.looked.against.join(' ') }}</span>
+            </li>
+          </ul>
+          <p class="soft small">What a caution forbids is left out here; if it was done all the same, say so in words.</p>
+        </details>
       </section>
 
       <div v-if="raised.length === 0 && !sendOn" class="field">
@@ -128,10 +147,17 @@ function write(): void {
           <Button v-for="words in WORDS" :key="words" @click="fields.words = words">{{ words }}</Button>
         </span>
       </div>
-      <p v-if="missing.length > 0" class="soft" role="status">Still missing: {{ listed(missing) }}.</p>
-      <Button type="primary" size="large" html-type="submit" class="write" :disabled="missing.length > 0 || (sendOn && raised.length === 0)"
-        >Write it down</Button
-      >
+      <div class="end">
+        <p v-if="missing.length > 0" class="soft" role="status">Still missing: {{ listed(missing) }}.</p>
+        <Button
+          type="primary"
+          size="large"
+          html-type="submit"
+          class="write"
+          :disabled="missing.length > 0 || (sendOn && raised.length === 0)"
+          >Write it down</Button
+        >
+      </div>
     </form>
   </SheetDialog>
 </template>
@@ -190,6 +216,26 @@ p {
 
 .chips :deep(.ant-btn) {
   min-height: 44px;
+}
+
+summary {
+  min-height: 44px;
+  font-size: 16px;
+  font-weight: 600;
+  line-height: 44px;
+  cursor: pointer;
+}
+
+/* Always at hand, however long the list above is. */
+.end {
+  position: sticky;
+  z-index: 1;
+  bottom: 0;
+  display: grid;
+  gap: 6px;
+  padding: 10px 0 4px;
+  border-top: 1px solid var(--line);
+  background: var(--paper);
 }
 
 .write {

@@ -11,6 +11,9 @@ import type { Records } from './useRecords.ts';
 /** No sequence: nothing of it is written down. */
 export const NOTHING = 'nothing';
 
+const raisedIn = (record: EventRecord | undefined): Partial<Record<QuestionId, 'yes' | 'unsure'>> =>
+  Object.fromEntries(Object.entries(record?.answers ?? {}).filter(([, answer]) => answer !== 'no'));
+
 /** A step of the sequence as the form shows it. */
 export interface StepRow {
   readonly planned: BlockPlan;
@@ -33,15 +36,15 @@ export function useRecordForm(row: BoardRow, records: Records, raisedFirst: bool
     birthDate: refused?.guest?.birthDate ?? '',
     about: refused?.guest?.about ?? '',
     agreed: refused?.guest?.agreed ?? false,
-    asked: row.state.asked !== null || refused !== undefined,
-    raised: {} as Partial<Record<QuestionId, 'yes' | 'unsure'>>,
+    asked: row.state.asked !== null || (refused !== undefined && refused.referral === null),
+    raised: raisedIn(refused),
     protocolId: refused?.protocolId ?? protocols[0]?.id ?? NOTHING,
     left: {} as Record<string, boolean>,
     sides: {} as Record<string, string>,
     knowsWork: refused?.knowsWork ?? false,
     words: refused?.words ?? '',
-    to: '',
-    seen: '',
+    to: refused?.referral?.to ?? '',
+    seen: refused?.referral?.seen ?? '',
   });
   if (raisedFirst) fields.asked = false;
 
@@ -64,12 +67,17 @@ export function useRecordForm(row: BoardRow, records: Records, raisedFirst: bool
     return only ? { ...block, sides: block.sides.filter(({ side }) => side === only) } : block;
   };
   const look = computed(() => (context.value ? records.lookAt(wish, planned.value.map(withSide), context.value) : null));
+  const stepName = ({ entryId, sides }: BlockPlan) => {
+    const [first, ...others] = sides;
+    const side = first && others.length === 0 && first.side !== 'midline' ? `, ${first.side}` : '';
+    return `${shelf.shelf.entries.get(entryId)?.name ?? ''}${side}`;
+  };
   const steps = computed<StepRow[]>(() =>
     planned.value.map((block, i) => {
       const looked = look.value?.blocks[i] ?? { block, against: [] };
       return {
         planned: block,
-        name: shelf.shelf.entries.get(block.entryId)?.name ?? '',
+        name: stepName(block),
         looked,
         done: !fields.left[block.id] && looked.against.length === 0,
       };
@@ -119,5 +127,5 @@ export function useRecordForm(row: BoardRow, records: Records, raisedFirst: bool
     };
   }
 
-  return { fields, isGuest, protocols, protocol, steps, look, context, raised, isNewWork, birthDateWrong, missing, record };
+  return { fields, isGuest, protocols, protocol, steps, look, context, raised, isNewWork, done, birthDateWrong, missing, record };
 }

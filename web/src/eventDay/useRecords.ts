@@ -73,7 +73,12 @@ export function useRecords(id: string, file: Ref<EventDayFile | null>, state: Re
   const lookAt = (wish: Wish, blocks: readonly BlockPlan[], context: CautionContext): WorkLook =>
     lookAtWork(wish.kind, blocks, context, shelf.shelf, phases.value);
 
-  const toWrite = computed(() => toWriteDown(state.value?.wishes ?? []));
+  /** What is done and not written down, and what was refused although it was. */
+  const toWrite = computed(() => {
+    const wishes = state.value?.wishes ?? [];
+    const due = toWriteDown(wishes);
+    return [...due, ...wishes.filter((each) => !due.includes(each) && each.visitId === null && refusedOf(each.wish.id) !== null)];
+  });
   /** What was refused of a wish, with why; it can be written down anew. */
   const refusedOf = (wishId: string): Change | null => outbox.refusedAt(eventDayRecord(id), recordSpot(wishId));
 
