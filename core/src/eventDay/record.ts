@@ -105,7 +105,6 @@ export const recordMinutes = (beganAt: string, endedAt: string): number =>
 
 /**
  * What was done of a sequence, in words: as it is, or what was left out and what was done on one side only.
- * @example howDone(findProtocol('after-a-race')!, [], BUILT_IN) // → 'nothing of it'
  */
 export function howDone(protocol: Pick<Protocol, 'steps'>, blocks: readonly BlockPlan[], shelf: Shelf = BUILT_IN): string {
   const nameOf = (entryId: string) => shelf.entries.get(entryId)?.name ?? entryId;

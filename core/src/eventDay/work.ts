@@ -122,7 +122,6 @@ export interface ProtocolFit {
 
 /**
  * Whether a sequence is something for around a race, whoever it is for: nothing in it is against the day, and it fits the minutes.
- * @example protocolFit(findProtocol('whole-body')!, 'before', 10).against[0] // → 'It takes 56 minutes of 10.'
  */
 export function protocolFit(
   protocol: Pick<Protocol, 'steps'>,
