@@ -202,7 +202,39 @@ for (const request of REQUESTS) {
   }
   found.push({ name: request.name, server: median(server_), bare: median(bare) });
 }
-process.stdout.write(`${JSON.stringify(found)}\n`);
+
+/** All readings of everybody as a table: lines and the most memory while it is sent, beside reading the same rows by one query. */
+async function exported(): Promise<{ readonly ms: number; readonly lines: number; readonly heapMb: number }> {
+  global.gc?.();
+  const before = process.memoryUsage().heapUsed;
+  let [lines, most] = [0, 0];
+  const from = performance.now();
+  const answer = await fetch(`${base}/export/tables/readings`, { headers: { Cookie: cookie } });
+  for await (const part of answer.body as unknown as AsyncIterable<Uint8Array>) {
+    for (const byte of part) if (byte === 10) lines += 1;
+    most = Math.max(most, process.memoryUsage().heapUsed - before);
+  }
+  return { ms: performance.now() - from, lines, heapMb: most / 2 ** 20 };
+}
+const bareReadings = () =>
+  timed(() =>
+    pool.query(
+      'SELECT r.*, a.name FROM rom_reading r JOIN visit v ON v.id = r.visit_id JOIN athlete a ON a.id = v.athlete_id ORDER BY a.name, a.id, r.taken_at',
+    ),
+  );
+await exported();
+await bareReadings();
+const [tables, bares] = [
+  [await exported(), await exported(), await exported()],
+  [await bareReadings(), await bareReadings(), await bareReadings()],
+];
+const table = {
+  ms: median(tables.map(({ ms }) => ms)),
+  bareMs: median(bares),
+  lines: tables[0]!.lines - 1,
+  heapMb: Math.max(...tables.map(({ heapMb }) => heapMb)),
+};
+process.stdout.write(`${JSON.stringify({ found, table })}\n`);
 server.closeAllConnections();
 server.close();
 await pool.end();

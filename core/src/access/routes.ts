@@ -84,6 +84,8 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'DELETE', path: '/sports/:id', roles: therapists },
   { method: 'POST', path: '/import/athletes', roles: therapists, audit: 'squad imported' },
   { method: 'GET', path: '/export/athletes', roles: therapists, audit: 'squad exported' },
+  { method: 'GET', path: '/export/tables', roles: therapists, audit: 'tables of the practice exported' },
+  { method: 'GET', path: '/export/tables/:table', roles: therapists, audit: 'table of the practice exported' },
 
   { method: 'GET', path: '/squads', roles: clinic },
   { method: 'PUT', path: '/squads/:id', roles: therapists, audit: 'squad changed' },

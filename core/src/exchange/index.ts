@@ -37,5 +37,5 @@ export {
   type StartRowProblem,
 } from './startTable.ts';
 export { seasonCalendar, type SeasonCalendar } from './seasonCalendar.ts';
-export { dataPackage, recordTables, RECORD_TABLES, type RecordRows, type RecordTable } from './tables/record.ts';
+export { dataPackage, practicePackage, recordTables, RECORD_TABLES, type RecordRows, type RecordTable } from './tables/record.ts';
 export type { TableWords } from './tables/tables.ts';

@@ -10,6 +10,7 @@ import { onlyOurs } from '../access/reach.ts';
 import { accountRoutes } from '../accounts/routes.ts';
 import { signInRoutes } from '../accounts/signIn.ts';
 import { athleteFileRoutes } from '../athleteFile/routes.ts';
+import { practiceTableRoutes } from '../athleteFile/practiceTables.ts';
 import { athleteRoutes } from '../athletes/routes.ts';
 import { auditRoutes } from '../audit/routes.ts';
 import { coachRoutes } from '../coach/routes.ts';
@@ -157,6 +158,7 @@ export function createApp({
     eventMoveRoutes(pool, now),
     athleteRoutes(pool, now),
     athleteFileRoutes(pool, now),
+    practiceTableRoutes(pool, now),
     squadRoutes(pool),
     seasonRoutes(pool, now),
     dueRoutes(pool, now),

@@ -36,6 +36,12 @@ const ALL = [
   },
   { id: 'audit', label: 'Audit', may: () => session.may('GET', '/audit'), view: defineAsyncComponent(() => import('./AuditPage.vue')) },
   {
+    id: 'export',
+    label: 'Export',
+    may: () => session.may('GET', '/export/tables'),
+    view: defineAsyncComponent(() => import('./ExportPage.vue')),
+  },
+  {
     id: 'first-steps',
     label: 'First steps',
     may: () => session.may('GET', '/first-steps'),

@@ -2,7 +2,7 @@ import { currentFindings, type Finding } from '../../finding/index.ts';
 import type { LoadFields } from '../../load/index.ts';
 import { standing, type CheckIn } from '../../readiness/index.ts';
 import { currentReadings, type PastBlock, type Reading, type Visit } from '../../record/index.ts';
-import { csvOf, resourceOf, type Table } from './table.ts';
+import { csvOf, headingWithWhose, linesWithWhose, resourceOf, resourceWithWhose, type Table, type Whose } from './table.ts';
 import {
   blocksTable,
   blockSides,
@@ -42,10 +42,17 @@ export interface RecordRows {
 interface Filled {
   readonly csv: () => string;
   readonly resource: object;
+  /** The same among the rows of a whole practice: the heading, this person’s lines, and how it stands in a data package. */
+  readonly ofPractice: { readonly heading: () => string; readonly lines: (whose: Whose) => string; readonly resource: () => object };
 }
 const filled = <Row>(id: RecordTable, table: Table<Row>, rows: readonly Row[]): Filled => ({
   csv: () => csvOf(table, rows),
   resource: resourceOf(id, table),
+  ofPractice: {
+    heading: () => headingWithWhose(table),
+    lines: (whose) => linesWithWhose(table, rows, whose),
+    resource: () => resourceWithWhose(id, table),
+  },
 });
 
 /** The tables of a record, each by its name. Rows are oldest first, as they are given. */
@@ -71,11 +78,18 @@ export function recordTables(rows: RecordRows, words: TableWords): Readonly<Reco
  * 1.0, `datapackage.json`). `at`: the instant it is written.
  */
 export function dataPackage(tables: Readonly<Record<RecordTable, Filled>>, title: string, at: string): object {
-  return {
-    profile: 'tabular-data-package',
-    name: 'athlete-record',
-    title,
-    created: at,
-    resources: RECORD_TABLES.map(({ id }) => tables[id].resource),
-  };
+  return packageOf('athlete-record', title, at, (id) => tables[id].resource);
 }
+
+/** The same of the tables of a whole practice, from a record's tables with or without rows. */
+export function practicePackage(tables: Readonly<Record<RecordTable, Filled>>, title: string, at: string): object {
+  return packageOf('practice-records', title, at, (id) => tables[id].ofPractice.resource());
+}
+
+const packageOf = (name: string, title: string, at: string, resource: (id: RecordTable) => object): object => ({
+  profile: 'tabular-data-package',
+  name,
+  title,
+  created: at,
+  resources: RECORD_TABLES.map(({ id }) => resource(id)),
+});

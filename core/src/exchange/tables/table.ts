@@ -32,6 +32,34 @@ export function csvOf<Row>({ columns }: Table<Row>, rows: readonly Row[]): strin
   return `${Papa.unparse([columns.map(({ name }) => name), ...lines], { newline: '\r\n' })}\r\n`;
 }
 
+/** Whose rows they are, in front of the rows of many people. */
+export interface Whose {
+  readonly athleteId: string;
+  readonly athleteName: string;
+}
+const WHOSE: readonly Column<Whose>[] = [
+  { name: 'Athlete id', type: 'string', says: 'Id of the athlete the row is of.', of: ({ athleteId }) => athleteId },
+  { name: 'Athlete name', type: 'string', says: 'Their name.', of: ({ athleteName }) => athleteName },
+];
+
+/** The heading of a table of many people, as a line. */
+export const headingWithWhose = <Row>({ columns }: Table<Row>): string =>
+  `${Papa.unparse([[...WHOSE, ...columns].map(({ name }) => name)])}\r\n`;
+
+/** Rows of one person as lines of a table of many, without a heading; empty for no rows. */
+export function linesWithWhose<Row>({ columns }: Table<Row>, rows: readonly Row[], whose: Whose): string {
+  if (rows.length === 0) return '';
+  const front = WHOSE.map(({ of }) => written(of(whose)));
+  return `${Papa.unparse(
+    rows.map((row) => [...front, ...columns.map(({ of }) => written(of(row)))]),
+    { newline: '\r\n' },
+  )}\r\n`;
+}
+
+/** A table of many people as it stands in a data package. */
+export const resourceWithWhose = <Row>(id: string, table: Table<Row>): object =>
+  resourceOf<Row>(id, { ...table, columns: [...WHOSE, ...table.columns] as unknown as Table<Row>['columns'] });
+
 /** A file of a table as a resource of a data package (Frictionless Tabular Data Resource 1.0). */
 export function resourceOf<Row>(id: string, { title, says, columns, key, refers = [] }: Table<Row>): object {
   return {

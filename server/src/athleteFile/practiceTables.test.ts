@@ -1,0 +1,70 @@
+import { parse } from 'csv-parse/sync';
+import { RECORD_TABLES } from '@pace-bend/core/exchange';
+import { openTestApp, request, requestAs, type TestApp } from '../testing/app.ts';
+
+let test_: TestApp;
+beforeAll(async () => {
+  test_ = await openTestApp({ demo: true });
+}, 240_000);
+afterAll(() => test_.close());
+const api = () => request(test_.app);
+
+type Row = Record<string, string>;
+const rowsIn = (text: string) => parse<Row>(text, { columns: true, record_delimiter: '\r\n' });
+const tableOf = async (id: string) => (await api().get(`/api/export/tables/${id}`).expect(200)).text;
+
+test.each(RECORD_TABLES.map(({ id }) => id))('%s of everybody are the tables of each, one after another by name', async (id) => {
+  const { athletes } = (await api().get('/api/athletes?limit=100').expect(200)).body as { athletes: { id: string; name: string }[] };
+  expect(athletes.length).toBeGreaterThan(5);
+  const wanted: Row[] = [];
+  for (const { id: athleteId, name } of athletes) {
+    const { text } = await api().get(`/api/athletes/${athleteId}/tables/${id}`).expect(200);
+    for (const row of rowsIn(text)) wanted.push({ 'Athlete id': athleteId, 'Athlete name': name, ...row });
+  }
+  const found = rowsIn(await tableOf(id));
+  expect(wanted.length).toBeGreaterThan(0);
+  expect(found).toEqual(wanted);
+});
+
+test('every line has as many cells as the heading, ended by CR LF, and a formula is none', async () => {
+  const { athletes } = (await api().get('/api/athletes?limit=1').expect(200)).body as { athletes: { id: string; revision: number }[] };
+  await api()
+    .patch(`/api/athletes/${athletes[0]!.id}`)
+    .send({ revision: athletes[0]!.revision, name: '=HYPERLINK("x"), "odd"' })
+    .expect(200);
+  const text = await tableOf('visits');
+  const lines = parse(text, { record_delimiter: '\r\n' }) as string[][];
+  expect(new Set(lines.map((cells) => cells.length)).size).toBe(1);
+  expect(lines.some((cells) => cells[1]!.startsWith('='))).toBe(false);
+  expect(lines.some((cells) => cells[1]!.includes('HYPERLINK'))).toBe(true);
+});
+
+test('all of them in one file, with what every column says', async () => {
+  const answer = await api()
+    .get('/api/export/tables')
+    .buffer(true)
+    .parse((response, done) => {
+      const parts: Buffer[] = [];
+      response.on('data', (part: Buffer) => parts.push(part));
+      response.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200);
+  const bytes = answer.body as Buffer;
+  expect(bytes.subarray(0, 4).toString('latin1')).toBe('PK\u0003\u0004');
+  for (const name of ['datapackage.json', ...RECORD_TABLES.map(({ id }) => `${id}.csv`)]) expect(bytes.includes(name)).toBe(true);
+});
+
+test('a table that is not there; who may take them out, and that it is written into the audit', async () => {
+  await api().get('/api/export/tables/everything').expect(404);
+  for (const role of ['assistant', 'coach'] as const)
+    for (const path of ['/api/export/tables', '/api/export/tables/visits'])
+      await requestAs(test_.app, await test_.cookieOf(role))
+        .get(path)
+        .expect(403);
+  const other = await requestAs(test_.app, await test_.cookieOf('therapist', await test_.anotherPractice()))
+    .get('/api/export/tables/visits')
+    .expect(200);
+  expect(rowsIn(other.text)).toEqual([]);
+  const { lines } = (await api().get('/api/audit').expect(200)).body as { lines: { what: string }[] };
+  expect(JSON.stringify(lines)).toContain('table of the practice exported');
+});

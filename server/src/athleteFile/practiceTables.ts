@@ -1,0 +1,67 @@
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Router, type Response } from 'express';
+import { practicePackage, RECORD_TABLES, type RecordTable } from '@pace-bend/core/exchange';
+import { ZipFile } from 'yazl';
+import { caller } from '../access/guard.ts';
+import type { PracticeRow } from '../access/sessions.ts';
+import { athletesAfter } from '../athletes/queries.ts';
+import { snapshot, type Pool } from '../db/pool.ts';
+import { notFound } from '../http/problem.ts';
+import { emptyTables, tablesOfAthlete, tableWords, type ExportWords } from './tables.ts';
+
+/**
+ * A table of everybody of the practice, by name, piece by piece: no more than one athlete's rows are held at a time, and no more are read
+ * before those before them have left. The rows of one athlete are of one moment; between two of them somebody may write.
+ */
+async function* lines(pool: Pool, practice: PracticeRow, table: RecordTable, words: ExportWords): AsyncGenerator<string> {
+  yield emptyTables(words)[table].ofPractice.heading();
+  let page = await athletesAfter(pool, practice.id, null);
+  while (page.length > 0) {
+    for (const athlete of page) {
+      const text = await snapshot(pool, async (db) =>
+        (await tablesOfAthlete(db, athlete, table, words))[table].ofPractice.lines({ athleteId: athlete.id, athleteName: athlete.name }),
+      );
+      if (text !== '') yield text;
+    }
+    page = await athletesAfter(pool, practice.id, page.at(-1)!);
+  }
+}
+
+/** Sends a stream; a caller who goes away before its end has what came until then, and nothing is wrong. */
+async function sent(stream: NodeJS.ReadableStream, response: Response): Promise<void> {
+  await pipeline(stream, response).catch((error: NodeJS.ErrnoException) => {
+    if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error;
+  });
+}
+
+/** Everything countable of the whole practice, as tables. */
+export function practiceTableRoutes(pool: Pool, now: () => Date): Router {
+  const router = Router();
+
+  router.get('/export/tables/:table', async (request, response) => {
+    const { practice } = caller(response);
+    const table = RECORD_TABLES.find((each) => each.id === request.params.table);
+    if (!table) throw notFound('This table');
+    const words = await tableWords(pool, practice);
+    response.attachment(`practice-${table.id}.csv`).type('text/csv; charset=utf-8');
+    await sent(Readable.from(lines(pool, practice, table.id, words)), response);
+  });
+
+  /** All of them with their data dictionary, as one zip file that is packed as it is sent. */
+  router.get('/export/tables', async (_request, response) => {
+    const { practice } = caller(response);
+    const at = now();
+    const words = await tableWords(pool, practice);
+    const zip = new ZipFile();
+    const dictionary = practicePackage(emptyTables(words), `Records of ${practice.name}`, at.toISOString());
+    zip.addBuffer(Buffer.from(JSON.stringify(dictionary, null, 2)), 'datapackage.json', { mtime: at });
+    for (const { id } of RECORD_TABLES)
+      zip.addReadStreamLazy(`${id}.csv`, { mtime: at }, (take) => take(null, Readable.from(lines(pool, practice, id, words))));
+    zip.end();
+    response.attachment('practice-tables.zip').type('application/zip');
+    await sent(zip.outputStream, response);
+  });
+
+  return router;
+}
