@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
+import { usePractice } from '../stores/practice.ts';
 import { savePng, saveSvg } from './savePicture.ts';
+import { dayInWords } from './typedDays.ts';
 
 /** Hands a drawing over as a file: lines that stay sharp, or a picture. */
 const props = defineProps<{
@@ -8,9 +10,18 @@ const props = defineProps<{
   what: string;
   /** Of the file, without its ending. */
   name: string;
+  /** Stands above it. */
+  title: string;
+  /** What it is drawn from, where that is not said by the title. */
+  from?: string;
   svg: () => SVGSVGElement | null;
 }>();
+const practice = usePractice();
 const unsaved = ref('');
+const caption = computed(() => ({
+  title: props.title,
+  source: [props.from, `${practice.practice?.name ?? ''}, ${dayInWords(practice.today)}. Drawn by Pace Bend.`].filter(Boolean).join(' '),
+}));
 
 async function save(as: 'svg' | 'png'): Promise<void> {
   const svg = props.svg();
@@ -18,8 +29,8 @@ async function save(as: 'svg' | 'png'): Promise<void> {
   const name = props.name.replace(/[^\p{L}\p{N} ,-]/gu, '');
   unsaved.value = '';
   try {
-    if (as === 'svg') saveSvg(svg, name);
-    else await savePng(svg, name);
+    if (as === 'svg') saveSvg(svg, name, caption.value);
+    else await savePng(svg, name, caption.value);
   } catch (error) {
     unsaved.value = `The picture could not be made: ${error instanceof Error ? error.message : String(error)}`;
   }

@@ -277,7 +277,12 @@ useWindowKeys(onKey);
               <Button size="small" @click="staying = true">Camps, travel</Button>
               <Button size="small" @click="calendar = true">Calendar</Button>
             </span>
-            <SavePictures what="the season" :name="`Season ${file.name} ${practice.today}`" :svg="() => drawing?.drawing ?? null" />
+            <SavePictures
+              what="the season"
+              :name="`Season ${file.name} ${practice.today}`"
+              :title="`Season: ${file.name}`"
+              :svg="() => drawing?.drawing ?? null"
+            />
           </div>
           <div class="scroll">
             <SeasonLine

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import { computed, onMounted } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { motionOf, type Position } from '@pace-bend/core/body';
 import {
@@ -27,6 +27,7 @@ import { hintOf } from '../parts/keys.ts';
 import { useLegend } from '../stores/legend.ts';
 import { useShelf } from '../stores/shelf.ts';
 import EntryPicture from '../parts/EntryPicture.vue';
+import SavePictures from '../parts/SavePictures.vue';
 import { doseWords } from './doseWords.ts';
 import ShelfTabs from './ShelfTabs.vue';
 import { sureWords } from './wayWords.ts';
@@ -123,6 +124,8 @@ const versions = computed(() => {
   }
   return found;
 });
+const figures = ref<HTMLElement | null>(null);
+const figureAt = (n: number) => figures.value?.querySelectorAll<SVGSVGElement>('figure > svg')[n] ?? null;
 const MEDIA = { dry: 'dry', oil: 'oil', 'dry first': 'dry first, then oil' };
 const again = computed(() => lookAgainOf(entry.value!));
 const asks = computed(() => asksOf(entry.value!));
@@ -153,14 +156,26 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
       </p>
       <ProblemNote v-if="problem" :problem="problem" />
       <div class="grid">
-        <section class="card figures" aria-label="Pictures">
+        <section ref="figures" class="card figures" aria-label="Pictures">
           <figure>
             <EntryPicture :entry="entry" :share="0" :presses="false" :size="300" :shape="1.35" />
-            <figcaption class="small">Set-up: {{ entry.setUp }}</figcaption>
+            <figcaption class="small">
+              Set-up: {{ entry.setUp }}
+              <SavePictures
+                what="the set-up"
+                :name="`${entry.name}, set-up`"
+                :title="`${entry.name}: set-up`"
+                :from="entry.setUp"
+                :svg="() => figureAt(0)"
+              />
+            </figcaption>
           </figure>
           <figure>
             <EntryPicture :entry="entry" :size="300" :shape="1.35" />
-            <figcaption class="small">{{ endWords }}</figcaption>
+            <figcaption class="small">
+              {{ endWords }}
+              <SavePictures what="the end" :name="`${entry.name}, end`" :title="entry.name" :from="endWords" :svg="() => figureAt(1)" />
+            </figcaption>
           </figure>
           <figure v-for="each in drawnElsewhere" :key="each.at" class="elsewhere">
             <EntryPicture :entry="entry" :position="each.at" :size="150" :shape="1.35" />

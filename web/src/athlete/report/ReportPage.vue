@@ -67,7 +67,7 @@ async function save(): Promise<void> {
   if (!report.value || busy.value) return;
   busy.value = true;
   unsaved.value = '';
-  const drawn = (svg: SVGSVGElement | null) => svg && standalone(svg);
+  const drawn = (svg: SVGSVGElement | null) => svg && standalone(svg, null);
   const name = `${props.file.athlete.name} ${from.value} to ${to.value}${reader.value === 'coach' ? ', coach' : ''}`.replace(
     /[^\p{L}\p{N} ,-]/gu,
     '',
@@ -139,6 +139,8 @@ async function save(): Promise<void> {
             <SavePictures
               :what="`${motion.name}${side.side === 'midline' ? '' : ` ${side.side}`}`"
               :name="`${file.athlete.name} ${motion.name} ${side.side}`"
+              :title="`${file.athlete.name}: ${motion.name}${side.side === 'midline' ? '' : `, ${side.side}`}`"
+              from="Rings: before work. Diamonds: after. The line is the level behind the readings, its band 95 in 100; dashed is the goal."
               :svg="() => chartOf(motion.id, side.side)"
             />
           </div>

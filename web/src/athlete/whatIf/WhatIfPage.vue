@@ -312,6 +312,8 @@ useWindowKeys(onKey);
           <SavePictures
             what="the fans"
             :name="`${file.athlete.name} ${motion.name} ${practice.today}`"
+            :title="`${file.athlete.name}: ${motion.name}, what if`"
+            from="10 000 paths for each schedule; bands hold 50, 80 and 95 of 100."
             :svg="() => fans?.drawing ?? null"
           />
           <TakeIntoSeason :athlete-id="file.athlete.id" :letter="LETTERS[active]!" :schedule="schedules[active]!" />

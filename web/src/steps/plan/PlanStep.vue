@@ -210,7 +210,14 @@ useWindowKeys(onKey);
         <div class="under">
           <StairLegend v-if="cues.length > 0" :cues="cues" /><span class="soft small"
             >An edge for seconds, a tread for the angle, a column for effort; arrow keys on each, Shift for five</span
-          ><SavePictures v-if="cues.length > 0" what="the stair" :name="`Stair ${entry.name} ${selectedSide}`" :svg="stairSvg" />
+          ><SavePictures
+            v-if="cues.length > 0"
+            what="the stair"
+            :name="`Stair ${entry.name} ${selectedSide}`"
+            :title="`${entry.name}, ${selectedSide}: ${method.name}`"
+            from="As planned, not as it was done."
+            :svg="stairSvg"
+          />
         </div>
         <p v-if="!measuredHere && axis.unit !== 'of10'" class="soft small">
           Not measured today on this side: the stair starts from an assumed edge.
