@@ -82,6 +82,14 @@ async function settleOutbox(): Promise<void> {
   await settle();
 }
 
+/** What a test leaves under way is ended with it: a late try of its own must not reach the next one's server. */
+const left: (() => void)[] = [];
+afterEach(async () => {
+  useOutbox().close();
+  for (const end of left.splice(0)) end();
+  await settle();
+});
+
 async function board() {
   setActivePinia(createPinia());
   await useOutbox().open('ann');
@@ -89,6 +97,7 @@ async function board() {
   const visit = useVisit();
   await visit.load('v');
   const scope = effectScope();
+  left.push(() => scope.stop());
   const measuring = scope.run(() => useMeasuring('before'))!;
   const row = () => measuring.comparisons.value.find((each) => each.motion.id === hip.id)!;
   return { visit, measuring, row, leave: () => scope.stop() };
