@@ -61,16 +61,14 @@ export function guard(pool: Pool, now: () => Date): RequestHandler {
     }
     if (!route.audit) return next();
     const note = audit.noteOf(who, route, () => (response.locals.athleteId as string | undefined) ?? null);
-    noteBeforeAnswer(
-      response,
-      async () => {
-        if (note.written) return;
-        note.written = true;
-        await note.write(pool);
-        note.stands();
-      },
-      next,
-    );
+    const write = async () => {
+      if (note.written) return;
+      note.written = true;
+      await note.write(pool);
+      note.stands();
+    };
+    response.locals.writeNote = write;
+    noteBeforeAnswer(response, write, next);
     withNote(note, next);
   };
 }
@@ -81,6 +79,11 @@ function decoded(part: string): string {
   } catch {
     throw new Problem('unreadable', 'The address cannot be read.');
   }
+}
+
+/** Writes the audit's line of this request. For answers that are sent piece by piece: their first piece leaves after it. */
+export async function noted(response: Response): Promise<void> {
+  await (response.locals.writeNote as (() => Promise<void>) | undefined)?.();
 }
 
 /** Holds an answer back until the audit has its line; without the line there is no answer. */

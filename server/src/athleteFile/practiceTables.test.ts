@@ -1,6 +1,6 @@
 import { parse } from 'csv-parse/sync';
 import { RECORD_TABLES } from '@pace-bend/core/exchange';
-import { openTestApp, request, requestAs, type TestApp } from '../testing/app.ts';
+import { ANN, openTestApp, request, requestAs, uuid, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
 beforeAll(async () => {
@@ -27,11 +27,12 @@ test.each(RECORD_TABLES.map(({ id }) => id))('%s of everybody are the tables of 
 });
 
 test('every line has as many cells as the heading, ended by CR LF, and a formula is none', async () => {
-  const { athletes } = (await api().get('/api/athletes?limit=1').expect(200)).body as { athletes: { id: string; revision: number }[] };
+  const id = uuid();
   await api()
-    .patch(`/api/athletes/${athletes[0]!.id}`)
-    .send({ revision: athletes[0]!.revision, name: '=HYPERLINK("x"), "odd"' })
+    .put(`/api/athletes/${id}`)
+    .send({ ...ANN, name: '=HYPERLINK("x"), "odd"' })
     .expect(200);
+  await api().put(`/api/visits/${uuid()}`).send({ athleteId: id, startsAt: '2026-12-05T08:00:00.000Z', minutes: 30 }).expect(200);
   const text = await tableOf('visits');
   const lines = parse(text, { record_delimiter: '\r\n' }) as string[][];
   expect(new Set(lines.map((cells) => cells.length)).size).toBe(1);
@@ -65,6 +66,10 @@ test('a table that is not there; who may take them out, and that it is written i
     .get('/api/export/tables/visits')
     .expect(200);
   expect(rowsIn(other.text)).toEqual([]);
-  const { lines } = (await api().get('/api/audit').expect(200)).body as { lines: { what: string }[] };
-  expect(JSON.stringify(lines)).toContain('table of the practice exported');
+  const whats = async () =>
+    ((await api().get('/api/audit').expect(200)).body as { lines: { what: string }[] }).lines.map(({ what }) => what);
+  await tableOf('loads');
+  expect((await whats())[0]).toBe('table of the practice exported');
+  await api().get('/api/export/tables').expect(200);
+  expect((await whats())[0]).toBe('tables of the practice exported');
 });

@@ -3,7 +3,7 @@ import { pipeline } from 'node:stream/promises';
 import { Router, type Response } from 'express';
 import { practicePackage, RECORD_TABLES, type RecordTable } from '@pace-bend/core/exchange';
 import { ZipFile } from 'yazl';
-import { caller } from '../access/guard.ts';
+import { caller, noted } from '../access/guard.ts';
 import type { PracticeRow } from '../access/sessions.ts';
 import { athletesAfter } from '../athletes/queries.ts';
 import { snapshot, type Pool } from '../db/pool.ts';
@@ -28,8 +28,9 @@ async function* lines(pool: Pool, practice: PracticeRow, table: RecordTable, wor
   }
 }
 
-/** Sends a stream; a caller who goes away before its end has what came until then, and nothing is wrong. */
+/** Sends a stream once it stands in the audit who takes it out; a caller who goes away before its end has what came until then, and nothing is wrong. */
 async function sent(stream: NodeJS.ReadableStream, response: Response): Promise<void> {
+  await noted(response);
   await pipeline(stream, response).catch((error: NodeJS.ErrnoException) => {
     if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error;
   });
