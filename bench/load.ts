@@ -1,7 +1,8 @@
 import { createApp } from '../server/src/app/app.ts';
 import { goalsOf } from '../server/src/athletes/goals.ts';
 import { conditionsOf, noTouchOf } from '../server/src/athletes/conditions.ts';
-import { wholeRecord } from '../server/src/athleteFile/record.ts';
+import { readLayout } from '../server/src/archive/columns.ts';
+import { partOf } from '../server/src/archive/write.ts';
 import { athleteById, athletesByName } from '../server/src/athletes/queries.ts';
 import { insertAccount, setCoachSquads } from '../server/src/accounts/queries.ts';
 import { createSession } from '../server/src/access/sessions.ts';
@@ -36,6 +37,7 @@ await migrate(pool);
 await ensurePractice(pool, { now: NOW, demo: false, timeZone: 'Europe/Berlin' });
 const { id: practiceId } = (await firstRow<{ id: string }>(pool, 'SELECT id FROM practice'))!;
 await seed(pool);
+const layout = await readLayout(pool);
 const accountId = '01900000-0000-7000-8000-000000000001';
 await insertAccount(pool, practiceId, accountId, { name: 'Bench', login: 'bench', role: 'owner', active: true }, 'no password');
 // One examiner's year: some five thousand readings.
@@ -149,7 +151,7 @@ const REQUESTS: readonly { readonly name: string; readonly path: string; readonl
         [practiceId],
       ),
   },
-  { name: 'an athlete, whole record', path: `/athletes/${one.athleteId}/record`, bare: () => wholeRecord(pool, one.athleteId) },
+  { name: 'an athlete, whole record', path: `/athletes/${one.athleteId}/record`, bare: () => partOf(pool, layout, 'athlete', one.athleteId) },
   {
     name: 'a coach, four crews',
     path: '/coach',

@@ -281,11 +281,11 @@ test('the morning is seen, a visit softened by it is opened, one limit set aside
   await saved(page);
   await expect.poll(async () => (await file()).note.text).toContain('(slept in the afternoon)');
   const record = (await (await page.request.get(`/api/athletes/${await athleteNamed(page, 'Joss')}/record`)).json()) as {
-    readiness: { word: string; outcome: string }[];
-    readinessSetAside: { reason: string }[];
+    athletes: { tables: { readiness_kept: { word: string; outcome: string }[]; readiness_aside: { reason: string }[] } }[];
   };
-  expect(record.readiness.at(-1)).toMatchObject({ word: 'ease', outcome: 'lighter' });
-  expect(record.readinessSetAside.at(-1)).toMatchObject({ reason: 'slept in the afternoon' });
+  const { tables } = record.athletes[0]!;
+  expect(tables.readiness_kept.at(-1)).toMatchObject({ word: 'ease', outcome: 'lighter' });
+  expect(tables.readiness_aside.at(-1)).toMatchObject({ reason: 'slept in the afternoon' });
 });
 
 test('answers are entered under Arrive, and the day follows at once', async ({ page }) => {

@@ -87,6 +87,11 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'GET', path: '/export/tables', roles: therapists, audit: 'tables of the practice exported' },
   { method: 'GET', path: '/export/tables/:table', roles: therapists, audit: 'table of the practice exported' },
 
+  { method: 'GET', path: '/export/practice', roles: owner, audit: 'whole practice exported' },
+  { method: 'GET', path: '/archive/schema', roles: therapists },
+  { method: 'POST', path: '/archive/look', roles: owner, audit: 'file of records looked into', often: true },
+  { method: 'POST', path: '/archive/take', roles: owner, audit: 'records read in' },
+
   { method: 'GET', path: '/squads', roles: clinic },
   { method: 'PUT', path: '/squads/:id', roles: therapists, audit: 'squad changed' },
   { method: 'GET', path: '/events', roles: clinic },

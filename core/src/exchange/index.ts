@@ -1,3 +1,23 @@
+export {
+  ARCHIVE_FORMAT,
+  ARCHIVE_LIMITS,
+  ARCHIVE_VERSION,
+  archiveHead,
+  archivePerson,
+  archivePieces,
+  readArchive,
+  type ArchiveAccount,
+  type ArchiveFile,
+  type ArchiveHead,
+  type ArchivePiece,
+  type ArchiveReport,
+  type ArchiveRow,
+  type ArchiveTables,
+  type PersonChoice,
+  type RowLeft,
+  type SamePerson,
+  type TableCount,
+} from './archive.ts';
 export { lookIntoShelfFile, movedIn, MOST_ITEMS, shelfFileText, type ShelfFileItem, type ShelfFileLook } from './shelfFile.ts';
 export {
   guessDateOrder,

@@ -2,6 +2,7 @@ import { join, sep } from 'node:path';
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express, type Request } from 'express';
 import expressStaticGzip from 'express-static-gzip';
+import { ARCHIVE_LIMITS } from '@pace-bend/core/exchange';
 import { LIMITS } from '@pace-bend/core/record';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -9,6 +10,7 @@ import { guard } from '../access/guard.ts';
 import { onlyOurs } from '../access/reach.ts';
 import { accountRoutes } from '../accounts/routes.ts';
 import { signInRoutes } from '../accounts/signIn.ts';
+import { archiveRoutes } from '../archive/routes.ts';
 import { athleteFileRoutes } from '../athleteFile/routes.ts';
 import { practiceTableRoutes } from '../athleteFile/practiceTables.ts';
 import { athleteRoutes } from '../athletes/routes.ts';
@@ -69,8 +71,12 @@ export interface AppOptions {
   readonly log?: Logger;
 }
 
-/** Takes a squad at once, so it reads its own, larger body. */
-const IMPORT = '/import/athletes';
+/** Take a squad, or a whole record, at once, so they read their own, larger bodies. */
+const IMPORTS: Readonly<Record<string, number>> = {
+  '/import/athletes': LIMITS.importBytes,
+  '/archive/look': ARCHIVE_LIMITS.pieceBytes,
+  '/archive/take': ARCHIVE_LIMITS.pieceBytes,
+};
 const parseBody = express.json({
   limit: LIMITS.bodyBytes,
   verify: requireFewParts(SHAPE.parts),
@@ -139,9 +145,9 @@ export function createApp({
   api.use(compression());
   // Who may come in is decided before a body is read.
   api.use(guard(pool, now));
-  api.use((request, response, next) => (request.path === IMPORT ? next() : parseBody(request, response, next)));
+  api.use((request, response, next) => (request.path in IMPORTS ? next() : parseBody(request, response, next)));
   api.use((request, _response, next) => {
-    if (request.path !== IMPORT) requireSaneShape(request.body);
+    if (!(request.path in IMPORTS)) requireSaneShape(request.body);
     next();
   });
   api.get('/health', health(pool));
@@ -158,6 +164,7 @@ export function createApp({
     eventMoveRoutes(pool, now),
     athleteRoutes(pool, now),
     athleteFileRoutes(pool, now),
+    archiveRoutes(pool, now),
     practiceTableRoutes(pool, now),
     squadRoutes(pool),
     seasonRoutes(pool, now),
@@ -252,7 +259,7 @@ function toProblem(error: unknown, request: Request): Problem {
   if (type === 'entity.too.large')
     return new Problem(
       'too-large',
-      `A request may hold ${(request.path.endsWith(IMPORT) ? LIMITS.importBytes : LIMITS.bodyBytes) / 1024} kB at most. Nothing was written.`,
+      `A request may hold ${(IMPORTS[request.path.replace(/^\/api/, '')] ?? LIMITS.bodyBytes) / 1024} kB at most. Nothing was written.`,
     );
   if (type === TOO_MUCH_STRUCTURE)
     return new Problem('too-much', 'What was sent has more parts than any request needs. Nothing was written.');

@@ -206,13 +206,19 @@ test('a whole record is one file; erasing needs the name, takes all of it, and l
   const record = await api().get(`/api/athletes/${athleteId}/record`).expect(200);
   expect(record.headers['content-disposition']).toContain('athlete-record.json');
   expect(record.body).toMatchObject({
-    format: 'pace-bend athlete record',
-    athlete: [{ name: ANN.name }],
-    visits: [{ id: visitId }],
-    notes: [{ text: 'Words' }],
-    conditions: [{ code: 'muscle-strain' }],
+    format: 'pace-bend-archive',
+    athletes: [
+      {
+        tables: {
+          athlete: [{ name: ANN.name }],
+          visit: [{ id: visitId }],
+          note: [{ text: 'Words' }],
+          athlete_condition: [{ code: 'muscle-strain' }],
+        },
+      },
+    ],
   });
-  expect(record.body.readings.map((each: { trials: number[] }) => each.trials)).toEqual([[100], [101]]);
+  expect(record.body.athletes[0].tables.rom_reading.map((each: { trials: number[] }) => each.trials)).toEqual([[100], [101]]);
 
   await api().delete(`/api/athletes/${athleteId}`).send({ confirm: 'Ann' }).expect(422);
   await requestAs(test_.app, await test_.cookieOf('therapist'))

@@ -31,7 +31,6 @@ import { errorKnowledge } from '../studies/queries.ts';
 import { visitsOf } from '../visits/queries.ts';
 import { eraseAthlete } from './erase.ts';
 import { athleteBundle } from './fhir.ts';
-import { wholeRecord } from './record.ts';
 
 const eraseSchema = Joi.object<{ confirm: string }, true>({ confirm: Joi.string().max(LIMITS.nameLength).required().label('The name') });
 
@@ -134,13 +133,6 @@ export function athleteFileRoutes(pool: Pool, now: () => Date): Router {
     const span = spanOf(request.query, addDays(dayIn(practice.timeZone, now()), BOOKED_DAYS), HISTORY_DAYS, HISTORY_DAYS);
     const bundle = await snapshot(pool, (db) => athleteBundle(db, practice, id, span, now()));
     response.attachment('athlete-fhir.json').type('application/fhir+json').send(JSON.stringify(bundle));
-  });
-
-  router.get('/athletes/:id/record', async (request, response) => {
-    const record = await wholeRecord(pool, idFrom(request));
-    response
-      .attachment('athlete-record.json')
-      .json({ format: 'pace-bend athlete record', version: 1, takenOutAt: now().toISOString(), ...record });
   });
 
   /** Erases everything about an athlete. Their name has to be typed; what stays are lines of the audit, which hold no content. */

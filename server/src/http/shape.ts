@@ -42,7 +42,11 @@ interface Place {
  * with a list of its own instead of calling itself, and stops at the first bound, so that nothing sent can take long.
  * @throws Problem 413 or 422 with the place
  */
-export function requireSaneShape(body: unknown, most: number = SHAPE.parts): void {
+export function requireSaneShape(
+  body: unknown,
+  most: number = SHAPE.parts,
+  { depth: deepest, members: widest }: { readonly depth: number; readonly members: number } = SHAPE,
+): void {
   const todo: Place[] = [{ value: body, depth: 1, path: '' }];
   const wrong: FieldError[] = [];
   let parts = 0;
@@ -54,13 +58,13 @@ export function requireSaneShape(body: unknown, most: number = SHAPE.parts): voi
       continue;
     }
     if (value === null || typeof value !== 'object') continue;
-    if (depth > SHAPE.depth)
-      throw new Problem('too-deep', `What was sent is nested deeper than ${SHAPE.depth} levels at ${shown(path)}. Nothing was written.`);
+    if (depth > deepest)
+      throw new Problem('too-deep', `What was sent is nested deeper than ${deepest} levels at ${shown(path)}. Nothing was written.`);
     const members = Array.isArray(value) ? null : Object.keys(value);
-    if (members && members.length > SHAPE.members)
+    if (members && members.length > widest)
       throw new Problem(
         'too-much',
-        `An object that was sent has more than ${SHAPE.members} members at ${shown(path)}. Nothing was written.`,
+        `An object that was sent has more than ${widest} members at ${shown(path)}. Nothing was written.`,
       );
     const count = members ? members.length : (value as unknown[]).length;
     parts += count;

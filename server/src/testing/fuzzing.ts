@@ -129,6 +129,22 @@ function soundBody(route: RouteAccess, { athlete, visit, examiner }: Known, rand
           },
         ],
       };
+    case 'POST /archive/look':
+    case 'POST /archive/take': {
+      const id = fuzzId(random);
+      return {
+        head: {
+          format: ARCHIVE_FORMAT,
+          version: ARCHIVE_VERSION,
+          layout: '0001',
+          practice: { id: fuzzId(random), name: 'Elsewhere' },
+          accounts: [{ id: examiner, name: words, role: 'owner' }],
+        },
+        shared: { squad: [{ id: fuzzId(random), name: words }] },
+        athlete: { athlete: [{ id, name: words, birth_date: '2001-05-06', reference_sex: 'none', breath_period_ms: 9000 }] },
+        people: { [id]: 'new' },
+      };
+    }
     case 'PUT /squads/:id':
       return { revision, name: words, athleteIds: [athlete] };
     case 'PUT /events/:id':
