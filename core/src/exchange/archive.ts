@@ -49,6 +49,8 @@ export interface ArchivePiece {
   readonly shared: ArchiveTables;
   /** One athlete’s rows; null in the piece that holds what is shared. */
   readonly athlete: ArchiveTables | null;
+  /** Columns by table that were worked out from something else: written where a row is new, and not compared where it is here. */
+  readonly derived: Readonly<Record<string, readonly string[]>>;
   /** What becomes of the athletes of the file, by the id they have in it. A look without a word about its athlete goes by what it finds. */
   readonly people: Readonly<Record<string, PersonChoice>>;
 }
@@ -132,12 +134,12 @@ export function archiveHead({ format, version, layout, practice, accounts }: Arc
 }
 
 /** The pieces of a file in the order in which they are read in: what is shared, then each athlete with the squads and events theirs point at. */
-export function archivePieces(file: ArchiveFile, people: ArchivePiece['people']): ArchivePiece[] {
+export function archivePieces(file: ArchiveFile, people: ArchivePiece['people'], derived: ArchivePiece['derived'] = {}): ArchivePiece[] {
   const head = archiveHead(file);
   const { squad = [], calendar_event = [] } = file.shared;
   return [
-    { head, shared: file.shared, athlete: null, people },
-    ...file.athletes.map(({ tables }) => ({ head, shared: { squad, calendar_event }, athlete: tables, people })),
+    { head, shared: file.shared, athlete: null, people, derived },
+    ...file.athletes.map(({ tables }) => ({ head, shared: { squad, calendar_event }, athlete: tables, people, derived })),
   ];
 }
 

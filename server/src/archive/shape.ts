@@ -78,6 +78,10 @@ export function pieceSchema(layout: Layout): Joi.ObjectSchema<ArchivePiece> {
     }).required(),
     shared: tablesSchema(layout, 'shared').required(),
     athlete: tablesSchema(layout, 'athlete').allow(null).required(),
+    derived: Joi.object()
+      .pattern(Joi.string().max(60), Joi.array().items(Joi.string().max(60)).max(40))
+      .max(60)
+      .required(),
     people: Joi.object()
       .pattern(ids, Joi.alternatives(Joi.valid('new'), Joi.object({ same: id })))
       .max(ARCHIVE_LIMITS.athletes)

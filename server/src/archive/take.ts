@@ -59,7 +59,7 @@ export async function takePiece(
     const stands = await partOf(db, layout, part, owner, new Set(Object.keys(tables).filter((name) => tables[name]!.length > 0)));
     for (const table of ARCHIVE_TABLES.filter((each) => each.part === part)) {
       const columns = layout.get(table.name)!;
-      const taking = new Taking(table, columns, practice.id, stands[table.name] ?? [], known);
+      const taking = new Taking(table, columns, practice.id, stands[table.name] ?? [], known, new Set(sent.derived[table.name]));
       await taking.take(db, tables[table.name] ?? []);
       if (taking.count.fresh + taking.count.here + taking.count.differs + taking.count.left > 0) report.counts.push(taking.count);
       report.left.push(...taking.leftRows);
@@ -181,6 +181,7 @@ class Taking {
     private readonly practiceId: string,
     stands: readonly ArchiveRow[],
     private readonly known: Map<string, Set<string>>,
+    private readonly derived: ReadonlySet<string>,
   ) {
     this.stands = new Map(stands.map((row) => [this.keyOf(row), row]));
     this.keys = known.get(table.name) ?? new Set();
@@ -237,7 +238,7 @@ class Taking {
   private isNew(row: ArchiveRow): boolean {
     const stands = this.stands.get(this.keyOf(row));
     if (!stands) return true;
-    const differs = Object.keys(row).filter((column) => !isDeepStrictEqual(row[column], stands[column]));
+    const differs = Object.keys(row).filter((column) => !this.derived.has(column) && !isDeepStrictEqual(row[column], stands[column]));
     if (differs.length > 0) this.leave(row, 'differs', differs);
     else this.here += 1;
     return false;

@@ -3,6 +3,7 @@ import { smallRecord } from './eventRecord.ts';
 import { Agent, request as httpRequest, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { ROLES, ROUTES, type RouteAccess } from '@pace-bend/core/access';
+import { ARCHIVE_FORMAT, ARCHIVE_VERSION } from '@pace-bend/core/exchange';
 import { newBlock } from '@pace-bend/core/method';
 import { STOP_QUESTIONS } from '@pace-bend/core/caution';
 import { SeededRandom } from '../demo/random.ts';
@@ -143,6 +144,7 @@ function soundBody(route: RouteAccess, { athlete, visit, examiner }: Known, rand
         shared: { squad: [{ id: fuzzId(random), name: words }] },
         athlete: { athlete: [{ id, name: words, birth_date: '2001-05-06', reference_sex: 'none', breath_period_ms: 9000 }] },
         people: { [id]: 'new' },
+        derived: {},
       };
     }
     case 'PUT /squads/:id':
