@@ -37,7 +37,7 @@ const ALL = [
   { id: 'audit', label: 'Audit', may: () => session.may('GET', '/audit'), view: defineAsyncComponent(() => import('./AuditPage.vue')) },
   {
     id: 'export',
-    label: 'Export',
+    label: 'Export and import',
     may: () => session.may('GET', '/export/tables'),
     view: defineAsyncComponent(() => import('./ExportPage.vue')),
   },
