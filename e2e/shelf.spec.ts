@@ -323,6 +323,7 @@ test('ours as a file: saved, looked at, and taken in by another practice; what c
   await page.goto('/shelf');
   await page.getByRole('button', { name: 'Ours as a file' }).click();
   const dialog = page.getByRole('dialog', { name: 'Ours as a file' });
+  await choose(dialog, 'Licence of what you made', 'CC BY 4.0: anybody may, and says who made it');
   const [download] = await Promise.all([page.waitForEvent('download'), dialog.getByRole('button', { name: 'Save the file' }).click()]);
   const text = await readFile((await download.path())!, 'utf8');
   const file = JSON.parse(text) as { items: { fields: { name: string; motionId?: string } }[] };
@@ -351,6 +352,16 @@ test('ours as a file: saved, looked at, and taken in by another practice; what c
   await dialog.getByRole('button', { name: 'Import 1' }).click();
   await expect(dialog.getByRole('status')).toHaveText('1 imported.');
   await page.keyboard.press('Escape');
+  // The same file once more: what is here by name is not taken in twice unless somebody says so.
+  await page.getByRole('button', { name: 'Ours as a file' }).click();
+  await open(text);
+  await expect(items.filter({ hasText: good }).first()).toContainText('version 2, CC BY 4.0');
+  await expect(items.filter({ hasText: good }).first()).toContainText('One of this name is here already.');
+  await page.keyboard.press('Escape');
   await page.getByLabel('Find on the shelf').fill('Calf for the file');
-  await expect(page.getByRole('link', { name: /Calf for the file, newer/ })).toBeVisible();
+  await page
+    .getByRole('link', { name: /Calf for the file, newer/ })
+    .first()
+    .click();
+  await expect(page.getByText(/Made by .*, from Alder Weir Rowing Club.*, version 2, CC BY 4\.0\./)).toBeVisible();
 });

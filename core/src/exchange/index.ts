@@ -18,7 +18,19 @@ export {
   type SamePerson,
   type TableCount,
 } from './archive.ts';
-export { lookIntoShelfFile, movedIn, MOST_ITEMS, shelfFileText, type ShelfFileItem, type ShelfFileLook } from './shelfFile.ts';
+export {
+  LICENCES,
+  lookIntoShelfFile,
+  movedIn,
+  MOST_ITEMS,
+  shelfFileText,
+  versionOf,
+  type SeenItem,
+  type SeenSport,
+  type ShelfFileItem,
+  type ShelfFileLook,
+  type ShelfFileSport,
+} from './shelfFile.ts';
 export {
   guessDateOrder,
   harmless,

@@ -8,7 +8,7 @@ const NECK_PULLS = ['neck-traction', 'neck-traction-forearm', 'neck-traction-tow
  * An item of a first version's file as it is written now: variants have their reason, the round of "point, ease, lengthen, reset" has a
  * tap as its sixth phase, and a pull on the neck has no side. What cannot be read stays as it is, for the check to say.
  */
-export function fromFirst({ id, fields }: ShelfFileItem): ShelfFileItem {
+export function fromFirst({ id, fields }: Pick<ShelfFileItem, 'id' | 'fields'>): Pick<ShelfFileItem, 'id' | 'fields'> {
   try {
     if (fields.kind === 'entry') {
       const named = (ids: unknown) => (ids as readonly string[]).map((each) => ({ id: each, why: '' }));

@@ -1,5 +1,6 @@
 import { MOTIONS, POSITIONS } from '../body/index.ts';
 import { SECTIONS, STAGES, TOOLS, type Dose, type Entry } from '../catalogue/index.ts';
+import type { Origin } from '../sport/index.ts';
 import { checkNumber, checkRounds, LONGEST_PLACE, type BlockProblem } from './block.ts';
 import { findMethod } from './methods.ts';
 import { arrange, checkOwnRound, type OwnPhase } from './ownRound.ts';
@@ -25,10 +26,12 @@ export interface OwnWayFields {
   readonly lists: ListValues;
   /** The round in the practice's own order; left out where it is the base's. */
   readonly phases?: readonly OwnPhase[];
+  readonly origin?: Origin;
 }
 
 export interface OwnEntryFields extends Omit<Entry, 'id' | 'claims'> {
   readonly kind: 'entry';
+  readonly origin?: Origin;
 }
 
 /** A sequence of the practice's own, as a visit had it. */
@@ -37,6 +40,7 @@ export interface OwnProtocolFields {
   readonly name: string;
   readonly what: string;
   readonly steps: readonly ProtocolStep[];
+  readonly origin?: Origin;
 }
 
 /** Something of the practice's own on the shelf. It is never changed: a change is a new item that points at the one it takes the place of. */

@@ -11,6 +11,7 @@ export type {
   Discipline,
   EventKind,
   LoadKind,
+  Origin,
   OwnSport,
   PlayedSport,
   Role,

@@ -18,6 +18,16 @@ export interface Sport {
   readonly eventKinds: readonly EventKind[];
   /** The two entries that are no sport: for somebody who does none, and for one that is not here. */
   readonly standsFor?: 'none' | 'another';
+  readonly origin?: Origin;
+}
+
+/** Where something comes from that another practice made, and on what terms it was given. It stays with it when it is changed here. */
+export interface Origin {
+  readonly from: string;
+  /** The licence in one line, as they wrote it; empty where they wrote none. */
+  readonly licence: string;
+  /** How often it had been changed there, counted from one. */
+  readonly version: number;
 }
 
 export interface Discipline {

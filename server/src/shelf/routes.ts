@@ -29,10 +29,13 @@ export function shelfRoutes(pool: Pool, now: () => Date): Router {
   router.put('/shelf/:id', async (request, response) => {
     const id = idFrom(request);
     const { practice, name } = caller(response);
-    const sent = validate(itemSchema, request.body) as SentItem;
+    const asSent = validate(itemSchema, request.body) as SentItem;
+    // Where it comes from stays with what was made of it, whoever changes it.
+    const before = asSent.supersedes === null ? null : await itemById(pool, practice.id, asSent.supersedes);
+    const origin = asSent.fields.origin ?? before?.fields.origin;
+    const sent = origin ? { ...asSent, fields: { ...asSent.fields, origin } } : asSent;
     const problems = await problemsOf(sent.fields, practice.id);
     if (problems.length > 0) throw invalid(problems.map(({ path, message }) => ({ path: `fields.${path}`, message })));
-    const before = sent.supersedes === null ? null : await itemById(pool, practice.id, sent.supersedes);
     if (sent.supersedes !== null && (!before || before.fields.kind !== sent.fields.kind))
       throw invalid([{ path: 'supersedes', message: 'There is no such item to change.' }]);
     response.json(

@@ -13,6 +13,7 @@ import {
   type OwnProtocolFields,
   type OwnWayFields,
 } from '@pace-bend/core/method';
+import type { Origin } from '@pace-bend/core/sport';
 import { CLOCKS, DIRECTIONS, GLIDES } from '@pace-bend/core/finding';
 import { HOME_LIMITS, LIMITS } from '@pace-bend/core/record';
 import { blockSchema } from '../blocks/schema.ts';
@@ -48,6 +49,13 @@ const phase = Joi.alternatives().conditional('.adds', {
   otherwise: Joi.object({ of: Joi.number().integer().min(0).required(), ...instruction }),
 });
 
+/** Where something comes from that another practice made. */
+export const originSchema = Joi.object<Wire<Origin>>({
+  from: line.allow('').max(160).required().label('Where it comes from'),
+  licence: line.allow('').max(160).required().label('Licence'),
+  version: Joi.number().integer().min(1).max(9999).required(),
+});
+
 const waySchema = Joi.object<Wire<OwnWayFields>, true>({
   kind: Joi.string().valid('way').required(),
   baseId: id.required(),
@@ -61,11 +69,13 @@ const waySchema = Joi.object<Wire<OwnWayFields>, true>({
   choices: Joi.object().pattern(Joi.string().max(32), Joi.string().max(32)).required(),
   lists: lists.required(),
   phases: Joi.array().items(phase).min(1).max(MOST_PHASES),
+  origin: originSchema,
 });
 
 const between = ({ min, max }: { readonly min: number; readonly max: number }) => Joi.number().integer().min(min).max(max);
 
 const entrySchema = Joi.object<Wire<OwnEntryFields>, true>({
+  origin: originSchema,
   kind: Joi.string().valid('entry').required(),
   section: Joi.string()
     .valid(...SECTIONS)
@@ -196,6 +206,7 @@ const protocolSchema = Joi.object<Wire<OwnProtocolFields>, true>({
   name: line.min(2).required().label('Name'),
   what: text.required(),
   steps: Joi.array().items(step).min(1).max(MOST_STEPS).required().label('Steps') as never,
+  origin: originSchema,
 });
 
 export type SentItem = Pick<OwnItem, 'fields' | 'supersedes'>;

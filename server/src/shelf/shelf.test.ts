@@ -404,3 +404,31 @@ test('an entry keeps what its ways begin with, its own lines of every phase, and
       .send({ supersedes: null, fields: { ...ENTRY, ...change } })
       .expect(422);
 });
+
+test('where something comes from stays with it when it is changed here, and a request sent again is the same', async () => {
+  const origin = { from: 'Hill house', licence: 'CC BY 4.0', version: 2 };
+  const [first, second] = [uuid(), uuid()];
+  const fields = { ...WAY, name: 'From elsewhere' };
+  await api()
+    .put(`/api/shelf/${first}`)
+    .send({ supersedes: null, fields: { ...fields, origin } })
+    .expect(200);
+  const change_ = { supersedes: first, fields: { ...fields, name: 'From elsewhere, ours' } };
+  for (let i = 0; i < 2; i++) {
+    const { body } = await api().put(`/api/shelf/${second}`).send(change_).expect(200);
+    expect((body as OwnItem).fields.origin).toEqual(origin);
+  }
+  const sport = uuid();
+  const asked = { name: 'River polo', synonyms: [], disciplines: [], roles: [], demands: [], shapes: [], loadKinds: [], eventKinds: [] };
+  await api()
+    .put(`/api/sports/${sport}`)
+    .send({ ...asked, origin, revision: 0 })
+    .expect(200);
+  const { body } = await api()
+    .put(`/api/sports/${sport}`)
+    .send({ ...asked, name: 'River polo, ours', revision: 1 })
+    .expect(200);
+  expect(
+    (body as { ownSports: { name: string; origin: unknown }[] }).ownSports.find(({ name }) => name === 'River polo, ours')!.origin,
+  ).toEqual(origin);
+});

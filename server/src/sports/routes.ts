@@ -18,11 +18,13 @@ export function sportRoutes(pool: Pool): Router {
     const id = idFrom(request);
     const { practice } = caller(response);
     const { revision, ...fields } = validate(sportSchema, request.body);
-    const sport = { ...fields, id } as unknown as Sport;
-    const wrong = checkSport(sport);
+    const asSent = { ...fields, id } as unknown as Sport;
+    const wrong = checkSport(asSent);
     if (wrong.length > 0) throw invalid(problems(wrong));
     await transaction(pool, async (db) => {
       const there = await ownSport(db, practice.id, id);
+      // Where it comes from stays with what was made of it.
+      const sport: Sport = there?.origin && !asSent.origin ? { ...asSent, origin: there.origin } : asSent;
       const same = there !== null && there.revision === revision + 1 && standsAlready(there, sport);
       if (same) return;
       if (revision === 0 && there === null) {

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { LIMITS } from '@pace-bend/core/record';
 import type { Sport } from '@pace-bend/core/sport';
+import { originSchema } from '../shelf/schema.ts';
 import { oneLine } from '../http/text.ts';
 import type { Wire } from '../http/wire.ts';
 
@@ -113,6 +114,7 @@ export const sportSchema = Joi.object<Wire<SentSport>>({
     .max(20)
     .required()
     .label('Events'),
+  origin: originSchema,
 });
 
 /** What is published names where; what names nothing is common practice. */

@@ -1,3 +1,4 @@
+import type { Origin } from '@pace-bend/core/sport';
 import type { Role } from '@pace-bend/core/access';
 import { REGIONS, type Instrument, type Side } from '@pace-bend/core/body';
 import type { Level } from '@pace-bend/core/caution';
@@ -51,4 +52,10 @@ export const goalWhyWords = ({ why, whyWords }: Pick<Goal, 'why' | 'whyWords'>):
  * With a small first letter, to stand within a sentence.
  * @example lowerFirst('Head heavy') // → 'head heavy'
  */
+/** Where something comes from that another practice made, and on what terms: “from River room, CC BY 4.0”. */
+export const originWords = ({ from, licence, version }: Origin): string =>
+  [from === '' ? '' : `from ${from}`, `version ${version}`, licence === '' ? 'no licence said' : licence]
+    .filter((part) => part !== '')
+    .join(', ');
+
 export const lowerFirst = (words: string): string => `${words.charAt(0).toLowerCase()}${words.slice(1)}`;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { motionOf } from '@pace-bend/core/body';
 import { formatValue } from '@pace-bend/core/measure';
+import { originWords } from '../parts/words.ts';
 import type { Sport } from '@pace-bend/core/sport';
 
 /** All a sport says, with how sure it is. */
@@ -17,6 +18,7 @@ const disciplinesOf = (ids: readonly string[] | undefined) =>
 
 <template>
   <div class="facts">
+    <p v-if="sport.origin" class="soft small">Made elsewhere: {{ originWords(sport.origin) }}.</p>
     <table>
       <thead>
         <tr>

@@ -21,6 +21,7 @@ import {
 import { fits, techniquesOf } from '@pace-bend/core/method';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
+import { originWords } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { hintOf } from '../parts/keys.ts';
@@ -362,7 +363,8 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
             <Button v-if="item?.retiredAt" @click="retire(false)">Put back</Button>
           </p>
           <p v-if="item" class="small soft">
-            Made by {{ item.madeBy }}. A change is a new version; plans keep the one they were made with.
+            Made by {{ item.madeBy }}{{ item.fields.origin ? `, ${originWords(item.fields.origin)}` : '' }}. A change is a new version;
+            plans keep the one they were made with.
           </p>
           <ol v-if="versions.length > 1" class="versions small" aria-label="Versions">
             <li v-for="version in versions" :key="version.id">

@@ -2,18 +2,26 @@
 import Button from 'ant-design-vue/es/button';
 import Checkbox from 'ant-design-vue/es/checkbox';
 import { computed, ref, shallowRef } from 'vue';
-import { lookIntoShelfFile, movedIn, shelfFileText, type ShelfFileLook } from '@pace-bend/core/exchange';
+import { LICENCES, lookIntoShelfFile, movedIn, shelfFileText, versionOf, type ShelfFileLook } from '@pace-bend/core/exchange';
+import type { OwnSport } from '@pace-bend/core/sport';
+import { v7 as uuid } from 'uuid';
+import { api } from '../api/api.ts';
 import { handOver } from '../parts/handOver.ts';
 import FilePick from '../parts/FilePick.vue';
+import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
+import TextInput from '../parts/TextInput.vue';
 import { useAction } from '../parts/useAction.ts';
+import { originWords } from '../parts/words.ts';
+import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { useShelf } from '../stores/shelf.ts';
 
-/** What the practice made, saved as a file; and what another one made, looked at and taken in. */
+/** What the practice made, saved as a file with its licence; and what another one made, looked at and taken in with where it comes from. */
 const open = defineModel<boolean>('open', { required: true });
 const shelf = useShelf();
+const practice = usePractice();
 const session = useSession();
 const { busy, problem, run } = useAction();
 
@@ -22,28 +30,83 @@ const ours = computed(() => {
   const replaced = new Set(shelf.items.map(({ supersedes }) => supersedes));
   return shelf.items.filter(({ id, retiredAt }) => retiredAt === null && !replaced.has(id));
 });
-const save = () =>
-  handOver(new Blob([shelfFileText(ours.value)], { type: 'application/json' }), `shelf-${new Date().toISOString().slice(0, 10)}.json`);
+const ownSports = computed(() => practice.practice?.ownSports ?? []);
+const count = computed(() => ours.value.length + ownSports.value.length);
+
+const OTHER = 'other';
+const LICENCE_CHOICES = [
+  ...LICENCES.map(({ line, words }) => ({ value: line, label: `${line}: ${words}` })),
+  { value: OTHER, label: 'In other words' },
+];
+/** Until something else is chosen: as little as can be given. */
+const licence = ref<string>(LICENCES.at(-1)!.line);
+const ownWords = ref('');
+const licenceLine = computed(() => (licence.value === OTHER ? ownWords.value.trim() : licence.value));
+function save(): void {
+  const savedOn = practice.today;
+  const text = shelfFileText({
+    from: practice.practice!.name,
+    licence: licenceLine.value,
+    savedOn,
+    items: ours.value.map(({ id, fields }) => ({ id, version: versionOf(id, shelf.items), fields })),
+    sports: ownSports.value.map(({ id, revision, ...sport }) => ({ id, version: revision, sport })),
+  });
+  handOver(new Blob([text], { type: 'application/json' }), `shelf-${savedOn}.json`);
+}
 
 const look = shallowRef<ShelfFileLook | null>(null);
 const chosen = ref<string[]>([]);
 const told = ref('');
 const mayTakeIn = computed(() => session.may('PUT', '/shelf/:id'));
 const KINDS = { way: 'way of working', entry: 'entry', protocol: 'sequence' } as const;
+interface Line {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly terms: string;
+  readonly wrong: string;
+  readonly here: boolean;
+}
+const lines = computed<Line[]>(() => [
+  ...(look.value?.items ?? []).map((item) => ({
+    id: item.id,
+    name: typeof item.fields.name === 'string' ? item.fields.name : '',
+    kind: KINDS[item.fields.kind],
+    terms: originWords(item.origin),
+    wrong: item.problems[0]?.message ?? '',
+    here: ours.value.some(({ fields }) => fields.kind === item.fields.kind && fields.name === item.fields.name),
+  })),
+  ...(look.value?.sports ?? []).map((each) => ({
+    id: each.id,
+    name: typeof each.sport.name === 'string' ? each.sport.name : '',
+    kind: 'sport',
+    terms: originWords(each.origin),
+    wrong: each.problems[0]?.message ?? '',
+    here: ownSports.value.some(({ name }) => name === each.sport.name),
+  })),
+]);
 
 async function read(file: File): Promise<void> {
   told.value = '';
-  look.value = file.size > MOST_BYTES ? { items: [], problem: 'This file is larger than 4 MB.' } : lookIntoShelfFile(await file.text());
-  chosen.value = look.value.items.filter(({ problems }) => problems.length === 0).map(({ id }) => id);
+  look.value =
+    file.size > MOST_BYTES ? { items: [], sports: [], problem: 'This file is larger than 4 MB.' } : lookIntoShelfFile(await file.text());
+  chosen.value = lines.value.filter(({ wrong, here }) => wrong === '' && !here).map(({ id }) => id);
 }
 
 /** One after the other, so that a sequence names what has just come in under its new id. What is in is told, also where one fails. */
 async function takeIn(): Promise<void> {
   const newIds = new Map<string, string>();
-  const all = look.value!.items.filter(({ id }) => chosen.value.includes(id));
+  const { items, sports } = look.value!;
+  const wanted = <T extends { readonly id: string }>(all: readonly T[]) => all.filter(({ id }) => chosen.value.includes(id));
   const done = await run(async () => {
-    for (const { id, fields } of all) {
-      newIds.set(id, await shelf.save(movedIn(fields, newIds), null));
+    for (const item of wanted(items)) {
+      newIds.set(item.id, await shelf.save(movedIn(item, newIds), null));
+      chosen.value = chosen.value.filter((each) => each !== item.id);
+    }
+    for (const { id, sport, origin } of wanted(sports)) {
+      const answer = await api<{ ownSports: OwnSport[] }>('PUT', `/sports/${uuid()}`, { ...sport, origin, revision: 0 });
+      practice.take({ ...practice.practice!, ownSports: answer.ownSports });
+      newIds.set(id, id);
       chosen.value = chosen.value.filter((each) => each !== id);
     }
   });
@@ -57,9 +120,18 @@ async function takeIn(): Promise<void> {
     <section aria-label="Save as a file">
       <h3>Save</h3>
       <p class="soft small">
-        {{ ours.length === 0 ? 'Nothing of your own yet.' : `${ours.length} of your own, in the versions that stand, as JSON.` }}
+        {{
+          count === 0
+            ? 'Nothing of your own yet.'
+            : `${count} of your own, in the versions that stand, as JSON: ways of working, entries, sequences and sports. What came from elsewhere goes on under its own licence.`
+        }}
       </p>
-      <p><Button :disabled="ours.length === 0" @click="save">Save the file</Button></p>
+      <div v-if="count > 0" class="field">
+        <span class="label">Licence of what you made</span>
+        <PickOne label="Licence of what you made" :value="licence" :options="LICENCE_CHOICES" @change="(line) => (licence = line)" />
+        <TextInput v-if="licence === OTHER" id="licence-words" v-model="ownWords" aria-label="Licence in one line" :maxlength="160" />
+      </div>
+      <p><Button :disabled="count === 0 || licenceLine === ''" @click="save">Save the file</Button></p>
     </section>
     <section v-if="mayTakeIn" aria-label="Import from a file">
       <h3>Import</h3>
@@ -67,14 +139,15 @@ async function takeIn(): Promise<void> {
       <p v-if="look?.problem" class="wrong" role="alert">{{ look.problem }}</p>
       <template v-else-if="look">
         <ul class="items" aria-label="In the file">
-          <li v-for="item in look.items" :key="item.id">
+          <li v-for="line in lines" :key="line.id">
             <Checkbox
-              :checked="chosen.includes(item.id)"
-              :disabled="item.problems.length > 0"
-              @change="chosen = chosen.includes(item.id) ? chosen.filter((each) => each !== item.id) : [...chosen, item.id]"
-              >{{ item.fields.name || 'Without a name' }} <span class="soft small">{{ KINDS[item.fields.kind] }}</span></Checkbox
+              :checked="chosen.includes(line.id)"
+              :disabled="line.wrong !== ''"
+              @change="chosen = chosen.includes(line.id) ? chosen.filter((each) => each !== line.id) : [...chosen, line.id]"
+              >{{ line.name || 'Without a name' }} <span class="soft small">{{ line.kind }}, {{ line.terms }}</span></Checkbox
             >
-            <span v-if="item.problems[0]" class="wrong small">{{ item.problems[0].message }}</span>
+            <span v-if="line.wrong" class="wrong small">{{ line.wrong }}</span>
+            <span v-else-if="line.here" class="soft small">One of this name is here already.</span>
           </li>
         </ul>
         <p>
