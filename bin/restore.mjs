@@ -8,7 +8,7 @@ import { markDatabase } from './lib/databaseFiles.mjs';
 import { holdData } from './lib/lock.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { ensurePackages } from './lib/packages.mjs';
-import { checkedBackup, restoreInto } from './lib/restore.mjs';
+import { checkedBackup, restoreInto, writeErased } from './lib/restore.mjs';
 import { giveUp, say } from './lib/say.mjs';
 import { query, tablesOf } from './lib/sqlClient.mjs';
 
@@ -35,9 +35,16 @@ if (holdsRows) {
   const made = await makeBackup(database.url, join(dataFolder, 'backups'));
   say(`What stood there is backed up: ${made.file}`);
 }
+// Whoever was erased since the backup was made is not to be on file again because it is put back.
+const erased = there.includes('erased') ? query(database.url, 'SELECT athlete_id, erased_by, copy FROM erased;') : [];
 const restored = await restoreInto(root, database.url, file, check);
 if (!process.env.DATABASE_URL) markDatabase(dataFolder, { filled: true });
 say(
   `Restored ${Object.values(restored).reduce((sum, table) => sum + table.rows, 0)} rows of ${Object.keys(restored).length} tables; each is as it was backed up.`,
 );
+const back = writeErased(database.url, erased);
+if (back > 0)
+  say(
+    `${back === 1 ? 'One record of it was' : `${back} records of it were`} erased since; the next start erases ${back === 1 ? 'it' : 'them'} again.`,
+  );
 await database.stop();

@@ -4,7 +4,7 @@ import { createReadStream, createWriteStream, mkdirSync, readdirSync, renameSync
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { writeWhole } from './databaseFiles.mjs';
-import { connection, heldStill, program, tablesOf } from './sqlClient.mjs';
+import { attempt, connection, heldStill, program, tablesOf } from './sqlClient.mjs';
 
 const NAME = /^pace-bend-\d{8}-\d{6}(-\d+)?\.sql$/;
 
@@ -63,6 +63,7 @@ export async function makeBackup(url, folder) {
       `${JSON.stringify({ format: 'pace-bend backup', version: 1, file: `${name}.sql`, sha256: hash.digest('hex'), tables: fingerprint }, null, 2)}\n`,
     );
     renameSync(unfinished, file);
+    note(url, name);
     return {
       file,
       rows: Object.values(fingerprint).reduce((sum, table) => sum + table.rows, 0),
@@ -75,16 +76,57 @@ export async function makeBackup(url, folder) {
   }
 }
 
-/** Drops the oldest backups of a folder until `keep` are left; touches nothing that is not named like one. Returns how many went. */
-export function keepNewest(folder, keep) {
-  const old = readdirSync(folder)
+/** Notes in the database which backups there are, so that the program can say where somebody erased still stands. A database of an older layout has no place for it. */
+function note(url, name) {
+  attempt(url, `INSERT IGNORE INTO backup_made (name, made_at) VALUES ('${name}', UTC_TIMESTAMP(3));`);
+}
+
+function noteDropped(url, names) {
+  if (names.length > 0)
+    attempt(url, `UPDATE backup_made SET dropped_at = UTC_TIMESTAMP(3) WHERE name IN (${names.map((name) => `'${name}'`).join(', ')});`);
+}
+
+const backupsIn = (folder) =>
+  readdirSync(folder)
     .filter((name) => NAME.test(name))
-    .sort()
-    .reverse()
-    .slice(keep);
-  for (const name of old) {
+    .sort();
+
+function drop(folder, names) {
+  for (const name of names) {
     rmSync(join(folder, name), { force: true });
     rmSync(join(folder, name.replace(/\.sql$/, '.check.json')), { force: true });
   }
-  return old.length;
+  return names.map((name) => name.replace(/\.sql$/, ''));
+}
+
+/** The day a backup was made, in UTC, by its name: pace-bend-20261129-101500. */
+const madeOn = (name) => Date.parse(name.replace(/^pace-bend-(\d{4})(\d{2})(\d{2}).*$/, '$1-$2-$3T00:00:00Z'));
+const DAY_MS = 86_400_000;
+
+/**
+ * Drops the backups of a folder that are `days` days old or older, never the newest one, and notes of those that stay on which day they go. Returns
+ * how many went.
+ */
+export function keepDays(url, folder, days) {
+  const all = backupsIn(folder);
+  const oldest = Date.parse(new Date().toISOString().slice(0, 10)) - days * DAY_MS;
+  const gone = drop(
+    folder,
+    all.slice(0, -1).filter((name) => madeOn(name) <= oldest),
+  );
+  noteDropped(url, gone);
+  const stay = backupsIn(folder).map((name) => name.replace(/\.sql$/, ''));
+  if (stay.length > 0)
+    attempt(
+      url,
+      `UPDATE backup_made SET goes_on = DATE_ADD(DATE(made_at), INTERVAL ${days} DAY) WHERE name IN (${stay.map((name) => `'${name}'`).join(', ')});`,
+    );
+  return gone.length;
+}
+
+/** Drops the oldest backups of a folder until `keep` are left; touches nothing that is not named like one. Returns how many went. */
+export function keepNewest(url, folder, keep) {
+  const gone = drop(folder, backupsIn(folder).reverse().slice(keep));
+  noteDropped(url, gone);
+  return gone.length;
 }

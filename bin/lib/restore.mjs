@@ -119,3 +119,22 @@ export async function restoreInto(root, url, file, check) {
   );
   return now;
 }
+
+/**
+ * Writes down whoever was erased after the backup that stands now was made, for the next start to erase again. Returns how many of them are in it.
+ */
+export function writeErased(url, erased) {
+  const known = erased.filter(([id]) => /^[0-9a-f-]{36}$/.test(id));
+  if (known.length === 0) return 0;
+  const ids = known.map(([id]) => `'${id}'`).join(', ');
+  const back = new Set(query(url, `SELECT id FROM athlete WHERE id IN (${ids});`).map(([id]) => id));
+  const again = known.filter(([id]) => back.has(id));
+  if (again.length === 0) return 0;
+  const text = (value) => `0x${Buffer.from(value).toString('hex')}`;
+  query(
+    url,
+    `CREATE TABLE IF NOT EXISTS erase_again (athlete_id UUID NOT NULL PRIMARY KEY, erased_by VARCHAR(120) NOT NULL, copy VARCHAR(20) NOT NULL);
+     ${again.map(([id, by, copy]) => `REPLACE INTO erase_again VALUES ('${id}', ${text(by)}, ${text(copy)});`).join('\n')}`,
+  );
+  return again.length;
+}

@@ -7,6 +7,7 @@ import { openLog } from './http/log.ts';
 import { BadSetting, isOpen, readSettings, type Settings } from './app/settings.ts';
 import { migrate, requireReadable } from './db/migrate.ts';
 import { firstRow, openPool, type Pool } from './db/pool.ts';
+import { eraseAgain } from './keeping/erase.ts';
 import { ensurePractice } from './demo/load.ts';
 
 /** One line for the person at the terminal, and the end. */
@@ -43,6 +44,8 @@ try {
   await migrate(pool);
   await requireReadable(pool);
   await ensurePractice(pool, { now: now(), demo });
+  const again = await eraseAgain(pool, now());
+  if (again > 0) console.log(`Erased again after the restore: ${again === 1 ? 'one record' : `${again} records`}.`);
 } catch (error) {
   giveUp((error as Error).message);
 }

@@ -7,6 +7,7 @@ import * as catalogue from '../catalogue/index.ts';
 import * as caution from '../caution/index.ts';
 import * as areas from '../caution/areas.ts';
 import * as season from '../season/index.ts';
+import * as keeping from '../keeping/index.ts';
 import * as eventDay from '../eventDay/index.ts';
 import * as week from '../week/index.ts';
 import * as cycle from '../cycle/index.ts';
@@ -48,6 +49,7 @@ const faces: Record<string, Record<string, unknown>> = {
   season,
   week,
   eventDay,
+  keeping,
   device,
   exchange,
   fhir,

@@ -239,6 +239,7 @@ test.each(
     );
   const before = await everything();
   const bodies: Record<string, object> = {
+    'DELETE /keeping/kept/:id': { confirm: ANN.name },
     'PUT /athletes/:id': ANN,
     'PUT /visits/:id': { athleteId: theirs.athlete, startsAt: '2026-11-25T12:30:00.000Z', minutes: 30 },
     'PUT /runs/:id': {

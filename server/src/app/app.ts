@@ -22,6 +22,7 @@ import { eventRoutes } from '../events/routes.ts';
 import { dayRoutes } from '../days/routes.ts';
 import { problemOfDatabase } from '../db/failures.ts';
 import type { Pool } from '../db/pool.ts';
+import { keepingRoutes } from '../keeping/routes.ts';
 import { firstStepsRoutes } from '../firstSteps/routes.ts';
 import { homeRoutes } from '../home/routes.ts';
 import { noteRoutes } from '../notes/routes.ts';
@@ -165,6 +166,7 @@ export function createApp({
     athleteRoutes(pool, now),
     athleteFileRoutes(pool, now),
     archiveRoutes(pool, now),
+    keepingRoutes(pool, now),
     practiceTableRoutes(pool, now),
     squadRoutes(pool),
     seasonRoutes(pool, now),

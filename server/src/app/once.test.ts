@@ -143,7 +143,7 @@ test('whoever writes into a file while it is erased is told it is gone; nothing 
         const [path, body] = make(ids, uuid());
         return api().put(`/api${path}`).send(body);
       }),
-      api().delete(`/api/athletes/${ids.athleteId}`).send({ confirm: ANN.name }),
+      api().delete(`/api/athletes/${ids.athleteId}`).send({ confirm: ANN.name, copy: 'not wanted' }),
       ...writes.slice(4).map(([, make]) => {
         const [path, body] = make(ids, uuid());
         return api().put(`/api${path}`).send(body);

@@ -184,7 +184,7 @@ describe('into another practice', () => {
   test('an erased athlete comes back whole from their own record, and into nobody else’s', async () => {
     const { athleteId, visitId } = await newAskedVisit(home.app);
     const record = fileOf((await request(home.app).get(`/api/athletes/${athleteId}/record`).expect(200)).text);
-    await request(home.app).delete(`/api/athletes/${athleteId}`).send({ confirm: ANN.name }).expect(200);
+    await request(home.app).delete(`/api/athletes/${athleteId}`).send({ confirm: ANN.name, copy: 'not wanted' }).expect(200);
     await takeAll(home, record);
     const back = fileOf((await request(home.app).get(`/api/athletes/${athleteId}/record`).expect(200)).text);
     expect(content(back)).toEqual(content(record));

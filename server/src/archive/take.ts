@@ -65,6 +65,8 @@ export async function takePiece(
       report.left.push(...taking.leftRows);
     }
   }
+  // Whoever is on file again is not to be erased once more when a backup is put back.
+  if (athleteId !== null) await change(db, 'DELETE FROM erased WHERE athlete_id = ? AND practice_id = ?', [athleteId, practice.id]);
   await requireReadable(db, practice, athleteId, now);
   return { report: { counts: report.counts, left: report.left.slice(0, MOST_LEFT), newNames, same }, athleteId };
 }

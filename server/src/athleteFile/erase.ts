@@ -39,12 +39,17 @@ const AFTER = [
   'DELETE FROM athlete WHERE id = ?',
 ];
 
-/** Removes everything about an athlete, all of it or nothing. */
-export async function eraseAthlete(pool: Pool, athleteId: string): Promise<void> {
+/** Removes everything about an athlete, all of it or nothing. `first` is done in the same transaction while it still stands. */
+export async function eraseAthlete(
+  pool: Pool,
+  athleteId: string,
+  first: (db: Db) => Promise<void> = () => Promise.resolve(),
+): Promise<void> {
   await transaction(pool, async (db) => {
     // Whoever adds to the file meanwhile waits for these rows, and then finds that there is none any more.
     await rows(db, 'SELECT id FROM athlete WHERE id = ? FOR UPDATE', [athleteId]);
     await rows(db, 'SELECT id FROM visit WHERE athlete_id = ? FOR UPDATE', [athleteId]);
+    await first(db);
     for (const sql of STATEMENTS) await change(db, sql, [athleteId]);
     for (const table of ['rom_reading', 'finding'] as const) await eraseCorrected(db, table, athleteId);
     await eraseCheckIns(db, athleteId);

@@ -220,12 +220,12 @@ test('a whole record is one file; erasing needs the name, takes all of it, and l
   });
   expect(record.body.athletes[0].tables.rom_reading.map((each: { trials: number[] }) => each.trials)).toEqual([[100], [101]]);
 
-  await api().delete(`/api/athletes/${athleteId}`).send({ confirm: 'Ann' }).expect(422);
+  await api().delete(`/api/athletes/${athleteId}`).send({ confirm: 'Ann', copy: 'not wanted' }).expect(422);
   await requestAs(test_.app, await test_.cookieOf('therapist'))
     .delete(`/api/athletes/${athleteId}`)
-    .send({ confirm: ANN.name })
+    .send({ confirm: ANN.name, copy: 'not wanted' })
     .expect(403);
-  await api().delete(`/api/athletes/${athleteId}`).send({ confirm: ANN.name }).expect(200);
+  await api().delete(`/api/athletes/${athleteId}`).send({ confirm: ANN.name, copy: 'not wanted' }).expect(200);
   await api().get(`/api/athletes/${athleteId}`).expect(404);
   await api().get(`/api/visits/${visitId}`).expect(404);
   const tables = (

@@ -1,9 +1,8 @@
 import { buffer } from 'node:stream/consumers';
 import { Router } from 'express';
-import Joi from 'joi';
 import { ZipFile } from 'yazl';
 import { addDays } from '@pace-bend/core/load';
-import { LIMITS, type AthleteFile, type AthleteHistory } from '@pace-bend/core/record';
+import { type AthleteFile, type AthleteHistory } from '@pace-bend/core/record';
 import { caller } from '../access/guard.ts';
 import { conditionsOf, noTouchOf } from '../athletes/conditions.ts';
 import { goalsOf } from '../athletes/goals.ts';
@@ -15,8 +14,7 @@ import { idFrom } from '../http/ids.ts';
 import { spanOf } from '../http/span.ts';
 import { checkInsOf } from '../checkIns/queries.ts';
 import { loadsOf } from '../loads/queries.ts';
-import { invalid, notFound } from '../http/problem.ts';
-import { validate } from '../http/validate.ts';
+import { notFound } from '../http/problem.ts';
 import { dataPackage, RECORD_TABLES } from '@pace-bend/core/exchange';
 import { responseFile } from './response.ts';
 import { tablesOf } from './tables.ts';
@@ -29,10 +27,7 @@ import { referredVisits } from '../safety/queries.ts';
 import { squadNamesOf } from '../squads/queries.ts';
 import { errorKnowledge } from '../studies/queries.ts';
 import { visitsOf } from '../visits/queries.ts';
-import { eraseAthlete } from './erase.ts';
 import { athleteBundle } from './fhir.ts';
-
-const eraseSchema = Joi.object<{ confirm: string }, true>({ confirm: Joi.string().max(LIMITS.nameLength).required().label('The name') });
 
 const DAY_MS = 86_400_000;
 /** How far back a history goes: longer than anybody keeps one. */
@@ -133,19 +128,6 @@ export function athleteFileRoutes(pool: Pool, now: () => Date): Router {
     const span = spanOf(request.query, addDays(dayIn(practice.timeZone, now()), BOOKED_DAYS), HISTORY_DAYS, HISTORY_DAYS);
     const bundle = await snapshot(pool, (db) => athleteBundle(db, practice, id, span, now()));
     response.attachment('athlete-fhir.json').type('application/fhir+json').send(JSON.stringify(bundle));
-  });
-
-  /** Erases everything about an athlete. Their name has to be typed; what stays are lines of the audit, which hold no content. */
-  router.delete('/athletes/:id', async (request, response) => {
-    const id = idFrom(request);
-    const { practice } = caller(response);
-    const { confirm } = validate(eraseSchema, request.body);
-    const athlete = await athleteById(pool, practice.id, id);
-    if (!athlete) throw notFound('This athlete');
-    if (confirm.trim() !== athlete.name)
-      throw invalid([{ path: 'confirm', message: 'The name that was typed is not the athlete’s. Nothing was erased.' }]);
-    await eraseAthlete(pool, id);
-    response.json({ erased: true });
   });
 
   return router;

@@ -4,7 +4,8 @@ import { appendFileSync, copyFileSync, existsSync, mkdtempSync, readdirSync, rea
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { openTestApp, request, type TestApp } from '../testing/app.ts';
+import { eraseAgain } from '../keeping/erase.ts';
+import { NOW, openTestApp, request, type TestApp } from '../testing/app.ts';
 import { openPool, rows, type Pool } from './pool.ts';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '../../..');
@@ -89,7 +90,8 @@ test('a backup goes into an empty server, and every table is the same, row by ro
       expect(await rows(empty.pool, 'SELECT account_name AS who, what FROM audit')).toEqual([
         { who: 'At the terminal', what: 'restored from a backup' },
       ]);
-    else expect([table, await all(empty.pool)]).toEqual([table, await all(source.pool)]);
+    // That the backup was made is noted once it is.
+    else if (table !== 'backup_made') expect([table, await all(empty.pool)]).toEqual([table, await all(source.pool)]);
   }
   await request(source.app).get('/api/athletes').expect(200);
   await empty.pool.query(
@@ -141,7 +143,7 @@ const fingerprintOf = async (pool: Pool) => {
   const tables = (
     await rows<{ name: string }>(
       pool,
-      "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_NAME <> 'audit' ORDER BY TABLE_NAME",
+      "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_NAME NOT IN ('audit', 'backup_made') ORDER BY TABLE_NAME",
     )
   ).map((row) => row.name);
   return JSON.stringify(
@@ -209,4 +211,61 @@ test('backups by rote: the newest stay, what is named otherwise stays too, and t
   expect(run('restore', empty.url, join(rote, kept.filter((name) => /^pace-bend.*\.sql$/.test(name)).at(-1)!)).status).toBe(0);
   expect(await fingerprintOf(empty.pool)).toBe(await fingerprintOf(source.pool));
   await empty.drop();
+}, 120_000);
+
+test('backups say how long they stay and which are there; the old ones go, never the newest', async () => {
+  const practice = await openTestApp();
+  const [{ name } = { name: '' }] = await rows<{ name: string }>(practice.pool, 'SELECT DATABASE() AS name');
+  const url = sourceUrl.replace(/\/[^/]*$/, `/${name}`);
+  const byDays = join(folder, 'days');
+  expect(run('backup', url, byDays).said).toContain('stands in this backup until it is dropped');
+  const [made] = readdirSync(byDays).filter((each) => each.endsWith('.sql'));
+  const old = made!.replace(/\d{8}/, '20200101');
+  for (const each of ['.sql', '.check.json'])
+    copyFileSync(join(byDays, made!.replace('.sql', each)), join(byDays, old.replace('.sql', each)));
+  await practice.pool.query("INSERT INTO backup_made (name, made_at) VALUES (?, '2020-01-01')", [old.replace('.sql', '')]);
+  const said = run('backup', url, byDays, '--days', '30').said;
+  const goes = new Date(Date.now() + 30 * 86_400_000).toISOString().slice(0, 10);
+  expect(said).toContain('1 backup was dropped: 30 days old or older.');
+  expect(said).toContain(`stands in this backup until ${goes}`);
+  expect(readdirSync(byDays)).not.toContain(old);
+  const noted = await rows<{ name: string; goes: string | null; dropped: number }>(
+    practice.pool,
+    'SELECT name, goes_on AS goes, dropped_at IS NOT NULL AS dropped FROM backup_made ORDER BY made_at, name',
+  );
+  expect(noted.map(({ goes: on, dropped }) => [on, dropped])).toEqual([
+    [null, 1],
+    [goes, 0],
+    [goes, 0],
+  ]);
+  // Only one is left, however old it is: it stays.
+  for (const each of readdirSync(byDays)) rmSync(join(byDays, each));
+  expect(run('backup', url, byDays, '--days', 'soon').said).toContain('--days takes for how many days');
+  await practice.close();
+}, 120_000);
+
+test('whoever was erased after the backup is written down by the restore and erased again at the next start', async () => {
+  const practice = await openTestApp({ demo: true });
+  const [{ name } = { name: '' }] = await rows<{ name: string }>(practice.pool, 'SELECT DATABASE() AS name');
+  const url = sourceUrl.replace(/\/[^/]*$/, `/${name}`);
+  const into = join(folder, 'again');
+  run('backup', url, into);
+  const [athlete] = await rows<{ id: string; name: string }>(practice.pool, 'SELECT id, name FROM athlete ORDER BY name LIMIT 1');
+  await request(practice.app).delete(`/api/athletes/${athlete!.id}`).send({ confirm: athlete!.name, copy: 'handed over' }).expect(200);
+  const put = run(
+    'restore',
+    url,
+    join(
+      into,
+      readdirSync(into).find((each) => each.endsWith('.sql'))!,
+    ),
+    '--replace',
+  );
+  expect(put.said).toContain('One record of it was erased since; the next start erases it again.');
+  const there = () => rows(practice.pool, 'SELECT id FROM athlete WHERE id = ?', [athlete!.id]);
+  expect(await there()).toHaveLength(1);
+  expect(await eraseAgain(practice.pool, NOW)).toBe(1);
+  expect(await there()).toEqual([]);
+  expect(await rows(practice.pool, 'SELECT erased_by, copy FROM erased')).toMatchObject([{ copy: 'handed over' }]);
+  await practice.close();
 }, 120_000);

@@ -231,9 +231,11 @@ test('whoever is erased is in no start list any more, in none that was set up an
     .post(`/api/event-days/${id}/events`)
     .send({ events: [event({ kind: 'wish', wish, starter: { id: uuid(), athleteId, name: 'Ann Rower' }, race: null, nextRace: null })] })
     .expect(200);
-  const record = (await api().get(`/api/athletes/${athleteId}/record`).expect(200)).body as { eventDays: unknown[] };
-  expect(record.eventDays).toEqual([{ id, title: 'Autumn head', on_date: '2026-12-04' }]);
-  await api().delete(`/api/athletes/${athleteId}`).send({ confirm: ANN.name }).expect(200);
+  const record = (await api().get(`/api/athletes/${athleteId}/record`).expect(200)).body as {
+    athletes: { beside: { eventDays: unknown[] } }[];
+  };
+  expect(record.athletes[0]!.beside.eventDays).toEqual([{ id, title: 'Autumn head', onDate: '2026-12-04' }]);
+  await api().delete(`/api/athletes/${athleteId}`).send({ confirm: ANN.name, copy: 'not wanted' }).expect(200);
   const text = JSON.stringify(await fileOf(id));
   expect(text).not.toContain(athleteId);
   expect(text).not.toContain('Ann Rower');

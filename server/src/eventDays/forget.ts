@@ -79,3 +79,59 @@ async function forgetAdded(
         id,
       ]);
 }
+
+/** A guest: on a start list by name, without a file. */
+const isGuest = ({ athleteId, name }: Starter) => athleteId === null && name !== NOBODY;
+
+/** How many guests stand by name on the event days of a practice before a day. */
+export async function countGuests(db: Db, practiceId: string, before: string): Promise<number> {
+  let count = 0;
+  for (const { setUp, added } of await daysBefore(db, practiceId, before))
+    count += setUp.starters.filter(isGuest).length + added.filter(({ body }) => body.starter && isGuest(body.starter)).length;
+  return count;
+}
+
+/** Takes the names of guests out of the event days of a practice before a day: the times stay. Returns how many there were. */
+export async function forgetGuests(db: Db, practiceId: string, before: string): Promise<number> {
+  let count = 0;
+  for (const { id, setUp, added } of await daysBefore(db, practiceId, before, true)) {
+    const listed = setUp.starters.filter(isGuest).length;
+    count += listed + added.filter(({ body }) => body.starter && isGuest(body.starter)).length;
+    if (listed > 0)
+      await change(db, 'UPDATE event_day SET data = ?, revision = revision + 1 WHERE id = ?', [
+        JSON.stringify({ ...setUp, starters: setUp.starters.map((starter) => (isGuest(starter) ? erased(starter) : starter)) }),
+        id,
+      ]);
+    await forgetAdded(db, added, isGuest);
+  }
+  return count;
+}
+
+type AddedWish = { readonly id: string; readonly body: Extract<DayEventBody, { kind: 'wish' }> };
+
+async function daysBefore(
+  db: Db,
+  practiceId: string,
+  before: string,
+  lock = false,
+): Promise<{ readonly id: string; readonly setUp: EventDaySetUp; readonly added: AddedWish[] }[]> {
+  const days = await rows<{ id: string; data: unknown }>(
+    db,
+    `SELECT id, data FROM event_day WHERE practice_id = ? AND on_date < ? ORDER BY id${lock ? ' FOR UPDATE' : ''}`,
+    [practiceId, before],
+  );
+  const found = [];
+  for (const { id, data } of days) {
+    const wishes = await rows<AddedEvent>(
+      db,
+      "SELECT id, event_day_id AS dayId, data FROM event_day_event WHERE event_day_id = ? AND JSON_VALUE(data, '$.kind') = 'wish' ORDER BY id",
+      [id],
+    );
+    found.push({
+      id,
+      setUp: fromJson<EventDaySetUp>(data),
+      added: wishes.map((event): AddedWish => ({ id: event.id, body: fromJson<AddedWish['body']>(event.data) })),
+    });
+  }
+  return found;
+}

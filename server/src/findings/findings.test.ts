@@ -100,7 +100,7 @@ test('a goal takes the place of the one before; erasing leaves neither goals nor
   await put(visitId, uuid(), END).expect(200);
   const record = (await request(test_.app).get(`/api/athletes/${athleteId}/record`).expect(200)).body;
   expect([record.findings.length, record.goals.length, record.findings[0].data.endFeel]).toEqual([1, 2, 'capsular']);
-  await request(test_.app).delete(`/api/athletes/${athleteId}`).send({ confirm: 'Ann Example' }).expect(200);
+  await request(test_.app).delete(`/api/athletes/${athleteId}`).send({ confirm: 'Ann Example', copy: 'not wanted' }).expect(200);
   const [left] = await test_.pool.query(
     'SELECT (SELECT COUNT(*) FROM finding WHERE visit_id = ?) AS f, (SELECT COUNT(*) FROM athlete_goal WHERE athlete_id = ?) AS g',
     [visitId, athleteId],

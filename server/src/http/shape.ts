@@ -62,10 +62,7 @@ export function requireSaneShape(
       throw new Problem('too-deep', `What was sent is nested deeper than ${deepest} levels at ${shown(path)}. Nothing was written.`);
     const members = Array.isArray(value) ? null : Object.keys(value);
     if (members && members.length > widest)
-      throw new Problem(
-        'too-much',
-        `An object that was sent has more than ${widest} members at ${shown(path)}. Nothing was written.`,
-      );
+      throw new Problem('too-much', `An object that was sent has more than ${widest} members at ${shown(path)}. Nothing was written.`);
     const count = members ? members.length : (value as unknown[]).length;
     parts += count;
     if (parts > most) throw new Problem('too-much', `What was sent has more than ${most} parts. Nothing was written.`);

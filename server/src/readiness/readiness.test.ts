@@ -348,7 +348,7 @@ describe('a visit that is softened', () => {
       21, 1, 1, 1,
     ]);
     const { name } = record.athlete[0];
-    await api().delete(`/api/athletes/${athleteId}`).send({ confirm: name }).expect(200);
+    await api().delete(`/api/athletes/${athleteId}`).send({ confirm: name, copy: 'not wanted' }).expect(200);
     for (const table of ['check_in', 'training_load', 'check_in_link'])
       expect(await rows(test_.pool, `SELECT 1 FROM ${table} WHERE athlete_id = ?`, [athleteId])).toEqual([]);
   });

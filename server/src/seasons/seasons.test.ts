@@ -365,6 +365,6 @@ test('an athlete who is erased leaves no season behind', async () => {
   expect(record.season[0].data.blocks).toHaveLength(1);
   expect(record.events[0].name).toBe('Gone with them');
   const athlete = (await api().get(`/api/athletes/${athleteId}`).expect(200)).body.athlete;
-  await api().delete(`/api/athletes/${athleteId}`).send({ confirm: athlete.name }).expect(200);
+  await api().delete(`/api/athletes/${athleteId}`).send({ confirm: athlete.name, copy: 'not wanted' }).expect(200);
   await api().get(`/api/athletes/${athleteId}/season`).expect(404);
 });

@@ -192,7 +192,7 @@ test('an athlete who is erased is nobody in the studies', async () => {
       })),
     }),
   );
-  await api().delete(`/api/athletes/${athleteId}`).send({ confirm: ANN.name }).expect(200);
+  await api().delete(`/api/athletes/${athleteId}`).send({ confirm: ANN.name, copy: 'not wanted' }).expect(200);
   const { studies } = (await api().get('/api/studies').expect(200)).body as { studies: Study[] };
   const study = studies.find((each) => each.id === id)!;
   expect(study.subjects[0]).toEqual({ label: 'Erased 1', athleteId: null, side: 'left' });

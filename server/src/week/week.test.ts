@@ -87,7 +87,7 @@ test('times somebody can come: kept, changed by revision, erased with them', asy
     .send({ ...sent, revision: 1, spans: [{ weekday: 2, fromMin: 1140, toMin: 960 }] })
     .expect(422);
   expect((await week()).athletes.find(({ facts }) => facts.id === id)!.times).toEqual({ perWeek: 1, spans: sent.spans });
-  await api().delete(`/api/athletes/${id}`).send({ confirm: ANN.name }).expect(200);
+  await api().delete(`/api/athletes/${id}`).send({ confirm: ANN.name, copy: 'not wanted' }).expect(200);
   expect(await rows(test_.pool, 'SELECT 1 FROM athlete_times WHERE athlete_id = ?', [id])).toEqual([]);
 });
 

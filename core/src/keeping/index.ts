@@ -1,0 +1,15 @@
+export {
+  addMonths,
+  dueBefore,
+  KEPT_KINDS,
+  KEEPING_LIMITS,
+  keptTables,
+  keptUntil,
+  NO_KEEPING,
+  type DueKind,
+  type Keeping,
+  type KeptKind,
+  type KeepingPage,
+  type KeptRecord,
+  type LawRule,
+} from './keeping.ts';
