@@ -212,13 +212,18 @@ test('the file is saved as it is made; what cannot be is named; erasing asks for
   const download = page.waitForEvent('download');
   await record.getByRole('link', { name: /whole record/ }).click();
   expect(JSON.parse(readFileSync(await (await download).path(), 'utf8'))).toMatchObject({
-    format: 'pace-bend athlete record',
-    athlete: [{ name: 'Whole File', thigh_cm: 44.5 }],
+    format: 'pace-bend-archive',
+    athletes: [{ tables: { athlete: [{ name: 'Whole File', thigh_cm: 44.5 }] } }],
   });
   await record.getByRole('button', { name: 'Erase this athlete' }).click();
   await record.getByLabel(/^Type the name/).fill('Whole');
   await record.getByRole('button', { name: 'Erase for good' }).click();
-  await expect(record.getByRole('alert')).toContainText('exactly');
+  await expect(record.getByRole('alert')).toHaveText([/^Export their record first/, /exactly/]);
+  await expect(record).toContainText('Everything goes: file, visits, readings');
+  const handedOver = page.waitForEvent('download');
+  await record.getByRole('link', { name: 'Export the record to hand over' }).click();
+  expect((await handedOver).suggestedFilename()).toBe('athlete-record.json');
+  await expect(record.getByRole('alert')).toHaveText([/exactly/]);
   await record.getByLabel(/^Type the name/).fill('Whole File');
   await record.getByRole('button', { name: 'Erase for good' }).click();
   await expect(page).toHaveURL(/\/squad$/);

@@ -87,7 +87,7 @@ export const router = createRouter({
     { path: '/visit/:id/letter', name: 'letter', component: () => import('../steps/referral/LetterView.vue'), meta: visit },
     { path: `/visit/:id/:step(${steps})`, name: 'step', component: () => import('../steps/VisitView.vue'), meta: visit },
     {
-      path: '/practice/:page(scope|phases|notes|hours|sports|error|people|audit|export|first-steps|me)?',
+      path: '/practice/:page(scope|phases|notes|hours|sports|error|people|audit|export|keeping|first-steps|me)?',
       name: 'practice',
       component: () => import('../practice/PracticeView.vue'),
     },

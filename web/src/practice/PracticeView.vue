@@ -42,6 +42,12 @@ const ALL = [
     view: defineAsyncComponent(() => import('./ExportPage.vue')),
   },
   {
+    id: 'keeping',
+    label: 'Keeping',
+    may: () => session.may('GET', '/keeping'),
+    view: defineAsyncComponent(() => import('./KeepingPage.vue')),
+  },
+  {
     id: 'first-steps',
     label: 'First steps',
     may: () => session.may('GET', '/first-steps'),

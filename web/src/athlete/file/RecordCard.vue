@@ -1,25 +1,15 @@
 <script setup lang="ts">
-import Button from 'ant-design-vue/es/button';
 import { computed, ref } from 'vue';
-import { useRouter } from 'vue-router';
 import { RECORD_TABLES } from '@pace-bend/core/exchange';
 import type { Athlete } from '@pace-bend/core/record';
-import { api } from '../../api/api.ts';
-import { useAction } from '../../parts/useAction.ts';
 import { useSession } from '../../stores/session.ts';
 import DayField from '../../parts/DayField.vue';
-import TextInput from '../../parts/TextInput.vue';
+import EraseForm from './EraseForm.vue';
 
 /** The record as files that others can read, and erasing it for good. */
 const props = defineProps<{ athlete: Athlete }>();
 const session = useSession();
-const router = useRouter();
 const erasing = ref(false);
-const typed = ref('');
-/** What was typed is not the name. */
-const other = ref(false);
-const { busy, problem, run } = useAction();
-const wrong = computed(() => (other.value ? 'Type the name exactly as it stands above.' : (problem.value?.message ?? '')));
 
 /** The days whose visits go into the FHIR bundle; empty for all. */
 const from = ref('');
@@ -29,12 +19,6 @@ const fhirHref = computed(() => {
   const span = new URLSearchParams({ ...(from.value && { from: from.value }), ...(to.value && { to: to.value }) }).toString();
   return `/api/athletes/${props.athlete.id}/fhir${span && `?${span}`}`;
 });
-
-async function erase(): Promise<void> {
-  other.value = typed.value.trim() !== props.athlete.name;
-  if (other.value) return;
-  if (await run(() => api('DELETE', `/athletes/${props.athlete.id}`, { confirm: typed.value.trim() }))) await router.push('/squad');
-}
 </script>
 
 <template>
@@ -76,20 +60,7 @@ async function erase(): Promise<void> {
     </div>
     <template v-if="session.may('DELETE', '/athletes/:id')">
       <button v-if="!erasing" type="button" class="link" @click="erasing = true">Erase this athlete</button>
-      <form v-else class="fields" @submit.prevent="erase">
-        <p>
-          Everything goes: file, visits, readings, plans, runs, notes. It cannot be undone. Only the line that it was erased stays in the
-          audit.
-        </p>
-        <div class="field">
-          <label for="erase-name">Type the name to erase: {{ athlete.name }}</label>
-          <TextInput id="erase-name" v-model="typed" autocomplete="off" :aria-invalid="wrong ? 'true' : undefined" />
-          <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-        </div>
-        <div class="choices">
-          <Button danger html-type="submit" :disabled="busy">Erase for good</Button><Button @click="erasing = false">Keep</Button>
-        </div>
-      </form>
+      <EraseForm v-else :athlete="athlete" @keep="erasing = false" />
     </template>
   </section>
 </template>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue';
+import type { KeepingPage } from '@pace-bend/core/keeping';
+import { api } from '../api/api.ts';
+import { stillStandsIn } from '../parts/backupWords.ts';
+import { dayWords } from '../parts/words.ts';
+import ProblemNote from '../parts/ProblemNote.vue';
+import { useAction } from '../parts/useAction.ts';
+import DueCard from './DueCard.vue';
+import KeptByLawCard from './KeptByLawCard.vue';
+import PeriodsForm from './PeriodsForm.vue';
+
+/** How long what is kept, what is due, what the law keeps of those who were erased, and where they still stand. */
+const page = ref<KeepingPage | null>(null);
+const { problem, run } = useAction();
+const load = () =>
+  run(async () => {
+    page.value = await api<KeepingPage>('GET', '/keeping');
+  });
+onMounted(load);
+</script>
+
+<template>
+  <ProblemNote v-if="problem && !page" :problem="problem" :retry="load" />
+  <p v-else-if="!page" class="soft" role="status">Reading …</p>
+  <div v-else class="cards">
+    <PeriodsForm :page="page" @kept="load" />
+    <DueCard :page="page" @erased="load" />
+    <KeptByLawCard :page="page" @erased="load" />
+    <section class="card fields" aria-label="Backups">
+      <h2>Backups</h2>
+      <p>{{ stillStandsIn(page.backups, dayWords).replace('They still stand', 'Whoever is erased today still stands') }}</p>
+      <ul v-if="page.backups.length > 0" class="plain">
+        <li v-for="backup in page.backups" :key="backup.name">
+          <span>made {{ dayWords(backup.madeAt.slice(0, 10)) }}</span>
+          <span class="soft">{{ backup.goesOn ? `goes from ${dayWords(backup.goesOn)} on` : 'no day set' }}</span>
+        </li>
+      </ul>
+      <p class="soft">
+        When an older backup is put back, whoever was erased since is erased again at the next start, as long as the database of today is
+        there to say who.
+        {{
+          page.erased.count === 0
+            ? 'Nobody was erased so far.'
+            : `${page.erased.count} erased so far, last on ${dayWords(page.erased.last!)}.`
+        }}
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
+  gap: 14px;
+  align-items: start;
+}
+
+p {
+  margin: 0;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  padding: 6px 0;
+  border-top: 1px solid var(--line-faint);
+}
+</style>
