@@ -35,7 +35,7 @@ test('somebody is erased on their wish: a copy, what the law keeps apart until i
   });
 
   await page.goto(application.url);
-  await walkIn(page, 'Tilda Brandt');
+  await walkIn(page, 'Tilda Brandt', '2001-05-06', application.url);
   const visit = page.url();
   const athlete = (await (await page.request.get(`${application.url}/api/athletes?find=Tilda`)).json()) as { athletes: { id: string }[] };
   const file = `${application.url}/athlete/${athlete.athletes[0]!.id}/file`;

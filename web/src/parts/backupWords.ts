@@ -2,15 +2,15 @@ import type { KeepingPage } from '@pace-bend/core/keeping';
 
 type Backups = KeepingPage['backups'];
 
-/** Where somebody who is erased today still stands, and until when. */
-export function stillStandsIn(backups: Backups, dayWords: (day: string) => string): string {
-  if (backups.length === 0) return 'No backup is noted here in which they still stand. Copies made by other means are not known here.';
+/** Where somebody who is erased today still stands, and until when. `who` begins the sentence. */
+export function stillStandsIn(backups: Backups, dayWords: (day: string) => string, who = 'They still stand'): string {
+  if (backups.length === 0) return 'No backup is noted here. Copies made by other means are not known here.';
   const many = backups.length === 1 ? 'one backup' : `${backups.length} backups`;
   const ends = backups.flatMap(({ goesOn }) => goesOn ?? []).sort();
   const open = backups.length - ends.length;
   const last = ends.at(-1);
   const sentences = [
-    `They still stand in ${many} noted here`,
+    `${who} in ${many} noted here`,
     ...(open === 0 ? [`the last of them goes with the first backup made on ${dayWords(last!)} or after`] : []),
     ...(open === 0
       ? []

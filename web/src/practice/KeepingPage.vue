@@ -25,36 +25,43 @@ onMounted(load);
   <p v-else-if="!page" class="soft" role="status">Reading …</p>
   <div v-else class="cards">
     <PeriodsForm :page="page" @kept="load" />
-    <DueCard :page="page" @erased="load" />
-    <KeptByLawCard :page="page" @erased="load" />
-    <section class="card fields" aria-label="Backups">
-      <h2>Backups</h2>
-      <p>{{ stillStandsIn(page.backups, dayWords).replace('They still stand', 'Whoever is erased today still stands') }}</p>
-      <ul v-if="page.backups.length > 0" class="plain">
-        <li v-for="backup in page.backups" :key="backup.name">
-          <span>made {{ dayWords(backup.madeAt.slice(0, 10)) }}</span>
-          <span class="soft">{{ backup.goesOn ? `goes from ${dayWords(backup.goesOn)} on` : 'no day set' }}</span>
-        </li>
-      </ul>
-      <p class="soft">
-        When an older backup is put back, whoever was erased since is erased again at the next start, as long as the database of today is
-        there to say who.
-        {{
-          page.erased.count === 0
-            ? 'Nobody was erased so far.'
-            : `${page.erased.count} erased so far, last on ${dayWords(page.erased.last!)}.`
-        }}
-      </p>
-    </section>
+    <div class="stack">
+      <DueCard :page="page" @erased="load" />
+      <KeptByLawCard :page="page" @erased="load" />
+      <section class="card fields" aria-label="Backups">
+        <h2>Backups</h2>
+        <p>{{ stillStandsIn(page.backups, dayWords, 'Whoever is erased today still stands') }}</p>
+        <ul v-if="page.backups.length > 0" class="plain">
+          <li v-for="backup in page.backups" :key="backup.name">
+            <span>made {{ dayWords(backup.madeAt.slice(0, 10)) }}</span>
+            <span class="soft">{{ backup.goesOn ? `goes from ${dayWords(backup.goesOn)} on` : 'no day set' }}</span>
+          </li>
+        </ul>
+        <p class="soft">
+          When an older backup is put back, whoever was erased since is erased again at the next start, as long as the database of today is
+          there to say who.
+          {{
+            page.erased.count === 0
+              ? 'Nobody was erased so far.'
+              : `${page.erased.count} erased so far, last on ${dayWords(page.erased.last!)}.`
+          }}
+        </p>
+      </section>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.cards {
+.cards,
+.stack {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
   gap: 14px;
   align-items: start;
+}
+
+.stack {
+  grid-template-columns: 1fr;
 }
 
 p {

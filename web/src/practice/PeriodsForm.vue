@@ -145,4 +145,8 @@ p {
   display: grid;
   gap: 6px;
 }
+
+.kinds :deep(.ant-checkbox-wrapper) {
+  white-space: normal;
+}
 </style>

@@ -165,6 +165,10 @@ section + section {
   margin-top: 18px;
 }
 
+section h3 {
+  margin: 0 0 8px;
+}
+
 section p {
   margin: 6px 0;
 }
