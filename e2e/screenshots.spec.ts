@@ -284,9 +284,10 @@ test('a day at an event, and what leaves the program', async ({ page, expectedEr
   await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0);
   await picture(page, 'event-board');
   await page.setViewportSize({ width: 1280, height: 800 });
-  await page.goto(`/athlete/${await athleteNamed(page, 'Ines Okkonen')}/file`);
-  const record = page.getByRole('region', { name: 'Record' });
-  await record.scrollIntoViewIfNeeded();
-  await expect(record.getByRole('link', { name: /HL7 FHIR R4/ })).toBeVisible();
+  const bundle = await (await page.request.get(`/api/athletes/${await athleteNamed(page, 'Ines Okkonen')}/fhir`)).body();
+  await page.goto('/practice/export');
+  const card = page.getByRole('region', { name: 'Read records in' });
+  await card.locator('input[type=file]').setInputFiles({ name: 'ines.json', mimeType: 'application/fhir+json', buffer: bundle });
+  await expect(card.getByRole('button', { name: 'Read in 1 athlete' })).toBeEnabled();
   await picture(page, 'export');
 });

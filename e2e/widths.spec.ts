@@ -91,7 +91,7 @@ test('the demo, at every width', async ({ page, expectedErrors }) => {
       ...['/squad/read-in', '/load/read-in', '/shelf/entry/rectus-femoris-pin/practise', '/shelf/ways', '/shelf/compare', '/shelf/way'],
       ...of(wren, '/limits', '/mornings', '/report', '/history'),
       ...of(visit, '/sheet', '/note', '/letter', '/home'),
-      ...of('/practice/', 'scope', 'phases', 'notes', 'hours', 'sports', 'error', 'people', 'audit', 'me'),
+      ...of('/practice/', 'scope', 'phases', 'notes', 'hours', 'sports', 'error', 'people', 'audit', 'export', 'keeping', 'me'),
       ...['/shelf/new', '/nowhere'],
     ],
     FEW,

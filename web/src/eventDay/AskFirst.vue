@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import { computed } from 'vue';
-import { CONSENT_AREAS, limitWords, STOP_QUESTIONS, type ConsentArea } from '@pace-bend/core/caution';
+import { limitWords, STOP_QUESTIONS, type ConsentArea } from '@pace-bend/core/caution';
 import { areasOf, eventLimit, KIND_WORDS, type BoardRow } from '@pace-bend/core/eventDay';
 import { protocolBlocks } from '@pace-bend/core/method';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useShelf } from '../stores/shelf.ts';
 import { usePractice } from '../stores/practice.ts';
 import CautionLine from './CautionLine.vue';
-import { listed } from './words.ts';
+import { areaWords } from './words.ts';
 import type { Records } from './useRecords.ts';
 
 /** Before hands go on: what is on file, the stop questions and consent, answered by one tap when all is well. */
@@ -28,7 +28,6 @@ const areas = computed(() =>
       )
     : [],
 );
-const areaWords = computed(() => listed(CONSENT_AREAS.filter(({ id }) => areas.value.includes(id)).map(({ name }) => name)));
 </script>
 
 <template>
@@ -43,7 +42,7 @@ const areaWords = computed(() => listed(CONSENT_AREAS.filter(({ id }) => areas.v
       <ul class="plain questions" aria-label="Stop questions">
         <li v-for="question in STOP_QUESTIONS" :key="question.id">{{ question.words }}</li>
       </ul>
-      <p v-if="areas.length > 0">Hands on {{ areaWords }}: do they agree?</p>
+      <p v-if="areas.length > 0">Hands on {{ areaWords(areas) }}: do they agree?</p>
       <div class="keys">
         <Button type="primary" size="large" @click="emit('well', areas)">{{
           areas.length > 0 ? 'None of these, and they agree' : 'None of these'

@@ -14,7 +14,7 @@ import CautionLine from './CautionLine.vue';
 import StopAsk from './StopAsk.vue';
 import { NOTHING, useRecordForm } from './useRecordForm.ts';
 import type { Records } from './useRecords.ts';
-import { listed } from './words.ts';
+import { areaWords, listed } from './words.ts';
 
 /** Half a minute of writing: what was done of the sequence, two words; or that somebody was sent on instead. */
 const props = defineProps<{
@@ -27,7 +27,7 @@ const props = defineProps<{
 const emit = defineEmits<{ write: [record: EventRecord]; close: [] }>();
 const shelf = useShelf();
 const form = useRecordForm(props.row, props.records, props.sendOn, props.lastEventId);
-const { fields, isGuest, protocols, steps, look, context, raised, isNewWork, birthDateWrong, missing } = form;
+const { fields, isGuest, protocols, steps, look, context, raised, isNewWork, moreAreas, birthDateWrong, missing } = form;
 const refusal = computed(() => props.records.refusedOf(props.row.state.wish.id)?.refusal ?? null);
 const sending = computed(() => props.sendOn || raised.value.length > 0);
 const SIDES = [
@@ -92,6 +92,10 @@ function write(): void {
         <Button v-if="!sending" size="large" type="primary" @click="fields.asked = true">None of the stop questions</Button>
         <StopAsk :raised="fields.raised" @change="(to) => (fields.raised = to)" />
       </section>
+
+      <Checkbox v-if="moreAreas.length > 0" v-model:checked="fields.agreedMore"
+        >They agreed to hands on {{ areaWords(moreAreas) }} as well</Checkbox
+      >
 
       <template v-if="raised.length > 0">
         <div class="field">

@@ -41,6 +41,8 @@ export function useRecordForm(row: BoardRow, records: Records, raisedFirst: bool
     protocolId: refused?.protocolId ?? protocols[0]?.id ?? NOTHING,
     left: {} as Record<string, boolean>,
     sides: {} as Record<string, string>,
+    /** Agreed to now, beside what was agreed to before hands went on. */
+    agreedMore: false,
     knowsWork: refused?.knowsWork ?? false,
     words: refused?.words ?? '',
     to: refused?.referral?.to ?? '',
@@ -51,7 +53,11 @@ export function useRecordForm(row: BoardRow, records: Records, raisedFirst: bool
   const protocol = computed(() => protocols.find(({ id }) => id === fields.protocolId) ?? null);
   // Each sequence is taken with ids of its own, once.
   const planned = computed(() => (protocol.value ? protocolBlocks(protocol.value, uuid) : []));
-  watch(planned, () => Object.assign(fields, { left: {}, sides: {} }));
+  watch(planned, () => {
+    Object.assign(fields, { left: {}, sides: {}, agreedMore: false });
+    // What was asked here was asked for the sequence that stood here.
+    if (row.state.asked === null && refused === undefined) fields.asked = false;
+  });
 
   const raised = computed(() => Object.keys(fields.raised) as QuestionId[]);
   const context = computed(() =>
@@ -89,6 +95,11 @@ export function useRecordForm(row: BoardRow, records: Records, raisedFirst: bool
   );
   const done = computed(() => (raised.value.length > 0 ? [] : steps.value.filter((step) => step.done).map(({ looked }) => looked.block)));
 
+  /** What was agreed to before hands went on; null where it was not asked then. */
+  const agreed = refused?.consent ?? row.state.asked;
+  /** Areas of what was done that nobody has agreed to yet: the sequence was another one when it was asked. */
+  const moreAreas = computed(() => (agreed === null ? [] : areasOf(done.value, shelf.shelf).filter((area) => !agreed.includes(area))));
+
   const birthDateWrong = computed(() =>
     !isGuest || fields.birthDate === '' ? null : isDay(fields.birthDate) ? checkBirthDate(fields.birthDate, practice.today) : 'Not a day.',
   );
@@ -99,6 +110,7 @@ export function useRecordForm(row: BoardRow, records: Records, raisedFirst: bool
     if (isGuest && (fields.birthDate === '' || birthDateWrong.value !== null)) list.push('their birth date');
     if (isGuest && !fields.agreed) list.push('that they agree to be on file');
     if (!fields.asked && raised.value.length === 0) list.push('the stop questions');
+    if (moreAreas.value.length > 0 && !fields.agreedMore) list.push('that they agreed to it');
     if (raised.value.length > 0 && fields.to.trim() === '') list.push('whom they were sent on to');
     return list;
   });
@@ -118,7 +130,7 @@ export function useRecordForm(row: BoardRow, records: Records, raisedFirst: bool
       startsAt: began,
       minutes: recordMinutes(began, ended),
       answers: Object.fromEntries(STOP_QUESTIONS.map(({ id }) => [id, fields.raised[id] ?? 'no'])),
-      consent: done.value.length > 0 ? areasOf(done.value, shelf.shelf) : (row.state.asked ?? []),
+      consent: agreed === null ? areasOf(done.value, shelf.shelf) : [...agreed, ...moreAreas.value],
       protocolId: sentOn ? null : (protocol.value?.id ?? null),
       blocks: done.value,
       words: fields.words.trim(),
@@ -127,5 +139,20 @@ export function useRecordForm(row: BoardRow, records: Records, raisedFirst: bool
     };
   }
 
-  return { fields, isGuest, protocols, protocol, steps, look, context, raised, isNewWork, done, birthDateWrong, missing, record };
+  return {
+    fields,
+    isGuest,
+    protocols,
+    protocol,
+    steps,
+    look,
+    context,
+    raised,
+    isNewWork,
+    done,
+    moreAreas,
+    birthDateWrong,
+    missing,
+    record,
+  };
 }

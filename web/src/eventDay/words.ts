@@ -1,3 +1,4 @@
+import { CONSENT_AREAS, type ConsentArea } from '@pace-bend/core/caution';
 import { KIND_WORDS, type BoardRow, type NotServed, type Refusal, type Remedy } from '@pace-bend/core/eventDay';
 
 /** Where somebody is, in the words of the board. */
@@ -29,3 +30,7 @@ export const standingWords = ({ standing, by, state }: Pick<BoardRow, 'standing'
   if (standing === 'at-risk') return `at risk, ${by} min`;
   return state.status === 'onTable' ? `${by} min over` : `late, ${by} min`;
 };
+
+/** Areas somebody agrees to hands on, in words. */
+export const areaWords = (areas: readonly ConsentArea[]): string =>
+  listed(CONSENT_AREAS.filter(({ id }) => areas.includes(id)).map(({ name }) => name));
