@@ -1,3 +1,4 @@
+import { DateTime } from 'luxon';
 import type { Page } from '@playwright/test';
 import { overprints } from './overprint.ts';
 import { addMotion, athleteNamed, becomeOwner, expect, plannedVisit, saved, test, toTheTable, typeTrials } from './support.ts';
@@ -96,6 +97,14 @@ test('the demo, at every width', async ({ page, expectedErrors }) => {
     ],
     FEW,
   );
+});
+
+test('the day when somebody who has not come is late, at every width', async ({ page, expectedErrors }) => {
+  expect(expectedErrors).toEqual([]);
+  await page.goto('/');
+  await page.clock.setFixedTime(DateTime.now().setZone(ZONE).set({ hour: 15, minute: 58 }).toJSDate());
+  await sweep(page, ['/']);
+  await expect(page.getByText(/^late: about/).first()).toBeAttached();
 });
 
 test('a practice on its first day, and one with long names on a full day, at every width', async ({

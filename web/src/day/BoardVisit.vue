@@ -34,6 +34,8 @@ const { about, readinessWords, isOver, lateWords, place } = useDayVisit(
   props.booking,
 );
 const roomy = computed(() => height.value >= 56 && props.placed.columns === 1);
+/** From this height there is room for everything there is to say. */
+const TALL = 96;
 /** A long name is whole in smaller letters. */
 const long = computed(() => visit.value.athleteName.length > LONG_NAME);
 const { dayGrid: GRID, visitMinutes } = LIMITS;
@@ -155,7 +157,7 @@ function open(event: MouseEvent): void {
     <a
       :href="`/visit/${visit.id}`"
       class="open"
-      :class="{ roomy, tall: height >= 96 }"
+      :class="{ roomy, tall: height >= TALL, tells: lateWords !== '' }"
       draggable="false"
       aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown Alt+ArrowLeft Alt+ArrowRight Delete"
       @click="open"
@@ -170,7 +172,11 @@ function open(event: MouseEvent): void {
         ><span class="named"
           ><b>{{ visit.athleteName }}</b
           ><ReadinessMark v-if="!isOver" :shape="visit.readiness.word" aria-hidden="true" /></span
-        ><span v-if="roomy && !long && (isOver || height >= 66)" class="soft small about" :title="about">{{ about }}</span
+        ><span
+          v-if="roomy && !long && (isOver || height >= 66) && (!lateWords || height >= TALL)"
+          class="soft small about"
+          :title="about"
+          >{{ about }}</span
         ><span v-if="!isOver" class="small why" :title="readinessWords">{{ readinessWords }}</span>
         <span v-if="lateWords" class="late small">{{ lateWords }}</span></span
       >
@@ -213,6 +219,8 @@ function open(event: MouseEvent): void {
   white-space: nowrap;
 }
 
+/* That they are late comes before how they are. */
+.open.tells:not(.tall) .why,
 .open:not(.roomy) .why,
 .long .open:not(.tall) .why {
   position: absolute;

@@ -61,7 +61,7 @@ onMounted(load);
 }
 
 .stack {
-  grid-template-columns: 1fr;
+  grid-template-columns: minmax(0, 1fr);
 }
 
 p {
