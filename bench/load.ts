@@ -151,7 +151,11 @@ const REQUESTS: readonly { readonly name: string; readonly path: string; readonl
         [practiceId],
       ),
   },
-  { name: 'an athlete, whole record', path: `/athletes/${one.athleteId}/record`, bare: () => partOf(pool, layout, 'athlete', one.athleteId) },
+  {
+    name: 'an athlete, whole record',
+    path: `/athletes/${one.athleteId}/record`,
+    bare: () => partOf(pool, layout, 'athlete', one.athleteId),
+  },
   {
     name: 'a coach, four crews',
     path: '/coach',
@@ -205,18 +209,21 @@ for (const request of REQUESTS) {
   found.push({ name: request.name, server: median(server_), bare: median(bare) });
 }
 
-/** All readings of everybody as a table: lines and the most memory while it is sent, beside reading the same rows by one query. */
-async function exported(): Promise<{ readonly ms: number; readonly lines: number; readonly heapMb: number }> {
+/** What leaves of the whole practice: its lines, its size and the most memory while it is sent, beside reading the same rows by one query. */
+async function exported(
+  path: string,
+): Promise<{ readonly ms: number; readonly lines: number; readonly sentMb: number; readonly heapMb: number }> {
   global.gc?.();
   const before = process.memoryUsage().heapUsed;
-  let [lines, most] = [0, 0];
+  let [lines, most, sent] = [0, 0, 0];
   const from = performance.now();
-  const answer = await fetch(`${base}/export/tables/readings`, { headers: { Cookie: cookie } });
+  const answer = await fetch(`${base}${path}`, { headers: { Cookie: cookie } });
   for await (const part of answer.body as unknown as AsyncIterable<Uint8Array>) {
+    sent += part.length;
     for (const byte of part) if (byte === 10) lines += 1;
     most = Math.max(most, process.memoryUsage().heapUsed - before);
   }
-  return { ms: performance.now() - from, lines, heapMb: most / 2 ** 20 };
+  return { ms: performance.now() - from, lines, sentMb: sent / 2 ** 20, heapMb: most / 2 ** 20 };
 }
 const bareReadings = () =>
   timed(() =>
@@ -224,19 +231,23 @@ const bareReadings = () =>
       'SELECT r.*, a.name FROM rom_reading r JOIN visit v ON v.id = r.visit_id JOIN athlete a ON a.id = v.athlete_id ORDER BY a.name, a.id, r.taken_at',
     ),
   );
-await exported();
-await bareReadings();
-const [tables, bares] = [
-  [await exported(), await exported(), await exported()],
-  [await bareReadings(), await bareReadings(), await bareReadings()],
-];
-const table = {
-  ms: median(tables.map(({ ms }) => ms)),
-  bareMs: median(bares),
-  lines: tables[0]!.lines - 1,
-  heapMb: Math.max(...tables.map(({ heapMb }) => heapMb)),
-};
-process.stdout.write(`${JSON.stringify({ found, table })}\n`);
+async function beside(path: string) {
+  await exported(path);
+  await bareReadings();
+  const [runs, bares] = [
+    [await exported(path), await exported(path), await exported(path)],
+    [await bareReadings(), await bareReadings(), await bareReadings()],
+  ];
+  return {
+    ms: median(runs.map(({ ms }) => ms)),
+    bareMs: median(bares),
+    lines: runs[0]!.lines - 1,
+    sentMb: runs[0]!.sentMb,
+    heapMb: Math.max(...runs.map(({ heapMb }) => heapMb)),
+  };
+}
+const [table, practice] = [await beside('/export/tables/readings'), await beside('/export/practice')];
+process.stdout.write(`${JSON.stringify({ found, table, practice })}\n`);
 server.closeAllConnections();
 server.close();
 await pool.end();

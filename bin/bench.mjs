@@ -53,12 +53,17 @@ async function load() {
   if (run.status !== 0) throw new Error('The load benchmark failed.');
   say('\n2,000 athletes, 20,000 visits, 200,000 readings: median time of a request, and of the same queries without the server');
   say('                              request      bare SQL     ratio');
-  const { found, table } = JSON.parse(run.stdout);
+  const { found, table, practice } = JSON.parse(run.stdout);
   for (const row of found)
     say(`  ${row.name.padEnd(24)} ${ms(row.server)} ${ms(row.bare)} ${(row.server / row.bare).toFixed(1).padStart(7)} ×`);
-  say(`\nAll readings of everybody as a table, ${table.lines} lines, sent as it is read, and the same rows by one query into memory`);
-  say(`  ${'export'.padEnd(24)} ${ms(table.ms)} ${ms(table.bareMs)} ${(table.ms / table.bareMs).toFixed(1).padStart(7)} ×`);
-  say(`  ${table.heapMb.toFixed(0)} MB more of memory at the most while it is sent`);
+  say('\nOf everybody, sent as it is read, and all readings by one query into memory');
+  for (const [name, of] of [
+    [`readings, ${table.lines} lines of CSV`, table],
+    ['the whole practice as JSON', practice],
+  ])
+    say(
+      `  ${name.padEnd(34)} ${ms(of.ms)} ${ms(of.bareMs)} ${(of.ms / of.bareMs).toFixed(1).padStart(7)} ×   ${of.sentMb.toFixed(0)} MB sent, ${of.heapMb.toFixed(0)} MB more of memory at the most`,
+    );
 }
 
 /** The heaviest requests that are let in, with health asked alongside: nobody else may wait longer than that. */

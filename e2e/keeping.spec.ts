@@ -67,12 +67,12 @@ test('somebody is erased on their wish: a copy, what the law keeps apart until i
   ]);
   const bytes = readFileSync(await download.path());
 
-  await test.step('should they come back, the file is read in again', async () => {
+  await test.step('should they come back, the file is imported again', async () => {
     await page.goto(`${application.url}/practice/export`);
-    const card = page.getByRole('region', { name: 'Read records in' });
+    const card = page.getByRole('region', { name: 'Import records' });
     await card.locator('input[type=file]').setInputFiles({ name: 'kept.json', mimeType: 'application/json', buffer: bytes });
-    await card.getByRole('button', { name: 'Read in 1 athlete' }).click();
-    await expect(card).toContainText('1 of 1 read in');
+    await card.getByRole('button', { name: 'Import 1 athlete' }).click();
+    await expect(card).toContainText('1 of 1 imported');
     await page.goto(file);
     await expect(page.getByRole('heading', { name: /Tilda Brandt/ })).toBeVisible();
   });

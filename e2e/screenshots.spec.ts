@@ -286,8 +286,8 @@ test('a day at an event, and what leaves the program', async ({ page, expectedEr
   await page.setViewportSize({ width: 1280, height: 800 });
   const bundle = await (await page.request.get(`/api/athletes/${await athleteNamed(page, 'Ines Okkonen')}/fhir`)).body();
   await page.goto('/practice/export');
-  const card = page.getByRole('region', { name: 'Read records in' });
+  const card = page.getByRole('region', { name: 'Import records' });
   await card.locator('input[type=file]').setInputFiles({ name: 'ines.json', mimeType: 'application/fhir+json', buffer: bundle });
-  await expect(card.getByRole('button', { name: 'Read in 1 athlete' })).toBeEnabled();
+  await expect(card.getByRole('button', { name: 'Import 1 athlete' })).toBeEnabled();
   await picture(page, 'export');
 });

@@ -98,7 +98,7 @@ export const ROUTES: readonly RouteAccess[] = [
   { method: 'GET', path: '/export/practice', roles: owner, audit: 'whole practice exported' },
   { method: 'GET', path: '/archive/schema', roles: therapists },
   { method: 'POST', path: '/archive/look', roles: owner, audit: 'file of records looked into', often: true },
-  { method: 'POST', path: '/archive/take', roles: owner, audit: 'records read in' },
+  { method: 'POST', path: '/archive/take', roles: owner, audit: 'records imported' },
 
   { method: 'GET', path: '/squads', roles: clinic },
   { method: 'PUT', path: '/squads/:id', roles: therapists, audit: 'squad changed' },

@@ -44,6 +44,8 @@ export const KEEPING_LIMITS = {
 /** A record of somebody erased, of which the law keeps a part. */
 export interface KeptRecord {
   readonly id: string;
+  /** Whose it is, by the id they had. */
+  readonly athleteId: string;
   readonly name: string;
   readonly birthDate: string;
   readonly erasedOn: string;

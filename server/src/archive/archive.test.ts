@@ -193,7 +193,7 @@ describe('into another practice', () => {
     expect((await visitFile(home.app, visitId)).answers).not.toBeNull();
     const lines = ((await request(home.app).get(`/api/audit?athlete=${athleteId}`).expect(200)).body as { lines: { what: string }[] })
       .lines;
-    expect(lines.map(({ what }) => what)).toContain('records read in');
+    expect(lines.map(({ what }) => what)).toContain('records imported');
   });
 
   test('somebody of the same name and birth date: asked, joined or new, and never doubled', async () => {

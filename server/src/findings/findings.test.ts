@@ -98,8 +98,8 @@ test('a goal takes the place of the one before; erasing leaves neither goals nor
   const { goals } = await visitFile(test_.app, visitId);
   expect((await request(test_.app).delete(`/api/athletes/${athleteId}/goals/${goals[0]!.id}`).expect(200)).body.goals).toEqual([]);
   await put(visitId, uuid(), END).expect(200);
-  const record = (await request(test_.app).get(`/api/athletes/${athleteId}/record`).expect(200)).body;
-  expect([record.findings.length, record.goals.length, record.findings[0].data.endFeel]).toEqual([1, 2, 'capsular']);
+  const record = (await request(test_.app).get(`/api/athletes/${athleteId}/record`).expect(200)).body.athletes[0].tables;
+  expect([record.finding.length, record.athlete_goal.length, record.finding[0].data.endFeel]).toEqual([1, 2, 'capsular']);
   await request(test_.app).delete(`/api/athletes/${athleteId}`).send({ confirm: 'Ann Example', copy: 'not wanted' }).expect(200);
   const [left] = await test_.pool.query(
     'SELECT (SELECT COUNT(*) FROM finding WHERE visit_id = ?) AS f, (SELECT COUNT(*) FROM athlete_goal WHERE athlete_id = ?) AS g',

@@ -78,6 +78,8 @@ test('what the law of the place keeps is put aside until its day: out of sight, 
   await api().delete(`/api/keeping/kept/${kept!.id}`).send({ confirm: 'Somebody' }).expect(422);
   const early = await api().delete(`/api/keeping/kept/${kept!.id}`).send({ confirm: ANN.name }).expect(403);
   expect((early.body as { detail: string }).detail).toContain('until 2036-11-25');
+  const lines = ((await api().get(`/api/audit?athlete=${athleteId}`).expect(200)).body as { lines: { what: string }[] }).lines;
+  expect(lines.map(({ what }) => what)).toEqual(expect.arrayContaining(['erased', 'kept record exported']));
   // Should they come back, the record is read in again.
   for (const piece of archivePieces(file, { [athleteId]: 'new' })) await api().post('/api/archive/take').send(piece).expect(200);
   expect((await visitFile(test_.app, visitId)).note?.text).toBe('Calf eased');

@@ -106,6 +106,7 @@ export async function eraseLoadsBefore(db: Db, practiceId: string, before: strin
 
 interface KeptRow {
   readonly id: string;
+  readonly athleteId: string;
   readonly erasedAt: Date;
   readonly erasedBy: string;
   readonly keepUntil: string;
@@ -114,7 +115,7 @@ interface KeptRow {
   readonly name: string;
   readonly birthDate: string;
 }
-const KEPT = `SELECT id, erased_at AS erasedAt, erased_by AS erasedBy, keep_until AS keepUntil, reason, kinds,
+const KEPT = `SELECT id, athlete_id AS athleteId, erased_at AS erasedAt, erased_by AS erasedBy, keep_until AS keepUntil, reason, kinds,
     JSON_VALUE(data, '$.athletes[0].tables.athlete[0].name') AS name, JSON_VALUE(data, '$.athletes[0].tables.athlete[0].birth_date') AS birthDate
   FROM kept_record WHERE practice_id = ?`;
 

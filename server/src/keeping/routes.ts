@@ -2,7 +2,7 @@ import { Router } from 'express';
 import Joi from 'joi';
 import { dueBefore, KEEPING_LIMITS, KEPT_KINDS, keptUntil, type Keeping, type KeepingPage } from '@pace-bend/core/keeping';
 import { isDay, LIMITS } from '@pace-bend/core/record';
-import { caller } from '../access/guard.ts';
+import { caller, concerns } from '../access/guard.ts';
 import type { PracticeRow } from '../access/sessions.ts';
 import { athleteById } from '../athletes/queries.ts';
 import { change, firstRow, fromJson, transaction, type Pool } from '../db/pool.ts';
@@ -149,11 +149,13 @@ export function keepingRoutes(pool: Pool, now: () => Date): Router {
 
   /** What the law keeps of somebody, as a file that can be read in again. */
   router.get('/keeping/kept/:id', async (request, response) => {
-    const row = await firstRow<{ data: unknown }>(pool, 'SELECT data FROM kept_record WHERE id = ? AND practice_id = ?', [
-      idFrom(request),
-      caller(response).practice.id,
-    ]);
+    const row = await firstRow<{ data: unknown; athleteId: string }>(
+      pool,
+      'SELECT data, athlete_id AS athleteId FROM kept_record WHERE id = ? AND practice_id = ?',
+      [idFrom(request), caller(response).practice.id],
+    );
     if (!row) throw notFound('This record');
+    concerns(response, row.athleteId);
     response.attachment('kept-record.json').json(fromJson(row.data));
   });
 
@@ -165,6 +167,7 @@ export function keepingRoutes(pool: Pool, now: () => Date): Router {
     if (confirm.trim() !== kept.name) throw notTheName();
     if (kept.keepUntil >= todayIn(practice))
       throw new Problem('refused', `It has to stay until ${kept.keepUntil} (${kept.reason}). Nothing was erased.`);
+    concerns(response, kept.athleteId);
     await change(pool, 'DELETE FROM kept_record WHERE id = ? AND practice_id = ?', [kept.id, practice.id]);
     response.json({ erased: true });
   });

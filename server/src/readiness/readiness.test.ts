@@ -343,8 +343,8 @@ describe('a visit that is softened', () => {
     await ASIDE(visitId, 'sleep-5').expect(200);
     await api().put(`/api/visits/${visitId}/readiness`).send({ outcome: null }).expect(200);
     await api().post('/api/check-in-links').send({ id: uuid(), athleteId, squadId: null }).expect(200);
-    const record = (await api().get(`/api/athletes/${athleteId}/record`).expect(200)).body;
-    expect([record.checkIns.length, record.trainingLoads.length, record.readiness.length, record.readinessSetAside.length]).toEqual([
+    const record = (await api().get(`/api/athletes/${athleteId}/record`).expect(200)).body.athletes[0].tables;
+    expect([record.check_in.length, record.training_load.length, record.readiness_kept.length, record.readiness_aside.length]).toEqual([
       21, 1, 1, 1,
     ]);
     const { name } = record.athlete[0];

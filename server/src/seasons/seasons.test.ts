@@ -361,9 +361,9 @@ test('an athlete who is erased leaves no season behind', async () => {
     .send({ ...EMPTY, blocks: [block('build', 0, 20)] })
     .expect(200);
   await api().post('/api/calendar-links').send({ id: uuid(), owner: 'athlete', ownerId: athleteId }).expect(200);
-  const record = (await api().get(`/api/athletes/${athleteId}/record`).expect(200)).body;
-  expect(record.season[0].data.blocks).toHaveLength(1);
-  expect(record.events[0].name).toBe('Gone with them');
+  const record = (await api().get(`/api/athletes/${athleteId}/record`).expect(200)).body.athletes[0].tables;
+  expect(record.season_plan[0].data.blocks).toHaveLength(1);
+  expect(record.calendar_event[0].name).toBe('Gone with them');
   const athlete = (await api().get(`/api/athletes/${athleteId}`).expect(200)).body.athlete;
   await api().delete(`/api/athletes/${athleteId}`).send({ confirm: athlete.name, copy: 'not wanted' }).expect(200);
   await api().get(`/api/athletes/${athleteId}/season`).expect(404);

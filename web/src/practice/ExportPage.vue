@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { RECORD_TABLES } from '@pace-bend/core/exchange';
-import ReadInCard from './ReadInCard.vue';
+import ImportCard from './ImportCard.vue';
 import { useSession } from '../stores/session.ts';
 
 /** What leaves the practice as a whole, with what it holds and leaves out. What leaves of one athlete is on their file. */
@@ -52,15 +52,15 @@ const SAYS: Readonly<Record<(typeof RECORD_TABLES)[number]['id'], string>> = {
         <p><a class="all" href="/api/export/practice" download="practice.json">Export the whole practice (JSON)</a></p>
         <p class="soft">
           Every record with all that is kept, and what the practice made and shares: own ways, entries, sequences and sports, squads,
-          events, seasons, event days, error studies. Another practice can read it in. What each row holds is said by its
+          events, seasons, event days, error studies. Another practice can import it. What each row holds is said by its
           <a href="/api/archive/schema" download="archive.schema.json">JSON Schema</a>.
         </p>
         <p class="soft">
           Left out: passwords and who is signed in, open check-in pages and calendars. How this practice works and the lines of the audit
-          about each athlete go with it to be looked at; they are never read in.
+          about each athlete go with it to be looked at; they are never imported.
         </p>
       </section>
-      <ReadInCard v-if="session.may('POST', '/archive/take')" />
+      <ImportCard v-if="session.may('POST', '/archive/take')" />
     </div>
   </div>
 </template>

@@ -8,7 +8,7 @@ import ProblemNote from '../parts/ProblemNote.vue';
 import TextInput from '../parts/TextInput.vue';
 import { useAction } from '../parts/useAction.ts';
 
-/** What has to stay of those who were erased: nobody sees it elsewhere; it is taken out as a file, and erased once its day is over. */
+/** What has to stay of those who were erased: nobody sees it elsewhere; it is exported as a file, and erased once its day is over. */
 const props = defineProps<{ page: KeepingPage }>();
 const emit = defineEmits<{ erased: [] }>();
 const { busy, problem, run } = useAction();
@@ -35,7 +35,7 @@ async function erase(record: KeptRecord): Promise<void> {
     <p v-if="page.kept.length === 0" class="soft">Nothing is kept of anybody who was erased.</p>
     <p v-else class="soft">
       Of {{ page.kept.length }} who {{ page.kept.length === 1 ? 'was' : 'were' }} erased. It stands in no list, plan or count; should
-      somebody come back, their file can be read in under Export and import.{{ free > 0 ? ` The time of ${free} is over.` : '' }}
+      somebody come back, their file can be imported under Export and import.{{ free > 0 ? ` The time of ${free} is over.` : '' }}
     </p>
     <ul v-if="page.kept.length > 0" class="plain">
       <li v-for="record in page.kept" :key="record.id">

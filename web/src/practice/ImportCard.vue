@@ -6,18 +6,18 @@ import { DateTime } from 'luxon';
 import FilePick from '../parts/FilePick.vue';
 import PickOne from '../parts/PickOne.vue';
 import { usePractice } from '../stores/practice.ts';
-import { many, tableWords, WHY_LEFT } from './readInWords.ts';
-import { totals, useReadIn, type PersonLine } from './useReadIn.ts';
+import { many, tableWords, WHY_LEFT } from './importWords.ts';
+import { totals, useImport, type PersonLine } from './useImport.ts';
 
-/** Records of another practice, or of this one, read in from a file: looked at first, nothing overwritten, nothing doubled. */
+/** Records of another practice, or of this one, imported from a file: looked at first, nothing overwritten, nothing doubled. */
 const practice = usePractice();
-const { opened, wrong, people, shared, progress, told, wanted, look, choose, readIn, forget } = useReadIn();
+const { opened, wrong, people, shared, progress, told, wanted, look, choose, importAll, forget } = useImport();
 
 const from = computed(() => {
   const file = opened.value?.file;
   if (!file) return '';
   const at = DateTime.fromISO(file.takenOutAt, { zone: practice.zone });
-  return `From ${file.practice.name}${at.isValid ? `, taken out on ${at.toFormat('d LLL yyyy')}` : ''}.`;
+  return `From ${file.practice.name}${at.isValid ? `, exported on ${at.toFormat('d LLL yyyy')}` : ''}.`;
 });
 const names = computed(() => [...new Set([...(shared.value?.newNames ?? []), ...people.value.flatMap(({ report }) => report.newNames)])]);
 const NEW = 'as somebody new';
@@ -48,17 +48,17 @@ const kinds = computed(() => {
 </script>
 
 <template>
-  <section class="card fields" aria-label="Read records in">
-    <h2>Read records in</h2>
+  <section class="card fields" aria-label="Import records">
+    <h2>Import records</h2>
     <p>
-      A record or a whole practice taken out here or elsewhere (JSON), or a bundle of another health record (HL7 FHIR R4). You see what is
-      in it first. What is here stays as it is, and reading the same file again adds nothing.
+      A record or a whole practice exported here or elsewhere (JSON), or a bundle of another health record (HL7 FHIR R4). You see what is in
+      it first. What is here stays as it is, and importing the same file again adds nothing.
     </p>
     <FilePick label="Choose a file (.json)" accept=".json,application/json" :disabled="progress !== null" @pick="look" />
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div v-if="progress" role="status">
       <p class="soft">
-        {{ progress.doing === 'looking' ? 'Looking into the file' : 'Reading in' }}: {{ progress.done }} of {{ progress.of }}
+        {{ progress.doing === 'looking' ? 'Looking into the file' : 'Importing' }}: {{ progress.done }} of {{ progress.of }}
       </p>
       <Progress :percent="Math.round((100 * progress.done) / progress.of)" :show-info="false" size="small" />
     </div>
@@ -68,7 +68,7 @@ const kinds = computed(() => {
         <li v-for="line in people" :key="line.id">
           <div>
             <strong>{{ line.name }}</strong> <span class="soft">born {{ line.birthDate }}, {{ whoIs(line) }}</span>
-            <div v-if="line.state === 'read in'" class="done">Read in</div>
+            <div v-if="line.state === 'imported'" class="done">Imported</div>
             <div v-else class="soft">{{ standing(line) }}</div>
             <div v-if="line.problem" class="wrong">{{ line.problem }}</div>
             <details v-if="line.report.left.length > 0">
@@ -81,7 +81,7 @@ const kinds = computed(() => {
             </details>
           </div>
           <PickOne
-            v-if="line.state !== 'read in'"
+            v-if="line.state !== 'imported'"
             :value="chosen(line)"
             :options="optionsOf(line)"
             :label="`What becomes of ${line.name}`"
@@ -93,14 +93,14 @@ const kinds = computed(() => {
       <p v-if="kinds.length > 0" class="soft">Comes with it for everybody: {{ kinds.join(', ') }}.</p>
       <p v-if="names.length > 0" class="soft">Kept as names of those who worked there, who cannot sign in here: {{ names.join(', ') }}.</p>
       <div v-if="opened.notUnderstood.length > 0" class="soft">
-        <p>Not read in:</p>
+        <p>Not imported:</p>
         <ul class="left">
           <li v-for="each in opened.notUnderstood" :key="`${each.what} ${each.why}`">{{ each.count }} {{ each.what }}: {{ each.why }}</li>
         </ul>
       </div>
       <div class="choices">
-        <Button type="primary" :loading="progress !== null" :disabled="wanted.length === 0" @click="readIn"
-          >Read in {{ wanted.length }} {{ wanted.length === 1 ? 'athlete' : 'athletes' }}</Button
+        <Button type="primary" :loading="progress !== null" :disabled="wanted.length === 0" @click="importAll"
+          >Import {{ wanted.length }} {{ wanted.length === 1 ? 'athlete' : 'athletes' }}</Button
         >
         <Button :disabled="progress !== null" @click="forget">Close the file</Button>
       </div>

@@ -20,7 +20,7 @@ export interface PersonLine {
   report: ArchiveReport;
   /** Left out, somebody new, or who they are here. */
   choice: PersonChoice | 'leave';
-  state: 'waiting' | 'read in' | 'failed';
+  state: 'waiting' | 'imported' | 'failed';
   /** Why it failed. */
   problem: string;
 }
@@ -40,20 +40,20 @@ export const totals = ({ counts }: ArchiveReport) => ({
 });
 
 /**
- * Records read in from a file: opened, looked at piece by piece, chosen, and taken in piece by piece, so that a long file shows how far it is,
+ * Records imported from a file: opened, looked at piece by piece, chosen, and taken in piece by piece, so that a long file shows how far it is,
  * and what is in stays in when the line is cut. Reading on after that adds what is missing.
  */
-export function useReadIn() {
+export function useImport() {
   const opened = shallowRef<Opened | null>(null);
   const wrong = ref('');
   const people = ref<PersonLine[]>([]);
   const shared = shallowRef<ArchiveReport | null>(null);
   /** How far what is under way has come. */
-  const progress = ref<{ readonly doing: 'looking' | 'reading in'; done: number; readonly of: number } | null>(null);
+  const progress = ref<{ readonly doing: 'looking' | 'importing'; done: number; readonly of: number } | null>(null);
   const told = ref('');
   let turn = 0;
 
-  const wanted = computed(() => people.value.filter(({ choice, state }) => choice !== 'leave' && state !== 'read in'));
+  const wanted = computed(() => people.value.filter(({ choice, state }) => choice !== 'leave' && state !== 'imported'));
 
   function forget(): void {
     turn += 1;
@@ -127,14 +127,14 @@ export function useReadIn() {
   }
 
   /** Takes in what is shared, then one athlete after another. Whoever fails is told at their line, and the others go on. */
-  async function readIn(): Promise<void> {
+  async function importAll(): Promise<void> {
     const { file, derived } = opened.value!;
     const mine = turn;
     const all = archivePieces(file, choices(), derived);
     const todo = wanted.value.map(({ id }) => id);
     told.value = '';
     wrong.value = '';
-    progress.value = { doing: 'reading in', done: 0, of: todo.length + 1 };
+    progress.value = { doing: 'importing', done: 0, of: todo.length + 1 };
     let rows = 0;
     try {
       rows += totals(await api<ArchiveReport>('POST', '/archive/take', all[0])).fresh;
@@ -145,7 +145,7 @@ export function useReadIn() {
         progress.value = { ...progress.value, done: progress.value.done + 1 };
         try {
           rows += totals(await api<ArchiveReport>('POST', '/archive/take', piece)).fresh;
-          line.state = 'read in';
+          line.state = 'imported';
           line.problem = '';
         } catch (error) {
           if (!(error instanceof ApiProblem)) throw error;
@@ -156,11 +156,11 @@ export function useReadIn() {
       }
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
-      wrong.value = `${error.message} What was read in until then stays; read in again for the rest.`;
+      wrong.value = `${error.message} What was imported until then stays; import again for the rest.`;
     } finally {
       progress.value = null;
-      const done = people.value.filter(({ state }) => state === 'read in').length;
-      told.value = `${done} of ${people.value.length} read in, ${rows} ${rows === 1 ? 'row' : 'rows'} added.`;
+      const done = people.value.filter(({ state }) => state === 'imported').length;
+      told.value = `${done} of ${people.value.length} imported, ${rows} ${rows === 1 ? 'row' : 'rows'} added.`;
     }
   }
 
@@ -183,5 +183,5 @@ export function useReadIn() {
     }
   }
 
-  return { opened, wrong, people, shared, progress, told, wanted, look, choose, readIn, forget };
+  return { opened, wrong, people, shared, progress, told, wanted, look, choose, importAll, forget };
 }
