@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { REFUSED, choose, expect, test, athleteNamed } from './support.ts';
+import { REFUSED, becomeOwner, choose, expect, test, athleteNamed } from './support.ts';
 import { clean } from './axe.ts';
 
 test('the whole practice goes to another one: looked at, chosen, imported over a cut line, and nothing is doubled', async ({
@@ -21,13 +21,7 @@ test('the whole practice goes to another one: looked at, chosen, imported over a
 
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
-  await page.goto(application.url);
-  await page.getByLabel('Practice').fill('River room');
-  await page.getByLabel('Your name').fill('Ann Owner');
-  await page.getByLabel('Sign-in name').fill('owner');
-  await page.getByLabel('Password').fill('a river in the rain');
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page).toHaveURL(/first-steps$/);
+  await becomeOwner(page, application.url);
   await page.goto(`${application.url}/practice/export`);
   const card = page.getByRole('region', { name: 'Import records' });
   const pick = (name: string, buffer: Buffer) =>

@@ -128,7 +128,8 @@ describe('what an archive is', () => {
 describe('into another practice', () => {
   test('an empty one on another machine: the same rows, found the same by every reader; the second time nothing is added', async () => {
     const file = await practiceFile(home);
-    const looked = await takeAll(away, file, undefined, 'look');
+    const few = { ...file, athletes: file.athletes.slice(0, 3) };
+    const looked = await takeAll(away, few, undefined, 'look');
     expect(sum(looked.slice(0, 1), 'fresh')).toBe(Object.values(file.shared).reduce((all, some) => all + some.length, 0));
     expect(await rows(away.pool, 'SELECT id FROM athlete')).toEqual([]);
     expect(await rows(away.pool, "SELECT id FROM account WHERE login LIKE 'was-%'")).toEqual([]);
