@@ -1,4 +1,3 @@
-import { DateTime } from 'luxon';
 import type { Origin } from '@pace-bend/core/sport';
 import type { Role } from '@pace-bend/core/access';
 import { REGIONS, type Instrument, type Side } from '@pace-bend/core/body';
@@ -58,8 +57,5 @@ export const originWords = ({ from, licence, version }: Origin): string =>
   [from === '' ? '' : `from ${from}`, `version ${version}`, licence === '' ? 'no licence said' : licence]
     .filter((part) => part !== '')
     .join(', ');
-
-/** A day in words: 3 Dec 2026. */
-export const dayWords = (day: string): string => DateTime.fromISO(day, { zone: 'utc' }).toFormat('d LLL yyyy');
 
 export const lowerFirst = (words: string): string => `${words.charAt(0).toLowerCase()}${words.slice(1)}`;

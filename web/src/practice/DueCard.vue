@@ -3,7 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { computed, ref } from 'vue';
 import type { KeepingPage } from '@pace-bend/core/keeping';
 import { api } from '../api/api.ts';
-import { dayWords } from '../parts/words.ts';
+import { dayWords } from '../parts/dayWords.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 

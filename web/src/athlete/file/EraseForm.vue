@@ -8,7 +8,8 @@ import { KEPT_KINDS, type KeepingPage, type KeptKind } from '@pace-bend/core/kee
 import type { Athlete } from '@pace-bend/core/record';
 import { api } from '../../api/api.ts';
 import { stillStandsIn } from '../../parts/backupWords.ts';
-import { dayWords, lowerFirst } from '../../parts/words.ts';
+import { dayWords } from '../../parts/dayWords.ts';
+import { lowerFirst } from '../../parts/words.ts';
 import ProblemNote from '../../parts/ProblemNote.vue';
 import TextInput from '../../parts/TextInput.vue';
 import { useAction } from '../../parts/useAction.ts';
