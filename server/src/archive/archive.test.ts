@@ -338,6 +338,28 @@ describe('what nobody may smuggle in', () => {
   });
 });
 
+test('an event of the athlete’s own and one of everybody both find their way between practices of one database', async () => {
+  const { athleteId } = await newAskedVisit(home.app);
+  const event = { revision: 0, onDate: '2026-12-20', importance: 2 };
+  const [own, all] = [uuid(), uuid()];
+  await request(home.app)
+    .put(`/api/events/${own}`)
+    .send({ ...event, name: 'Own trial', squadId: null, athleteId })
+    .expect(200);
+  await request(home.app)
+    .put(`/api/events/${all}`)
+    .send({ ...event, name: 'For everybody', squadId: null })
+    .expect(200);
+  const cookie = await home.cookieOf('owner', await home.anotherPractice());
+  const practice = await practiceFile(home);
+  const file = { ...practice, athletes: practice.athletes.filter(({ tables }) => archivePerson(tables)!.id === athleteId) };
+  const [, piece] = archivePieces(file, { [athleteId]: 'new' });
+  expect((await post(home, 'take', piece!, cookie)).left).toEqual([]);
+  const there = await practiceFile(home, cookie);
+  expect(there.shared.calendar_event!.map(({ name }) => name)).toContain('For everybody');
+  expect(there.athletes[0]!.tables.calendar_event!.map(({ name }) => name)).toEqual(['Own trial']);
+});
+
 test('ids are changed by who gives and who takes: over any way home they are what they were', () => {
   const [a, b, c] = [uuid(), uuid(), uuid()];
   for (let i = 0; i < 200; i++) {

@@ -61,11 +61,3 @@ export async function placeIds(db: Db, here: string, from: string, ids: Readonly
   }
   return placed;
 }
-
-const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g;
-
-/** A value with every id in it replaced by the one that stands for it here, inside texts, lists and the names of members as well. */
-export function withIds<T>(value: T, ids: ReadonlyMap<string, string>): T {
-  if (ids.size === 0) return value;
-  return JSON.parse(JSON.stringify(value).replace(UUID, (id) => ids.get(id) ?? id)) as T;
-}

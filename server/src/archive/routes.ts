@@ -1,10 +1,10 @@
 import { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import express, { Router } from 'express';
 import { ARCHIVE_LIMITS, type ArchiveReport } from '@pace-bend/core/exchange';
-import { caller, concerns, noted } from '../access/guard.ts';
+import { caller, concerns } from '../access/guard.ts';
+import { sent } from '../access/sent.ts';
 import type { PracticeRow } from '../access/sessions.ts';
-import { athletesAfter } from '../athletes/queries.ts';
+import { everyAthlete } from '../athletes/queries.ts';
 import { firstRow, snapshot, transaction, type Pool } from '../db/pool.ts';
 import { idFrom } from '../http/ids.ts';
 import { requireFewParts, requireSaneShape } from '../http/shape.ts';
@@ -12,7 +12,8 @@ import { validate } from '../http/validate.ts';
 import { readLayout, type Layout } from './columns.ts';
 import { archiveSchema, pieceSchema } from './shape.ts';
 import { takePiece, type Taken } from './take.ts';
-import { besideOf, headOf, idsIn, partOf, pointedAt } from './write.ts';
+import { idsIn } from './ids.ts';
+import { besideOf, headOf, partOf, pointedAt } from './write.ts';
 
 /** One athlete’s years at the table: a run alone has thousands of cues. */
 const PIECE_SHAPE = { parts: 4_000_000, depth: 24, members: 20_000 } as const;
@@ -27,25 +28,27 @@ class OnlyALook extends Error {
 /** Whole records and the whole practice, out and in again. */
 export function archiveRoutes(pool: Pool, now: () => Date): Router {
   const router = Router();
-  let layout: Promise<Layout> | null = null;
+  let known: Promise<{ readonly columns: Layout; readonly piece: ReturnType<typeof pieceSchema> }> | null = null;
+  /** The layout and what a piece may be by it: worked out once, and asked again where the database did not answer. */
   const theLayout = () => {
-    // Kept once it is known; a database that did not answer is asked again.
-    layout ??= readLayout(pool).catch((error: unknown) => {
-      layout = null;
-      throw error;
-    });
-    return layout;
+    known ??= readLayout(pool)
+      .then((columns) => ({ columns, piece: pieceSchema(columns) }))
+      .catch((error: unknown) => {
+        known = null;
+        throw error;
+      });
+    return known;
   };
 
   router.get('/archive/schema', async (_request, response) => {
-    response.type('application/schema+json').send(JSON.stringify(archiveSchema(await theLayout()), null, 2));
+    response.type('application/schema+json').send(JSON.stringify(archiveSchema((await theLayout()).columns), null, 2));
   });
 
   /** Everything that is kept about an athlete, as an archive of one. */
   router.get('/athletes/:id/record', async (request, response) => {
     const id = idFrom(request);
     const { practice } = caller(response);
-    const columns = await theLayout();
+    const { columns } = await theLayout();
     const record = await snapshot(pool, async (db) => {
       const tables = await partOf(db, columns, 'athlete', id);
       const shared = await pointedAt(db, columns, practice.id, tables);
@@ -57,27 +60,24 @@ export function archiveRoutes(pool: Pool, now: () => Date): Router {
   /** The whole practice, sent as it is read: no more than one athlete is held at a time. */
   router.get('/export/practice', async (_request, response) => {
     const { practice } = caller(response);
-    const columns = await theLayout();
+    const { columns } = await theLayout();
     response.attachment('practice.json').type('application/json');
-    await noted(response);
-    await pipeline(Readable.from(wholePractice(pool, columns, practice, now())), response).catch((error: NodeJS.ErrnoException) => {
-      if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error;
-    });
+    await sent(Readable.from(wholePractice(pool, columns, practice, now())), response);
   });
 
   const parse = express.json({ limit: ARCHIVE_LIMITS.pieceBytes, verify: requireFewParts(PIECE_SHAPE.parts) });
   const piece = async (body: unknown) => {
     requireSaneShape(body, PIECE_SHAPE.parts, PIECE_SHAPE);
-    return validate(pieceSchema(await theLayout()), body);
+    return validate((await theLayout()).piece, body);
   };
 
   /** What a piece would bring, found by taking it in and taking that back. */
   router.post('/archive/look', parse, async (request, response) => {
     const { practice } = caller(response);
-    const sent = await piece(request.body);
-    const columns = await theLayout();
+    const given = await piece(request.body);
+    const { columns } = await theLayout();
     const { report } = await transaction(pool, async (db): Promise<Taken> => {
-      throw new OnlyALook(await takePiece(db, practice, columns, sent, true, now()));
+      throw new OnlyALook(await takePiece(db, practice, columns, given, true, now()));
     }).catch((error: unknown) => {
       if (error instanceof OnlyALook) return error.taken;
       throw error;
@@ -87,10 +87,10 @@ export function archiveRoutes(pool: Pool, now: () => Date): Router {
 
   router.post('/archive/take', parse, async (request, response) => {
     const { practice } = caller(response);
-    const sent = await piece(request.body);
-    const columns = await theLayout();
+    const given = await piece(request.body);
+    const { columns } = await theLayout();
     const { report } = await transaction(pool, async (db) => {
-      const taken = await takePiece(db, practice, columns, sent, false, now());
+      const taken = await takePiece(db, practice, columns, given, false, now());
       if (taken.athleteId !== null) concerns(response, taken.athleteId);
       return taken;
     });
@@ -108,13 +108,13 @@ async function* wholePractice(pool: Pool, layout: Layout, practice: PracticeRow,
   }));
   yield `${JSON.stringify(opening).slice(0, -1)},"athletes":[`;
   let separator = '';
-  let page = await athletesAfter(pool, practice.id, null);
-  while (page.length > 0) {
-    for (const { id } of page) {
-      yield `${separator}${JSON.stringify(await snapshot(pool, async (db) => ({ tables: await partOf(db, layout, 'athlete', id), beside: await besideOf(db, id) })))}`;
-      separator = ',\n';
-    }
-    page = await athletesAfter(pool, practice.id, page.at(-1)!);
+  for await (const { id } of everyAthlete(pool, practice.id)) {
+    const record = await snapshot(pool, async (db) => ({
+      tables: await partOf(db, layout, 'athlete', id),
+      beside: await besideOf(db, id),
+    }));
+    yield `${separator}${JSON.stringify(record)}`;
+    separator = ',\n';
   }
   yield ']}\n';
 }

@@ -2,14 +2,14 @@ import Joi from 'joi';
 import { ARCHIVE_FORMAT, ARCHIVE_LIMITS, ARCHIVE_VERSION, type ArchivePiece } from '@pace-bend/core/exchange';
 import { isDay } from '@pace-bend/core/record';
 import type { Column, ColumnKind, Layout } from './columns.ts';
+import { ID } from './ids.ts';
 import { ARCHIVE_TABLES } from './tables.ts';
 
 /** Rows of one table in one piece at most. */
 const MOST_ROWS = 200_000;
-const ID = '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$';
 const INSTANT = '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}\\.\\d{3}Z$';
 const DAY = '^(19|20|21)\\d{2}-\\d{2}-\\d{2}$';
-const ids = new RegExp(ID);
+const ids = new RegExp(`^${ID}$`);
 const instants = new RegExp(INSTANT);
 
 const day = Joi.string().custom((value: string, helpers) =>
@@ -92,7 +92,7 @@ export function pieceSchema(layout: Layout): Joi.ObjectSchema<ArchivePiece> {
 function schemaOf(kind: ColumnKind): Record<string, unknown> {
   switch (kind.is) {
     case 'id':
-      return { type: 'string', pattern: ID };
+      return { type: 'string', pattern: `^${ID}$` };
     case 'day':
       return { type: 'string', pattern: DAY, description: 'A day of the calendar.' };
     case 'instant':
@@ -135,7 +135,7 @@ export function archiveSchema(layout: Layout): Record<string, unknown> {
     ),
   });
   const text = { type: 'string', minLength: 1, maxLength: 120 };
-  const id = { type: 'string', pattern: ID };
+  const id = { type: 'string', pattern: `^${ID}$` };
   return {
     $schema: 'http://json-schema.org/draft-07/schema#',
     title: 'A whole record, or the whole practice, of Pace Bend',

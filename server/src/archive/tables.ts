@@ -13,6 +13,8 @@ export interface ArchiveTable {
   readonly loose?: readonly string[];
   /** How a row of it, `t`, leads to its practice; left out where its key is no id of its own. */
   readonly practiceOf?: string;
+  /** Whether a row says itself whose practice it is of. */
+  readonly ofPractice?: true;
 }
 
 const OF_VISIT = 'visit_id IN (SELECT id FROM visit WHERE athlete_id = ?)';
@@ -51,6 +53,7 @@ const shared = (name: string, order: string, more: Partial<ArchiveTable> = {}): 
   key: ['id'],
   refs: {},
   practiceOf: BY_PRACTICE,
+  ofPractice: true,
   ...more,
 });
 
@@ -73,18 +76,24 @@ export const ARCHIVE_TABLES: readonly ArchiveTable[] = [
   shared('event_day_event', 'arrived', {
     where: 'event_day_id IN (SELECT id FROM event_day WHERE practice_id = ?)',
     refs: { event_day_id: 'event_day' },
+    ofPractice: undefined,
     practiceOf: 'SELECT t.id FROM {table} t JOIN event_day d ON d.id = t.event_day_id WHERE d.practice_id {is} ?',
   }),
 
-  { ...ofAthlete('athlete', 'id'), where: 'id = ?', refs: {}, practiceOf: BY_PRACTICE },
+  { ...ofAthlete('athlete', 'id'), where: 'id = ?', refs: {}, practiceOf: BY_PRACTICE, ofPractice: true },
   ofAthlete('squad_member', 'squad_id', { key: ['squad_id', 'athlete_id'], refs: { squad_id: 'squad' } }),
   ofAthlete('athlete_condition', 'created_at, id'),
   ofAthlete('no_touch_area', 'since, id'),
   ofAthlete('athlete_goal', 'set_at, id'),
   ofAthlete('athlete_times', 'athlete_id', { key: ['athlete_id'] }),
-  { ...ofAthlete('calendar_event', 'on_date, id', { refs: { squad_id: 'squad' } }), practiceOf: BY_PRACTICE },
+  { ...ofAthlete('calendar_event', 'on_date, id', { refs: { squad_id: 'squad' } }), practiceOf: BY_PRACTICE, ofPractice: true },
   ofAthlete('event_not_at', 'event_id', { key: ['athlete_id', 'event_id'], refs: { event_id: 'calendar_event' } }),
-  { ...ofAthlete('season_plan', 'owner_id', { key: ['owner_id'] }), where: 'owner_id = ?', refs: { owner_id: 'athlete' } },
+  {
+    ...ofAthlete('season_plan', 'owner_id', { key: ['owner_id'] }),
+    where: 'owner_id = ?',
+    refs: { owner_id: 'athlete' },
+    ofPractice: true,
+  },
   ofAthlete('way_comparison', 'started_on, id'),
   ofAthlete('check_in', 'on_date, entered_at, id', { refs: { supersedes: 'check_in' } }),
   ofAthlete('training_load', 'on_date, entered_at, id'),

@@ -13,11 +13,12 @@ import type { PracticeRow } from '../access/sessions.ts';
 import { change, firstRow, insertMany, isDuplicate, rows, type Db } from '../db/pool.ts';
 import { invalid } from '../http/problem.ts';
 import type { Column, Layout } from './columns.ts';
-import { otherId, placeIds, withIds } from './place.ts';
+import { idsIn, withIds } from './ids.ts';
+import { otherId, placeIds } from './place.ts';
 import { requireReadable } from './readable.ts';
 import { valueIn } from './rows.ts';
 import { ARCHIVE_TABLES, type ArchiveTable } from './tables.ts';
-import { idsIn, partOf } from './write.ts';
+import { partOf } from './write.ts';
 
 const AT_ONCE = 200;
 const MOST_LEFT = 100;
@@ -42,7 +43,7 @@ export async function takePiece(
   look: boolean,
   now: Date,
 ): Promise<Taken> {
-  const ids = await placeIds(db, practice.id, sent.head.practice.id, idsIn({ ...sent.shared, ...sent.athlete }));
+  const ids = await placeIds(db, practice.id, sent.head.practice.id, idsIn([sent.shared, sent.athlete]));
   ids.set(sent.head.practice.id, practice.id);
   const newNames = await namesHere(db, practice.id, sent, ids, now);
   const same = await placePeople(db, practice.id, sent, ids, look);
@@ -269,7 +270,7 @@ class Taking {
 
   /** Rows of one statement have the same columns: those that a row leaves out are what the layout says. */
   private async insert(db: Db, some: readonly ArchiveRow[]): Promise<void> {
-    const ofPractice = this.table.practiceOf?.includes('t.practice_id') || this.table.name === 'season_plan';
+    const { ofPractice = false } = this.table;
     const groups = new Map<string, ArchiveRow[]>();
     for (const row of some) {
       const names = this.namesOf(row).join();

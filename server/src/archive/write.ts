@@ -9,15 +9,9 @@ import {
 import type { PracticeRow } from '../access/sessions.ts';
 import { rows, type Db } from '../db/pool.ts';
 import { layoutName, type Layout } from './columns.ts';
+import { idsIn } from './ids.ts';
 import { rowOut } from './rows.ts';
 import { ARCHIVE_TABLES } from './tables.ts';
-
-const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g;
-
-/** Every id that stands anywhere in these rows, inside texts and JSON as well. */
-export function idsIn(tables: ArchiveTables): Set<string> {
-  return new Set(JSON.stringify(tables).match(UUID) ?? []);
-}
 
 /** The rows of a practice that are nobody's alone, or those of an athlete; only of these tables where they are named. */
 export async function partOf(
@@ -47,7 +41,7 @@ export async function pointedAt(db: Db, layout: Layout, practiceId: string, athl
   for (let before = -1; before !== wanted.size;) {
     before = wanted.size;
     for (const name of ['own_item', 'calendar_event'] as const)
-      for (const row of all[name]!) if (wanted.has(row.id as string)) idsIn({ [name]: [row] }).forEach((id) => wanted.add(id));
+      for (const row of all[name]!) if (wanted.has(row.id as string)) idsIn(row).forEach((id) => wanted.add(id));
   }
   return Object.fromEntries(Object.entries(all).map(([name, found]) => [name, found.filter((row) => wanted.has(row.id as string))]));
 }

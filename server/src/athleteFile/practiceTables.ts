@@ -1,11 +1,11 @@
 import { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
-import { Router, type Response } from 'express';
+import { Router } from 'express';
 import { practicePackage, RECORD_TABLES, type RecordTable } from '@pace-bend/core/exchange';
 import { ZipFile } from 'yazl';
-import { caller, noted } from '../access/guard.ts';
+import { caller } from '../access/guard.ts';
+import { sent } from '../access/sent.ts';
 import type { PracticeRow } from '../access/sessions.ts';
-import { athletesAfter } from '../athletes/queries.ts';
+import { everyAthlete } from '../athletes/queries.ts';
 import { snapshot, type Pool } from '../db/pool.ts';
 import { notFound } from '../http/problem.ts';
 import { emptyTables, tablesOfAthlete, tableWords, type ExportWords } from './tables.ts';
@@ -16,24 +16,12 @@ import { emptyTables, tablesOfAthlete, tableWords, type ExportWords } from './ta
  */
 async function* lines(pool: Pool, practice: PracticeRow, table: RecordTable, words: ExportWords): AsyncGenerator<string> {
   yield emptyTables(words)[table].ofPractice.heading();
-  let page = await athletesAfter(pool, practice.id, null);
-  while (page.length > 0) {
-    for (const athlete of page) {
-      const text = await snapshot(pool, async (db) =>
-        (await tablesOfAthlete(db, athlete, table, words))[table].ofPractice.lines({ athleteId: athlete.id, athleteName: athlete.name }),
-      );
-      if (text !== '') yield text;
-    }
-    page = await athletesAfter(pool, practice.id, page.at(-1)!);
+  for await (const athlete of everyAthlete(pool, practice.id)) {
+    const text = await snapshot(pool, async (db) =>
+      (await tablesOfAthlete(db, athlete, table, words))[table].ofPractice.lines({ athleteId: athlete.id, athleteName: athlete.name }),
+    );
+    if (text !== '') yield text;
   }
-}
-
-/** Sends a stream once it stands in the audit who takes it out; a caller who goes away before its end has what came until then, and nothing is wrong. */
-async function sent(stream: NodeJS.ReadableStream, response: Response): Promise<void> {
-  await noted(response);
-  await pipeline(stream, response).catch((error: NodeJS.ErrnoException) => {
-    if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error;
-  });
 }
 
 /** Everything countable of the whole practice, as tables. */

@@ -52,7 +52,7 @@ export async function athleteById(db: Db, practiceId: string, id: string): Promi
 const PAGE = 500;
 
 /** A few hundred athletes by name, those after the one given; the first without one. */
-export async function athletesAfter(db: Db, practiceId: string, last: Pick<Athlete, 'id' | 'name'> | null): Promise<Athlete[]> {
+async function athletesAfter(db: Db, practiceId: string, last: Pick<Athlete, 'id' | 'name'> | null): Promise<Athlete[]> {
   const after = last === null ? '' : ' AND (a.name > ? OR (a.name = ? AND a.id > ?))';
   return (
     await rows<Athlete>(db, `SELECT ${COLUMNS} FROM athlete a WHERE a.practice_id = ?${after} ORDER BY a.name, a.id LIMIT ${PAGE}`, [
@@ -60,6 +60,17 @@ export async function athletesAfter(db: Db, practiceId: string, last: Pick<Athle
       ...(last === null ? [] : [last.name, last.name, last.id]),
     ])
   ).map(athleteFrom);
+}
+
+/** Everybody of a practice by name, some hundreds at a time, so that others have their turn. */
+export async function* athletePages(db: Db, practiceId: string): AsyncGenerator<readonly Athlete[]> {
+  for (let page = await athletesAfter(db, practiceId, null); page.length > 0; page = await athletesAfter(db, practiceId, page.at(-1)!))
+    yield page;
+}
+
+/** Everybody of a practice by name, one after another. */
+export async function* everyAthlete(db: Db, practiceId: string): AsyncGenerator<Athlete> {
+  for await (const page of athletePages(db, practiceId)) yield* page;
 }
 
 export interface ListWish {

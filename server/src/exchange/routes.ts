@@ -6,7 +6,7 @@ import { caller } from '../access/guard.ts';
 import { dayIn } from '../http/days.ts';
 import { invalid } from '../http/problem.ts';
 import { IMPORT_PARTS, requireFewParts, requireSaneShape } from '../http/shape.ts';
-import { athletesAfter } from '../athletes/queries.ts';
+import { athletePages } from '../athletes/queries.ts';
 import { isDuplicate, rows, transaction, type Pool } from '../db/pool.ts';
 import { requireKnownSports } from '../sports/known.ts';
 import { ownSportsOf } from '../sports/queries.ts';
@@ -50,11 +50,7 @@ export function exchangeRoutes(pool: Pool, now: () => Date): Router {
     for (const { athleteId, name } of squads) names.set(athleteId, [...(names.get(athleteId) ?? []), name]);
     // Page by page, so that others have their turn.
     let text = `\uFEFF${writeSquad([])}`;
-    for (
-      let page = await athletesAfter(pool, practice.id, null);
-      page.length > 0;
-      page = await athletesAfter(pool, practice.id, page.at(-1)!)
-    ) {
+    for await (const page of athletePages(pool, practice.id)) {
       text += writeSquad(
         page.map((athlete) => ({ ...athlete, squads: names.get(athlete.id) ?? [] })),
         { heading: false, ownSports },
