@@ -4,7 +4,8 @@ import { ARCHIVE_LIMITS, type ArchiveReport } from '@pace-bend/core/exchange';
 import { caller, concerns } from '../access/guard.ts';
 import { sent } from '../access/sent.ts';
 import type { PracticeRow } from '../access/sessions.ts';
-import { everyAthlete } from '../athletes/queries.ts';
+import { ATHLETES_AHEAD, everyAthlete } from '../athletes/queries.ts';
+import { ahead } from '../db/ahead.ts';
 import { firstRow, snapshot, transaction, type Pool } from '../db/pool.ts';
 import { idFrom } from '../http/ids.ts';
 import { requireFewParts, requireSaneShape } from '../http/shape.ts';
@@ -57,7 +58,7 @@ export function archiveRoutes(pool: Pool, now: () => Date): Router {
     response.attachment('athlete-record.json').type('application/json').send(JSON.stringify(record));
   });
 
-  /** The whole practice, sent as it is read: no more than one athlete is held at a time. */
+  /** The whole practice, sent as it is read: while one athlete leaves the next few are read, and no more are held. */
   router.get('/export/practice', async (_request, response) => {
     const { practice } = caller(response);
     const { columns } = await theLayout();
@@ -108,11 +109,9 @@ async function* wholePractice(pool: Pool, layout: Layout, practice: PracticeRow,
   }));
   yield `${JSON.stringify(opening).slice(0, -1)},"athletes":[`;
   let separator = '';
-  for await (const { id } of everyAthlete(pool, practice.id)) {
-    const record = await snapshot(pool, async (db) => ({
-      tables: await partOf(db, layout, 'athlete', id),
-      beside: await besideOf(db, id),
-    }));
+  const recordOf = ({ id }: { readonly id: string }) =>
+    snapshot(pool, async (db) => ({ tables: await partOf(db, layout, 'athlete', id), beside: await besideOf(db, id) }));
+  for await (const record of ahead(everyAthlete(pool, practice.id), recordOf, ATHLETES_AHEAD)) {
     yield `${separator}${JSON.stringify(record)}`;
     separator = ',\n';
   }

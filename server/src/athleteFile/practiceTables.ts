@@ -1,27 +1,28 @@
 import { Readable } from 'node:stream';
 import { Router } from 'express';
 import { practicePackage, RECORD_TABLES, type RecordTable } from '@pace-bend/core/exchange';
+import type { Athlete } from '@pace-bend/core/record';
 import { ZipFile } from 'yazl';
 import { caller } from '../access/guard.ts';
 import { sent } from '../access/sent.ts';
 import type { PracticeRow } from '../access/sessions.ts';
-import { everyAthlete } from '../athletes/queries.ts';
+import { ATHLETES_AHEAD, everyAthlete } from '../athletes/queries.ts';
+import { ahead } from '../db/ahead.ts';
 import { snapshot, type Pool } from '../db/pool.ts';
 import { notFound } from '../http/problem.ts';
 import { emptyTables, tablesOfAthlete, tableWords, type ExportWords } from './tables.ts';
 
 /**
- * A table of everybody of the practice, by name, piece by piece: no more than one athlete's rows are held at a time, and no more are read
- * before those before them have left. The rows of one athlete are of one moment; between two of them somebody may write.
+ * A table of everybody of the practice, by name, piece by piece: while one athlete's rows leave the next few are read, and no more than
+ * those are held at a time. The rows of one athlete are of one moment; between two of them somebody may write.
  */
 async function* lines(pool: Pool, practice: PracticeRow, table: RecordTable, words: ExportWords): AsyncGenerator<string> {
   yield emptyTables(words)[table].ofPractice.heading();
-  for await (const athlete of everyAthlete(pool, practice.id)) {
-    const text = await snapshot(pool, async (db) =>
+  const linesOf = (athlete: Athlete) =>
+    snapshot(pool, async (db) =>
       (await tablesOfAthlete(db, athlete, table, words))[table].ofPractice.lines({ athleteId: athlete.id, athleteName: athlete.name }),
     );
-    if (text !== '') yield text;
-  }
+  for await (const text of ahead(everyAthlete(pool, practice.id), linesOf, ATHLETES_AHEAD)) if (text !== '') yield text;
 }
 
 /** Everything countable of the whole practice, as tables. */

@@ -68,6 +68,9 @@ export async function* athletePages(db: Db, practiceId: string): AsyncGenerator<
     yield page;
 }
 
+/** How many of them are read side by side where all of them leave as a file. */
+export const ATHLETES_AHEAD = 4;
+
 /** Everybody of a practice by name, one after another. */
 export async function* everyAthlete(db: Db, practiceId: string): AsyncGenerator<Athlete> {
   for await (const page of athletePages(db, practiceId)) yield* page;
