@@ -344,11 +344,15 @@ const FORMULA =
 /** The same at the beginning of a later line of the cell, where a program that does not know quotes begins a new one. */
 const FORMULA_LATER = /([\r\n])(?=[\s\u200B-\u200F\u2060\uFEFF,;|"]*[=+\-@\uFF1D\uFF0B\uFF0D\uFF20\u2212\uFE62\uFE63\uFE66\uFE6B])/g;
 
+/** Begins with a letter or a digit and has no second line: most cells of a long table need no closer look. */
+const PLAIN = /^[A-Za-z0-9][^\r\n]*$/;
+
 /**
  * A cell that no spreadsheet runs: an apostrophe stands before what could begin a formula, in its first line and in later ones.
  * @example harmless('=1+1') // → "'=1+1"
  */
 export function harmless(cell: string): string {
+  if (PLAIN.test(cell)) return cell;
   const later = cell.replace(FORMULA_LATER, "$1'");
   return FORMULA.test(cell) ? `'${later}` : later;
 }

@@ -8,9 +8,12 @@ import { sent } from '../access/sent.ts';
 import type { PracticeRow } from '../access/sessions.ts';
 import { ATHLETES_AHEAD, everyAthlete } from '../athletes/queries.ts';
 import { ahead } from '../db/ahead.ts';
-import { snapshot, type Pool } from '../db/pool.ts';
+import { snapshot, type Db, type Pool } from '../db/pool.ts';
 import { notFound } from '../http/problem.ts';
 import { emptyTables, tablesOfAthlete, tableWords, type ExportWords } from './tables.ts';
+
+/** Tables whose rows of one athlete take more than one statement to read. */
+const SEVERAL_STATEMENTS: readonly RecordTable[] = ['blocks'];
 
 /**
  * A table of everybody of the practice, by name, piece by piece: while one athlete's rows leave the next few are read, and no more than
@@ -18,10 +21,10 @@ import { emptyTables, tablesOfAthlete, tableWords, type ExportWords } from './ta
  */
 async function* lines(pool: Pool, practice: PracticeRow, table: RecordTable, words: ExportWords): AsyncGenerator<string> {
   yield emptyTables(words)[table].ofPractice.heading();
-  const linesOf = (athlete: Athlete) =>
-    snapshot(pool, async (db) =>
-      (await tablesOfAthlete(db, athlete, table, words))[table].ofPractice.lines({ athleteId: athlete.id, athleteName: athlete.name }),
-    );
+  const of = async (db: Db, athlete: Athlete) =>
+    (await tablesOfAthlete(db, athlete, table, words))[table].ofPractice.lines({ athleteId: athlete.id, athleteName: athlete.name });
+  // What one statement reads is of one moment without more ado.
+  const linesOf = (athlete: Athlete) => (SEVERAL_STATEMENTS.includes(table) ? snapshot(pool, (db) => of(db, athlete)) : of(pool, athlete));
   for await (const text of ahead(everyAthlete(pool, practice.id), linesOf, ATHLETES_AHEAD)) if (text !== '') yield text;
 }
 
