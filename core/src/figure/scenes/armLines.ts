@@ -1,12 +1,23 @@
-import type { Scene } from '../scene.ts';
+import type { MarkUse, Scene } from '../scene.ts';
 import { holds, supine, upright, works, HAND } from './make.ts';
 import { SUPINE_ABOVE, SEATED } from './poses.ts';
+
+/** Line by line from the wrist to the inner bump of the elbow. */
+export const FLEXOR_LINES: readonly MarkUse[] = [-34, 0, 34].map((round) => ({
+  kind: 'stroke',
+  along: [
+    ['forearm', 0.8, round],
+    ['forearm', 0.5, round],
+    ['forearm', 0.12, round / 2],
+  ],
+}));
 
 export const ARM_LINES: Readonly<Record<string, Scene>> = {
   'forearm-spread': supine('crown', { ...SUPINE_ABOVE, sh: 40, plane: 0, elbow: 6 }, null, {
     frame: HAND,
+    without: ['legs'],
     muscles: ['wrist-flexors'],
-    hands: [works('fist', ['forearm', 0.44, 20], { to: 'up' }), holds('grip', ['forearm', 0.92, 0], { to: 'down' })],
+    hands: [works('fist', ['forearm', 0.44, 20], { to: 'up' }), holds('grip', ['forearm', 0.92, 0], { to: 'down', from: 40 })],
     marks: [
       {
         kind: 'stroke',
@@ -20,8 +31,8 @@ export const ARM_LINES: Readonly<Record<string, Scene>> = {
   }),
   'wrist-extensor-stroke-active': upright(
     'side',
-    { ...SEATED, sh: 30, plane: 84, elbow: 70, pron: 80, wrist: 40 },
-    { wrist: -36 },
+    { ...SEATED, sh: 30, plane: 84, elbow: 70, pron: 80, wrist: -36 },
+    { wrist: 40 },
     {
       on: 'stool',
       frame: HAND,
@@ -56,11 +67,9 @@ export const ARM_LINES: Readonly<Record<string, Scene>> = {
   }),
   'forearm-flexor-lines': supine('crown', { ...SUPINE_ABOVE, sh: 36, plane: 0, elbow: 10 }, null, {
     frame: HAND,
+    without: ['legs'],
     muscles: ['wrist-flexors'],
-    hands: [works('thumb', ['forearm', 0.4, 0], { to: 'up' }), holds('grip', ['forearm', 0.9, 20], { to: 'down' })],
-    marks: [
-      { kind: 'points', at: [['forearm', 0.18, -20]] },
-      { kind: 'friction', at: ['forearm', 0.62, 0] },
-    ],
+    hands: [works('thumb', ['forearm', 0.4, 0], { to: 'up' }), holds('grip', ['forearm', 0.94, 20], { to: 'down', from: 40 })],
+    marks: FLEXOR_LINES,
   }),
 };

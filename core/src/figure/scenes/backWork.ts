@@ -6,8 +6,8 @@ import { SUPINE_ABOVE, PRONE_ABOVE, SIDE_LYING, LONG_SITTING, twice } from './po
 const HUG = twice({ sh: 40, plane: 78, shIn: 52, elbow: 118, pron: 60 });
 
 export const BACK_WORK: Readonly<Record<string, Scene>> = {
-  'quadratus-side-press': sideLying('back', { ...SIDE_LYING, side: -4 }, null, {
-    frame: ['chest', 'pelvis', 'thigh'],
+  'quadratus-side-press': sideLying('back', { ...SIDE_LYING, ...twice({ hip: 52, knee: 74 }), side: -4 }, null, {
+    frame: ['head', 'chest', 'pelvis', 'thigh'],
     muscles: ['quadratus'],
     hands: [works('elbow', ['waist', 0.5, 120], { to: 300, arm: 10 }), holds('palm', ['pelvis', 0.3, 90], { to: 'down' })],
     marks: [{ kind: 'sink', at: ['waist', 0.6, 140] }],

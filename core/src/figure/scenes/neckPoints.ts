@@ -1,6 +1,6 @@
 import type { Scene } from '../scene.ts';
 import { holds, press, prone, supine, upright, works, HEAD, SHOULDERS } from './make.ts';
-import { SUPINE, SUPINE_ABOVE, PRONE, PRONE_ABOVE, SEATED } from './poses.ts';
+import { SUPINE, SUPINE_ABOVE, ON_ELBOWS, PRONE_ABOVE, SEATED } from './poses.ts';
 
 export const NECK_POINTS: Readonly<Record<string, Scene>> = {
   'neck-thumb-stretch': supine(
@@ -69,17 +69,12 @@ export const NECK_POINTS: Readonly<Record<string, Scene>> = {
       plainMove: true,
     },
   ),
-  'splenius-reset': prone(
-    'side',
-    { ...PRONE, neck: 12, nod: 6 },
-    { neck: -10 },
-    {
-      frame: HEAD,
-      muscles: ['splenius'],
-      hands: [holds('thumb', ['neck', 0.6, 180], {}), works('cup', ['head', 0.7, 180], { to: 'up' })],
-      marks: [press(['head', 0.6, 180])],
-    },
-  ),
+  'splenius-reset': prone('side', { ...ON_ELBOWS, neck: 34, nod: 8 }, null, {
+    frame: SHOULDERS,
+    muscles: ['splenius'],
+    hands: [holds('thumb', ['neck', 0.6, 180], {}), works('cup', ['head', 0.9, 180], { to: 'up' })],
+    marks: [press(['head', 0.6, 180]), press(['head', 0.6, 0])],
+  }),
   'levator-shoulder-up': prone('back', { ...PRONE_ABOVE, girdle: -16 }, null, {
     frame: SHOULDERS,
     muscles: ['levator'],

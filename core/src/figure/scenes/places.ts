@@ -1,4 +1,5 @@
 import type { Scene } from '../scene.ts';
+import { FLEXOR_LINES } from './armLines.ts';
 import { HAND, HEAD, HEAD_ONLY, holds, LOWER, press, prone, SHOULDERS, sideLying, supine, TORSO, upright, works } from './make.ts';
 import { PRONE, PRONE_ABOVE, SEATED, SEATED_FOLDED, SIDE_LYING, STANDING, SUPINE, SUPINE_ABOVE, twice } from './poses.ts';
 
@@ -248,10 +249,7 @@ export const PLACE_SCENES: Readonly<Record<string, Readonly<Partial<Record<Elsew
       without: ['legs', 'other arm'],
       muscles: ['wrist-flexors'],
       hands: [works('thumb', ['forearm', 0.4, 0], { to: 0 }), holds('grip', ['forearm', 0.94, 20], { to: 180 })],
-      marks: [
-        { kind: 'points', at: [['forearm', 0.18, -20]] },
-        { kind: 'friction', at: ['forearm', 0.62, 0], deg: 0 },
-      ],
+      marks: FLEXOR_LINES,
     }),
   },
   'lumbar-forearm-sink': {

@@ -25,6 +25,8 @@ export const PRONE: Joints = {
   ...twice({ sh: 104, plane: 6, shIn: -84, elbow: 92, pron: 90 }),
   ...twice({ ankle: -56 }),
 };
+/** Prone, the chest raised on the elbows. */
+export const ON_ELBOWS: Joints = { bend: -42, ...twice({ sh: 78, plane: 90, elbow: 61, pron: 60 }), ...twice({ ankle: -56 }) };
 export const PRONE_ABOVE: Joints = { ...twice(ALONG), ...twice({ hipOut: 4, ankle: -58 }) };
 export const SIDE_LYING: Joints = {
   neckSide: -6,

@@ -15,7 +15,7 @@ export const TRUNK: Readonly<Record<string, Scene>> = {
     { turn: 0, twist: 0 },
     {
       muscles: ['obliques'],
-      hands: [works('palm', ['pelvis', 0.4, 80], { to: 80 }), holds('palm', ['upperArm', 0.06, 0], { to: 190, from: 20 })],
+      hands: [holds('palm', ['pelvis', 0.4, 80], { to: 80 }), works('palm', ['upperArm', 0.06, 0], { to: 190, from: 20 })],
       marks: [press(['thigh', 0.9, 90])],
     },
   ),
