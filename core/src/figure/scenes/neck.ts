@@ -71,8 +71,8 @@ export const NECK: Readonly<Record<string, Scene>> = {
       frame: HEAD,
       muscles: ['neck-extensors'],
       hands: [
-        works('cup', ['head', 0.2, 180], { to: 'down', from: 180, arm: 16 }),
-        works('hook', ['neck', 0.9, 150], { to: 8, from: 184, arm: 16 }),
+        // The far hand lies behind the near one: two of them read as a forearm.
+        works('hook', ['head', 0.1, 170], { to: 12, from: 184, arm: 16 }),
       ],
       marks: [
         { kind: 'pull', at: ['head', 0.75, 0], deg: 184 },

@@ -44,15 +44,17 @@ export const NECK_POINTS: Readonly<Record<string, Scene>> = {
     },
   ),
   'neck-traction-pillow': supine(
-    'side',
-    { ...SUPINE, neckLong: 14 },
+    'front',
+    { ...SUPINE_ABOVE, neckLong: 14 },
     { neckLong: 0 },
     {
       frame: HEAD,
-      muscles: ['neck-extensors'],
-      hands: [works('grip', ['head', 0.8, 90], { to: 0, from: 180 })],
-      props: [{ kind: 'pillow', under: ['head', 0.5, 180] }],
-      marks: [{ kind: 'pull', at: ['head', 0.9, 0], deg: 180 }],
+      hands: [
+        works('fist', ['head', 0.55, 90], { to: 330, from: 150, arm: 16 }),
+        works('fist', ['head', 0.55, -90], { to: 30, from: 210, arm: 16 }),
+      ],
+      props: [{ kind: 'pillow', under: ['head', 0.5, 180], size: 34 }],
+      marks: [{ kind: 'pull', at: ['head', 0.98, 0], deg: 180 }],
       plainMove: true,
     },
   ),
