@@ -72,7 +72,7 @@ export const NECK: Readonly<Record<string, Scene>> = {
       muscles: ['neck-extensors'],
       hands: [
         // The far hand lies behind the near one: two of them read as a forearm.
-        works('hook', ['head', 0.1, 170], { to: 12, from: 184, arm: 16 }),
+        works('cup', ['head', 0.12, 170], { to: 'down', from: 178, arm: 16 }),
       ],
       marks: [
         { kind: 'pull', at: ['head', 0.75, 0], deg: 184 },

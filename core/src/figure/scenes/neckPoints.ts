@@ -50,10 +50,9 @@ export const NECK_POINTS: Readonly<Record<string, Scene>> = {
     {
       frame: HEAD,
       hands: [
-        works('fist', ['head', 0.55, 90], { to: 330, from: 150, arm: 16 }),
-        works('fist', ['head', 0.55, -90], { to: 30, from: 210, arm: 16 }),
+        works('fist', ['head', 0.55, 90], { to: 30, from: 210, arm: 16 }),
+        works('fist', ['head', 0.55, -90], { to: 330, from: 150, arm: 16 }),
       ],
-      props: [{ kind: 'pillow', under: ['head', 0.5, 180], size: 34 }],
       marks: [{ kind: 'pull', at: ['head', 0.98, 0], deg: 180 }],
       plainMove: true,
     },
