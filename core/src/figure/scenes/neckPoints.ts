@@ -1,6 +1,6 @@
 import type { Scene } from '../scene.ts';
 import { holds, press, prone, supine, upright, works, HEAD, SHOULDERS } from './make.ts';
-import { SUPINE, SUPINE_ABOVE, ON_ELBOWS, PRONE_ABOVE, SEATED } from './poses.ts';
+import { SUPINE_ABOVE, ON_ELBOWS, PRONE_ABOVE, SEATED } from './poses.ts';
 
 export const NECK_POINTS: Readonly<Record<string, Scene>> = {
   'neck-thumb-stretch': supine(
