@@ -29,6 +29,8 @@ export default defineConfig({
     }),
     compression({ algorithms: ['gzip', 'brotliCompress'] }),
   ],
+  // The words' library, without what reads other formats of sentences and without its tools for developers.
+  define: { __INTLIFY_DROP_MESSAGE_COMPILER__: 'true', __INTLIFY_PROD_DEVTOOLS__: 'false', __VUE_I18N_FULL_INSTALL__: 'false' },
   build: { target: 'es2022', chunkSizeWarningLimit: 900 },
   worker: { format: 'es' },
   // The host stays that of the page: the server compares the two when something is to be changed.

@@ -6,7 +6,10 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import swcJest from '@swc/jest';
 
-const swc = swcJest.createTransformer({ jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } });
+const swc = swcJest.createTransformer({
+  jsc: { target: 'es2022', parser: { syntax: 'typescript' }, experimental: { keepImportAttributes: true } },
+  module: { type: 'es6' },
+});
 const TAKEN =
   'const { Array, Boolean, Error, Float64Array, Int32Array, Map, Math, Number, Object, Set, String, Uint8Array, Uint32Array } = globalThis; ';
 const me = readFileSync(fileURLToPath(import.meta.url));

@@ -8,10 +8,14 @@ import App from './app/App.vue';
 import { catchFailures } from './app/failedPage.ts';
 import { openOnceIn, router } from './app/router.ts';
 import { useSession } from './stores/session.ts';
+import { speakTheirs } from './words/languages.ts';
 
-const application = createApp(App).use(createPinia());
-const session = useSession();
-openOnceIn(() => session.me !== null);
-application.use(router);
-catchFailures(application, router);
-application.mount('#app');
+// What stands in constants is said when the part of the program it stands in is read: so the language comes before those parts.
+void speakTheirs(navigator.languages).then(() => {
+  const application = createApp(App).use(createPinia());
+  const session = useSession();
+  openOnceIn(() => session.me !== null);
+  application.use(router);
+  catchFailures(application, router);
+  application.mount('#app');
+});

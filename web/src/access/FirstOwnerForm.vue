@@ -10,6 +10,7 @@ import { useAction } from '../parts/useAction.ts';
 import { useForm } from '../parts/useForm.ts';
 import { useSession } from '../stores/session.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/access.ts';
 
 /** The very first account: its owner can make all the others. */
 const session = useSession();
@@ -23,8 +24,8 @@ const form = ref<HTMLElement | null>(null);
 const { wrong, isSound } = useForm(
   () =>
     Joi.object({
-      practiceName: lineRule(LIMITS.nameLength, 'A name for the practice'),
-      name: lineRule(LIMITS.nameLength, 'Your name'),
+      practiceName: lineRule(LIMITS.nameLength, t('namePractice')),
+      name: lineRule(LIMITS.nameLength, t('yourName')),
       login: ruled(checkLogin),
       password: ruled((value) => checkPassword(value, fields.login)),
     }),
@@ -47,22 +48,22 @@ async function make(): Promise<void> {
 }
 
 const FIELDS = [
-  { id: 'practiceName', label: 'Practice', type: 'text', autocomplete: 'organization', help: '' },
-  { id: 'name', label: 'Your name', type: 'text', autocomplete: 'name', help: '' },
-  { id: 'login', label: 'Sign-in name', type: 'text', autocomplete: 'username', help: 'Small letters, short: it is typed often.' },
+  { id: 'practiceName', label: t('practice'), type: 'text', autocomplete: 'organization', help: '' },
+  { id: 'name', label: t('yourName'), type: 'text', autocomplete: 'name', help: '' },
+  { id: 'login', label: t('signName'), type: 'text', autocomplete: 'username', help: t('smallLettersShortTyped') },
   {
     id: 'password',
-    label: 'Password',
+    label: t('password'),
     type: 'password',
     autocomplete: 'new-password',
-    help: '12 letters or more. A few words in a row are good.',
+    help: t('n12LettersMoreFew'),
   },
 ] as const;
 </script>
 
 <template>
   <form ref="form" class="fields" novalidate @submit.prevent="make">
-    <p class="soft">Nobody has an account here yet. Yours comes first: the owner’s. It lets the others in.</p>
+    <p class="soft">{{ t('nobodyAccountHereYet') }}</p>
     <div v-for="(field, i) in FIELDS" :key="field.id" class="field">
       <label :for="`owner-${field.id}`">{{ field.label }}</label>
       <TextInput
@@ -84,6 +85,6 @@ const FIELDS = [
       </p>
     </div>
     <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
-    <Button type="primary" size="large" html-type="submit" :loading="busy" block>Begin</Button>
+    <Button type="primary" size="large" html-type="submit" :loading="busy" block>{{ t('begin') }}</Button>
   </form>
 </template>

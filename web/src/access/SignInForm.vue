@@ -3,8 +3,9 @@ import Button from 'ant-design-vue/es/button';
 import { computed, onMounted, ref } from 'vue';
 import { useAction } from '../parts/useAction.ts';
 import { useSession } from '../stores/session.ts';
-import { ROLE_WORDS } from '../parts/words.ts';
+import { roleWords } from '../parts/roleWords.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/opening.ts';
 
 /** Name and password; the demo's accounts fill themselves in. */
 const session = useSession();
@@ -17,7 +18,7 @@ const first = ref<InstanceType<typeof TextInput> | null>(null);
 onMounted(() => first.value?.focus());
 
 async function signIn(): Promise<void> {
-  missing.value = login.value.trim() === '' ? 'Type your sign-in name.' : password.value === '' ? 'Type your password.' : '';
+  missing.value = login.value.trim() === '' ? t('typeYourSignName') : password.value === '' ? t('typeYourPassword') : '';
   if (missing.value) return;
   await run(() => session.signIn(login.value, password.value));
   if (problem.value?.status === 401) password.value = '';
@@ -33,7 +34,7 @@ async function fill(account: { readonly login: string; readonly password: string
 <template>
   <form class="fields" novalidate @submit.prevent="signIn">
     <div class="field">
-      <label for="sign-in-name">Sign-in name</label>
+      <label for="sign-in-name">{{ t('signName') }}</label>
       <TextInput
         id="sign-in-name"
         ref="first"
@@ -45,19 +46,20 @@ async function fill(account: { readonly login: string; readonly password: string
       />
     </div>
     <div class="field">
-      <label for="sign-in-password">Password</label>
+      <label for="sign-in-password">{{ t('password') }}</label>
       <TextInput id="sign-in-password" v-model="password" type="password" autocomplete="current-password" maxlength="1000" />
     </div>
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-    <Button type="primary" size="large" html-type="submit" :loading="busy" block>Sign in</Button>
-    <section v-if="session.welcome?.demoAccounts.length" class="demo" aria-label="Accounts of the demo">
-      <p class="soft small">This is the demo. Choose who you are:</p>
+    <Button type="primary" size="large" html-type="submit" :loading="busy" block>{{ t('signIn') }}</Button>
+    <section v-if="session.welcome?.demoAccounts.length" class="demo" :aria-label="t('accountsDemo')">
+      <p class="soft small">{{ t('demoChooseWhoYou') }}</p>
       <ul class="plain">
         <li v-for="account in session.welcome.demoAccounts" :key="account.login">
           <button type="button" :disabled="busy" @click="fill(account)">
-            <b>{{ account.name }}</b><span class="soft">{{ ROLE_WORDS[account.role] }}</span>
+            <b>{{ account.name }}</b><span class="soft">{{ roleWords(account.role) }}</span>
             <span class="small typed"
-              ><span class="soft">name</span> {{ account.login }} <span class="soft">password</span> {{ account.password }}</span
+              ><span class="soft">{{ t('name') }}</span> {{ account.login }} <span class="soft">{{ t('password2') }}</span>
+              {{ account.password }}</span
             >
           </button>
         </li>

@@ -4,6 +4,7 @@ import KitTheme from '../parts/KitTheme.vue';
 import BrandMark from '../parts/BrandMark.vue';
 import { useSession } from '../stores/session.ts';
 import SignInForm from './SignInForm.vue';
+import { t } from '../words/opening.ts';
 
 const FirstOwnerForm = defineAsyncComponent(() => import('./FirstOwnerForm.vue'));
 const session = useSession();
@@ -14,11 +15,11 @@ const session = useSession();
     <main class="sign-in">
       <div class="card">
         <BrandMark />
-        <h1>{{ session.welcome?.firstStart ? 'A new practice' : session.welcome?.practiceName }}</h1>
+        <h1>{{ session.welcome?.firstStart ? t('newPractice') : session.welcome?.practiceName }}</h1>
         <FirstOwnerForm v-if="session.welcome?.firstStart" />
         <SignInForm v-else />
       </div>
-      <p class="soft small">Cautions here are reminders to a licensed person. They are no clearance.</p>
+      <p class="soft small">{{ t('cautionsHereRemindersLicensed') }}</p>
     </main>
   </KitTheme>
 </template>

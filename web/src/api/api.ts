@@ -3,7 +3,8 @@ import type { Caution } from '@pace-bend/core/caution';
 import { accountOfPage } from './account.ts';
 import type { FieldError } from './fieldError.ts';
 import { line } from './line.ts';
-import { problemFacts, WHAT_NOW, type AnyProblem } from './problemTypes.ts';
+import { problemFacts, whatNow, type AnyProblem } from './problemTypes.ts';
+import { t } from '../words/opening.ts';
 
 /** What a problem holds beside its type and its words. */
 interface ProblemMore {
@@ -54,7 +55,7 @@ export class ApiProblem extends Error {
 
   /** What can be done about it, where that is more than the message says. */
   get whatNow(): string | null {
-    return WHAT_NOW[this.type];
+    return whatNow(this.type);
   }
 
   /** What is wrong by field, the last part of its path; for a refusal that names none, by the name given. */
@@ -107,7 +108,7 @@ export async function api<T>(
     });
   } catch {
     line.lost = true;
-    throw new ApiProblem('no-answer', 'The program cannot be reached.');
+    throw new ApiProblem('no-answer', t('programCannotReached'));
   }
   line.lost = false;
   const text = await response.text();
@@ -117,14 +118,14 @@ export async function api<T>(
   } catch {
     throw new ApiProblem(
       'not-readable',
-      'The program answered with something unreadable.',
+      t('programAnsweredSomethingUnreadable'),
       response.status >= 500 ? { status: response.status } : {},
     );
   }
   if (response.ok) return json as T;
   const problem = json as ProblemDocument;
   if (response.status === 401 && path !== '/sign-in') signedOut();
-  const { detail = 'The program could not do this.', errors, current, cautions, overlaps } = problem;
+  const { detail = t('programCouldNotDo'), errors, current, cautions, overlaps } = problem;
   throw new ApiProblem(
     problemType(problem.type) ?? (response.status === 401 ? 'not-signed-in' : response.status >= 500 ? 'unknown' : 'unknown-refusal'),
     detail,

@@ -1,4 +1,5 @@
 import { accountOfPage } from './account.ts';
+import { t } from '../words/opening.ts';
 
 /**
  * What was begun and is not ready to be sent: half a reading, a letter being written. Kept in this browser for the account that
@@ -40,11 +41,11 @@ export function dropDraft(key: string): void {
 }
 
 /** What a draft is, by the last part of its key. */
-const WORDS: Readonly<Record<string, string>> = {
-  before: 'readings before work that are not whole yet',
-  after: 'readings after work that are not whole yet',
-  referral: 'a referral',
-};
+const words = (): Readonly<Record<string, string>> => ({
+  before: t('readingsBeforeWorkNot'),
+  after: t('readingsAfterWorkNot'),
+  referral: t('aReferral'),
+});
 
 /** What the one signed in has typed here that the server has not acknowledged, in words. */
 export function unsentDrafts(): string[] {
@@ -53,7 +54,7 @@ export function unsentDrafts(): string[] {
     const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i)!).filter(
       (key) => key.startsWith(prefix) && !['{}', '[]', 'null', '""'].includes(localStorage.getItem(key) ?? '{}'),
     );
-    return [...new Set(keys.flatMap((key) => WORDS[key.split('.').at(-1)!] ?? []))];
+    return [...new Set(keys.flatMap((key) => words()[key.split('.').at(-1)!] ?? []))];
   } catch {
     return [];
   }

@@ -1,7 +1,7 @@
 import { PROBLEMS, problemReference, type ProblemType } from '@pace-bend/core/access';
 import { installBrowser } from '../testing/browser.ts';
 import { api, ApiProblem } from './api.ts';
-import { WHAT_NOW } from './problemTypes.ts';
+import { whatNow } from './problemTypes.ts';
 
 const answered = async (status: number, body: object): Promise<ApiProblem> => {
   installBrowser(() => ({ status, body }));
@@ -24,7 +24,7 @@ test('a problem is known by its type, whatever its title says', async () => {
 });
 
 test('finished, a gap, not complete, stale and led elsewhere each say their own', () => {
-  const said = (['finished', 'gap', 'not-complete', 'changed-meanwhile', 'led-elsewhere'] as const).map((type) => WHAT_NOW[type]);
+  const said = (['finished', 'gap', 'not-complete', 'changed-meanwhile', 'led-elsewhere'] as const).map((type) => whatNow(type));
   expect(said.every((words) => words !== null && words.length > 10)).toBe(true);
   expect(new Set(said).size).toBe(said.length);
 });

@@ -2,6 +2,7 @@
 import { defineAsyncComponent } from 'vue';
 import BrokenStart from './BrokenStart.vue';
 import { useSession } from '../stores/session.ts';
+import { t } from '../words/opening.ts';
 
 /** Who is in decides what is loaded: whoever has to sign in is sent nothing of the rest. */
 const SignInView = defineAsyncComponent({ loader: () => import('../access/SignInView.vue'), errorComponent: BrokenStart });
@@ -20,7 +21,7 @@ if (!checksIn) void session.load();
   <CheckInPage v-if="checksIn" />
   <div v-else-if="session.state === 'unknown'" class="wait">
     <ProblemNote v-if="session.problem" :problem="session.problem" :retry="session.load" />
-    <p v-else class="soft">Opening …</p>
+    <p v-else class="soft">{{ t('opening') }}</p>
   </div>
   <SignInView v-else-if="session.state === 'out'" />
   <PageFrame v-else />

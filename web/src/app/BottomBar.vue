@@ -9,6 +9,7 @@ import { computed, defineAsyncComponent, ref, watch, type Component } from 'vue'
 import { useRoute } from 'vue-router';
 import OutboxStatus from '../unsent/OutboxStatus.vue';
 import { usePages } from './pages.ts';
+import { t } from '../words/app.ts';
 
 /** Where a thumb is: the pages used most, and a drawer with the rest. Takes the place of the rail where the page is narrow. */
 defineEmits<{ keys: [] }>();
@@ -41,7 +42,7 @@ function open(): void {
 <template>
   <div class="bottom">
     <OutboxStatus class="unsent-line" />
-    <nav aria-label="Pages">
+    <nav :aria-label="t('pages')">
       <RouterLink
         v-for="place in first"
         :key="place.to"
@@ -51,7 +52,7 @@ function open(): void {
         ><component :is="ICONS[place.to]" class="icon" aria-hidden="true" />{{ place.label }}</RouterLink
       >
       <button type="button" aria-haspopup="dialog" :aria-expanded="more" @click="open">
-        <MenuOutlined class="icon" aria-hidden="true" />More
+        <MenuOutlined class="icon" aria-hidden="true" />{{ t('more') }}
       </button>
     </nav>
     <MoreDrawer v-if="wasOpened" v-model:open="more" @keys="$emit('keys')" />

@@ -1,13 +1,14 @@
 <script setup lang="ts">
+import { t } from '../words/opening.ts';
 /** The program itself did not come: nothing of the kit is there to say so with. */
 const again = () => location.reload();
 </script>
 
 <template>
   <main class="broken" role="alert">
-    <h1>The program did not load</h1>
-    <p>Part of it did not arrive. What you typed before is kept on this device.</p>
-    <button type="button" @click="again">Try again</button>
+    <h1>{{ t('programDidNotLoad') }}</h1>
+    <p>{{ t('partDidNotArrive') }}</p>
+    <button type="button" @click="again">{{ t('tryAgain2') }}</button>
   </main>
 </template>
 

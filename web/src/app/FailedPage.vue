@@ -2,6 +2,7 @@
 import Button from 'ant-design-vue/es/button';
 import { onMounted, ref } from 'vue';
 import type { Failed } from './failedPage.ts';
+import { t } from '../words/app.ts';
 
 /** In place of a page that could not be shown. Trying again loads it anew from the server. */
 defineProps<{ failed: Failed }>();
@@ -12,14 +13,13 @@ const again = (path: string) => location.assign(path);
 
 <template>
   <section class="page" role="alert">
-    <h1 ref="heading" tabindex="-1">This page could not be {{ failed.reason === 'load' ? 'loaded' : 'shown' }}</h1>
+    <h1 ref="heading" tabindex="-1">{{ t('pageCouldNot', { what: failed.reason === 'load' ? t('loaded') : t('shown') }) }}</h1>
     <p v-if="failed.reason === 'load'">
-      A part of the program did not come from the server: the line is cut, or a new version has replaced it. What you typed is kept in this
-      browser.
+      {{ t('partProgramDidNot') }}
     </p>
-    <p v-else>Something in it failed. What you typed is kept in this browser.</p>
+    <p v-else>{{ t('somethingFailedWhatYou') }}</p>
     <p class="choices">
-      <Button type="primary" @click="again(failed.path)">Try again</Button><Button @click="again('/')">Back to the day</Button>
+      <Button type="primary" @click="again(failed.path)">{{ t('tryAgain') }}</Button><Button @click="again('/')">{{ t('backDay') }}</Button>
     </p>
   </section>
 </template>

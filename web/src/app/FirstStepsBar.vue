@@ -6,6 +6,7 @@ import { FIRST_STEPS } from '@pace-bend/core/record';
 import { FIRST_STEP_WORDS } from '../parts/firstStepWords.ts';
 import { useAction } from '../parts/useAction.ts';
 import { useFirstSteps } from '../stores/firstSteps.ts';
+import { t } from '../words/app.ts';
 
 /** Above every page of the owner's, as long as steps are open or samples are there: how far it is, and the way back. */
 const steps = useFirstSteps();
@@ -26,14 +27,15 @@ const open = computed(() => Boolean(steps.page && !steps.page.left && next.value
 </script>
 
 <template>
-  <aside v-if="steps.isOn && !isHere" class="first no-print" aria-label="First steps">
+  <aside v-if="steps.isOn && !isHere" class="first no-print" :aria-label="t('firstSteps')">
     <p v-if="open">
-      <b>First steps: {{ steps.progress!.done }} of {{ FIRST_STEPS.length }} done.</b> Next: {{ FIRST_STEP_WORDS[next!.id].title }}.
+      <b>{{ t('firstStepsDone', { done: steps.progress!.done, count: FIRST_STEPS.length }) }}</b>
+      {{ t('next', { title: FIRST_STEP_WORDS[next!.id].title }) }}
     </p>
-    <p v-if="steps.page!.sampleAthletes > 0">You are looking around with {{ steps.page!.sampleAthletes }} sample athletes.</p>
+    <p v-if="steps.page!.sampleAthletes > 0">{{ t('youLookingAroundSample', { sampleAthletes: steps.page!.sampleAthletes }) }}</p>
     <span class="choices"
-      ><RouterLink to="/practice/first-steps">{{ open ? 'Go on' : 'Open first steps' }}</RouterLink
-      ><Button v-if="open" size="small" :loading="busy" @click="run(() => steps.putAway())">Not now</Button></span
+      ><RouterLink to="/practice/first-steps">{{ open ? t('goOn') : t('openFirstSteps') }}</RouterLink
+      ><Button v-if="open" size="small" :loading="busy" @click="run(() => steps.putAway())">{{ t('notNow') }}</Button></span
     >
     <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
   </aside>

@@ -9,6 +9,7 @@ import FailedPage from './FailedPage.vue';
 import type { Failed } from './failedPage.ts';
 import OfflineBar from './OfflineBar.vue';
 import SideRail from './SideRail.vue';
+import { t } from '../words/app.ts';
 
 /** Loaded where the page is narrow. */
 const BottomBar = defineAsyncComponent(() => import('./BottomBar.vue'));
@@ -39,7 +40,7 @@ watch(
 
 <template>
   <div class="frame">
-    <a class="skip" href="#main">Skip to the content</a>
+    <a class="skip" href="#main">{{ t('skipContent') }}</a>
     <SideRail v-if="!narrow" @keys="$emit('keys')" />
     <main id="main" class="main" tabindex="-1">
       <FirstStepsBar v-if="session.may('GET', '/first-steps')" /><FailedPage v-if="failed" :failed="failed" /><RouterView

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { KEY_GROUPS } from '../parts/keys.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
+import { t } from '../words/app.ts';
 
 const open = defineModel<boolean>('open', { required: true });
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" title="Keys" :width="620">
+  <SheetDialog v-model:open="open" :title="t('keys')" :width="620">
     <div class="groups">
       <section v-for="group in KEY_GROUPS" :key="group.title">
         <h3>{{ group.title }}</h3>

@@ -7,6 +7,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import NewVersion from './NewVersion.vue';
 import { usePages } from './pages.ts';
+import { t } from '../words/app.ts';
 
 /** What the bar beneath has no room for: the day's visits, the other pages, keys and signing out. */
 const emit = defineEmits<{ keys: [] }>();
@@ -40,15 +41,15 @@ function keys(): void {
 <template>
   <Drawer
     v-model:open="open"
-    title="More"
+    :title="t('more')"
     placement="bottom"
     height="auto"
     :content-wrapper-style="{ maxHeight: '80dvh' }"
     :body-style="{ padding: '8px 16px 16px' }"
   >
     <div ref="inside" class="more">
-      <nav v-if="visits.length > 0" aria-label="The day">
-        <h2>Visits of the day</h2>
+      <nav v-if="visits.length > 0" :aria-label="t('theDay')">
+        <h2>{{ t('visitsDay') }}</h2>
         <ol class="plain">
           <li v-for="visit in visits" :key="visit.id">
             <RouterLink :to="`/visit/${visit.id}`"
@@ -59,12 +60,12 @@ function keys(): void {
           </li>
         </ol>
       </nav>
-      <nav aria-label="More pages" class="pages">
+      <nav :aria-label="t('morePages')" class="pages">
         <RouterLink v-for="place in rest" :key="place.to" :to="place.to" :aria-current="isOn(place) ? 'page' : undefined">{{
           place.label
         }}</RouterLink>
-        <button type="button" @click="keys">Keys</button>
-        <button type="button" @click="session.signOut()">Sign out {{ session.me?.name }}</button>
+        <button type="button" @click="keys">{{ t('keys') }}</button>
+        <button type="button" @click="session.signOut()">{{ t('signOut', { name: session.me?.name }) }}</button>
         <NewVersion />
       </nav>
     </div>

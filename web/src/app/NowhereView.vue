@@ -1,7 +1,13 @@
+<script setup lang="ts">
+import { t } from '../words/app.ts';
+</script>
+
 <template>
   <section class="nowhere">
-    <h1>There is no such page</h1>
-    <p class="soft">The address is not part of the program. <RouterLink to="/">Back to today</RouterLink></p>
+    <h1>{{ t('thereNoSuchPage') }}</h1>
+    <p class="soft">
+      {{ t('addressNotPartProgram') }} <RouterLink to="/">{{ t('backToday') }}</RouterLink>
+    </p>
   </section>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useOutbox } from '../stores/outbox.ts';
 import { line } from '../api/line.ts';
+import { t } from '../words/app.ts';
 
 /** What works without the line. It lies over the foot of the page: nothing under a finger moves when it comes. */
 const outbox = useOutbox();
@@ -9,8 +10,8 @@ const outbox = useOutbox();
 <template>
   <div role="status" class="foot">
     <p v-if="line.lost" class="offline">
-      <b>The program cannot be reached.</b> Today’s visits that this device has read go on: what you change is
-      {{ outbox.isStored ? 'kept on this device' : 'kept while this page is open' }} and sent later. Booking and finishing wait.
+      <b>{{ t('programCannotReached') }}</b>
+      {{ t('todaysVisitsDeviceRead', { what: outbox.isStored ? t('keptDevice') : t('keptWhilePageOpen') }) }}
     </p>
   </div>
 </template>

@@ -14,6 +14,7 @@ import FramedPage from './FramedPage.vue';
 import { usePageTitle } from './pageTitle.ts';
 import { useLegend } from '../stores/legend.ts';
 import { useGlobalKeys } from '../parts/useGlobalKeys.ts';
+import { t } from '../words/app.ts';
 
 const FigureLegend = defineAsyncComponent(() => import('../parts/FigureLegend.vue'));
 const SignInForm = defineAsyncComponent(() => import('../access/SignInForm.vue'));
@@ -61,24 +62,27 @@ watch(
     <FigureLegend v-if="legend.wasOpened" v-model:open="legend.isOpen" />
     <SheetDialog
       :open="session.state === 'expired' && (!atTable || session.wantsIn)"
-      title="Sign in again"
+      :title="t('signAgain')"
       :closable="atTable"
       :width="420"
       @update:open="session.wantsIn = false"
     >
-      <p class="soft again">You were signed out. What is on the screen and what you typed stays; it is saved when you are back.</p>
+      <p class="soft again">{{ t('youSignedOutWhat') }}</p>
       <SignInForm v-if="session.state === 'expired'" />
     </SheetDialog>
-    <SheetDialog :open="session.unsent !== null" title="Not sent yet" :width="460" @update:open="session.stay()">
-      <p>{{ (session.unsent ?? []).join(', ') }}: typed here and not on the server yet.</p>
-      <p v-if="!outbox.isStored" class="again"><b>This browser keeps nothing on this device just now: if you sign out, it is lost.</b></p>
+    <SheetDialog :open="session.unsent !== null" :title="t('notSentYet')" :width="460" @update:open="session.stay()">
+      <p>{{ t('typedHereNotServer', { what: (session.unsent ?? []).join(', ') }) }}</p>
+      <p v-if="!outbox.isStored" class="again">
+        <b>{{ t('browserKeepsNothingDevice') }}</b>
+      </p>
       <p v-else class="soft again">
-        If you sign out now it stays on this machine, locked to your account. It is sent when you sign in here again; nobody else sees it.
+        {{ t('ifYouSignOut') }}
       </p>
       <div class="choices">
-        <Button type="primary" @click="session.leaveWhenSent()">Send it, then sign out</Button
-        ><Button @click="session.leaveNow()">{{ outbox.isStored ? 'Sign out and leave it here' : 'Sign out and lose it' }}</Button
-        ><Button @click="session.stay()">Stay</Button>
+        <Button type="primary" @click="session.leaveWhenSent()">{{ t('sendThenSignOut') }}</Button><Button @click="session.leaveNow()">{{
+          outbox.isStored ? t('signOutLeaveHere') : t('signOutLose')
+        }}</Button
+        ><Button @click="session.stay()">{{ t('stay') }}</Button>
       </div>
     </SheetDialog>
   </KitTheme>

@@ -10,6 +10,7 @@ import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { usePages } from './pages.ts';
+import { t } from '../words/app.ts';
 
 defineEmits<{ keys: [] }>();
 
@@ -29,7 +30,7 @@ const { places, isOn } = usePages();
 </script>
 
 <template>
-  <nav class="rail" aria-label="The day">
+  <nav class="rail" :aria-label="t('theDay')">
     <div class="top"><BrandMark /></div>
     <p class="heading">{{ heading }}</p>
     <ol v-if="!session.isCoach" class="visits">
@@ -60,9 +61,11 @@ const { places, isOn } = usePages();
         :aria-current="isOn(place) ? 'page' : undefined"
         >{{ place.label }}</RouterLink
       >
-      <button type="button" @click="$emit('keys')">Keys <span class="key">?</span></button>
+      <button type="button" @click="$emit('keys')">{{ t('keys') }} <span class="key">?</span></button>
       <p class="who-in small">
-        <span :title="session.me?.name">{{ session.me?.name }}</span><button type="button" @click="session.signOut()">Sign out</button>
+        <span :title="session.me?.name">{{ session.me?.name }}</span><button type="button" @click="session.signOut()">
+          {{ t('signOut2') }}
+        </button>
       </p>
     </div>
   </nav>

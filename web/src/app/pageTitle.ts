@@ -6,14 +6,15 @@ import { useDay } from '../stores/day.ts';
 import { useSession } from '../stores/session.ts';
 import { usePages } from './pages.ts';
 import { openName } from '../stores/openName.ts';
+import { t } from '../words/app.ts';
 
-const NAME = 'Pace Bend';
+const NAME = t('paceBend');
 /** Pages of a visit that are no step of it. */
 const PAPERS: Readonly<Record<string, string>> = {
-  sheet: 'for the wall',
+  sheet: t('forTheWall'),
   note: 'note',
   letter: 'referral',
-  home: 'at home',
+  home: t('atHome'),
   table: 'table',
 };
 const firstUpper = (text: string) => text[0]!.toUpperCase() + text.slice(1);
@@ -25,7 +26,7 @@ export function usePageTitle(): void {
   const session = useSession();
   const { places, isOn } = usePages();
   const title = computed(() => {
-    if (session.state !== 'in' && session.state !== 'expired') return `Sign in · ${NAME}`;
+    if (session.state !== 'in' && session.state !== 'expired') return t('signIn', { name: NAME });
     const name = String(route.name ?? '');
     const { id, step, page } = route.params;
     const ofVisit = step ? firstUpper(String(step)) : PAPERS[name] && firstUpper(PAPERS[name]!);
@@ -36,7 +37,8 @@ export function usePageTitle(): void {
       const what = firstUpper(String(page || 'range').replace('-', ' '));
       return [who, what, NAME].filter(Boolean).join(' · ');
     }
-    if (name === 'today' || name === 'day') return `${day.page ? DateTime.fromISO(day.page.date).toFormat('ccc d LLL') : 'Day'} · ${NAME}`;
+    if (name === 'today' || name === 'day')
+      return `${day.page ? DateTime.fromISO(day.page.date).toFormat('ccc d LLL') : t('day')} · ${NAME}`;
     const place = places.value.find((each) => isOn(each));
     return place ? `${place.label} · ${NAME}` : NAME;
   });

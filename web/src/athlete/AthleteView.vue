@@ -9,16 +9,17 @@ import ProblemNote from '../parts/ProblemNote.vue';
 import { AVAILABILITY_WORDS } from '../parts/words.ts';
 import { useAthlete } from '../stores/athlete.ts';
 import { usePractice } from '../stores/practice.ts';
+import { t } from '../words/athlete.ts';
 
 /** One athlete: range over the visits, the file, what is limited, and all that happened. */
 const PAGES = {
-  range: { label: 'Range', view: defineAsyncComponent(() => import('./RangePage.vue')) },
-  'what-if': { label: 'What if', view: defineAsyncComponent(() => import('./whatIf/WhatIfPage.vue')) },
-  file: { label: 'File', view: defineAsyncComponent(() => import('./FilePage.vue')) },
-  limits: { label: 'Limits', view: defineAsyncComponent(() => import('./LimitsPage.vue')) },
-  mornings: { label: 'Mornings', view: defineAsyncComponent(() => import('./MorningsPage.vue')) },
-  report: { label: 'Report', view: defineAsyncComponent(() => import('./report/ReportPage.vue')) },
-  history: { label: 'History', view: defineAsyncComponent(() => import('./HistoryPage.vue')) },
+  range: { label: t('range'), view: defineAsyncComponent(() => import('./RangePage.vue')) },
+  'what-if': { label: t('whatIf'), view: defineAsyncComponent(() => import('./whatIf/WhatIfPage.vue')) },
+  file: { label: t('file'), view: defineAsyncComponent(() => import('./FilePage.vue')) },
+  limits: { label: t('limits'), view: defineAsyncComponent(() => import('./LimitsPage.vue')) },
+  mornings: { label: t('mornings'), view: defineAsyncComponent(() => import('./MorningsPage.vue')) },
+  report: { label: t('report'), view: defineAsyncComponent(() => import('./report/ReportPage.vue')) },
+  history: { label: t('history'), view: defineAsyncComponent(() => import('./HistoryPage.vue')) },
 } as const;
 
 const route = useRoute();
@@ -35,21 +36,21 @@ const file = computed(() => athlete.file);
 <template>
   <div class="page">
     <ProblemNote v-if="athlete.problem" :problem="athlete.problem" :retry="() => athlete.load(id)"
-      ><RouterLink to="/squad">Back to the squad</RouterLink></ProblemNote
+      ><RouterLink to="/squad">{{ t('backSquad') }}</RouterLink></ProblemNote
     >
-    <p v-else-if="!file" class="soft">Opening the athlete …</p>
+    <p v-else-if="!file" class="soft">{{ t('openingAthlete') }}</p>
     <template v-else>
       <header>
         <div class="who">
           <h1>{{ file.athlete.name }}</h1>
           <p class="soft">
-            {{ practice.sportLine(file.athlete.sports) || 'Athlete' }} · {{ ageInYears(file.athlete.birthDate, practice.today)
+            {{ practice.sportLine(file.athlete.sports) || t('athlete') }} · {{ ageInYears(file.athlete.birthDate, practice.today)
             }}<template v-if="file.athlete.availability !== 'full'"> · {{ AVAILABILITY_WORDS[file.athlete.availability] }}</template
             ><template v-if="file.athlete.about"> · {{ file.athlete.about }}</template>
           </p>
         </div>
         <SavingState :state="athlete.saveState" />
-        <nav class="page-tabs end" aria-label="Pages of this athlete">
+        <nav class="page-tabs end" :aria-label="t('pagesAthlete')">
           <RouterLink
             v-for="(each, key) in PAGES"
             :key="key"

@@ -12,6 +12,7 @@ import {
 } from 'chart.js';
 import { DateTime } from 'luxon';
 import { CHART_FONT, chartColour, useChart } from './useChart.ts';
+import { t } from '../words/athlete.ts';
 
 /** One answer over the weeks with the band of its owner's normal, as it was known day by day. */
 interface Point {
@@ -38,13 +39,13 @@ function configuration(): ChartConfiguration {
       datasets: [
         {
           ...band,
-          label: 'normal, high',
+          label: t('normalHigh'),
           order: 2,
           data: points.map((point) => point.high),
           backgroundColor: chartColour('--spruce-soft'),
           fill: '+1',
         },
-        { ...band, label: 'normal, low', order: 2, data: points.map((point) => point.low) },
+        { ...band, label: t('normalLow'), order: 2, data: points.map((point) => point.low) },
         {
           label: props.line.name,
           order: 1,
@@ -80,10 +81,10 @@ useChart(configuration, () => props.line);
 <template>
   <figure>
     <figcaption>
-      <b>{{ line.name }}</b> <span class="soft small">worse is down</span>
+      <b>{{ line.name }}</b> <span class="soft small">{{ t('worseDown') }}</span>
     </figcaption>
     <div class="canvas">
-      <canvas ref="canvas" role="img" :aria-label="`${line.name}, twelve weeks; the numbers stand in the table below`" />
+      <canvas ref="canvas" role="img" :aria-label="t('twelveWeeksNumbersStand', { name: line.name })" />
     </div>
   </figure>
 </template>

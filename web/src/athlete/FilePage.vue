@@ -8,6 +8,7 @@ import BodyCard from './file/BodyCard.vue';
 import NoTouchCard from './file/NoTouchCard.vue';
 import PersonCard from './file/PersonCard.vue';
 import RecordCard from './file/RecordCard.vue';
+import { t } from '../words/athlete.ts';
 
 /** The athlete's file. What is typed is saved as it is made. */
 defineProps<{ file: AthleteFile }>();
@@ -16,7 +17,7 @@ const readOnly = computed(() => !session.may('PATCH', '/athletes/:id'));
 </script>
 
 <template>
-  <p v-if="readOnly" class="soft">A therapist changes the file; areas not to be touched can be added by everybody who works here.</p>
+  <p v-if="readOnly" class="soft">{{ t('therapistChangesFileAreas') }}</p>
   <div class="file">
     <div class="main">
       <ConditionsCard :file="file" :read-only="readOnly" />

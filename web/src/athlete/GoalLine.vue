@@ -12,6 +12,7 @@ import { dayInWords, dayProblem } from '../parts/typedDays.ts';
 import { goalWhyWords, SIDE_WORDS, WHY_WORDS } from '../parts/words.ts';
 import { useAthlete } from '../stores/athlete.ts';
 import { usePractice } from '../stores/practice.ts';
+import { t } from '../words/athlete.ts';
 
 /** The goal of one motion and side: what is worked toward, and by when. */
 const props = defineProps<{ motion: Motion; side: Side; goal: Goal | null }>();
@@ -23,7 +24,7 @@ const value = ref('');
 const byDate = ref('');
 const why = ref<GoalWhy | 'none'>('none');
 const whyWords = ref('');
-const WHYS = [{ value: 'none' as const, label: 'no reason said' }, ...GOAL_WHYS.map((value) => ({ value, label: WHY_WORDS[value] }))];
+const WHYS = [{ value: 'none' as const, label: t('noReasonSaid') }, ...GOAL_WHYS.map((value) => ({ value, label: WHY_WORDS[value] }))];
 const wrong = ref<string | null>(null);
 watch(editing, () => {
   value.value = props.goal ? String(props.goal.value) : '';
@@ -64,33 +65,33 @@ const withdraw = () =>
   <div class="goal small">
     <template v-if="!editing">
       <span v-if="goal"
-        >Goal, {{ SIDE_WORDS[side].toLowerCase() }}: <b class="num">{{ formatValue(goal.value, motion.unit) }}</b><template
+        >{{ t('goal', { what: SIDE_WORDS[side].toLowerCase() }) }} <b class="num">{{ formatValue(goal.value, motion.unit) }}</b><template
           v-if="goal.byDate"
         >
-          by {{ dayInWords(goal.byDate) }}</template
+          {{ t('by', { dayIn: dayInWords(goal.byDate) }) }}</template
         ><template v-if="goalWhyWords(goal)">, {{ goalWhyWords(goal) }}</template></span
       >
       <button type="button" class="link" @click="editing = true">
-        {{ goal ? 'Change it' : `Set a goal, ${SIDE_WORDS[side].toLowerCase()}` }}
+        {{ goal ? t('changeIt') : t('setGoal', { what: SIDE_WORDS[side].toLowerCase() }) }}
       </button>
     </template>
     <form v-else @submit.prevent="keep">
       <label
-        >Goal, {{ SIDE_WORDS[side].toLowerCase() }}
+        >{{ t('goal2', { what: SIDE_WORDS[side].toLowerCase() }) }}
         <input v-model="value" class="num" inputmode="decimal" maxlength="8" :aria-invalid="wrong !== null" />
-        {{ motion.unit === 'deg' ? '°' : 'cm' }}</label
+        {{ motion.unit === 'deg' ? '°' : t('cm') }}</label
       >
       <DayField
         :id="`goal-by-${motion.id}-${side}`"
         v-model:value="byDate"
-        label="by"
+        :label="t('by2')"
         optional
         :wrong="null"
-        placeholder="no day"
+        :placeholder="t('noDay')"
         class="by"
       />
       <PickOne
-        label="What it is for"
+        :label="t('whatItIsFor')"
         size="small"
         :value="why"
         :options="WHYS"
@@ -101,12 +102,12 @@ const withdraw = () =>
         "
       />
       <label
-        ><span class="sr-only">In their words</span
-        ><input v-model="whyWords" class="words" :maxlength="LIMITS.goalWords" placeholder="in their words"
+        ><span class="sr-only">{{ t('theirWords') }}</span
+        ><input v-model="whyWords" class="words" :maxlength="LIMITS.goalWords" :placeholder="t('inTheirWords')"
       /></label>
-      <Button size="small" html-type="submit" type="primary" :disabled="busy">Keep</Button>
-      <Button v-if="goal" size="small" :disabled="busy" @click="withdraw">Take it back</Button>
-      <Button size="small" @click="editing = false">Leave it</Button>
+      <Button size="small" html-type="submit" type="primary" :disabled="busy">{{ t('keep') }}</Button>
+      <Button v-if="goal" size="small" :disabled="busy" @click="withdraw">{{ t('takeBack') }}</Button>
+      <Button size="small" @click="editing = false">{{ t('leaveIt') }}</Button>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     </form>
     <ProblemNote v-if="problem" :problem="problem" />

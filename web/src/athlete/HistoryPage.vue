@@ -23,6 +23,7 @@ import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useShelf } from '../stores/shelf.ts';
+import { t } from '../words/athlete.ts';
 
 /** What was done, what was found and how it answered, visit by visit; what hands found over the visits; and all that is dated. */
 const props = defineProps<{ file: AthleteFile }>();
@@ -50,7 +51,7 @@ const regions = computed(() => {
 const ways = computed(() =>
   historyWays(all.value).map(({ methodId, times }) => ({
     value: methodId,
-    label: `${shelf.shelf.methods.get(methodId)?.name ?? 'no longer on the shelf'}, ${times} ×`,
+    label: `${shelf.shelf.methods.get(methodId)?.name ?? t('noLongerShelf')}, ${times} ×`,
   })),
 );
 /** The visit of today, or the next, that a plan can be begun in: open, and not over. */
@@ -70,27 +71,27 @@ const atHome = computed(() =>
     beside: keptBeside(past, props.file.past, props.file.errors, shelf.shelf),
   })),
 );
-const doneWords = (answer: string | undefined) => HOME_DONE.find(({ id }) => id === answer)?.words ?? 'not asked about';
+const doneWords = (answer: string | undefined) => HOME_DONE.find(({ id }) => id === answer)?.words ?? t('notAskedAbout');
 /** What changed stands by itself; what did not is a touch away. */
 const quiet = (visit: HistoryVisit) => visit.answered.filter(({ isReal }) => !isReal);
 const told = (part: 'done' | 'found' | 'answered' | 'home', visit: HistoryVisit) =>
   part === 'answered' ? visit.answered.filter(({ isReal }) => isReal) : visit[part];
 const PART_WORDS = [
-  ['done', 'Done'],
-  ['found', 'Found'],
-  ['answered', 'Answered'],
-  ['home', 'At home'],
+  ['done', t('done')],
+  ['found', t('found')],
+  ['answered', t('answered')],
+  ['home', t('atHome')],
 ] as const;
 
 const KIND_WORDS: Record<HistoryLine['kind'], string> = {
-  visit: 'visit',
-  referral: 'referral',
-  condition: 'condition',
-  resolved: 'over',
-  operation: 'operation',
-  clearance: 'clearance',
-  'no-touch': 'no-touch',
-  event: 'event',
+  visit: t('visit'),
+  referral: t('referral'),
+  condition: t('condition'),
+  resolved: t('over'),
+  operation: t('operation'),
+  clearance: t('clearance'),
+  'no-touch': t('noTouch'),
+  event: t('event'),
 };
 const years = computed(() => {
   const found = new Map<string, HistoryLine[]>();
@@ -103,29 +104,29 @@ const dayOfYear = (day: string) => DateTime.fromISO(day).toFormat('d LLL');
 
 <template>
   <div class="history">
-    <section class="card" aria-label="Visit by visit">
+    <section class="card" :aria-label="t('visitVisit')">
       <header>
-        <h2>Visit by visit</h2>
+        <h2>{{ t('visitVisit') }}</h2>
         <span v-if="history && all.length > 0" class="filters">
           <PickOne
             :value="region"
-            label="Part of the body"
-            :options="[{ value: '' as Region | '', label: 'whole body' }, ...regions]"
+            :label="t('partBody')"
+            :options="[{ value: '' as Region | '', label: t('wholeBody') }, ...regions]"
             @change="(value) => (region = value)"
           />
           <PickOne
             :value="way"
-            label="Way of working"
-            :options="[{ value: '', label: 'every way' }, ...ways]"
+            :label="t('wayWorking')"
+            :options="[{ value: '', label: t('everyWay') }, ...ways]"
             @change="(value) => (way = value)"
           />
         </span>
       </header>
       <ProblemNote v-if="problem && !history" :problem="problem" :retry="load" />
-      <p v-else-if="!history" class="soft">Opening the history …</p>
-      <p v-else-if="all.length === 0" class="soft">Nothing was done or found yet. Every visit stands here with what it brought.</p>
+      <p v-else-if="!history" class="soft">{{ t('openingHistory') }}</p>
+      <p v-else-if="all.length === 0" class="soft">{{ t('nothingDoneFoundYet') }}</p>
       <p v-else-if="shown.length === 0" class="soft">
-        No visit has both. <button type="button" class="link" @click="((region = ''), (way = ''))">Show every visit</button>
+        {{ t('noVisitBoth') }} <button type="button" class="link" @click="((region = ''), (way = ''))">{{ t('showEveryVisit') }}</button>
       </p>
       <ol v-else class="plain visits">
         <li v-for="visit in shown" :key="visit.visitId" class="visit">
@@ -136,7 +137,7 @@ const dayOfYear = (day: string) => DateTime.fromISO(day).toFormat('d LLL');
               v-if="visit.hasPlan && openVisit && openVisit.id !== visit.visitId"
               class="small end"
               :to="`/visit/${openVisit.id}/plan?from=${visit.visitId}`"
-              >Start from this plan<span class="sr-only">, of {{ dayWords(visit.startsAt) }}</span></RouterLink
+              >{{ t('startFromPlan') }}<span class="sr-only">{{ t('of', { day: dayWords(visit.startsAt) }) }}</span></RouterLink
             >
           </div>
           <dl>
@@ -147,7 +148,12 @@ const dayOfYear = (day: string) => DateTime.fromISO(day).toFormat('d LLL');
                   <p v-for="(each, i) in told(part, visit)" :key="i" :class="{ real: each.isReal }">{{ each.words }}</p>
                   <details v-if="part === 'answered' && quiet(visit).length > 0">
                     <summary class="soft small">
-                      {{ quiet(visit).length }} {{ quiet(visit).length === 1 ? 'reading' : 'readings' }} within the error or not read again
+                      {{
+                        t('withinErrorNotRead', {
+                          quiet: quiet(visit).length,
+                          quiet2: quiet(visit).length === 1 ? t('reading2') : t('readings'),
+                        })
+                      }}
                     </summary>
                     <p v-for="(each, i) in quiet(visit)" :key="i" class="small">{{ each.words }}</p>
                   </details>
@@ -159,16 +165,20 @@ const dayOfYear = (day: string) => DateTime.fromISO(day).toFormat('d LLL');
       </ol>
     </section>
 
-    <section v-if="lines.length > 0" class="card" aria-label="What hands found">
-      <h2>What hands found</h2>
+    <section v-if="lines.length > 0" class="card" :aria-label="t('whatHandsFound')">
+      <h2>{{ t('whatHandsFound') }}</h2>
       <ul class="plain lines">
         <li v-for="line in lines" :key="`${line.subject} ${line.side}`" :class="{ gone: line.goneSince !== null }">
           <b>{{ line.place }}</b>
           <span>
-            {{ line.looks.findLast((look) => !look.isClean)?.words }}; first {{ dayWords(line.firstAt) }}, found
-            {{ line.times === 1 ? 'once' : `${line.times} times` }} in
-            {{ line.looks.length === 1 ? 'one look' : `${line.looks.length} looks`
-            }}<template v-if="line.goneSince">; gone since {{ dayWords(line.goneSince) }}</template>
+            {{
+              t('firstFound', {
+                findLast: line.looks.findLast((look) => !look.isClean)?.words,
+                day: dayWords(line.firstAt),
+                what: line.times === 1 ? t('once') : t('times', { times: line.times }),
+                what2: line.looks.length === 1 ? t('oneLook') : t('looks', { count: line.looks.length }),
+              })
+            }}<template v-if="line.goneSince">{{ t('goneSince', { day: dayWords(line.goneSince) }) }}</template>
           </span>
           <span class="dots" role="img" :aria-label="line.looks.map((look) => (look.isClean ? 'clean' : look.words)).join(', ')">
             <i v-for="look in line.looks" :key="look.visitId + look.foundAt" :class="{ clean: look.isClean }">{{
@@ -179,13 +189,13 @@ const dayOfYear = (day: string) => DateTime.fromISO(day).toFormat('d LLL');
       </ul>
     </section>
 
-    <section v-if="atHome.length > 0" class="card" aria-label="Home work">
-      <h2>Home work</h2>
+    <section v-if="atHome.length > 0" class="card" :aria-label="t('homeWork')">
+      <h2>{{ t('homeWork') }}</h2>
       <ol class="plain visits">
         <li v-for="{ past, beside } in atHome" :key="past.sheet.visitId" class="visit">
           <div class="head">
             <b>{{ dayWords(past.sheet.startsAt) }}</b>
-            <span class="soft small">{{ past.asked ? `asked ${dayWords(past.asked.startsAt)}` : 'not asked about yet' }}</span>
+            <span class="soft small">{{ past.asked ? t('asked', { day: dayWords(past.asked.startsAt) }) : t('notAskedAboutYet') }}</span>
           </div>
           <ul class="plain">
             <li v-for="item in past.sheet.items" :key="item.id" class="given">
@@ -195,21 +205,24 @@ const dayOfYear = (day: string) => DateTime.fromISO(day).toFormat('d LLL');
               <b>{{ doneWords(past.asked?.answers[item.id]) }}</b>
               <span v-for="each in beside.filter(({ itemId }) => itemId === item.id)" :key="each.motionId + each.side" class="small beside">
                 {{ motionOf(each.motionId).name }}{{ each.side === 'midline' ? '' : `, ${each.side}` }}:
-                <template v-if="each.gained !== null">{{ formatSigned(each.gained, motionOf(each.motionId).unit) }} at the table, </template
-                >{{ formatSigned(each.kept, motionOf(each.motionId).unit) }} still there (±{{
-                  formatValue(each.error, motionOf(each.motionId).unit)
-                }})
+                <template v-if="each.gained !== null"
+                  >{{ t('atTheTable', { signed: formatSigned(each.gained, motionOf(each.motionId).unit) }) }} </template>{{
+                  t('stillThere', {
+                    signed: formatSigned(each.kept, motionOf(each.motionId).unit),
+                    value: formatValue(each.error, motionOf(each.motionId).unit),
+                  })
+                }}
               </span>
             </li>
           </ul>
         </li>
       </ol>
-      <p class="soft small">What stands beside is a pair, not a cause: nobody knows what would be there without it.</p>
+      <p class="soft small">{{ t('whatStandsBesidePair') }}</p>
     </section>
 
-    <section class="card" aria-label="History">
-      <h2>By date</h2>
-      <p v-if="years.length === 0" class="soft">Nothing yet. Visits, conditions, operations and clearances stand here by date.</p>
+    <section class="card" :aria-label="t('history')">
+      <h2>{{ t('byDate') }}</h2>
+      <p v-if="years.length === 0" class="soft">{{ t('nothingYetVisitsConditions') }}</p>
       <div v-for="[year, entries] in years" :key="year" class="year">
         <h3 class="num">{{ year }}</h3>
         <ol class="plain">

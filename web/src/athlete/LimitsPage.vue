@@ -2,6 +2,7 @@
 import type { AthleteFile } from '@pace-bend/core/record';
 import LimitsTable from '../cautions/LimitsTable.vue';
 import { useAthlete } from '../stores/athlete.ts';
+import { t } from '../words/athlete.ts';
 
 /** Which motions and ways of working are limited today, why, and what instead. */
 defineProps<{ file: AthleteFile }>();
@@ -9,11 +10,10 @@ const athlete = useAthlete();
 </script>
 
 <template>
-  <section class="card" aria-label="What is limited">
-    <h2>What is limited today</h2>
+  <section class="card" :aria-label="t('whatLimited')">
+    <h2>{{ t('whatLimitedToday') }}</h2>
     <p class="soft">
-      From the file, the scope of the practice and the next event. Reminders to a licensed person; they are no clearance. Open a row for
-      why, and what instead.
+      {{ t('fromFileScopePractice') }}
     </p>
     <LimitsTable v-if="athlete.cautionContext" :context="athlete.cautionContext" />
   </section>

@@ -14,6 +14,7 @@ import {
 import { DateTime } from 'luxon';
 import type { LoadHistory } from '@pace-bend/core/load';
 import { CHART_FONT, chartColour, useChart } from './useChart.ts';
+import { t } from '../words/athlete.ts';
 
 /** Load day by day as bars, its short and long weighted means as lines. */
 const props = defineProps<{ history: LoadHistory; from: string }>();
@@ -29,15 +30,15 @@ function configuration(): ChartConfiguration {
     data: {
       labels: shown.map((day) => DateTime.fromISO(day.on).toFormat('ccc d LLL')),
       datasets: [
-        { ...line, label: 'mean of 7 days, weighted', data: shown.map((day) => day.short), borderColor: chartColour('--clay') },
+        { ...line, label: t('mean7DaysWeighted'), data: shown.map((day) => day.short), borderColor: chartColour('--clay') },
         {
           ...line,
-          label: 'mean of 28 days, weighted',
+          label: t('mean28DaysWeighted'),
           data: shown.map((day) => day.long),
           borderColor: chartColour('--slate'),
           borderDash: [6, 4],
         },
-        { label: 'load of the day', data: shown.map((day) => day.load), backgroundColor: chartColour('--band'), borderWidth: 0 },
+        { label: t('loadDay'), data: shown.map((day) => day.load), backgroundColor: chartColour('--band'), borderWidth: 0 },
       ],
     },
     options: {
@@ -60,11 +61,11 @@ useChart(configuration, () => props.history);
 <template>
   <figure>
     <div class="canvas">
-      <canvas ref="canvas" role="img" aria-label="Load day by day with its short and long mean; the figures stand above" />
+      <canvas ref="canvas" role="img" :aria-label="t('loadDayDayShort')" />
     </div>
     <figcaption class="soft small">
-      <span><i class="bar" /> load of the day: exertion × minutes</span> <span><i class="short" /> mean of 7 days, weighted</span>
-      <span><i class="long" /> mean of 28 days, weighted</span>
+      <span><i class="bar" /> {{ t('loadDayExertionMinutes') }}</span> <span><i class="short" /> {{ t('mean7DaysWeighted') }}</span>
+      <span><i class="long" /> {{ t('mean28DaysWeighted') }}</span>
     </figcaption>
   </figure>
 </template>

@@ -11,6 +11,7 @@ import { useAction } from '../parts/useAction.ts';
 import { usePractice } from '../stores/practice.ts';
 import DaysChart from './DaysChart.vue';
 import LoadChart from './LoadChart.vue';
+import { t } from '../words/athlete.ts';
 
 /** Twelve weeks of mornings and training of one athlete: each answer with its own normal day by day, load with its means. */
 const props = defineProps<{ file: AthleteFile }>();
@@ -56,49 +57,42 @@ const lines = computed(() => {
   const scale = scaleOf(found.value.scale);
   const ofScale = (each: CheckIn) => each.scale === scale.id;
   return [
-    lineOf(
-      'sum',
-      'Sum of the answers',
-      (each) => (ofScale(each) ? scaleSum(scale.id as ScaleId, each.answers) : null),
-      1.4826,
-      scale.worse,
-    ),
+    lineOf('sum', t('sumAnswers'), (each) => (ofScale(each) ? scaleSum(scale.id as ScaleId, each.answers) : null), 1.4826, scale.worse),
     ...scale.items.map((item) =>
       lineOf(item.id, item.name, (each) => (ofScale(each) ? (each.answers[item.id] ?? null) : null), 0.7413, scale.worse),
     ),
-    lineOf('hours', 'Hours slept', (each) => each.hoursSlept, 0.7413, 'lower'),
-    ...(checkIns.value.some((each) => each.rmssdMs !== null) ? [lineOf('rmssd', 'rMSSD, ms', (each) => each.rmssdMs, 1, 'lower')] : []),
+    lineOf('hours', t('hoursSlept'), (each) => each.hoursSlept, 0.7413, 'lower'),
+    ...(checkIns.value.some((each) => each.rmssdMs !== null) ? [lineOf('rmssd', t('rmssdMs'), (each) => each.rmssdMs, 1, 'lower')] : []),
   ];
 });
 const history = computed(() => loadHistory(found.value?.loads ?? [], practice.today));
-const number = (value: number | null) => (value === null ? 'not defined' : formatNumber(value, value < 10 ? 2 : 0));
+const number = (value: number | null) => (value === null ? t('notDefined') : formatNumber(value, value < 10 ? 2 : 0));
 </script>
 
 <template>
   <ProblemNote v-if="problem" :problem="problem" :retry="load" />
-  <p v-else-if="!found" class="soft">Opening twelve weeks …</p>
+  <p v-else-if="!found" class="soft">{{ t('openingTwelveWeeks') }}</p>
   <div v-else class="mornings">
-    <section class="card" aria-label="Answers">
-      <h2>Mornings, twelve weeks</h2>
+    <section class="card" :aria-label="t('answers')">
+      <h2>{{ t('morningsTwelveWeeks') }}</h2>
       <p v-if="checkIns.length === 0" class="soft">
-        No check-in yet. A page for the phone is opened on the morning’s screen; at a visit they are entered under Arrive.
+        {{ t('noCheckYetPage') }}
       </p>
       <template v-else>
         <p class="soft small">
-          The band is the own normal of that day: median and one own unit of the 28 days before it, once 8 of 14 days are answered. A gap is
-          a day without an answer.
+          {{ t('bandOwnNormalDay') }}
         </p>
         <div class="charts"><DaysChart v-for="line in lines" :key="line.id" :line="line" /></div>
         <button type="button" class="link small" :aria-expanded="asTable" @click="asTable = !asTable">
-          {{ asTable ? 'Hide the numbers' : 'Show the numbers' }}
+          {{ asTable ? t('hideNumbers') : t('showNumbers') }}
         </button>
-        <div v-if="asTable" class="numbers" tabindex="0" role="region" aria-label="Answers in numbers">
+        <div v-if="asTable" class="numbers" tabindex="0" role="region" :aria-label="t('answersNumbers')">
           <table>
             <thead>
               <tr>
-                <th scope="col">Day</th>
+                <th scope="col">{{ t('day') }}</th>
                 <th v-for="line in lines" :key="line.id" scope="col">{{ line.name }}</th>
-                <th scope="col">By</th>
+                <th scope="col">{{ t('by3') }}</th>
               </tr>
             </thead>
             <tbody>
@@ -114,34 +108,36 @@ const number = (value: number | null) => (value === null ? 'not defined' : forma
         </div>
       </template>
     </section>
-    <section class="card" aria-label="Load">
-      <h2>Load <RouterLink class="small" :to="`/load?athlete=${file.athlete.id}`">Enter sessions</RouterLink></h2>
-      <p v-if="history.days.length === 0" class="soft">No session yet.</p>
+    <section class="card" :aria-label="t('load')">
+      <h2>
+        {{ t('load') }} <RouterLink class="small" :to="`/load?athlete=${file.athlete.id}`">{{ t('enterSessions') }}</RouterLink>
+      </h2>
+      <p v-if="history.days.length === 0" class="soft">{{ t('noSessionYet') }}</p>
       <template v-else>
         <dl class="figures">
           <div>
-            <dt>This week’s sum</dt>
-            <dd class="num">{{ history.week ? formatNumber(history.week.sum, 0) : 'not known yet' }}</dd>
+            <dt>{{ t('weeksSum') }}</dt>
+            <dd class="num">{{ history.week ? formatNumber(history.week.sum, 0) : t('notKnownYet') }}</dd>
           </div>
           <div>
-            <dt>Monotony</dt>
-            <dd class="num">{{ history.week ? number(history.week.monotony) : 'not known yet' }}</dd>
+            <dt>{{ t('monotony') }}</dt>
+            <dd class="num">{{ history.week ? number(history.week.monotony) : t('notKnownYet') }}</dd>
           </div>
           <div>
-            <dt>Strain</dt>
-            <dd class="num">{{ history.week ? number(history.week.strain) : 'not known yet' }}</dd>
+            <dt>{{ t('strain') }}</dt>
+            <dd class="num">{{ history.week ? number(history.week.strain) : t('notKnownYet') }}</dd>
           </div>
           <div>
-            <dt>7 days against the 28 before</dt>
-            <dd class="num">{{ history.rolling.ratio === null ? 'not known yet' : formatNumber(history.rolling.ratio, 2) }}</dd>
+            <dt>{{ t('n7DaysAgainst28') }}</dt>
+            <dd class="num">{{ history.rolling.ratio === null ? t('notKnownYet') : formatNumber(history.rolling.ratio, 2) }}</dd>
           </div>
           <div>
-            <dt>The same, weighted</dt>
-            <dd class="num">{{ history.weighted.ratio === null ? 'not known yet' : formatNumber(history.weighted.ratio, 2) }}</dd>
+            <dt>{{ t('sameWeighted') }}</dt>
+            <dd class="num">{{ history.weighted.ratio === null ? t('notKnownYet') : formatNumber(history.weighted.ratio, 2) }}</dd>
           </div>
         </dl>
         <p class="soft small">{{ CONTESTED }}</p>
-        <p v-if="history.unrated > 0" class="small">{{ history.unrated }} without a rating: every figure is at least this.</p>
+        <p v-if="history.unrated > 0" class="small">{{ t('withoutRatingEveryFigure', { unrated: history.unrated }) }}</p>
         <LoadChart :history="history" :from="days[0]!" />
       </template>
     </section>

@@ -8,6 +8,7 @@ import DayField from '../parts/DayField.vue';
 import { SIDE_WORDS } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import type { SideSeries } from '../parts/series.ts';
+import { t } from '../words/athlete.ts';
 
 /** Two periods of one motion against each other; at first the earlier and the later half of what there is. */
 const props = defineProps<{ motion: Motion; series: readonly SideSeries[] }>();
@@ -20,10 +21,10 @@ const middle = ((all[0] ?? 0) + (all.at(-1) ?? 0)) / 2;
 const first = reactive({ from: dayOf(all[0] ?? 0), to: dayOf(middle) });
 const second = reactive({ from: dayOf(middle + 1), to: dayOf(all.at(-1) ?? 0) });
 const ENDS = [
-  { id: 'first-from', label: 'First period from', dates: first, end: 'from' },
-  { id: 'first-to', label: 'First period to', dates: first, end: 'to' },
-  { id: 'second-from', label: 'Second period from', dates: second, end: 'from' },
-  { id: 'second-to', label: 'Second period to', dates: second, end: 'to' },
+  { id: 'first-from', label: t('firstPeriodFrom'), dates: first, end: 'from' },
+  { id: 'first-to', label: t('firstPeriod'), dates: first, end: 'to' },
+  { id: 'second-from', label: t('secondPeriodFrom'), dates: second, end: 'from' },
+  { id: 'second-to', label: t('secondPeriod'), dates: second, end: 'to' },
 ] as const;
 const period = ({ from, to }: { from: string; to: string }) => ({
   from: DateTime.fromISO(from, { zone: practice.zone }).toMillis() / DAY_MS,
@@ -39,7 +40,7 @@ const compared = computed(() =>
 
 <template>
   <details class="periods">
-    <summary>Compare two periods</summary>
+    <summary>{{ t('compareTwoPeriods') }}</summary>
     <div class="dates small">
       <DayField
         v-for="{ id, label, dates, end } in ENDS"
@@ -50,13 +51,19 @@ const compared = computed(() =>
         @day="(day) => (dates[end] = day)"
       />
     </div>
-    <p v-if="backward" class="wrong small" role="alert">A period ends on or after the day it begins.</p>
+    <p v-if="backward" class="wrong small" role="alert">{{ t('periodEndsAfterDay') }}</p>
     <ul class="small">
       <li v-for="{ side, result } in compared" :key="side">
         <b>{{ SIDE_WORDS[side] }}</b> {{ result.words
         }}<span v-if="result.first && result.second" class="soft">
-          ({{ formatValue(result.first.mean, motion.unit) }} from {{ result.first.n }}, then
-          {{ formatValue(result.second.mean, motion.unit) }} from {{ result.second.n }} readings)</span
+          {{
+            t('fromThenFromReadings', {
+              value: formatValue(result.first.mean, motion.unit),
+              n: result.first.n,
+              value2: formatValue(result.second.mean, motion.unit),
+              n2: result.second.n,
+            })
+          }}</span
         >
       </li>
     </ul>

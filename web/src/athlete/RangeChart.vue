@@ -18,6 +18,7 @@ import type { CalendarEvent } from '@pace-bend/core/record';
 import { SIDE_WORDS } from '../parts/words.ts';
 import { useDark } from '../parts/useDark.ts';
 import type { SideSeries } from '../parts/series.ts';
+import { t } from '../words/athlete.ts';
 
 /** One side of one motion over the visits: before and after, the reference, and the band in which a change is only error. */
 const props = defineProps<{
@@ -147,7 +148,7 @@ function config(): ChartConfiguration {
               ],
         ),
         {
-          label: 'before',
+          label: t('before'),
           data: series('before'),
           showLine: false,
           borderColor: colour('--ink'),
@@ -157,7 +158,7 @@ function config(): ChartConfiguration {
           pointBorderColor: colour('--ink'),
         },
         {
-          label: 'after',
+          label: t('after'),
           data: series('after'),
           showLine: false,
           borderColor: colour('--spruce'),
@@ -208,7 +209,7 @@ function config(): ChartConfiguration {
 /** Losing more than was gained is nothing kept; more than all of it is all. */
 const keptWords = computed(() => {
   const share = props.series.kept.share ?? 0;
-  return share <= 0.02 ? 'none of it' : share >= 1 ? 'all of it' : `${Math.round(share * 100)} % of it`;
+  return share <= 0.02 ? t('noneOfIt') : share >= 1 ? t('allOfIt') : t('ofIt', { share: Math.round(share * 100) });
 });
 
 function draw(): void {
@@ -226,16 +227,15 @@ onBeforeUnmount(() => chart?.destroy());
       <b>{{ SIDE_WORDS[series.side] }}</b>
       <span>{{ series.verdict }}</span>
       <span v-if="series.kept.meanGain !== null" class="soft"
-        >straight after work {{ formatValue(series.kept.meanGain, motion.unit) }} more on average<template v-if="series.kept.share !== null"
-          >, {{ keptWords }} kept until the next visit</template
-        ></span
+        >{{ t('straightAfterWorkMore', { value: formatValue(series.kept.meanGain, motion.unit) })
+        }}<template v-if="series.kept.share !== null">{{ t('keptUntilNextVisit', { keptWords }) }}</template></span
       >
     </figcaption>
     <div class="canvas">
       <canvas
         ref="canvas"
         role="img"
-        :aria-label="`${motion.name}, ${series.side}, over ${series.points.length} visits. ${series.verdict}`"
+        :aria-label="t('overVisits', { name: motion.name, side: series.side, count: series.points.length, verdict: series.verdict })"
       />
     </div>
   </figure>

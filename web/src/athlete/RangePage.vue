@@ -13,6 +13,7 @@ import PeriodsCard from './PeriodsCard.vue';
 import PosedFigure from '../parts/PosedFigure.vue';
 import RangeChart from './RangeChart.vue';
 import { seriesOf } from '../parts/series.ts';
+import { t } from '../words/athlete.ts';
 
 /** Range over the visits, motion by motion. */
 const props = defineProps<{ file: AthleteFile }>();
@@ -74,9 +75,9 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
 <template>
   <div class="range">
     <div class="columns">
-      <section class="card motions" aria-label="Motions">
+      <section class="card motions" :aria-label="t('motions')">
         <p v-if="all.length === 0" class="soft empty">
-          Nothing measured yet. Open a visit and measure; the first values become the baseline.
+          {{ t('nothingMeasuredYetOpen') }}
         </p>
         <button
           v-for="row in all"
@@ -96,7 +97,7 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
         </button>
       </section>
 
-      <section v-if="shown" class="card charts" aria-label="Range over the visits">
+      <section v-if="shown" class="card charts" :aria-label="t('rangeOverVisits')">
         <h2>{{ shown.motion.name }}, {{ shown.motion.testPosition }}</h2>
         <div class="pair" :class="{ single: shown.series.length === 1 }">
           <RangeChart
@@ -112,36 +113,37 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
         </div>
         <p class="legend small soft">
           <span
-            ><svg width="14" height="14" aria-hidden="true"><circle cx="7" cy="7" r="4.6" class="dot" /></svg> before work</span
+            ><svg width="14" height="14" aria-hidden="true"><circle cx="7" cy="7" r="4.6" class="dot" /></svg> {{ t('beforeWork') }}</span
           >
           <span
-            ><svg width="14" height="14" aria-hidden="true"><path d="M7 1L13 7L7 13L1 7Z" class="diamond" /></svg> after work</span
+            ><svg width="14" height="14" aria-hidden="true"><path d="M7 1L13 7L7 13L1 7Z" class="diamond" /></svg>
+            {{ t('afterWork') }}</span
           >
           <span
             ><svg width="22" height="12" aria-hidden="true">
               <rect width="22" height="12" class="mdc" />
               <path d="M0 6H22" class="base" />
             </svg>
-            baseline, and around it only measuring error (MDC95)</span
+            {{ t('baselineAroundOnlyMeasuring') }}</span
           >
           <span
             ><svg width="22" height="12" aria-hidden="true">
               <rect width="22" height="12" class="level" />
               <path d="M0 6H22" class="level-line" />
             </svg>
-            level behind the readings, 95 %</span
+            {{ t('levelBehindReadings95') }}</span
           >
           <span
-            ><svg width="22" height="12" aria-hidden="true"><path d="M1 2L21 10" class="fades" /></svg> what is kept until the next
-            visit</span
+            ><svg width="22" height="12" aria-hidden="true"><path d="M1 2L21 10" class="fades" /></svg> {{ t('whatKeptUntilNext') }}</span
           >
           <span v-if="shown.series[0]?.bands.length"
             ><svg width="22" height="12" aria-hidden="true">
               <rect width="22" height="12" class="band" />
               <path d="M0 6H22" class="middle" />
             </svg>
-            reference with its middle,
-            {{ shown.series[0]!.bands.map((band) => `${band.people} (${band.source.short})`).join(' and ') }}</span
+            {{
+              t('referenceMiddle', { what: shown.series[0]!.bands.map((band) => `${band.people} (${band.source.short})`).join(' and ') })
+            }}</span
           >
         </p>
         <div class="pair goals" :class="{ single: shown.series.length === 1 }">
@@ -157,9 +159,9 @@ const latest = (row: (typeof all.value)[number], side: 'left' | 'right' | 'midli
       </section>
     </div>
 
-    <section class="card" aria-label="Visits">
-      <h2>Visits</h2>
-      <p v-if="file.visits.length === 0" class="soft">None yet.</p>
+    <section class="card" :aria-label="t('visits')">
+      <h2>{{ t('visits') }}</h2>
+      <p v-if="file.visits.length === 0" class="soft">{{ t('noneYet') }}</p>
       <ul class="visits">
         <li v-for="visit in file.visits" :key="visit.id">
           <RouterLink :to="`/visit/${visit.id}`"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { limitWords, type Caution } from '@pace-bend/core/caution';
 import { LEVEL_WORDS } from '../parts/words.ts';
+import { t } from '../words/cautions.ts';
 
 /** One caution in full: why, how far, what instead, and who to ask. */
 withDefaults(defineProps<{ caution: Caution; unit?: '°' | ' cm'; because?: boolean }>(), { unit: '°', because: true });
@@ -13,8 +14,12 @@ withDefaults(defineProps<{ caution: Caution; unit?: '°' | ' cm'; because?: bool
     </p>
     <p>{{ caution.reason }}</p>
     <p v-if="limitWords(caution.limits, unit).length > 0" class="limits">{{ limitWords(caution.limits, unit).join(', ') }}</p>
-    <p><span class="soft">Instead.</span> {{ caution.instead }}</p>
-    <p v-if="caution.refer"><span class="soft">Refer to</span> {{ caution.refer }}.</p>
+    <p>
+      <span class="soft">{{ t('instead') }}</span> {{ caution.instead }}
+    </p>
+    <p v-if="caution.refer">
+      <span class="soft">{{ t('referTo') }}</span> {{ caution.refer }}.
+    </p>
     <p class="soft small">{{ caution.source }}</p>
   </article>
 </template>

@@ -6,6 +6,7 @@ import { LEVEL_WORDS } from '../parts/words.ts';
 import CautionSheet from './CautionSheet.vue';
 import { isKey } from '../parts/keys.ts';
 import { useWindowKeys } from '../parts/useWindowKeys.ts';
+import { t } from '../words/cautions.ts';
 
 /** What is on file, strongest first; the full text is one key away. */
 const props = defineProps<{ context: CautionContext }>();
@@ -32,15 +33,15 @@ useWindowKeys(onKey);
     aria-haspopup="dialog"
     @click="open = true"
   >
-    <span class="sr-only">Cautions: </span>
+    <span class="sr-only">{{ t('cautions') }} </span>
     <span v-for="each in shown" :key="each.because" class="chip" :class="each.level"
       ><span class="level" :class="each.level">{{ LEVEL_WORDS[each.level] }}</span
       ><span class="words">{{ each.because }}</span></span
     >
-    <span v-if="overview.length > MOST" class="soft small">{{ overview.length - MOST }} more</span>
-    <span v-if="!context.subject.historyTaken" class="chip untaken">History not taken: an empty file says nothing</span>
-    <span v-else-if="overview.length === 0" class="soft small">No cautions on file</span>
-    <span class="key" aria-hidden="true">C</span>
+    <span v-if="overview.length > MOST" class="soft small">{{ t('more', { what: overview.length - MOST }) }}</span>
+    <span v-if="!context.subject.historyTaken" class="chip untaken">{{ t('historyNotTakenEmpty') }}</span>
+    <span v-else-if="overview.length === 0" class="soft small">{{ t('noCautionsFile') }}</span>
+    <span class="key" aria-hidden="true">{{ t('c') }}</span>
   </button>
   <CautionSheet v-model:open="open" :context="context" />
 </template>

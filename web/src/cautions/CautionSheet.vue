@@ -5,6 +5,7 @@ import { LEVEL_WORDS } from '../parts/words.ts';
 import CautionCard from './CautionCard.vue';
 import LimitsTable from './LimitsTable.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
+import { t } from '../words/cautions.ts';
 
 /** Everything that cautions say of an athlete today, in full. */
 const props = defineProps<{ context: CautionContext }>();
@@ -14,17 +15,16 @@ const overview = computed(() => cautionOverview(props.context));
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" title="Cautions" :width="980" :top="28">
+  <SheetDialog v-model:open="open" :title="t('cautions2')" :width="980" :top="28">
     <div class="sheet" tabindex="0">
       <p class="plain-words">
-        Reminders to a licensed person, from what is on file and common practice. They are no clearance; local rules and licensed judgement
-        come first.
+        {{ t('remindersLicensedPersonFrom') }}
       </p>
-      <section aria-label="What is limited">
-        <h2>What is limited</h2>
+      <section :aria-label="t('whatLimited')">
+        <h2>{{ t('whatLimited') }}</h2>
         <LimitsTable :context="context" />
       </section>
-      <p v-if="overview.length === 0" class="soft">Nothing on file.</p>
+      <p v-if="overview.length === 0" class="soft">{{ t('nothingFile') }}</p>
       <template v-else>
         <section v-for="each in overview" :key="each.because" :aria-label="each.because">
           <h2>

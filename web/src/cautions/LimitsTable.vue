@@ -4,6 +4,7 @@ import { limitWords, type CautionContext } from '@pace-bend/core/caution';
 import { SIDE_WORDS } from '../parts/words.ts';
 import CautionCard from './CautionCard.vue';
 import { LIMIT_WAYS, limitRows, type LimitRow } from './limitRows.ts';
+import { t } from '../words/cautions.ts';
 
 /** Which motions and ways of working are limited, how far, why, and what instead. */
 const props = defineProps<{ context: CautionContext }>();
@@ -17,15 +18,17 @@ const unitOf = (row: LimitRow) => (row.motion.unit === 'deg' ? ('°' as const) :
 
 <template>
   <div class="limits">
-    <p v-if="rows.length === 0" class="soft">Nothing on file limits a motion or a way of working.</p>
+    <p v-if="rows.length === 0" class="soft">{{ t('nothingFileLimitsMotion') }}</p>
     <table v-else>
       <caption class="sr-only">
-        Limits by motion and way of working
+        {{
+          t('limitsMotionWayWorking')
+        }}
       </caption>
       <thead>
         <tr>
-          <th scope="col">Motion</th>
-          <th scope="col">Measuring</th>
+          <th scope="col">{{ t('motion') }}</th>
+          <th scope="col">{{ t('measuring') }}</th>
           <th v-for="method in LIMIT_WAYS" :key="method.id" scope="col">{{ method.name }}</th>
         </tr>
       </thead>
@@ -41,14 +44,14 @@ const unitOf = (row: LimitRow) => (row.motion.unit === 'deg' ? ('°' as const) :
             </th>
             <td v-for="(cell, i) in [row.measure, ...row.ways]" :key="i" :class="cell.level">
               <span v-if="cell.level === 'modify'" class="level modify"
-                ><span class="words">{{ limitWords(cell.result!.limits, unitOf(row)).join(', ') || 'with care' }}</span></span
+                ><span class="words">{{ limitWords(cell.result!.limits, unitOf(row)).join(', ') || t('withCare') }}</span></span
               >
               <span v-else-if="cell.level === 'avoid' || cell.level === 'stop'" class="level" :class="cell.level">{{
-                cell.result!.cautions[0]!.kind === 'scope' ? 'out of scope' : cell.level
+                cell.result!.cautions[0]!.kind === 'scope' ? t('outScope') : cell.level
               }}</span>
-              <span v-else-if="cell.level === 'free'" class="soft">free</span>
+              <span v-else-if="cell.level === 'free'" class="soft">{{ t('free') }}</span>
               <span v-if="cell.out > 0" class="soft small out">{{
-                cell.out === 1 ? '1 entry is out' : `${cell.out} entries are out`
+                cell.out === 1 ? t('n1EntryOut') : t('entriesOut', { out: cell.out })
               }}</span>
             </td>
           </tr>
@@ -65,7 +68,7 @@ const unitOf = (row: LimitRow) => (row.motion.unit === 'deg' ? ('°' as const) :
         </template>
       </tbody>
     </table>
-    <button type="button" class="link" :aria-pressed="all" @click="all = !all">{{ all ? 'Only what is limited' : 'Every motion' }}</button>
+    <button type="button" class="link" :aria-pressed="all" @click="all = !all">{{ all ? t('onlyWhatLimited') : t('everyMotion') }}</button>
   </div>
 </template>
 

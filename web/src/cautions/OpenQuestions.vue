@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import type { OpenQuestion } from '@pace-bend/core/record';
 import { useVisit } from '../stores/visit.ts';
+import { t } from '../words/cautions.ts';
 
 /** What has to be asked before hands go on and was not yet: seen on every step until it is. */
 const visit = useVisit();
-const WORDS: Record<OpenQuestion, string> = { questions: 'stop questions', consent: 'consent' };
+const WORDS: Record<OpenQuestion, string> = { questions: t('stopQuestions'), consent: t('consent') };
 </script>
 
 <template>
   <RouterLink v-if="visit.toAsk.length > 0" class="ask" :to="`/visit/${visit.id}/arrive`"
-    ><b>Not asked yet</b> {{ visit.toAsk.map((each) => WORDS[each]).join(' and ') }}</RouterLink
+    ><b>{{ t('notAskedYet') }}</b> {{ visit.toAsk.map((each) => WORDS[each]).join(' and ') }}</RouterLink
   >
 </template>
 

@@ -9,6 +9,7 @@ import { useSession } from '../stores/session.ts';
 import { useVisit } from '../stores/visit.ts';
 import CautionCard from './CautionCard.vue';
 import LongText from '../parts/LongText.vue';
+import { t } from '../words/cautions.ts';
 
 /** What forbids something, and the place for a written reason where one can set it aside. */
 const props = defineProps<{ cautions: readonly Caution[]; motionId: string; side: Side; unit?: '°' | ' cm' }>();
@@ -20,9 +21,7 @@ const reason = ref('');
 /** The reason says too little. */
 const short = ref(false);
 const { busy, problem, run } = useAction();
-const wrong = computed(() =>
-  short.value ? `A reason of at least ${LIMITS.reasonLength.min} letters: who agreed, and why.` : (problem.value?.message ?? ''),
-);
+const wrong = computed(() => (short.value ? t('reasonLeastLettersWho', { min: LIMITS.reasonLength.min }) : (problem.value?.message ?? '')));
 const mayOverride = computed(() => !visit.finished && session.may('PUT', '/visits/:id/overrides/:overrideId'));
 
 async function keep(caution: Caution): Promise<void> {
@@ -43,17 +42,18 @@ async function keep(caution: Caution): Promise<void> {
     <div v-for="caution in cautions" :key="overrideKey(caution)" class="one">
       <CautionCard :caution="caution" :unit="unit ?? '°'" />
       <p v-if="caution.kind === 'scope'" class="soft small">
-        Scope cannot be set aside. <RouterLink to="/practice/scope">The practice’s scope and the local rule</RouterLink>
+        {{ t('scopeCannotSetAside') }} <RouterLink to="/practice/scope">{{ t('practicesScopeLocalRule') }}</RouterLink>
       </p>
-      <p v-else-if="!caution.canOverride" class="soft small">No reason sets this aside.</p>
-      <p v-else-if="!mayOverride" class="soft small">A therapist can set this aside with a written reason.</p>
+      <p v-else-if="!caution.canOverride" class="soft small">{{ t('noReasonSetsAside') }}</p>
+      <p v-else-if="!mayOverride" class="soft small">{{ t('therapistCanSetAside') }}</p>
       <template v-else-if="writing === overrideKey(caution)">
-        <label :for="`reason-${caution.ruleId}`" class="small">Why it is done anyway, kept in the record</label>
+        <label :for="`reason-${caution.ruleId}`" class="small">{{ t('whyDoneAnywayKept') }}</label>
         <LongText :id="`reason-${caution.ruleId}`" v-model="reason" rows="2" :maxlength="LIMITS.reasonLength.max" />
         <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
         <div class="choices">
-          <Button type="primary" :loading="busy" @click="keep(caution)">Keep the reason</Button
-          ><Button @click="writing = ''">Leave it</Button>
+          <Button type="primary" :loading="busy" @click="keep(caution)">{{ t('keepReason') }}</Button><Button @click="writing = ''">{{
+            t('leaveIt')
+          }}</Button>
         </div>
       </template>
       <button
@@ -66,7 +66,7 @@ async function keep(caution: Caution): Promise<void> {
           problem = null;
         "
       >
-        Do it anyway, with a written reason
+        {{ t('doAnywayWrittenReason') }}
       </button>
     </div>
   </div>

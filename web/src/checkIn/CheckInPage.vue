@@ -9,6 +9,7 @@ import { send, sendWaiting, tokenHead, waitingCount } from './queue.ts';
 import QuestionList from './QuestionList.vue';
 import TrainedForm from './TrainedForm.vue';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/checkIn.ts';
 
 /** A page that sends check-ins and shows nothing: of one athlete for one day, or a squad's tablet, name by name. */
 interface Person {
@@ -74,7 +75,7 @@ async function trySending(): Promise<void> {
 }
 
 onMounted(async () => {
-  document.title = 'Check-in';
+  document.title = t('checkIn');
   window.addEventListener('online', trySending);
   timer = window.setInterval(() => waiting.value > 0 && void trySending(), TRY_EVERY_MS);
   await open();
@@ -141,32 +142,32 @@ async function sendLoad(fields: object): Promise<void> {
       <svg width="34" height="20" aria-hidden="true">
         <path d="M1 18H10L15 11H21L26 4H33" fill="none" stroke="currentColor" stroke-width="3.2" stroke-linejoin="round" />
       </svg>
-      <h1>{{ who ? `Morning, ${who.name.split(' ')[0]}` : 'Check-in' }}</h1>
+      <h1>{{ who ? t('morning', { split: who.name.split(' ')[0] }) : t('checkIn') }}</h1>
       <span class="soft small">{{ dayWords }}</span>
     </header>
 
     <div v-if="problem" class="note" role="alert">
       <p>{{ problem.message }}</p>
-      <button v-if="problem.mayPass" type="button" class="wide" @click="open">Try again</button>
+      <button v-if="problem.mayPass" type="button" class="wide" @click="open">{{ t('tryAgain') }}</button>
     </div>
-    <p v-else-if="!opened" class="soft">Opening …</p>
+    <p v-else-if="!opened" class="soft">{{ t('opening') }}</p>
 
     <template v-else-if="opened.shared && !who">
-      <p class="soft">Who are you? {{ opened.practice }}</p>
+      <p class="soft">{{ t('whoYou', { practice: opened.practice }) }}</p>
       <TextInput
         v-if="opened.people.length > 12"
         v-model="typed"
         class="find"
-        aria-label="Find a name"
-        placeholder="Type a name"
+        :aria-label="t('findName')"
+        :placeholder="t('typeName')"
         autocomplete="off"
         maxlength="60"
       />
-      <p v-if="opened.people.length === 0" class="soft">Nobody is in this squad yet.</p>
+      <p v-if="opened.people.length === 0" class="soft">{{ t('nobodySquadYet') }}</p>
       <ul class="names">
         <li v-for="person in people" :key="person.id">
           <button type="button" @click="begin(person)">
-            <span>{{ person.name }}</span><span v-if="isDone(person)" class="soft small">answered</span>
+            <span>{{ person.name }}</span><span v-if="isDone(person)" class="soft small">{{ t('answered') }}</span>
           </button>
         </li>
       </ul>
@@ -174,34 +175,30 @@ async function sendLoad(fields: object): Promise<void> {
 
     <template v-else-if="who && (state === 'sent' || state === 'kept')">
       <section class="note" :class="state" role="status">
-        <h2>{{ state === 'sent' ? 'Thank you' : 'Kept on this device' }}</h2>
+        <h2>{{ state === 'sent' ? t('thankYou') : t('keptDevice') }}</h2>
         <p>
-          {{
-            state === 'sent'
-              ? 'Your answers have arrived.'
-              : 'There is no line just now. It is sent by itself as soon as there is; leave this page open or come back to it.'
-          }}
+          {{ state === 'sent' ? t('yourAnswersArrived') : t('thereNoLineJust') }}
         </p>
       </section>
       <TrainedForm v-if="who.loadKinds.length > 0" :kinds="who.loadKinds" :today="opened.today" @send="sendLoad" />
       <p v-for="each in refused" :key="each.message" class="wrong" role="alert">{{ each.message }}</p>
-      <button v-if="opened.shared" type="button" class="wide" @click="begin(null)">Next person</button>
-      <button v-else type="button" class="wide" @click="begin(who)">Correct my answers</button>
+      <button v-if="opened.shared" type="button" class="wide" @click="begin(null)">{{ t('nextPerson') }}</button>
+      <button v-else type="button" class="wide" @click="begin(who)">{{ t('correctMyAnswers') }}</button>
     </template>
 
     <form v-else-if="who" novalidate @submit.prevent="sendAnswers">
-      <p v-if="isDone(who)" class="soft small">Answered today already. What you send now takes its place.</p>
+      <p v-if="isDone(who)" class="soft small">{{ t('answeredTodayAlreadyWhat') }}</p>
       <QuestionList :answers="answers" :scale="opened.scale" @change="(next) => (answers = next)" />
       <p v-for="each in refused" :key="each.message" class="wrong" role="alert">{{ each.message }}</p>
       <button type="submit" class="send" :disabled="!hasAnswer(answers) || state === 'sending'">
-        {{ state === 'sending' ? 'Sending …' : 'Send my answers' }}
+        {{ state === 'sending' ? t('sending') : t('sendMyAnswers') }}
       </button>
       <p class="soft small centre">
-        Only the therapists of {{ opened.practice }} read this.{{ opened.shared ? '' : ' This page ends tonight.' }}
+        {{ t('onlyTherapistsRead', { practice: opened.practice, what: opened.shared ? '' : ` ${t('pageEndsTonight')}` }) }}
       </p>
-      <button v-if="opened.shared" type="button" class="wide" @click="begin(null)">Back to the names</button>
+      <button v-if="opened.shared" type="button" class="wide" @click="begin(null)">{{ t('backNames') }}</button>
     </form>
-    <p v-if="waiting > 0" class="soft small centre" role="status">{{ waiting }} waiting on this device to be sent.</p>
+    <p v-if="waiting > 0" class="soft small centre" role="status">{{ t('waitingDeviceSent', { waiting }) }}</p>
   </main>
 </template>
 

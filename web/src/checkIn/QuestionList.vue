@@ -6,6 +6,7 @@ import { ref } from 'vue';
 import type { Answers } from './answers.ts';
 import SoreMap from './SoreMap.vue';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/checkIn.ts';
 
 /** The questions of a morning, on a phone, a squad's tablet, or at the table. Nothing is preset, nothing is coloured good or bad. */
 const props = withDefaults(
@@ -40,9 +41,9 @@ const hoursWords = computed(() => {
 
 const isWell = computed(() => props.answers.ill === false && props.answers.injured === false);
 const TRAINING = [
-  { value: 'full', label: 'as planned' },
-  { value: 'part', label: 'in part' },
-  { value: 'none', label: 'no' },
+  { value: 'full', label: t('asPlanned') },
+  { value: 'part', label: t('inPart') },
+  { value: 'none', label: t('no') },
 ] as const;
 
 /** Words about a file of intervals that was read, or could not be. */
@@ -54,23 +55,23 @@ async function readHeart(event: Event): Promise<void> {
   const read = readIntervals(await file.text());
   input.value = '';
   if (read.kind === 'unreadable') {
-    heartWords.value = `Line ${read.line}: ${read.message} Nothing was read.`;
+    heartWords.value = t('lineNothingRead', { line: read.line, message: read.message });
     return;
   }
   const result = rmssd(read.ms);
   if (result.kind !== 'known') {
     heartWords.value =
       result.kind === 'too-noisy'
-        ? `Too noisy: ${Math.round(result.droppedShare * 100)} % of the beats would have to be dropped. Nothing was read.`
-        : 'Too short to say anything. Nothing was read.';
+        ? t('tooNoisyBeatsWould', { droppedShare: Math.round(result.droppedShare * 100) })
+        : t('tooShortSayAnything');
     return;
   }
   const value = Math.round(result.rmssdMs * 10) / 10;
   if (value < LIMITS.rmssdMs.min || value > LIMITS.rmssdMs.max) {
-    heartWords.value = `rMSSD ${value} ms lies outside what is possible. Nothing was read.`;
+    heartWords.value = t('rmssdMsLiesOutside', { value });
     return;
   }
-  heartWords.value = `${read.ms.length} beats, ${result.dropped} dropped.`;
+  heartWords.value = t('beatsDropped', { count: read.ms.length, dropped: result.dropped });
   set({ rmssdMs: value });
 }
 function typeHeart(text: string): void {
@@ -78,7 +79,7 @@ function typeHeart(text: string): void {
   heartWords.value = '';
   if (text.trim() === '') set({ rmssdMs: null });
   else if (value >= LIMITS.rmssdMs.min && value <= LIMITS.rmssdMs.max) set({ rmssdMs: value });
-  else heartWords.value = `A value from ${LIMITS.rmssdMs.min} to ${LIMITS.rmssdMs.max} ms.`;
+  else heartWords.value = t('valueFromMs', { min: LIMITS.rmssdMs.min, max: LIMITS.rmssdMs.max });
 }
 </script>
 
@@ -105,25 +106,27 @@ function typeHeart(text: string): void {
         </button>
       </div>
     </div>
-    <div class="hours" role="group" aria-label="Hours asleep">
-      <b>Hours asleep</b>
-      <button type="button" class="step" :disabled="disabled" aria-label="Half an hour less sleep" @click="hours(-0.5)">−</button>
+    <div class="hours" role="group" :aria-label="t('hoursAsleep')">
+      <b>{{ t('hoursAsleep') }}</b>
+      <button type="button" class="step" :disabled="disabled" :aria-label="t('halfHourLessSleep')" @click="hours(-0.5)">−</button>
       <span class="num" aria-live="polite">{{ hoursWords }}</span>
-      <button type="button" class="step" :disabled="disabled" aria-label="Half an hour more sleep" @click="hours(0.5)">+</button>
+      <button type="button" class="step" :disabled="disabled" :aria-label="t('halfHourMoreSleep')" @click="hours(0.5)">+</button>
     </div>
     <hr />
-    <div role="group" aria-label="Sore anywhere?">
-      <p class="ask"><b>Sore anywhere?</b></p>
+    <div role="group" :aria-label="t('soreAnywhere')">
+      <p class="ask">
+        <b>{{ t('soreAnywhere') }}</b>
+      </p>
       <SoreMap :sore="answers.sore" :disabled="disabled" @change="(sore) => set({ sore })" />
     </div>
-    <div class="row three" role="group" aria-label="How are you?">
+    <div class="row three" role="group" :aria-label="t('howYou')">
       <button
         type="button"
         :disabled="disabled"
         :aria-pressed="isWell"
         @click="set(isWell ? { ill: null, injured: null } : { ill: false, injured: false })"
       >
-        well
+        {{ t('well') }}
       </button>
       <button
         type="button"
@@ -131,7 +134,7 @@ function typeHeart(text: string): void {
         :aria-pressed="answers.ill === true"
         @click="set({ ill: answers.ill !== true, injured: answers.injured ?? false })"
       >
-        ill
+        {{ t('ill') }}
       </button>
       <button
         type="button"
@@ -139,11 +142,11 @@ function typeHeart(text: string): void {
         :aria-pressed="answers.injured === true"
         @click="set({ injured: answers.injured !== true, ill: answers.ill ?? false })"
       >
-        injured
+        {{ t('injured') }}
       </button>
     </div>
-    <div class="with-label" role="group" aria-label="Training today">
-      <span class="soft">Training today</span>
+    <div class="with-label" role="group" :aria-label="t('trainingToday')">
+      <span class="soft">{{ t('trainingToday') }}</span>
       <div class="row three">
         <button
           v-for="each in TRAINING"
@@ -157,8 +160,8 @@ function typeHeart(text: string): void {
         </button>
       </div>
     </div>
-    <div class="with-label" role="group" aria-label="Travelled yesterday or today">
-      <span class="soft">Travelled since yesterday</span>
+    <div class="with-label" role="group" :aria-label="t('travelledYesterdayToday')">
+      <span class="soft">{{ t('travelledSinceYesterday') }}</span>
       <div class="row two">
         <button
           type="button"
@@ -166,7 +169,7 @@ function typeHeart(text: string): void {
           :aria-pressed="answers.travelled === false"
           @click="set({ travelled: answers.travelled === false ? null : false })"
         >
-          no
+          {{ t('no') }}
         </button>
         <button
           type="button"
@@ -174,15 +177,15 @@ function typeHeart(text: string): void {
           :aria-pressed="answers.travelled === true"
           @click="set({ travelled: answers.travelled === true ? null : true })"
         >
-          yes
+          {{ t('yes') }}
         </button>
       </div>
     </div>
     <details v-if="heart" class="heart">
-      <summary>Heart-rate variability, if you measure it</summary>
+      <summary>{{ t('heartRateVariabilityIf') }}</summary>
       <div class="heart-fields">
         <label
-          >rMSSD, ms
+          >{{ t('rmssdMs') }}
           <TextInput
             class="num"
             inputmode="decimal"
@@ -193,7 +196,7 @@ function typeHeart(text: string): void {
           />
         </label>
         <label
-          >or a file of intervals
+          >{{ t('fileIntervals') }}
           <input type="file" accept=".txt,.csv,text/plain,text/csv" :disabled="disabled" @change="readHeart" />
         </label>
       </div>

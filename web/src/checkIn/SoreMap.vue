@@ -6,6 +6,7 @@ import type { SorePlace } from '@pace-bend/core/readiness';
 import FigureDrawing from '../parts/FigureDrawing.vue';
 import { touchedRegion } from '../parts/touchedRegion.ts';
 import { scored, toggled } from './answers.ts';
+import { t } from '../words/checkIn.ts';
 
 /** Where it is sore: front and back beside each other, a tap puts a place down, the same tap takes it away. */
 const props = withDefaults(defineProps<{ sore: readonly SorePlace[] | null; size?: number; disabled?: boolean }>(), {
@@ -17,8 +18,8 @@ const emit = defineEmits<{ change: [sore: SorePlace[]] }>();
 /** A thumb lands somewhere near. */
 const REACH_CM = 9;
 const VIEWS = [
-  { id: 'front', words: 'Front' },
-  { id: 'back', words: 'Back' },
+  { id: 'front', words: t('front') },
+  { id: 'back', words: t('back') },
 ] as const;
 const maps = computed(() => VIEWS.map((view) => ({ ...view, map: bodyMap(view.id, props.size) })));
 const places = computed(() => props.sore ?? []);
@@ -84,14 +85,16 @@ function onTouch(event: MouseEvent, regions: readonly MapRegion[]): void {
       </figure>
     </div>
     <div class="places">
-      <p v-if="places.length === 0" class="soft small">{{ sore === null ? 'Tap the place, then say how much.' : 'Nowhere sore.' }}</p>
+      <p v-if="places.length === 0" class="soft small">{{ sore === null ? t('tapPlaceThenSay') : t('nowhereSore') }}</p>
       <div v-for="place in places" :key="`${place.muscle}/${place.side}`" class="place" role="group" :aria-label="nameOf(place)">
-        <span class="name">{{ nameOf(place) }}<small class="soft">how much, of 10</small></span>
+        <span class="name"
+          >{{ nameOf(place) }}<small class="soft">{{ t('howMuch10') }}</small></span
+        >
         <button
           type="button"
           class="step"
           :disabled="disabled"
-          :aria-label="`${nameOf(place)}: less`"
+          :aria-label="t('less', { nameOf: nameOf(place) })"
           @click="emit('change', scored(places, place, -1))"
         >
           −
@@ -101,7 +104,7 @@ function onTouch(event: MouseEvent, regions: readonly MapRegion[]): void {
           type="button"
           class="step"
           :disabled="disabled"
-          :aria-label="`${nameOf(place)}: more`"
+          :aria-label="t('more', { nameOf: nameOf(place) })"
           @click="emit('change', scored(places, place, 1))"
         >
           +
@@ -114,7 +117,7 @@ function onTouch(event: MouseEvent, regions: readonly MapRegion[]): void {
         :aria-pressed="sore !== null && places.length === 0"
         @click="emit('change', [])"
       >
-        {{ places.length > 0 ? 'Clear all' : 'Nowhere' }}
+        {{ places.length > 0 ? t('clearAll') : t('nowhere') }}
       </button>
     </div>
   </div>

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { addDays } from '@pace-bend/core/load';
 import { LIMITS } from '@pace-bend/core/record';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/checkIn.ts';
 
 /** What was trained, in four taps: which day, what, how long, how hard. */
 const props = defineProps<{
@@ -45,28 +46,30 @@ function send(): void {
 </script>
 
 <template>
-  <section class="trained" aria-label="What you trained">
-    <button v-if="!open" type="button" class="wide" @click="open = true">Add what you trained</button>
+  <section class="trained" :aria-label="t('whatYouTrained')">
+    <button v-if="!open" type="button" class="wide" @click="open = true">{{ t('addWhatYouTrained') }}</button>
     <template v-else>
-      <h2>What you trained</h2>
-      <p v-if="sent > 0" class="soft small" role="status">{{ sent }} {{ sent === 1 ? 'session' : 'sessions' }} added.</p>
-      <div class="row" role="group" aria-label="When">
-        <button type="button" :aria-pressed="day === 'yesterday'" @click="day = 'yesterday'">yesterday</button>
-        <button type="button" :aria-pressed="day === 'today'" @click="day = 'today'">today</button>
+      <h2>{{ t('whatYouTrained') }}</h2>
+      <p v-if="sent > 0" class="soft small" role="status">
+        {{ t('added', { sent, what: sent === 1 ? t('session') : t('sessions') }) }}
+      </p>
+      <div class="row" role="group" :aria-label="t('when')">
+        <button type="button" :aria-pressed="day === 'yesterday'" @click="day = 'yesterday'">{{ t('yesterday') }}</button>
+        <button type="button" :aria-pressed="day === 'today'" @click="day = 'today'">{{ t('today') }}</button>
       </div>
-      <div class="row" role="group" aria-label="What">
+      <div class="row" role="group" :aria-label="t('what')">
         <button v-for="each in kinds" :key="each.id" type="button" :aria-pressed="kind === each.id" @click="kind = each.id">
           {{ each.name }}
         </button>
       </div>
-      <div class="minutes" role="group" aria-label="Minutes">
-        <span>Minutes</span>
-        <button type="button" aria-label="Five minutes less" @click="minutes = Math.max(min, minutes - 5)">−</button>
+      <div class="minutes" role="group" :aria-label="t('minutes')">
+        <span>{{ t('minutes') }}</span>
+        <button type="button" :aria-label="t('fiveMinutesLess')" @click="minutes = Math.max(min, minutes - 5)">−</button>
         <b class="num" aria-live="polite">{{ minutes }}</b>
-        <button type="button" aria-label="Five minutes more" @click="minutes = Math.min(max, minutes + 5)">+</button>
+        <button type="button" :aria-label="t('fiveMinutesMore')" @click="minutes = Math.min(max, minutes + 5)">+</button>
       </div>
-      <div role="group" aria-label="How hard, 0 to 10">
-        <p class="soft small">How hard was it? 0 rest · 10 as hard as can be</p>
+      <div role="group" :aria-label="t('howHard010')">
+        <p class="soft small">{{ t('howHard0Rest') }}</p>
         <div class="hard">
           <button
             v-for="n in 11"
@@ -74,7 +77,7 @@ function send(): void {
             type="button"
             class="num"
             :aria-pressed="exertion === n - 1"
-            :aria-label="`How hard: ${n - 1}`"
+            :aria-label="t('howHard', { what: n - 1 })"
             @click="exertion = n - 1"
           >
             {{ n - 1 }}
@@ -82,10 +85,10 @@ function send(): void {
         </div>
       </div>
       <label v-if="counts" class="amount"
-        >{{ counts }}, if you know
+        >{{ t('ifYouKnow', { counts }) }}
         <TextInput v-model="amount" class="num" inputmode="numeric" maxlength="7" :aria-invalid="amountWrong ? 'true' : undefined" />
       </label>
-      <button type="button" class="wide" :disabled="!ready" @click="send">Add this session</button>
+      <button type="button" class="wide" :disabled="!ready" @click="send">{{ t('addSession') }}</button>
     </template>
   </section>
 </template>

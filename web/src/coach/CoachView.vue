@@ -11,6 +11,7 @@ import ProblemNote from '../parts/ProblemNote.vue';
 import { AVAILABILITY_WORDS, SIDE_WORDS } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import TrendLine from './TrendLine.vue';
+import { t } from '../words/coach.ts';
 
 /** What a coach sees: who can be counted on, and where range is going. No reasons, no notes. */
 const practice = usePractice();
@@ -37,17 +38,17 @@ const rangesOf = (athlete: CoachAthlete) => motionsOf(athlete).flatMap(({ motion
 type RangeRow = ReturnType<typeof rangesOf>[number];
 const unitOf = ({ motion }: RangeRow) => (motion.unit === 'deg' ? '°' : ' cm');
 const RANGE: readonly DataColumn<RangeRow>[] = [
-  { key: 'motion', title: 'Motion', value: ({ motion }) => `${motion.name}, ${motion.testPosition}`, sortable: true },
-  { key: 'side', title: 'Side', value: ({ side }) => sideName(side.side), sortable: true },
-  { key: 'first', title: 'First', value: (row) => formatNumber(row.side.points[0]!.value) + unitOf(row), numeric: true },
-  { key: 'latest', title: 'Latest', value: (row) => formatNumber(row.side.points.at(-1)!.value) + unitOf(row), numeric: true },
+  { key: 'motion', title: t('motion'), value: ({ motion }) => `${motion.name}, ${motion.testPosition}`, sortable: true },
+  { key: 'side', title: t('side'), value: ({ side }) => sideName(side.side), sortable: true },
+  { key: 'first', title: t('first'), value: (row) => formatNumber(row.side.points[0]!.value) + unitOf(row), numeric: true },
+  { key: 'latest', title: t('latest'), value: (row) => formatNumber(row.side.points.at(-1)!.value) + unitOf(row), numeric: true },
   {
     key: 'change',
-    title: 'Change',
+    title: t('change'),
     value: (row) => `${change(row.side.points) > 0 ? '+' : ''}${formatNumber(change(row.side.points))}${unitOf(row)}`,
     numeric: true,
   },
-  { key: 'visits', title: 'Visits', value: ({ side }) => side.points.length, sortable: true, numeric: true },
+  { key: 'visits', title: t('visits'), value: ({ side }) => side.points.length, sortable: true, numeric: true },
 ];
 const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes.length === 0) ?? false);
 </script>
@@ -55,24 +56,24 @@ const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes
 <template>
   <div class="page">
     <header>
-      <h1>Squads</h1>
+      <h1>{{ t('squads') }}</h1>
       <span class="soft">{{ practice.practice?.name }}</span>
     </header>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
-    <p v-else-if="!page" class="soft">Opening …</p>
+    <p v-else-if="!page" class="soft">{{ t('opening') }}</p>
     <p v-else-if="page.squads.length === 0" class="card soft">
-      No squad has been given to you yet. The owner of the practice does that under People.
+      {{ t('noSquadBeenGiven') }}
     </p>
-    <p v-else-if="nobody" class="card soft">These squads have no members yet.</p>
+    <p v-else-if="nobody" class="card soft">{{ t('theseSquadsNoMembers') }}</p>
     <template v-else>
       <p class="legend small soft">
         <span v-for="shape in ['ready', 'ease', 'hold', 'not known'] as const" :key="shape"
           ><ReadinessMark :shape="shape" aria-hidden="true" /> {{ shape }}</span
-        ><span>today, from what they answered</span
+        ><span>{{ t('todayFromWhatThey') }}</span
         ><span
-          ><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="left-line" /></svg> left</span
+          ><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="left-line" /></svg> {{ t('left') }}</span
         ><span
-          ><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="right-line" /></svg> right, more range is up</span
+          ><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="right-line" /></svg> {{ t('rightMoreRangeUp') }}</span
         >
       </p>
       <section v-for="squad in page.squads" :key="squad.id" class="card" :aria-label="squad.name">
@@ -85,7 +86,7 @@ const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes
               <span class="soft">{{ athlete.readiness }}</span>
               <span
                 >{{ AVAILABILITY_WORDS[athlete.availability]
-                }}<template v-if="athlete.availableUntil"> until {{ athlete.availableUntil }}</template></span
+                }}<template v-if="athlete.availableUntil"> {{ t('until', { availableUntil: athlete.availableUntil }) }}</template></span
               >
               <span class="trends">
                 <TrendLine
@@ -103,13 +104,13 @@ const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes
                 :aria-expanded="openId === athlete.id"
                 @click="openId = openId === athlete.id ? '' : athlete.id"
               >
-                range
+                {{ t('range') }}
               </button>
             </div>
             <DataTable
               v-if="openId === athlete.id"
               class="range"
-              :label="`Range of ${athlete.name}`"
+              :label="t('rangeOf', { name: athlete.name })"
               :rows="rangesOf(athlete)"
               :columns="RANGE"
               :row-key="({ motion, side }) => `${motion.id} ${side.side}`"

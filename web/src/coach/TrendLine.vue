@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Side } from '@pace-bend/core/body';
+import { t } from '../words/coach.ts';
 
 /** Left and right over the visits, small: more range is up. */
 const props = defineProps<{
@@ -32,7 +33,7 @@ const paths = computed(() => {
       :width="WIDTH"
       :height="HEIGHT"
       role="img"
-      :aria-label="`${label}: ${sides.map((side) => `${side.side} ${side.points.length} values`).join(', ')}`"
+      :aria-label="`${label}: ${sides.map((side) => t('values', { side: side.side, count: side.points.length })).join(', ')}`"
     >
       <g v-for="path in paths" :key="path.side" :class="path.side">
         <path :d="path.d" />

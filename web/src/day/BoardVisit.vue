@@ -13,6 +13,7 @@ import type { Booking } from './useBooking.ts';
 import { useDayVisit } from './useDayVisit.ts';
 import { hintOf, isKey, whichKey } from '../parts/keys.ts';
 import { liftByLongPress } from '../parts/liftByLongPress.ts';
+import { t } from '../words/day.ts';
 
 const props = defineProps<{ placed: PlacedVisit; scale: number; top: number; booking: Booking; projected: ProjectedVisit | null }>();
 
@@ -164,8 +165,12 @@ function open(event: MouseEvent): void {
       @keydown="onKey"
     >
       <span class="when"
-        ><span class="num time">{{ practice.timeOfDay(startsAt) }}</span> <span class="soft small">{{ minutes }} min</span
-        ><span v-if="placed.columns > 1" class="sr-only"> overlaps</span></span
+        ><span class="num time">{{ practice.timeOfDay(startsAt) }}</span> <span class="soft small">{{ t('min', { minutes }) }}</span><span
+          v-if="placed.columns > 1"
+          class="sr-only"
+        >
+          {{ t('overlaps') }}</span
+        ></span
       >
       <VisitState :visit="visit" />
       <span class="who"
@@ -183,13 +188,13 @@ function open(event: MouseEvent): void {
       <span v-if="roomy" class="complaint">{{ visit.complaint || '–' }}</span>
       <LastTime v-if="roomy" class="last" :visit="visit" />
     </a>
-    <span v-if="!isOver" class="grip" data-testid="grip" aria-hidden="true" title="Drag to move"><i /></span>
+    <span v-if="!isOver" class="grip" data-testid="grip" aria-hidden="true" :title="t('dragMove')"><i /></span>
     <button
       v-if="!isOver"
       type="button"
       class="tool"
-      :aria-label="`Cancel the visit of ${visit.athleteName}`"
-      :title="`Cancel, ${hintOf('cancelVisit')}`"
+      :aria-label="t('cancelVisit', { athleteName: visit.athleteName })"
+      :title="t('cancel', { hintOf: hintOf('cancelVisit') })"
       @click="booking.cancel(visit.id)"
     >
       ×

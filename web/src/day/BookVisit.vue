@@ -20,6 +20,7 @@ import { dayProblem, NO_SUCH_TIME } from '../parts/typedDays.ts';
 import SportsField from '../parts/SportsField.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/day.ts';
 
 /** Somebody is on the table now, or comes later: a known athlete, or a new one with just what the tables need. */
 const props = defineProps<{ when: 'now' | 'later'; day: string }>();
@@ -73,10 +74,14 @@ const birth = ruled((value) =>
 const { wrong, isSound } = useForm(
   () =>
     Joi.object({
-      minutes: wholeRule(min, max, 'Whole minutes'),
+      minutes: wholeRule(min, max, t('wholeMinutes')),
       ...(isNew.value
         ? { name: lineRule(LIMITS.nameLength), birthDate: birth }
-        : { athleteId: Joi.string().required().messages({ 'any.required': 'Choose who it is.' }) }),
+        : {
+            athleteId: Joi.string()
+              .required()
+              .messages({ 'any.required': t('chooseWho') }),
+          }),
       ...(props.when === 'later'
         ? {
             on: dayRule(practice.today),
@@ -116,22 +121,22 @@ async function book(overlap = false): Promise<void> {
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" :title="when === 'now' ? 'Walk-in' : 'Book a visit'" :width="520">
+  <SheetDialog v-model:open="open" :title="when === 'now' ? t('walkIn') : t('bookVisit')" :width="520">
     <form ref="form" class="fields" novalidate @submit.prevent="book()">
-      <div class="switch" role="group" aria-label="Who">
-        <button type="button" :aria-pressed="!isNew" @click="choseNew = false">Known athlete</button>
-        <button type="button" :aria-pressed="isNew" @click="choseNew = true">Somebody new</button>
+      <div class="switch" role="group" :aria-label="t('who')">
+        <button type="button" :aria-pressed="!isNew" @click="choseNew = false">{{ t('knownAthlete') }}</button>
+        <button type="button" :aria-pressed="isNew" @click="choseNew = true">{{ t('somebodyNew') }}</button>
       </div>
 
       <div v-if="!isNew" class="field">
-        <label for="book-athlete">Who</label>
+        <label for="book-athlete">{{ t('who') }}</label>
         <PickOne
           input-id="book-athlete"
-          label="Who"
+          :label="t('who')"
           search
           :value="fields.athleteId"
           :options="athletes.map((athlete) => ({ value: athlete.id, label: athlete.name }))"
-          placeholder="Type a name"
+          :placeholder="t('typeName')"
           @search="find"
           @change="
             (id) => {
@@ -143,7 +148,7 @@ async function book(overlap = false): Promise<void> {
       </div>
       <template v-else>
         <div class="field">
-          <label for="book-name">Name</label>
+          <label for="book-name">{{ t('name') }}</label>
           <TextInput
             id="book-name"
             v-model="fields.name"
@@ -153,18 +158,18 @@ async function book(overlap = false): Promise<void> {
           />
           <p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p>
         </div>
-        <DayField id="book-birth" v-model:value="fields.birthDate" label="Birth date" :wrong="wrong.birthDate ?? null" />
+        <DayField id="book-birth" v-model:value="fields.birthDate" :label="t('birthDate')" :wrong="wrong.birthDate ?? null" />
         <div class="pair">
           <div class="field">
-            <label for="book-sex">Reference table</label>
+            <label for="book-sex">{{ t('referenceTable') }}</label>
             <PickOne
               input-id="book-sex"
-              label="Reference table"
+              :label="t('referenceTable')"
               :value="fields.referenceSex"
               :options="[
-                { value: 'female', label: 'women' },
-                { value: 'male', label: 'men' },
-                { value: 'none', label: 'women and men' },
+                { value: 'female', label: t('women') },
+                { value: 'male', label: t('men') },
+                { value: 'none', label: t('womenMen') },
               ]"
               @change="
                 (value) => {
@@ -179,11 +184,11 @@ async function book(overlap = false): Promise<void> {
 
       <div class="pair">
         <template v-if="when === 'later'">
-          <DayField id="book-day" v-model:value="fields.on" label="Day" :wrong="wrong.on ?? null" />
+          <DayField id="book-day" v-model:value="fields.on" :label="t('day')" :wrong="wrong.on ?? null" />
           <TimeField id="book-time" v-model:value="fields.at" :wrong="wrong.at ?? null" />
         </template>
         <div class="field">
-          <label for="book-minutes">Minutes</label>
+          <label for="book-minutes">{{ t('minutes') }}</label>
           <TextInput
             id="book-minutes"
             v-model="fields.minutes"
@@ -196,9 +201,9 @@ async function book(overlap = false): Promise<void> {
         </div>
       </div>
       <ProblemNote v-if="problem" :problem="problem">
-        <Button v-if="problem.overlaps.length > 0" @click="book(true)">Allow the overlap</Button>
+        <Button v-if="problem.overlaps.length > 0" @click="book(true)">{{ t('allowOverlap') }}</Button>
       </ProblemNote>
-      <Button type="primary" size="large" html-type="submit" :loading="busy">{{ when === 'now' ? 'Arrive now' : 'Book' }}</Button>
+      <Button type="primary" size="large" html-type="submit" :loading="busy">{{ when === 'now' ? t('arriveNow') : t('book') }}</Button>
     </form>
   </SheetDialog>
 </template>

@@ -9,6 +9,7 @@ import { usePractice } from '../stores/practice.ts';
 import LastTime from './LastTime.vue';
 import type { Booking } from './useBooking.ts';
 import { useDayVisit } from './useDayVisit.ts';
+import { t } from '../words/day.ts';
 
 /** One visit of the day's list: when, who, what brings them, what was stiff; a menu moves it and cancels it. */
 const props = defineProps<{ visit: DayVisit; booking: Booking; projected: ProjectedVisit | null }>();
@@ -19,11 +20,11 @@ const { readinessWords, isOver, lateWords, place } = useDayVisit(
   props.booking,
 );
 const ACTS: readonly { readonly key: string; readonly words: string; readonly go: () => void }[] = [
-  { key: 'earlier', words: 'Move 15 minutes earlier', go: () => place(-15, 0) },
-  { key: 'later', words: 'Move 15 minutes later', go: () => place(15, 0) },
-  { key: 'shorter', words: '5 minutes shorter', go: () => place(0, -5) },
-  { key: 'longer', words: '5 minutes longer', go: () => place(0, 5) },
-  { key: 'cancel', words: 'Cancel the visit', go: () => void props.booking.cancel(props.visit.id) },
+  { key: 'earlier', words: t('move15MinutesEarlier'), go: () => place(-15, 0) },
+  { key: 'later', words: t('move15MinutesLater'), go: () => place(15, 0) },
+  { key: 'shorter', words: t('n5MinutesShorter'), go: () => place(0, -5) },
+  { key: 'longer', words: t('n5MinutesLonger'), go: () => place(0, 5) },
+  { key: 'cancel', words: t('cancelTheVisit'), go: () => void props.booking.cancel(props.visit.id) },
 ];
 </script>
 
@@ -32,7 +33,8 @@ const ACTS: readonly { readonly key: string; readonly words: string; readonly go
     <RouterLink :to="`/visit/${visit.id}`" class="open">
       <span class="when"
         ><span class="num time">{{ practice.timeOfDay(visit.startsAt) }}</span
-        ><span class="soft small">{{ visit.minutes }} min</span><VisitState :visit="visit"
+        ><span class="soft small">{{ t('min', { minutes: visit.minutes }) }}</span
+        ><VisitState :visit="visit"
       /></span>
       <span class="who">
         <b class="name">{{ visit.athleteName }}</b>
@@ -45,7 +47,7 @@ const ACTS: readonly { readonly key: string; readonly words: string; readonly go
       </span>
     </RouterLink>
     <Dropdown v-if="!isOver" :trigger="['click']" placement="bottomRight">
-      <button type="button" class="tool" :aria-label="`Move or cancel the visit of ${visit.athleteName}`">
+      <button type="button" class="tool" :aria-label="t('moveCancelVisit', { athleteName: visit.athleteName })">
         <EllipsisOutlined aria-hidden="true" />
       </button>
       <template #overlay>

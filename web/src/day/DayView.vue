@@ -13,6 +13,7 @@ import { useBooking } from './useBooking.ts';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
 import { hintOf, isKey } from '../parts/keys.ts';
+import { t } from '../words/day.ts';
 
 const DayList = defineAsyncComponent(() => import('./DayList.vue'));
 const BookVisit = defineAsyncComponent(() => import('./BookVisit.vue'));
@@ -53,7 +54,13 @@ const late = computed(() => {
   if (!over) return '';
   const waiting = day.page!.visits.filter((visit) => visit.step === 'arrive' && (projected.value.get(visit.id)?.lateMin ?? 0) > 0);
   const next = waiting[0];
-  return `${over.athleteName} is ${projected.value.get(over.id)!.overMin} min over.${next ? ` ${next.athleteName} begins about ${projected.value.get(next.id)!.lateMin} min late${waiting.length > 1 ? `, and ${waiting.length - 1} after` : ''}.` : ''}`;
+  return t('minOver', {
+    athleteName: over.athleteName,
+    get: projected.value.get(over.id)!.overMin,
+    what: next
+      ? ` ${t('beginsAboutMinLate', { athleteName: next.athleteName, get: projected.value.get(next.id)!.lateMin, what: waiting.length > 1 ? t('andAfter', { what: waiting.length - 1 }) : '' })}`
+      : '',
+  });
 });
 
 function onKey(event: KeyboardEvent): void {
@@ -70,7 +77,7 @@ onUnmounted(() => {
 /** A visit of an earlier day taken up today: from now on, as long as it was booked. */
 function bringHere(id: string, name: string, minutes: number): void {
   const grid = 5 * 60_000;
-  void booking.place(id, { startsAt: new Date(Math.ceil(nowMs.value / grid) * grid).toISOString(), minutes }, `${name} moved to today`);
+  void booking.place(id, { startsAt: new Date(Math.ceil(nowMs.value / grid) * grid).toISOString(), minutes }, t('movedToday', { name }));
 }
 const { problem, question, done, said } = booking;
 /** A day kept on this device before notes were signed names none. Of a long list the latest are enough to begin with. */
@@ -82,65 +89,66 @@ const shownUnsigned = ref(5);
   <div class="page">
     <header>
       <div>
-        <h1>{{ day.page ? title : 'The day' }}</h1>
+        <h1>{{ day.page ? title : t('theDay') }}</h1>
         <p class="soft">{{ practice.practice?.name }}</p>
       </div>
-      <nav class="end choices no-print" aria-label="Other days">
-        <Button aria-label="The day before" @click="go(-1)">←</Button>
-        <Button v-if="day.page && !isToday" @click="router.push('/')">Today</Button>
-        <Button aria-label="The day after" @click="go(1)">→</Button>
-        <Button @click="asking = 'later'">Book</Button>
-        <Button type="primary" @click="asking = 'now'">Walk-in</Button>
+      <nav class="end choices no-print" :aria-label="t('otherDays')">
+        <Button :aria-label="t('dayBefore')" @click="go(-1)">←</Button>
+        <Button v-if="day.page && !isToday" @click="router.push('/')">{{ t('today') }}</Button>
+        <Button :aria-label="t('dayAfter')" @click="go(1)">→</Button>
+        <Button @click="asking = 'later'">{{ t('book') }}</Button>
+        <Button type="primary" @click="asking = 'now'">{{ t('walkIn') }}</Button>
       </nav>
     </header>
 
     <ProblemNote v-if="day.problem" :problem="day.problem" :retry="() => day.load(date)" />
-    <p v-if="late" class="late" role="status">Running late. {{ late }}</p>
+    <p v-if="late" class="late" role="status">{{ t('runningLate', { late }) }}</p>
     <div v-if="question" class="bar" role="alert">
       <span>{{ question.words }}</span>
-      <Button size="small" type="primary" @click="question.anyway()">Move it anyway</Button>
-      <Button size="small" @click="booking.question.value = null">Leave it</Button>
+      <Button size="small" type="primary" @click="question.anyway()">{{ t('moveAnyway') }}</Button>
+      <Button size="small" @click="booking.question.value = null">{{ t('leaveIt') }}</Button>
     </div>
     <ProblemNote v-if="problem" :problem="problem" />
     <div v-if="said" class="bar done" role="status">
       <span>{{ said }}</span>
       <Button v-if="done.length > 0" size="small" @click="booking.undo()"
-        >Undo <span class="key">{{ hintOf('undo') }}</span></Button
+        >{{ t('undo') }} <span class="key">{{ hintOf('undo') }}</span></Button
       >
     </div>
 
     <div v-if="day.page" class="columns">
-      <section class="card list" aria-label="Visits">
+      <section class="card list" :aria-label="t('visits2')">
         <p v-if="day.page.visits.length === cancelled.length" class="empty soft">
-          No visits on this day. Book one, or a walk-in puts somebody on the table now.
+          {{ t('noVisitsDayBook') }}
         </p>
         <DayList v-else-if="asList" :booking="booking" :projected="projected" />
         <DayBoard v-else :booking="booking" :projected="projected" :now-minute="nowMinute" />
       </section>
 
       <aside class="side">
-        <section v-if="day.page.unfinished.length > 0" class="card no-print" aria-label="Left over">
-          <h2>Left over</h2>
-          <p class="soft small">Neither finished nor cancelled.</p>
+        <section v-if="day.page.unfinished.length > 0" class="card no-print" :aria-label="t('leftOver')">
+          <h2>{{ t('leftOver') }}</h2>
+          <p class="soft small">{{ t('neitherFinishedNorCancelled') }}</p>
           <ul class="plain">
             <li v-for="visit in day.page.unfinished" :key="visit.id" class="left">
               <RouterLink :to="`/visit/${visit.id}`">{{ visit.athleteName }}</RouterLink>
               {{ ' '
               }}<span class="soft small"
-                >{{ practice.shortDate(visit.startsAt) }}, {{ visit.step === 'arrive' ? 'not begun' : `at ${visit.step}` }}</span
+                >{{ practice.shortDate(visit.startsAt) }},
+                {{ visit.step === 'arrive' ? t('notBegun') : t('at', { step: visit.step }) }}</span
               >
               <span class="choices"
                 ><button v-if="isToday" type="button" class="link small" @click="bringHere(visit.id, visit.athleteName, visit.minutes)">
-                  take up today</button
-                ><button type="button" class="link small" @click="booking.cancel(visit.id)">cancel</button></span
+                  {{ t('takeUpToday') }}</button
+                ><button type="button" class="link small" @click="booking.cancel(visit.id)">{{ t('cancel2') }}</button></span
               >
             </li>
           </ul>
         </section>
-        <section v-if="unsigned.length > 0" class="card no-print" aria-label="Notes to sign">
-          <h2>Notes to sign</h2>
+        <section v-if="unsigned.length > 0" class="card no-print" :aria-label="t('notesSign')">
+          <h2>{{ t('notesSign') }}</h2>
           <p class="soft small">
-            {{ unsigned.length === 1 ? 'One visit' : `${unsigned.length} visits` }} of the last two weeks, finished and not signed.
+            {{ t('lastTwoWeeksFinished', { what: unsigned.length === 1 ? t('oneVisit') : t('visits', { count: unsigned.length }) }) }}
           </p>
           <ul class="plain">
             <li v-for="visit in unsigned.slice(0, shownUnsigned)" :key="visit.id">
@@ -149,29 +157,34 @@ const shownUnsigned = ref(5);
             </li>
           </ul>
           <button v-if="unsigned.length > shownUnsigned" type="button" class="link small" @click="shownUnsigned = unsigned.length">
-            all {{ unsigned.length }}
+            {{ t('all', { count: unsigned.length }) }}
           </button>
         </section>
-        <section v-if="cancelled.length > 0" class="card no-print" aria-label="Cancelled">
-          <h2>Cancelled</h2>
+        <section v-if="cancelled.length > 0" class="card no-print" :aria-label="t('cancelled')">
+          <h2>{{ t('cancelled') }}</h2>
           <ul class="plain">
             <li v-for="visit in cancelled" :key="visit.id" class="left">
               <s>{{ visit.athleteName }}</s> <span class="soft small">{{ practice.timeOfDay(visit.startsAt) }}</span> {{ ' '
-              }}<button type="button" class="link small" :aria-label="`Put ${visit.athleteName} back`" @click="booking.restore(visit.id)">
-                put back
+              }}<button
+                type="button"
+                class="link small"
+                :aria-label="t('putBack2', { athleteName: visit.athleteName })"
+                @click="booking.restore(visit.id)"
+              >
+                {{ t('putBack') }}
               </button>
             </li>
           </ul>
         </section>
         <EventsAhead :events="day.page.events" :day="day.page.date" @saved="day.load(date)" />
         <p v-if="day.page.visits.length > cancelled.length && !asList" class="soft small no-print">
-          Drag a visit to move it (a finger rests on it first, or takes its grip), its lower edge to shorten it.
-          <span class="key">{{ hintOf('visitEarlierLater') }}</span> moves, <span class="key">{{ hintOf('visitLength') }}</span> shortens,
-          <span class="key">{{ hintOf('cancelVisit') }}</span> cancels.
+          {{ t('dragVisitMoveFinger') }}
+          <span class="key">{{ hintOf('visitEarlierLater') }}</span> {{ t('moves') }} <span class="key">{{ hintOf('visitLength') }}</span>
+          {{ t('shortens') }} <span class="key">{{ hintOf('cancelVisit') }}</span> {{ t('cancels') }}
         </p>
       </aside>
     </div>
-    <p v-else-if="day.loading" class="soft">Opening the day …</p>
+    <p v-else-if="day.loading" class="soft">{{ t('openingDay') }}</p>
 
     <BookVisit v-if="asking" :open="true" :when="asking" :day="day.page?.date ?? practice.today" @update:open="asking = null" />
   </div>

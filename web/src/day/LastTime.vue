@@ -4,6 +4,7 @@ import { stiffestFirst, type DayVisit } from '@pace-bend/core/record';
 import BendPair, { type FanValues } from '../parts/BendPair.vue';
 import { useDay } from '../stores/day.ts';
 import { usePractice } from '../stores/practice.ts';
+import { t } from '../words/day.ts';
 
 /** What was stiffest at the last visit: the thing to look at first. */
 const props = defineProps<{ visit: DayVisit }>();
@@ -49,7 +50,7 @@ const words = computed(() =>
         ><span>{{ reason }}</span></span
       >
     </template>
-    <span v-else class="soft small">{{ visit.lastReadings.length > 0 ? 'Nothing short last time' : 'First visit' }}</span>
+    <span v-else class="soft small">{{ visit.lastReadings.length > 0 ? t('nothingShortLastTime') : t('firstVisit') }}</span>
   </span>
 </template>
 

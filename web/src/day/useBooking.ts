@@ -2,6 +2,7 @@ import { ref, shallowRef } from 'vue';
 import type { DayVisit, Visit } from '@pace-bend/core/record';
 import { api, ApiProblem } from '../api/api.ts';
 import { useDay } from '../stores/day.ts';
+import { t } from '../words/day.ts';
 
 interface Place {
   readonly startsAt: string;
@@ -56,7 +57,7 @@ export function useBooking() {
       if (error.overlaps.length === 0) problem.value = error;
       else
         question.value = {
-          words: `This overlaps with ${error.overlaps.map((visit) => visit.athleteName).join(' and ')}.`,
+          words: t('thisOverlapsWith', { overlaps: error.overlaps.map((visit) => visit.athleteName).join(' and ') }),
           anyway: () => act(words, go, back, true),
         };
     }
@@ -75,13 +76,13 @@ export function useBooking() {
 
   const cancel = (id: string) =>
     act(
-      `${visitNow(id)?.athleteName} is cancelled`,
+      t('isCancelled', { visitNow: visitNow(id)?.athleteName }),
       () => send(id, 'cancel', {}),
       () => send(id, 'restore', { overlap: true }),
     );
   const restore = (id: string) =>
     act(
-      `${visitNow(id)?.athleteName} is back on the day`,
+      t('backDay', { visitNow: visitNow(id)?.athleteName }),
       (overlap) => send(id, 'restore', { overlap }),
       () => send(id, 'cancel', {}),
     );
@@ -94,7 +95,7 @@ export function useBooking() {
     question.value = null;
     try {
       await last.back();
-      said.value = `Undone: ${last.words}`;
+      said.value = t('undone', { words: last.words });
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
       problem.value = error;

@@ -3,6 +3,7 @@ import { DateTime } from 'luxon';
 import { LIMITS, type DayVisit, type ProjectedVisit } from '@pace-bend/core/record';
 import { usePractice } from '../stores/practice.ts';
 import type { Booking } from './useBooking.ts';
+import { t } from '../words/day.ts';
 
 const { dayGrid: GRID, visitMinutes } = LIMITS;
 
@@ -15,8 +16,8 @@ export function useDayVisit(visitNow: () => DayVisit, projected: () => Projected
   const lateWords = computed(() => {
     const late = projected();
     if (!late) return '';
-    if (late.overMin > 0) return `${late.overMin} min over`;
-    return late.lateMin >= GRID ? `late: about ${practice.timeOfDay(new Date(late.startsAtMs).toISOString())}` : '';
+    if (late.overMin > 0) return t('minOver2', { overMin: late.overMin });
+    return late.lateMin >= GRID ? t('lateAbout', { timeOfDay: practice.timeOfDay(new Date(late.startsAtMs).toISOString()) }) : '';
   });
 
   /** Moves it by minutes and makes it longer by minutes. Stays on its day: another day is another booking. */
@@ -28,7 +29,9 @@ export function useDayVisit(visitNow: () => DayVisit, projected: () => Projected
     };
     if (practice.dayOf(to.startsAt) !== practice.dayOf(visit.startsAt)) return;
     const words =
-      moved !== 0 ? `${visit.athleteName} moved to ${practice.timeOfDay(to.startsAt)}` : `${visit.athleteName} has ${to.minutes} minutes`;
+      moved !== 0
+        ? t('movedTo', { athleteName: visit.athleteName, timeOfDay: practice.timeOfDay(to.startsAt) })
+        : t('hasMinutes', { athleteName: visit.athleteName, minutes: to.minutes });
     void booking.place(visit.id, to, words);
   }
 

@@ -1,5 +1,6 @@
 import { onScopeDispose, ref, shallowRef } from 'vue';
 import { readDeviceMessage, type DeviceMessage, type ScriptStep } from '@pace-bend/core/device';
+import { t } from '../words/devices.ts';
 
 export type ConnectionState = 'off' | 'connecting' | 'on' | 'lost';
 
@@ -86,8 +87,8 @@ export function useConnection(url: () => string | null, listen: (message: Device
 }
 
 export const STATE_WORDS: Record<ConnectionState, string> = {
-  off: 'not connected',
-  connecting: 'looking for it',
-  on: 'connected',
-  lost: 'lost, looking for it',
+  off: t('notConnected'),
+  connecting: t('lookingForIt'),
+  on: t('connected'),
+  lost: t('lostLooking'),
 };

@@ -5,6 +5,7 @@ import { formatSigned, formatValue } from '@pace-bend/core/measure';
 import type { Unit } from '@pace-bend/core/body';
 import type { Agreement } from '@pace-bend/core/reliability';
 import { useDark } from '../parts/useDark.ts';
+import { t } from '../words/error.ts';
 
 /** Difference against mean, one point a side; the mean difference and the limits as lines, their confidence as bands. */
 const props = defineProps<{ result: Agreement; unit: Unit; names: readonly [string, string] }>();
@@ -22,8 +23,8 @@ const lines: Plugin = {
     ctx.save();
     for (const [estimate, fill, dash, words] of [
       [props.result.bias, '--band', [], 'mean'],
-      [props.result.upper, '--sun-soft', [6, 4], 'upper limit'],
-      [props.result.lower, '--sun-soft', [6, 4], 'lower limit'],
+      [props.result.upper, '--sun-soft', [6, 4], t('upperLimit')],
+      [props.result.lower, '--sun-soft', [6, 4], t('lowerLimit')],
     ] as const) {
       ctx.fillStyle = colour(fill);
       ctx.globalAlpha = 0.7;
@@ -62,7 +63,7 @@ function config(): ChartConfiguration {
     data: {
       datasets: [
         {
-          label: 'sides',
+          label: t('sides'),
           data: points.map((point) => ({ x: point.mean, y: point.difference })),
           pointRadius: 5,
           pointBorderWidth: 2,
@@ -78,7 +79,7 @@ function config(): ChartConfiguration {
       scales: {
         x: {
           grace: '6%',
-          title: { display: true, text: 'Mean of both', ...text },
+          title: { display: true, text: t('meanBoth'), ...text },
           grid: { display: false },
           border: { color: colour('--line') },
           ticks: { ...text, maxTicksLimit: 8, callback: (value) => formatValue(Number(value), props.unit, 0) },
@@ -96,7 +97,8 @@ function config(): ChartConfiguration {
         tooltip: {
           displayColors: false,
           callbacks: {
-            label: (item) => `${formatSigned(Number(item.parsed.y), props.unit)} at ${formatValue(Number(item.parsed.x), props.unit)}`,
+            label: (item) =>
+              t('at', { signed: formatSigned(Number(item.parsed.y), props.unit), value: formatValue(Number(item.parsed.x), props.unit) }),
           },
         },
       },
@@ -115,7 +117,7 @@ onBeforeUnmount(() => chart?.destroy());
 
 <template>
   <div class="plot">
-    <canvas ref="canvas" role="img" :aria-label="`Differences of ${result.n} sides against their means. ${result.words}`" />
+    <canvas ref="canvas" role="img" :aria-label="t('differencesSidesAgainstTheir', { n: result.n, words: result.words })" />
   </div>
 </template>
 

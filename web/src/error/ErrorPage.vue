@@ -14,6 +14,7 @@ import { useSession } from '../stores/session.ts';
 import StudyForm from './StudyForm.vue';
 import StudyRead from './StudyRead.vue';
 import { useStudies } from './useStudies.ts';
+import { t } from '../words/error.ts';
 
 /** How exactly this practice measures: each examiner's own error where it was studied, the defaults elsewhere. */
 const StudyResult = defineAsyncComponent(() => import('./StudyResult.vue'));
@@ -56,19 +57,21 @@ const mine = computed(() => {
 });
 const state = (study: Study) =>
   study.finishedAt
-    ? `finished ${practice.shortDate(study.finishedAt)}${study.used ? ', in use' : ', not in use'}`
+    ? t('finished', { shortDate: practice.shortDate(study.finishedAt), what: study.used ? t('inUse') : t('notUse') })
     : nextStep(study)
-      ? 'being read'
-      : 'read, not finished';
+      ? t('beingRead')
+      : t('readNotFinished');
 const title = (study: Study) =>
   `${motionOf(study.motionId).name}, ${study.instruments.map((each) => INSTRUMENT_WORDS[each].toLowerCase()).join(' against ')}`;
 </script>
 
 <template>
   <ProblemNote v-if="problem" :problem="problem" :retry="load" />
-  <p v-else-if="!studies.loaded.value" class="soft">Opening the studies …</p>
+  <p v-else-if="!studies.loaded.value" class="soft">{{ t('openingStudies') }}</p>
   <template v-else-if="open">
-    <p><button type="button" class="link" @click="show(null)">All studies</button></p>
+    <p>
+      <button type="button" class="link" @click="show(null)">{{ t('allStudies') }}</button>
+    </p>
     <StudyResult v-if="open.finishedAt" :key="open.id" :study="open" :studies="studies" />
     <StudyRead v-else :key="open.id" :study="open" :studies="studies" @gone="show(null)" />
   </template>
@@ -85,20 +88,18 @@ const title = (study: Study) =>
     @leave="beginning = null"
   />
   <div v-else class="columns">
-    <section class="card" aria-label="Your error">
-      <h2>Your error</h2>
+    <section class="card" :aria-label="t('yourError')">
+      <h2>{{ t('yourError') }}</h2>
       <p class="soft small">
-        One reading of yours lies this far off, give or take. Between days athlete, position and hands are set up anew; within a day they
-        stay, so the figure within a day is the smaller one as a rule, and says nothing about a change from visit to visit. “Default” means
-        there is no study of your own yet.
+        {{ t('oneReadingYoursLies') }}
       </p>
       <table v-if="mine.length > 0">
         <thead>
           <tr>
             <td />
-            <th scope="col">In use (SEM)</th>
-            <th scope="col">A change counts from</th>
-            <th scope="col">Within a day, last year</th>
+            <th scope="col">{{ t('useSem') }}</th>
+            <th scope="col">{{ t('changeCountsFrom') }}</th>
+            <th scope="col">{{ t('withinDayLastYear') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -110,28 +111,30 @@ const title = (study: Study) =>
             </th>
             <td>
               <b class="num">±{{ formatValue(row.used.sem, row.motion.unit) }}</b
-              ><span class="soft small">{{ row.own ? row.used.source : 'default' }}</span>
+              ><span class="soft small">{{ row.own ? row.used.source : t('default') }}</span>
             </td>
             <td class="num">{{ formatValue(mdc95(row.used.sem), row.motion.unit) }}</td>
             <td>
               <template v-if="row.within"
                 ><span class="num">±{{ formatValue(row.within.sd, row.motion.unit) }}</span
-                ><span class="soft small">{{ row.within.sets }} {{ row.within.sets === 1 ? 'reading' : 'readings' }}</span></template
+                ><span class="soft small">{{ row.within.sets }} {{ row.within.sets === 1 ? t('reading') : t('readings') }}</span></template
               ><span v-else class="soft">–</span>
             </td>
           </tr>
         </tbody>
       </table>
-      <p v-else>Nothing was read by you yet. Until you have a study of your own, defaults from the trade are used.</p>
+      <p v-else>{{ t('nothingReadYouYet') }}</p>
     </section>
-    <section class="card" aria-label="Studies">
-      <h2>Studies</h2>
+    <section class="card" :aria-label="t('studies')">
+      <h2>{{ t('studies') }}</h2>
       <div class="choices">
-        <Button type="primary" @click="beginning = 'repeatability'">Study how well you repeat</Button
-        ><Button @click="beginning = 'agreement'">Compare two instruments</Button>
+        <Button type="primary" @click="beginning = 'repeatability'">{{ t('studyHowWellYou') }}</Button><Button
+          @click="beginning = 'agreement'"
+          >{{ t('compareTwoInstruments') }}</Button
+        >
       </div>
       <p v-if="studies.studies.value.length === 0" class="soft">
-        None yet. Twelve sides read three times take half an hour, and from then on the program knows your own error.
+        {{ t('noneYetTwelveSides') }}
       </p>
       <ul v-else class="plain">
         <li v-for="study in studies.studies.value" :key="study.id">
@@ -139,16 +142,19 @@ const title = (study: Study) =>
             <PosedFigure :motion="motionOf(study.motionId)" :size="48" decorative />
             <span
               ><b>{{ title(study) }}</b
-              ><span class="soft small"
-                >{{
-                  study.kind === 'agreement'
-                    ? 'two instruments'
-                    : study.examinerIds.length === 1
-                      ? 'one examiner'
-                      : `${study.examinerIds.length} examiners`
-                }}
-                · {{ study.subjects.length }} sides × {{ study.trials }} · {{ state(study) }}</span
-              ></span
+              ><span class="soft small">{{
+                t('sides2', {
+                  what:
+                    study.kind === 'agreement'
+                      ? t('twoInstruments')
+                      : study.examinerIds.length === 1
+                        ? t('oneExaminer')
+                        : t('examiners', { count: study.examinerIds.length }),
+                  count: study.subjects.length,
+                  trials: study.trials,
+                  state: state(study),
+                })
+              }}</span></span
             >
           </button>
         </li>

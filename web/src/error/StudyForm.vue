@@ -25,6 +25,7 @@ import { INSTRUMENT_WORDS } from '../parts/words.ts';
 import { useSession } from '../stores/session.ts';
 import type { Studies } from './useStudies.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/error.ts';
 
 /** What a study is of: the motion, with what, by whom, how often, and on whom. */
 const props = defineProps<{ kind: StudyKind; studies: Studies }>();
@@ -99,9 +100,8 @@ const fields = computed<StudyFields>(() => {
 });
 const readings = computed(() => fields.value.values.flat(2).length);
 const wrong = computed(() => {
-  if (subjects.value.length < STUDY_LIMITS.subjects.min)
-    return `At least ${STUDY_LIMITS.subjects.min} sides are needed; twelve and more say something.`;
-  if (subjects.value.length > STUDY_LIMITS.subjects.max) return `At most ${STUDY_LIMITS.subjects.max} sides: take fewer people.`;
+  if (subjects.value.length < STUDY_LIMITS.subjects.min) return t('leastSidesNeededTwelve', { min: STUDY_LIMITS.subjects.min });
+  if (subjects.value.length > STUDY_LIMITS.subjects.max) return t('mostSidesTakeFewer', { max: STUDY_LIMITS.subjects.max });
   return studyProblem(fields.value);
 });
 const examiners = computed(() => props.studies.examiners.value.filter((each) => each.active));
@@ -115,21 +115,20 @@ function toggleExaminer(id: string): void {
 }
 
 const SPACING = [
-  { value: 'one-day', label: 'all on one day' },
-  { value: 'days-apart', label: 'each on a day of its own' },
+  { value: 'one-day', label: t('allOneDay') },
+  { value: 'days-apart', label: t('eachDayOwn') },
 ] as const;
 const begin = () => run(async () => emit('begun', await props.studies.begin(fields.value)));
 </script>
 
 <template>
-  <section class="card form" :aria-label="kind === 'agreement' ? 'Compare two instruments' : 'Study how well you repeat'">
-    <h2>{{ kind === 'agreement' ? 'Compare two instruments' : 'Study how well you repeat' }}</h2>
+  <section class="card form" :aria-label="kind === 'agreement' ? t('compareTwoInstruments') : t('studyHowWellYou')">
+    <h2>{{ kind === 'agreement' ? t('compareTwoInstruments') : t('studyHowWellYou') }}</h2>
     <ProblemNote v-if="problem" :problem="problem" />
     <div class="grid">
       <div class="fields">
         <div class="field">
-          <span>Motion</span
-          ><PickMotion
+          <span>{{ t('motion') }}</span><PickMotion
             :motions="candidates"
             :taken="[motion]"
             @change="
@@ -146,13 +145,13 @@ const begin = () => run(async () => emit('begun', await props.studies.begin(fiel
           </p>
         </div>
         <div class="field">
-          <span>{{ kind === 'agreement' ? 'Instruments' : 'Instrument' }}</span>
+          <span>{{ kind === 'agreement' ? t('instruments') : t('instrument') }}</span>
           <b v-if="kind === 'agreement' || motion.instruments.length === 1">{{
             instruments.map((each) => INSTRUMENT_WORDS[each].toLowerCase()).join(' against ')
           }}</b>
           <PickOne
             v-else
-            label="Instrument"
+            :label="t('instrument')"
             :value="form.instrument"
             :options="motion.instruments.map((value) => ({ value, label: INSTRUMENT_WORDS[value] }))"
             @change="
@@ -163,19 +162,18 @@ const begin = () => run(async () => emit('begun', await props.studies.begin(fiel
           />
         </div>
         <label class="field"
-          ><span>Trials of each side</span
+          ><span>{{ t('trialsEachSide') }}</span
           ><InputNumber
             v-model:value="form.trials"
             :min="STUDY_LIMITS.trials.min"
             :max="STUDY_LIMITS.trials.max"
-            aria-label="Trials of each side"
+            :aria-label="t('trialsEachSide')"
         /></label>
         <div class="field">
-          <span>Trials</span
-          ><ChoiceRow
+          <span>{{ t('trials') }}</span><ChoiceRow
             :options="SPACING"
             :value="form.spacing"
-            label="Spacing of the trials"
+            :label="t('spacingTrials')"
             @change="
               (value) => {
                 if (value) form.spacing = value;
@@ -184,14 +182,10 @@ const begin = () => run(async () => emit('begun', await props.studies.begin(fiel
           />
         </div>
         <p class="soft small">
-          {{
-            form.spacing === 'one-day'
-              ? 'Take the athlete out of the position and set it up anew for every trial. What is found is the error within a day of fresh set-ups.'
-              : 'One trial of each side a day: the error between days, the one a change from visit to visit is held against.'
-          }}
+          {{ form.spacing === 'one-day' ? t('takeAthleteOutPosition') : t('oneTrialEachSide') }}
         </p>
         <fieldset>
-          <legend>{{ kind === 'agreement' ? 'Read by' : 'Examiners' }}</legend>
+          <legend>{{ kind === 'agreement' ? t('readBy') : t('examiners2') }}</legend>
           <label v-for="each in examiners" :key="each.id"
             ><input
               :type="kind === 'agreement' ? 'radio' : 'checkbox'"
@@ -204,12 +198,12 @@ const begin = () => run(async () => emit('begun', await props.studies.begin(fiel
         </fieldset>
       </div>
       <fieldset class="people">
-        <legend>Who is read, both sides where there are two</legend>
+        <legend>{{ t('whoReadBothSides') }}</legend>
         <PickOne
           v-if="squads.length > 0"
-          label="Take a whole squad"
+          :label="t('takeWholeSquad')"
           :value="null"
-          placeholder="Take a whole squad"
+          :placeholder="t('takeWholeSquad')"
           :options="squads.map((squad) => ({ value: squad.id, label: squad.name }))"
           @change="takeSquad"
         />
@@ -218,17 +212,17 @@ const begin = () => run(async () => emit('begun', await props.studies.begin(fiel
             each.name
           }}</Checkbox>
         </div>
-        <label class="others">Somebody without a file, names with commas between<TextInput v-model="others" maxlength="400" /></label>
+        <label class="others">{{ t('somebodyWithoutFileNames') }}<TextInput v-model="others" maxlength="400" /></label>
       </fieldset>
     </div>
     <p role="status">
-      <b class="num">{{ subjects.length }}</b> sides, <b class="num">{{ readings }}</b> readings<span v-if="wrong" class="soft"
-        >. {{ wrong }}</span
-      >
+      <b class="num">{{ subjects.length }}</b> {{ t('sides3') }} <b class="num">{{ readings }}</b> {{ t('readings')
+      }}<span v-if="wrong" class="soft">. {{ wrong }}</span>
     </p>
     <div class="choices">
-      <Button type="primary" :disabled="wrong !== null || busy" @click="begin">Begin</Button
-      ><Button @click="emit('leave')">Leave it</Button>
+      <Button type="primary" :disabled="wrong !== null || busy" @click="begin">{{ t('begin') }}</Button><Button @click="emit('leave')">{{
+        t('leaveIt')
+      }}</Button>
     </div>
   </section>
 </template>

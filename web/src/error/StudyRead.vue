@@ -11,6 +11,7 @@ import { problemOf } from '../outbox/change.ts';
 import { useAction } from '../parts/useAction.ts';
 import { INSTRUMENT_WORDS, SIDE_WORDS } from '../parts/words.ts';
 import type { Studies } from './useStudies.ts';
+import { t as phrase } from '../words/error.ts';
 
 /** Reads a study: one side at a time in an order of its own, earlier values hidden until all is done. */
 const props = defineProps<{ study: Study; studies: Studies }>();
@@ -36,8 +37,12 @@ const last = computed(
 const who = computed(() => (step.value ? props.study.subjects[step.value.subject]! : null));
 const part = computed(() => {
   if (!step.value) return '';
-  if (props.study.kind === 'agreement') return `with the ${INSTRUMENT_WORDS[props.study.instruments[step.value.part]!].toLowerCase()}`;
-  return `by ${props.studies.examiners.value.find((each) => each.id === props.study.examinerIds[step.value!.part])?.name ?? 'an examiner'}`;
+  if (props.study.kind === 'agreement')
+    return phrase('withThe', { what: INSTRUMENT_WORDS[props.study.instruments[step.value.part]!].toLowerCase() });
+  return phrase('by', {
+    value:
+      props.studies.examiners.value.find((each) => each.id === props.study.examinerIds[step.value!.part])?.name ?? phrase('anExaminer'),
+  });
 });
 
 const typed = ref('');
@@ -81,8 +86,7 @@ const finish = () =>
   run(async () => {
     await props.studies.flush(props.study);
     if (refused.value) return;
-    if (waiting.value.length > 0)
-      throw new ApiProblem('not-sent-yet', 'The last values are not on the server yet. The study is finished once they are.');
+    if (waiting.value.length > 0) throw new ApiProblem('not-sent-yet', phrase('lastValuesNotServer'));
     await props.studies.finish(props.study);
   });
 const drop = () =>
@@ -93,17 +97,17 @@ const drop = () =>
 </script>
 
 <template>
-  <section class="card reading" aria-label="Reading the study">
+  <section class="card reading" :aria-label="phrase('readingStudy')">
     <header>
       <div>
         <h2>{{ motion.name }}</h2>
         <p class="soft">{{ motion.testPosition }} · {{ motion.landmarks }}</p>
       </div>
       <p class="progress" role="status">
-        <b class="num">{{ done }}</b> of <span class="num">{{ order.length }}</span> read
+        <b class="num">{{ done }}</b> {{ phrase('of') }} <span class="num">{{ order.length }}</span> {{ phrase('read') }}
       </p>
     </header>
-    <progress :value="done" :max="order.length" aria-label="Readings done" />
+    <progress :value="done" :max="order.length" :aria-label="phrase('readingsDone')" />
     <ProblemNote v-if="problem" :problem="problem" />
     <ProblemNote v-if="refused" :problem="problemOf(refused.refusal!)" :retry="save" />
     <div v-if="step && who" class="now">
@@ -112,9 +116,9 @@ const drop = () =>
         <p class="who">
           {{ who.label }}<span v-if="who.side !== 'midline'">, {{ SIDE_WORDS[who.side].toLowerCase() }}</span>
         </p>
-        <p class="soft">Trial {{ step.trial + 1 }} of {{ study.trials }}, {{ part }}. Set the position up afresh.</p>
+        <p class="soft">{{ phrase('trialSetPositionUp', { what: step.trial + 1, trials: study.trials, part }) }}</p>
         <label
-          ><span class="sr-only">Value</span
+          ><span class="sr-only">{{ phrase('value') }}</span
           ><input
             ref="input"
             v-model="typed"
@@ -125,19 +129,19 @@ const drop = () =>
             :aria-invalid="wrong !== null"
             aria-describedby="study-wrong"
             @keydown.enter.prevent="keep"
-          /><span class="unit">{{ motion.unit === 'deg' ? '°' : 'cm' }}</span></label
+          /><span class="unit">{{ motion.unit === 'deg' ? '°' : phrase('cm') }}</span></label
         >
         <p id="study-wrong" class="wrong" role="alert">{{ wrong ?? '' }}</p>
-        <p class="soft small">Earlier values stay hidden until all is read. Enter keeps the value and goes on.</p>
+        <p class="soft small">{{ phrase('earlierValuesStayHidden') }}</p>
       </div>
     </div>
-    <p v-else>All is read.</p>
+    <p v-else>{{ phrase('allRead') }}</p>
     <div class="choices">
       <Button type="primary" :disabled="blocked !== null || busy" @click="finish">{{
-        step ? 'Finish early' : 'Show what came out'
+        step ? phrase('finishEarly') : phrase('showWhatCameOut')
       }}</Button>
-      <Button :disabled="last === null" @click="takeBack">Take the last one back</Button>
-      <Button :disabled="busy" @click="drop">Drop the study</Button>
+      <Button :disabled="last === null" @click="takeBack">{{ phrase('takeLastOneBack') }}</Button>
+      <Button :disabled="busy" @click="drop">{{ phrase('dropStudy') }}</Button>
       <span v-if="blocked" class="soft small">{{ blocked }}</span>
     </div>
   </section>

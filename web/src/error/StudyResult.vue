@@ -11,6 +11,7 @@ import { INSTRUMENT_WORDS } from '../parts/words.ts';
 import { useSession } from '../stores/session.ts';
 import AgreementPlot from './AgreementPlot.vue';
 import type { Studies } from './useStudies.ts';
+import { t } from '../words/error.ts';
 
 /** What came out of a study, in a sentence first and in figures after. */
 const props = defineProps<{ study: Study; studies: Studies }>();
@@ -19,18 +20,19 @@ const { problem, busy, run } = useAction();
 
 const motion = computed(() => motionOf(props.study.motionId));
 const unit = computed(() => motion.value.unit);
-const nameOf = (id: string) => props.studies.examiners.value.find((each) => each.id === id)?.name ?? 'an examiner';
+const nameOf = (id: string) => props.studies.examiners.value.find((each) => each.id === id)?.name ?? t('anExaminer');
 /** One table for each examiner, and, with several, one of their means against each other. */
 const tables = computed(() => {
   if (props.study.kind !== 'repeatability') return [];
   const own = props.study.examinerIds.map((id, part) => ({ title: nameOf(id), table: tableOf(props.study, part) }));
-  const between =
-    props.study.examinerIds.length > 1 ? [{ title: 'Between examiners, means of the trials', table: partMeans(props.study) }] : [];
+  const between = props.study.examinerIds.length > 1 ? [{ title: t('betweenExaminersMeansTrials'), table: partMeans(props.study) }] : [];
   return [...own, ...between]
     .filter(({ table }) => table.length >= 2)
     .map(({ title, table }) => ({ title, result: repeatability(table, unit.value) }));
 });
-const names = computed(() => props.study.instruments.map((each) => `the ${INSTRUMENT_WORDS[each].toLowerCase()}`) as [string, string]);
+const names = computed(
+  () => props.study.instruments.map((each) => t('the', { what: INSTRUMENT_WORDS[each].toLowerCase() })) as [string, string],
+);
 const agreed = computed(() => {
   if (props.study.kind !== 'agreement') return null;
   const pairs = partMeans(props.study).map(([first, second]) => ({ first: first!, second: second! }));
@@ -38,7 +40,7 @@ const agreed = computed(() => {
 });
 const icc = ({ value, low, high }: Icc) =>
   value === null
-    ? 'cannot be said'
+    ? t('cannotSaid')
     : `${formatNumber(value, 2)}${low === null || high === null ? '' : ` (${formatNumber(low, 2)} to ${formatNumber(high, 2)})`}`;
 const square = (value: number) => formatNumber(value, 2);
 const canUse = computed(() => session.may('POST', '/studies/:id/use'));
@@ -47,26 +49,34 @@ const use = () => run(() => props.studies.use(props.study, !props.study.used));
 
 <template>
   <div class="result">
-    <section class="card" aria-label="What came out">
+    <section class="card" :aria-label="t('whatCameOut')">
       <h2>{{ motion.name }}, {{ motion.testPosition }}</h2>
       <p class="soft">
-        {{ study.kind === 'agreement' ? `${names[0]} against ${names[1]}` : INSTRUMENT_WORDS[study.instruments[0]!].toLowerCase() }} ·
-        {{ study.subjects.length }} sides × {{ study.trials }} trials,
-        {{ study.spacing === 'one-day' ? 'all on one day' : 'each on a day of its own' }}
+        {{
+          t('sidesTrials', {
+            what:
+              study.kind === 'agreement'
+                ? t('against', { what: names[0], what2: names[1] })
+                : INSTRUMENT_WORDS[study.instruments[0]!].toLowerCase(),
+            count: study.subjects.length,
+            trials: study.trials,
+            what2: study.spacing === 'one-day' ? t('allOneDay') : t('eachDayOwn'),
+          })
+        }}
       </p>
       <ProblemNote v-if="problem" :problem="problem" />
       <p class="use">
         <b>{{
           study.kind === 'agreement'
             ? study.used
-              ? 'The difference is taken into account when values of both are compared.'
-              : 'A change of instrument is flagged; the difference is not taken into account.'
+              ? t('differenceTakenIntoAccount')
+              : t('changeInstrumentFlaggedDifference')
             : study.used
-              ? 'These errors are used for these examiners everywhere.'
-              : 'Not in use: the defaults hold.'
+              ? t('theseErrorsUsedThese')
+              : t('notUseDefaultsHold')
         }}</b>
         <Button v-if="canUse" size="small" :disabled="busy" @click="use">{{
-          study.used ? 'Stop using it' : study.kind === 'agreement' ? 'Take it into account' : 'Use it'
+          study.used ? t('stopUsing') : study.kind === 'agreement' ? t('takeIntoAccount') : t('useIt')
         }}</Button>
       </p>
     </section>
@@ -75,48 +85,55 @@ const use = () => run(() => props.studies.use(props.study, !props.study.used));
       <p class="sentence">{{ each.result.words }}</p>
       <div class="figures">
         <dl>
-          <dt>SEM</dt>
+          <dt>{{ t('sem') }}</dt>
           <dd>
             <b class="num">{{ formatValue(each.result.sem, unit) }}</b>
-            {{ ' ' }}<span class="soft">{{ formatValue(each.result.semLow, unit) }} to {{ formatValue(each.result.semHigh, unit) }}</span>
+            {{ ' '
+            }}<span class="soft">{{
+              t('to', { value: formatValue(each.result.semLow, unit), value2: formatValue(each.result.semHigh, unit) })
+            }}</span>
           </dd>
-          <dt>MDC95</dt>
+          <dt>{{ t('mdc95') }}</dt>
           <dd>
             <b class="num">{{ formatValue(each.result.mdc, unit) }}</b>
           </dd>
-          <dt>First to last trial</dt>
+          <dt>{{ t('firstLastTrial') }}</dt>
           <dd class="num">{{ formatSigned(each.result.shift, unit) }}</dd>
         </dl>
         <table class="num">
           <caption>
-            Mean squares
+            {{
+              t('meanSquares')
+            }}
           </caption>
           <tbody>
             <tr>
-              <th scope="row">between sides</th>
+              <th scope="row">{{ t('betweenSides') }}</th>
               <td>{{ square(each.result.squares.betweenRows) }}</td>
             </tr>
             <tr>
-              <th scope="row">within sides</th>
+              <th scope="row">{{ t('withinSides') }}</th>
               <td>{{ square(each.result.squares.withinRows) }}</td>
             </tr>
             <tr>
-              <th scope="row">between trials</th>
+              <th scope="row">{{ t('betweenTrials') }}</th>
               <td>{{ square(each.result.squares.betweenColumns) }}</td>
             </tr>
             <tr>
-              <th scope="row">error</th>
+              <th scope="row">{{ t('error') }}</th>
               <td>{{ square(each.result.squares.error) }}</td>
             </tr>
           </tbody>
         </table>
         <table>
           <caption>
-            Intraclass correlations, with 95 % limits
+            {{
+              t('intraclassCorrelations95Limits')
+            }}
           </caption>
           <tbody>
             <tr v-for="one in each.result.iccs" :key="one.form">
-              <th scope="row">ICC({{ one.form }})</th>
+              <th scope="row">{{ t('icc', { form: one.form }) }}</th>
               <td class="num">{{ icc(one) }}</td>
               <td class="soft small">{{ ICC_WORDS[one.form] }}</td>
             </tr>
@@ -124,37 +141,46 @@ const use = () => run(() => props.studies.use(props.study, !props.study.used));
         </table>
       </div>
       <p class="soft small">
-        SEM = √ of the error's mean square, MDC95 = SEM · 1.96 · √2 (Weir 2005); forms and limits after Shrout and Fleiss 1979.
+        {{ t('semErrorsMeanSquare') }}
       </p>
     </section>
-    <section v-if="agreed" class="card" aria-label="Agreement">
-      <h2>Agreement</h2>
+    <section v-if="agreed" class="card" :aria-label="t('agreement')">
+      <h2>{{ t('agreement') }}</h2>
       <p class="sentence">{{ agreed.words }}</p>
       <div class="figures plot">
         <AgreementPlot :result="agreed" :unit="unit" :names="names" />
         <dl>
-          <dt>Mean difference</dt>
+          <dt>{{ t('meanDifference') }}</dt>
           <dd>
             <b class="num">{{ formatSigned(agreed.bias.value, unit) }}</b>
-            {{ ' ' }}<span class="soft">{{ formatSigned(agreed.bias.low, unit) }} to {{ formatSigned(agreed.bias.high, unit) }}</span>
+            {{ ' '
+            }}<span class="soft">{{
+              t('to2', { signed: formatSigned(agreed.bias.low, unit), signed2: formatSigned(agreed.bias.high, unit) })
+            }}</span>
           </dd>
-          <dt>SD of differences</dt>
+          <dt>{{ t('sdDifferences') }}</dt>
           <dd class="num">{{ formatValue(agreed.sd, unit) }}</dd>
-          <dt>Upper limit</dt>
+          <dt>{{ t('upperLimit2') }}</dt>
           <dd>
             <b class="num">{{ formatSigned(agreed.upper.value, unit) }}</b>
-            {{ ' ' }}<span class="soft">{{ formatSigned(agreed.upper.low, unit) }} to {{ formatSigned(agreed.upper.high, unit) }}</span>
+            {{ ' '
+            }}<span class="soft">{{
+              t('to2', { signed: formatSigned(agreed.upper.low, unit), signed2: formatSigned(agreed.upper.high, unit) })
+            }}</span>
           </dd>
-          <dt>Lower limit</dt>
+          <dt>{{ t('lowerLimit2') }}</dt>
           <dd>
             <b class="num">{{ formatSigned(agreed.lower.value, unit) }}</b>
-            {{ ' ' }}<span class="soft">{{ formatSigned(agreed.lower.low, unit) }} to {{ formatSigned(agreed.lower.high, unit) }}</span>
+            {{ ' '
+            }}<span class="soft">{{
+              t('to2', { signed: formatSigned(agreed.lower.low, unit), signed2: formatSigned(agreed.lower.high, unit) })
+            }}</span>
           </dd>
-          <dt>Sides</dt>
+          <dt>{{ t('sides4') }}</dt>
           <dd class="num">{{ agreed.n }}</dd>
         </dl>
       </div>
-      <p class="soft small">Limits of agreement, mean ± 1.96 SD, each with its 95 % confidence (Bland and Altman 1986).</p>
+      <p class="soft small">{{ t('limitsAgreementMean1') }}</p>
     </section>
   </div>
 </template>

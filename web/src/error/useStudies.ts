@@ -5,6 +5,7 @@ import type { Study, StudyFields } from '@pace-bend/core/record';
 import { api } from '../api/api.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { useSession } from '../stores/session.ts';
+import { t } from '../words/error.ts';
 
 const recordOf = (studyId: string) => `study/${studyId}`;
 
@@ -92,7 +93,7 @@ export function useStudies() {
     return {
       record,
       spot: 'study',
-      words: 'a study of the measuring error',
+      words: t('studyMeasuringError'),
       method: 'PUT',
       path: `/studies/${id}`,
       body: { ...fields },

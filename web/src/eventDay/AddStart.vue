@@ -9,6 +9,7 @@ import { api, ApiProblem } from '../api/api.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
 import TextInput from '../parts/TextInput.vue';
 import TimeField from '../parts/TimeField.vue';
+import { t } from '../words/eventDay.ts';
 
 /** One more start: an athlete of the practice or a name only, in a race that is there or a new one. Stays open for the next. */
 const props = defineProps<{ races: readonly Race[] }>();
@@ -44,14 +45,14 @@ const minute = (held: string) => {
   return 'minute' in read ? read.minute : null;
 };
 const wrong = computed(() => ({
-  name: name.value.trim() === '' ? 'Who starts?' : null,
-  race: race.value.trim() === '' ? 'In which race?' : null,
-  start: minute(start.value) === null ? 'When does it start?' : null,
+  name: name.value.trim() === '' ? t('whoStarts') : null,
+  race: race.value.trim() === '' ? t('whichRace') : null,
+  start: minute(start.value) === null ? t('whenDoesStart') : null,
   call:
     call.value !== '' && minute(call.value) === null
-      ? 'This is no time.'
+      ? t('noTime')
       : call.value !== '' && (minute(call.value) ?? 0) > (minute(start.value) ?? 1440)
-        ? 'The call is before the start.'
+        ? t('callBeforeStart')
         : null,
 }));
 function add(): void {
@@ -67,30 +68,30 @@ function add(): void {
       startAt: minute(start.value)!,
     },
   ]);
-  added.value = `${name.value.trim()} added.`;
+  added.value = t('added', { value: name.value.trim() });
   name.value = '';
   tried.value = false;
 }
 </script>
 
 <template>
-  <SheetDialog :open="true" title="Add a start" @update:open="emit('close')">
+  <SheetDialog :open="true" :title="t('addAStart')" @update:open="emit('close')">
     <form class="fields" @submit.prevent="add">
       <div class="field">
-        <label for="start-name">Athlete</label>
+        <label for="start-name">{{ t('athlete') }}</label>
         <AutoComplete
           id="start-name"
           v-model:value="name"
           :options="athletes.map((athlete) => ({ value: athlete.name }))"
           :maxlength="LIMITS.nameLength"
-          placeholder="Type a name"
+          :placeholder="t('typeName')"
           @search="look"
         />
         <p v-if="tried && wrong.name" class="wrong small" role="alert">{{ wrong.name }}</p>
-        <p v-else class="soft small">An athlete of yours, or anybody’s name: a guest.</p>
+        <p v-else class="soft small">{{ t('athleteYoursAnybodysName') }}</p>
       </div>
       <div class="field">
-        <label for="start-race">Race</label>
+        <label for="start-race">{{ t('race') }}</label>
         <TextInput
           id="start-race"
           :model-value="race"
@@ -103,10 +104,16 @@ function add(): void {
         <p v-if="tried && wrong.race" class="wrong small" role="alert">{{ wrong.race }}</p>
       </div>
       <div class="times">
-        <TimeField id="start-call" label="Call" :value="call" :wrong="tried ? wrong.call : null" @update:value="(held) => (call = held)" />
+        <TimeField
+          id="start-call"
+          :label="t('call')"
+          :value="call"
+          :wrong="tried ? wrong.call : null"
+          @update:value="(held) => (call = held)"
+        />
         <TimeField
           id="start-start"
-          label="Start"
+          :label="t('start')"
           :value="start"
           :wrong="tried ? wrong.start : null"
           @update:value="(held) => (start = held)"
@@ -114,8 +121,8 @@ function add(): void {
       </div>
       <p class="soft small" role="status">{{ added }}</p>
       <div class="pair">
-        <Button type="primary" html-type="submit">Add this start</Button>
-        <Button @click="emit('close')">Close</Button>
+        <Button type="primary" html-type="submit">{{ t('addStart') }}</Button>
+        <Button @click="emit('close')">{{ t('close') }}</Button>
       </div>
     </form>
   </SheetDialog>

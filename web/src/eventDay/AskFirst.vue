@@ -10,6 +10,7 @@ import { usePractice } from '../stores/practice.ts';
 import CautionLine from './CautionLine.vue';
 import { areaWords } from './words.ts';
 import type { Records } from './useRecords.ts';
+import { t } from '../words/eventDay.ts';
 
 /** Before hands go on: what is on file, the stop questions and consent, answered by one tap when all is well. */
 const props = defineProps<{ row: BoardRow; records: Records }>();
@@ -31,24 +32,24 @@ const areas = computed(() =>
 </script>
 
 <template>
-  <SheetDialog :open="true" :title="`${row.name}: before hands go on`" :width="680" @update:open="emit('close')">
+  <SheetDialog :open="true" :title="t('beforeHandsGo', { name: row.name })" :width="680" @update:open="emit('close')">
     <div class="ask">
-      <p class="soft">{{ KIND_WORDS[wish.kind] }}, {{ row.raceName }}; {{ wish.minutes }} min</p>
+      <p class="soft">{{ t('min', { what: KIND_WORDS[wish.kind], raceName: row.raceName, minutes: wish.minutes }) }}</p>
       <CautionLine :context="context" :limits="limits" :unread="records.isUnread(wish)" />
       <p v-if="protocol">
         <b>{{ protocol.name }}.</b> {{ protocol.what }}
       </p>
-      <p v-else class="soft">No sequence of the shelf fits these minutes.</p>
-      <ul class="plain questions" aria-label="Stop questions">
+      <p v-else class="soft">{{ t('noSequenceShelfFits') }}</p>
+      <ul class="plain questions" :aria-label="t('stopQuestions')">
         <li v-for="question in STOP_QUESTIONS" :key="question.id">{{ question.words }}</li>
       </ul>
-      <p v-if="areas.length > 0">Hands on {{ areaWords(areas) }}: do they agree?</p>
+      <p v-if="areas.length > 0">{{ t('handsDoTheyAgree', { area: areaWords(areas) }) }}</p>
       <div class="keys">
         <Button type="primary" size="large" @click="emit('well', areas)">{{
-          areas.length > 0 ? 'None of these, and they agree' : 'None of these'
+          areas.length > 0 ? t('noneTheseTheyAgree') : t('noneThese')
         }}</Button>
-        <Button size="large" @click="emit('notWell')">Something is</Button>
-        <Button size="large" @click="emit('unasked')">On the table, ask later</Button>
+        <Button size="large" @click="emit('notWell')">{{ t('somethingIs') }}</Button>
+        <Button size="large" @click="emit('unasked')">{{ t('tableAskLater') }}</Button>
       </div>
     </div>
   </SheetDialog>

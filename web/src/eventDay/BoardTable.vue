@@ -3,6 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import type { BoardRow, BoardTable } from '@pace-bend/core/eventDay';
 import { usePractice } from '../stores/practice.ts';
 import { standingWords, STATUS_WORDS } from './words.ts';
+import { t } from '../words/eventDay.ts';
 
 /** One table: now, next, later. Late and at risk are words in a frame, not only a colour. */
 defineProps<{ table: BoardTable; hands: string; /** Only to be read: no buttons and no words about anybody's race. */ quiet: boolean }>();
@@ -17,37 +18,39 @@ const practice = usePractice();
 </script>
 
 <template>
-  <section class="table" :aria-label="`Table ${table.table}`">
+  <section class="table" :aria-label="t('table', { table: table.table })">
     <h2>
-      Table {{ table.table }} <small>{{ hands }}</small>
+      {{ t('table', { table: table.table }) }} <small>{{ hands }}</small>
     </h2>
     <div class="slot now" :class="table.now?.standing" data-testid="board-now">
-      <h3>Now</h3>
+      <h3>{{ t('now') }}</h3>
       <template v-if="table.now">
         <p class="name">{{ table.now.name }}</p>
         <p class="when num">
-          until {{ practice.clock(Math.min(1439, table.now.until!)) }}
+          {{ t('until', { clock: practice.clock(Math.min(1439, table.now.until!)) }) }}
           <span v-if="standingWords(table.now)" class="mark">{{ standingWords(table.now) }}</span>
         </p>
         <div v-if="!quiet" class="keys">
-          <Button type="primary" size="large" @click="emit('done', table.now!)">Done</Button>
-          <Button size="large" @click="emit('longer', table.now!)">5 min more</Button>
-          <Button size="large" :aria-label="`More about ${table.now.name}`" @click="emit('more', table.now!)">More</Button>
+          <Button type="primary" size="large" @click="emit('done', table.now!)">{{ t('done') }}</Button>
+          <Button size="large" @click="emit('longer', table.now!)">{{ t('n5MinMore') }}</Button>
+          <Button size="large" :aria-label="t('moreAbout', { name: table.now.name })" @click="emit('more', table.now!)">{{
+            t('more')
+          }}</Button>
         </div>
       </template>
-      <p v-else class="name free">free</p>
+      <p v-else class="name free">{{ t('free') }}</p>
     </div>
     <div class="slot next" :class="table.next?.standing" data-testid="board-next">
-      <h3>Next</h3>
+      <h3>{{ t('next') }}</h3>
       <template v-if="table.next">
         <p class="name">
           <span class="num at">{{ practice.clock(table.next.at!) }}</span> {{ table.next.name }}
         </p>
         <p class="when">
           <span v-if="!quiet">{{ table.next.raceName }}, </span>{{ STATUS_WORDS[table.next.state.status]
-          }}<span v-if="!quiet && table.next.expected! > table.next.at!" class="num"
-            >, likely {{ practice.clock(table.next.expected!) }}</span
-          >
+          }}<span v-if="!quiet && table.next.expected! > table.next.at!" class="num">{{
+            t('likely', { clock: practice.clock(table.next.expected!) })
+          }}</span>
           <span v-if="standingWords(table.next)" class="mark">{{ standingWords(table.next) }}</span>
         </p>
         <div v-if="!quiet" class="keys">
@@ -56,27 +59,29 @@ const practice = usePractice();
             size="large"
             :type="table.now ? 'primary' : 'default'"
             @click="emit('here', table.next!)"
-            >Here</Button
+            >{{ t('here') }}</Button
           >
-          <Button v-if="!table.now" type="primary" size="large" @click="emit('onto', table.next!)">On the table</Button>
-          <Button size="large" :aria-label="`More about ${table.next.name}`" @click="emit('more', table.next!)">More</Button>
+          <Button v-if="!table.now" type="primary" size="large" @click="emit('onto', table.next!)">{{ t('onTheTable') }}</Button>
+          <Button size="large" :aria-label="t('moreAbout', { name: table.next.name })" @click="emit('more', table.next!)">{{
+            t('more')
+          }}</Button>
         </div>
       </template>
-      <p v-else class="soft">nobody</p>
+      <p v-else class="soft">{{ t('nobody') }}</p>
     </div>
     <div class="slot later">
-      <h3>Later</h3>
+      <h3>{{ t('later') }}</h3>
       <ol v-if="table.later.length > 0" class="plain">
         <li v-for="row in table.later" :key="row.state.wish.id" :class="row.standing" data-testid="board-later">
           <component :is="quiet ? 'div' : 'button'" :type="quiet ? undefined : 'button'" class="line" @click="quiet || emit('more', row)">
             <span class="num at">{{ practice.clock(row.at!) }}</span>
             <span class="who">{{ row.name }}</span>
-            <span v-if="row.state.status === 'here'" class="soft">here</span>
+            <span v-if="row.state.status === 'here'" class="soft">{{ t('here2') }}</span>
             <span v-if="standingWords(row)" class="mark">{{ standingWords(row) }}</span>
           </component>
         </li>
       </ol>
-      <p v-else class="soft">nobody</p>
+      <p v-else class="soft">{{ t('nobody') }}</p>
     </div>
   </section>
 </template>

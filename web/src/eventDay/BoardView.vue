@@ -32,6 +32,7 @@ import { useRecords } from './useRecords.ts';
 import { countWords, keptWords } from '../outbox/words.ts';
 import { useOutbox } from '../stores/outbox.ts';
 import { listed, STATUS_WORDS } from './words.ts';
+import { t } from '../words/eventDay.ts';
 
 /** The day as it goes on: what is on each table, what is next and later; told by taps, and told anew when something changes. */
 const route = useRoute();
@@ -55,7 +56,7 @@ function turnLight(): void {
   light.value = light.value === 'machine' ? 'sun' : light.value === 'sun' ? 'hall' : 'machine';
   keepChoice(LIGHT, light.value === 'machine' ? null : light.value);
 }
-const LIGHT_WORDS = { machine: 'Light: as the device', sun: 'Light: sun', hall: 'Light: hall' } as const;
+const LIGHT_WORDS = { machine: t('lightDevice'), sun: t('lightSun'), hall: t('lightHall') } as const;
 
 onMounted(async () => {
   await day.load();
@@ -143,26 +144,35 @@ function ontoTable(row: BoardRow, shiftId: string): void {
 }
 function longer(row: BoardRow): void {
   const until = Math.min(1439, Math.max(row.until ?? now.value, now.value) + 5);
-  say({ kind: 'overrun', wishId: row.state.wish.id, until }, `${row.name}: until ${practice.clock(until)}`);
+  say({ kind: 'overrun', wishId: row.state.wish.id, until }, t('until2', { name: row.name, clock: practice.clock(until) }));
 }
 function takeTimes(): void {
   const times = changes.value.flatMap(({ to }) => (to ? [to] : []));
   const dropped = changes.value.flatMap(({ wishId, to }) => (to ? [] : [wishId]));
   if (changes.value.length > 0)
-    say({ kind: 'promise', times, dropped }, `${changes.value.length} ${changes.value.length === 1 ? 'time' : 'times'} told`);
+    say(
+      { kind: 'promise', times, dropped },
+      t('told', { count: changes.value.length, what: changes.value.length === 1 ? t('time') : t('times2') }),
+    );
   looking.value = false;
 }
 const conflicts = computed(
   () =>
     state.value?.conflicts.map(({ first, second }) => ({
       key: first.id + second.id,
-      words: `${second.by} did not know what ${first.by} had said about ${'wishId' in second.body ? nameOf(second.body.wishId) : 'the times'}; what ${second.by} said stands.`,
+      words: t('didNotKnowWhat', {
+        by: second.by,
+        by2: first.by,
+        what: 'wishId' in second.body ? nameOf(second.body.wishId) : t('theTimes'),
+      }),
     })) ?? [],
 );
 const handsOf = ({ shift }: Table) => {
-  if (!shift) return 'closed';
+  if (!shift) return t('closed');
   const name = file.value?.therapists.find((each) => each.id === shift.therapistId)?.name ?? '';
-  return shift.from > now.value ? `${name} from ${practice.clock(shift.from)}` : `${name} until ${practice.clock(shift.until)}`;
+  return shift.from > now.value
+    ? t('from', { name, clock: practice.clock(shift.from) })
+    : t('until3', { name, clock: practice.clock(shift.until) });
 };
 </script>
 
@@ -170,53 +180,57 @@ const handsOf = ({ shift }: Table) => {
   <KitTheme :shade="light === 'hall' ? 'dark' : light === 'sun' ? 'light' : null">
     <div class="frame" :class="[light === 'sun' ? 'on-paper' : '', light === 'hall' ? 'hall' : '', { entrance }]">
       <main id="main" class="page board" tabindex="-1">
-        <ProblemNote v-if="problem" :problem="problem"><Button @click="day.load()">Try again</Button></ProblemNote>
-        <p v-else-if="!file || !board || !state" class="soft">Opening the day…</p>
+        <ProblemNote v-if="problem" :problem="problem"
+          ><Button @click="day.load()">{{ t('tryAgain') }}</Button></ProblemNote
+        >
+        <p v-else-if="!file || !board || !state" class="soft">{{ t('openingDay') }}</p>
         <template v-else>
           <header>
             <h1>{{ file.setUp.title }}</h1>
             <span v-if="isToday" class="clock num" role="timer">{{ practice.clock(now) }}</span>
-            <span v-else class="soft">{{ now < 0 ? 'not today: it is still ahead' : 'it is over' }}</span>
+            <span v-else class="soft">{{ now < 0 ? t('notTodayStillAhead') : t('itIsOver') }}</span>
             <span v-if="alone || notSent > 0" class="line soft" role="status"
-              >{{ alone ? 'No line: this device goes on by itself' : ''
+              >{{ alone ? t('noLineDeviceGoes') : ''
               }}{{ notSent > 0 ? ` ${countWords(notSent)}, ${keptWords(outbox.isStored)}` : '' }}</span
             >
             <span class="end tools no-print">
               <template v-if="!entrance">
-                <Button v-if="maySay" @click="raceOpen = true">A race is later</Button>
-                <Button v-if="maySay" @click="closeOpen = true">A table closes</Button>
-                <Button v-if="maySay" @click="wishOpen = true">One more wish</Button>
+                <Button v-if="maySay" @click="raceOpen = true">{{ t('raceLater') }}</Button>
+                <Button v-if="maySay" @click="closeOpen = true">{{ t('tableCloses') }}</Button>
+                <Button v-if="maySay" @click="wishOpen = true">{{ t('oneMoreWish') }}</Button>
               </template>
               <Button @click="turnLight">{{ LIGHT_WORDS[light] }}</Button>
-              <RouterLink v-if="!entrance" :to="`/event-day/${id}/entrance`">For the entrance</RouterLink>
-              <RouterLink v-else :to="`/event-day/${id}`">Board</RouterLink>
-              <RouterLink v-if="maySetUp && !entrance" :to="`/event-day/${id}/set-up`">Set-up</RouterLink>
-              <RouterLink v-if="!entrance" to="/event-days">All days</RouterLink>
+              <RouterLink v-if="!entrance" :to="`/event-day/${id}/entrance`">{{ t('forTheEntrance') }}</RouterLink>
+              <RouterLink v-else :to="`/event-day/${id}`">{{ t('board') }}</RouterLink>
+              <RouterLink v-if="maySetUp && !entrance" :to="`/event-day/${id}/set-up`">{{ t('setUp') }}</RouterLink>
+              <RouterLink v-if="!entrance" to="/event-days">{{ t('allDays') }}</RouterLink>
             </span>
           </header>
 
           <template v-if="!entrance">
             <div v-if="maySay && (changes.length > 0 || unserved.length > 0)" class="notice" role="status">
               <b v-if="changes.length > 0">{{
-                noneTold ? `${changes.length} times to tell` : `${changes.length} ${changes.length === 1 ? 'time' : 'times'} would change`
+                noneTold
+                  ? t('timesTell', { count: changes.length })
+                  : t('wouldChange', { count: changes.length, what: changes.length === 1 ? t('time') : t('times2') })
               }}</b>
-              <b v-else>{{ unserved.length }} without a time</b>
+              <b v-else>{{ t('withoutTime', { count: unserved.length }) }}</b>
               <span v-if="changes.length > 0" class="who"
                 >{{ listed([...new Set(changes.map(({ wishId }) => nameOf(wishId)))].slice(0, 4))
                 }}{{ changes.length > 4 ? ' …' : '' }}</span
               >
-              <Button type="primary" size="large" @click="looking = true">Look at the times</Button>
+              <Button type="primary" size="large" @click="looking = true">{{ t('lookTimes') }}</Button>
             </div>
             <p v-if="failure" class="wrong" role="alert">{{ failure }}</p>
             <div v-for="conflict in conflicts" :key="conflict.key" class="notice care" role="alert">{{ conflict.words }}</div>
             <div v-if="last.value.value" class="notice quiet" role="status">
               <span>{{ last.value.value.words }}</span>
-              <Button size="large" @click="takeBack">Undo</Button>
+              <Button size="large" @click="takeBack">{{ t('undo') }}</Button>
             </div>
           </template>
 
           <p v-if="board.tables.length === 0" class="soft">
-            No table is open. <RouterLink v-if="maySetUp" :to="`/event-day/${id}/set-up`">Say who stands where</RouterLink>
+            {{ t('noTableOpen') }} <RouterLink v-if="maySetUp" :to="`/event-day/${id}/set-up`">{{ t('sayWhoStandsWhere') }}</RouterLink>
           </p>
           <div class="tables" :style="{ '--tables': board.tables.length }">
             <BoardTable
@@ -232,21 +246,19 @@ const handsOf = ({ shift }: Table) => {
               @more="(row) => (more = row)"
             />
           </div>
-          <section v-if="!entrance && mayRecord && toWrite.length > 0" class="untimed" aria-label="To write down">
-            <h2>To write down</h2>
+          <section v-if="!entrance && mayRecord && toWrite.length > 0" class="untimed" :aria-label="t('writeDown')">
+            <h2>{{ t('writeDown') }}</h2>
             <ul class="plain">
               <li v-for="{ wish } in toWrite" :key="wish.id">
                 <button type="button" class="row" @click="writeDown(wish.id)">
                   <b>{{ nameOf(wish.id) }}</b>{{ ' ' }}
-                  <span class="soft"
-                    >{{ KIND_WORDS[wish.kind] }}{{ records.refusedOf(wish.id) ? '; it was not taken, write it down again' : '' }}</span
-                  >
+                  <span class="soft">{{ KIND_WORDS[wish.kind] }}{{ records.refusedOf(wish.id) ? t('notTakenWriteDown') : '' }}</span>
                 </button>
               </li>
             </ul>
           </section>
-          <section v-if="!entrance && board.untimed.length > 0" class="untimed" aria-label="Without a time">
-            <h2>Without a time</h2>
+          <section v-if="!entrance && board.untimed.length > 0" class="untimed" :aria-label="t('withoutATime')">
+            <h2>{{ t('withoutATime') }}</h2>
             <ul class="plain">
               <li v-for="row in board.untimed" :key="row.state.wish.id">
                 <button type="button" class="row" :disabled="!maySay" @click="more = row">
@@ -256,7 +268,8 @@ const handsOf = ({ shift }: Table) => {
             </ul>
           </section>
           <p v-if="!entrance && (board.finished.length > 0 || board.off.length > 0)" class="soft counts">
-            {{ board.finished.length }} done<template v-if="board.off.length > 0">, {{ board.off.length }} not coming</template>
+            {{ t('done2', { count: board.finished.length })
+            }}<template v-if="board.off.length > 0">{{ t('notComing', { count: board.off.length }) }}</template>
           </p>
 
           <PlanLook

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { cautionOverview, type CautionContext } from '@pace-bend/core/caution';
 import { LEVEL_WORDS } from '../parts/words.ts';
+import { t } from '../words/eventDay.ts';
 
 /** What is on file of somebody and what the day holds back, in one line, before hands go on. */
 const props = defineProps<{
@@ -15,14 +16,14 @@ const found = computed(() => (props.context && !props.unread ? cautionOverview(p
 </script>
 
 <template>
-  <p class="cautions" aria-label="Cautions and limits">
-    <span v-if="unread || context === null" class="chip untaken">Their file was not read on this device: ask, and look at the paper</span>
+  <p class="cautions" :aria-label="t('cautionsLimits')">
+    <span v-if="unread || context === null" class="chip untaken">{{ t('theirFileNotRead') }}</span>
     <template v-else>
       <span v-for="each in found" :key="each.because" class="chip" :class="each.level"
         ><b>{{ LEVEL_WORDS[each.level] }}</b> {{ each.because }}</span
       >
-      <span v-if="!context.subject.historyTaken" class="chip untaken">History not taken: an empty file says nothing</span>
-      <span v-else-if="found.length === 0" class="soft">No cautions on file.</span>
+      <span v-if="!context.subject.historyTaken" class="chip untaken">{{ t('historyNotTakenEmpty') }}</span>
+      <span v-else-if="found.length === 0" class="soft">{{ t('noCautionsFile') }}</span>
     </template>
     <span v-if="limits.length > 0" class="chip">{{ limits.join(', ') }}</span>
   </p>

@@ -7,6 +7,7 @@ import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import TimeField from '../parts/TimeField.vue';
 import { usePractice } from '../stores/practice.ts';
+import { t } from '../words/eventDay.ts';
 
 /** A table at which nobody stands for a while. */
 const props = defineProps<{ setUp: EventDaySetUp; now: number }>();
@@ -40,27 +41,27 @@ function save(): void {
 </script>
 
 <template>
-  <SheetDialog :open="true" title="A table closes" @update:open="emit('close')">
-    <p v-if="shifts.length === 0" class="soft">No table is open any more.</p>
+  <SheetDialog :open="true" :title="t('tableCloses')" @update:open="emit('close')">
+    <p v-if="shifts.length === 0" class="soft">{{ t('noTableOpenAny') }}</p>
     <form v-else class="fields" @submit.prevent="save">
       <div class="field">
-        <label for="closing-table">Table</label>
+        <label for="closing-table">{{ t('table2') }}</label>
         <PickOne
           input-id="closing-table"
-          label="Table"
+          :label="t('table2')"
           :value="shiftId"
           :options="
             shifts.map((each) => ({
               value: each.id,
-              label: `Table ${each.table}, ${practice.clock(each.from)} to ${practice.clock(each.until)}`,
+              label: t('tableTo', { table: each.table, clock: practice.clock(each.from), clock2: practice.clock(each.until) }),
             }))
           "
           @change="choose"
         />
       </div>
-      <TimeField id="closing-from" label="From" :value="from" @update:value="(to) => (from = to)" />
-      <TimeField id="closing-until" label="Until" :value="until" @update:value="(to) => (until = to)" />
-      <Button type="primary" size="large" html-type="submit" :disabled="!sound">Close this table</Button>
+      <TimeField id="closing-from" :label="t('from2')" :value="from" @update:value="(to) => (from = to)" />
+      <TimeField id="closing-until" :label="t('until4')" :value="until" @update:value="(to) => (until = to)" />
+      <Button type="primary" size="large" html-type="submit" :disabled="!sound">{{ t('closeTable') }}</Button>
     </form>
   </SheetDialog>
 </template>

@@ -17,6 +17,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { newDay } from './newDay.ts';
 import { isDay } from '@pace-bend/core/record';
+import { t } from '../words/eventDay.ts';
 
 /** Days at events: those that are set up, and a new one, from an event of the season or by itself. */
 const route = useRoute();
@@ -50,7 +51,7 @@ onMounted(() =>
   }),
 );
 const choices = computed(() => [
-  { value: 'none', label: 'none of the season’s' },
+  { value: 'none', label: t('noneSeasons') },
   ...events.value
     .filter((event) => event.onDate >= practice.today)
     .map((event) => ({ value: event.id, label: `${event.name}, ${practice.shortDate(event.onDate)}` })),
@@ -78,7 +79,7 @@ async function takeOff(): Promise<void> {
   if (worked) leaving.value = null;
 }
 async function create(): Promise<void> {
-  wrong.value = title.value.trim() === '' ? 'Give the day a name.' : '';
+  wrong.value = title.value.trim() === '' ? t('giveDayName') : '';
   if (wrong.value !== '' || !isDay(onDate.value)) return;
   await run(async () => {
     const setUp = newDay(title.value.trim(), onDate.value, eventId.value === 'none' ? null : eventId.value);
@@ -91,16 +92,15 @@ async function create(): Promise<void> {
 <template>
   <div class="page">
     <header>
-      <h1>Event days</h1>
-      <Button v-if="mayChange" class="end" type="primary" @click="begin()">Set up a day</Button>
+      <h1>{{ t('eventDays') }}</h1>
+      <Button v-if="mayChange" class="end" type="primary" @click="begin()">{{ t('setUpDay') }}</Button>
     </header>
     <ProblemNote v-if="problem && !open && leaving === null" :problem="problem" />
-    <p v-if="days === null && !problem" class="soft">Opening event days…</p>
-    <section v-else-if="days?.length === 0" class="card fields" aria-label="No day yet">
-      <p>No day at an event is set up.</p>
+    <p v-if="days === null && !problem" class="soft">{{ t('openingEventDays') }}</p>
+    <section v-else-if="days?.length === 0" class="card fields" :aria-label="t('noDayYet')">
+      <p>{{ t('noDayEventSet') }}</p>
       <p class="soft">
-        On a race day many want ten minutes before their start. A day here knows the start list and the tables, gives everybody a time, and
-        gives new ones when a race slips.
+        {{ t('raceDayManyWant') }}
       </p>
     </section>
     <ul v-else class="plain days">
@@ -108,30 +108,32 @@ async function create(): Promise<void> {
         <RouterLink :to="`/event-day/${day.id}`" class="name"
           ><b>{{ day.title }}</b></RouterLink
         >
-        <span class="soft">{{ dayInWords(day.onDate) }} · {{ day.wishes }} {{ day.wishes === 1 ? 'wish' : 'wishes' }}</span>
+        <span class="soft">{{ dayInWords(day.onDate) }} · {{ day.wishes }} {{ day.wishes === 1 ? t('wish') : t('wishes2') }}</span>
         <span v-if="mayChange" class="end acts">
-          <RouterLink :to="`/event-day/${day.id}/set-up`">Set-up</RouterLink>
-          <button type="button" class="link" :aria-label="`Take off ${day.title}`" @click="leaving = day">Take off</button>
+          <RouterLink :to="`/event-day/${day.id}/set-up`">{{ t('setUp') }}</RouterLink>
+          <button type="button" class="link" :aria-label="t('takeOff2', { title: day.title })" @click="leaving = day">
+            {{ t('takeOff') }}
+          </button>
         </span>
       </li>
     </ul>
 
-    <SheetDialog :open="leaving !== null" title="Take a day off" @update:open="leaving = null">
-      <p>{{ leaving?.title }}: the start list, the wishes, the tables and everything that was said on the day go for good.</p>
+    <SheetDialog :open="leaving !== null" :title="t('takeADayOff')" @update:open="leaving = null">
+      <p>{{ t('startListWishesTables', { title: leaving?.title }) }}</p>
       <ProblemNote v-if="problem" :problem="problem" />
       <div class="pair">
-        <Button type="primary" :loading="busy" @click="takeOff">Take this day off</Button>
-        <Button @click="leaving = null">Keep it</Button>
+        <Button type="primary" :loading="busy" @click="takeOff">{{ t('takeDayOff') }}</Button>
+        <Button @click="leaving = null">{{ t('keepIt') }}</Button>
       </div>
     </SheetDialog>
-    <SheetDialog v-model:open="open" title="Set up a day">
+    <SheetDialog v-model:open="open" :title="t('setUpDay')">
       <form class="fields" @submit.prevent="create">
         <div class="field">
-          <label for="day-event">Event of the season</label>
-          <PickOne input-id="day-event" label="Event of the season" :value="eventId" :options="choices" @change="choose" />
+          <label for="day-event">{{ t('eventSeason') }}</label>
+          <PickOne input-id="day-event" :label="t('eventSeason')" :value="eventId" :options="choices" @change="choose" />
         </div>
         <div class="field">
-          <label for="day-title">Name</label>
+          <label for="day-title">{{ t('name') }}</label>
           <TextInput
             id="day-title"
             v-model="title"
@@ -142,9 +144,9 @@ async function create(): Promise<void> {
           />
           <p v-if="wrong" id="day-title-wrong" class="wrong small" role="alert">{{ wrong }}</p>
         </div>
-        <DayField id="day-day" label="Day" :value="onDate" @update:value="(held) => (onDate = held)" />
+        <DayField id="day-day" :label="t('day')" :value="onDate" @update:value="(held) => (onDate = held)" />
         <ProblemNote v-if="problem" :problem="problem" />
-        <Button type="primary" html-type="submit" :loading="busy">Set up this day</Button>
+        <Button type="primary" html-type="submit" :loading="busy">{{ t('setUpThisDay') }}</Button>
       </form>
     </SheetDialog>
   </div>

@@ -20,6 +20,7 @@ import LongText from '../parts/LongText.vue';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { usePractice } from '../stores/practice.ts';
+import { t } from '../words/eventDay.ts';
 
 /** A start list from a file, or pasted as it was copied out of a table. Looked at first; its columns are remembered. */
 const emit = defineEmits<{ add: [rows: readonly Omit<StartRow, 'row'>[]]; close: [] }>();
@@ -43,7 +44,7 @@ onMounted(async () => {
     }
   } catch (error) {
     if (!(error instanceof ApiProblem)) throw error;
-    failure.value = `${error.message} Names cannot be told from guests until then.`;
+    failure.value = t('namesCannotToldFrom', { message: error.message });
   }
 });
 
@@ -56,9 +57,9 @@ function look(text: string): void {
   columns.value = matchStartColumns(raw.header, readChoice<Record<string, string | null>>(REMEMBERED));
 }
 async function open(file: File): Promise<void> {
-  if (file.size > MOST_BYTES) return void (failure.value = 'This file is larger than 1 MB. A start list is not.');
+  if (file.size > MOST_BYTES) return void (failure.value = t('fileLargerThan1'));
   const text = await file.text().catch(() => null);
-  if (text === null) failure.value = 'This file cannot be read.';
+  if (text === null) failure.value = t('fileCannotRead');
   else look(text);
 }
 const missing = computed(() => START_FIELDS.filter((field) => field.required && columns.value?.[field.id] === null));
@@ -69,8 +70,8 @@ const read = computed(() =>
 );
 const wrongRows = computed(() => new Set(read.value.problems.map(({ row }) => row)).size);
 const columnChoices = computed(() => [
-  { value: '-', label: 'none' },
-  ...(table.value?.header ?? []).map((name, i) => ({ value: String(i), label: name || `column ${i + 1}` })),
+  { value: '-', label: t('none') },
+  ...(table.value?.header ?? []).map((name, i) => ({ value: String(i), label: name || t('column', { what: i + 1 }) })),
 ]);
 function setColumn(field: StartField, value: string): void {
   const at = value === '-' ? null : Number(value);
@@ -79,10 +80,10 @@ function setColumn(field: StartField, value: string): void {
   ) as unknown as StartColumns;
 }
 const PREVIEW: readonly DataColumn<StartRow>[] = [
-  { key: 'name', title: 'Athlete', value: ({ name, athleteId }) => (athleteId ? name : `${name} (guest)`) },
-  { key: 'race', title: 'Race', value: ({ race }) => race },
-  { key: 'call', title: 'Call', value: ({ callAt }) => (callAt === null ? '' : practice.clock(callAt)), numeric: true },
-  { key: 'start', title: 'Start', value: ({ startAt }) => practice.clock(startAt), numeric: true },
+  { key: 'name', title: t('athlete'), value: ({ name, athleteId }) => (athleteId ? name : t('guest', { name })) },
+  { key: 'race', title: t('race'), value: ({ race }) => race },
+  { key: 'call', title: t('call'), value: ({ callAt }) => (callAt === null ? '' : practice.clock(callAt)), numeric: true },
+  { key: 'start', title: t('start'), value: ({ startAt }) => practice.clock(startAt), numeric: true },
 ];
 const mayGo = computed(() => read.value.rows.length > 0 && (wrongRows.value === 0 || skipWrong.value));
 function go(): void {
@@ -101,11 +102,11 @@ function go(): void {
 </script>
 
 <template>
-  <SheetDialog :open="true" title="Import a start list" :width="760" @update:open="emit('close')">
+  <SheetDialog :open="true" :title="t('importStartList')" :width="760" @update:open="emit('close')">
     <div class="fields">
-      <FilePick label="Choose a table" accept=".csv,.txt,.tsv,text/csv" @pick="open" />
+      <FilePick :label="t('chooseTable')" accept=".csv,.txt,.tsv,text/csv" @pick="open" />
       <div class="field">
-        <label for="pasted">Or paste it here, with its headings</label>
+        <label for="pasted">{{ t('pasteHereHeadings') }}</label>
         <LongText id="pasted" v-model="pasted" rows="3" @input="look(($event.target as HTMLTextAreaElement).value)" />
       </div>
       <p v-if="failure" class="wrong" role="alert">{{ failure }}</p>
@@ -122,20 +123,22 @@ function go(): void {
             />
           </div>
         </div>
-        <p v-if="missing.length > 0" class="wrong" role="alert">{{ missing.map((field) => field.label).join(', ') }}: choose the column.</p>
+        <p v-if="missing.length > 0" class="wrong" role="alert">
+          {{ t('chooseColumn', { missing: missing.map((field) => field.label).join(', ') }) }}
+        </p>
         <template v-if="read.problems.length > 0">
-          <h2>{{ wrongRows }} {{ wrongRows === 1 ? 'row cannot' : 'rows cannot' }} be read</h2>
+          <h2>{{ t('beRead', { wrongRows, what: wrongRows === 1 ? t('rowCannot') : t('rowsCannot') }) }}</h2>
           <ul class="plain problems">
             <li v-for="(each, i) in read.problems.slice(0, 30)" :key="i">
-              <b class="num">Row {{ each.row }}</b
-              >, {{ START_FIELDS.find((field) => field.id === each.field)!.label.toLowerCase() }}: {{ each.message }}
+              <b class="num">{{ t('row', { row: each.row }) }}</b>,
+              {{ START_FIELDS.find((field) => field.id === each.field)!.label.toLowerCase() }}: {{ each.message }}
             </li>
           </ul>
-          <Checkbox v-model:checked="skipWrong">Leave these rows out and read the others</Checkbox>
+          <Checkbox v-model:checked="skipWrong">{{ t('leaveTheseRowsOut') }}</Checkbox>
         </template>
         <DataTable
           v-if="read.rows.length > 0"
-          label="Starts to be added"
+          :label="t('startsAdded')"
           :rows="read.rows"
           :columns="PREVIEW"
           :row-key="(row) => row.row"
@@ -143,8 +146,8 @@ function go(): void {
         />
       </template>
       <div class="pair">
-        <Button type="primary" :disabled="!mayGo" @click="go">Import {{ read.rows.length }} starts</Button>
-        <Button @click="emit('close')">Close</Button>
+        <Button type="primary" :disabled="!mayGo" @click="go">{{ t('importStarts', { count: read.rows.length }) }}</Button>
+        <Button @click="emit('close')">{{ t('close') }}</Button>
       </div>
     </div>
   </SheetDialog>

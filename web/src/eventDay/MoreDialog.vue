@@ -5,6 +5,7 @@ import { KIND_WORDS, type BoardRow, type DayEventBody, type EventDaySetUp } from
 import SheetDialog from '../parts/SheetDialog.vue';
 import { usePractice } from '../stores/practice.ts';
 import { STATUS_WORDS } from './words.ts';
+import { t } from '../words/eventDay.ts';
 
 /** Everything that can be said of one wish. */
 const props = defineProps<{ row: BoardRow; now: number; setUp: EventDaySetUp }>();
@@ -23,30 +24,40 @@ function late(minutes: number): void {
 <template>
   <SheetDialog :open="true" :title="row.name" @update:open="emit('close')">
     <p class="soft">
-      {{ KIND_WORDS[row.state.wish.kind] }}, {{ row.raceName }}; {{ row.state.wish.minutes }} min; {{ STATUS_WORDS[status]
-      }}<template v-if="row.span"
-        >; between {{ practice.clock(Math.max(0, row.span.earliest)) }} and
-        {{ practice.clock(Math.min(1439, row.span.latestEnd)) }}</template
-      >
+      {{
+        t('min2', {
+          what: KIND_WORDS[row.state.wish.kind],
+          raceName: row.raceName,
+          minutes: row.state.wish.minutes,
+          what2: STATUS_WORDS[status],
+        })
+      }}<template v-if="row.span">{{
+        t('betweenAnd', {
+          clock: practice.clock(Math.max(0, row.span.earliest)),
+          clock2: practice.clock(Math.min(1439, row.span.latestEnd)),
+        })
+      }}</template>
     </p>
     <div class="keys">
-      <Button v-if="status === 'waiting'" size="large" type="primary" @click="emit('say', { kind: 'here', wishId }, `${row.name}: here`)"
-        >Here</Button
-      >
+      <Button v-if="status === 'waiting'" size="large" type="primary" @click="emit('say', { kind: 'here', wishId }, `${row.name}: here`)">{{
+        t('here')
+      }}</Button>
       <template v-if="waits">
-        <Button v-for="shift in open" :key="shift.id" size="large" @click="emit('onto', shift.id)">On table {{ shift.table }}</Button>
-        <Button v-for="minutes in [5, 10, 20]" :key="minutes" size="large" @click="late(minutes)">Late: {{ minutes }} min</Button>
-        <Button size="large" @click="emit('say', { kind: 'notComing', wishId }, `${row.name}: not coming`)">Not coming</Button>
+        <Button v-for="shift in open" :key="shift.id" size="large" @click="emit('onto', shift.id)">{{
+          t('onTable', { table: shift.table })
+        }}</Button>
+        <Button v-for="minutes in [5, 10, 20]" :key="minutes" size="large" @click="late(minutes)">{{ t('lateMin', { minutes }) }}</Button>
+        <Button size="large" @click="emit('say', { kind: 'notComing', wishId }, `${row.name}: not coming`)">{{ t('notComing2') }}</Button>
         <Button
           size="large"
           @click="emit('say', { kind: 'scratch', starterId: row.state.wish.starterId }, `${row.name}: nothing more today`)"
-          >Nothing more today</Button
+          >{{ t('nothingMoreToday') }}</Button
         >
       </template>
-      <Button v-if="status === 'onTable'" size="large" type="primary" @click="emit('done')">Done</Button>
-      <Button v-if="status === 'onTable'" size="large" @click="emit('say', { kind: 'here', wishId }, `${row.name}: here`)"
-        >Not on the table yet</Button
-      >
+      <Button v-if="status === 'onTable'" size="large" type="primary" @click="emit('done')">{{ t('done') }}</Button>
+      <Button v-if="status === 'onTable'" size="large" @click="emit('say', { kind: 'here', wishId }, `${row.name}: here`)">{{
+        t('notTableYet')
+      }}</Button>
     </div>
   </SheetDialog>
 </template>

@@ -7,6 +7,7 @@ import DayField from '../parts/DayField.vue';
 import NumberField from '../parts/NumberField.vue';
 import TextInput from '../parts/TextInput.vue';
 import SequencesCard from './SequencesCard.vue';
+import { t } from '../words/eventDay.ts';
 
 /** What is offered when, for how long, and the rules of the day. */
 const props = defineProps<{ setUp: EventDaySetUp; faultAt: (path: string) => string | null }>();
@@ -30,24 +31,24 @@ const setRule = (rule: keyof DayRules, value: number) => {
   if (Number.isInteger(value)) emit('change', { rules: { ...props.setUp.rules, [rule]: value } });
 };
 const RULES: readonly { readonly id: keyof DayRules; readonly words: string }[] = [
-  { id: 'beforeAtMost', words: 'Before a start: begun at most so long before the call' },
-  { id: 'beforeAtLeast', words: 'Before a start: ended at least so long before the call' },
-  { id: 'raceTakes', words: 'After the start, until somebody can be on a table' },
-  { id: 'afterWithin', words: 'After a race: ended within' },
-  { id: 'step', words: 'Times are promised in steps of' },
-  { id: 'turnover', words: 'Between two people, to make the table ready' },
-  { id: 'grace', words: 'A promise is kept by a begin at most so late' },
-  { id: 'notice', words: 'A new time is at least so far ahead, unless they are here' },
-  { id: 'quiet', words: 'Nobody is told of two times within' },
+  { id: 'beforeAtMost', words: t('beforeStartBegunMost') },
+  { id: 'beforeAtLeast', words: t('beforeStartEndedLeast') },
+  { id: 'raceTakes', words: t('afterStartUntilSomebody') },
+  { id: 'afterWithin', words: t('afterRaceEndedWithin') },
+  { id: 'step', words: t('timesPromisedSteps') },
+  { id: 'turnover', words: t('betweenTwoPeopleMake') },
+  { id: 'grace', words: t('promiseKeptBeginMost') },
+  { id: 'notice', words: t('newTimeLeastFar') },
+  { id: 'quiet', words: t('nobodyToldTwoTimes') },
 ];
 </script>
 
 <template>
   <div class="two">
-    <section class="card fields" aria-label="The day">
-      <h2>The day</h2>
+    <section class="card fields" :aria-label="t('theDay')">
+      <h2>{{ t('theDay') }}</h2>
       <div class="field">
-        <label for="set-up-title">Name</label>
+        <label for="set-up-title">{{ t('name') }}</label>
         <TextInput
           id="set-up-title"
           :model-value="title"
@@ -57,60 +58,64 @@ const RULES: readonly { readonly id: keyof DayRules; readonly words: string }[] 
           @update:model-value="(to) => (title = to ?? '')"
           @change="rename"
         />
-        <p v-if="title.trim() === ''" class="wrong small" role="alert">The day has a name.</p>
+        <p v-if="title.trim() === ''" class="wrong small" role="alert">{{ t('dayName') }}</p>
       </div>
-      <DayField id="set-up-day" label="Day" :value="setUp.onDate" @update:value="moveTo" />
+      <DayField id="set-up-day" :label="t('day')" :value="setUp.onDate" @update:value="moveTo" />
     </section>
-    <section class="card fields" aria-label="What is offered">
-      <h2>What is offered</h2>
+    <section class="card fields" :aria-label="t('whatOffered')">
+      <h2>{{ t('whatOffered') }}</h2>
       <div v-for="(offer, i) in setUp.offers" :key="offer.kind" class="offer">
         <Checkbox :checked="offer.offered" @update:checked="(to: boolean) => setOffer(offer, { offered: to })">{{
           KIND_WORDS[offer.kind]
         }}</Checkbox>
-        <span class="soft small">usually</span>
+        <span class="soft small">{{ t('usually') }}</span>
         <NumberField
           :value="offer.minutes"
-          :label="`${KIND_WORDS[offer.kind]}, usually`"
-          unit="min"
+          :label="t('usually2', { what: KIND_WORDS[offer.kind] })"
+          :unit="t('min3')"
           :step="1"
           :wrong="faultAt(`offers.${i}.minutes`) !== null"
           @change="(to) => Number.isInteger(to) && setOffer(offer, { minutes: to })"
         />
-        <span class="soft small">at least</span>
+        <span class="soft small">{{ t('atLeast') }}</span>
         <NumberField
           :value="offer.leastMinutes"
-          :label="`${KIND_WORDS[offer.kind]}, at least`"
-          unit="min"
+          :label="t('atLeast2', { what: KIND_WORDS[offer.kind] })"
+          :unit="t('min3')"
           :step="1"
           :wrong="faultAt(`offers.${i}.leastMinutes`) !== null"
           @change="(to) => Number.isInteger(to) && setOffer(offer, { leastMinutes: to })"
         />
       </div>
       <p class="soft small">
-        Before a start: short, warm, easy, no long holds. Between races: comfort and flushing only. Eight to fifteen minutes before a start
-        are common practice; what you offer is yours.
+        {{ t('beforeStartShortWarm') }}
       </p>
     </section>
     <SequencesCard :set-up="setUp" @change="(fields) => emit('change', fields)" />
-    <section class="card fields" aria-label="Rules of the day">
-      <h2>Rules of the day</h2>
+    <section class="card fields" :aria-label="t('rulesDay')">
+      <h2>{{ t('rulesDay') }}</h2>
       <div v-for="rule in RULES" :key="rule.id" class="rule">
         <span>{{ rule.words }}</span>
         <NumberField
           :value="setUp.rules[rule.id]"
           :label="rule.words"
-          unit="min"
+          :unit="t('min3')"
           :step="1"
           :wrong="faultAt(`rules.${rule.id}`) !== null"
           @change="(to) => setRule(rule.id, to)"
         />
         <p v-if="faultAt(`rules.${rule.id}`)" class="wrong small" role="alert">
-          {{ faultAt(`rules.${rule.id}`) }} ({{ DAY_RULE_RANGE[rule.id].min }} to {{ DAY_RULE_RANGE[rule.id].max }})
+          {{ t('to', { faultAt: faultAt(`rules.${rule.id}`), min: DAY_RULE_RANGE[rule.id].min, max: DAY_RULE_RANGE[rule.id].max }) }}
         </p>
       </div>
       <p class="soft small">
-        To begin with: {{ DAY_RULES.beforeAtMost }}, {{ DAY_RULES.beforeAtLeast }} and {{ DAY_RULES.afterWithin }} minutes are common
-        practice; the others are habits of this program.
+        {{
+          t('beginMinutesCommonPractice', {
+            beforeAtMost: DAY_RULES.beforeAtMost,
+            beforeAtLeast: DAY_RULES.beforeAtLeast,
+            afterWithin: DAY_RULES.afterWithin,
+          })
+        }}
       </p>
     </section>
   </div>

@@ -19,6 +19,7 @@ import ReasonsField from './ReasonsField.vue';
 import TextInput from '../parts/TextInput.vue';
 import { usePractice } from '../stores/practice.ts';
 import { newWish } from './newDay.ts';
+import { t } from '../words/eventDay.ts';
 
 /** One more who wants something: somebody on the list, or a name. */
 const props = defineProps<{ setUp: EventDaySetUp; state: DayState }>();
@@ -56,46 +57,52 @@ const raceChoices = (list: typeof races.value) =>
 </script>
 
 <template>
-  <SheetDialog :open="true" title="One more wish" @update:open="emit('close')">
-    <p v-if="races.length === 0" class="soft">There is no race on this day yet: put one on the start list first.</p>
+  <SheetDialog :open="true" :title="t('oneMoreWish')" @update:open="emit('close')">
+    <p v-if="races.length === 0" class="soft">{{ t('thereNoRaceDay') }}</p>
     <form v-else class="fields" @submit.prevent="save">
       <div class="field">
-        <label for="more-who">Who</label>
+        <label for="more-who">{{ t('who') }}</label>
         <PickOne
           input-id="more-who"
-          label="Who"
+          :label="t('who')"
           search
           :value="starterId"
           :options="[
-            { value: SOMEBODY, label: 'somebody not on the list' },
+            { value: SOMEBODY, label: t('somebodyNotList') },
             ...state.starters.map(({ id, name: label }) => ({ value: id, label })),
           ]"
           @change="(to) => (starterId = to)"
         />
       </div>
       <div v-if="starterId === SOMEBODY" class="field">
-        <label for="more-name">Name</label>
+        <label for="more-name">{{ t('name') }}</label>
         <TextInput id="more-name" v-model="name" :maxlength="LIMITS.nameLength" autocomplete="off" />
       </div>
       <div class="field">
-        <span class="label">When</span>
+        <span class="label">{{ t('when') }}</span>
         <ChoiceRow
-          label="When"
+          :label="t('when')"
           :value="kind"
           :options="WISH_KINDS.map((each) => ({ value: each, label: KIND_WORDS[each] }))"
           @change="(to) => to && (kind = to)"
         />
       </div>
       <div class="field">
-        <label for="more-race">Race</label>
-        <PickOne input-id="more-race" label="Race" :value="raceId" :options="raceChoices(races)" @change="(to) => (raceId = to)" />
+        <label for="more-race">{{ t('race') }}</label>
+        <PickOne input-id="more-race" :label="t('race')" :value="raceId" :options="raceChoices(races)" @change="(to) => (raceId = to)" />
       </div>
       <div v-if="kind === 'between'" class="field">
-        <label for="more-next">Next race</label>
-        <PickOne input-id="more-next" label="Next race" :value="nextId" :options="raceChoices(later)" @change="(to) => (nextId = to)" />
+        <label for="more-next">{{ t('nextRace') }}</label>
+        <PickOne
+          input-id="more-next"
+          :label="t('nextRace')"
+          :value="nextId"
+          :options="raceChoices(later)"
+          @change="(to) => (nextId = to)"
+        />
       </div>
       <ReasonsField id="more-reasons" :reasons="reasons" @change="(to) => (reasons = to)" />
-      <Button type="primary" size="large" html-type="submit" :disabled="!sound">Add this wish</Button>
+      <Button type="primary" size="large" html-type="submit" :disabled="!sound">{{ t('addWish') }}</Button>
     </form>
   </SheetDialog>
 </template>

@@ -8,6 +8,7 @@ import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import TimeField from '../parts/TimeField.vue';
 import { usePractice } from '../stores/practice.ts';
+import { t } from '../words/eventDay.ts';
 
 /** A race that starts at another time: by so many minutes, or at a time. Its call moves with it. */
 const props = defineProps<{ races: readonly Race[] }>();
@@ -44,29 +45,29 @@ function save(): void {
 </script>
 
 <template>
-  <SheetDialog :open="true" title="A race is later" @update:open="emit('close')">
+  <SheetDialog :open="true" :title="t('raceLater')" @update:open="emit('close')">
     <form class="fields" @submit.prevent="save">
       <div class="field">
-        <label for="late-race">Race</label>
+        <label for="late-race">{{ t('race') }}</label>
         <PickOne
           input-id="late-race"
-          label="Race"
+          :label="t('race')"
           :value="raceId"
           :options="ordered.map((each) => ({ value: each.id, label: `${each.name}, ${practice.clock(each.startAt)}` }))"
           @change="choose"
         />
       </div>
       <div class="field">
-        <span class="label">Later by</span>
+        <span class="label">{{ t('laterBy') }}</span>
         <ChoiceRow
-          label="Later by"
+          :label="t('laterBy')"
           :value="by"
-          :options="[5, 10, 15, 20, 30, 45].map((minutes) => ({ value: minutes, label: `${minutes} min` }))"
+          :options="[5, 10, 15, 20, 30, 45].map((minutes) => ({ value: minutes, label: t('min4', { minutes }) }))"
           @change="moveBy"
         />
       </div>
-      <TimeField id="late-start" label="Starts at" :value="held" @update:value="(to) => (held = to)" />
-      <Button type="primary" size="large" html-type="submit" :disabled="startAt === null">Move this race</Button>
+      <TimeField id="late-start" :label="t('startsAt')" :value="held" @update:value="(to) => (held = to)" />
+      <Button type="primary" size="large" html-type="submit" :disabled="startAt === null">{{ t('moveRace') }}</Button>
     </form>
   </SheetDialog>
 </template>

@@ -15,6 +15,7 @@ import StopAsk from './StopAsk.vue';
 import { NOTHING, useRecordForm } from './useRecordForm.ts';
 import type { Records } from './useRecords.ts';
 import { areaWords, listed } from './words.ts';
+import { t } from '../words/eventDay.ts';
 
 /** Half a minute of writing: what was done of the sequence, two words; or that somebody was sent on instead. */
 const props = defineProps<{
@@ -31,18 +32,18 @@ const { fields, isGuest, protocols, steps, look, context, raised, isNewWork, mor
 const refusal = computed(() => props.records.refusedOf(props.row.state.wish.id)?.refusal ?? null);
 const sending = computed(() => props.sendOn || raised.value.length > 0);
 const SIDES = [
-  { value: 'left', label: 'left only' },
-  { value: 'right', label: 'right only' },
+  { value: 'left', label: t('leftOnly') },
+  { value: 'right', label: t('rightOnly') },
 ] as const;
-const WORDS = ['Loose, ready.', 'Tight, better after.', 'Sore, kept light.', 'Cut short.'] as const;
+const WORDS = [t('looseReady'), t('tightBetterAfter'), t('soreKeptLight'), t('cutShort')] as const;
 /** What was done of it in one line; the steps are there for whoever did it otherwise. */
 const opened = ref(false);
 const stepsWords = computed(() => {
   const done = steps.value.filter((step) => step.done).length;
   const minutes = Math.max(1, Math.round(secondsOf(form.done.value, shelf.shelf) / 60));
   const all = steps.value.length;
-  if (done === 0) return `Nothing of its ${all} steps`;
-  return `${done === all ? `All ${all}` : `${done} of ${all}`} steps, ${minutes} min as planned`;
+  if (done === 0) return t('nothingSteps', { all });
+  return t('stepsMinPlanned', { what: done === all ? t('all', { all }) : t('of', { done, all }), minutes });
 });
 // Whatever is held back is seen at once.
 watch(
@@ -60,65 +61,71 @@ function write(): void {
 <template>
   <SheetDialog
     :open="true"
-    :title="`${row.name}: ${sendOn ? 'not treated, sent on' : 'write it down'}`"
+    :title="`${row.name}: ${sendOn ? t('notTreatedSent') : t('writeItDown2')}`"
     :width="760"
     @update:open="emit('close')"
   >
     <form class="fields record" @submit.prevent="write">
       <p class="soft">{{ KIND_WORDS[row.state.wish.kind] }}, {{ row.raceName }}</p>
-      <p v-if="refusal" class="wrong" role="alert">Not taken: {{ refusal.message }} Write it down once more.</p>
+      <p v-if="refusal" class="wrong" role="alert">{{ t('notTakenWriteDownOnce', { message: refusal.message }) }}</p>
       <CautionLine :context="context" :limits="look?.limits ?? []" :unread="records.isUnread(row.state.wish)" />
 
-      <section v-if="isGuest" class="guest" aria-label="A guest">
+      <section v-if="isGuest" class="guest" :aria-label="t('aGuest')">
         <div class="field">
-          <label for="guest-name">Name</label>
+          <label for="guest-name">{{ t('name') }}</label>
           <TextInput id="guest-name" v-model="fields.name" :maxlength="LIMITS.nameLength" autocomplete="off" />
         </div>
         <DayField
           id="guest-born"
-          label="Birth date"
+          :label="t('birthDate')"
           :value="fields.birthDate"
           :wrong="birthDateWrong"
           @update:value="(to) => (fields.birthDate = to)"
         />
         <div class="field wide">
-          <label for="guest-about">What matters for hands on them</label>
-          <TextInput id="guest-about" v-model="fields.about" :maxlength="LIMITS.aboutLength" autocomplete="off" placeholder="nothing" />
+          <label for="guest-about">{{ t('whatMattersHandsThem') }}</label>
+          <TextInput
+            id="guest-about"
+            v-model="fields.about"
+            :maxlength="LIMITS.aboutLength"
+            autocomplete="off"
+            :placeholder="t('nothing')"
+          />
         </div>
-        <Checkbox v-model:checked="fields.agreed" class="wide">They agree to be on file here</Checkbox>
+        <Checkbox v-model:checked="fields.agreed" class="wide">{{ t('theyAgreeFileHere') }}</Checkbox>
       </section>
 
-      <section v-if="sending || !fields.asked" aria-label="Stop questions">
-        <Button v-if="!sending" size="large" type="primary" @click="fields.asked = true">None of the stop questions</Button>
+      <section v-if="sending || !fields.asked" :aria-label="t('stopQuestions')">
+        <Button v-if="!sending" size="large" type="primary" @click="fields.asked = true">{{ t('noneStopQuestions') }}</Button>
         <StopAsk :raised="fields.raised" @change="(to) => (fields.raised = to)" />
       </section>
 
-      <Checkbox v-if="moreAreas.length > 0" v-model:checked="fields.agreedMore"
-        >They agreed to hands on {{ areaWords(moreAreas) }} as well</Checkbox
-      >
+      <Checkbox v-if="moreAreas.length > 0" v-model:checked="fields.agreedMore">{{
+        t('theyAgreedHandsWell', { area: areaWords(moreAreas) })
+      }}</Checkbox>
 
       <template v-if="raised.length > 0">
         <div class="field">
-          <label for="sent-to">Sent on to</label>
+          <label for="sent-to">{{ t('sentOnTo') }}</label>
           <TextInput id="sent-to" v-model="fields.to" :maxlength="LIMITS.aboutLength" autocomplete="off" />
         </div>
         <div class="field">
-          <label for="sent-seen">What was seen</label>
+          <label for="sent-seen">{{ t('whatSeen') }}</label>
           <TextInput id="sent-seen" v-model="fields.seen" :maxlength="LIMITS.complaintLength" autocomplete="off" />
         </div>
       </template>
-      <section v-else-if="!sendOn" class="done" aria-label="What was done">
+      <section v-else-if="!sendOn" class="done" :aria-label="t('whatDone')">
         <div class="field">
-          <label for="record-sequence">Sequence</label>
+          <label for="record-sequence">{{ t('sequence') }}</label>
           <PickOne
             input-id="record-sequence"
-            label="Sequence"
+            :label="t('sequence')"
             :value="fields.protocolId"
-            :options="[...protocols.map(({ id, name }) => ({ value: id, label: name })), { value: NOTHING, label: 'none of the shelf' }]"
+            :options="[...protocols.map(({ id, name }) => ({ value: id, label: name })), { value: NOTHING, label: t('noneShelf') }]"
             @change="(to) => (fields.protocolId = to)"
           />
         </div>
-        <Checkbox v-if="isNewWork" v-model:checked="fields.knowsWork">They know this work from elsewhere</Checkbox>
+        <Checkbox v-if="isNewWork" v-model:checked="fields.knowsWork">{{ t('theyKnowWorkFrom') }}</Checkbox>
         <details v-if="steps.length > 0" :open="opened" @toggle="(event) => (opened = (event.target as HTMLDetailsElement).open)">
           <summary>{{ stepsWords }}</summary>
           <ul class="plain steps">
@@ -132,7 +139,7 @@ function write(): void {
               <ChoiceRow
                 v-if="step.planned.sides.length > 1 && step.done"
                 tight
-                :label="`${step.name}, sides`"
+                :label="t('sides', { name: step.name })"
                 :value="fields.sides[step.planned.id] ?? null"
                 :options="SIDES"
                 @change="(to) => (fields.sides[step.planned.id] = to ?? '')"
@@ -140,26 +147,26 @@ function write(): void {
               <span v-if="step.looked.against.length > 0" class="why">{{ step.looked.against.join(' ') }}</span>
             </li>
           </ul>
-          <p class="soft small">What a caution forbids is left out here; if it was done all the same, say so in words.</p>
+          <p class="soft small">{{ t('whatCautionForbidsLeft') }}</p>
         </details>
       </section>
 
       <div v-if="raised.length === 0 && !sendOn" class="field">
-        <label for="record-words">Two words</label>
+        <label for="record-words">{{ t('twoWords') }}</label>
         <TextInput id="record-words" v-model="fields.words" :maxlength="LIMITS.complaintLength" autocomplete="off" />
         <span class="chips">
           <Button v-for="words in WORDS" :key="words" @click="fields.words = words">{{ words }}</Button>
         </span>
       </div>
       <div class="end">
-        <p v-if="missing.length > 0" class="soft" role="status">Still missing: {{ listed(missing) }}.</p>
+        <p v-if="missing.length > 0" class="soft" role="status">{{ t('stillMissing', { listed: listed(missing) }) }}</p>
         <Button
           type="primary"
           size="large"
           html-type="submit"
           class="write"
           :disabled="missing.length > 0 || (sendOn && raised.length === 0)"
-          >Write it down</Button
+          >{{ t('writeItDown') }}</Button
         >
       </div>
     </form>

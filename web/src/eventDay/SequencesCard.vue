@@ -4,13 +4,14 @@ import { KIND_WORDS, protocolFit, type EventDaySetUp, type Offer } from '@pace-b
 import PickMany from '../parts/PickMany.vue';
 import { usePractice } from '../stores/practice.ts';
 import { useShelf } from '../stores/shelf.ts';
+import { t } from '../words/eventDay.ts';
 
 /** Which sequences of the shelf are offered around a race, of those that the day allows; the others say why not. */
 const props = defineProps<{ setUp: EventDaySetUp }>();
 const emit = defineEmits<{ change: [fields: Partial<EventDaySetUp>] }>();
 const shelf = useShelf();
 const practice = usePractice();
-const minutesOf = (seconds: number) => `${Math.max(1, Math.round(seconds / 60))} min`;
+const minutesOf = (seconds: number) => t('min5', { seconds: Math.max(1, Math.round(seconds / 60)) });
 const offers = computed(() =>
   props.setUp.offers
     .filter(({ offered }) => offered)
@@ -37,24 +38,24 @@ const choose = (kind: Offer['kind'], protocolIds: readonly string[]) =>
 </script>
 
 <template>
-  <section class="card fields" aria-label="Sequences">
-    <h2>Sequences</h2>
+  <section class="card fields" :aria-label="t('sequences')">
+    <h2>{{ t('sequences') }}</h2>
     <div v-for="{ offer, options, wrong, out, fitting } in offers" :key="offer.kind" class="field">
       <label :for="`sequences-${offer.kind}`">{{ KIND_WORDS[offer.kind] }}</label>
       <PickMany
         :input-id="`sequences-${offer.kind}`"
-        :label="`Sequences ${KIND_WORDS[offer.kind]}`"
+        :label="t('sequences2', { what: KIND_WORDS[offer.kind] })"
         :values="offer.protocolIds"
         :options="options"
-        placeholder="any that fits"
+        :placeholder="t('anyFits')"
         :most="30"
         @change="(to) => choose(offer.kind, to)"
       />
       <p v-for="{ protocol, fit } in wrong" :key="protocol.id" class="wrong small" role="alert">
-        {{ protocol.name }} does not fit: {{ fit.against.join(' ') }}
+        {{ t('doesNotFit', { name: protocol.name, against: fit.against.join(' ') }) }}
       </p>
       <details v-if="out.length > 0">
-        <summary class="soft small">{{ fitting }} of the shelf fit {{ offer.minutes }} min, {{ out.length }} do not</summary>
+        <summary class="soft small">{{ t('shelfFitMinDo', { fitting, minutes: offer.minutes, count: out.length }) }}</summary>
         <ul class="plain small">
           <li v-for="{ protocol, fit } in out" :key="protocol.id">
             <b>{{ protocol.name }}</b> {{ fit.against.join(' ') }}
@@ -63,8 +64,7 @@ const choose = (kind: Offer['kind'], protocolIds: readonly string[]) =>
       </details>
     </div>
     <p class="soft small">
-      Before a start holds, effort and discomfort stay within the phase of competing, after a race within that of recovering, as your
-      practice has them; between races nothing goes to the end of its range.
+      {{ t('beforeStartHoldsEffort') }}
     </p>
   </section>
 </template>

@@ -11,6 +11,7 @@ import OfferCard from './OfferCard.vue';
 import StartListCard from './StartListCard.vue';
 import TablesCard from './TablesCard.vue';
 import { useSetUp } from './useSetUp.ts';
+import { t } from '../words/eventDay.ts';
 
 /** What has to be known of a day before it begins: who starts when and wants what, who stands at which table, and what is offered. */
 const route = useRoute();
@@ -25,41 +26,43 @@ onMounted(async () => {
   await day.load();
 });
 const savedWords = computed(() => {
-  if (saving.value) return 'Saving…';
-  if (isSaved.value) return 'Saved';
-  return faults.value.length > 0 ? 'Not saved: something is not right yet' : 'Not saved';
+  if (saving.value) return t('saving');
+  if (isSaved.value) return t('saved');
+  return faults.value.length > 0 ? t('notSavedSomethingNot') : t('notSaved');
 });
 </script>
 
 <template>
   <div class="page set-up">
-    <ProblemNote v-if="readProblem" :problem="readProblem"><Button @click="day.load()">Try again</Button></ProblemNote>
-    <p v-else-if="!setUp || !file" class="soft">Opening the day…</p>
+    <ProblemNote v-if="readProblem" :problem="readProblem"
+      ><Button @click="day.load()">{{ t('tryAgain') }}</Button></ProblemNote
+    >
+    <p v-else-if="!setUp || !file" class="soft">{{ t('openingDay') }}</p>
     <template v-else>
       <header>
         <h1>{{ setUp.title }}</h1>
         <span class="soft">{{ dayInWords(setUp.onDate) }}</span>
         <span class="end state" role="status" :class="{ wrong: !isSaved && !saving }">{{ savedWords }}</span>
-        <Button :disabled="done.length === 0" @click="day.undo()">Undo</Button>
-        <Button :disabled="undone.length === 0" @click="day.redo()">Redo</Button>
-        <RouterLink class="to-board" :to="`/event-day/${id}`">Open the board</RouterLink>
+        <Button :disabled="done.length === 0" @click="day.undo()">{{ t('undo') }}</Button>
+        <Button :disabled="undone.length === 0" @click="day.redo()">{{ t('redo') }}</Button>
+        <RouterLink class="to-board" :to="`/event-day/${id}`">{{ t('openBoard') }}</RouterLink>
       </header>
       <ProblemNote v-if="problem" :problem="problem"
         ><Button @click="problem.isStale ? day.load() : day.write()">{{
-          problem.isStale ? 'Open it as it is now' : 'Save again'
+          problem.isStale ? t('openNow') : t('saveAgain')
         }}</Button></ProblemNote
       >
       <ul v-if="faults.length > 0" class="plain faults" role="alert">
         <li v-for="fault in faults" :key="fault.path" class="wrong">{{ fault.message }}</li>
       </ul>
       <Tabs v-model:active-key="tab">
-        <TabPane key="list" tab="Start list">
+        <TabPane key="list" :tab="t('startList')">
           <StartListCard :set-up="setUp" :therapists="file.therapists" @change="day.change" />
         </TabPane>
-        <TabPane key="tables" tab="Tables">
+        <TabPane key="tables" :tab="t('tables')">
           <TablesCard :set-up="setUp" :therapists="file.therapists" :fault-at="day.faultAt" @change="day.change" />
         </TabPane>
-        <TabPane key="offer" tab="Day and offer">
+        <TabPane key="offer" :tab="t('dayOffer')">
           <OfferCard :set-up="setUp" :fault-at="day.faultAt" @change="day.change" />
         </TabPane>
       </Tabs>

@@ -5,6 +5,7 @@ import { KIND_WORDS, REASON_WORDS, spanOf, WISH_KINDS, type EventDaySetUp, type 
 import { usePractice } from '../stores/practice.ts';
 import { newWish, nextRaceOf, withStarts } from './newDay.ts';
 import type { StartRow } from '@pace-bend/core/exchange';
+import { t } from '../words/eventDay.ts';
 
 const AddStart = defineAsyncComponent(() => import('./AddStart.vue'));
 const ImportStarts = defineAsyncComponent(() => import('./ImportStarts.vue'));
@@ -75,49 +76,51 @@ function save(wish: Wish): void {
 }
 const spanWords = (wish: Wish) => {
   const span = spanOf(wish, props.setUp.races, props.setUp.rules);
-  if (!span || span.latestEnd - span.earliest < wish.minutes) return 'no time for it';
-  return `${practice.clock(Math.max(0, span.earliest))} to ${practice.clock(Math.min(1439, span.latestEnd))}`;
+  if (!span || span.latestEnd - span.earliest < wish.minutes) return t('noTimeForIt');
+  return t('to2', { clock: practice.clock(Math.max(0, span.earliest)), clock2: practice.clock(Math.min(1439, span.latestEnd)) });
 };
 const wishWords = (wish: Wish) =>
   [
-    `${wish.minutes} min`,
+    t('min4', { minutes: wish.minutes }),
     ...wish.reasons.map((reason) => REASON_WORDS[reason]),
     ...(wish.therapistId ? [props.therapists.find(({ id }) => id === wish.therapistId)?.name ?? ''] : []),
   ].join(', ');
 </script>
 
 <template>
-  <section class="card" aria-label="Start list">
+  <section class="card" :aria-label="t('startList')">
     <div class="bar">
-      <Button type="primary" @click="adding = true">Add a start</Button>
-      <Button @click="importing = true">Import a start list</Button>
+      <Button type="primary" @click="adding = true">{{ t('addAStart') }}</Button>
+      <Button @click="importing = true">{{ t('importStartList') }}</Button>
       <span v-if="rows.length > 0" class="soft all"
-        >Everybody:
+        >{{ t('everybody') }}
         <template v-for="kind in offered" :key="kind"
           ><button type="button" class="link" @click="everybody(kind)">{{ KIND_WORDS[kind] }}</button>{{ ' ' }}</template
         ></span
       >
-      <span class="end soft num">{{ setUp.wishes.length }} wishes</span>
+      <span class="end soft num">{{ t('wishes', { count: setUp.wishes.length }) }}</span>
     </div>
     <p v-if="rows.length === 0" class="soft">
-      Nobody is on the start list. Add starts by hand, or import a table with a name, a race, its call and its start on each line.
+      {{ t('nobodyStartListAdd') }}
     </p>
     <div v-else class="scroll">
-      <table class="rows" aria-label="Starts and wishes">
+      <table class="rows" :aria-label="t('startsWishes')">
         <thead>
           <tr>
-            <th>Athlete</th>
-            <th>Race</th>
-            <th class="num">Call</th>
-            <th class="num">Start</th>
-            <th>Wants work</th>
-            <th><span class="sr-only">Take off</span></th>
+            <th>{{ t('athlete') }}</th>
+            <th>{{ t('race') }}</th>
+            <th class="num">{{ t('call') }}</th>
+            <th class="num">{{ t('start') }}</th>
+            <th>{{ t('wantsWork') }}</th>
+            <th>
+              <span class="sr-only">{{ t('takeOff') }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.key" data-testid="start-row">
             <td>
-              <b>{{ row.starter.name }}</b><span v-if="!row.starter.athleteId" class="soft small"> guest</span>
+              <b>{{ row.starter.name }}</b><span v-if="!row.starter.athleteId" class="soft small"> {{ t('guest2') }}</span>
             </td>
             <td>{{ row.race.name }}</td>
             <td class="num">{{ row.race.callAt === null ? '' : practice.clock(row.race.callAt) }}</td>
@@ -132,7 +135,7 @@ const wishWords = (wish: Wish) =>
                     :aria-pressed="row.wishes[kind] !== null"
                     @click="toggle(row, kind)"
                   >
-                    {{ kind === 'between' ? `before ${row.next!.name}, after this` : kind }}
+                    {{ kind === 'between' ? t('beforeAfter', { name: row.next!.name }) : kind }}
                   </button>
                   <button v-if="row.wishes[kind]" type="button" class="link small" @click="opened = row.wishes[kind]">
                     {{ wishWords(row.wishes[kind]!) }}, {{ spanWords(row.wishes[kind]!) }}
@@ -141,8 +144,13 @@ const wishWords = (wish: Wish) =>
               </div>
             </td>
             <td>
-              <button type="button" class="link small" :aria-label="`Take off ${row.starter.name}, ${row.race.name}`" @click="remove(row)">
-                Take off
+              <button
+                type="button"
+                class="link small"
+                :aria-label="t('takeOff3', { name: row.starter.name, name2: row.race.name })"
+                @click="remove(row)"
+              >
+                {{ t('takeOff') }}
               </button>
             </td>
           </tr>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { STOP_QUESTIONS, type QuestionId } from '@pace-bend/core/caution';
+import { t } from '../words/eventDay.ts';
 
 /** The stop questions by exception: what is so, or not certain, is marked; the others are answered with no. */
 const props = defineProps<{ raised: Readonly<Partial<Record<QuestionId, 'yes' | 'unsure'>>> }>();
@@ -11,15 +12,15 @@ function set(id: QuestionId, answer: 'yes' | 'unsure'): void {
 </script>
 
 <template>
-  <ul class="plain" aria-label="Stop questions">
+  <ul class="plain" :aria-label="t('stopQuestions')">
     <li v-for="question in STOP_QUESTIONS" :key="question.id">
       <span :id="`ask-${question.id}`">{{ question.words }}</span>
       <span class="choices" role="group" :aria-labelledby="`ask-${question.id}`">
         <button type="button" class="choice care" :aria-pressed="raised[question.id] === 'yes'" @click="set(question.id, 'yes')">
-          yes
+          {{ t('yes') }}
         </button>
         <button type="button" class="choice care" :aria-pressed="raised[question.id] === 'unsure'" @click="set(question.id, 'unsure')">
-          not sure
+          {{ t('notSure') }}
         </button>
       </span>
     </li>

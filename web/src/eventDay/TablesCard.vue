@@ -6,6 +6,7 @@ import { DAY_LIMITS, type EventDaySetUp, type Shift } from '@pace-bend/core/even
 import { formatClock, readTypedTime } from '@pace-bend/core/record';
 import PickOne from '../parts/PickOne.vue';
 import TimeField from '../parts/TimeField.vue';
+import { t } from '../words/eventDay.ts';
 
 /** Who stands at which table from when until when; a table is open while somebody does. */
 const props = defineProps<{
@@ -15,7 +16,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ change: [fields: Partial<EventDaySetUp>] }>();
 
-const TABLES = Array.from({ length: DAY_LIMITS.tables }, (_, i) => ({ value: String(i + 1), label: `Table ${i + 1}` }));
+const TABLES = Array.from({ length: DAY_LIMITS.tables }, (_, i) => ({ value: String(i + 1), label: t('table4', { what: i + 1 }) }));
 const shifts = computed(() => props.setUp.shifts);
 /** Around the races of the day, or the usual hours. */
 function firstAndLast(): readonly [number, number] {
@@ -46,25 +47,25 @@ function setTime(shift: Shift, end: 'from' | 'until', held: string): void {
 </script>
 
 <template>
-  <section class="card fields" aria-label="Tables">
-    <p v-if="shifts.length === 0" class="soft">No table is open. Say who stands at which table, and from when until when.</p>
+  <section class="card fields" :aria-label="t('tables')">
+    <p v-if="shifts.length === 0" class="soft">{{ t('noTableOpenSay') }}</p>
     <ol class="plain shifts">
       <li v-for="(shift, i) in shifts" :key="shift.id" data-testid="shift">
         <div class="field">
-          <label :for="`table-${i}`">Table</label>
+          <label :for="`table-${i}`">{{ t('table2') }}</label>
           <PickOne
             :input-id="`table-${i}`"
-            label="Table"
+            :label="t('table2')"
             :value="String(shift.table)"
             :options="TABLES"
             @change="(to) => set(shift, { table: Number(to) })"
           />
         </div>
         <div class="field">
-          <label :for="`hands-${i}`">Therapist</label>
+          <label :for="`hands-${i}`">{{ t('therapist') }}</label>
           <PickOne
             :input-id="`hands-${i}`"
-            label="Therapist"
+            :label="t('therapist')"
             :value="shift.therapistId"
             :options="therapists.map(({ id, name }) => ({ value: id, label: name }))"
             @change="(to) => set(shift, { therapistId: to })"
@@ -72,14 +73,14 @@ function setTime(shift: Shift, end: 'from' | 'until', held: string): void {
         </div>
         <TimeField
           :id="`from-${i}`"
-          label="From"
+          :label="t('from2')"
           :value="formatClock(shift.from, '24')"
           :wrong="faultAt(`shifts.${i}.from`) ?? undefined"
           @update:value="(held) => setTime(shift, 'from', held)"
         />
         <TimeField
           :id="`until-${i}`"
-          label="Until"
+          :label="t('until4')"
           :value="formatClock(shift.until, '24')"
           :wrong="faultAt(`shifts.${i}.until`) ?? undefined"
           @update:value="(held) => setTime(shift, 'until', held)"
@@ -87,17 +88,17 @@ function setTime(shift: Shift, end: 'from' | 'until', held: string): void {
         <button
           type="button"
           class="link small"
-          :aria-label="`Take off ${TABLES[shift.table - 1]?.label}, ${formatClock(shift.from, '24')}`"
+          :aria-label="t('takeOff4', { what: TABLES[shift.table - 1]?.label, clock: formatClock(shift.from, '24') })"
           @click="emit('change', { shifts: shifts.filter(({ id }) => id !== shift.id) })"
         >
-          Take off
+          {{ t('takeOff') }}
         </button>
       </li>
     </ol>
     <div>
-      <Button type="primary" :disabled="shifts.length >= DAY_LIMITS.shifts || therapists.length === 0" @click="add"
-        >Add hands at a table</Button
-      >
+      <Button type="primary" :disabled="shifts.length >= DAY_LIMITS.shifts || therapists.length === 0" @click="add">{{
+        t('addHandsTable')
+      }}</Button>
     </div>
   </section>
 </template>

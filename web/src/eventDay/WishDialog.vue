@@ -8,6 +8,7 @@ import SheetDialog from '../parts/SheetDialog.vue';
 import { usePractice } from '../stores/practice.ts';
 import { useShelf } from '../stores/shelf.ts';
 import ReasonsField from './ReasonsField.vue';
+import { t } from '../words/eventDay.ts';
 
 /** One wish as it is: how long, why first, whose hands. */
 const props = defineProps<{ wish: Wish; setUp: EventDaySetUp; therapists: readonly { readonly id: string; readonly name: string }[] }>();
@@ -46,32 +47,32 @@ function save(): void {
   <SheetDialog :open="true" :title="`${name}, ${KIND_WORDS[wish.kind]}`" @update:open="emit('close')">
     <form class="fields" @submit.prevent="save">
       <div class="field">
-        <span class="label">Minutes</span>
-        <NumberField :value="minutes" label="Minutes" unit="min" :step="1" :wrong="wrong" @change="(to) => (minutes = to)" />
-        <p v-if="wrong" class="wrong small" role="alert">{{ WISH_MINUTES.min }} to {{ WISH_MINUTES.max }} whole minutes.</p>
+        <span class="label">{{ t('minutes') }}</span>
+        <NumberField :value="minutes" :label="t('minutes')" :unit="t('min3')" :step="1" :wrong="wrong" @change="(to) => (minutes = to)" />
+        <p v-if="wrong" class="wrong small" role="alert">{{ t('wholeMinutes', { min: WISH_MINUTES.min, max: WISH_MINUTES.max }) }}</p>
       </div>
       <ReasonsField id="wish-reasons" :reasons="reasons" @change="(to) => (reasons = to)" />
       <div class="field">
-        <label for="wish-hands">Hands asked for</label>
+        <label for="wish-hands">{{ t('handsAsked') }}</label>
         <PickOne
           input-id="wish-hands"
-          label="Hands asked for"
+          :label="t('handsAsked')"
           :value="therapist"
-          :options="[{ value: 'anybody', label: 'anybody’s' }, ...therapists.map(({ id, name: label }) => ({ value: id, label }))]"
+          :options="[{ value: 'anybody', label: t('anybodys') }, ...therapists.map(({ id, name: label }) => ({ value: id, label }))]"
           @change="(to) => (therapist = to)"
         />
       </div>
       <div class="field">
-        <label for="wish-sequence">Sequence</label>
+        <label for="wish-sequence">{{ t('sequence') }}</label>
         <PickOne
           input-id="wish-sequence"
-          label="Sequence"
+          :label="t('sequence')"
           :value="sequence"
-          :options="[{ value: 'offered', label: 'as offered' }, ...fitting]"
+          :options="[{ value: 'offered', label: t('asOffered') }, ...fitting]"
           @change="(to) => (sequence = to)"
         />
       </div>
-      <Button type="primary" html-type="submit" :disabled="wrong">Save this wish</Button>
+      <Button type="primary" html-type="submit" :disabled="wrong">{{ t('saveWish') }}</Button>
     </form>
   </SheetDialog>
 </template>

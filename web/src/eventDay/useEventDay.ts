@@ -19,6 +19,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import type { DayAnswer, DayQuestion } from '../workers/eventDay.worker.ts';
 import { wallMinute } from '../parts/wallMinute.ts';
+import { t } from '../words/eventDay.ts';
 
 /** How often others' events are asked for, and the clock looked at, in milliseconds. */
 const POLL_MS = 8000;
@@ -97,7 +98,7 @@ export function useEventDay(id: string) {
     outbox.put({
       record: eventDayRecord(id),
       spot: 'events',
-      words: 'what happened at the event',
+      words: t('whatHappenedEvent'),
       method: 'POST',
       path: `/event-days/${id}/events`,
       body: { events: [sent] },
@@ -129,7 +130,7 @@ export function useEventDay(id: string) {
       else [failure.value, planning.value] = [data.message, false];
     };
     worker.onerror = () => {
-      [failure.value, planning.value] = ['The times could not be worked out on this device.', false];
+      [failure.value, planning.value] = [t('timesCouldNotWorked'), false];
     };
     turn += 1;
     [planning.value, remedies.value, failure.value] = [true, null, ''];

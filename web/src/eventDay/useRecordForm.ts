@@ -7,6 +7,7 @@ import { checkBirthDate, isDay } from '@pace-bend/core/record';
 import { usePractice } from '../stores/practice.ts';
 import { useShelf } from '../stores/shelf.ts';
 import type { Records } from './useRecords.ts';
+import { t } from '../words/eventDay.ts';
 
 /** No sequence: nothing of it is written down. */
 export const NOTHING = 'nothing';
@@ -101,17 +102,17 @@ export function useRecordForm(row: BoardRow, records: Records, raisedFirst: bool
   const moreAreas = computed(() => (agreed === null ? [] : areasOf(done.value, shelf.shelf).filter((area) => !agreed.includes(area))));
 
   const birthDateWrong = computed(() =>
-    !isGuest || fields.birthDate === '' ? null : isDay(fields.birthDate) ? checkBirthDate(fields.birthDate, practice.today) : 'Not a day.',
+    !isGuest || fields.birthDate === '' ? null : isDay(fields.birthDate) ? checkBirthDate(fields.birthDate, practice.today) : t('notDay'),
   );
   /** What is missing before it can be written down, in words; empty when nothing is. */
   const missing = computed(() => {
     const list: string[] = [];
-    if (isGuest && fields.name.trim() === '') list.push('their name');
-    if (isGuest && (fields.birthDate === '' || birthDateWrong.value !== null)) list.push('their birth date');
-    if (isGuest && !fields.agreed) list.push('that they agree to be on file');
-    if (!fields.asked && raised.value.length === 0) list.push('the stop questions');
-    if (moreAreas.value.length > 0 && !fields.agreedMore) list.push('that they agreed to it');
-    if (raised.value.length > 0 && fields.to.trim() === '') list.push('whom they were sent on to');
+    if (isGuest && fields.name.trim() === '') list.push(t('theirName'));
+    if (isGuest && (fields.birthDate === '' || birthDateWrong.value !== null)) list.push(t('theirBirthDate'));
+    if (isGuest && !fields.agreed) list.push(t('theyAgreeFile'));
+    if (!fields.asked && raised.value.length === 0) list.push(t('theStopQuestions'));
+    if (moreAreas.value.length > 0 && !fields.agreedMore) list.push(t('theyAgreed'));
+    if (raised.value.length > 0 && fields.to.trim() === '') list.push(t('whomTheySent'));
     return list;
   });
 

@@ -21,6 +21,7 @@ import { useOutbox } from '../stores/outbox.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useShelf } from '../stores/shelf.ts';
 import { eventDayRecord, recordSpot } from '../outbox/eventDayChanges.ts';
+import { t } from '../words/eventDay.ts';
 
 /**
  * What is known of whoever is on the start list, and what is written down of them: read when the day is opened and kept on the device, so
@@ -87,7 +88,7 @@ export function useRecords(id: string, file: Ref<EventDayFile | null>, state: Re
     outbox.put({
       record: eventDayRecord(id),
       spot: recordSpot(wishId),
-      words: 'a record of event work',
+      words: t('recordEventWork'),
       method: 'PUT',
       path: `/event-days/${id}/records/${wishId}`,
       body: { ...record },

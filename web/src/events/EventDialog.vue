@@ -19,6 +19,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import MoveLook from './MoveLook.vue';
 import { useEventMove, type EventMoved } from './useEventMove.ts';
+import { t } from '../words/events.ts';
 
 /**
  * An event that is trained for: for everybody, one squad or one athlete, added, changed or taken off. Where something hangs on its day, what
@@ -63,11 +64,11 @@ onMounted(async () => {
   );
 });
 const choices = computed(() => [
-  { value: 'all', label: 'everybody' },
+  { value: 'all', label: t('everybody') },
   ...(props.athlete
     ? [{ value: `athlete/${props.athlete.id}`, label: props.athlete.name }]
     : props.event?.athleteId
-      ? [{ value: `athlete/${props.event.athleteId}`, label: 'one athlete' }]
+      ? [{ value: `athlete/${props.event.athleteId}`, label: t('oneAthlete') }]
       : []),
   ...squads.value.map((squad) => ({ value: squad.id, label: squad.name })),
 ]);
@@ -126,37 +127,38 @@ function done(moved: EventMoved | null): void {
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" :title="look ? 'Move the event' : event ? 'Event' : 'Add an event'" :width="look ? 620 : 460">
+  <SheetDialog v-model:open="open" :title="look ? t('moveEvent') : event ? t('event') : t('addEvent')" :width="look ? 620 : 460">
     <form v-if="look" @submit.prevent="keep">
       <MoveLook v-model:visits="visits" v-model:goals="goals" :look="look" />
       <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
       <div class="choices">
-        <Button type="primary" html-type="submit" :loading="busy">Move all of it</Button
-        ><Button :disabled="busy" @click="move.leave">Back</Button>
+        <Button type="primary" html-type="submit" :loading="busy">{{ t('moveAll') }}</Button><Button :disabled="busy" @click="move.leave">{{
+          t('back')
+        }}</Button>
       </div>
     </form>
     <div v-else ref="form">
       <Form layout="vertical" novalidate @submit.prevent="keep">
-        <FormItem label="Name" html-for="event-name" :validate-status="wrong.name ? 'error' : ''" :help="wrong.name || undefined"
+        <FormItem :label="t('name')" html-for="event-name" :validate-status="wrong.name ? 'error' : ''" :help="wrong.name || undefined"
           ><Input
             id="event-name"
             v-model:value="fields.name"
             :aria-invalid="wrong.name ? 'true' : undefined"
             :maxlength="LIMITS.eventName"
-            placeholder="Autumn head"
+            :placeholder="t('autumnHead')"
             autocomplete="off"
         /></FormItem>
-        <DayField id="event-day" v-model:value="fields.onDate" label="Day" v-bind="wrong.onDate ? { wrong: wrong.onDate } : {}" />
-        <FormItem label="Importance">
-          <RadioGroup v-model:value="fields.importance" role="radiogroup" aria-label="Importance"
+        <DayField id="event-day" v-model:value="fields.onDate" :label="t('day')" v-bind="wrong.onDate ? { wrong: wrong.onDate } : {}" />
+        <FormItem :label="t('importance')">
+          <RadioGroup v-model:value="fields.importance" role="radiogroup" :aria-label="t('importance')"
             ><Radio v-for="each in [1, 2, 3] as const" :key="each" :value="each"
               >{{ each }}: {{ IMPORTANCE_WORDS[each] }}</Radio
             ></RadioGroup
           >
         </FormItem>
-        <FormItem label="Whose"
+        <FormItem :label="t('whose')"
           ><PickOne
-            label="Whose event"
+            :label="t('whoseEvent')"
             :value="fields.whose"
             :options="choices"
             class="whose"
@@ -168,15 +170,15 @@ function done(moved: EventMoved | null): void {
         /></FormItem>
         <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
         <div class="choices">
-          <Button type="primary" html-type="submit" :loading="busy">{{ event ? 'Keep the change' : 'Add the event' }}</Button><Button
+          <Button type="primary" html-type="submit" :loading="busy">{{ event ? t('keepChange') : t('addTheEvent') }}</Button><Button
             v-if="event"
             :disabled="busy"
             @click="takeOff"
-            >Take it off</Button
+            >{{ t('takeOff') }}</Button
           >
-          <RouterLink v-if="event && session.may('PUT', '/event-days/:id')" :to="`/event-days?event=${event.id}`"
-            >Set up the day of it</RouterLink
-          >
+          <RouterLink v-if="event && session.may('PUT', '/event-days/:id')" :to="`/event-days?event=${event.id}`">{{
+            t('setUpDay')
+          }}</RouterLink>
         </div>
       </Form>
     </div>

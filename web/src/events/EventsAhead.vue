@@ -4,6 +4,7 @@ import type { CalendarEvent } from '@pace-bend/core/record';
 import { IMPORTANCE_WORDS } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
+import { t } from '../words/events.ts';
 
 const EventDialog = defineAsyncComponent(() => import('./EventDialog.vue'));
 
@@ -29,16 +30,27 @@ const writing = ref<CalendarEvent | 'new' | null>(null);
 </script>
 
 <template>
-  <section class="card" :class="{ 'in-row': inRow }" aria-label="Ahead">
-    <h2>Ahead <button v-if="mayChange" type="button" class="link small no-print" @click="writing = 'new'">Add an event</button></h2>
+  <section class="card" :class="{ 'in-row': inRow }" :aria-label="t('ahead')">
+    <h2>
+      {{ t('ahead') }}
+      <button v-if="mayChange" type="button" class="link small no-print" @click="writing = 'new'">{{ t('addEvent') }}</button>
+    </h2>
     <p v-if="events.length === 0" class="soft">
-      No events in the calendar. A race or a match ahead changes what is proposed and what is cautioned.
+      {{ t('noEventsCalendarRace') }}
     </p>
     <ul class="plain events">
       <li v-for="event in events" :key="event.id">
-        <span class="num days">{{ practice.daysUntil(event.onDate) }}<small> d</small></span>
+        <span class="num days"
+          >{{ practice.daysUntil(event.onDate) }}<small> {{ t('d') }}</small></span
+        >
         <span
-          ><button v-if="mayChange" type="button" class="link name" :aria-label="`Change ${event.name}`" @click="writing = event">
+          ><button
+            v-if="mayChange"
+            type="button"
+            class="link name"
+            :aria-label="t('change', { name: event.name })"
+            @click="writing = event"
+          >
             <b>{{ event.name }}</b></button
           ><b v-else>{{ event.name }}</b
           ><span class="soft small">{{ practice.shortDate(event.onDate) }} · {{ IMPORTANCE_WORDS[event.importance] }}</span></span

@@ -7,6 +7,7 @@ import type { MoveLook } from '@pace-bend/core/record';
 import { PHASE_NAMES } from '@pace-bend/core/season';
 import { SIDE_WORDS } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
+import { t } from '../words/events.ts';
 
 /** What moves when an event does, before it is done: lines, goals, and visits one by one. */
 const props = defineProps<{ look: MoveLook }>();
@@ -28,19 +29,19 @@ function tick(id: string, on: boolean): void {
 </script>
 
 <template>
-  <section class="look" aria-label="What moves with it">
+  <section class="look" :aria-label="t('whatMoves')">
     <p class="lead">
-      <b>{{ look.event.name }}</b>: {{ date(look.event.onDate) }} to {{ date(look.toDay) }}, {{ byWords() }}.
+      <b>{{ look.event.name }}</b>{{ t('to', { date: date(look.event.onDate), date2: date(look.toDay), by: byWords() }) }}
     </p>
-    <p v-if="look.lines.length === 0" class="soft">No season line is tied to it.</p>
+    <p v-if="look.lines.length === 0" class="soft">{{ t('noSeasonLineTied') }}</p>
     <div v-for="line in look.lines" :key="line.ownerId" class="line">
-      <h3>{{ line.name === 'everybody' ? 'Everybody' : line.name }}</h3>
+      <h3>{{ line.name === 'everybody' ? t('everybody2') : line.name }}</h3>
       <table>
         <thead class="sr-only">
           <tr>
-            <th>Block</th>
-            <th>Now</th>
-            <th>Then</th>
+            <th>{{ t('block') }}</th>
+            <th>{{ t('now') }}</th>
+            <th>{{ t('then') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -54,12 +55,12 @@ function tick(id: string, on: boolean): void {
         </tbody>
       </table>
       <p v-for="block in line.gone" :key="block.from" class="gone">
-        {{ PHASE_NAMES[block.phase] }} from {{ date(block.from) }} to {{ date(block.until) }} has no day left and goes.
+        {{ t('fromNoDayLeft', { what: PHASE_NAMES[block.phase], date: date(block.from), date2: date(block.until) }) }}
       </p>
     </div>
     <div v-if="look.goals.length > 0" class="line">
       <Checkbox v-model:checked="goals"
-        >Goals wanted by that day go along: {{ look.goals.length
+        >{{ t('goalsWantedDayGo', { count: look.goals.length })
         }}<span class="soft"
           >&nbsp;({{
             look.goals
@@ -73,14 +74,14 @@ function tick(id: string, on: boolean): void {
       >
     </div>
     <div v-if="look.visits.length > 0" class="line">
-      <h3>Booked visits</h3>
+      <h3>{{ t('bookedVisits') }}</h3>
       <ul>
         <li v-for="visit in look.visits" :key="visit.id">
           <Checkbox :checked="visits.includes(visit.id)" :disabled="visit.past" @change="(event) => tick(visit.id, event.target.checked)"
-            >{{ visit.athleteName }}: {{ at(visit.startsAt) }} to <b>{{ at(visit.toStartsAt) }}</b></Checkbox
+            >{{ t('to2', { athleteName: visit.athleteName, what: at(visit.startsAt) }) }} <b>{{ at(visit.toStartsAt) }}</b></Checkbox
           >
-          <span v-if="visit.past" class="gone">that day is over</span>
-          <span v-else-if="visit.taken.length > 0" class="gone">taken by {{ visit.taken.join(', ') }}</span>
+          <span v-if="visit.past" class="gone">{{ t('dayOver') }}</span>
+          <span v-else-if="visit.taken.length > 0" class="gone">{{ t('takenBy', { taken: visit.taken.join(', ') }) }}</span>
         </li>
       </ul>
     </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { HOURS, workOrder, type ClockData, type Hour, type HourState } from '@pace-bend/core/finding';
+import { t } from '../words/findings.ts';
 
 /**
  * The clock of a joint that circles: an hour is pressed to go from free to tight to painful and back; with the keyboard the
@@ -68,7 +69,7 @@ const order = (): readonly Hour[] => (props.data ? workOrder(props.data) : []);
         :tabindex="focused === i ? 0 : -1"
         class="hour"
         :class="stateOf(i)"
-        :aria-label="`${hour} o’clock, ${stateOf(i)}`"
+        :aria-label="t('oclock', { hour, stateOf: stateOf(i) })"
         :aria-disabled="disabled || undefined"
         @click="
           set(i, NEXT[stateOf(i)]);
@@ -80,14 +81,14 @@ const order = (): readonly Hour[] => (props.data ? workOrder(props.data) : []);
         <path :d="wedge(i)" :fill="stateOf(i) === 'free' ? undefined : `url(#clock-${stateOf(i)})`" />
         <text :x="place(i, 73).x" :y="place(i, 73).y" text-anchor="middle" dominant-baseline="central">{{ hour }}</text>
       </g>
-      <text class="nothing" text-anchor="middle" dominant-baseline="central">{{ data ? '' : 'not done' }}</text>
+      <text class="nothing" text-anchor="middle" dominant-baseline="central">{{ data ? '' : t('notDone') }}</text>
     </svg>
     <p class="small soft">
-      12: {{ twelve }}<template v-if="order().length > 0">. Work {{ order().join(', then ') }}</template>
+      12: {{ twelve }}<template v-if="order().length > 0">{{ t('work', { order: order().join(', then ') }) }}</template>
     </p>
     <p class="small">
-      <button v-if="!data && !disabled" type="button" class="link" @click="emit('change', FREE)">Free all round</button>
-      <button v-if="data && !disabled" type="button" class="link" @click="emit('change', null)">Take it back</button>
+      <button v-if="!data && !disabled" type="button" class="link" @click="emit('change', FREE)">{{ t('freeAllRound') }}</button>
+      <button v-if="data && !disabled" type="button" class="link" @click="emit('change', null)">{{ t('takeBack') }}</button>
     </p>
   </div>
 </template>

@@ -6,6 +6,7 @@ import ChoiceRow from '../parts/ChoiceRow.vue';
 import { SIDE_WORDS } from '../parts/words.ts';
 import { useVisit } from '../stores/visit.ts';
 import type { Findings } from './useFindings.ts';
+import { t } from '../words/findings.ts';
 
 /** How the motion ends on each side: under the hand, in the athlete's words, how it hurts, and whether it is held. */
 const props = defineProps<{ motion: Motion; findings: Findings; closed: (side: Side) => boolean }>();
@@ -25,48 +26,48 @@ const feels = END_FEELS.map(({ id, name, says }) => ({ value: id, label: name, h
 const felts = FELT.map(({ id, name }) => ({ value: id, label: name }));
 const pains = Array.from({ length: 11 }, (_, value) => ({ value, label: String(value) }));
 const yesNo = [
-  { value: true, label: 'guards' },
-  { value: false, label: 'lets go' },
+  { value: true, label: t('guards') },
+  { value: false, label: t('letsGo') },
 ];
 </script>
 
 <template>
   <NotSent :count="findings.unsent.value" />
   <div class="sides">
-    <section v-for="side in motion.sides" :key="side" :aria-label="`End of the motion, ${side}`">
+    <section v-for="side in motion.sides" :key="side" :aria-label="t('endMotion', { side })">
       <h3>{{ SIDE_WORDS[side] }}</h3>
-      <p v-if="closed(side)" class="soft small">Not to be taken to its end today.</p>
+      <p v-if="closed(side)" class="soft small">{{ t('notTakenEndToday') }}</p>
       <template v-else>
-        <p class="what">Under the hand</p>
+        <p class="what">{{ t('underHand') }}</p>
         <ChoiceRow
           :options="feels"
           :value="dataOf(side).endFeel"
-          :label="`End feel, ${side}`"
+          :label="t('endFeel', { side })"
           :disabled="visit.finished"
           @change="(endFeel) => set(side, { endFeel })"
         />
-        <p class="what">Felt</p>
+        <p class="what">{{ t('felt') }}</p>
         <ChoiceRow
           :options="felts"
           :value="dataOf(side).felt"
-          :label="`Where it is felt, ${side}`"
+          :label="t('whereFelt', { side })"
           :disabled="visit.finished"
           @change="(felt) => set(side, { felt })"
         />
-        <p class="what">Pain</p>
+        <p class="what">{{ t('pain') }}</p>
         <ChoiceRow
           tight
           :options="pains"
           :value="dataOf(side).pain"
-          :label="`Pain at the end, ${side}`"
+          :label="t('painEnd', { side })"
           :disabled="visit.finished"
           @change="(pain) => set(side, { pain })"
         />
-        <p class="what">The athlete</p>
+        <p class="what">{{ t('theAthlete') }}</p>
         <ChoiceRow
           :options="yesNo"
           :value="dataOf(side).guarding"
-          :label="`Guarding, ${side}`"
+          :label="t('guarding', { side })"
           :disabled="visit.finished"
           @change="(guarding) => set(side, { guarding })"
         />

@@ -25,19 +25,20 @@ import PointFinder from './PointFinder.vue';
 import LooksPanel from './LooksPanel.vue';
 import PressTests from './PressTests.vue';
 import type { Findings } from './useFindings.ts';
+import { t } from '../words/findings.ts';
 
 /** What hands and eyes find besides angles: clocks, glides, leg length, presses, force. One kind open at a time. */
 const props = defineProps<{ findings: Findings }>();
 const visit = useVisit();
 
 const KINDS = [
-  { value: 'clock', label: 'Clock' },
-  { value: 'glide', label: 'Glides' },
-  { value: 'leg-length', label: 'Leg length' },
-  { value: 'press', label: 'Press tests' },
-  { value: 'force', label: 'Force' },
-  { value: 'point', label: 'Points' },
-  { value: 'look', label: 'Looks' },
+  { value: 'clock', label: t('clock') },
+  { value: 'glide', label: t('glides') },
+  { value: 'leg-length', label: t('legLength') },
+  { value: 'press', label: t('pressTests') },
+  { value: 'force', label: t('force') },
+  { value: 'point', label: t('points') },
+  { value: 'look', label: t('looks') },
 ] as const;
 const open = ref<Exclude<FindingKind, 'end'> | null>(null);
 const clock = ref<ClockId>('hip');
@@ -85,18 +86,18 @@ const line = (each: (typeof told.value)[number]) =>
 </script>
 
 <template>
-  <section class="card findings" aria-label="Findings">
+  <section class="card findings" :aria-label="t('findings')">
     <header>
-      <h2>{{ isAfter ? 'Findings, looked at again' : 'Findings' }}</h2>
+      <h2>{{ isAfter ? t('findingsLookedAgain') : t('findings') }}</h2>
       <NotSent :count="findings.unsent.value" />
-      <ChoiceRow :options="KINDS" :value="open" label="Kind of finding" @change="(kind) => (open = kind)" />
+      <ChoiceRow :options="KINDS" :value="open" :label="t('kindFinding')" @change="(kind) => (open = kind)" />
     </header>
 
     <div v-if="open === 'clock'" class="body">
       <ChoiceRow
         :options="clocks"
         :value="clock"
-        label="Joint"
+        :label="t('joint')"
         @change="
           (id) => {
             if (id) clock = id;
@@ -108,15 +109,15 @@ const line = (each: (typeof told.value)[number]) =>
           <h3>{{ SIDE_WORDS[side] }}</h3>
           <ClockDial
             :data="findings.read<'clock'>({ kind: 'clock', subject: clock, side })"
-            :label="`Clock, ${side}`"
+            :label="t('clock2', { side })"
             :twelve="twelve"
             :disabled="visit.finished"
             @change="(data) => findings.write({ kind: 'clock', subject: clock, side, data })"
           />
         </div>
         <p class="soft small keys">
-          Press an hour: tight, painful, free. With keys: arrows go round, <span class="key">T</span> tight,
-          <span class="key">P</span> painful, <span class="key">F</span> free. Three o’clock is outward on both sides.
+          {{ t('pressHourTightPainful') }} <span class="key">{{ t('t') }}</span> {{ t('tight') }} <span class="key">{{ t('p') }}</span>
+          {{ t('painful') }} <span class="key">{{ t('f') }}</span> {{ t('freeThreeOclockOutward') }}
         </p>
       </div>
     </div>
@@ -150,7 +151,7 @@ const line = (each: (typeof told.value)[number]) =>
 
     <div v-else-if="open === 'look'" class="body"><LooksPanel :findings="findings" :disabled="visit.finished" :group="group" /></div>
 
-    <ul v-if="again.length > 0" class="plain again" aria-label="Looked at again">
+    <ul v-if="again.length > 0" class="plain again" :aria-label="t('lookedAgain')">
       <li v-for="{ before, verdict } in again" :key="before.id">
         <span
           ><b>{{ line(before) }}</b> {{ findingWords(before) }}</span
@@ -160,18 +161,20 @@ const line = (each: (typeof told.value)[number]) =>
           v-else-if="!visit.finished"
           type="button"
           class="link"
-          :aria-label="`Look again: ${line(before)}`"
+          :aria-label="t('lookAgain2', { line: line(before) })"
           @click="openAgain(before)"
         >
-          Look again
+          {{ t('lookAgain') }}
         </button>
-        <span v-else class="soft">not looked at again</span>
+        <span v-else class="soft">{{ t('notLookedAgain') }}</span>
       </li>
     </ul>
-    <p v-else-if="isAfter && open === null" class="soft small">Nothing was found before work that could be looked at again.</p>
+    <p v-else-if="isAfter && open === null" class="soft small">{{ t('nothingFoundBeforeWork') }}</p>
 
-    <ul v-if="first.length > 0" class="told small" aria-label="Look at this first">
-      <li><b>Look at this first:</b></li>
+    <ul v-if="first.length > 0" class="told small" :aria-label="t('lookAtThisFirst')">
+      <li>
+        <b>{{ t('lookFirst') }}</b>
+      </li>
       <li v-for="each in first" :key="each.finding.id">
         {{ each.words }}
         {{ ' '
@@ -179,21 +182,21 @@ const line = (each: (typeof told.value)[number]) =>
           v-if="!visit.finished"
           type="button"
           class="link"
-          :aria-label="`Look again: ${each.words}`"
+          :aria-label="t('lookAgain3', { words: each.words })"
           @click="lookAgain(each.finding)"
         >
-          Look again
+          {{ t('lookAgain') }}
         </button>
       </li>
     </ul>
-    <ul v-if="shown.length > 0" class="told small" aria-label="What was found">
-      <li v-if="told.length === 0" class="soft">Last time:</li>
+    <ul v-if="shown.length > 0" class="told small" :aria-label="t('whatFound')">
+      <li v-if="told.length === 0" class="soft">{{ t('lastTime') }}</li>
       <li v-for="each in shown" :key="each.id">
         <b>{{ line(each) }}</b> {{ findingWords(each) }}
       </li>
     </ul>
     <p v-else-if="open === null && !isAfter" class="soft small">
-      Nothing besides angles yet: tight hours of a joint, glides, leg length, presses, force, points, looks.
+      {{ t('nothingBesidesAnglesYet') }}
     </p>
   </section>
 </template>

@@ -7,6 +7,7 @@ import { STATE_WORDS } from '../devices/connection.ts';
 import { useForceGauge } from '../devices/useForceGauge.ts';
 import { usePractice } from '../stores/practice.ts';
 import type { Findings } from './useFindings.ts';
+import { t } from '../words/findings.ts';
 
 /** Presses against the gauge: the best of three counts, and agonist is held against antagonist. */
 const props = defineProps<{ findings: Findings; disabled: boolean }>();
@@ -41,7 +42,7 @@ function enter(subject: ForceId, side: 'left' | 'right'): void {
     .map((part) => Number(part.replace(',', '.')));
   delete wrong[key];
   if (parts.some((part) => !(part > 0 && part <= FORCE_MOST_N)) || parts.length > FORCE_TRIALS_MOST) {
-    wrong[key] = `Up to ${FORCE_TRIALS_MOST} presses of 1 to ${FORCE_MOST_N} N, with a space between.`;
+    wrong[key] = t('upPresses1N', { forceTrialsMost: FORCE_TRIALS_MOST, forceMostN: FORCE_MOST_N });
     return;
   }
   delete typed[key];
@@ -65,14 +66,16 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
 <template>
   <div class="forces">
     <div v-if="practice.practice?.devices" class="gauge small">
-      <span class="state" role="status">{{ gauge.state === 'on' ? gauge.name : `Force gauge ${STATE_WORDS[gauge.state]}` }}</span>
-      <Button v-if="gauge.state === 'off'" size="small" @click="gauge.connect()">Connect</Button>
-      <Button v-else size="small" @click="gauge.disconnect()">Disconnect</Button>
+      <span class="state" role="status">{{ gauge.state === 'on' ? gauge.name : t('forceGauge', { what: STATE_WORDS[gauge.state] }) }}</span>
+      <Button v-if="gauge.state === 'off'" size="small" @click="gauge.connect()">{{ t('connect') }}</Button>
+      <Button v-else size="small" @click="gauge.disconnect()">{{ t('disconnect') }}</Button>
       <template v-if="gauge.state === 'on'">
-        <b class="num live" data-testid="live-force">{{ Math.round(gauge.now) }} N</b>
-        <span v-if="gauge.pct !== null" class="num">{{ Math.round(gauge.pct) }} % of {{ Math.round(gauge.maximum!) }} N</span>
+        <b class="num live" data-testid="live-force">{{ t('n', { now: Math.round(gauge.now) }) }}</b>
+        <span v-if="gauge.pct !== null" class="num">{{
+          t('ofN', { pct: Math.round(gauge.pct), maximum: Math.round(gauge.maximum!) })
+        }}</span>
         <span>{{
-          target ? `presses go to ${groupName(target.subject).toLowerCase()}, ${target.side}` : 'choose the field the presses go to'
+          target ? t('pressesGo', { groupName: groupName(target.subject).toLowerCase(), side: target.side }) : t('chooseFieldPressesGo')
         }}</span>
         <button
           v-if="isStandIn && target"
@@ -89,7 +92,7 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
             ])
           "
         >
-          Let the stand-in press three times
+          {{ t('letStandPressThree') }}
         </button>
       </template>
     </div>
@@ -97,8 +100,8 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
       <thead>
         <tr>
           <td />
-          <th scope="col">Left, N</th>
-          <th scope="col">Right, N</th>
+          <th scope="col">{{ t('leftN') }}</th>
+          <th scope="col">{{ t('rightN') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -112,8 +115,8 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
               inputmode="decimal"
               autocomplete="off"
               maxlength="40"
-              placeholder="best of three"
-              :aria-label="`${group.name}, ${side}, newtons`"
+              :placeholder="t('bestThree')"
+              :aria-label="t('newtons', { name: group.name, side })"
               :value="text(group.id, side)"
               :readonly="disabled"
               :aria-invalid="wrong[keyOf(group.id, side)] ? 'true' : undefined"
@@ -128,17 +131,20 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
         </tr>
       </tbody>
     </table>
-    <ul v-if="balance.length > 0" class="small" aria-label="Balance of agonist and antagonist">
+    <ul v-if="balance.length > 0" class="small" :aria-label="t('balanceAgonistAntagonist')">
       <li v-for="each in balance" :key="each.pair.agonist + each.side" :class="{ low: each.kind !== 'usual' }">
-        <b>{{ groupName(each.pair.agonist) }} to {{ groupName(each.pair.antagonist).toLowerCase() }}, {{ each.side }}</b> {{ each.words }}
+        <b>{{
+          t('to', { groupName: groupName(each.pair.agonist), groupName2: groupName(each.pair.antagonist).toLowerCase(), side: each.side })
+        }}</b>
+        {{ each.words }}
       </li>
     </ul>
-    <ul v-if="weaker.length > 0" class="small" aria-label="Weaker sides">
+    <ul v-if="weaker.length > 0" class="small" :aria-label="t('weakerSides')">
       <li v-for="each in weaker" :key="each.group" class="low">
-        <b>{{ groupName(each.group) }}</b> press {{ Math.round(100 * each.share) }} % of the other side on the {{ each.side }}
+        <b>{{ groupName(each.group) }}</b> {{ t('pressOtherSide', { what: Math.round(100 * each.share), side: each.side }) }}
       </li>
     </ul>
-    <p v-if="balance.length > 0" class="soft small">Usual ranges are recalled from memory, an order of magnitude.</p>
+    <p v-if="balance.length > 0" class="soft small">{{ t('usualRangesRecalledFrom') }}</p>
   </div>
 </template>
 

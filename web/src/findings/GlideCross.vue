@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { DIRECTIONS, type Direction, type GlideData, type GlideState } from '@pace-bend/core/finding';
+import { t } from '../words/findings.ts';
 
 /** Four directions about the bone, each pressed from not tried to free, stiff, painful. */
 const props = defineProps<{ data: GlideData | null; label: string; disabled: boolean }>();
@@ -25,7 +26,7 @@ const stateOf = (direction: Direction) => props.data?.[direction] ?? null;
       type="button"
       :class="[direction, stateOf(direction)]"
       :disabled="disabled"
-      :aria-label="`${direction}: ${stateOf(direction) ?? 'not tried'}`"
+      :aria-label="`${direction}: ${stateOf(direction) ?? t('notTried')}`"
       @click="press(direction)"
     >
       <b>{{ direction }}</b><span>{{ stateOf(direction) ? `${MARKS[stateOf(direction)!]} ${stateOf(direction)}` : '–' }}</span>

@@ -2,15 +2,16 @@
 import InputNumber from 'ant-design-vue/es/input-number';
 import { findingWords, type LegLengthData } from '@pace-bend/core/finding';
 import ChoiceRow from '../parts/ChoiceRow.vue';
+import { t } from '../words/findings.ts';
 
 /** Ankle bones side by side, before and after a gentle pull of thirty seconds. */
 const props = defineProps<{ data: LegLengthData | null; disabled: boolean }>();
 const emit = defineEmits<{ change: [data: LegLengthData | null] }>();
 
 const SHORTER = [
-  { value: 'left', label: 'left looks shorter' },
-  { value: 'even', label: 'even' },
-  { value: 'right', label: 'right looks shorter' },
+  { value: 'left', label: t('leftLooksShorter') },
+  { value: 'even', label: t('even') },
+  { value: 'right', label: t('rightLooksShorter') },
 ] as const;
 
 function set(patch: Partial<LegLengthData>): void {
@@ -21,33 +22,33 @@ function set(patch: Partial<LegLengthData>): void {
 
 <template>
   <div class="legs">
-    <p class="what">Ankle bones, lying on the back</p>
+    <p class="what">{{ t('ankleBonesLyingBack') }}</p>
     <ChoiceRow
       :options="SHORTER"
       :value="data?.shorter ?? null"
-      label="Which leg looks shorter"
+      :label="t('whichLegLooksShorter')"
       :disabled="disabled"
       @change="(shorter) => (shorter === null ? emit('change', null) : set({ shorter }))"
     />
     <template v-if="data">
       <label v-if="data.shorter !== 'even'" class="by"
-        >By about
+        >{{ t('byAbout') }}
         <InputNumber
           :value="data.byCm ?? undefined"
           :min="0"
           :max="8"
           :step="0.5"
           :disabled="disabled"
-          aria-label="Centimetres shorter"
+          :aria-label="t('centimetresShorter')"
           @change="(value) => set({ byCm: typeof value === 'number' ? value : null })"
         />
-        cm</label
+        {{ t('cm') }}</label
       >
-      <p class="what">After a gentle pull along the leg, 30 s</p>
+      <p class="what">{{ t('afterGentlePullAlong') }}</p>
       <ChoiceRow
         :options="SHORTER"
         :value="data.afterPull"
-        label="After the pull"
+        :label="t('afterPull')"
         :disabled="disabled"
         @change="(afterPull) => set({ afterPull })"
       />

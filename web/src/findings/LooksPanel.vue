@@ -4,6 +4,7 @@ import { LOOK_GROUPS, LOOKS, type Look } from '@pace-bend/core/finding';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { SIDE_WORDS } from '../parts/words.ts';
 import type { Findings } from './useFindings.ts';
+import { t } from '../words/findings.ts';
 
 /** What is looked at, group by group: an answer is one press, and pressed again it is taken back. */
 const props = defineProps<{ findings: Findings; disabled: boolean; group?: Look['group'] | null }>();
@@ -17,7 +18,7 @@ const placeOf = (look: Look, side: 'left' | 'right' | 'midline') => ({ kind: 'lo
 
 <template>
   <div class="looks">
-    <ChoiceRow :options="GROUPS" :value="group" label="What is looked at" @change="(value) => value && (group = value)" />
+    <ChoiceRow :options="GROUPS" :value="group" :label="t('whatLooked')" @change="(value) => value && (group = value)" />
     <ul class="plain">
       <li v-for="look in looks" :key="look.id">
         <span

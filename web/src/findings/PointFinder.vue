@@ -8,6 +8,7 @@ import PickOne from '../parts/PickOne.vue';
 import { SIDE_WORDS } from '../parts/words.ts';
 import type { Findings } from './useFindings.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/findings.ts';
 
 /** What a finger finds in a muscle: the place by a tap on the body or by name, then what it is and how tender. */
 const props = defineProps<{
@@ -37,7 +38,7 @@ const MUSCLES = (Object.keys(REGIONS) as RegionId[])
   .sort((a, b) => (a.label < b.label ? -1 : 1));
 const KINDS = POINTS.map(({ id, name }) => ({ value: id, label: name }));
 const SIDES = (['left', 'right'] as const).map((value) => ({ value, label: SIDE_WORDS[value] }));
-const PARTS = THIRDS.map((value) => ({ value, label: `${value} third` }));
+const PARTS = THIRDS.map((value) => ({ value, label: t('third', { value }) }));
 const SCORES = Array.from({ length: 11 }, (_, score) => ({ value: score, label: String(score) }));
 
 const place = computed(() =>
@@ -65,30 +66,30 @@ function change(patch: Partial<PointData>): void {
       <BodyMap :chosen="muscle ? [muscle] : []" :side="side" :size="340" @choose="point" />
       <div class="fields">
         <PickOne
-          label="Muscle"
+          :label="t('muscle')"
           search
           :value="muscle"
-          placeholder="Tap it on the body, or type its name"
+          :placeholder="t('tapBodyTypeName')"
           :options="MUSCLES"
           @change="(id) => (muscle = id)"
         />
         <div class="row">
-          <ChoiceRow label="Side of the point" :options="SIDES" :value="side" @change="(to) => to && (side = to)" />
-          <ChoiceRow label="Third of the muscle" :options="PARTS" :value="third" @change="(to) => to && (third = to)" />
+          <ChoiceRow :label="t('sidePoint')" :options="SIDES" :value="side" @change="(to) => to && (side = to)" />
+          <ChoiceRow :label="t('thirdMuscle')" :options="PARTS" :value="third" @change="(to) => to && (third = to)" />
         </div>
-        <p v-if="!place" class="soft small">First the muscle, then what the finger finds.</p>
+        <p v-if="!place" class="soft small">{{ t('firstMuscleThenWhat') }}</p>
         <template v-else>
           <ChoiceRow
-            label="What is there"
+            :label="t('whatThere')"
             :options="KINDS"
             :value="data?.what ?? null"
             :disabled="disabled"
             @change="(what) => (what === null ? findings.write({ ...place!, data: null }) : change({ what }))"
           />
           <div class="scores">
-            <span class="small soft">Tender, 0 to 10</span>
+            <span class="small soft">{{ t('tender010') }}</span>
             <ChoiceRow
-              label="Tenderness, 0 to 10"
+              :label="t('tenderness010')"
               :options="SCORES"
               :value="data?.tenderness ?? null"
               :disabled="disabled || data === null"
@@ -96,11 +97,12 @@ function change(patch: Partial<PointData>): void {
             />
           </div>
           <label class="small"
-            >Felt somewhere else as well<TextInput
+            >{{ t('feltSomewhereElseWell')
+            }}<TextInput
               :model-value="data?.refers ?? ''"
               :maxlength="REFERS_MOST"
               :disabled="disabled || data === null"
-              placeholder="Where, in their words"
+              :placeholder="t('whereTheirWords')"
               @change="change({ refers: ($event.target as HTMLInputElement).value.trim() })"
           /></label>
           <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>

@@ -2,6 +2,7 @@
 import { PRESSES, PRESS_ANSWERS, type PressId } from '@pace-bend/core/finding';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import type { Findings } from './useFindings.ts';
+import { t } from '../words/findings.ts';
 
 /** Which muscle answers late or weak, side against side. */
 const props = defineProps<{ findings: Findings; disabled: boolean }>();
@@ -15,8 +16,8 @@ const placeOf = (subject: PressId, side: 'left' | 'right') => ({ kind: 'press', 
     <thead>
       <tr>
         <td />
-        <th scope="col">Left</th>
-        <th scope="col">Right</th>
+        <th scope="col">{{ t('left') }}</th>
+        <th scope="col">{{ t('right') }}</th>
       </tr>
     </thead>
     <tbody>

@@ -6,6 +6,7 @@ import { HOME_DONE, type HomeDone } from '@pace-bend/core/record';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
+import { t } from '../words/home.ts';
 
 /** What went home last time: did they do it? One answer an exercise; none is given for anybody. */
 const visit = useVisit();
@@ -30,10 +31,12 @@ const open = computed(() => sheet.value.items.filter(({ id }) => answers.value[i
 </script>
 
 <template>
-  <section class="card asked" aria-label="Home work since last time">
+  <section class="card asked" :aria-label="t('homeWorkSinceLast')">
     <header>
-      <h2>Did they do it at home?</h2>
-      <span class="soft small">given {{ practice.shortDate(sheet.startsAt) }}{{ open === 0 ? '' : `, ${open} still to ask` }}</span>
+      <h2>{{ t('didTheyDoHome') }}</h2>
+      <span class="soft small">{{
+        t('given', { shortDate: practice.shortDate(sheet.startsAt), what: open === 0 ? '' : t('stillAsk', { open }) })
+      }}</span>
     </header>
     <ul class="plain list">
       <li v-for="item in sheet.items" :key="item.id" :data-item="item.entryId">
@@ -43,15 +46,15 @@ const open = computed(() => sheet.value.items.filter(({ id }) => answers.value[i
         <ChoiceRow
           :options="OPTIONS"
           :value="answers[item.id] ?? null"
-          :label="`${item.name}: done at home`"
+          :label="t('doneHome', { name: item.name })"
           :disabled="visit.finished"
           @change="(done) => answer(item.id, done)"
         />
       </li>
     </ul>
     <div v-if="!visit.finished && open > 1" class="choices">
-      <Button size="small" @click="all('every')">All of it, every day</Button>
-      <Button size="small" @click="all('none')">None of it</Button>
+      <Button size="small" @click="all('every')">{{ t('allEveryDay') }}</Button>
+      <Button size="small" @click="all('none')">{{ t('noneOfIt') }}</Button>
     </div>
   </section>
 </template>

@@ -11,6 +11,7 @@ import { useVisit } from '../stores/visit.ts';
 import HomeItemRow from './HomeItemRow.vue';
 import { useHome } from './useHome.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/home.ts';
 
 /** What goes home: chosen from the shelf, with its dose and in the athlete's words, held against the cautions. */
 const visit = useVisit();
@@ -30,27 +31,27 @@ const options = computed(() =>
     .filter(({ entry }) => !given.value.has(entry.id))
     .map(({ entry, forbidden }) => ({
       value: entry.id,
-      label: forbidden ? `${entry.name}: not today, ${forbidden.reason}` : entry.name,
+      label: forbidden ? t('notToday', { name: entry.name, reason: forbidden.reason }) : entry.name,
       disabled: forbidden !== null,
     })),
 );
 const last = computed(() => visit.file!.lastHome);
 const outside = (picked: string) =>
   picked < day.value
-    ? 'A day from this visit on.'
+    ? t('dayFromVisit')
     : picked > DateTime.fromISO(day.value).plus({ days: HOME_LIMITS.days }).toISODate()!
-      ? `At most ${HOME_LIMITS.days} days after this visit.`
+      ? t('mostDaysAfterVisit', { days: HOME_LIMITS.days })
       : null;
 </script>
 
 <template>
-  <section class="card home" aria-label="Home work">
+  <section class="card home" :aria-label="t('homeWork')">
     <header>
-      <h2>Home work</h2>
+      <h2>{{ t('homeWork') }}</h2>
       <span class="soft small">{{
-        sheet.items.length === 0 ? 'nothing given yet' : `${sheet.items.length} of at most ${HOME_LIMITS.items}`
+        sheet.items.length === 0 ? t('nothingGivenYet') : t('ofAtMost', { count: sheet.items.length, items: HOME_LIMITS.items })
       }}</span>
-      <RouterLink v-if="sheet.items.length > 0" class="small end" :to="`/visit/${visit.id}/home`">Show, print or save it</RouterLink>
+      <RouterLink v-if="sheet.items.length > 0" class="small end" :to="`/visit/${visit.id}/home`">{{ t('showPrintSave') }}</RouterLink>
     </header>
     <ol v-if="sheet.items.length > 0" class="plain list">
       <HomeItemRow
@@ -69,33 +70,33 @@ const outside = (picked: string) =>
       />
     </ol>
     <p v-if="taken && canGive" class="small" role="status">
-      {{ taken.item.name }} is off the sheet. <button type="button" class="link" @click="putBack">Put it back</button>
+      {{ t('offSheet', { name: taken.item.name }) }} <button type="button" class="link" @click="putBack">{{ t('putBack') }}</button>
     </p>
     <template v-if="canGive">
       <div v-if="(last && sheet.items.length === 0) || near.length > 0" class="choices">
-        <Button v-if="last && sheet.items.length === 0" @click="giveLastAgain"
-          >Give the sheet of {{ practice.shortDate(last.startsAt) }} again</Button
-        >
+        <Button v-if="last && sheet.items.length === 0" @click="giveLastAgain">{{
+          t('giveSheetAgain', { shortDate: practice.shortDate(last.startsAt) })
+        }}</Button>
         <Button v-for="{ entry, why } in near" :key="entry.id" :disabled="isFull" @click="give(entry.id)"
           >{{ entry.name }} <span class="soft small">{{ why }}</span></Button
         >
       </div>
       <div class="foot">
         <label class="field grow"
-          ><span class="label">Add an exercise</span
+          ><span class="label">{{ t('addExercise') }}</span
           ><PickOne
             :value="null"
             search
-            label="Add an exercise"
-            :placeholder="isFull ? 'the sheet is full' : 'Any of the shelf’s home work'"
+            :label="t('addExercise')"
+            :placeholder="isFull ? t('sheetFull') : t('anyShelfsHomeWork')"
             :disabled="isFull"
             :options="options"
-            nothing="Nothing on the shelf is called so."
+            :nothing="t('nothingShelfCalled')"
             @change="give"
         /></label>
         <DayField
           id="home-until"
-          label="Until"
+          :label="t('until')"
           :value="until"
           :check="outside"
           :read-only="sheet.items.length === 0"
@@ -103,12 +104,12 @@ const outside = (picked: string) =>
         />
       </div>
       <div v-if="sheet.items.length > 0" class="field">
-        <label for="home-words">A sentence of your own</label>
+        <label for="home-words">{{ t('sentenceYourOwn') }}</label>
         <TextInput
           id="home-words"
           :model-value="sheet.words"
           :maxlength="HOME_LIMITS.wordsLength"
-          placeholder="Stands at the foot of the sheet"
+          :placeholder="t('standsFootSheet')"
           @input="visit.setHome({ words: ($event.target as HTMLInputElement).value, until })"
         />
       </div>

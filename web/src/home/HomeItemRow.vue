@@ -9,6 +9,7 @@ import EntryPicture from '../parts/EntryPicture.vue';
 import NumberField from '../parts/NumberField.vue';
 import TextInput from '../parts/TextInput.vue';
 import LongText from '../parts/LongText.vue';
+import { t } from '../words/home.ts';
 
 /** One exercise of a sheet: its picture, its dose as numbers, and its words, which open to be changed. */
 const props = defineProps<{
@@ -46,7 +47,7 @@ function setNumber(
   if (within(value, limits)) {
     wrong.value = rest;
     keep(value);
-  } else wrong.value = { ...rest, [field]: { value, said: `Whole numbers, ${limits.min} to ${limits.max}.` } };
+  } else wrong.value = { ...rest, [field]: { value, said: t('wholeNumbers', { min: limits.min, max: limits.max }) } };
 }
 const setTimes = (side: Side, times: number) =>
   setNumber(side, times, HOME_LIMITS.times, (kept) =>
@@ -74,8 +75,8 @@ function setWords(field: 'how' | 'stop' | 'when', words: string): void {
         <span v-if="item.seconds !== null" class="pair"
           ><NumberField
             :value="wrong.seconds?.value ?? item.seconds"
-            :label="`${item.name}, seconds`"
-            unit="s"
+            :label="t('seconds', { name: item.name })"
+            :unit="t('s')"
             :step="5"
             :wrong="wrong.seconds !== undefined"
             :disabled="disabled"
@@ -84,8 +85,8 @@ function setWords(field: 'how' | 'stop' | 'when', words: string): void {
         <span v-for="each in item.sides" :key="each.side" class="pair"
           ><NumberField
             :value="wrong[each.side]?.value ?? each.times"
-            :label="`${item.name}, ${each.side === 'midline' ? 'times' : `times, ${each.side}`}`"
-            :unit="item.breaths ? 'breaths' : '×'"
+            :label="`${item.name}, ${each.side === 'midline' ? t('times2') : t('times', { side: each.side })}`"
+            :unit="item.breaths ? t('breaths') : '×'"
             :step="1"
             :wrong="wrong[each.side] !== undefined"
             :disabled="disabled"
@@ -95,24 +96,24 @@ function setWords(field: 'how' | 'stop' | 'when', words: string): void {
         <span class="pair"
           ><NumberField
             :value="wrong.sets?.value ?? item.sets"
-            :label="`${item.name}, sets`"
+            :label="t('sets', { name: item.name })"
             unit=""
             :step="1"
             :wrong="wrong.sets !== undefined"
             :disabled="disabled"
             @change="(value) => setNumber('sets', value, HOME_LIMITS.sets, (sets) => emit('change', { sets }))"
-          /><span class="small soft">{{ item.sets === 1 ? 'set' : 'sets' }}</span></span
+          /><span class="small soft">{{ item.sets === 1 ? t('set') : t('sets2') }}</span></span
         >
         <span class="pair"
           ><NumberField
             :value="wrong.perDay?.value ?? item.perDay"
-            :label="`${item.name}, times a day`"
+            :label="t('timesDay', { name: item.name })"
             unit="×"
             :step="1"
             :wrong="wrong.perDay !== undefined"
             :disabled="disabled"
             @change="(value) => setNumber('perDay', value, HOME_LIMITS.perDay, (perDay) => emit('change', { perDay }))"
-          /><span class="small soft">a day{{ item.when === '' ? '' : `, ${item.when}` }}</span></span
+          /><span class="small soft">{{ t('aDay', { what: item.when === '' ? '' : `, ${item.when}` }) }}</span></span
         >
       </div>
       <p v-for="(each, field) in wrong" :key="field" class="wrong small" role="alert">{{ each.said }}</p>
@@ -131,14 +132,16 @@ function setWords(field: 'how' | 'stop' | 'when', words: string): void {
         </button>
       </div>
       <p class="how">{{ item.how }}</p>
-      <p class="stop"><b>Stop when</b> {{ item.stop }}</p>
-      <p v-if="judged.forbidden" class="wrong small" role="alert">Not as things stand: {{ judged.forbidden }}</p>
+      <p class="stop">
+        <b>{{ t('stopWhen') }}</b> {{ item.stop }}
+      </p>
+      <p v-if="judged.forbidden" class="wrong small" role="alert">{{ t('notThingsStand', { forbidden: judged.forbidden }) }}</p>
       <p v-for="caution in judged.cautions.filter(({ level }) => level !== 'note').slice(0, 2)" :key="caution.ruleId" class="small care">
         {{ caution.because }}: {{ caution.reason }}
       </p>
       <div v-if="open && !disabled" class="words">
         <label class="field"
-          ><span class="label">What they do</span
+          ><span class="label">{{ t('whatTheyDo') }}</span
           ><LongText
             rows="3"
             :model-value="item.how"
@@ -147,7 +150,7 @@ function setWords(field: 'how' | 'stop' | 'when', words: string): void {
           />
         </label>
         <label class="field"
-          ><span class="label">Stop when</span
+          ><span class="label">{{ t('stopWhen') }}</span
           ><LongText
             rows="2"
             :model-value="item.stop"
@@ -156,7 +159,7 @@ function setWords(field: 'how' | 'stop' | 'when', words: string): void {
           />
         </label>
         <label class="field"
-          ><span class="label">When in the day</span
+          ><span class="label">{{ t('whenDay') }}</span
           ><TextInput
             :model-value="item.when"
             :maxlength="HOME_LIMITS.whenLength"
@@ -165,10 +168,14 @@ function setWords(field: 'how' | 'stop' | 'when', words: string): void {
       </div>
     </div>
     <div v-if="!disabled" class="acts">
-      <Button size="small" :aria-expanded="open" @click="open = !open">{{ open ? 'Close the words' : 'Change the words' }}</Button>
-      <Button size="small" :disabled="at === 0" :aria-label="`${item.name}: move up`" @click="emit('move', -1)">Up</Button>
-      <Button size="small" :disabled="at === of - 1" :aria-label="`${item.name}: move down`" @click="emit('move', 1)">Down</Button>
-      <Button size="small" :aria-label="`Take off ${item.name}`" @click="emit('off')">Take off</Button>
+      <Button size="small" :aria-expanded="open" @click="open = !open">{{ open ? t('closeWords') : t('changeWords') }}</Button>
+      <Button size="small" :disabled="at === 0" :aria-label="t('moveUp', { name: item.name })" @click="emit('move', -1)">{{
+        t('up')
+      }}</Button>
+      <Button size="small" :disabled="at === of - 1" :aria-label="t('moveDown', { name: item.name })" @click="emit('move', 1)">{{
+        t('down')
+      }}</Button>
+      <Button size="small" :aria-label="t('takeOff2', { name: item.name })" @click="emit('off')">{{ t('takeOff') }}</Button>
     </div>
   </li>
 </template>

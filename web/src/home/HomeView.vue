@@ -18,6 +18,7 @@ import { useShelf } from '../stores/shelf.ts';
 import { useVisit } from '../stores/visit.ts';
 import { dayWords } from './homeDays.ts';
 import { homeDocument } from './homePdf.ts';
+import { t } from '../words/home.ts';
 
 /** The sheet for home on a page of its own: large, to show, to print, to save, and to take along on a phone. */
 const route = useRoute();
@@ -83,24 +84,25 @@ const save = () =>
 <template>
   <div class="page">
     <ProblemNote v-if="visit.problem && !ready" :problem="visit.problem" :retry="open"
-      ><RouterLink to="/">Back to the day</RouterLink></ProblemNote
+      ><RouterLink to="/">{{ t('backDay') }}</RouterLink></ProblemNote
     >
-    <p v-else-if="!ready" class="soft">Opening the visit …</p>
+    <p v-else-if="!ready" class="soft">{{ t('openingVisit') }}</p>
     <template v-else>
       <header class="no-print acts">
-        <h1>At home</h1>
-        <RouterLink :to="`/visit/${id}/close`">Back to the visit</RouterLink>
+        <h1>{{ t('atHome') }}</h1>
+        <RouterLink :to="`/visit/${id}/close`">{{ t('backVisit') }}</RouterLink>
         <span v-if="sheet.items.length > 0" class="end choices"
-          ><Button :loading="busy" @click="save">Save as PDF</Button><Button type="primary" @click="print">Print</Button></span
+          ><Button :loading="busy" @click="save">{{ t('savePdf') }}</Button
+          ><Button type="primary" @click="print">{{ t('print') }}</Button></span
         >
       </header>
       <ProblemNote v-if="problem" :problem="problem" />
-      <p v-if="sheet.items.length === 0" class="soft">Nothing was given to do at home.</p>
+      <p v-if="sheet.items.length === 0" class="soft">{{ t('nothingGivenDoHome') }}</p>
       <div v-else class="beside">
-        <article class="card on-paper sheet" aria-label="Sheet for home">
-          <h2>{{ name }}, at home</h2>
+        <article class="card on-paper sheet" :aria-label="t('sheetHome')">
+          <h2>{{ t('atHome2', { name }) }}</h2>
           <p class="until">
-            Until {{ dayWords(sheet.until) }}.<template v-if="again !== null"> We meet on {{ again }}.</template>
+            {{ t('until2', { day: dayWords(sheet.until) }) }}<template v-if="again !== null"> {{ t('weMeet', { again }) }}</template>
           </p>
           <ol class="plain">
             <li v-for="(item, i) in sheet.items" :key="item.id">
@@ -115,17 +117,21 @@ const save = () =>
                   >
                 </p>
                 <p>{{ item.how }}</p>
-                <p class="stop"><b>Stop when</b> {{ item.stop }}</p>
+                <p class="stop">
+                  <b>{{ t('stopWhen') }}</b> {{ item.stop }}
+                </p>
               </div>
             </li>
           </ol>
-          <p class="foot"><b>A missed day is a missed day.</b> Do not make up for it. Nothing here should hurt more than 3 of 10.</p>
+          <p class="foot">
+            <b>{{ t('missedDayMissedDay') }}</b> {{ t('doNotMakeUp') }}
+          </p>
           <p v-if="sheet.words.trim() !== ''" class="foot">{{ sheet.words }}</p>
         </article>
-        <aside class="no-print phone" aria-label="On the phone">
-          <img v-if="code" :src="code" alt="A code that holds the words of this sheet" />
+        <aside class="no-print phone" :aria-label="t('onThePhone')">
+          <img v-if="code" :src="code" :alt="t('codeHoldsWordsSheet')" />
           <p class="small">
-            A phone’s camera reads the words of this sheet off this code, without any network. The pictures are on the PDF.
+            {{ t('phonesCameraReadsWords') }}
           </p>
         </aside>
       </div>

@@ -2,6 +2,7 @@ import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { doseNumbers, tickRows } from '@pace-bend/core/home';
 import type { HomeItem } from '@pace-bend/core/record';
 import { dayHead, dayWords, sheetDays } from './homeDays.ts';
+import { t } from '../words/home.ts';
 
 /** What stands on a sheet for home. */
 export interface HomePage {
@@ -40,24 +41,24 @@ export function homeDocument(page: HomePage): TDocumentDefinitions {
   const days = sheetDays(page.visitDay, page.until);
   const boxed = size.boxes && days.length > 0;
   return {
-    info: { title: `${page.name}, at home` },
+    info: { title: t('atHome2', { name: page.name }) },
     pageSize: 'A4',
     pageMargins: [44, 40, 44, 40],
     defaultStyle: { font: 'Roboto', fontSize: size.text, color: INK, lineHeight: 1.18 },
     content: [
       {
         columns: [
-          { width: '*', text: `${page.name}, at home`, fontSize: 24, bold: true },
+          { width: '*', text: t('atHome2', { name: page.name }), fontSize: 24, bold: true },
           { width: 'auto', text: [`${page.by}\n`, page.practice], alignment: 'right', color: SOFT, fontSize: 10 },
         ],
       },
       {
-        text: [`Until ${dayWords(page.until)}.`, page.again === null ? '' : ` We meet on ${page.again}.`],
+        text: [t('until2', { day: dayWords(page.until) }), page.again === null ? '' : ` ${t('weMeet', { again: page.again })}`],
         fontSize: 12,
         margin: [0, 2, 0, 8],
       },
       rule(),
-      ...(boxed ? [ticks('tick here', days.map(dayHead), true), rule()] : []),
+      ...(boxed ? [ticks(t('tickHere'), days.map(dayHead), true), rule()] : []),
       ...page.items.flatMap((item, i) => [
         exercise(item, i, page.picture(item), size),
         ...(boxed ? boxRows(item, days.length) : []),
@@ -68,12 +69,12 @@ export function homeDocument(page: HomePage): TDocumentDefinitions {
           {
             width: '*',
             text: [
-              { text: 'A missed day is a missed day. ', bold: true },
-              'Do not make up for it. Nothing here should hurt more than 3 of 10.',
+              { text: `${t('missedDayMissedDay')} `, bold: true },
+              t('doNotMakeUp'),
               ...(page.words.trim() === '' ? [] : [`\n${page.words.trim()}`]),
             ],
           },
-          { width: 150, text: 'How did it feel?\n\n_________________________' },
+          { width: 150, text: t('howDidFeel') },
         ],
         columnGap: 18,
         margin: [0, 6, 0, 0],
@@ -106,7 +107,7 @@ function exercise(item: HomeItem, i: number, picture: string | null, size: (type
           },
           { text: item.how },
           {
-            table: { widths: ['*'], body: [[{ text: [{ text: 'Stop when ', bold: true }, item.stop], margin: [6, 1, 0, 1] }]] },
+            table: { widths: ['*'], body: [[{ text: [{ text: `${t('stopWhen')} `, bold: true }, item.stop], margin: [6, 1, 0, 1] }]] },
             layout: { hLineWidth: () => 0, vLineWidth: (line) => (line === 0 ? 3 : 0), vLineColor: () => CLAY },
             margin: [0, 3, 0, 0],
           },

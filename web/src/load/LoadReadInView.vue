@@ -27,6 +27,7 @@ import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import type { LoadAthlete } from '../stores/loads.ts';
 import { usePractice } from '../stores/practice.ts';
+import { t } from '../words/load.ts';
 
 /** Sessions from a table, with its columns told once and remembered; planned ones from a calendar. Everything is looked at first. */
 const practice = usePractice();
@@ -70,11 +71,11 @@ async function open(file: File): Promise<void> {
   ids = new Map();
   fileName.value = file.name;
   if (file.size > MOST_BYTES) {
-    problem.value = new ApiProblem('not-read', 'This file is larger than 5 MB. Cut it in parts.');
+    problem.value = new ApiProblem('not-read', t('fileLargerThan5'));
     return;
   }
   const text = await file.text().catch(() => null);
-  if (text === null) problem.value = new ApiProblem('not-read', 'This file cannot be read.');
+  if (text === null) problem.value = new ApiProblem('not-read', t('fileCannotRead'));
   else if (/^\uFEFF?\s*BEGIN:VCALENDAR/i.test(text)) calendar.value = text;
   else {
     const raw = readTable(text);
@@ -102,8 +103,8 @@ const kindOf = (name: string) =>
   ) ?? owner.value?.kinds[0];
 
 const columnChoices = computed(() => [
-  { value: '-', label: 'none' },
-  ...(table.value?.header ?? []).map((name, i) => ({ value: String(i), label: name || `column ${i + 1}` })),
+  { value: '-', label: t('none') },
+  ...(table.value?.header ?? []).map((name, i) => ({ value: String(i), label: name || t('column', { what: i + 1 }) })),
 ]);
 function setColumn(field: LoadField, value: string): void {
   const at = value === '-' ? null : Number(value);
@@ -112,9 +113,9 @@ function setColumn(field: LoadField, value: string): void {
   ) as unknown as LoadColumns;
 }
 const ORDERS = [
-  { value: 'ymd', label: 'year, month, day' },
-  { value: 'dmy', label: 'day, month, year' },
-  { value: 'mdy', label: 'month, day, year' },
+  { value: 'ymd', label: t('yearMonthDay') },
+  { value: 'dmy', label: t('dayMonthYear') },
+  { value: 'mdy', label: t('monthDayYear') },
 ] as const;
 
 const mayGo = computed(
@@ -127,12 +128,12 @@ const mayGo = computed(
 const kindName = ({ athleteId, kind }: LoadRow) =>
   persons.value.find(({ id }) => id === athleteId)?.kinds.find(({ id }) => id === kind)?.name ?? kind;
 const PREVIEW: readonly DataColumn<LoadRow>[] = [
-  { key: 'athlete', title: 'Athlete', value: ({ athleteId }) => nameOf(athleteId), sortable: true },
-  { key: 'day', title: 'Day', value: ({ onDate }) => onDate, sortable: true, numeric: true },
-  { key: 'what', title: 'What', value: kindName, sortable: true },
-  { key: 'minutes', title: 'Minutes', value: ({ minutes }) => minutes, sortable: true, numeric: true },
-  { key: 'hard', title: 'How hard', value: ({ exertion }) => exertion ?? 'not rated', sortable: true, numeric: true },
-  { key: 'amount', title: 'Amount', value: ({ amount }) => amount, sortable: true, numeric: true },
+  { key: 'athlete', title: t('athlete'), value: ({ athleteId }) => nameOf(athleteId), sortable: true },
+  { key: 'day', title: t('day'), value: ({ onDate }) => onDate, sortable: true, numeric: true },
+  { key: 'what', title: t('what'), value: kindName, sortable: true },
+  { key: 'minutes', title: t('minutes'), value: ({ minutes }) => minutes, sortable: true, numeric: true },
+  { key: 'hard', title: t('howHard'), value: ({ exertion }) => exertion ?? t('notRated'), sortable: true, numeric: true },
+  { key: 'amount', title: t('amount'), value: ({ amount }) => amount, sortable: true, numeric: true },
 ];
 const nameOf = (id: string) => people.value.find((person) => person.id === id)?.name ?? '';
 const idFor = (key: string) => {
@@ -185,29 +186,28 @@ async function go(): Promise<void> {
 <template>
   <div class="page">
     <header>
-      <h1>Import sessions</h1>
-      <RouterLink class="end" to="/load">Back to the week</RouterLink>
+      <h1>{{ t('importSessions') }}</h1>
+      <RouterLink class="end" to="/load">{{ t('backWeek') }}</RouterLink>
     </header>
-    <section class="card fields" aria-label="File">
+    <section class="card fields" :aria-label="t('file')">
       <p class="soft">
-        A table of sessions done (CSV, with a heading for each column), or a calendar of sessions to come (iCalendar). Nothing is written
-        before you have seen it.
+        {{ t('tableSessionsDoneCsv') }}
       </p>
-      <FilePick label="Choose a table or a calendar" accept=".csv,.txt,.tsv,.ics,text/csv,text/calendar" drop @pick="open" />
+      <FilePick :label="t('chooseTableCalendar')" accept=".csv,.txt,.tsv,.ics,text/csv,text/calendar" drop @pick="open" />
       <p v-if="fileName" class="soft small">{{ fileName }}</p>
       <p v-if="result" class="done" role="status">
-        {{ result.added }} {{ result.added === 1 ? 'session' : 'sessions' }} imported<template v-if="result.already > 0"
-          >, {{ result.already }} were here already</template
+        {{ t('imported', { added: result.added, what: result.added === 1 ? t('session') : t('sessions') })
+        }}<template v-if="result.already > 0">{{ t('hereAlready', { already: result.already }) }}</template
         >.
-        <RouterLink to="/load">See the week</RouterLink>
+        <RouterLink to="/load">{{ t('seeWeek') }}</RouterLink>
       </p>
       <ProblemNote v-if="problem" :problem="problem" />
     </section>
 
     <template v-if="table && columns">
-      <section class="card fields" aria-label="Columns">
-        <h2>Columns</h2>
-        <p class="soft small">{{ table.rows.length }} rows. What each column is, is remembered for the next file.</p>
+      <section class="card fields" :aria-label="t('columns')">
+        <h2>{{ t('columns') }}</h2>
+        <p class="soft small">{{ t('rowsWhatEachColumn', { count: table.rows.length }) }}</p>
         <div class="columns">
           <div v-for="field in LOAD_FIELDS" :key="field.id" class="field">
             <label :for="`column-${field.id}`">{{ field.label }}</label>
@@ -220,68 +220,77 @@ async function go(): Promise<void> {
             />
           </div>
           <div class="field">
-            <label for="date-order">Days are written</label>
-            <PickOne input-id="date-order" label="Days are written" :value="order" :options="ORDERS" @change="(to) => (order = to)" />
+            <label for="date-order">{{ t('daysWritten') }}</label>
+            <PickOne input-id="date-order" :label="t('daysWritten')" :value="order" :options="ORDERS" @change="(to) => (order = to)" />
           </div>
         </div>
-        <p v-if="missing.length > 0" class="wrong" role="alert">{{ missing.map((field) => field.label).join(', ') }}: choose the column.</p>
+        <p v-if="missing.length > 0" class="wrong" role="alert">
+          {{ t('chooseColumn', { missing: missing.map((field) => field.label).join(', ') }) }}
+        </p>
       </section>
-      <section v-if="read.problems.length > 0" class="card fields" aria-label="Problems">
-        <h2>{{ wrongRows }} {{ wrongRows === 1 ? 'row cannot' : 'rows cannot' }} be read</h2>
+      <section v-if="read.problems.length > 0" class="card fields" :aria-label="t('problems')">
+        <h2>{{ t('beRead', { wrongRows, what: wrongRows === 1 ? t('rowCannot') : t('rowsCannot') }) }}</h2>
         <ul class="plain problems">
           <li v-for="(each, i) in read.problems.slice(0, 50)" :key="i">
-            <b class="num">Row {{ each.row }}</b
-            >, {{ LOAD_FIELDS.find((field) => field.id === each.field)!.label.toLowerCase() }}: {{ each.message }}
+            <b class="num">{{ t('row', { row: each.row }) }}</b>,
+            {{ LOAD_FIELDS.find((field) => field.id === each.field)!.label.toLowerCase() }}: {{ each.message }}
           </li>
         </ul>
-        <p v-if="read.problems.length > 50" class="soft small">{{ read.problems.length - 50 }} more like these.</p>
-        <Checkbox v-model:checked="skipWrong">Leave these rows out and read the others</Checkbox>
+        <p v-if="read.problems.length > 50" class="soft small">{{ t('moreLikeThese', { what: read.problems.length - 50 }) }}</p>
+        <Checkbox v-model:checked="skipWrong">{{ t('leaveTheseRowsOut') }}</Checkbox>
       </section>
-      <section class="card" aria-label="As it will be written">
-        <h2>As it will be written</h2>
+      <section class="card" :aria-label="t('willWritten')">
+        <h2>{{ t('willWritten') }}</h2>
         <DataTable
           v-if="read.rows.length > 0"
-          label="Sessions to be added"
+          :label="t('sessionsAdded')"
           :rows="read.rows"
           :columns="PREVIEW"
           :row-key="(row) => row.row"
         />
-        <p v-else class="soft">No row can be read yet.</p>
+        <p v-else class="soft">{{ t('noRowCanRead') }}</p>
       </section>
     </template>
-    <section v-if="planned" class="card fields" aria-label="Calendar">
+    <section v-if="planned" class="card fields" :aria-label="t('calendar')">
       <template v-if="planned.kind === 'sessions'">
-        <h2>{{ sessions.length }} planned {{ sessions.length === 1 ? 'session' : 'sessions' }} in the next {{ AHEAD_DAYS }} days</h2>
-        <p v-if="planned.skipped > 0" class="soft small">{{ planned.skipped }} left out: all day, cancelled, or longer than a day.</p>
+        <h2>
+          {{
+            t('plannedNextDays', {
+              count: sessions.length,
+              what: sessions.length === 1 ? t('session') : t('sessions'),
+              aheadDays: AHEAD_DAYS,
+            })
+          }}
+        </h2>
+        <p v-if="planned.skipped > 0" class="soft small">{{ t('leftOutAllDay', { skipped: planned.skipped }) }}</p>
         <div class="field">
-          <label for="calendar-of">Whose calendar it is</label>
+          <label for="calendar-of">{{ t('whoseCalendar') }}</label>
           <PickOne
             input-id="calendar-of"
-            label="Whose calendar it is"
+            :label="t('whoseCalendar')"
             search
             :value="whose"
             :options="people.map(({ id, name }) => ({ value: id, label: name }))"
-            placeholder="Type a name"
+            :placeholder="t('typeName')"
             @change="(id) => (whose = id)"
           />
         </div>
         <p v-if="owner && owner.kinds.length === 0" class="wrong" role="alert">
-          {{ owner.name }} has no sport with anything to train. Give them one under File first.
+          {{ t('noSportAnythingTrain', { name: owner.name }) }}
         </p>
         <ul class="plain problems">
           <li v-for="each in sessions.slice(0, SHOWN)" :key="each.key">
-            <span class="num">{{ each.onDate }}</span> {{ each.name }}, {{ each.minutes }} min<template v-if="owner"
-              >, as {{ kindOf(each.name)?.name.toLowerCase() }}</template
-            >
+            <span class="num">{{ each.onDate }}</span> {{ t('min', { name: each.name, minutes: each.minutes })
+            }}<template v-if="owner">{{ t('as', { kindOf: kindOf(each.name)?.name.toLowerCase() }) }}</template>
           </li>
         </ul>
-        <p v-if="sessions.length > SHOWN" class="soft small">and {{ sessions.length - SHOWN }} more</p>
+        <p v-if="sessions.length > SHOWN" class="soft small">{{ t('andMore', { what: sessions.length - SHOWN }) }}</p>
       </template>
       <p v-else class="wrong" role="alert">{{ planned.message }}</p>
     </section>
-    <Button v-if="table || calendar" type="primary" size="large" :disabled="!mayGo" :loading="busy" @click="go"
-      >Import {{ table ? read.rows.length : sessions.length }}</Button
-    >
+    <Button v-if="table || calendar" type="primary" size="large" :disabled="!mayGo" :loading="busy" @click="go">{{
+      t('import', { count: table ? read.rows.length : sessions.length })
+    }}</Button>
   </div>
 </template>
 

@@ -20,6 +20,7 @@ import { cellsOf, figuresOf, mondayOf } from './week.ts';
 import { useWeekEdits, type Row } from './useWeekEdits.ts';
 import WeekGrid from './WeekGrid.vue';
 import { useWindowKeys } from '../parts/useWindowKeys.ts';
+import { t } from '../words/load.ts';
 
 /** A squad's week, a row a person, a cell a day: typed, pasted, undone; and what the week comes to. */
 const practice = usePractice();
@@ -86,13 +87,13 @@ useWindowKeys(onWindowKey);
 <template>
   <div class="page">
     <header>
-      <h1>Load</h1>
+      <h1>{{ t('load') }}</h1>
       <PickOne
         v-if="squads.length > 0 && !onlyId"
         class="which"
-        label="Squad shown"
+        :label="t('squadShown')"
         :value="squadId"
-        :options="[{ value: 'all', label: 'everybody' }, ...squads.map((each) => ({ value: each.id, label: each.name }))]"
+        :options="[{ value: 'all', label: t('everybody2') }, ...squads.map((each) => ({ value: each.id, label: each.name }))]"
         @change="
           (id) => {
             keep();
@@ -100,10 +101,10 @@ useWindowKeys(onWindowKey);
           }
         "
       />
-      <button v-if="onlyId" type="button" class="link" @click="router.push('/load')">Everybody</button>
+      <button v-if="onlyId" type="button" class="link" @click="router.push('/load')">{{ t('everybody') }}</button>
       <div v-if="monday" class="weeks">
-        <Button aria-label="A week back" @click="monday = addDays(monday, -7)">‹</Button>
-        <label class="unseen" for="load-week">Week</label>
+        <Button :aria-label="t('weekBack')" @click="monday = addDays(monday, -7)">‹</Button>
+        <label class="unseen" for="load-week">{{ t('week') }}</label>
         <DatePicker
           id="load-week"
           :value="monday"
@@ -113,28 +114,28 @@ useWindowKeys(onWindowKey);
           :format="() => `${dayWords(monday)} – ${dayWords(addDays(monday, 6))}`"
           @change="(day) => day && (monday = mondayOf(String(day)))"
         />
-        <Button aria-label="A week on" :disabled="addDays(monday, 7) > practice.today" @click="monday = addDays(monday, 7)">›</Button>
+        <Button :aria-label="t('aWeekOn')" :disabled="addDays(monday, 7) > practice.today" @click="monday = addDays(monday, 7)">›</Button>
       </div>
       <span class="end choices">
         <SavingState :state="store.saveState" />
-        <Button :disabled="done.length === 0" @click="undo">Undo</Button>
-        <Button v-if="session.may('POST', '/import/loads')" @click="router.push('/load/read-in')">Import</Button>
+        <Button :disabled="done.length === 0" @click="undo">{{ t('undo') }}</Button>
+        <Button v-if="session.may('POST', '/import/loads')" @click="router.push('/load/read-in')">{{ t('import2') }}</Button>
       </span>
     </header>
     <ProblemNote v-if="problem || store.problem" :problem="(problem ?? store.problem)!" :retry="load" />
-    <p v-else-if="!store.served" class="soft">Opening the week …</p>
-    <p v-else-if="rows.length === 0" class="card soft">Nobody here yet.</p>
+    <p v-else-if="!store.served" class="soft">{{ t('openingWeek') }}</p>
+    <p v-else-if="rows.length === 0" class="card soft">{{ t('nobodyHereYet') }}</p>
     <template v-else>
       <p class="soft small">
-        Minutes, then how hard from 0 to 10: <b>60 7</b>. Another kind by how it begins: <b>str 45 6</b>. Two sessions with a semicolon.
+        {{ t('minutesThenHowHard') }} <b>60 7</b>{{ t('anotherKindHowBegins') }} <b>{{ t('str456') }}</b>{{ t('twoSessionsSemicolon') }}
       </p>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
       <p v-for="change in store.refused" :key="change.id" class="wrong" role="alert">
-        {{ change.refusal!.message }} <button type="button" class="link" @click="store.drop(change.id)">Discard it</button>
+        {{ change.refusal!.message }} <button type="button" class="link" @click="store.drop(change.id)">{{ t('discardIt') }}</button>
       </p>
       <WeekGrid ref="grid" v-model:wrong="wrong" :rows="rows" :days="days" :unsent="unsentSpots" :edit="edit" />
       <p class="soft small">
-        Load is exertion × minutes, rest days are 0. A dash: not known yet, or not defined where every day was alike. {{ CONTESTED }}
+        {{ t('loadExertionMinutesRest', { contested: CONTESTED }) }}
       </p>
     </template>
   </div>

@@ -5,6 +5,7 @@ import { usePractice } from '../stores/practice.ts';
 import WeekRow from './WeekRow.vue';
 import { pastedCells } from './week.ts';
 import type { Edit, Row } from './useWeekEdits.ts';
+import { t } from '../words/load.ts';
 
 /** A squad's week as cells that are typed into: arrows move, Enter keeps, Delete takes out, a spreadsheet is pasted. */
 const props = defineProps<{
@@ -100,7 +101,9 @@ function onPaste(event: ClipboardEvent): void {
     .filter((step) => step.row < props.rows.length && step.day < 7);
   const found = props.edit(steps);
   const target = found && props.rows[found.at.row]!;
-  wrong.value = target ? `${target.name}, ${dayWords(target.cells[found.at.day]!.on)}: ${found.message} Nothing was pasted.` : '';
+  wrong.value = target
+    ? t('nothingPasted', { name: target.name, day: dayWords(target.cells[found.at.day]!.on), message: found.message })
+    : '';
 }
 const dayWords = (day: string) => DateTime.fromISO(day).toFormat('ccc d LLL');
 defineExpose({ keep });
@@ -108,7 +111,7 @@ defineExpose({ keep });
 
 <template>
   <div class="scroll">
-    <table ref="grid" role="grid" aria-label="Sessions of the week" @keydown="onCellKey" @paste="onPaste">
+    <table ref="grid" role="grid" :aria-label="t('sessionsWeek')" @keydown="onCellKey" @paste="onPaste">
       <colgroup>
         <col class="who" />
         <col v-for="day in days" :key="day" />
@@ -116,15 +119,15 @@ defineExpose({ keep });
       </colgroup>
       <thead>
         <tr>
-          <th scope="col">{{ rows.length }} {{ rows.length === 1 ? 'person' : 'people' }}</th>
+          <th scope="col">{{ rows.length }} {{ rows.length === 1 ? t('person') : t('people') }}</th>
           <th v-for="day in days" :key="day" scope="col" class="day" :class="{ today: day === practice.today }">
             {{ DateTime.fromISO(day).toFormat('ccc d') }}
           </th>
-          <th scope="col" class="figure">Week</th>
-          <th scope="col" class="figure" title="Mean of the days over their spread">Monotony</th>
-          <th scope="col" class="figure" title="Week × monotony">Strain</th>
-          <th scope="col" class="figure" title="Mean of 7 days against the 28 before">7 : 28</th>
-          <th scope="col" class="figure" title="The same, exponentially weighted">weighted</th>
+          <th scope="col" class="figure">{{ t('week') }}</th>
+          <th scope="col" class="figure" :title="t('meanDaysOverTheir')">{{ t('monotony') }}</th>
+          <th scope="col" class="figure" :title="t('weekMonotony')">{{ t('strain') }}</th>
+          <th scope="col" class="figure" :title="t('mean7DaysAgainst')">7 : 28</th>
+          <th scope="col" class="figure" :title="t('sameExponentiallyWeighted')">{{ t('weighted') }}</th>
         </tr>
       </thead>
       <tbody>

@@ -5,6 +5,7 @@ import { formatNumber } from '@pace-bend/core/measure';
 import { usePractice } from '../stores/practice.ts';
 import type { Cell } from './week.ts';
 import type { Row } from './useWeekEdits.ts';
+import { t } from '../words/load.ts';
 
 /** One athlete's week. A row by itself, so that typing into one leaves two hundred others alone. */
 defineProps<{
@@ -29,14 +30,14 @@ const shownOf = (row: Row, cell: Cell) =>
   }));
 /** A cell in words: just what stands in it, in its order, then which of it is planned. */
 const cellWords = (row: Row, cell: Cell) => {
-  const planned = cell.planned.map(({ minutes }) => `${minutes} min`);
+  const planned = cell.planned.map(({ minutes }) => t('min2', { minutes }));
   const shown = [...shownOf(row, cell).map(({ name, numbers }) => `${name} ${numbers}`.trim()), ...planned].join(', ');
-  return (shown || 'nothing') + (planned.length > 0 ? `; planned: ${planned.join(', ')}` : '');
+  return (shown || 'nothing') + (planned.length > 0 ? t('planned', { planned: planned.join(', ') }) : '');
 };
 const dayWords = (day: string) => DateTime.fromISO(day).toFormat('ccc d LLL');
 const number = (value: number | null | undefined, digits = 0) =>
   value === null || value === undefined ? '–' : formatNumber(value, digits);
-const monotonyWords = (row: Row) => (row.figures.week && row.figures.week.monotony === null ? 'every day alike: not defined' : undefined);
+const monotonyWords = (row: Row) => (row.figures.week && row.figures.week.monotony === null ? t('everyDayAlikeNot') : undefined);
 </script>
 
 <template>
@@ -79,7 +80,8 @@ const monotonyWords = (row: Row) => (row.figures.week && row.figures.week.monoto
           >{{ ' ' }}</template
         >
         <template v-for="each in cell.planned" :key="each.id"
-          ><span class="session planned" title="planned">{{ each.minutes }} min</span>{{ ' ' }}</template
+          ><span class="session planned" :title="t('planned2')">{{ t('min2', { minutes: each.minutes }) }}</span
+          >{{ ' ' }}</template
         >
       </template>
     </td>

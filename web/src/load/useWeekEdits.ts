@@ -3,6 +3,7 @@ import type { loadKindsOf } from '@pace-bend/core/load';
 import { useLoads } from '../stores/loads.ts';
 import { usePractice } from '../stores/practice.ts';
 import { changesOf, type Cell, type figuresOf } from './week.ts';
+import { t } from '../words/load.ts';
 
 /** One athlete's week as it is shown. */
 export interface Row {
@@ -41,7 +42,7 @@ export function useWeekEdits(rows: Ref<readonly Row[]>, days: Ref<readonly strin
     const target = rows.value[row];
     const cell = target?.cells[day];
     if (!target || !cell) return null;
-    if (cell.on > practice.today && text.trim() !== '') return 'This day is still to come; planned sessions come from a calendar.';
+    if (cell.on > practice.today && text.trim() !== '') return t('dayStillComePlanned');
     const changes = changesOf(cell, text, target.kinds);
     return 'message' in changes ? changes.message : null;
   }

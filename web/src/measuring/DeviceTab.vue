@@ -14,6 +14,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
 import { STATE_WORDS } from '../devices/connection.ts';
 import { useInclinometers } from '../devices/useInclinometers.ts';
+import { t } from '../words/measuring.ts';
 
 /** The inclinometer pair on this motion: connect, zero, hold still; a steady value goes into the next free trial by itself. */
 const props = defineProps<{ motion: Motion; measuring: Measuring; moment: Moment }>();
@@ -36,7 +37,7 @@ function take(value: number): void {
   const reads = DEVICES.find((instrument) => props.motion.instruments.includes(instrument));
   if (reads && props.measuring.instrumentFor(props.motion) !== reads) props.measuring.setInstrument(props.motion, reads);
   props.measuring.type(props.motion, side.value, index, formatNumber(value, 1).replace('−', '-'));
-  lastTaken.value = `${SIDE_WORDS[side.value]}, trial ${index + 1}: ${formatNumber(value, 1)}°`;
+  lastTaken.value = t('trial', { what: SIDE_WORDS[side.value], what2: index + 1, number: formatNumber(value, 1) });
   if (index + 1 < TRIALS_USUAL) return;
   props.measuring.commit(props.motion, side.value);
   side.value = firstOpen();
@@ -73,24 +74,24 @@ function toTheEdge(): void {
 
 <template>
   <div class="device">
-    <p v-if="!practice.practice?.devices" class="soft small">No measuring device is set up on this machine. Trials are typed.</p>
+    <p v-if="!practice.practice?.devices" class="soft small">{{ t('noMeasuringDeviceSet') }}</p>
     <template v-else>
       <div class="line">
         <span class="state" :class="device.state" role="status">{{
-          device.state === 'on' ? device.name : `Inclinometers ${STATE_WORDS[device.state]}`
+          device.state === 'on' ? device.name : t('inclinometers', { what: STATE_WORDS[device.state] })
         }}</span>
-        <span v-if="device.state === 'on' && device.battery !== null" class="soft small"
-          >battery {{ Math.round(device.battery * 100) }} %</span
-        >
-        <Button v-if="device.state === 'off'" size="small" @click="device.connect()">Connect</Button>
-        <Button v-else size="small" @click="device.disconnect()">Disconnect</Button>
+        <span v-if="device.state === 'on' && device.battery !== null" class="soft small">{{
+          t('battery', { battery: Math.round(device.battery * 100) })
+        }}</span>
+        <Button v-if="device.state === 'off'" size="small" @click="device.connect()">{{ t('connect') }}</Button>
+        <Button v-else size="small" @click="device.disconnect()">{{ t('disconnect') }}</Button>
       </div>
       <template v-if="device.state !== 'off'">
         <ChoiceRow
           v-if="motion.sides.length > 1"
           :options="sides"
           :value="side"
-          label="Side the sensors are on"
+          :label="t('sideSensors')"
           @change="
             (chosen) => {
               if (chosen) side = chosen;
@@ -100,16 +101,16 @@ function toTheEdge(): void {
         <p class="live num" :class="{ off: device.warning !== null }" data-testid="live-angle">
           {{ device.value === null ? '–' : `${formatNumber(device.value, 1)}°` }}
         </p>
-        <p v-if="device.state === 'lost'" class="care small" role="alert">Connection lost. What was read is kept, and so is the zero.</p>
-        <p v-else-if="device.zero === null" class="small">Limb at rest, then zero.</p>
-        <p v-else-if="device.warning" class="care small" role="alert">{{ device.warning }}: not counted</p>
-        <p v-else class="small soft">Hold still at the edge: the value is taken by itself.</p>
+        <p v-if="device.state === 'lost'" class="care small" role="alert">{{ t('connectionLostWhatRead') }}</p>
+        <p v-else-if="device.zero === null" class="small">{{ t('limbRestThenZero') }}</p>
+        <p v-else-if="device.warning" class="care small" role="alert">{{ t('notCounted', { warning: device.warning }) }}</p>
+        <p v-else class="small soft">{{ t('holdStillEdgeValue') }}</p>
         <div class="line">
           <Button type="primary" :disabled="device.state !== 'on'" @click="device.setZero()">{{
-            device.zero === null ? 'Zero here' : 'Zero anew'
+            device.zero === null ? t('zeroHere') : t('zeroAnew')
           }}</Button>
           <label class="small"
-            >reads
+            >{{ t('reads') }}
             <InputNumber
               v-model:value="device.zeroValue"
               size="small"
@@ -117,16 +118,16 @@ function toTheEdge(): void {
               :min="motion.possible.min"
               :max="motion.possible.max"
               :disabled="device.zero !== null"
-              aria-label="Value at zero"
-            />° here</label
+              :aria-label="t('valueZero')"
+            />{{ t('here') }}</label
           >
-          <Checkbox class="small" v-model:checked="device.flipped">strapped the other way round</Checkbox>
+          <Checkbox class="small" v-model:checked="device.flipped">{{ t('strappedOtherWayRound') }}</Checkbox>
         </div>
-        <p v-if="lastTaken" class="small taken" aria-live="polite">Taken. {{ lastTaken }}</p>
-        <p v-if="device.dropped > 0" class="soft small">{{ device.dropped }} samples were missed in between.</p>
+        <p v-if="lastTaken" class="small taken" aria-live="polite">{{ t('taken', { lastTaken }) }}</p>
+        <p v-if="device.dropped > 0" class="soft small">{{ t('samplesMissedBetween', { dropped: device.dropped }) }}</p>
         <p v-if="isStandIn" class="small stand-in">
           <button type="button" class="link" :disabled="device.zero === null" @click="toTheEdge">
-            Take the stand-in’s limb to the edge
+            {{ t('takeStandInsLimb') }}
           </button>
         </p>
       </template>

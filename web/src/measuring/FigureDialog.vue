@@ -6,6 +6,7 @@ import PosedFigure from '../parts/PosedFigure.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { hintOf } from '../parts/keys.ts';
 import { useLegend } from '../stores/legend.ts';
+import { t } from '../words/measuring.ts';
 
 /** The test position as large as the screen allows: where it is read, what is held, what must not follow. */
 defineProps<{
@@ -22,22 +23,20 @@ const open = defineModel<boolean>('open', { required: true });
   <SheetDialog v-model:open="open" :title="`${row.motion.name}, ${row.motion.testPosition}`" :width="900" :top="20">
     <PosedFigure :motion="row.motion" :values="values" :short="short" :bands="row.bands" :asked="asked ?? {}" :size="480" :shape="1.75" />
     <dl>
-      <dt>Landmarks</dt>
+      <dt>{{ t('landmarks') }}</dt>
       <dd>{{ row.motion.landmarks }}</dd>
-      <dt>Block</dt>
+      <dt>{{ t('block') }}</dt>
       <dd>{{ row.motion.block }}</dd>
-      <dt>Lengthens</dt>
+      <dt>{{ t('lengthens') }}</dt>
       <dd>{{ row.motion.lengthens.join(', ') }}</dd>
-      <dt>Read with</dt>
+      <dt>{{ t('readWith') }}</dt>
       <dd>{{ row.motion.instruments.map((each) => INSTRUMENT_WORDS[each].toLowerCase()).join(' or ') }}, {{ row.motion.mode }}</dd>
     </dl>
     <p class="small soft">
-      The filled hand moves, the one with the lock holds; the ring is the axis. What is read along is a full line on the left, a broken one
-      on the right; the wedge is the reference<template v-if="asked && Object.keys(asked).length > 0"
-        >, the diamond what the sport asks for</template
+      {{ t('filledHandMovesOne') }}<template v-if="asked && Object.keys(asked).length > 0">{{ t('diamondWhatSportAsks') }}</template
       >.
       <button type="button" class="link" @click="legend.isOpen = true">
-        What the marks mean <kbd>{{ hintOf('legend') }}</kbd>
+        {{ t('whatMarksMean') }} <kbd>{{ hintOf('legend') }}</kbd>
       </button>
     </p>
   </SheetDialog>

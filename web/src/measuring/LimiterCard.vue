@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import type { Motion, Side } from '@pace-bend/core/body';
 import type { Judgement } from '@pace-bend/core/limiter';
 import { SIDE_WORDS } from '../parts/words.ts';
+import { t } from '../words/measuring.ts';
 
 /** What may hold a motion on its short sides: ranked, with every finding's push for and against, and what would decide. */
 const props = defineProps<{ motion: Motion; judged: readonly { readonly side: Side; readonly judgement: Judgement }[] }>();
@@ -19,8 +20,8 @@ const shown = computed(() => props.judged.map(({ side, judgement }) => ({ side, 
 
 <template>
   <div class="limits">
-    <p v-if="judged.length === 0" class="soft small">No side of this motion is short. There is nothing to explain.</p>
-    <section v-for="{ side, judgement, causes } in shown" :key="side" :aria-label="`What may hold it, ${side}`">
+    <p v-if="judged.length === 0" class="soft small">{{ t('noSideMotionShort') }}</p>
+    <section v-for="{ side, judgement, causes } in shown" :key="side" :aria-label="t('whatMayHold', { side })">
       <h3>
         {{ SIDE_WORDS[side] }}: <span :class="{ unsure: judgement.kind === 'not-enough' }">{{ judgement.words }}</span>
       </h3>
@@ -41,12 +42,12 @@ const shown = computed(() => props.judged.map(({ side, judgement }) => ({ side, 
                 ><i :class="push.steps > 0 ? 'for' : 'against'" :style="{ width: width(push.steps) }" /></span
               ><span class="num">{{ sign(push.steps) }}</span>
             </li>
-            <li v-if="cause.pushes.length === 0" class="soft">Nothing found speaks for or against it.</li>
+            <li v-if="cause.pushes.length === 0" class="soft">{{ t('nothingFoundSpeaksAgainst') }}</li>
           </ul>
         </li>
       </ol>
       <p v-if="judgement.decide" class="decide small">
-        <b>Would decide:</b>
+        <b>{{ t('wouldDecide') }}</b>
         <button
           v-if="judgement.decide.question.motionId && judgement.decide.question.motionId !== motion.id"
           type="button"
@@ -60,8 +61,7 @@ const shown = computed(() => props.judged.map(({ side, judgement }) => ({ side, 
       </p>
     </section>
     <p class="soft small foot">
-      Each step doubles or halves the odds. The steps are common practice put into numbers, from memory; two causes may hold at once. A help
-      for looking, not a diagnosis.
+      {{ t('eachStepDoublesHalves') }}
     </p>
   </div>
 </template>

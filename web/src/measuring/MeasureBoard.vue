@@ -15,6 +15,7 @@ import { useEvidence } from './useEvidence.ts';
 import { useMeasuring } from './useMeasuring.ts';
 import { hintOf, isKey } from '../parts/keys.ts';
 import { useWindowKeys } from '../parts/useWindowKeys.ts';
+import { t } from '../words/measuring.ts';
 
 /** The list of motions with their bend pairs, and the panel where the trials of one of them are typed. */
 const props = defineProps<{ moment: Moment }>();
@@ -135,21 +136,21 @@ const bandWords = computed(() => active.value?.bands.map((band) => `${band.peopl
   <div class="width">
     <div class="board">
       <div class="main">
-        <section class="card list" aria-label="Motions">
+        <section class="card list" :aria-label="t('motions')">
           <header v-if="!visit.finished && moment === 'before'" class="tools">
             <PickMotion ref="pickMotion" :motions="MOTIONS" :taken="motions" @change="(id) => add([id])" />
-            <button type="button" class="choice" :title="hintOf('whatToMeasure')" @click="proposing = true">What to measure</button>
+            <button type="button" class="choice" :title="hintOf('whatToMeasure')" @click="proposing = true">{{ t('whatMeasure') }}</button>
             <button v-if="measuring.lastSet.value.length > 0" type="button" class="choice" :title="hintOf('lastSet')" @click="lastSet">
-              Last set
+              {{ t('lastSet') }}
             </button>
             <button type="button" class="choice" :title="hintOf('oneRound')" :aria-pressed="inRound" @click="setRound(!inRound)">
-              One round
+              {{ t('oneRound') }}
             </button>
             <span v-if="inRound && round.positions.length > 0" class="small soft">{{
-              round.positions.length === 1 ? 'no turn' : round.turns === 1 ? 'one turn' : `${round.turns} turns`
+              round.positions.length === 1 ? t('noTurn') : round.turns === 1 ? t('oneTurn') : t('turns', { turns: round.turns })
             }}</span>
           </header>
-          <p v-if="rows.length === 0" class="empty">Choose the first motion to measure: start with the one the complaint points at.</p>
+          <p v-if="rows.length === 0" class="empty">{{ t('chooseFirstMotionMeasure') }}</p>
           <ul v-else class="plain">
             <li v-for="row in rows" :key="row.motion.id" :class="{ on: row.motion.id === active?.motion.id }">
               <p v-if="turnAt.has(row.motion.id)" class="turn small">{{ turnAt.get(row.motion.id) }}</p>
@@ -165,8 +166,8 @@ const bandWords = computed(() => active.value?.bands.map((band) => `${band.peopl
                 v-if="!measuring.isMeasured(row.motion) && !visit.finished && moment === 'before'"
                 type="button"
                 class="drop"
-                :aria-label="`Leave out ${row.motion.name}, ${row.motion.testPosition}`"
-                title="Leave out"
+                :aria-label="t('leaveOut2', { name: row.motion.name, testPosition: row.motion.testPosition })"
+                :title="t('leaveOut')"
                 @click="measuring.drop(row.motion.id)"
               >
                 ×
@@ -175,18 +176,18 @@ const bandWords = computed(() => active.value?.bands.map((band) => `${band.peopl
           </ul>
           <footer>
             <span class="legend small soft">
-              <span>Left <i aria-hidden="true">◂ ▸</i> Right</span>
+              <span>{{ t('left') }} <i aria-hidden="true">◂ ▸</i> {{ t('right') }}</span>
               <span v-if="bandWords"
                 ><svg width="22" height="9" aria-hidden="true"><rect width="22" height="9" class="band" /></svg> {{ bandWords }}</span
               >
               <span
-                ><svg width="8" height="14" aria-hidden="true"><path d="M4 0V14" class="tick" /></svg> baseline</span
+                ><svg width="8" height="14" aria-hidden="true"><path d="M4 0V14" class="tick" /></svg> {{ t('baseline') }}</span
               >
               <span v-if="moment === 'after'"
-                ><svg width="16" height="10" aria-hidden="true"><path d="M0 9L14 1" class="thin" /></svg> before</span
+                ><svg width="16" height="10" aria-hidden="true"><path d="M0 9L14 1" class="thin" /></svg> {{ t('before') }}</span
               >
             </span>
-            <span class="keys small soft">digits enter · Enter next · ↑ ↓ motion · = same as left</span>
+            <span class="keys small soft">{{ t('digitsEnterEnterNext') }}</span>
           </footer>
         </section>
         <slot name="below" :findings="findings" />

@@ -8,6 +8,7 @@ import { useOutbox } from '../stores/outbox.ts';
 import BendPair, { type FanValues } from '../parts/BendPair.vue';
 import PosedFigure from '../parts/PosedFigure.vue';
 import { LEVEL_WORDS } from '../parts/words.ts';
+import { t } from '../words/measuring.ts';
 
 /** One motion of the list: its figure, both sides with the bend pair between them, and what it says in words. */
 const props = defineProps<{ row: MotionComparison; moment: Moment; active: boolean; care: Level | null; unsent: readonly Side[] }>();
@@ -31,7 +32,7 @@ const isUnsent = (each: SideComparison | undefined) => each !== undefined && pro
 const figure = (each: SideComparison | undefined) => (each?.now ? formatNumber(each.now.value) : '–');
 /** After work, the value before stands beneath. */
 const was = (each: SideComparison | undefined) =>
-  props.moment === 'after' && each?.before ? `was ${formatNumber(each.before.value)}` : '';
+  props.moment === 'after' && each?.before ? t('was', { number: formatNumber(each.before.value) }) : '';
 
 /** What a row says: one sentence, after work one for each side. */
 const words = computed(() => {
@@ -40,16 +41,16 @@ const words = computed(() => {
     const gains = row.sides
       .filter((each) => each.gained)
       .map((each) => {
-        const side = each.side === 'midline' ? '' : `${each.side === 'left' ? 'Left' : 'Right'} `;
+        const side = each.side === 'midline' ? '' : `${each.side === 'left' ? t('left') : t('right')} `;
         return `${side}${formatSigned(each.gained!.gain, row.motion.unit)}, ${changeWords(each.gained!.kind)}`;
       });
-    return gains.length > 0 ? gains.join('\n') : 'Measure again, same position';
+    return gains.length > 0 ? gains.join('\n') : t('measureAgainSamePosition');
   }
   if (row.sideVerdict && row.sideVerdict.kind !== 'even') return row.sideVerdict.words;
   const below = row.sides.find((each) => each.reference?.kind === 'below');
-  if (row.sideVerdict) return below ? `Even; ${below.reference!.words}` : 'Even';
+  if (row.sideVerdict) return below ? t('even', { words: below.reference!.words }) : t('even2');
   const single = row.sides.find((each) => each.now);
-  return single ? (single.reference?.words ?? 'No reference for this position') : 'Not measured today';
+  return single ? (single.reference?.words ?? t('noReferencePosition')) : t('notMeasuredToday');
 });
 </script>
 
@@ -63,22 +64,22 @@ const words = computed(() => {
     >
     <template v-if="ends.length === 2">
       <span class="num figure left" :class="{ low: ends[0]?.short, unsent: isUnsent(ends[0]) }"
-        ><span class="sr-only">Left </span>{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small
-        ><small v-if="isUnsent(ends[0]) && outbox.isStuck" class="not-sent">not sent</small></span
+        ><span class="sr-only">{{ t('left') }} </span>{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small
+        ><small v-if="isUnsent(ends[0]) && outbox.isStuck" class="not-sent">{{ t('notSent') }}</small></span
       >
       <BendPair class="pair" :motion="row.motion" :fans="fans" :bands="row.bands" :width="196" />
       <span class="num figure right" :class="{ low: ends[1]?.short, unsent: isUnsent(ends[1]) }"
-        ><span class="sr-only">Right </span>{{ figure(ends[1]) }}<small v-if="was(ends[1])" class="was">{{ was(ends[1]) }}</small
-        ><small v-if="isUnsent(ends[1]) && outbox.isStuck" class="not-sent">not sent</small></span
+        ><span class="sr-only">{{ t('right') }} </span>{{ figure(ends[1]) }}<small v-if="was(ends[1])" class="was">{{ was(ends[1]) }}</small
+        ><small v-if="isUnsent(ends[1]) && outbox.isStuck" class="not-sent">{{ t('notSent') }}</small></span
       >
     </template>
     <template v-else>
       <span class="num figure left" :class="{ low: ends[0]?.short, unsent: isUnsent(ends[0]) }"
         >{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small
-        ><small v-if="isUnsent(ends[0]) && outbox.isStuck" class="not-sent">not sent</small></span
+        ><small v-if="isUnsent(ends[0]) && outbox.isStuck" class="not-sent">{{ t('notSent') }}</small></span
       >
       <BendPair class="pair" :motion="row.motion" :fans="fans" :bands="row.bands" :width="196" />
-      <span class="soft small unit">{{ row.motion.unit === 'cm' ? 'cm' : '°' }}</span>
+      <span class="soft small unit">{{ row.motion.unit === 'cm' ? t('cm') : '°' }}</span>
     </template>
     <span class="verdict small" data-testid="verdict">{{ words }}</span>
   </button>

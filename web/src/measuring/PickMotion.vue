@@ -4,6 +4,7 @@ import type { Motion } from '@pace-bend/core/body';
 import PickOne from '../parts/PickOne.vue';
 import PosedFigure from '../parts/PosedFigure.vue';
 import { findMotions, motionIndex } from './motionSearch.ts';
+import { t } from '../words/measuring.ts';
 
 /**
  * Chooses a motion by what the trade calls it, by muscle, with small typing errors; recognised by its figure. One that is there already can be
@@ -41,9 +42,9 @@ const motionById = computed(() => new Map(props.motions.map((motion) => [motion.
       found
       :value="null"
       :options="options"
-      placeholder="Add a motion"
-      label="Add a motion"
-      nothing="No motion is called that. Try the joint, the muscle or the test."
+      :placeholder="t('addMotion')"
+      :label="t('addMotion')"
+      :nothing="t('noMotionCalledTry')"
       @search="
         (text) => {
           typed = text;
@@ -59,7 +60,7 @@ const motionById = computed(() => new Map(props.motions.map((motion) => [motion.
       <template #option="{ value, label }">
         <span v-if="motionById.get(value)" class="option"
           ><PosedFigure :motion="motionById.get(value)!" :size="44" decorative /><span
-            >{{ label }}<span v-if="isTaken(value)" class="small soft">, there already</span></span
+            >{{ label }}<span v-if="isTaken(value)" class="small soft">{{ t('thereAlready') }}</span></span
           ></span
         >
         <span v-else>{{ label }}</span>

@@ -10,6 +10,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
 import PosedFigure from '../parts/PosedFigure.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
+import { t } from '../words/measuring.ts';
 
 /** What to measure today, with reasons, within the minutes there are. */
 const open = defineModel<boolean>('open', { required: true });
@@ -68,30 +69,30 @@ function take(): void {
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" title="What to measure today" :width="720">
+  <SheetDialog v-model:open="open" :title="t('whatMeasureToday')" :width="720">
     <p class="minutes">
       <label
-        >Within
+        >{{ t('within') }}
         <InputNumber
           :value="minutes"
           :min="2"
           :max="60"
-          aria-label="Minutes for measuring"
+          :aria-label="t('minutesMeasuring')"
           @change="
             (value) => {
               if (typeof value === 'number') minutes = value;
             }
           "
         />
-        minutes</label
+        {{ t('minutes') }}</label
       >
       {{ ' '
       }}<span class="soft"
-        >what is chosen takes about <b class="num">{{ formatDuration(seconds * 1000) }}</b>, turns included</span
+        >{{ t('whatChosenTakesAbout') }} <b class="num">{{ formatDuration(seconds * 1000) }}</b>{{ t('turnsIncluded') }}</span
       >
     </p>
     <p v-if="proposals.length === 0" class="soft">
-      Nothing speaks for any motion yet: no earlier values, no complaint, no goal, no sport. Add motions by name.
+      {{ t('nothingSpeaksAnyMotion') }}
     </p>
     <ul>
       <li v-for="each in proposals" :key="each.motion.id">
@@ -106,7 +107,7 @@ function take(): void {
             <span
               ><b>{{ each.motion.name }}</b> <span class="soft small">{{ each.motion.testPosition }}</span><span class="small why"
                 >{{ each.reasons.map((reason) => reason.words).join(' · ')
-                }}<template v-if="!each.fits"> · more minutes would bring it in</template></span
+                }}<template v-if="!each.fits"> {{ t('moreMinutesWouldBring') }}</template></span
               ></span
             ></span
           ></Checkbox
@@ -114,9 +115,9 @@ function take(): void {
       </li>
     </ul>
     <div class="foot">
-      <Button type="primary" :disabled="chosen.size === 0" @click="take"
-        >Measure {{ chosen.size === 1 ? 'this one' : `these ${chosen.size}` }}</Button
-      ><Button @click="open = false">Leave it</Button>
+      <Button type="primary" :disabled="chosen.size === 0" @click="take">{{
+        t('measure', { what: chosen.size === 1 ? t('thisOne') : t('these', { size: chosen.size }) })
+      }}</Button><Button @click="open = false">{{ t('leaveIt') }}</Button>
     </div>
   </SheetDialog>
 </template>

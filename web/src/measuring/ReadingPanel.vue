@@ -17,6 +17,7 @@ import PosedFigure from '../parts/PosedFigure.vue';
 import LimiterCard from './LimiterCard.vue';
 import TrialsTab from './TrialsTab.vue';
 import type { Measuring } from './useMeasuring.ts';
+import { t } from '../words/measuring.ts';
 
 /** One motion: its figure, and behind four tabs the trials, the end of the motion, what may hold it, and the device. */
 const props = defineProps<{
@@ -32,14 +33,14 @@ const visit = useVisit();
 const practice = usePractice();
 const motion = computed(() => props.row.motion);
 const TABS = computed(() => [
-  { id: 'read', label: 'Read' },
+  { id: 'read', label: t('read') },
   ...(props.moment === 'before'
     ? [
-        { id: 'end', label: 'End' },
-        { id: 'holds', label: 'What holds it' },
+        { id: 'end', label: t('end') },
+        { id: 'holds', label: t('whatHolds') },
       ]
     : []),
-  ...(motion.value.unit === 'deg' ? [{ id: 'device', label: 'Device' }] : []),
+  ...(motion.value.unit === 'deg' ? [{ id: 'device', label: t('device') }] : []),
 ]);
 const tab = ref('read');
 const large = ref(false);
@@ -79,7 +80,13 @@ const askedWords = computed(() => {
   const values = alike
     ? formatValue(first.value, unit, 0)
     : demands.value.map(({ side, value, why }) => `${side} ${formatValue(value, unit, 0)}, ${why}`).join('; ');
-  return `${first.sport} asks for ${better === 'higher' ? '' : 'at most '}${values}${alike ? ` (${first.why})` : ''}: ${first.source ?? first.sure}`;
+  return t('asksFor', {
+    sport: first.sport,
+    what: better === 'higher' ? '' : `${t('atMost')} `,
+    values,
+    what2: alike ? ` (${first.why})` : '',
+    what3: first.source ?? first.sure,
+  });
 });
 const judgedSides = computed(() => (tab.value === 'holds' ? short.value.map((side) => ({ side, judgement: props.judged(side) })) : []));
 /** Whether the motion may not be taken to its end on a side. */
@@ -105,12 +112,12 @@ function onTabKey(event: KeyboardEvent): void {
       <h2>{{ motion.name }}</h2>
       <span class="soft small">{{ motion.testPosition }} · {{ motion.mode }}</span>
     </header>
-    <button type="button" class="posed" :aria-label="`Show ${motion.name} large`" @click="large = true">
+    <button type="button" class="posed" :aria-label="t('showLarge', { name: motion.name })" @click="large = true">
       <PosedFigure :motion="motion" :values="values" :short="short" :bands="row.bands" :asked="asked" :size="150" :shape="1.95" />
     </button>
     <FigureDialog v-if="large" v-model:open="large" :row="row" :values="values" :short="short" :asked="asked" />
     <p v-if="askedWords" class="soft small asks"><span aria-hidden="true">◆</span> {{ askedWords }}</p>
-    <div class="tabs" role="tablist" aria-label="What of this motion" @keydown="onTabKey">
+    <div class="tabs" role="tablist" :aria-label="t('whatMotion')" @keydown="onTabKey">
       <button
         v-for="each in TABS"
         :id="`tab-${each.id}`"

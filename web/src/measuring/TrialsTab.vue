@@ -26,6 +26,7 @@ import Corrections from './Corrections.vue';
 import { fieldCount } from './trialEntry.ts';
 import type { Measuring } from './useMeasuring.ts';
 import { hintOf, isKey, whichKey } from '../parts/keys.ts';
+import { t } from '../words/measuring.ts';
 
 const props = defineProps<{ row: MotionComparison; measuring: Measuring; moment: Moment }>();
 const emit = defineEmits<{ advance: [side: Side, index: number]; step: [by: 1 | -1] }>();
@@ -141,7 +142,7 @@ function spread(side: Side): string {
   const { values } = props.measuring.checked(motion.value, side);
   if (values.length === 0) return '';
   const { n, spread: width } = summariseTrials(values);
-  return n === 1 ? '1 trial' : `mean of ${n}, spread ${formatValue(width, motion.value.unit, Number.isInteger(width) ? 0 : 1)}`;
+  return n === 1 ? t('n1Trial') : t('meanSpread', { n, value: formatValue(width, motion.value.unit, Number.isInteger(width) ? 0 : 1) });
 }
 
 /** A distance gained at the end of a lever whose length is on file is an angle too. */
@@ -154,14 +155,23 @@ function asAngle(each: SideComparison): { what: string; says: string }[] {
   if (motion.value.leverAs === 'tilt' && now < leverCm / 2 && now - change.delta > -leverCm / 2)
     return [
       {
-        what: 'As an angle',
-        says: `shin ${formatValue(shinTilt(now, leverCm), 'deg')} from upright, ${formatSigned(shinTilt(now, leverCm) - shinTilt(now - change.delta, leverCm), 'deg')} ${each.gained ? 'since before' : each.sinceLast ? 'since last visit' : 'since the baseline'}, with a shin of ${formatNumber(leverCm)} cm`,
+        what: t('asAnAngle'),
+        says: t('shinFromUprightShin', {
+          value: formatValue(shinTilt(now, leverCm), 'deg'),
+          signed: formatSigned(shinTilt(now, leverCm) - shinTilt(now - change.delta, leverCm), 'deg'),
+          what: each.gained ? t('sinceBefore') : each.sinceLast ? t('sinceLastVisit') : t('sinceBaseline'),
+          number: formatNumber(leverCm),
+        }),
       },
     ];
   return [
     {
-      what: 'As an angle',
-      says: `${formatSigned(gainToAngleDeg(change.gain, leverCm), 'deg')} ${each.gained ? 'since before' : each.sinceLast ? 'since last visit' : 'since the baseline'}, on a lever of ${formatNumber(leverCm)} cm`,
+      what: t('asAnAngle'),
+      says: t('leverCm', {
+        signed: formatSigned(gainToAngleDeg(change.gain, leverCm), 'deg'),
+        what: each.gained ? t('sinceBefore') : each.sinceLast ? t('sinceLastVisit') : t('sinceBaseline'),
+        number: formatNumber(leverCm),
+      }),
     },
   ];
 }
@@ -171,24 +181,24 @@ function instrumentLines({ otherInstrument: { last, baseline, before } }: SideCo
   const swap = before ?? last ?? baseline;
   if (!swap) return [];
   const [from, to] = [INSTRUMENT_WORDS[swap.from].toLowerCase(), INSTRUMENT_WORDS[swap.to].toLowerCase()];
-  const than = before ? 'before work' : last ? 'last visit' : 'at the baseline';
+  const than = before ? t('beforeWork') : last ? t('lastVisit') : t('atTheBaseline');
   const says =
     swap.correction === null
-      ? `${to} now, ${from} ${than}: part of the difference may be the instruments`
+      ? t('nowPartDifferenceMay', { to, from, than })
       : swap.used
-        ? `${to} now, ${from} ${than}: ${formatSigned(swap.correction, motion.value.unit)} taken into account`
-        : `${to} now, ${from} ${than}: they differ by ${formatSigned(-swap.correction, motion.value.unit)}, not taken into account`;
-  return [{ what: 'Instrument', says }];
+        ? t('nowTakenIntoAccount', { to, from, than, signed: formatSigned(swap.correction, motion.value.unit) })
+        : t('nowTheyDifferNot', { to, from, than, signed: formatSigned(-swap.correction, motion.value.unit) });
+  return [{ what: t('instrument'), says }];
 }
 
 function lines(each: SideComparison): { what: string; says: string }[] {
   return [
-    ...(each.gained ? [{ what: 'Since before', says: each.gained.words }] : []),
-    ...(each.sinceLast ? [{ what: 'Last visit', says: each.sinceLast.words }] : []),
+    ...(each.gained ? [{ what: t('sinceBefore2'), says: each.gained.words }] : []),
+    ...(each.sinceLast ? [{ what: t('lastVisit2'), says: each.sinceLast.words }] : []),
     ...instrumentLines(each),
-    ...(each.sinceBaseline ? [{ what: 'Baseline', says: each.sinceBaseline.words }] : []),
+    ...(each.sinceBaseline ? [{ what: t('baseline2'), says: each.sinceBaseline.words }] : []),
     ...asAngle(each),
-    ...(each.reference ? [{ what: 'Reference', says: each.reference.words }] : []),
+    ...(each.reference ? [{ what: t('reference'), says: each.reference.words }] : []),
   ];
 }
 
@@ -202,13 +212,18 @@ const unreferenced = computed(() => noReferenceBecause(motion.value.id, visit.fi
 const references = computed(() =>
   props.row.bands.map((band) => ({
     key: band.people + band.source.short,
-    text: `${band.people}: 95 of 100 healthy lie from ${printed(band.low)} to ${printed(band.high)}, the middle is ${printed(band.middle)}`,
+    text: t('n95100HealthyLie', {
+      people: band.people,
+      printed: printed(band.low),
+      printed2: printed(band.high),
+      printed3: printed(band.middle),
+    }),
     kind:
       band.source.kind === 'mean-ci'
-        ? 'spread worked out from the published interval of the mean and a recalled number of people'
+        ? t('spreadWorkedOutFrom')
         : band.source.kind === 'clinical'
-          ? 'a clinical value with a stated spread'
-          : 'a working value with a stated spread',
+          ? t('clinicalValueStatedSpread')
+          : t('workingValueStatedSpread'),
     citation: band.source.citation,
   })),
 );
@@ -224,15 +239,17 @@ const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
         <span class="num value" :class="{ low: each.short, unsent: unsent(each.side) }" :data-testid="`value-${each.side}`"
           >{{ each.now ? formatNumber(each.now.value) : '–' }}<span class="unit">{{ unit }}</span></span
         >
-        <span class="soft small">{{ spread(each.side) }}<b v-if="unsent(each.side) && outbox.isStuck" class="not-sent"> not sent</b></span>
+        <span class="soft small"
+          >{{ spread(each.side) }}<b v-if="unsent(each.side) && outbox.isStuck" class="not-sent"> {{ t('notSent') }}</b></span
+        >
         <button
           v-if="each.side === 'right' && canCopyLeft"
           type="button"
           class="link small same"
-          :title="`${hintOf('sameAsLeft')} in a trial field`"
+          :title="t('trialField', { hintOf: hintOf('sameAsLeft') })"
           @click="sameAsLeft"
         >
-          same as left
+          {{ t('sameLeft') }}
         </button>
       </div>
       <SetAside
@@ -247,14 +264,14 @@ const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
           <span class="level modify">{{
             limitWords(caution.limits, unitWords)
               .filter((words) => !words.startsWith('effort'))
-              .join(', ') || 'With care'
+              .join(', ') || t('withCare')
           }}</span>
           {{ caution.because }}: {{ caution.reason }}
         </p>
         <p v-if="pastCap(each) !== null" class="wrong-words" role="alert">
-          Past the written limit of {{ pastCap(each) }}{{ unit }}: not to be repeated.
+          {{ t('pastWrittenLimitNot', { pastCap: pastCap(each), unit }) }}
         </p>
-        <div class="trials" role="group" :aria-label="`Trials, ${each.side}`">
+        <div class="trials" role="group" :aria-label="t('trials', { side: each.side })">
           <input
             v-for="n in fieldCount(measuring.trialsOf(motion.id, each.side))"
             :key="n"
@@ -264,7 +281,7 @@ const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
             maxlength="8"
             :class="{ wrong: measuring.checked(motion, each.side).messages[n - 1], extra: n > 3 }"
             :data-field="field(each.side, n - 1)"
-            :aria-label="`${SIDE_WORDS[each.side]}, trial ${n}`"
+            :aria-label="t('trial2', { what: SIDE_WORDS[each.side], n })"
             :aria-invalid="measuring.checked(motion, each.side).messages[n - 1] ? 'true' : undefined"
             :aria-describedby="message(each.side) ? `wrong-${each.side}` : undefined"
             :value="measuring.trialsOf(motion.id, each.side)[n - 1] ?? ''"
@@ -279,8 +296,8 @@ const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
         </div>
         <NumberPad
           v-if="isTypingHere(each.side)"
-          :label="`Digits, ${each.side}, trial ${typing!.index + 1}`"
-          next="Next trial"
+          :label="t('digitsTrial', { side: each.side, what: typing!.index + 1 })"
+          :next="t('nextTrial')"
           @digit="(key) => padded((text) => text + (key === '−' ? '-' : key))"
           @erase="padded((text) => text.slice(0, -1))"
           @next="next(typing!.side, typing!.index)"
@@ -298,40 +315,43 @@ const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
 
     <div class="facts small">
       <div class="instrument">
-        <span class="soft">With</span>
+        <span class="soft">{{ t('with') }}</span>
         <b v-if="visit.finished || instruments.length === 1">{{ INSTRUMENT_WORDS[instrument] }}</b>
         <PickOne
           v-else
           size="small"
           :value="instrument"
           :options="instruments"
-          label="Instrument"
+          :label="t('instrument')"
           @change="(value) => measuring.setInstrument(motion, value)"
         />
       </div>
       <p v-if="error && overDays">
-        {{ error.own ? 'Your error' : 'The default error' }} here is ±{{ formatValue(error.sem, motion.unit) }} within one visit, ±{{
-          formatValue(overDays.sem, motion.unit)
+        {{
+          t('hereWithinOneVisit', {
+            what: error.own ? t('yourError') : t('defaultError'),
+            value: formatValue(error.sem, motion.unit),
+            value2: formatValue(overDays.sem, motion.unit),
+            source: overDays.source,
+          })
         }}
-        from visit to visit (SEM; {{ overDays.source }}). A change counts from
-        <b class="num">{{ formatValue(detectable(error, error), motion.unit) }}</b> within the visit and from
-        <b class="num">{{ formatValue(detectable(overDays, overDays), motion.unit) }}</b> between visits (MDC95<template
-          v-if="error.own && error.df < FEW"
-          >, widened because your study was small</template
+        <b class="num">{{ formatValue(detectable(error, error), motion.unit) }}</b> {{ t('withinVisitFrom') }}
+        <b class="num">{{ formatValue(detectable(overDays, overDays), motion.unit) }}</b> {{ t('betweenVisitsMdc95')
+        }}<template v-if="error.own && error.df < FEW">{{ t('widenedBecauseYourStudy') }}</template
         >).
       </p>
       <p v-for="reference in references" :key="reference.key" :title="reference.citation">
-        Reference, {{ reference.text }}: {{ reference.kind }}.
+        {{ t('reference2', { text: reference.text, kind: reference.kind }) }}
       </p>
       <p v-if="unreferenced" class="soft">
-        {{
-          unreferenced === 'age'
-            ? 'No reference fits this age: compare the sides, and with last time.'
-            : 'No reference for this position: compare the sides, and with last time.'
-        }}
+        {{ unreferenced === 'age' ? t('noReferenceFitsAge') : t('noReferencePositionCompare') }}
       </p>
-      <p><span class="soft">Landmarks.</span> {{ motion.landmarks }}.</p>
-      <p><span class="soft">Block.</span> {{ motion.block }}.</p>
+      <p>
+        <span class="soft">{{ t('landmarks2') }}</span> {{ motion.landmarks }}.
+      </p>
+      <p>
+        <span class="soft">{{ t('block2') }}</span> {{ motion.block }}.
+      </p>
     </div>
   </div>
 </template>

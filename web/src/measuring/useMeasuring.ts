@@ -10,6 +10,7 @@ import { useVisit } from '../stores/visit.ts';
 import { keepDraft, readDraft } from '../api/drafts.ts';
 import { useChosenMotions } from './useChosenMotions.ts';
 import { checkTrials, differs, type CheckedTrials, type TypedTrials } from './trialEntry.ts';
+import { t } from '../words/measuring.ts';
 
 /** The trials being typed at one moment of a visit: what is shown of them, and how they become readings. */
 export function useMeasuring(moment: Moment) {
@@ -57,9 +58,7 @@ export function useMeasuring(moment: Moment) {
   function problemOf(motionId: string, side: Side): string | null {
     const refusal = typed[keyOf(motionId, side)] ? null : refused(motionId, side)?.refusal;
     if (!refusal) return null;
-    return refusal.isStale
-      ? `${refusal.message} What stands now is shown when you press Esc; Enter puts yours in its place.`
-      : refusal.message;
+    return refusal.isStale ? t('whatStandsNowShown', { message: refusal.message }) : refusal.message;
   }
   const checked = (motion: Motion, side: Side): CheckedTrials => checkTrials(trialsOf(motion.id, side), motion);
 

@@ -9,6 +9,7 @@ import SheetDialog from '../parts/SheetDialog.vue';
 import { useAction } from '../parts/useAction.ts';
 import { usePractice } from '../stores/practice.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/morning.ts';
 
 /** A check-in page for one athlete today, or for a squad's tablet: opened here, shown as a link and a code, closed here again. */
 interface Link {
@@ -81,39 +82,40 @@ const who = () => props.athlete?.name ?? props.squad?.name ?? '';
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" :title="athlete ? `Check-in page for ${who()}` : `Tablet of ${who()}`" :width="560">
+  <SheetDialog v-model:open="open" :title="athlete ? t('checkPage', { who: who() }) : t('tabletOf', { who: who() })" :width="560">
     <div class="link-dialog">
       <p class="soft">
-        {{
-          athlete
-            ? 'For today only, and for this one person. Whoever has the link can answer for them; nothing that was answered can be read there. It ends tonight by itself.'
-            : 'One page for the squad: a name, the questions, and back to the names. It ends in two weeks by itself. Nothing that was answered can be read there.'
-        }}
+        {{ athlete ? t('todayOnlyOnePerson') : t('onePageSquadName') }}
       </p>
       <ProblemNote v-if="problem ?? unread" :problem="(problem ?? unread)!" />
       <template v-if="address">
         <!-- eslint-disable-next-line vue/no-v-html -- made here from an address of our own -->
-        <div class="code" role="img" :aria-label="`Code that opens the check-in page of ${who()}`" v-html="code" />
+        <div class="code" role="img" :aria-label="t('codeOpensCheckPage', { who: who() })" v-html="code" />
         <label class="field"
-          >Link, until {{ until }}<TextInput readonly :model-value="address" @focus="($event.target as HTMLInputElement).select()"
+          >{{ t('linkUntil', { until }) }}<TextInput readonly :model-value="address" @focus="($event.target as HTMLInputElement).select()"
         /></label>
         <div class="choices">
-          <Button type="primary" @click="copy">{{ copied ? 'Copied' : 'Copy link' }}</Button>
-          <Button @click="address = ''">Done</Button>
+          <Button type="primary" @click="copy">{{ copied ? t('copied') : t('copyLink') }}</Button>
+          <Button @click="address = ''">{{ t('done') }}</Button>
         </div>
-        <p class="soft small">It is shown this once. If it gets lost, close it below and open another.</p>
+        <p class="soft small">{{ t('shownOnceIfGets') }}</p>
       </template>
-      <Button v-else type="primary" :loading="busy" @click="make">Open a page</Button>
+      <Button v-else type="primary" :loading="busy" @click="make">{{ t('openPage') }}</Button>
       <template v-if="links.length > 0">
-        <h2>Open now</h2>
+        <h2>{{ t('openNow') }}</h2>
         <ul class="plain">
           <li v-for="each in links" :key="each.id">
             <span>{{ each.of }}</span>
-            <span class="soft small"
-              >{{ each.squadId ? 'tablet' : 'phone' }}, until {{ each.untilDate === practice.today ? 'tonight' : each.untilDate }},
-              {{ each.madeBy }}</span
-            >
-            <button type="button" class="link small" :aria-label="`Close the page of ${each.of}`" @click="close(each.id)">Close</button>
+            <span class="soft small">{{
+              t('until', {
+                what: each.squadId ? t('tablet') : t('phone'),
+                what2: each.untilDate === practice.today ? t('tonight') : each.untilDate,
+                madeBy: each.madeBy,
+              })
+            }}</span>
+            <button type="button" class="link small" :aria-label="t('closePage', { of: each.of })" @click="close(each.id)">
+              {{ t('close') }}
+            </button>
           </li>
         </ul>
       </template>

@@ -17,6 +17,7 @@ import { isTyping } from '../parts/useGlobalKeys.ts';
 import { usePractice } from '../stores/practice.ts';
 import LinkDialog from './LinkDialog.vue';
 import { useWindowKeys } from '../parts/useWindowKeys.ts';
+import { t } from '../words/morning.ts';
 
 /** A squad's morning on one screen: who is off their own normal and why, who has not answered. */
 const practice = usePractice();
@@ -62,10 +63,10 @@ function why(row: MorningRow): string {
     return `${reasons
       .slice(0, SAID)
       .map((each) => each.reason)
-      .join(' ')}${reasons.length > SAID ? ` And ${reasons.length - SAID} more.` : ''}`;
-  if (!row.answered) return 'Not answered';
-  if (row.sum.missing > 0) return `${ANSWERS_NEEDED - row.sum.missing} of ${ANSWERS_NEEDED} answers so far`;
-  return missing.length > 0 ? `Missing: ${missing.join(', ')}` : 'within own normal';
+      .join(' ')}${reasons.length > SAID ? ` ${t('andMore', { what: reasons.length - SAID })}` : ''}`;
+  if (!row.answered) return t('notAnswered');
+  if (row.sum.missing > 0) return t('answersFar', { what: ANSWERS_NEEDED - row.sum.missing, answersNeeded: ANSWERS_NEEDED });
+  return missing.length > 0 ? t('missing', { missing: missing.join(', ') }) : t('withinOwnNormal');
 }
 const said = (value: MorningValue) =>
   normalWords({ name: value.name, value: value.value, median: value.normal?.median ?? null, off: value.off, missing: value.missing });
@@ -96,19 +97,18 @@ useWindowKeys(onKey);
   <div class="page">
     <header>
       <div>
-        <h1>Morning</h1>
+        <h1>{{ t('morning') }}</h1>
         <p v-if="page" class="soft small">
-          {{ DateTime.fromISO(page.date).toFormat('cccc d LLLL') }} · {{ answered }} of {{ page.rows.length }} answered<template v-if="last"
-            >, last {{ practice.timeOfDay(last) }}</template
-          >
+          {{ t('ofAnswered', { fromISO: DateTime.fromISO(page.date).toFormat('cccc d LLLL'), answered, count: page.rows.length })
+          }}<template v-if="last">{{ t('last', { timeOfDay: practice.timeOfDay(last) }) }}</template>
         </p>
       </div>
       <PickOne
         v-if="squads.length > 0"
         class="which"
-        label="Squad shown"
+        :label="t('squadShown')"
         :value="squadId"
-        :options="[{ value: 'all', label: 'everybody' }, ...squads.map((each) => ({ value: each.id, label: each.name }))]"
+        :options="[{ value: 'all', label: t('everybody') }, ...squads.map((each) => ({ value: each.id, label: each.name }))]"
         @change="
           (id) => {
             squadId = id;
@@ -117,7 +117,7 @@ useWindowKeys(onKey);
           }
         "
       />
-      <div v-if="page" class="counts" role="group" aria-label="Show only">
+      <div v-if="page" class="counts" role="group" :aria-label="t('showOnly')">
         <button
           v-for="each in counts"
           :key="each.word"
@@ -129,44 +129,49 @@ useWindowKeys(onKey);
         </button>
       </div>
       <span class="end choices">
-        <Button v-if="squad" @click="ask(null)">Squad’s tablet</Button>
-        <Button @click="load">Look again</Button>
+        <Button v-if="squad" @click="ask(null)">{{ t('squadsTablet') }}</Button>
+        <Button @click="load">{{ t('lookAgain') }}</Button>
       </span>
     </header>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
-    <p v-else-if="!page" class="soft">Opening the morning …</p>
+    <p v-else-if="!page" class="soft">{{ t('openingMorning') }}</p>
     <p v-else-if="page.rows.length === 0" class="card soft">
-      Nobody here yet. People come in as walk-ins on the day, or as a whole squad from a table.
+      {{ t('nobodyHereYetPeople') }}
     </p>
     <div v-else class="scroll">
       <table ref="table">
         <caption class="soft small">
-          Each value against its owner’s own normal: the band is one own unit either way (median and spread of 28 days), worse lies to the
-          left; of the load, more lies to the right.
+          {{
+            t('eachValueAgainstOwners')
+          }}
         </caption>
         <thead>
           <tr>
-            <th scope="col">{{ rows.length }} {{ rows.length === 1 ? 'person' : 'people' }}</th>
-            <th scope="col" class="at">at</th>
-            <th scope="col">Today</th>
-            <th scope="col">Why</th>
+            <th scope="col">{{ rows.length }} {{ rows.length === 1 ? t('person') : t('people') }}</th>
+            <th scope="col" class="at">{{ t('at') }}</th>
+            <th scope="col">{{ t('today') }}</th>
+            <th scope="col">{{ t('why') }}</th>
             <th v-for="item in items" :key="item.id" scope="col" class="plot">{{ item.name }}</th>
-            <th scope="col" class="plot">Hours</th>
-            <th scope="col" class="plot">Load, yesterday</th>
-            <th scope="col"><span class="unseen">Ask</span></th>
+            <th scope="col" class="plot">{{ t('hours') }}</th>
+            <th scope="col" class="plot">{{ t('loadYesterday') }}</th>
+            <th scope="col">
+              <span class="unseen">{{ t('ask') }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.id" :class="row.verdict.word.replace(' ', '-')">
             <th scope="row">
-              <RouterLink data-person :to="`/athlete/${row.id}/mornings`" :title="`${row.name}: twelve weeks`">{{ row.name }}</RouterLink>
+              <RouterLink data-person :to="`/athlete/${row.id}/mornings`" :title="t('twelveWeeks2', { name: row.name })">{{
+                row.name
+              }}</RouterLink>
             </th>
             <td class="num at soft">{{ row.answered ? practice.timeOfDay(row.answered.at) : '' }}</td>
             <td class="word"><ReadinessMark :shape="row.verdict.word" aria-hidden="true" /> {{ row.verdict.word }}</td>
             <td class="why" :class="{ soft: row.verdict.reasons.length === 0 }">
               {{ why(row)
               }}<template v-if="row.answered?.sore && row.answered.sore.length > 0">
-                Sore: {{ row.answered.sore.map((each) => formatNumber(each.score, 0)).join(', ') }} of 10.</template
+                {{ t('sore10', { sore: row.answered.sore.map((each) => formatNumber(each.score, 0)).join(', ') }) }}</template
               >
             </td>
             <td v-for="item in row.items" :key="item.id" class="plot" :class="{ known: item.normal }" :title="said(item)">
@@ -179,15 +184,22 @@ useWindowKeys(onKey);
               <OwnNormal :off="row.load.off" :known="row.load.normal !== null" more="right" :label="said(row.load)" />
             </td>
             <td class="ask">
-              <button v-if="!row.answered" type="button" class="link small" :aria-label="`Ask ${row.name}`" @click="ask(row)">Ask</button>
+              <button v-if="!row.answered" type="button" class="link small" :aria-label="t('ask3', { name: row.name })" @click="ask(row)">
+                {{ t('ask') }}
+              </button>
             </td>
           </tr>
         </tbody>
       </table>
     </div>
     <p class="soft small foot">
-      <span><span class="key">↑</span> <span class="key">↓</span> person</span> <span><span class="key">Enter</span> twelve weeks</span>
-      <span><span class="key">A</span> ask</span>
+      <span><span class="key">↑</span> <span class="key">↓</span> {{ t('person') }}</span>
+      <span
+        ><span class="key">{{ t('enter') }}</span> {{ t('twelveWeeks') }}</span
+      >
+      <span
+        ><span class="key">{{ t('a') }}</span> {{ t('ask2') }}</span
+      >
     </p>
     <LinkDialog v-model:open="asking" :athlete="askedOf" :squad="squad" />
   </div>

@@ -17,6 +17,7 @@ import type {
 } from '@pace-bend/core/record';
 import type { ChangeDraft } from './change.ts';
 import { findingSpot, readingSpot } from './visitChanges.ts';
+import { t } from '../words/outbox.ts';
 
 /** A change of a visit before it has an id of its own and a record to belong to. */
 export type VisitDraft = Omit<ChangeDraft, 'id' | 'record'>;
@@ -37,7 +38,7 @@ export function arrivalDraft(now: VisitNow, fields: Partial<Arrival>): VisitDraf
   const before = Object.fromEntries(Object.keys(fields).map((name) => [name, now.shown.visit[name as keyof Arrival]]));
   return {
     spot: 'arrival',
-    words: 'answers at arrival',
+    words: t('answersArrival'),
     method: 'PATCH',
     path: pathOf(now),
     body: fields,
@@ -49,7 +50,7 @@ export function arrivalDraft(now: VisitNow, fields: Partial<Arrival>): VisitDraf
 export function planDraft(now: VisitNow, blocks: readonly BlockPlan[]): VisitDraft {
   return {
     spot: 'plan',
-    words: 'the plan',
+    words: t('thePlan'),
     method: 'PUT',
     path: `${pathOf(now)}/plan`,
     body: { blocks },
@@ -62,7 +63,7 @@ export function noteDraft(now: VisitNow, own: Partial<Pick<Note, 'text' | 'edits
   const { text = '', edits = {} } = now.shown.note ?? {};
   return {
     spot: 'note',
-    words: 'the note',
+    words: t('theNote'),
     method: 'PUT',
     path: `${pathOf(now)}/note`,
     body: { text, edits, ...own },
@@ -76,7 +77,7 @@ export function homeDraft(now: VisitNow, sheet: Partial<HomeSheetFields>): Visit
   const { items, until, words } = now.shown.home;
   return {
     spot: 'home',
-    words: 'the sheet for home',
+    words: t('sheetHome'),
     method: 'PUT',
     path: `${pathOf(now)}/home`,
     body: { items, until, words, ...sheet },
@@ -89,7 +90,7 @@ export function homeDraft(now: VisitNow, sheet: Partial<HomeSheetFields>): Visit
 export function homeAnswersDraft(now: VisitNow, { sheetOf, answers }: HomeAnswersFields): VisitDraft {
   return {
     spot: 'home-answers',
-    words: 'answers about home work',
+    words: t('answersAboutHomeWork'),
     method: 'PUT',
     path: `${pathOf(now)}/home-answers`,
     body: { sheetOf, answers },
@@ -102,7 +103,7 @@ export function referralDraft(now: VisitNow, fields: Pick<Referral, 'to' | 'seen
   const { referral } = now.shown;
   return {
     spot: 'referral',
-    words: 'the referral',
+    words: t('theReferral'),
     method: 'PUT',
     path: `${pathOf(now)}/referral`,
     body: fields,
@@ -144,16 +145,16 @@ function once(now: VisitNow, kind: string, folder: string, words: string, body: 
 }
 
 export const answersDraft = (now: VisitNow, body: { readonly answers: StopAnswers['answers']; readonly notAsked?: string }): VisitDraft =>
-  once(now, 'answers', 'answers', 'answers to the stop questions', body);
+  once(now, 'answers', 'answers', t('answersStopQuestions'), body);
 
 /** A limit of the day that is set aside, with the word why. */
 export const asideDraft = (now: VisitNow, body: Pick<ReadinessSetAside, 'limitId' | 'reason'>): VisitDraft =>
-  once(now, 'readiness-aside', 'readiness-aside', 'a limit set aside', body);
+  once(now, 'readiness-aside', 'readiness-aside', t('limitSetAside'), body);
 
 /** What is known of the day is taken in, or how it went is said. */
 export const keepDraft = (now: VisitNow, outcome: ReadinessOutcome | null): VisitDraft => ({
   spot: 'readiness',
-  words: 'readiness of the day',
+  words: t('readinessDay'),
   method: 'PUT',
   path: `${pathOf(now)}/readiness`,
   body: { outcome },
@@ -165,7 +166,7 @@ export const keepDraft = (now: VisitNow, outcome: ReadinessOutcome | null): Visi
 export function checkInDraft(now: VisitNow, fields: CheckInFields, corrects: string | null): VisitDraft {
   return {
     spot: `check-in/${fields.onDate}`,
-    words: 'today’s answers',
+    words: t('todaysAnswers'),
     method: 'PUT',
     path: `/athletes/${now.served.visit.athleteId}/check-ins/${uuid()}`,
     body: { ...fields, supersedes: corrects },
@@ -175,4 +176,4 @@ export function checkInDraft(now: VisitNow, fields: CheckInFields, corrects: str
 }
 
 export const overrideDraft = (now: VisitNow, body: Pick<Override, 'ruleId' | 'ground' | 'motionId' | 'side' | 'reason'>): VisitDraft =>
-  once(now, 'override', 'overrides', 'a reason', body);
+  once(now, 'override', 'overrides', t('aReason'), body);

@@ -1,40 +1,41 @@
 import type { Change } from './change.ts';
+import { t } from '../words/outbox.ts';
 
 /** Where what is not sent lies, in words that are true of it. */
-export const keptWords = (isStored: boolean) => (isStored ? 'kept here' : 'kept while this page is open');
+export const keptWords = (isStored: boolean) => (isStored ? t('keptHere') : t('keptWhilePageOpen'));
 
 /** How many are not sent: “3 not sent yet”. */
-export const countWords = (count: number) => `${count} not sent yet`;
+export const countWords = (count: number) => t('notSentYet', { count });
 
 /** Field names of a record as somebody would say them. */
 const FIELDS: Readonly<Record<string, string>> = {
-  complaint: 'What brings them',
-  complaintScore: 'How much',
-  complaintRegion: 'Place',
-  complaintSide: 'Side',
-  changed: 'What changed',
-  trainingSince: 'Training since',
-  trainingNext: 'Training next',
-  minutesAvailable: 'Minutes',
-  consent: 'May be touched',
-  consentWord: 'Consent',
-  lookFirst: 'Look at first',
-  text: 'Note',
-  blocks: 'Plan',
-  to: 'To',
-  seen: 'What was seen',
-  birthDate: 'Birth date',
-  breathPeriodMs: 'Breath',
+  complaint: t('whatBringsThem'),
+  complaintScore: t('howMuch'),
+  complaintRegion: t('place'),
+  complaintSide: t('side'),
+  changed: t('whatChanged'),
+  trainingSince: t('trainingSince'),
+  trainingNext: t('trainingNext'),
+  minutesAvailable: t('minutes'),
+  consent: t('mayTouched'),
+  consentWord: t('consent'),
+  lookFirst: t('lookFirst'),
+  text: t('note'),
+  blocks: t('plan'),
+  to: t('to'),
+  seen: t('whatSeen'),
+  birthDate: t('birthDate'),
+  breathPeriodMs: t('breath'),
 };
 
 const spaced = (name: string) =>
   name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`).replace(/^./, (letter) => letter.toUpperCase());
 
 function valueWords(value: unknown, nameOf: (block: { readonly entryId: string }) => string): string {
-  if (value === null || value === undefined || value === '') return 'nothing';
+  if (value === null || value === undefined || value === '') return t('nothing');
   if (Array.isArray(value))
     return value.length === 0
-      ? 'nothing'
+      ? t('nothing')
       : value
           .map((each) =>
             typeof each === 'object' && each !== null && 'entryId' in each

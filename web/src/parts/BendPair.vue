@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { formatValue, type ReferenceBand } from '@pace-bend/core/measure';
 import type { Motion, Side } from '@pace-bend/core/body';
 import { arcPath, pointAt, shareOfFan, type FanGeometry } from './fan.ts';
+import { t } from '../words/parts.ts';
 
 /**
  * The bend pair: two mirrored fans, left and right, opening from the middle, with the reference band and a notch at
@@ -59,8 +60,8 @@ const drawn = computed(() =>
 const label = computed(() =>
   props.fans
     .map((fan) => {
-      const now = fan.now === null ? 'not measured' : formatValue(fan.now, props.motion.unit);
-      return `${fan.side} ${now}${fan.low ? ', short' : ''}${fan.baseline === null ? '' : `, baseline ${formatValue(fan.baseline, props.motion.unit)}`}`;
+      const now = fan.now === null ? t('notMeasured') : formatValue(fan.now, props.motion.unit);
+      return `${fan.side} ${now}${fan.low ? t('short') : ''}${fan.baseline === null ? '' : t('baseline', { value: formatValue(fan.baseline, props.motion.unit) })}`;
     })
     .join('; '),
 );

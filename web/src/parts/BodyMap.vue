@@ -4,6 +4,7 @@ import { bodyMap, MAP_VIEWS, PATH_SCALE, type MapRegion, type MapView, type Regi
 import ChoiceRow from './ChoiceRow.vue';
 import FigureDrawing from './FigureDrawing.vue';
 import { touchedRegion } from './touchedRegion.ts';
+import { t } from '../words/parts.ts';
 
 /** The body from a side of one's choice, with its muscles to point at: by finger, by pointer, by keys. */
 const props = withDefaults(
@@ -18,12 +19,12 @@ const props = withDefaults(
 const emit = defineEmits<{ choose: [region: MapRegion] }>();
 
 const VIEW_WORDS: Readonly<Record<MapView, string>> = {
-  front: 'Front',
-  back: 'Back',
-  right: 'Right side',
-  left: 'Left side',
-  sole: 'Sole',
-  hand: 'Hand',
+  front: t('front'),
+  back: t('back'),
+  right: t('rightSide'),
+  left: t('leftSide'),
+  sole: t('sole'),
+  hand: t('hand'),
 };
 /** A finger that lands beside a muscle means the nearest one, within this many centimetres. */
 const REACH_CM = 7;
@@ -42,7 +43,7 @@ watch(
 );
 const pointed = ref<MapRegion | null>(null);
 const isChosen = ({ id, side }: MapRegion) => props.chosen.includes(id) && (props.side === undefined || !side || side === props.side);
-const nameOf = ({ words, side, deep }: MapRegion) => `${words}${side ? `, ${side}` : ''}${deep ? ', deep' : ''}`;
+const nameOf = ({ words, side, deep }: MapRegion) => `${words}${side ? `, ${side}` : ''}${deep ? t('deep') : ''}`;
 
 function onTouch(event: MouseEvent): void {
   const region = touchedRegion(event, map.value.regions, REACH_CM);
@@ -53,7 +54,7 @@ function onTouch(event: MouseEvent): void {
 <template>
   <div class="map">
     <ChoiceRow
-      label="Seen from"
+      :label="t('seenFrom')"
       :options="MAP_VIEWS.map((value) => ({ value, label: VIEW_WORDS[value] }))"
       :value="view"
       @change="(to) => to && (view = to)"
@@ -86,7 +87,7 @@ function onTouch(event: MouseEvent): void {
         />
       </g>
     </FigureDrawing>
-    <p class="soft said" aria-live="polite">{{ pointed ? nameOf(pointed) : 'Point at a muscle' }}</p>
+    <p class="soft said" aria-live="polite">{{ pointed ? nameOf(pointed) : t('pointMuscle') }}</p>
   </div>
 </template>
 

@@ -4,6 +4,7 @@ import { dayExample, formatDay, isDay, readTypedDay } from '@pace-bend/core/reco
 import { usePractice } from '../stores/practice.ts';
 import { dayInWords, dayOrder } from './typedDays.ts';
 import TextInput from './TextInput.vue';
+import { t } from '../words/parts.ts';
 
 /**
  * A day, typed as one is used to or picked from the calendar; how it was read stands beneath in words. What it holds is the day (`YYYY-MM-DD`),
@@ -99,7 +100,7 @@ function close(open: boolean): void {
         @change="touched = true"
       />
       <button v-if="!readOnly" type="button" class="pick" :aria-expanded="isOpen" @click="isOpen = !isOpen">
-        <span class="sr-only">Open the calendar</span>
+        <span class="sr-only">{{ t('openCalendar') }}</span>
         <svg viewBox="0 0 16 16" width="16" height="16" aria-hidden="true">
           <path d="M2 4h12v10H2zM2 7h12M5 2v3M11 2v3" fill="none" stroke="currentColor" stroke-width="1.4" />
         </svg>
@@ -109,7 +110,7 @@ function close(open: boolean): void {
           open
           autofocus
           input-read-only
-          aria-label="Calendar"
+          :aria-label="t('calendar')"
           value-format="YYYY-MM-DD"
           :value="(isDay(held) ? held : undefined) as never"
           @update:value="pick"

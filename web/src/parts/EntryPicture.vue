@@ -4,6 +4,7 @@ import type { Position } from '@pace-bend/core/body';
 import { entryScene, type Entry } from '@pace-bend/core/catalogue';
 import { drawScene, sceneWords } from '@pace-bend/core/figure';
 import FigureDrawing from './FigureDrawing.vue';
+import { t } from '../words/parts.ts';
 
 /** An entry drawn in its own position: in the set-up, at the edge, or on the way. */
 const props = withDefaults(
@@ -34,7 +35,7 @@ const drawing = computed(() =>
     ...(props.side ? { side: props.side } : {}),
   }),
 );
-const label = computed(() => `${props.entry.name}, ${props.share < 0.5 ? 'set-up' : 'at the end'}: ${sceneWords(scene.value)}`);
+const label = computed(() => `${props.entry.name}, ${props.share < 0.5 ? 'set-up' : t('atTheEnd')}: ${sceneWords(scene.value)}`);
 </script>
 
 <template>

@@ -2,6 +2,7 @@
 import { MARK_NAMES, MARK_WORDS, markSample } from '@pace-bend/core/figure';
 import FigureDrawing from './FigureDrawing.vue';
 import SheetDialog from './SheetDialog.vue';
+import { t } from '../words/parts.ts';
 
 /** Every mark of the figures with its one meaning. */
 const open = defineModel<boolean>('open', { required: true });
@@ -9,15 +10,14 @@ const marks = MARK_NAMES.map((name) => ({ name, words: MARK_WORDS[name], drawing
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" title="What the marks mean" :width="680">
+  <SheetDialog v-model:open="open" :title="t('whatMarksMean')" :width="680">
     <ul>
       <li v-for="mark in marks" :key="mark.name">
         <FigureDrawing :drawing="mark.drawing" :size="52" /><span>{{ mark.words }}</span>
       </li>
     </ul>
     <p class="soft">
-      Full green is what is worked on where it faces you; hatched with a broken edge it lies under other muscles or on the far side. The
-      dashed outline is where the limb comes from. A blue hand works; a light one with a lock keeps its place. The far limb is lighter.
+      {{ t('fullGreenWhatWorked') }}
     </p>
   </SheetDialog>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Upload, { UploadDragger } from 'ant-design-vue/es/upload';
 import { computed, ref } from 'vue';
+import { t } from '../words/parts.ts';
 
 /** A file to be read in here: chosen, or dropped where there is room for that. Nothing is sent anywhere by choosing it. */
 const props = withDefaults(
@@ -24,7 +25,7 @@ function take(file: File): false {
   return false;
 }
 const refuse = () => {
-  refused.value = `This is no file of these kinds: ${endings.value.join(', ')}.`;
+  refused.value = t('noFileTheseKinds', { value: endings.value.join(', ') });
 };
 </script>
 
@@ -40,7 +41,7 @@ const refuse = () => {
       @reject="refuse"
     >
       <span :class="drop ? 'area' : 'choice'"
-        >{{ label }}<span v-if="drop" class="soft small">or drop it here: {{ endings.join(', ') }}</span></span
+        >{{ label }}<span v-if="drop" class="soft small">{{ t('dropHere', { endings: endings.join(', ') }) }}</span></span
       >
     </component>
     <p v-if="refused" class="wrong small" role="alert">{{ refused }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../words/parts.ts';
 /** Digits under a thumb, for a field that has the focus and keeps it: no keyboard of the machine covers what is being read. */
 defineProps<{ label: string; next: string }>();
 defineEmits<{ digit: [text: string]; erase: []; next: [] }>();
@@ -12,13 +13,13 @@ const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '−'] as c
       :key="key"
       type="button"
       class="num"
-      :aria-label="key === '−' ? 'minus' : key === '.' ? 'point' : key"
+      :aria-label="key === '−' ? t('minus') : key === '.' ? t('point') : key"
       @pointerdown.prevent
       @click="$emit('digit', key)"
     >
       {{ key }}
     </button>
-    <button type="button" class="erase" aria-label="Erase a digit" @pointerdown.prevent @click="$emit('erase')">⌫</button>
+    <button type="button" class="erase" :aria-label="t('eraseDigit')" @pointerdown.prevent @click="$emit('erase')">⌫</button>
     <button type="button" class="next" @pointerdown.prevent @click="$emit('next')">{{ next }}</button>
   </div>
 </template>

@@ -4,6 +4,7 @@ import type { Motion, Side } from '@pace-bend/core/body';
 import { drawMotion, motionScene, viewWords } from '@pace-bend/core/figure';
 import type { ReferenceBand } from '@pace-bend/core/measure';
 import FigureDrawing from './FigureDrawing.vue';
+import { t } from '../words/parts.ts';
 
 /**
  * A motion in its test position, posed from joint angles: the limb at today's angle on each side, the reference as a wedge about the
@@ -57,7 +58,14 @@ const label = computed(() => {
   const wanted = Object.entries(props.asked)
     .map(([side, value]) => `${side} ${Math.round(value)}${unit === 'deg' ? '°' : ' cm'}`)
     .join(', ');
-  return `${name}, ${testPosition}, seen from ${viewWords(motionScene(id).scene)}${props.toRead && props.toRead !== 'midline' ? `, the ${props.toRead} side` : ''}${said ? `: ${said}` : ''}${wanted ? `; asked for: ${wanted}` : ''}`;
+  return t('seenFrom2', {
+    name,
+    testPosition,
+    view: viewWords(motionScene(id).scene),
+    what: props.toRead && props.toRead !== 'midline' ? t('theSide', { toRead: props.toRead }) : '',
+    what2: said ? `: ${said}` : '',
+    what3: wanted ? t('askedFor', { wanted }) : '',
+  });
 });
 </script>
 

@@ -3,6 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { watch } from 'vue';
 import type { ApiProblem } from '../api/api.ts';
 import { useSession } from '../stores/session.ts';
+import { t } from '../words/parts.ts';
 
 /** Something went wrong: what, and what to do. Where it was only that nobody was signed in, it is tried again as soon as somebody is. */
 const props = defineProps<{ problem: ApiProblem; retry?: () => unknown }>();
@@ -21,7 +22,7 @@ watch(
     <p>{{ problem.message }}</p>
     <p v-if="problem.whatNow" class="soft">{{ problem.whatNow }}</p>
     <slot />
-    <Button v-if="retry" @click="retry()">Try again</Button>
+    <Button v-if="retry" @click="retry()">{{ t('tryAgain') }}</Button>
   </div>
 </template>
 

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { usePractice } from '../stores/practice.ts';
 import { savePng, saveSvg } from './savePicture.ts';
 import { dayInWords } from './typedDays.ts';
+import { t } from '../words/parts.ts';
 
 /** Hands a drawing over as a file: lines that stay sharp, or a picture. */
 const props = defineProps<{
@@ -20,7 +21,9 @@ const practice = usePractice();
 const unsaved = ref('');
 const caption = computed(() => ({
   title: props.title,
-  source: [props.from, `${practice.practice?.name ?? ''}, ${dayInWords(practice.today)}. Drawn by Pace Bend.`].filter(Boolean).join(' '),
+  source: [props.from, t('drawnPaceBend', { what: practice.practice?.name ?? '', dayIn: dayInWords(practice.today) })]
+    .filter(Boolean)
+    .join(' '),
 }));
 
 async function save(as: 'svg' | 'png'): Promise<void> {
@@ -32,7 +35,7 @@ async function save(as: 'svg' | 'png'): Promise<void> {
     if (as === 'svg') saveSvg(svg, name, caption.value);
     else await savePng(svg, name, caption.value);
   } catch (error) {
-    unsaved.value = `The picture could not be made: ${error instanceof Error ? error.message : String(error)}`;
+    unsaved.value = t('pictureCouldNotMade', { what: error instanceof Error ? error.message : String(error) });
   }
 }
 </script>
@@ -40,10 +43,10 @@ async function save(as: 'svg' | 'png'): Promise<void> {
 <template>
   <span class="save small no-print">
     <button type="button" class="link" @click="save('svg')">
-      Save SVG<span class="sr-only"> of {{ what }}</span>
+      {{ t('saveSvg') }}<span class="sr-only"> {{ t('of', { what }) }}</span>
     </button>
     <button type="button" class="link" @click="save('png')">
-      Save PNG<span class="sr-only"> of {{ what }}</span>
+      {{ t('savePng') }}<span class="sr-only"> {{ t('of', { what }) }}</span>
     </button>
     <span v-if="unsaved" class="wrong" role="alert">{{ unsaved }}</span>
   </span>

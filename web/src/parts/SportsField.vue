@@ -6,6 +6,7 @@ import { LIMITS } from '@pace-bend/core/record';
 import { findSports, playedSports, rolesIn, type AthleteSport, type Sport } from '@pace-bend/core/sport';
 import { usePractice } from '../stores/practice.ts';
 import PickOne from './PickOne.vue';
+import { t } from '../words/parts.ts';
 
 /** What somebody does: one sport or more, each with what it offers and no more. Only sports the practice serves are offered. */
 const props = withDefaults(defineProps<{ sports: readonly AthleteSport[]; disabled?: boolean; most?: number }>(), {
@@ -55,13 +56,13 @@ function chooseDiscipline(at: number, sport: Sport, value: string): void {
 }
 const NOTHING = '-';
 const orNothing = (list: readonly { readonly id: string; readonly name: string }[]) => [
-  { value: NOTHING, label: 'not said' },
+  { value: NOTHING, label: t('notSaid') },
   ...list.map((each) => ({ value: each.id, label: each.name })),
 ];
 const SIDES = [
-  { value: NOTHING, label: 'not said' },
-  { value: 'left', label: 'left' },
-  { value: 'right', label: 'right' },
+  { value: NOTHING, label: t('notSaid') },
+  { value: 'left', label: t('left') },
+  { value: 'right', label: t('right') },
 ];
 const place = (i: number) => (props.sports.length > 1 ? ` ${i + 1}` : '');
 
@@ -73,7 +74,7 @@ function picksOf(i: number, entry: AthleteSport, sport: Sport | null, roles: Ret
       ? [
           {
             id: 'discipline',
-            label: `Discipline${place(i)}`,
+            label: t('discipline', { place: place(i) }),
             value: entry.discipline ?? NOTHING,
             options: orNothing(sport.disciplines),
             choose: (to: string) => chooseDiscipline(i, sport, to),
@@ -84,7 +85,7 @@ function picksOf(i: number, entry: AthleteSport, sport: Sport | null, roles: Ret
       ? [
           {
             id: 'role',
-            label: `Role${place(i)}`,
+            label: t('role', { place: place(i) }),
             value: entry.role ?? NOTHING,
             options: orNothing(roles),
             choose: (to: string) => set(i, { role: given(to) }),
@@ -107,16 +108,16 @@ function picksOf(i: number, entry: AthleteSport, sport: Sport | null, roles: Ret
 </script>
 
 <template>
-  <div class="sports" role="group" aria-label="Sport">
+  <div class="sports" role="group" :aria-label="t('sport2')">
     <div v-for="({ entry, sport, roles }, i) in rows" :key="i" class="sport">
       <div class="field">
-        <label :for="`${id}-sport-${i}`">Sport{{ place(i) }}</label>
+        <label :for="`${id}-sport-${i}`">{{ t('sport', { place: place(i) }) }}</label>
         <PickOne
           :input-id="`${id}-sport-${i}`"
-          :label="`Sport${place(i)}`"
+          :label="t('sport', { place: place(i) })"
           search
           found
-          nothing="No sport of this name is served here"
+          :nothing="t('noSportNameServed')"
           :value="entry.sportId"
           :options="choices(sport)"
           :disabled="disabled"
@@ -136,14 +137,14 @@ function picksOf(i: number, entry: AthleteSport, sport: Sport | null, roles: Ret
         />
       </div>
       <div v-if="!sport?.standsFor || entry.words !== '' || sport.standsFor === 'another'" class="field">
-        <label :for="`${id}-words-${i}`">{{ sport?.standsFor === 'another' ? 'Which one' : 'In words' }}</label>
+        <label :for="`${id}-words-${i}`">{{ sport?.standsFor === 'another' ? t('whichOne') : t('inWords') }}</label>
         <Input
           :id="`${id}-words-${i}`"
           :value="entry.words"
           :maxlength="LIMITS.sportWords"
           :disabled="disabled"
           autocomplete="off"
-          placeholder="Position, distance"
+          :placeholder="t('positionDistance')"
           @change="(event) => set(i, { words: (event.target as HTMLInputElement).value })"
         />
       </div>
@@ -151,7 +152,7 @@ function picksOf(i: number, entry: AthleteSport, sport: Sport | null, roles: Ret
         v-if="!disabled"
         type="button"
         class="link small"
-        :aria-label="`Remove ${sport?.name ?? 'this sport'}`"
+        :aria-label="t('remove2', { what: sport?.name ?? t('thisSport') })"
         @click="
           emit(
             'change',
@@ -159,18 +160,18 @@ function picksOf(i: number, entry: AthleteSport, sport: Sport | null, roles: Ret
           )
         "
       >
-        Remove
+        {{ t('remove') }}
       </button>
     </div>
     <div v-if="sports.length === 0" class="field">
-      <label :for="`${id}-first`">Sport</label>
+      <label :for="`${id}-first`">{{ t('sport2') }}</label>
       <PickOne
         :input-id="`${id}-first`"
-        label="Sport"
+        :label="t('sport2')"
         search
         found
-        placeholder="Choose or type"
-        nothing="No sport of this name is served here"
+        :placeholder="t('chooseType')"
+        :nothing="t('noSportNameServed')"
         :value="null"
         :options="choices(null)"
         :disabled="disabled"
@@ -182,7 +183,7 @@ function picksOf(i: number, entry: AthleteSport, sport: Sport | null, roles: Ret
       v-else-if="!disabled && sports.length < most && offered.length > 0"
       class="add"
       @click="choose(sports.length, offered.find((each) => !each.standsFor)?.id ?? offered[0]!.id)"
-      >Add a sport</Button
+      >{{ t('addSport') }}</Button
     >
   </div>
 </template>

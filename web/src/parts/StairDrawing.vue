@@ -7,6 +7,7 @@ import PhaseFills from './PhaseFills.vue';
 import { layOutStair, type StairLayout } from './stair.ts';
 import StairLive from './StairLive.vue';
 import StairPlayhead from './StairPlayhead.vue';
+import { t } from '../words/parts.ts';
 
 /** The stair: treads are holds, hatched columns contractions, risers advances. The same drawing carries the playhead at the table. */
 const props = withDefaults(
@@ -112,7 +113,7 @@ const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
       <template v-if="furthest !== null && stair.shows(furthest)">
         <path :d="`M${stair.left} ${stair.yAt(furthest)}H${stair.right}`" class="furthest" />
         <text :x="stair.right - 4" :y="stair.yAt(furthest) - 6" text-anchor="end" class="furthest-words">
-          no further than {{ formatNumber(furthest, Number.isInteger(furthest) ? 0 : 1) }}{{ unitSign }}
+          {{ t('noFurtherThan', { number: formatNumber(furthest, Number.isInteger(furthest) ? 0 : 1), unitSign }) }}
         </text>
       </template>
       <path :d="stair.path" class="limb" />

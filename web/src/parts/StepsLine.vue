@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { STEPS, type Step } from '@pace-bend/core/record';
+import { t } from '../words/parts.ts';
 
 /** The steps of the open visit, rising across the top as one bent line. */
 const props = defineProps<{ visitId: string; step: Step }>();
@@ -19,7 +20,7 @@ const parts = computed(() =>
 </script>
 
 <template>
-  <nav class="steps" aria-label="Steps of the visit">
+  <nav class="steps" :aria-label="t('stepsVisit')">
     <svg width="100%" height="46" :viewBox="`0 0 ${WIDTH * STEPS.length} 46`" preserveAspectRatio="none" aria-hidden="true">
       <path v-for="(part, i) in parts" :key="part.step" :d="part.path" :class="{ reached: part.reached, on: i === current }" />
     </svg>

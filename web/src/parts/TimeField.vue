@@ -3,13 +3,14 @@ import { computed, ref, watch } from 'vue';
 import { formatClock, readTypedTime } from '@pace-bend/core/record';
 import { usePractice } from '../stores/practice.ts';
 import TextInput from './TextInput.vue';
+import { t } from '../words/parts.ts';
 
 /**
  * A time of day, typed as one is used to. What it holds is the time (`HH:MM`), or what was typed while that is none; how it was read stands
  * beneath where it was typed otherwise.
  */
 const props = withDefaults(defineProps<{ id: string; value: string; label?: string; wrong?: string | null | undefined }>(), {
-  label: 'Time',
+  label: t('time'),
   wrong: undefined,
 });
 const emit = defineEmits<{ 'update:value': [held: string] }>();

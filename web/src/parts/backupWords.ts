@@ -1,22 +1,19 @@
 import type { KeepingPage } from '@pace-bend/core/keeping';
+import { t } from '../words/parts.ts';
 
 type Backups = KeepingPage['backups'];
 
 /** Where somebody who is erased today still stands, and until when. `who` begins the sentence. */
-export function stillStandsIn(backups: Backups, dayWords: (day: string) => string, who = 'They still stand'): string {
-  if (backups.length === 0) return 'No backup is noted here. Copies made by other means are not known here.';
-  const many = backups.length === 1 ? 'one backup' : `${backups.length} backups`;
+export function stillStandsIn(backups: Backups, dayWords: (day: string) => string, who = t('theyStillStand')): string {
+  if (backups.length === 0) return t('noBackupNotedHere');
+  const many = backups.length === 1 ? t('oneBackup') : t('backups', { count: backups.length });
   const ends = backups.flatMap(({ goesOn }) => goesOn ?? []).sort();
   const open = backups.length - ends.length;
   const last = ends.at(-1);
   const sentences = [
-    `${who} in ${many} noted here`,
-    ...(open === 0 ? [`the last of them goes with the first backup made on ${dayWords(last!)} or after`] : []),
-    ...(open === 0
-      ? []
-      : [
-          `${open === backups.length ? 'no day is set on which they go' : `for ${open} of them no day is set on which they go`}: “npm run backup -- --days 30” sets one`,
-        ]),
+    t('notedHere', { who, many }),
+    ...(open === 0 ? [t('lastThemGoesFirst', { day: dayWords(last!) })] : []),
+    ...(open === 0 ? [] : [t('npmRunBackupDays', { what: open === backups.length ? t('noDaySetWhich') : t('themNoDaySet', { open }) })]),
   ];
-  return `${sentences.join('; ')}. Copies made by other means are not known here.`;
+  return t('copiesMadeOtherMeans', { sentences: sentences.join('; ') });
 }

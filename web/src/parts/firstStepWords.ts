@@ -1,4 +1,5 @@
 import type { FirstStepId } from '@pace-bend/core/record';
+import { t } from '../words/parts.ts';
 
 interface Way {
   readonly label: string;
@@ -10,39 +11,39 @@ export const FIRST_STEP_WORDS: Readonly<
   Record<FirstStepId, { readonly title: string; readonly what: string; readonly ways: readonly Way[] }>
 > = {
   sports: {
-    title: 'Sport and squads',
-    what: 'The sports you serve set what is measured first, what is trained and which demands a range is held against. Squads are how you find people.',
+    title: t('sportSquads'),
+    what: t('sportsYouServeSet'),
     ways: [
-      { label: 'Choose the sports', to: '/practice/sports' },
-      { label: 'Make a squad', to: '/squad' },
+      { label: t('chooseSports'), to: '/practice/sports' },
+      { label: t('makeSquad'), to: '/squad' },
     ],
   },
   scope: {
-    title: 'Scope and local rule',
-    what: 'What your licence and local rule allow. Until you say otherwise no joint is mobilized and the front of the neck is left alone.',
-    ways: [{ label: 'Set the scope', to: '/practice/scope' }],
+    title: t('scopeLocalRule'),
+    what: t('whatYourLicenceLocal'),
+    ways: [{ label: t('setScope'), to: '/practice/scope' }],
   },
   people: {
-    title: 'People',
-    what: 'An account for everybody who works here. Coaches see ranges and readiness, never reasons.',
-    ways: [{ label: 'Add an account', to: '/practice/people' }],
+    title: t('people'),
+    what: t('accountEverybodyWhoWorks'),
+    ways: [{ label: t('addAccount'), to: '/practice/people' }],
   },
   events: {
-    title: 'Events',
-    what: 'A race or match ahead changes what is proposed and what is cautioned.',
+    title: t('events'),
+    what: t('raceMatchAheadChanges'),
     ways: [],
   },
   athlete: {
-    title: 'First athlete',
-    what: 'Add one by hand, or import a whole squad from a table.',
+    title: t('firstAthlete'),
+    what: t('addOneHandImport'),
     ways: [
-      { label: 'Add an athlete', to: '/squad' },
-      { label: 'Import a squad', to: '/squad/read-in' },
+      { label: t('addAthlete'), to: '/squad' },
+      { label: t('importSquad'), to: '/squad/read-in' },
     ],
   },
   error: {
-    title: 'Your own measuring error',
-    what: 'Measure a few people twice. From then on a change is judged by your error instead of a default.',
-    ways: [{ label: 'Plan a study', to: '/practice/error' }],
+    title: t('yourOwnMeasuringError'),
+    what: t('measureFewPeopleTwice'),
+    ways: [{ label: t('planStudy'), to: '/practice/error' }],
   },
 };

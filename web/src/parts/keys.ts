@@ -1,3 +1,4 @@
+import { t } from '../words/parts.ts';
 /**
  * Every key, once: the sheet of keys, the README's table and, at the table, the handlers and the words on the buttons are made from it.
  */
@@ -40,34 +41,34 @@ interface TableKey extends KeyRow {
 }
 
 export const TABLE_KEYS: readonly TableKey[] = [
-  { act: 'space', keys: ['Space', 'Page ↓ held'], codes: [' '], what: 'begin, hold here, go on' },
-  { act: 'next', keys: ['→', 'Page ↓'], codes: ['ArrowRight'], what: 'next; the pedal also begins, goes on and ends' },
-  { act: 'again', keys: ['←', 'Page ↑'], codes: ['ArrowLeft'], what: 'again; pressed at once, the one before' },
-  { act: 'more', keys: ['+', 'Page ↑ held'], codes: ['+', '='], what: 'one more round of this side' },
-  { act: 'leave', keys: ['X', 'both Page keys held'], codes: ['x'], what: 'leave the rest of this side' },
-  { act: 'until', keys: ['U', 'both Page keys'], codes: ['u'], what: 'until it softens; again: it has' },
-  { act: 'drift', keys: ['W'], codes: ['w'], what: 'wrong direction: show the press again' },
-  { act: 'brace', keys: ['B'], codes: ['b'], what: 'breath held, bracing: ease off' },
-  { act: 'other', keys: ['O'], codes: ['o'], what: 'the other side now' },
-  { act: 'swap', keys: ['S'], codes: ['s'], what: 'swap: S and a digit' },
-  { act: 'add', keys: ['A'], codes: ['a'], what: 'add here: A and a digit' },
-  { act: 'found', keys: ['P'], codes: ['p'], what: 'found: a point in the muscle that is worked on' },
-  { act: 'undo', keys: ['Z'], codes: ['z'], what: 'take the last key back, within five seconds' },
+  { act: 'space', keys: ['Space', t('pageHeld')], codes: [' '], what: t('beginHoldHereGo') },
+  { act: 'next', keys: ['→', t('page')], codes: ['ArrowRight'], what: t('nextPedalAlsoBegins') },
+  { act: 'again', keys: ['←', t('page2')], codes: ['ArrowLeft'], what: t('againPressedOnceOne') },
+  { act: 'more', keys: ['+', t('pageHeld2')], codes: ['+', '='], what: t('oneMoreRoundSide') },
+  { act: 'leave', keys: ['X', t('bothPageKeysHeld')], codes: ['x'], what: t('leaveRestSide') },
+  { act: 'until', keys: ['U', t('bothPageKeys')], codes: ['u'], what: t('untilSoftensAgain') },
+  { act: 'drift', keys: ['W'], codes: ['w'], what: t('wrongDirectionShowPress') },
+  { act: 'brace', keys: ['B'], codes: ['b'], what: t('breathHeldBracingEase') },
+  { act: 'other', keys: ['O'], codes: ['o'], what: t('otherSideNow') },
+  { act: 'swap', keys: ['S'], codes: ['s'], what: t('swapSDigit') },
+  { act: 'add', keys: ['A'], codes: ['a'], what: t('addHereDigit') },
+  { act: 'found', keys: ['P'], codes: ['p'], what: t('foundPointMuscleWorked') },
+  { act: 'undo', keys: ['Z'], codes: ['z'], what: t('takeLastKeyBack') },
   { act: 'digit', keys: ['0–9'], codes: ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9'], what: 'discomfort' },
   {
     act: 'edge',
     keys: ['E', '.'],
     codes: ['e', '.', ','],
-    what: 'edge now: E and its last two digits; the fields where something is to be read',
+    what: t('edgeNowELast'),
   },
-  { act: 'erase', keys: ['Backspace'], codes: ['Backspace'], what: 'take back a digit of the edge' },
-  { act: 'number', keys: ['N'], codes: ['n'], what: 'ask for a number: each round, at end range, never' },
-  { act: 'muted', keys: ['M'], codes: ['m'], what: 'sounds on or off' },
-  { act: 'spoken', keys: ['V'], codes: ['v'], what: 'spoken cues on or off' },
-  { act: 'far', keys: ['F'], codes: ['f'], what: 'far view, read from two and a half metres, or near' },
-  { act: 'refer', keys: ['R'], codes: ['r'], what: 'stop and refer: the run ends, the referral opens' },
-  { act: 'stop', keys: ['Esc', 'Page ↓ twice'], codes: ['Escape'], what: 'stop' },
-  { act: 'enter', keys: ['Enter'], codes: ['Enter'], what: 'at the end: measure again' },
+  { act: 'erase', keys: ['Backspace'], codes: ['Backspace'], what: t('takeBackDigitEdge') },
+  { act: 'number', keys: ['N'], codes: ['n'], what: t('askNumberEachRound') },
+  { act: 'muted', keys: ['M'], codes: ['m'], what: t('soundsOff') },
+  { act: 'spoken', keys: ['V'], codes: ['v'], what: t('spokenCuesOff') },
+  { act: 'far', keys: ['F'], codes: ['f'], what: t('farViewReadFrom') },
+  { act: 'refer', keys: ['R'], codes: ['r'], what: t('stopReferRunEnds') },
+  { act: 'stop', keys: [t('esc'), t('pageTwice')], codes: ['Escape'], what: 'stop' },
+  { act: 'enter', keys: ['Enter'], codes: ['Enter'], what: t('endMeasureAgain') },
 ];
 
 /** What a key does elsewhere. A row without an act is a field's own. */
@@ -119,121 +120,121 @@ interface PageKey extends KeyRow {
 
 const PAGES: readonly { readonly title: string; readonly rows: readonly PageKey[] }[] = [
   {
-    title: 'Anywhere',
+    title: t('anywhere'),
     rows: [
-      { act: 'find', keys: ['/'], what: 'find an athlete' },
-      { act: 'sheet', keys: ['?'], what: 'this sheet' },
-      { act: 'legend', keys: ['L'], what: 'what the marks in the figures mean' },
-      { act: 'cautions', keys: ['C'], what: 'cautions of the open visit or athlete, in full' },
-      { act: 'refer', keys: ['R'], what: 'in a visit: write the referral' },
-      { act: 'nextStep', keys: ['Alt N'], what: 'in a visit: the next step' },
+      { act: 'find', keys: ['/'], what: t('findAthlete') },
+      { act: 'sheet', keys: ['?'], what: t('thisSheet') },
+      { act: 'legend', keys: ['L'], what: t('whatMarksFiguresMean') },
+      { act: 'cautions', keys: ['C'], what: t('cautionsOpenVisitAthlete') },
+      { act: 'refer', keys: ['R'], what: t('visitWriteReferral') },
+      { act: 'nextStep', keys: [t('altN')], what: t('visitNextStep') },
     ],
   },
   {
-    title: 'The day',
+    title: t('theDay'),
     rows: [
-      { act: 'visitEarlierLater', keys: ['Alt ↑', 'Alt ↓'], what: 'move the visit by five minutes; with Shift fifteen' },
-      { act: 'visitLength', keys: ['Alt ←', 'Alt →'], what: 'shorten, lengthen' },
-      { act: 'cancelVisit', keys: ['Del'], what: 'cancel the visit' },
-      { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
+      { act: 'visitEarlierLater', keys: [t('alt'), t('alt2')], what: t('moveVisitFiveMinutes') },
+      { act: 'visitLength', keys: [t('alt3'), t('alt4')], what: t('shortenLengthen') },
+      { act: 'cancelVisit', keys: [t('del')], what: t('cancelVisit') },
+      { act: 'undo', keys: [t('ctrlZ')], what: 'undo' },
     ],
   },
   {
-    title: 'Arriving',
+    title: t('arriving'),
     rows: [
-      { act: 'allWell', keys: ['A'], what: 'none of the stop questions' },
-      { act: 'sameTouch', keys: ['S'], what: 'may be touched: same as last time' },
-      { act: 'takeIn', keys: ['T'], what: 'apply how they are today' },
-      { act: 'answerToday', keys: ['D'], what: 'today’s answers: enter or correct them' },
+      { act: 'allWell', keys: ['A'], what: t('noneStopQuestions') },
+      { act: 'sameTouch', keys: ['S'], what: t('mayTouchedSameLast') },
+      { act: 'takeIn', keys: ['T'], what: t('applyHowTheyToday') },
+      { act: 'answerToday', keys: ['D'], what: t('todaysAnswersEnterCorrect') },
     ],
   },
   {
-    title: 'The morning',
+    title: t('theMorning'),
     rows: [
-      { act: 'otherPerson', keys: ['↑', '↓'], what: 'another person' },
-      { act: 'openPerson', keys: ['Enter'], what: 'twelve weeks of the person' },
-      { act: 'askAgain', keys: ['A'], what: 'a check-in page for the person' },
+      { act: 'otherPerson', keys: ['↑', '↓'], what: t('anotherPerson') },
+      { act: 'openPerson', keys: ['Enter'], what: t('twelveWeeksPerson') },
+      { act: 'askAgain', keys: ['A'], what: t('checkPagePerson') },
     ],
   },
   {
-    title: 'Load',
+    title: t('load'),
     rows: [
-      { keys: ['↑', '↓', '←', '→'], what: 'another day, another person' },
-      { keys: ['0–9'], what: 'a session: minutes, a space or x, how hard (60 7)' },
-      { keys: ['Enter'], what: 'keep it and go down' },
-      { keys: ['Del'], what: 'remove the day’s sessions' },
-      { keys: ['Ctrl V'], what: 'paste from a spreadsheet, a cell a day' },
-      { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
+      { keys: ['↑', '↓', '←', '→'], what: t('anotherDayAnotherPerson') },
+      { keys: ['0–9'], what: t('sessionMinutesSpaceX') },
+      { keys: ['Enter'], what: t('keepGoDown') },
+      { keys: [t('del')], what: t('removeDaysSessions') },
+      { keys: [t('ctrlV')], what: t('pasteFromSpreadsheetCell') },
+      { act: 'undo', keys: [t('ctrlZ')], what: 'undo' },
     ],
   },
   {
-    title: 'What if',
+    title: t('whatIf'),
     rows: [
-      { act: 'pickSchedule', keys: ['1', '2', '3', '4'], what: 'choose a schedule' },
-      { act: 'fewerMore', keys: ['−', '+'], what: 'visits a week fewer, more' },
-      { act: 'homeWork', keys: ['H'], what: 'home work on five days, or none' },
+      { act: 'pickSchedule', keys: ['1', '2', '3', '4'], what: t('chooseSchedule') },
+      { act: 'fewerMore', keys: ['−', '+'], what: t('visitsWeekFewerMore') },
+      { act: 'homeWork', keys: ['H'], what: t('homeWorkFiveDays') },
     ],
   },
   {
-    title: 'Season',
+    title: t('season'),
     rows: [
-      { keys: ['Tab'], what: 'the next edge, event or block of the line' },
-      { act: 'moveEdge', keys: ['←', '→'], what: 'move the edge by a day; with Shift a week' },
-      { keys: ['Enter'], what: 'open the block or the event' },
-      { act: 'bookDue', keys: ['1', '2', '3', '4', '5', '6'], what: 'book the visit named in a row of who is due' },
-      { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
-      { act: 'redo', keys: ['Ctrl Shift Z'], what: 'redo' },
+      { keys: ['Tab'], what: t('nextEdgeEventBlock') },
+      { act: 'moveEdge', keys: ['←', '→'], what: t('moveEdgeDayShift') },
+      { keys: ['Enter'], what: t('openBlockEvent') },
+      { act: 'bookDue', keys: ['1', '2', '3', '4', '5', '6'], what: t('bookVisitNamedRow') },
+      { act: 'undo', keys: [t('ctrlZ')], what: 'undo' },
+      { act: 'redo', keys: [t('ctrlShiftZ')], what: 'redo' },
     ],
   },
   {
-    title: 'The week',
+    title: t('theWeek'),
     rows: [
-      { act: 'otherSlot', keys: ['←', '→', '↑', '↓'], what: 'another time' },
-      { act: 'moveSlot', keys: ['Alt ←', 'Alt →', 'Alt ↑', 'Alt ↓'], what: 'move the visit there, or change two' },
-      { act: 'pinVisit', keys: ['P'], what: 'pin the visit: it stays put' },
-      { act: 'fillWeek', keys: ['F'], what: 'fill the week around the pins' },
-      { act: 'keepFree', keys: ['K'], what: 'keep a time free, or give it back' },
-      { act: 'takeOut', keys: ['Del'], what: 'remove the visit' },
-      { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
-      { act: 'redo', keys: ['Ctrl Shift Z'], what: 'redo' },
+      { act: 'otherSlot', keys: ['←', '→', '↑', '↓'], what: t('anotherTime') },
+      { act: 'moveSlot', keys: [t('alt3'), t('alt4'), t('alt'), t('alt2')], what: t('moveVisitThereChange') },
+      { act: 'pinVisit', keys: ['P'], what: t('pinVisitStaysPut') },
+      { act: 'fillWeek', keys: ['F'], what: t('fillWeekAroundPins') },
+      { act: 'keepFree', keys: ['K'], what: t('keepTimeFreeGive') },
+      { act: 'takeOut', keys: [t('del')], what: t('removeVisit') },
+      { act: 'undo', keys: [t('ctrlZ')], what: 'undo' },
+      { act: 'redo', keys: [t('ctrlShiftZ')], what: 'redo' },
     ],
   },
   {
-    title: 'Measuring',
+    title: t('measuring'),
     rows: [
-      { keys: ['0–9'], what: 'into the focused trial' },
-      { act: 'nextTrial', keys: ['Enter'], what: 'next trial, then the other side, then the next motion' },
-      { act: 'otherMotion', keys: ['↑', '↓'], what: 'another motion' },
-      { act: 'sameAsLeft', keys: ['='], what: 'right side: same as left' },
-      { act: 'addMotion', keys: ['Alt M'], what: 'add a motion' },
-      { act: 'whatToMeasure', keys: ['Alt P'], what: 'what to measure today' },
-      { act: 'lastSet', keys: ['Alt L'], what: 'the set of the last visit' },
-      { act: 'oneRound', keys: ['Alt R'], what: 'one round, position by position' },
-      { act: 'takeBackTrial', keys: ['Esc'], what: 'take back what was typed in this trial' },
+      { keys: ['0–9'], what: t('intoFocusedTrial') },
+      { act: 'nextTrial', keys: ['Enter'], what: t('nextTrialThenOther') },
+      { act: 'otherMotion', keys: ['↑', '↓'], what: t('anotherMotion') },
+      { act: 'sameAsLeft', keys: ['='], what: t('rightSideSameLeft') },
+      { act: 'addMotion', keys: [t('altM')], what: t('addMotion') },
+      { act: 'whatToMeasure', keys: [t('altP')], what: t('whatMeasureToday') },
+      { act: 'lastSet', keys: [t('altL')], what: t('setLastVisit') },
+      { act: 'oneRound', keys: [t('altR')], what: t('oneRoundPositionPosition') },
+      { act: 'takeBackTrial', keys: [t('esc')], what: t('takeBackWhatTyped') },
     ],
   },
   {
-    title: 'Planning',
+    title: t('planning'),
     rows: [
-      { act: 'undo', keys: ['Ctrl Z'], what: 'undo' },
-      { act: 'redo', keys: ['Ctrl Shift Z'], what: 'redo' },
-      { act: 'moveBlock', keys: ['Alt ←', 'Alt →'], what: 'move a block' },
-      { act: 'takeOut', keys: ['Del'], what: 'remove a block' },
-      { keys: ['Tab', '↑', '↓'], what: 'a handle of the stair: seconds, angle, effort; with Shift five steps, Home and End to the bounds' },
+      { act: 'undo', keys: [t('ctrlZ')], what: 'undo' },
+      { act: 'redo', keys: [t('ctrlShiftZ')], what: 'redo' },
+      { act: 'moveBlock', keys: [t('alt3'), t('alt4')], what: t('moveBlock') },
+      { act: 'takeOut', keys: [t('del')], what: t('removeBlock') },
+      { keys: ['Tab', '↑', '↓'], what: t('handleStairSecondsAngle') },
     ],
   },
   {
-    title: 'Practising',
+    title: t('practising'),
     rows: [
-      { act: 'practiseOn', keys: ['Space', 'Page ↓'], what: 'begin, hold here, go on; counting yourself: the phase is over' },
-      { act: 'practiseEnd', keys: ['Esc'], what: 'end here and see how it went' },
+      { act: 'practiseOn', keys: ['Space', t('page')], what: t('beginHoldHereGoCounting') },
+      { act: 'practiseEnd', keys: [t('esc')], what: t('endHereSeeHow') },
     ],
   },
 ];
 
 export const KEY_GROUPS: readonly { readonly title: string; readonly rows: readonly KeyRow[] }[] = [
   ...PAGES,
-  { title: 'At the table', rows: TABLE_KEYS },
+  { title: t('atTheTable'), rows: TABLE_KEYS },
 ];
 
 const keysFor = (act: PageAct): readonly string[] => PAGES.flatMap(({ rows }) => rows).find((row) => row.act === act)!.keys;
@@ -267,7 +268,7 @@ const NAMED: Readonly<Record<string, readonly string[]>> = {
 export function isPrinted(event: Pressed, printed: string): boolean {
   const parts = printed.split(' ');
   const key = printed in NAMED ? printed : parts.at(-1)!;
-  const [alt, ctrl, shift] = ['Alt', 'Ctrl', 'Shift'].map((each) => parts.includes(each));
+  const [alt, ctrl, shift] = ['Alt', t('ctrl'), 'Shift'].map((each) => parts.includes(each));
   if (event.altKey !== alt || (event.ctrlKey || event.metaKey) !== ctrl || (ctrl && event.shiftKey !== shift)) return false;
   if (alt && /^[A-Z]$/.test(key)) return event.code === `Key${key}`;
   return (NAMED[key] ?? [key]).some((name) => name.toLowerCase() === event.key.toLowerCase());
@@ -316,5 +317,5 @@ export function keysAsMarkdown(): string {
   const rows = KEY_GROUPS.flatMap(({ title, rows: own }) =>
     own.map(({ keys, what }, i) => `| ${i === 0 ? title.toLowerCase() : ''} | ${keys.map((key) => `\`${key}\``).join(' ')} | ${what} |`),
   );
-  return ['| where | key | |', '|---|---|---|', ...rows].join('\n');
+  return [t('whereKey'), '|---|---|---|', ...rows].join('\n');
 }

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { timeProblem } from '@pace-bend/core/record';
 import { dayProblem } from './typedDays.ts';
+import { t } from '../words/parts.ts';
 
 /** Rules of forms, each with the sentence that says what is wanted. */
 
@@ -12,13 +13,13 @@ export const ruled = (check: (value: string) => string | null): Joi.Schema =>
   });
 
 /** One line of 1 to `most` letters. */
-export const lineRule = (most: number, what = 'A name'): Joi.Schema =>
+export const lineRule = (most: number, what = t('aName')): Joi.Schema =>
   Joi.string()
     .trim()
     .min(1)
     .max(most)
     .required()
-    .messages({ '*': `${what} of 1 to ${most} letters.` });
+    .messages({ '*': t('n1Letters', { what, most }) });
 
 /** A day as its field holds it; `check` says what else it has to be. */
 export const dayRule = (today: string, { optional = false, check = (_day: string): string | null => null } = {}): Joi.Schema =>
@@ -35,4 +36,4 @@ export const wholeRule = (min: number, max: number, what: string): Joi.Schema =>
     .min(min)
     .max(max)
     .required()
-    .messages({ '*': `${what}, ${min} to ${max}.` });
+    .messages({ '*': t('to', { what, min, max }) });

@@ -13,6 +13,7 @@ import {
 } from '@pace-bend/core/measure';
 import type { Motion, PersonFacts, Side } from '@pace-bend/core/body';
 import type { PastReading } from '@pace-bend/core/record';
+import { t } from '../words/parts.ts';
 
 export interface VisitPoint {
   readonly visitId: string;
@@ -87,7 +88,7 @@ export function seriesOf(
     const then = beside(first);
     const change = then
       ? classifyChange({ ...over(first), ...then }, now, motion)
-      : cannotTell({ value: first.value, ...over(first) }, now, motion, 'another instrument or examiner');
+      : cannotTell({ value: first.value, ...over(first) }, now, motion, t('anotherInstrumentExaminer'));
     return [
       {
         side,
@@ -95,7 +96,7 @@ export function seriesOf(
         baseline: first.value,
         mdc: detectable(over(first), over(latest)),
         bands: referenceBands(motion.id, person, today),
-        verdict: latest === first ? 'One visit so far: this is the baseline' : change.words,
+        verdict: latest === first ? t('oneVisitFarBaseline') : change.words,
         readings: inputs,
         level: smoothLevel(inputs),
         kept: keptGain(

@@ -1,3 +1,4 @@
+import { t } from '../words/parts.ts';
 /** Whether this browser can say anything at all. */
 export const canSpeak = (): boolean => 'speechSynthesis' in window;
 
@@ -7,9 +8,9 @@ export const canSpeak = (): boolean => 'speechSynthesis' in window;
  */
 export const aloud = (text: string): string =>
   text
-    .replace(/(\d)–(\d)/g, '$1 to $2')
+    .replace(/(\d)–(\d)/g, t('n12'))
     .replaceAll('°', ' degrees')
-    .replaceAll('%', ' per cent');
+    .replaceAll('%', ` ${t('perCent')}`);
 
 const utterance = (text: string): SpeechSynthesisUtterance => {
   const words = new SpeechSynthesisUtterance(aloud(text));

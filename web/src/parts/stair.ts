@@ -1,4 +1,5 @@
 import { phaseFamily, phaseKind, type Cue, type PhaseFamily } from '@pace-bend/core/method';
+import { t } from '../words/parts.ts';
 
 /** The drawing of one side of one block: angle against time. Pure geometry, in pixels. */
 export interface StairLayout {
@@ -131,7 +132,7 @@ function timeTicks(places: readonly { cue: Cue; x0: number; x1: number }[], perM
   const stepS = [10, 20, 30, 60, 120, 300].find((step) => totalS / step <= 9 && step * 1000 * perMs >= LABEL_WIDTH) ?? 600;
   return Array.from({ length: Math.floor(totalS / stepS) + 1 }, (_, i) => ({
     x: first.x0 + i * stepS * 1000 * perMs,
-    label: `${i * stepS} s`,
+    label: t('s', { what: i * stepS }),
   }));
 }
 

@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon';
 import { isDay, readTypedDay, type DayOrder } from '@pace-bend/core/record';
+import { t } from '../words/parts.ts';
 
 /**
  * In which order a place writes day, month and year in figures.
@@ -24,8 +25,8 @@ export const dayInWords = (day: string): string => DateTime.fromISO(day, { local
 export function dayProblem(held: string, today: string): string | null {
   if (isDay(held)) return null;
   const read = readTypedDay(held, dayOrder(), today);
-  return 'problem' in read ? read.problem : 'A day lies between 1900 and 2199.';
+  return 'problem' in read ? read.problem : t('dayLiesBetween1900');
 }
 
 /** Said of an hour that a clock is put forward over. */
-export const NO_SUCH_TIME = 'This time is none of this day: the clocks go forward over it.';
+export const NO_SUCH_TIME = t('timeNoneDayClocks');

@@ -9,8 +9,9 @@ import { api } from '../api/api.ts';
 import { lineRule, ruled } from '../parts/rules.ts';
 import { useAction } from '../parts/useAction.ts';
 import { useForm } from '../parts/useForm.ts';
-import { ROLE_WORDS } from '../parts/words.ts';
+import { roleWords } from '../parts/roleWords.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/practice.ts';
 
 /** One account: new with a password, or changed with or without another one. */
 const props = defineProps<{ account: Account | null; squads: readonly Squad[] }>();
@@ -33,9 +34,7 @@ const { wrong, isSound } = useForm(
     Joi.object({
       name: lineRule(LIMITS.nameLength),
       login: ruled(checkLogin),
-      password: ruled((value) =>
-        value !== '' ? checkPassword(value, fields.login) : props.account ? null : 'A new account needs a password.',
-      ),
+      password: ruled((value) => (value !== '' ? checkPassword(value, fields.login) : props.account ? null : t('newAccountNeedsPassword'))),
     }),
   () => fields,
 );
@@ -57,8 +56,7 @@ const toggle = (squadId: string) => {
   <form ref="form" class="fields form" novalidate @submit.prevent="keep">
     <div class="pair">
       <div class="field">
-        <label for="account-name">Name</label
-        ><TextInput
+        <label for="account-name">{{ t('name') }}</label><TextInput
           id="account-name"
           v-model="fields.name"
           :maxlength="LIMITS.nameLength"
@@ -68,8 +66,7 @@ const toggle = (squadId: string) => {
         <p v-if="says('name')" class="wrong" role="alert">{{ says('name') }}</p>
       </div>
       <div class="field">
-        <label for="account-login">Sign-in name</label
-        ><TextInput
+        <label for="account-login">{{ t('signName') }}</label><TextInput
           id="account-login"
           v-model="fields.login"
           maxlength="40"
@@ -80,7 +77,7 @@ const toggle = (squadId: string) => {
         <p v-if="says('login')" class="wrong" role="alert">{{ says('login') }}</p>
       </div>
       <div class="field">
-        <label for="account-password">{{ account ? 'New password, or empty' : 'Password' }}</label><TextInput
+        <label for="account-password">{{ account ? t('newPasswordEmpty') : t('password') }}</label><TextInput
           id="account-password"
           v-model="fields.password"
           type="password"
@@ -92,7 +89,7 @@ const toggle = (squadId: string) => {
       </div>
     </div>
     <div class="field">
-      <span id="role-label" class="label">Role</span>
+      <span id="role-label" class="label">{{ t('role') }}</span>
       <div class="choices" role="group" aria-labelledby="role-label">
         <button
           v-for="role in ROLES"
@@ -102,13 +99,13 @@ const toggle = (squadId: string) => {
           :aria-pressed="fields.role === role"
           @click="fields.role = role"
         >
-          {{ ROLE_WORDS[role] }}
+          {{ roleWords(role) }}
         </button>
       </div>
       <p v-if="says('role')" class="wrong" role="alert">{{ says('role') }}</p>
     </div>
     <div v-if="fields.role === 'coach'" class="field">
-      <span id="squads-label" class="label">Squads they look after</span>
+      <span id="squads-label" class="label">{{ t('squadsTheyLookAfter') }}</span>
       <div class="choices" role="group" aria-labelledby="squads-label">
         <button
           v-for="squad in squads"
@@ -121,16 +118,18 @@ const toggle = (squadId: string) => {
           {{ squad.name }}
         </button>
       </div>
-      <p v-if="squads.length === 0" class="soft">No squads yet: make them on the squad’s page.</p>
+      <p v-if="squads.length === 0" class="soft">{{ t('noSquadsYetMake') }}</p>
     </div>
     <div v-if="account" class="choices">
       <button type="button" class="choice care" :aria-pressed="!fields.active" @click="fields.active = !fields.active">
-        {{ fields.active ? 'Close this account' : 'Closed: press to open it again' }}
+        {{ fields.active ? t('closeAccount') : t('closedPressOpenAgain') }}
       </button>
     </div>
     <p v-if="refused.all" class="wrong" role="alert">{{ refused.all }}</p>
     <div class="choices">
-      <Button type="primary" html-type="submit" :loading="busy">Keep</Button><Button @click="emit('leave')">Leave it</Button>
+      <Button type="primary" html-type="submit" :loading="busy">{{ t('keep') }}</Button><Button @click="emit('leave')">{{
+        t('leaveIt')
+      }}</Button>
     </div>
   </form>
 </template>

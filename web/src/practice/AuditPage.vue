@@ -9,6 +9,7 @@ import DataTable, { type DataColumn } from '../parts/DataTable.vue';
 import { useAction } from '../parts/useAction.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { usePractice } from '../stores/practice.ts';
+import { t } from '../words/practice.ts';
 
 /** Who read or changed whose file. Only added to. */
 const route = useRoute();
@@ -30,29 +31,30 @@ const load = () =>
   });
 onMounted(load);
 const COLUMNS: readonly DataColumn<AuditLine>[] = [
-  { key: 'at', title: 'When', value: (line) => line.at, sortable: true, numeric: true },
-  { key: 'who', title: 'Who', value: (line) => line.account, sortable: true },
-  { key: 'what', title: 'What', value: (line) => line.what, sortable: true },
-  { key: 'whose', title: 'Whose file', value: (line) => line.athleteName, sortable: true },
+  { key: 'at', title: t('when'), value: (line) => line.at, sortable: true, numeric: true },
+  { key: 'who', title: t('who'), value: (line) => line.account, sortable: true },
+  { key: 'what', title: t('what'), value: (line) => line.what, sortable: true },
+  { key: 'whose', title: t('whoseFile'), value: (line) => line.athleteName, sortable: true },
 ];
 const at = (instant: string) => DateTime.fromISO(instant, { zone: practice.zone }).toFormat('d LLL yyyy, HH:mm:ss');
 </script>
 
 <template>
-  <section class="card" aria-label="Audit">
+  <section class="card" :aria-label="t('audit')">
     <p class="soft">
-      Who read or changed whose file, newest first. Lines are only added; the database refuses to change one. Reading or typing on within
-      five minutes is one line.
+      {{ t('whoReadChangedWhose') }}
     </p>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
-    <DataTable class="lines" label="Audit" :rows="lines" :columns="COLUMNS" :row-key="(line) => line.id" :page-size="50">
+    <DataTable class="lines" :label="t('audit')" :rows="lines" :columns="COLUMNS" :row-key="(line) => line.id" :page-size="50">
       <template #cell="{ row: line, column }">
         <template v-if="column.key !== 'whose'">{{ column.key === 'at' ? at(line.at) : column.value(line) }}</template>
         <RouterLink v-else-if="line.athleteName" :to="`/athlete/${line.athleteId}`">{{ line.athleteName }}</RouterLink>
-        <span v-else-if="line.athleteId" class="soft">erased ({{ line.athleteId.slice(-8) }})</span>
+        <span v-else-if="line.athleteId" class="soft">{{ t('erased', { athleteId: line.athleteId.slice(-8) }) }}</span>
       </template>
     </DataTable>
-    <p v-if="more" class="more"><Button @click="load">Further back</Button></p>
+    <p v-if="more" class="more">
+      <Button @click="load">{{ t('furtherBack') }}</Button>
+    </p>
   </section>
 </template>
 

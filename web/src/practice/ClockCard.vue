@@ -2,23 +2,24 @@
 import Radio, { RadioGroup } from 'ant-design-vue/es/radio';
 import { formatClock } from '@pace-bend/core/record';
 import { usePractice } from '../stores/practice.ts';
+import { t } from '../words/practice.ts';
 
 /** How times of day are shown. Typed they are read either way; records and what is sent keep twenty-four hours. */
 const practice = usePractice();
 const HABITS = [
-  { habit: '24', words: 'Twenty-four hours' },
-  { habit: '12', words: 'Twelve hours, am and pm' },
+  { habit: '24', words: t('twentyFourHours') },
+  { habit: '12', words: t('twelveHoursAmPm') },
 ] as const;
 const EXAMPLE = 14 * 60 + 30;
 </script>
 
 <template>
-  <section class="card fields" aria-label="Clock">
-    <h2>Clock</h2>
+  <section class="card fields" :aria-label="t('clock')">
+    <h2>{{ t('clock') }}</h2>
     <RadioGroup
       :value="practice.clockHabit"
       role="radiogroup"
-      aria-label="How times are shown"
+      :aria-label="t('howTimesShown')"
       @update:value="(habit: unknown) => practice.setClockHabit(habit as '24' | '12')"
     >
       <Radio v-for="{ habit, words } in HABITS" :key="habit" :value="habit"
@@ -26,7 +27,7 @@ const EXAMPLE = 14 * 60 + 30;
       >
     </RadioGroup>
     <p class="soft small">
-      On your screens on this device. Times are read either way when you type them; notes, letters and exports keep twenty-four hours.
+      {{ t('yourScreensDeviceTimes') }}
     </p>
   </section>
 </template>

@@ -6,6 +6,7 @@ import { api } from '../api/api.ts';
 import { dayWords } from '../parts/dayWords.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
+import { t } from '../words/practice.ts';
 
 /** What is past its period, kind by kind; erased when somebody says so, twice. */
 const props = defineProps<{ page: KeepingPage }>();
@@ -15,7 +16,7 @@ const { busy, problem, run } = useAction();
 const KINDS = [
   { key: 'checkIns', path: 'check-ins', one: 'check-in', many: 'check-ins' },
   { key: 'loads', path: 'loads', one: 'load', many: 'loads' },
-  { key: 'guests', path: 'guests', one: 'name of a guest', many: 'names of guests' },
+  { key: 'guests', path: 'guests', one: t('nameGuest'), many: t('namesGuests') },
 ] as const;
 const due = computed(() =>
   KINDS.flatMap((kind) => {
@@ -33,36 +34,38 @@ async function erase(path: string, before: string): Promise<void> {
 </script>
 
 <template>
-  <section class="card fields" aria-label="What is due">
-    <h2>What is due</h2>
-    <p v-if="due.length === 0 && page.records.length === 0" class="soft">Nothing is past its period.</p>
+  <section class="card fields" :aria-label="t('whatDue')">
+    <h2>{{ t('whatDue') }}</h2>
+    <p v-if="due.length === 0 && page.records.length === 0" class="soft">{{ t('nothingPastPeriod') }}</p>
     <ul v-if="due.length > 0" class="plain">
       <li v-for="each in due" :key="each.path">
         <span
-          >{{ each.words }} <span class="soft">of before {{ dayWords(each.before) }}</span></span
+          >{{ each.words }} <span class="soft">{{ t('ofBefore', { day: dayWords(each.before) }) }}</span></span
         >
         <span v-if="asking === each.path" class="choices">
-          <Button danger :loading="busy" @click="erase(each.path, each.before)">Erase {{ each.words }} for good</Button>
-          <Button @click="asking = ''">Keep</Button>
+          <Button danger :loading="busy" @click="erase(each.path, each.before)">{{ t('eraseGood', { words: each.words }) }}</Button>
+          <Button @click="asking = ''">{{ t('keep') }}</Button>
         </span>
-        <Button v-else @click="asking = each.path">Erase {{ each.many }}</Button>
+        <Button v-else @click="asking = each.path">{{ t('erase', { many: each.many }) }}</Button>
       </li>
     </ul>
     <template v-if="page.records.length > 0">
-      <h3>Records, last visit first to go</h3>
-      <ul class="plain" aria-label="Records that are due">
+      <h3>{{ t('recordsLastVisitFirst') }}</h3>
+      <ul class="plain" :aria-label="t('recordsDue')">
         <li v-for="record in page.records" :key="record.athleteId">
           <span>
-            <strong>{{ record.name }}</strong> <span class="soft">last here {{ dayWords(record.lastOn) }}</span>
-            <span v-if="record.keptUntil" class="soft">; the law keeps a part until {{ dayWords(record.keptUntil) }}</span>
+            <strong>{{ record.name }}</strong> <span class="soft">{{ t('lastHere', { day: dayWords(record.lastOn) }) }}</span>
+            <span v-if="record.keptUntil" class="soft">{{ t('lawKeepsPartUntil', { day: dayWords(record.keptUntil) }) }}</span>
           </span>
-          <RouterLink :to="`/athlete/${record.athleteId}/file`">Export and erase {{ record.name }}</RouterLink>
+          <RouterLink :to="`/athlete/${record.athleteId}/file`">{{ t('exportErase', { name: record.name }) }}</RouterLink>
         </li>
       </ul>
-      <p v-if="page.recordsInAll > page.records.length" class="soft">{{ page.recordsInAll - page.records.length }} more after these.</p>
+      <p v-if="page.recordsInAll > page.records.length" class="soft">
+        {{ t('moreAfterThese', { count: page.recordsInAll - page.records.length }) }}
+      </p>
     </template>
     <ProblemNote v-if="problem" :problem="problem" />
-    <p class="soft">Lines of the audit have no period: they are only ever added to, and hold no content.</p>
+    <p class="soft">{{ t('linesAuditNoPeriod') }}</p>
   </section>
 </template>
 

@@ -13,6 +13,7 @@ import { useAction } from '../parts/useAction.ts';
 import { useDay } from '../stores/day.ts';
 import { useFirstSteps } from '../stores/firstSteps.ts';
 import { usePractice } from '../stores/practice.ts';
+import { t } from '../words/practice.ts';
 
 const EventDialog = defineAsyncComponent(() => import('../events/EventDialog.vue'));
 
@@ -25,7 +26,7 @@ const { busy, problem, run } = useAction();
 const load = () => run(() => steps.load());
 onMounted(load);
 
-const STATE_WORDS: Readonly<Record<FirstStepState, string>> = { done: 'Done', skipped: 'Set aside', next: 'Next', open: '' };
+const STATE_WORDS: Readonly<Record<FirstStepState, string>> = { done: t('done'), skipped: t('setAside'), next: t('next'), open: '' };
 const percent = computed(() => Math.round((100 * (steps.progress?.done ?? 0)) / FIRST_STEPS.length));
 const addingEvent = ref(false);
 const removing = ref(false);
@@ -44,18 +45,14 @@ async function remove(): Promise<void> {
 <template>
   <div class="columns">
     <ProblemNote v-if="problem" :problem="problem" :retry="steps.page ? undefined : load" />
-    <section v-if="steps.page && steps.progress" class="card" aria-label="First steps">
-      <h2>First steps</h2>
+    <section v-if="steps.page && steps.progress" class="card" :aria-label="t('firstSteps')">
+      <h2>{{ t('firstSteps') }}</h2>
       <p class="soft">
-        {{
-          steps.progress.complete
-            ? 'Nothing is open here any more. You can come back to any of them.'
-            : 'In this order each step builds on those before it. All of it can be changed later, and any of it can wait.'
-        }}
+        {{ steps.progress.complete ? t('nothingOpenHereAny') : t('orderEachStepBuilds') }}
       </p>
       <div class="far">
-        <Progress :percent="percent" :show-info="false" size="small" aria-label="First steps done" />
-        <span class="num">{{ steps.progress.done }} of {{ FIRST_STEPS.length }} done</span>
+        <Progress :percent="percent" :show-info="false" size="small" :aria-label="t('firstStepsDone')" />
+        <span class="num">{{ t('ofDone', { done: steps.progress.done, count: FIRST_STEPS.length }) }}</span>
       </div>
       <Timeline class="path">
         <TimelineItem v-for="({ id, state }, i) in steps.progress.steps" :key="id">
@@ -78,66 +75,66 @@ async function remove(): Promise<void> {
               @click.prevent="router.push(way.to)"
               >{{ way.label }}</Button
             >
-            <Button v-if="id === 'events'" :type="state === 'next' ? 'primary' : 'default'" @click="addingEvent = true"
-              >Add an event</Button
-            >
+            <Button v-if="id === 'events'" :type="state === 'next' ? 'primary' : 'default'" @click="addingEvent = true">{{
+              t('addEvent')
+            }}</Button>
             <button
               v-if="state === 'next' || state === 'open'"
               type="button"
               class="link"
-              :aria-label="`Set aside: ${FIRST_STEP_WORDS[id].title}`"
+              :aria-label="t('setAside2', { title: FIRST_STEP_WORDS[id].title })"
               :disabled="busy"
               @click="run(() => steps.setAside(id))"
             >
-              Set aside
+              {{ t('setAside') }}
             </button>
             <button
               v-else-if="state === 'skipped'"
               type="button"
               class="link"
-              :aria-label="`Take up again: ${FIRST_STEP_WORDS[id].title}`"
+              :aria-label="t('takeUpAgain2', { title: FIRST_STEP_WORDS[id].title })"
               :disabled="busy"
               @click="run(() => steps.takeUp(id))"
             >
-              Take up again
+              {{ t('takeUpAgain') }}
             </button>
           </div>
         </TimelineItem>
       </Timeline>
       <div v-if="!steps.progress.complete" class="choices">
-        <Button v-if="steps.page.left" :loading="busy" @click="run(() => steps.goOn())">Remind me on every page</Button>
-        <Button v-else :loading="busy" @click="run(() => steps.putAway())">Stop reminding me</Button>
+        <Button v-if="steps.page.left" :loading="busy" @click="run(() => steps.goOn())">{{ t('remindMeEveryPage') }}</Button>
+        <Button v-else :loading="busy" @click="run(() => steps.putAway())">{{ t('stopRemindingMe') }}</Button>
       </div>
     </section>
 
-    <section v-if="steps.page" class="card samples" aria-label="Sample athletes">
-      <h2>Look around first</h2>
+    <section v-if="steps.page" class="card samples" :aria-label="t('sampleAthletes')">
+      <h2>{{ t('lookAroundFirst') }}</h2>
       <template v-if="steps.page.sampleAthletes === 0">
         <p>
-          Add a made-up rowing club: athletes with twelve weeks of visits behind them, squads, events and a full day today. Try everything
-          on them; nothing of yours is touched.
+          {{ t('addMadeUpRowing') }}
         </p>
-        <Button :loading="adding.busy.value" @click="adding.run(() => withDay(() => steps.addSamples()))">Add sample athletes</Button>
-        <p v-if="adding.busy.value" class="soft small" role="status">Writing twelve weeks of visits. This takes a few seconds.</p>
+        <Button :loading="adding.busy.value" @click="adding.run(() => withDay(() => steps.addSamples()))">{{
+          t('addSampleAthletes')
+        }}</Button>
+        <p v-if="adding.busy.value" class="soft small" role="status">{{ t('writingTwelveWeeksVisits') }}</p>
       </template>
       <template v-else>
         <p>
-          {{ steps.page.sampleAthletes }} sample athletes are here, with their squads, events and visits.
-          <RouterLink to="/">Open the day</RouterLink>
+          {{ t('sampleAthletesHereTheir', { sampleAthletes: steps.page.sampleAthletes }) }}
+          <RouterLink to="/">{{ t('openDay') }}</RouterLink>
         </p>
-        <Button danger @click="removing = true">Remove all samples</Button>
+        <Button danger @click="removing = true">{{ t('removeAllSamples') }}</Button>
       </template>
       <ProblemNote v-if="adding.problem.value" :problem="adding.problem.value" />
     </section>
 
-    <SheetDialog v-if="removing" v-model:open="removing" title="Remove all samples?" :width="460">
+    <SheetDialog v-if="removing" v-model:open="removing" :title="t('removeAllSamples2')" :width="460">
       <p>
-        The {{ steps.page!.sampleAthletes }} sample athletes go with their squads, events and visits, and with everything you added to them.
-        It cannot be undone. Your own athletes, and squads they have joined, stay.
+        {{ t('sampleAthletesGoTheir', { sampleAthletes: steps.page!.sampleAthletes }) }}
       </p>
       <div class="choices">
-        <Button type="primary" danger :loading="adding.busy.value" @click="remove">Remove them</Button>
-        <Button @click="removing = false">Keep them</Button>
+        <Button type="primary" danger :loading="adding.busy.value" @click="remove">{{ t('removeThem') }}</Button>
+        <Button @click="removing = false">{{ t('keepThem') }}</Button>
       </div>
     </SheetDialog>
     <EventDialog v-if="addingEvent" :open="true" :event="null" :day="practice.today" @update:open="addingEvent = false" @saved="load()" />

@@ -7,6 +7,7 @@ import { useAction } from '../parts/useAction.ts';
 import { useSession } from '../stores/session.ts';
 import { useShelf } from '../stores/shelf.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/practice.ts';
 
 /** The therapist's own body: knuckle height for the table, and the minutes a day each tool may carry. */
 const shelf = useShelf();
@@ -27,7 +28,7 @@ onMounted(
       }),
 );
 const height = computed(() => Number(knuckles.value.replace(',', '.')));
-const heightWrong = computed(() => (knuckles.value.trim() === '' || (height.value >= 45 && height.value <= 110) ? null : '45 to 110 cm.'));
+const heightWrong = computed(() => (knuckles.value.trim() === '' || (height.value >= 45 && height.value <= 110) ? null : t('n45110Cm')));
 const limitWrong = (tool: Tool) => !/^\d{1,3}$/.test(limits[tool].trim()) || Number(limits[tool]) > 600;
 
 async function keep(): Promise<void> {
@@ -36,16 +37,15 @@ async function keep(): Promise<void> {
   const all = maySet.value
     ? { limits: Object.fromEntries(TOOLS.map((tool) => [tool, Number(limits[tool])])) as unknown as ToolMinutes }
     : {};
-  if (await run(() => shelf.saveHands({ knuckleCm, ...all }))) done.value = 'Kept.';
+  if (await run(() => shelf.saveHands({ knuckleCm, ...all }))) done.value = t('kept');
 }
 </script>
 
 <template>
-  <form class="card fields" novalidate aria-label="Your hands" @submit.prevent="keep">
-    <h2>Your hands</h2>
+  <form class="card fields" novalidate :aria-label="t('yourHands')" @submit.prevent="keep">
+    <h2>{{ t('yourHands') }}</h2>
     <div class="field">
-      <label for="knuckles">Knuckles of a loose fist, standing, in cm from the floor</label
-      ><TextInput
+      <label for="knuckles">{{ t('knucklesLooseFistStanding') }}</label><TextInput
         id="knuckles"
         v-model="knuckles"
         class="num"
@@ -55,16 +55,17 @@ async function keep(): Promise<void> {
       />
       <p v-if="heightWrong" class="wrong" role="alert">{{ heightWrong }}</p>
       <p v-else-if="knuckles" class="soft small">
-        Table to begin with:
         {{
-          tableHeight(height)
-            .map((row) => `${row.work} ${row.cm} cm`)
-            .join(' · ')
+          t('tableBegin', {
+            tableHeight: tableHeight(height)
+              .map((row) => t('cm', { work: row.work, cm: row.cm }))
+              .join(' · '),
+          })
         }}
       </p>
     </div>
     <p class="small soft">
-      Minutes a day, {{ maySet ? 'set for the practice' : 'set by the owner' }}. Past them another tool or entry is proposed.
+      {{ t('minutesDayPastThem', { what: maySet ? t('setPractice') : t('setOwner') }) }}
     </p>
     <div class="tools">
       <label v-for="tool in TOOLS" :key="tool"
@@ -74,16 +75,16 @@ async function keep(): Promise<void> {
           class="num"
           inputmode="numeric"
           maxlength="3"
-          :aria-label="`Minutes a day, ${tool}`"
+          :aria-label="t('minutesDay', { tool })"
           :readonly="!maySet"
           :aria-invalid="limitWrong(tool) ? 'true' : undefined"
       /></label>
     </div>
     <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
     <div class="choices">
-      <Button type="primary" html-type="submit" :loading="busy" :disabled="heightWrong !== null || (maySet && TOOLS.some(limitWrong))"
-        >Keep</Button
-      ><span v-if="done" role="status" class="soft">{{ done }}</span>
+      <Button type="primary" html-type="submit" :loading="busy" :disabled="heightWrong !== null || (maySet && TOOLS.some(limitWrong))">{{
+        t('keep')
+      }}</Button><span v-if="done" role="status" class="soft">{{ done }}</span>
     </div>
   </form>
 </template>

@@ -10,6 +10,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import SpanRows from '../week/SpanRows.vue';
 import { newSpan, readSpans, typedSpans, type TypedSpan } from '../week/spans.ts';
+import { t } from '../words/practice.ts';
 
 /** When the practice sees people: how long a visit is, how many tables, and each therapist's hours, breaks and most visits a day. */
 interface TypedTherapist {
@@ -30,15 +31,15 @@ const tried = ref(false);
 const kept = ref(false);
 
 const NUMBERS = [
-  { id: 'minutes', label: 'A visit', unit: 'min', step: 5 },
-  { id: 'pauseMin', label: 'Between two visits', unit: 'min', step: 5 },
-  { id: 'tables', label: 'Tables', unit: '', step: 1 },
-  { id: 'apart', label: 'From one visit of somebody to their next', unit: 'days', step: 1 },
+  { id: 'minutes', label: t('aVisit'), unit: 'min', step: 5 },
+  { id: 'pauseMin', label: t('betweenTwoVisits'), unit: 'min', step: 5 },
+  { id: 'tables', label: t('tables'), unit: '', step: 1 },
+  { id: 'apart', label: t('fromOneVisitSomebody'), unit: 'days', step: 1 },
 ] as const;
 type NumberId = (typeof NUMBERS)[number]['id'];
 const wrongNumber = (id: NumberId | 'most', value: number) => {
   const { min, max } = HOURS_RANGE[id];
-  return Number.isInteger(value) && value >= min && value <= max ? '' : `A whole number from ${min} to ${max}.`;
+  return Number.isInteger(value) && value >= min && value <= max ? '' : t('wholeNumberFrom', { min, max });
 };
 
 function take(found: HoursFile): void {
@@ -75,7 +76,7 @@ const wrongs = computed(() => [
     [
       ['hours', readSpans(spans).wrong],
       ['breaks', readSpans(breaks).wrong],
-      ['visits a day', wrongNumber('most', most)],
+      [t('visitsDay'), wrongNumber('most', most)],
     ].flatMap(([what, wrong]) => (wrong ? [`${name}, ${what}: ${wrong}`] : [])),
   ),
 ]);
@@ -105,13 +106,12 @@ async function keep(): Promise<void> {
 
 <template>
   <ProblemNote v-if="problem && !file" :problem="problem" :retry="load" />
-  <p v-else-if="!file" class="soft" role="status">Reading …</p>
+  <p v-else-if="!file" class="soft" role="status">{{ t('reading') }}</p>
   <form v-else novalidate @submit.prevent="keep">
-    <section class="card" aria-label="Hours">
-      <h2>Hours</h2>
+    <section class="card" :aria-label="t('hours')">
+      <h2>{{ t('hours') }}</h2>
       <p class="soft">
-        What the week is filled from<template v-if="!file.set"
-          >. Not set yet: the usual hours stand in, 8 to 18 on weekdays with an hour at noon</template
+        {{ t('whatWeekFilledFrom') }}<template v-if="!file.set">{{ t('notSetYetUsual') }}</template
         >.
       </p>
       <div class="numbers">
@@ -132,44 +132,44 @@ async function keep(): Promise<void> {
             "
         /></label>
       </div>
-      <section v-for="each in therapists" :key="each.accountId" class="therapist" :aria-label="`Hours of ${each.name}`">
+      <section v-for="each in therapists" :key="each.accountId" class="therapist" :aria-label="t('hoursOf', { name: each.name })">
         <h3>{{ each.name }}</h3>
         <div class="columns">
           <div>
-            <h4>Sees people</h4>
+            <h4>{{ t('seesPeople') }}</h4>
             <p v-if="each.spans.length === 0" class="soft">
-              Has no week here.
+              {{ t('noWeekHere') }}
               <Button
                 v-if="!readOnly"
                 size="small"
-                :aria-label="`Weekdays 8 to 18 for ${each.name}`"
+                :aria-label="t('weekdays8To18', { name: each.name })"
                 @click="change(each.accountId, { spans: weekdays() })"
-                >Weekdays 8 to 18</Button
+                >{{ t('weekdays818') }}</Button
               >
             </p>
             <SpanRows
               :rows="each.spans"
-              :label="`Hours of ${each.name}`"
+              :label="t('hoursOf', { name: each.name })"
               :most="HOURS_RANGE.spans"
               :disabled="readOnly"
               @change="(spans) => change(each.accountId, { spans })"
             />
           </div>
           <div v-if="each.spans.length > 0">
-            <h4>Not to be booked</h4>
+            <h4>{{ t('notBooked') }}</h4>
             <SpanRows
               :rows="each.breaks"
-              :label="`Breaks of ${each.name}`"
+              :label="t('breaksOf', { name: each.name })"
               :most="HOURS_RANGE.spans"
               with-words
               :disabled="readOnly"
               @change="(breaks) => change(each.accountId, { breaks })"
             />
             <label class="most"
-              ><span>Visits a day that the hands allow</span
+              ><span>{{ t('visitsDayHandsAllow') }}</span
               ><NumberField
                 :value="each.most"
-                :label="`Visits a day of ${each.name}`"
+                :label="t('visitsADayOf', { name: each.name })"
                 unit=""
                 :step="1"
                 :wrong="wrongNumber('most', each.most) !== ''"
@@ -179,16 +179,20 @@ async function keep(): Promise<void> {
           </div>
         </div>
       </section>
-      <p class="soft small">Where there are fewer tables than therapists, whoever stands first has the table.</p>
+      <p class="soft small">{{ t('whereThereFewerTables') }}</p>
       <ul v-if="tried && wrongs.length > 0" class="wrong" role="alert">
         <li v-for="message in wrongs" :key="message">{{ message }}</li>
       </ul>
       <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
       <div v-if="!readOnly" class="choices">
-        <Button type="primary" size="large" html-type="submit" :loading="busy">Keep</Button
-        ><span v-if="kept" class="soft" role="status">Kept.</span>
+        <Button type="primary" size="large" html-type="submit" :loading="busy">{{ t('keep') }}</Button><span
+          v-if="kept"
+          class="soft"
+          role="status"
+          >{{ t('kept') }}</span
+        >
       </div>
-      <p v-else class="soft">Therapists set this.</p>
+      <p v-else class="soft">{{ t('therapistsSet') }}</p>
     </section>
   </form>
 </template>

@@ -8,6 +8,7 @@ import PickOne from '../parts/PickOne.vue';
 import { usePractice } from '../stores/practice.ts';
 import { many, tableWords, WHY_LEFT } from './importWords.ts';
 import { totals, useImport, type PersonLine } from './useImport.ts';
+import { t } from '../words/practice.ts';
 
 /** Records of another practice, or of this one, imported from a file: looked at first, nothing overwritten, nothing doubled. */
 const practice = usePractice();
@@ -17,27 +18,27 @@ const from = computed(() => {
   const file = opened.value?.file;
   if (!file) return '';
   const at = DateTime.fromISO(file.takenOutAt, { zone: practice.zone });
-  return `From ${file.practice.name}${at.isValid ? `, exported on ${at.toFormat('d LLL yyyy')}` : ''}.`;
+  return t('from', { name: file.practice.name, what: at.isValid ? t('exportedOn', { toFormat: at.toFormat('d LLL yyyy') }) : '' });
 });
 const names = computed(() => [...new Set([...(shared.value?.newNames ?? []), ...people.value.flatMap(({ report }) => report.newNames)])]);
-const NEW = 'as somebody new';
-const LEAVE = 'leave out';
+const NEW = t('somebodyNew');
+const LEAVE = t('leaveOut');
 const optionsOf = ({ report: { same } }: PersonLine) => [
-  ...(same ? [{ value: same.id, label: same.by === 'id' ? 'Add what is missing here' : `Add to ${same.name}, who is here` }] : []),
-  ...(same?.by === 'id' ? [] : [{ value: NEW, label: 'Add as somebody new' }]),
-  { value: LEAVE, label: 'Leave out' },
+  ...(same ? [{ value: same.id, label: same.by === 'id' ? t('addWhatMissingHere') : t('addWhoHere', { name: same.name }) }] : []),
+  ...(same?.by === 'id' ? [] : [{ value: NEW, label: t('addSomebodyNew') }]),
+  { value: LEAVE, label: t('leaveOut2') },
 ];
 const chosen = ({ choice }: PersonLine) => (choice === 'new' ? NEW : choice === 'leave' ? LEAVE : choice.same);
 const take = (line: PersonLine, value: string) => choose(line, value === NEW ? 'new' : value === LEAVE ? 'leave' : { same: value });
 const whoIs = ({ report: { same } }: PersonLine) =>
-  same === null ? 'nobody here' : same.by === 'id' ? 'on file here' : `same name and birth date as somebody here`;
+  same === null ? t('nobodyHere') : same.by === 'id' ? t('fileHere') : t('sameNameBirthDate');
 const rowsOf = (count: number) => `${many(count)} ${count === 1 ? 'row' : 'rows'}`;
 function standing(line: PersonLine): string {
   const { fresh, here, left } = totals(line.report);
   const parts = [
-    fresh > 0 ? `${rowsOf(fresh)} to add` : 'nothing to add',
-    here > 0 ? `${rowsOf(here)} here already` : '',
-    left > 0 ? `${rowsOf(left)} not taken in` : '',
+    fresh > 0 ? t('toAdd', { rowsOf: rowsOf(fresh) }) : t('nothingAdd'),
+    here > 0 ? t('hereAlready', { rowsOf: rowsOf(here) }) : '',
+    left > 0 ? t('notTaken', { rowsOf: rowsOf(left) }) : '',
   ];
   return parts.filter((part) => part !== '').join(', ');
 }
@@ -48,31 +49,30 @@ const kinds = computed(() => {
 </script>
 
 <template>
-  <section class="card fields" aria-label="Import records">
-    <h2>Import records</h2>
+  <section class="card fields" :aria-label="t('importRecords')">
+    <h2>{{ t('importRecords') }}</h2>
     <p>
-      A record or a whole practice exported here or elsewhere (JSON), or a bundle of another health record (HL7 FHIR R4). You see what is in
-      it first. What is here stays as it is, and importing the same file again adds nothing.
+      {{ t('recordWholePracticeExported') }}
     </p>
-    <FilePick label="Choose a file (.json)" accept=".json,application/json" :disabled="progress !== null" @pick="look" />
+    <FilePick :label="t('chooseFileJson')" accept=".json,application/json" :disabled="progress !== null" @pick="look" />
     <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
     <div v-if="progress" role="status">
       <p class="soft">
-        {{ progress.doing === 'looking' ? 'Looking into the file' : 'Importing' }}: {{ progress.done }} of {{ progress.of }}
+        {{ t('of', { what: progress.doing === 'looking' ? t('lookingIntoFile') : t('importing'), done: progress.done, of: progress.of }) }}
       </p>
       <Progress :percent="Math.round((100 * progress.done) / progress.of)" :show-info="false" size="small" />
     </div>
     <template v-if="opened">
       <p>{{ from }}</p>
-      <ul class="people" aria-label="In the file">
+      <ul class="people" :aria-label="t('inTheFile')">
         <li v-for="line in people" :key="line.id">
           <div>
-            <strong>{{ line.name }}</strong> <span class="soft">born {{ line.birthDate }}, {{ whoIs(line) }}</span>
-            <div v-if="line.state === 'imported'" class="done">Imported</div>
+            <strong>{{ line.name }}</strong> <span class="soft">{{ t('born', { birthDate: line.birthDate, whoIs: whoIs(line) }) }}</span>
+            <div v-if="line.state === 'imported'" class="done">{{ t('imported') }}</div>
             <div v-else class="soft">{{ standing(line) }}</div>
             <div v-if="line.problem" class="wrong">{{ line.problem }}</div>
             <details v-if="line.report.left.length > 0">
-              <summary>What is not taken in</summary>
+              <summary>{{ t('whatNotTaken') }}</summary>
               <ul class="left">
                 <li v-for="row in line.report.left" :key="`${row.table} ${row.key}`">
                   {{ tableWords(row.table) }}{{ row.columns.length > 0 ? ` (${row.columns.join(', ')})` : '' }}: {{ WHY_LEFT[row.why] }}
@@ -84,25 +84,25 @@ const kinds = computed(() => {
             v-if="line.state !== 'imported'"
             :value="chosen(line)"
             :options="optionsOf(line)"
-            :label="`What becomes of ${line.name}`"
+            :label="t('whatBecomes', { name: line.name })"
             :disabled="progress !== null"
             @change="(value) => take(line, value)"
           />
         </li>
       </ul>
-      <p v-if="kinds.length > 0" class="soft">Comes with it for everybody: {{ kinds.join(', ') }}.</p>
-      <p v-if="names.length > 0" class="soft">Kept as names of those who worked there, who cannot sign in here: {{ names.join(', ') }}.</p>
+      <p v-if="kinds.length > 0" class="soft">{{ t('comesEverybody', { kinds: kinds.join(', ') }) }}</p>
+      <p v-if="names.length > 0" class="soft">{{ t('keptNamesThoseWho', { names: names.join(', ') }) }}</p>
       <div v-if="opened.notUnderstood.length > 0" class="soft">
-        <p>Not imported:</p>
+        <p>{{ t('notImported') }}</p>
         <ul class="left">
           <li v-for="each in opened.notUnderstood" :key="`${each.what} ${each.why}`">{{ each.count }} {{ each.what }}: {{ each.why }}</li>
         </ul>
       </div>
       <div class="choices">
-        <Button type="primary" :loading="progress !== null" :disabled="wanted.length === 0" @click="importAll"
-          >Import {{ wanted.length }} {{ wanted.length === 1 ? 'athlete' : 'athletes' }}</Button
-        >
-        <Button :disabled="progress !== null" @click="forget">Close the file</Button>
+        <Button type="primary" :loading="progress !== null" :disabled="wanted.length === 0" @click="importAll">{{
+          t('import', { count: wanted.length, what: wanted.length === 1 ? t('athlete') : t('athletes') })
+        }}</Button>
+        <Button :disabled="progress !== null" @click="forget">{{ t('closeFile') }}</Button>
       </div>
       <p v-if="told" role="status">{{ told }}</p>
     </template>

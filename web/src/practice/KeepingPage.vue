@@ -9,6 +9,7 @@ import { useAction } from '../parts/useAction.ts';
 import DueCard from './DueCard.vue';
 import KeptByLawCard from './KeptByLawCard.vue';
 import PeriodsForm from './PeriodsForm.vue';
+import { t } from '../words/practice.ts';
 
 /** How long what is kept, what is due, what the law keeps of those who were erased, and where they still stand. */
 const page = ref<KeepingPage | null>(null);
@@ -22,28 +23,29 @@ onMounted(load);
 
 <template>
   <ProblemNote v-if="problem && !page" :problem="problem" :retry="load" />
-  <p v-else-if="!page" class="soft" role="status">Reading …</p>
+  <p v-else-if="!page" class="soft" role="status">{{ t('reading') }}</p>
   <div v-else class="cards">
     <PeriodsForm :page="page" @kept="load" />
     <div class="stack">
       <DueCard :page="page" @erased="load" />
       <KeptByLawCard :page="page" @erased="load" />
-      <section class="card fields" aria-label="Backups">
-        <h2>Backups</h2>
-        <p>{{ stillStandsIn(page.backups, dayWords, 'Whoever is erased today still stands') }}</p>
+      <section class="card fields" :aria-label="t('backups')">
+        <h2>{{ t('backups') }}</h2>
+        <p>{{ stillStandsIn(page.backups, dayWords, t('whoeverErasedTodayStill')) }}</p>
         <ul v-if="page.backups.length > 0" class="plain">
           <li v-for="backup in page.backups" :key="backup.name">
-            <span>made {{ dayWords(backup.madeAt.slice(0, 10)) }}</span>
-            <span class="soft">{{ backup.goesOn ? `goes from ${dayWords(backup.goesOn)} on` : 'no day set' }}</span>
+            <span>{{ t('made', { day: dayWords(backup.madeAt.slice(0, 10)) }) }}</span>
+            <span class="soft">{{ backup.goesOn ? t('goesFrom', { day: dayWords(backup.goesOn) }) : t('noDaySet') }}</span>
           </li>
         </ul>
         <p class="soft">
-          When an older backup is put back, whoever was erased since is erased again at the next start, as long as the database of today is
-          there to say who.
           {{
-            page.erased.count === 0
-              ? 'Nobody was erased so far.'
-              : `${page.erased.count} erased so far, last on ${dayWords(page.erased.last!)}.`
+            t('whenOlderBackupPut', {
+              what:
+                page.erased.count === 0
+                  ? t('nobodyErasedFar')
+                  : t('erasedFarLast', { count: page.erased.count, day: dayWords(page.erased.last!) }),
+            })
           }}
         </p>
       </section>

@@ -7,6 +7,7 @@ import { dayWords } from '../parts/dayWords.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
 import TextInput from '../parts/TextInput.vue';
 import { useAction } from '../parts/useAction.ts';
+import { t } from '../words/practice.ts';
 
 /** What has to stay of those who were erased: nobody sees it elsewhere; it is exported as a file, and erased once its day is over. */
 const props = defineProps<{ page: KeepingPage }>();
@@ -30,36 +31,45 @@ async function erase(record: KeptRecord): Promise<void> {
 </script>
 
 <template>
-  <section class="card fields" aria-label="Kept by law">
-    <h2>Kept by law</h2>
-    <p v-if="page.kept.length === 0" class="soft">Nothing is kept of anybody who was erased.</p>
+  <section class="card fields" :aria-label="t('keptLaw')">
+    <h2>{{ t('keptLaw') }}</h2>
+    <p v-if="page.kept.length === 0" class="soft">{{ t('nothingKeptAnybodyWho') }}</p>
     <p v-else class="soft">
-      Of {{ page.kept.length }} who {{ page.kept.length === 1 ? 'was' : 'were' }} erased. It stands in no list, plan or count; should
-      somebody come back, their file can be imported under Export and import.{{ free > 0 ? ` The time of ${free} is over.` : '' }}
+      {{
+        t('whoErasedStandsNo', {
+          count: page.kept.length,
+          what: page.kept.length === 1 ? t('was') : t('were'),
+          what2: free > 0 ? ` ${t('timeOver', { free })}` : '',
+        })
+      }}
     </p>
     <ul v-if="page.kept.length > 0" class="plain">
       <li v-for="record in page.kept" :key="record.id">
         <div>
           <strong>{{ record.name }}</strong>
-          <span class="soft">born {{ record.birthDate }}, erased {{ dayWords(record.erasedOn) }} by {{ record.erasedBy }}</span>
+          <span class="soft">{{
+            t('bornErased', { birthDate: record.birthDate, day: dayWords(record.erasedOn), erasedBy: record.erasedBy })
+          }}</span>
           <div>
-            {{ over(record) ? 'Had to stay until' : 'Stays until' }} {{ dayWords(record.keepUntil) }}
+            {{ over(record) ? t('hadStayUntil') : t('staysUntil') }} {{ dayWords(record.keepUntil) }}
             <span class="soft">{{ record.reason }}</span>
           </div>
         </div>
         <form v-if="erasing === record.id" class="fields" novalidate @submit.prevent="erase(record)">
           <div class="field">
-            <label :for="`kept-${record.id}`">Type the name to erase: {{ record.name }}</label>
+            <label :for="`kept-${record.id}`">{{ t('typeNameErase', { name: record.name }) }}</label>
             <TextInput :id="`kept-${record.id}`" v-model="typed" autocomplete="off" :aria-invalid="problem ? 'true' : undefined" />
           </div>
           <ProblemNote v-if="problem" :problem="problem" />
           <div class="choices">
-            <Button danger html-type="submit" :loading="busy">Erase for good</Button><Button @click="erasing = null">Keep</Button>
+            <Button danger html-type="submit" :loading="busy">{{ t('eraseForGood') }}</Button><Button @click="erasing = null">{{
+              t('keep')
+            }}</Button>
           </div>
         </form>
         <div v-else class="choices">
-          <a :href="`/api/keeping/kept/${record.id}`" download="kept-record.json">Export what is kept of {{ record.name }}</a>
-          <Button v-if="over(record)" @click="begin(record)">Erase</Button>
+          <a :href="`/api/keeping/kept/${record.id}`" download="kept-record.json">{{ t('exportWhatKept', { name: record.name }) }}</a>
+          <Button v-if="over(record)" @click="begin(record)">{{ t('erase2') }}</Button>
         </div>
       </li>
     </ul>

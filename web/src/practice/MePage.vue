@@ -4,11 +4,12 @@ import { computed, reactive, ref } from 'vue';
 import { SIGNED_IN_HOURS } from '@pace-bend/core/access';
 import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
-import { ROLE_WORDS } from '../parts/words.ts';
+import { roleWords } from '../parts/roleWords.ts';
 import ClockCard from './ClockCard.vue';
 import HandsCard from './HandsCard.vue';
 import { useSession } from '../stores/session.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/practice.ts';
 
 /** One's own account: password, and signing out. */
 const session = useSession();
@@ -26,24 +27,24 @@ async function change(): Promise<void> {
 
 <template>
   <div class="me">
-    <section class="card fields" aria-label="Signed in">
+    <section class="card fields" :aria-label="t('signedIn')">
       <h2>{{ session.me!.name }}</h2>
-      <p class="soft">{{ ROLE_WORDS[session.me!.role] }}</p>
+      <p class="soft">{{ roleWords(session.me!.role) }}</p>
       <div class="choices">
-        <Button @click="session.signOut()">Sign out</Button><Button @click="session.signOutEverywhere()">Sign out everywhere</Button>
+        <Button @click="session.signOut()">{{ t('signOut') }}</Button><Button @click="session.signOutEverywhere()">{{
+          t('signOutEverywhere')
+        }}</Button>
       </div>
       <p class="soft small">
-        Signed out by itself when nothing was done for {{ SIGNED_IN_HOURS.idle }} hours, and after {{ SIGNED_IN_HOURS.longest }} in any
-        case.
+        {{ t('signedOutItselfWhen', { idle: SIGNED_IN_HOURS.idle, longest: SIGNED_IN_HOURS.longest }) }}
       </p>
     </section>
     <ClockCard />
     <HandsCard v-if="!session.isCoach" />
-    <form class="card fields" novalidate aria-label="Password" @submit.prevent="change">
-      <h2>Another password</h2>
+    <form class="card fields" novalidate :aria-label="t('password')" @submit.prevent="change">
+      <h2>{{ t('anotherPassword') }}</h2>
       <div class="field">
-        <label for="me-current">Password so far</label
-        ><TextInput
+        <label for="me-current">{{ t('passwordFar') }}</label><TextInput
           id="me-current"
           v-model="fields.current"
           type="password"
@@ -54,8 +55,7 @@ async function change(): Promise<void> {
         <p v-if="wrong.current" class="wrong" role="alert">{{ wrong.current }}</p>
       </div>
       <div class="field">
-        <label for="me-new">New password</label
-        ><TextInput
+        <label for="me-new">{{ t('newPassword') }}</label><TextInput
           id="me-new"
           v-model="fields.password"
           type="password"
@@ -64,11 +64,15 @@ async function change(): Promise<void> {
           :aria-invalid="wrong.password ? 'true' : undefined"
         />
         <p v-if="wrong.password" class="wrong" role="alert">{{ wrong.password }}</p>
-        <p v-else class="soft small">12 letters or more. Every other browser is signed out.</p>
+        <p v-else class="soft small">{{ t('n12LettersMoreEvery') }}</p>
       </div>
       <div class="choices">
-        <Button type="primary" html-type="submit" :loading="busy">Change it</Button
-        ><span v-if="done" role="status" class="soft">Changed.</span>
+        <Button type="primary" html-type="submit" :loading="busy">{{ t('changeIt') }}</Button><span
+          v-if="done"
+          role="status"
+          class="soft"
+          >{{ t('changed') }}</span
+        >
       </div>
     </form>
   </div>

@@ -10,22 +10,23 @@ import { useAction } from '../parts/useAction.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/practice.ts';
 
 /** In which order a note is written here, and under which headings. Signed notes stay as they were signed. */
 const practice = usePractice();
 const session = useSession();
 const readOnly = computed(() => !session.may('PATCH', '/practice'));
 const PART_WORDS: Readonly<Record<NotePart, string>> = {
-  said: 'what they said',
-  found: 'what was found',
-  done: 'what was done',
-  answered: 'how it answered',
-  next: 'what comes next',
+  said: t('whatTheySaid'),
+  found: t('whatFound'),
+  done: t('whatDone'),
+  answered: t('howAnswered'),
+  next: t('whatComesNext'),
 };
 const TEMPLATES = [
-  { value: 'told', label: 'Said, found, done' },
-  { value: 'soap', label: 'Subjective, objective, assessment, plan' },
-  { value: 'work-first', label: 'Work first' },
+  { value: 'told', label: t('saidFoundDone') },
+  { value: 'soap', label: t('subjectiveObjectiveAssessmentPlan') },
+  { value: 'work-first', label: t('workFirst') },
 ];
 const copyOf = ({ sections }: NoteLayout) => sections.map(({ heading, parts }) => ({ heading, parts: [...parts] }));
 const sections = ref(copyOf(practice.practice?.noteLayout ?? NOTE_LAYOUTS[0]!));
@@ -65,17 +66,16 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <form class="card notes" novalidate aria-label="Notes" @submit.prevent="keep">
-    <h2>How a note is written here</h2>
+  <form class="card notes" novalidate :aria-label="t('notes')" @submit.prevent="keep">
+    <h2>{{ t('howNoteWrittenHere') }}</h2>
     <p class="soft">
-      Every visit’s note is drafted from its record in this order. What was changed by hand in a note keeps its place; signed notes stay as
-      they were signed.
+      {{ t('everyVisitsNoteDrafted') }}
     </p>
-    <ChoiceRow label="Begin with" :options="TEMPLATES" :value="template" :disabled="readOnly" @change="take" />
+    <ChoiceRow :label="t('beginWith')" :options="TEMPLATES" :value="template" :disabled="readOnly" @change="take" />
     <ol class="plain">
       <li v-for="(section, i) in sections" :key="section.parts.join()">
         <label
-          >Heading {{ i + 1
+          >{{ t('heading', { what: i + 1 })
           }}<TextInput
             v-model="section.heading"
             :maxlength="LONGEST_HEADING"
@@ -85,16 +85,18 @@ async function keep(): Promise<void> {
         /></label>
         <span class="soft parts">{{ section.parts.map((part) => PART_WORDS[part]).join(', ') }}</span>
         <span v-if="!readOnly" class="moves">
-          <Button :disabled="i === 0" :aria-label="`Move ${section.heading} up`" @click="move(i, -1)">↑</Button>
-          <Button :disabled="i === sections.length - 1" :aria-label="`Move ${section.heading} down`" @click="move(i, 1)">↓</Button>
+          <Button :disabled="i === 0" :aria-label="t('moveUp', { heading: section.heading })" @click="move(i, -1)">↑</Button>
+          <Button :disabled="i === sections.length - 1" :aria-label="t('moveDown', { heading: section.heading })" @click="move(i, 1)"
+            >↓</Button
+          >
         </span>
         <p v-if="wrong.has(`sections.${i}.heading`)" class="wrong" role="alert">{{ wrong.get(`sections.${i}.heading`) }}</p>
       </li>
     </ol>
     <ProblemNote v-if="problem" :problem="problem" />
     <div v-if="!readOnly" class="end">
-      <Button type="primary" html-type="submit" :loading="busy">Keep this order</Button>
-      <span v-if="kept" class="soft" role="status">Kept.</span>
+      <Button type="primary" html-type="submit" :loading="busy">{{ t('keepOrder') }}</Button>
+      <span v-if="kept" class="soft" role="status">{{ t('kept') }}</span>
     </div>
   </form>
 </template>

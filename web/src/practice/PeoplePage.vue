@@ -6,9 +6,10 @@ import type { Squad } from '@pace-bend/core/record';
 import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import ProblemNote from '../parts/ProblemNote.vue';
-import { ROLE_WORDS } from '../parts/words.ts';
+import { roleWords } from '../parts/roleWords.ts';
 import { useSession } from '../stores/session.ts';
 import AccountForm from './AccountForm.vue';
+import { t } from '../words/practice.ts';
 
 /** Who may come in, and as what. */
 const session = useSession();
@@ -30,18 +31,18 @@ function take(next: readonly Account[]): void {
   writing.value = '';
 }
 const ROLES_SAY = {
-  owner: 'everything, and who may come in',
-  therapist: 'athletes, visits, notes, cautions',
-  assistant: 'works the day, measures and runs; no notes',
-  coach: 'readiness, availability and range of the squads given to them',
+  owner: t('everythingWhoMayCome'),
+  therapist: t('athletesVisitsNotesCautions'),
+  assistant: t('worksDayMeasuresRuns'),
+  coach: t('readinessAvailabilityRangeSquads'),
 } as const;
 </script>
 
 <template>
-  <section class="card" aria-label="People">
+  <section class="card" :aria-label="t('people')">
     <header>
-      <h2>People</h2>
-      <Button v-if="writing === ''" type="primary" @click="writing = 'new'">Add a person</Button>
+      <h2>{{ t('people') }}</h2>
+      <Button v-if="writing === ''" type="primary" @click="writing = 'new'">{{ t('addPerson') }}</Button>
     </header>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
     <AccountForm v-if="writing === 'new'" :account="null" :squads="squads" @kept="take" @leave="writing = ''" />
@@ -49,18 +50,24 @@ const ROLES_SAY = {
       <li v-for="account in accounts ?? []" :key="account.id">
         <AccountForm v-if="writing === account.id" :account="account" :squads="squads" @kept="take" @leave="writing = ''" />
         <template v-else>
-          <b>{{ account.name }}<span v-if="account.id === session.me?.id" class="soft"> (you)</span></b>
+          <b
+            >{{ account.name }}<span v-if="account.id === session.me?.id" class="soft"> {{ t('you') }}</span></b
+          >
           <span class="soft">{{ account.login }}</span>
-          <span>{{ ROLE_WORDS[account.role] }}<span v-if="!account.active" class="care"> · closed</span></span>
+          <span
+            >{{ roleWords(account.role) }}<span v-if="!account.active" class="care"> {{ t('closed') }}</span></span
+          >
           <span class="soft small">{{
             account.role === 'coach'
               ? account.squadIds
                   .map((id) => squads.find((squad) => squad.id === id)?.name)
                   .filter(Boolean)
-                  .join(', ') || 'no squad yet'
+                  .join(', ') || t('noSquadYet')
               : ROLES_SAY[account.role]
           }}</span>
-          <button type="button" class="link" :aria-label="`Change ${account.name}`" @click="writing = account.id">change</button>
+          <button type="button" class="link" :aria-label="t('change2', { name: account.name })" @click="writing = account.id">
+            {{ t('change') }}
+          </button>
         </template>
       </li>
     </ul>

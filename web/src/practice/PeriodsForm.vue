@@ -10,6 +10,7 @@ import PeriodField from './PeriodField.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import { useForm } from '../parts/useForm.ts';
+import { t } from '../words/practice.ts';
 
 /** How long what is kept: periods by kind, and what the law of the place asks. Nothing is assumed; an empty field means no period. */
 const props = defineProps<{ page: KeepingPage }>();
@@ -18,10 +19,10 @@ const { busy, problem, run } = useAction();
 const saved = ref(false);
 
 const PERIODS = [
-  { id: 'recordsMonths', label: 'Whole records', after: 'months after the last visit' },
-  { id: 'checkInsMonths', label: 'Check-ins', after: 'months after their day' },
-  { id: 'loadsMonths', label: 'Loads', after: 'months after their day' },
-  { id: 'guestsMonths', label: 'Names of guests on event days', after: 'months after the day' },
+  { id: 'recordsMonths', label: t('wholeRecords'), after: t('monthsAfterLastVisit') },
+  { id: 'checkInsMonths', label: t('checkIns'), after: t('monthsAfterTheirDay') },
+  { id: 'loadsMonths', label: t('loads'), after: t('monthsAfterTheirDay') },
+  { id: 'guestsMonths', label: t('namesGuestsEventDays'), after: t('monthsAfterDay') },
 ] as const;
 type PeriodId = (typeof PERIODS)[number]['id'];
 type Fields = Record<PeriodId, number | null> & {
@@ -54,7 +55,7 @@ const between = ({ min, max }: { readonly min: number; readonly max: number }) =
     .integer()
     .min(min)
     .max(max)
-    .messages({ '*': `A whole number from ${min} to ${max}.` });
+    .messages({ '*': t('wholeNumberFrom', { min, max }) });
 const form = ref<HTMLFormElement | null>(null);
 const { wrong, isSound, begin } = useForm(
   () =>
@@ -64,8 +65,14 @@ const { wrong, isSound, begin } = useForm(
         ? {
             years: between(years),
             untilAge: between(untilAge).allow(null),
-            kinds: Joi.array().min(1).messages({ '*': 'Choose what stays.' }),
-            reason: Joi.string().trim().min(reason.min).max(reason.max).messages({ '*': 'Say what asks for it, as you would tell them.' }),
+            kinds: Joi.array()
+              .min(1)
+              .messages({ '*': t('chooseWhatStays') }),
+            reason: Joi.string()
+              .trim()
+              .min(reason.min)
+              .max(reason.max)
+              .messages({ '*': t('sayWhatAsksYou') }),
           }
         : {}),
     }),
@@ -84,10 +91,10 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <section class="card" aria-label="How long it is kept">
+  <section class="card" :aria-label="t('howLongKept')">
     <form ref="form" class="fields" novalidate @submit.prevent="keep" @input="saved = false" @change="saved = false">
-      <h2>How long it is kept</h2>
-      <p class="soft">Left empty, nothing is ever due. What is due is listed here; it is erased when you say so, never by itself.</p>
+      <h2>{{ t('howLongKept') }}</h2>
+      <p class="soft">{{ t('leftEmptyNothingEver') }}</p>
       <PeriodField
         v-for="period in PERIODS"
         :id="period.id"
@@ -97,25 +104,31 @@ async function keep(): Promise<void> {
         :after="period.after"
         :wrong="wrong[period.id]"
       />
-      <Checkbox v-model:checked="fields.asked">The law here asks for records to be kept</Checkbox>
+      <Checkbox v-model:checked="fields.asked">{{ t('lawHereAsksRecords') }}</Checkbox>
       <template v-if="fields.asked">
-        <PeriodField id="law-years" v-model:value="fields.years" label="At least" after="years after the last visit" :wrong="wrong.years" />
+        <PeriodField
+          id="law-years"
+          v-model:value="fields.years"
+          :label="t('atLeast')"
+          :after="t('yearsAfterLastVisit')"
+          :wrong="wrong.years"
+        />
         <PeriodField
           id="law-age"
           v-model:value="fields.untilAge"
-          label="And until they are"
-          after="years old (empty: age plays no part)"
+          :label="t('untilThey')"
+          :after="t('yearsOldEmptyAge')"
           :wrong="wrong.untilAge"
         />
         <div class="field">
-          <span id="law-kinds" class="label">What stays, with name and birth date</span>
+          <span id="law-kinds" class="label">{{ t('whatStaysNameBirth') }}</span>
           <CheckboxGroup v-model:value="fields.kinds" aria-labelledby="law-kinds" class="kinds">
             <Checkbox v-for="kind in KEPT_KINDS" :key="kind.id" :value="kind.id">{{ kind.name }}</Checkbox>
           </CheckboxGroup>
           <p v-if="wrong.kinds" class="wrong" role="alert">{{ wrong.kinds }}</p>
         </div>
         <div class="field">
-          <label for="law-reason">What asks for it</label>
+          <label for="law-reason">{{ t('whatAsks') }}</label>
           <LongText
             id="law-reason"
             v-model="fields.reason"
@@ -125,12 +138,12 @@ async function keep(): Promise<void> {
           />
           <p v-if="wrong.reason" class="wrong" role="alert">{{ wrong.reason }}</p>
         </div>
-        <p class="soft">You say what your law asks; this program knows none.</p>
+        <p class="soft">{{ t('youSayWhatYour') }}</p>
       </template>
       <ProblemNote v-if="problem" :problem="problem" />
       <div class="choices">
-        <Button type="primary" html-type="submit" :loading="busy">Keep these periods</Button>
-        <span v-if="saved" class="soft" role="status">Kept</span>
+        <Button type="primary" html-type="submit" :loading="busy">{{ t('keepThesePeriods') }}</Button>
+        <span v-if="saved" class="soft" role="status">{{ t('kept2') }}</span>
       </div>
     </form>
   </section>

@@ -19,6 +19,7 @@ import { useAction } from '../parts/useAction.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/practice.ts';
 
 /** What therapy does in each phase of a season: the practice's own table. It reaches the plan and the table as limits with their reason. */
 const practice = usePractice();
@@ -31,9 +32,9 @@ const tried = ref(false);
 
 const DEVELOPS = DEVELOP.map((value) => ({ value, label: DEVELOP_WORDS[value] }));
 const NEW_WORDS: Readonly<Record<(typeof NEW_WORK)[number], string>> = {
-  any: 'may be new',
-  'no-new-ways': 'no new ways',
-  nothing: 'nothing new',
+  any: t('mayNew'),
+  'no-new-ways': t('noNewWays'),
+  nothing: t('nothingNew'),
 };
 const NEWS = NEW_WORK.map((value) => ({ value, label: NEW_WORDS[value] }));
 
@@ -62,7 +63,7 @@ const limit = (id: keyof PhaseRule['limits'], head: string, unit: string, step: 
 const COLUMNS: readonly Column[] = [
   {
     id: 'newWorkDays',
-    head: 'Only the last',
+    head: t('onlyLast'),
     unit: 'days',
     step: 1,
     range: PHASE_RANGE.newWorkDays,
@@ -70,13 +71,13 @@ const COLUMNS: readonly Column[] = [
     set: (rule, value) => ({ ...rule, newWorkDays: value }),
     empty: true,
   },
-  limit('holdS', 'Holds to', 's', 5),
-  limit('effortPct', 'Effort to', '%', 5),
-  limit('edgeShare', 'Of the way', '%', 5, 100),
-  limit('painCeiling', 'Discomfort to', '', 1),
+  limit('holdS', t('holdsTo'), 's', 5),
+  limit('effortPct', t('effortTo'), '%', 5),
+  limit('edgeShare', t('ofTheWay'), '%', 5, 100),
+  limit('painCeiling', t('discomfortTo'), '', 1),
   {
     id: 'minutesShare',
-    head: 'Minutes',
+    head: t('minutes'),
     unit: '%',
     step: 5,
     range: { min: PHASE_RANGE.minutesShare.min * 100, max: PHASE_RANGE.minutesShare.max * 100 },
@@ -92,9 +93,9 @@ const valueOf = (rule: PhaseRule, column: Column) => typed.value[keyOf(rule, col
 function wrongWith(rule: PhaseRule, column: Column): string {
   const value = typed.value[keyOf(rule, column)];
   if (value === undefined) return '';
-  if (Number.isNaN(value)) return column.empty ? '' : 'A number is needed.';
+  if (Number.isNaN(value)) return column.empty ? '' : t('numberNeeded');
   return value < column.range.min || value > column.range.max || !Number.isInteger(value)
-    ? `A whole number from ${column.range.min} to ${column.range.max}.`
+    ? t('wholeNumberFrom', { min: column.range.min, max: column.range.max })
     : '';
 }
 function type(rule: PhaseRule, column: Column, value: number): void {
@@ -135,21 +136,22 @@ async function keep(): Promise<void> {
 
 <template>
   <form novalidate @submit.prevent="keep">
-    <section class="card" aria-label="Phases of a season">
-      <h2>Phases of a season</h2>
+    <section class="card" :aria-label="t('phasesSeason')">
+      <h2>{{ t('phasesSeason') }}</h2>
       <p class="soft">
-        What therapy does in each. It reaches proposals, plans and the table as limits with their reason, and can be set aside for a day
-        with a word. As it ships it is common practice.
+        {{ t('whatTherapyDoesEach') }}
       </p>
       <div class="scroll">
         <table>
           <thead>
             <tr>
-              <th scope="col">Phase</th>
-              <th scope="col">What may change</th>
-              <th scope="col">New work</th>
+              <th scope="col">{{ t('phase') }}</th>
+              <th scope="col">{{ t('whatMayChange') }}</th>
+              <th scope="col">{{ t('newWork') }}</th>
               <th v-for="column in COLUMNS" :key="column.id" scope="col">{{ column.head }}</th>
-              <th scope="col"><span class="sr-only">As it ships</span></th>
+              <th scope="col">
+                <span class="sr-only">{{ t('asItShips') }}</span>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -158,7 +160,7 @@ async function keep(): Promise<void> {
                 <th scope="row">{{ PHASE_NAMES[rule.id] }}</th>
                 <td>
                   <PickOne
-                    :label="`${PHASE_NAMES[rule.id]}: what may change`"
+                    :label="t('whatMayChange2', { what: PHASE_NAMES[rule.id] })"
                     size="small"
                     :value="rule.develop"
                     :options="DEVELOPS"
@@ -168,7 +170,7 @@ async function keep(): Promise<void> {
                 </td>
                 <td>
                   <PickOne
-                    :label="`${PHASE_NAMES[rule.id]}: new work`"
+                    :label="t('newWork2', { what: PHASE_NAMES[rule.id] })"
                     size="small"
                     :value="rule.newWork"
                     :options="NEWS"
@@ -189,7 +191,7 @@ async function keep(): Promise<void> {
                 </td>
                 <td>
                   <button v-if="isOwn(rule) && !readOnly" type="button" class="link small" @click="reset(rule)">
-                    as it ships<span class="sr-only">: {{ PHASE_NAMES[rule.id] }}</span>
+                    {{ t('asItShips2') }}<span class="sr-only">: {{ PHASE_NAMES[rule.id] }}</span>
                   </button>
                 </td>
               </tr>
@@ -199,7 +201,7 @@ async function keep(): Promise<void> {
                   <TextInput
                     :model-value="rule.words"
                     :maxlength="PHASE_RANGE.words"
-                    :aria-label="`${PHASE_NAMES[rule.id]}: in words`"
+                    :aria-label="t('inWords', { what: PHASE_NAMES[rule.id] })"
                     :readonly="readOnly"
                     @input="put({ ...rule, words: ($event.target as HTMLInputElement).value })"
                   />
@@ -209,16 +211,20 @@ async function keep(): Promise<void> {
           </tbody>
         </table>
       </div>
-      <p class="soft small">Empty: nothing is held back. Only the last days: before an event; without a number, all through the phase.</p>
+      <p class="soft small">{{ t('emptyNothingHeldBack') }}</p>
       <ul v-if="wrongs.length > 0" class="wrong" role="alert">
         <li v-for="message in wrongs" :key="message">{{ message }}</li>
       </ul>
       <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
       <div v-if="!readOnly" class="choices">
-        <Button type="primary" size="large" html-type="submit" :loading="busy">Keep</Button
-        ><span v-if="kept" class="soft" role="status">Kept.</span>
+        <Button type="primary" size="large" html-type="submit" :loading="busy">{{ t('keep') }}</Button><span
+          v-if="kept"
+          class="soft"
+          role="status"
+          >{{ t('kept') }}</span
+        >
       </div>
-      <p v-else class="soft">The owner of the practice sets this.</p>
+      <p v-else class="soft">{{ t('ownerPracticeSets') }}</p>
     </section>
   </form>
 </template>

@@ -9,6 +9,7 @@ import { useAction } from '../parts/useAction.ts';
 import PickOne from '../parts/PickOne.vue';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
+import { t } from '../words/practice.ts';
 
 /** What the practice may do where it is. What is out of scope cannot be planned; the plan shows the rule written here. */
 const practice = usePractice();
@@ -28,11 +29,11 @@ const tried = ref(false);
 const kept = ref(false);
 const { busy, problem, run } = useAction();
 const GRADES = [
-  { value: '0', label: 'not allowed' },
-  { value: '1', label: 'to grade I' },
-  { value: '2', label: 'to grade II' },
-  { value: '3', label: 'to grade III' },
-  { value: '4', label: 'to grade IV' },
+  { value: '0', label: t('notAllowed') },
+  { value: '1', label: t('gradeI') },
+  { value: '2', label: t('gradeIi') },
+  { value: '3', label: t('gradeIii') },
+  { value: '4', label: t('gradeIv') },
 ] as const;
 const exceptions = computed(() => Object.entries(fields.byRegion) as [Region, number][]);
 const free = computed(() =>
@@ -42,8 +43,8 @@ const free = computed(() =>
 const mine = computed<Record<string, string>>(() =>
   tried.value
     ? {
-        ...(fields.name.trim() === '' ? { name: 'The practice needs a name.' } : {}),
-        ...(linkOk(fields.ruleLink.trim()) ? {} : { ruleLink: 'A link begins with http:// or https://.' }),
+        ...(fields.name.trim() === '' ? { name: t('practiceNeedsName') } : {}),
+        ...(linkOk(fields.ruleLink.trim()) ? {} : { ruleLink: t('linkBeginsHttpHttps') }),
       }
     : {},
 );
@@ -74,18 +75,16 @@ function drop(region: Region): void {
 
 <template>
   <form class="scope" novalidate @submit.prevent="keep" @input="kept = false">
-    <section class="card fields" aria-label="Joint mobilization">
-      <h2>Joint mobilization</h2>
+    <section class="card fields" :aria-label="t('jointMobilization')">
+      <h2>{{ t('jointMobilization') }}</h2>
       <p class="soft">
-        Outside a massage licence in some places. What is not allowed here cannot be planned, and no reason sets that aside. Thrust is never
-        offered.
+        {{ t('outsideMassageLicenceSome') }}
       </p>
       <div class="pair">
         <div class="field">
-          <label for="scope-grade">Everywhere</label
-          ><PickOne
+          <label for="scope-grade">{{ t('everywhere') }}</label><PickOne
             input-id="scope-grade"
-            label="Joint mobilization everywhere"
+            :label="t('jointMobilizationEverywhere')"
             :value="String(fields.mobilizationGrade)"
             :options="GRADES"
             :disabled="readOnly"
@@ -99,12 +98,12 @@ function drop(region: Region): void {
         </div>
       </div>
       <div class="field">
-        <span class="label">By region</span>
-        <p v-if="exceptions.length === 0" class="soft">No region differs.</p>
+        <span class="label">{{ t('byRegion') }}</span>
+        <p v-if="exceptions.length === 0" class="soft">{{ t('noRegionDiffers') }}</p>
         <div v-for="[region, grade] in exceptions" :key="region" class="exception">
           <span>{{ REGIONS.find((each) => each.id === region)!.name }}</span>
           <PickOne
-            :label="`Grade for the ${region}`"
+            :label="t('gradeForThe', { region })"
             :value="String(grade)"
             :options="GRADES"
             :disabled="readOnly"
@@ -115,15 +114,15 @@ function drop(region: Region): void {
               }
             "
           />
-          <button v-if="!readOnly" type="button" class="link small" @click="drop(region)">as everywhere</button>
+          <button v-if="!readOnly" type="button" class="link small" @click="drop(region)">{{ t('asEverywhere') }}</button>
         </div>
         <PickOne
           v-if="!readOnly"
           class="add"
-          label="A region that differs"
+          :label="t('regionDiffers')"
           search
           :value="null"
-          placeholder="A region that differs"
+          :placeholder="t('regionDiffers')"
           :options="free"
           @change="
             (region) => {
@@ -133,10 +132,9 @@ function drop(region: Region): void {
           "
         />
       </div>
-      <h2>Front of the neck</h2>
+      <h2>{{ t('frontNeck') }}</h2>
       <p class="soft">
-        Practitioners differ here: some work the muscles at the front of the neck with flat fingertips, others leave them alone. Decide
-        once. Until then, entries that press or pin there are left out and say so.
+        {{ t('practitionersDifferHereSome') }}
       </p>
       <Checkbox
         :checked="fields.frontOfNeck"
@@ -147,40 +145,44 @@ function drop(region: Region): void {
             kept = false;
           }
         "
-        >Hands press at the front of the neck here, off any pulse, one side at a time</Checkbox
+        >{{ t('handsPressFrontNeck') }}</Checkbox
       >
     </section>
-    <section class="card fields" aria-label="Local rule">
-      <h2>The local rule</h2>
+    <section class="card fields" :aria-label="t('localRule2')">
+      <h2>{{ t('localRule') }}</h2>
       <div class="field">
-        <label for="rule-text">In words, as your law, licence or delegation says it</label
-        ><textarea id="rule-text" v-model="fields.ruleText" class="textbox" rows="5" :maxlength="LIMITS.textLength" :readonly="readOnly" />
+        <label for="rule-text">{{ t('wordsYourLawLicence') }}</label><textarea
+          id="rule-text"
+          v-model="fields.ruleText"
+          class="textbox"
+          rows="5"
+          :maxlength="LIMITS.textLength"
+          :readonly="readOnly"
+        />
       </div>
       <div class="field">
-        <label for="rule-link">Where it stands</label
-        ><input
+        <label for="rule-link">{{ t('whereStands') }}</label><input
           id="rule-link"
           v-model="fields.ruleLink"
           class="input"
           maxlength="500"
-          placeholder="https://"
+          :placeholder="t('https')"
           :readonly="readOnly"
           :aria-invalid="wrong.ruleLink ? 'true' : undefined"
         />
         <p v-if="wrong.ruleLink" class="wrong" role="alert">{{ wrong.ruleLink }}</p>
       </div>
       <p v-if="fields.ruleLink && linkOk(fields.ruleLink)">
-        <a :href="fields.ruleLink" target="_blank" rel="noopener noreferrer">Open the rule</a>
+        <a :href="fields.ruleLink" target="_blank" rel="noopener noreferrer">{{ t('openRule') }}</a>
       </p>
       <p class="soft small">
-        Cautions in this program are reminders to a licensed person, from common practice and what is on file. They are no clearance.
+        {{ t('cautionsProgramRemindersLicensed') }}
       </p>
     </section>
-    <section class="card fields" aria-label="The practice">
-      <h2>The practice</h2>
+    <section class="card fields" :aria-label="t('thePractice')">
+      <h2>{{ t('thePractice') }}</h2>
       <div class="field">
-        <label for="practice-name">Name</label
-        ><input
+        <label for="practice-name">{{ t('name') }}</label><input
           id="practice-name"
           v-model="fields.name"
           class="input"
@@ -191,8 +193,7 @@ function drop(region: Region): void {
         <p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p>
       </div>
       <div class="field">
-        <label for="practice-zone">Time zone</label
-        ><input
+        <label for="practice-zone">{{ t('timeZone') }}</label><input
           id="practice-zone"
           v-model="fields.timeZone"
           class="input"
@@ -204,10 +205,14 @@ function drop(region: Region): void {
       </div>
       <p v-if="wrong['']" class="wrong" role="alert">{{ wrong[''] }}</p>
       <div v-if="!readOnly" class="choices">
-        <Button type="primary" size="large" html-type="submit" :loading="busy">Keep</Button
-        ><span v-if="kept" class="soft" role="status">Kept.</span>
+        <Button type="primary" size="large" html-type="submit" :loading="busy">{{ t('keep') }}</Button><span
+          v-if="kept"
+          class="soft"
+          role="status"
+          >{{ t('kept') }}</span
+        >
       </div>
-      <p v-else class="soft">The owner of the practice sets this.</p>
+      <p v-else class="soft">{{ t('ownerPracticeSets') }}</p>
     </section>
   </form>
 </template>

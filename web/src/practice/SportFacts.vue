@@ -3,10 +3,11 @@ import { motionOf } from '@pace-bend/core/body';
 import { formatValue } from '@pace-bend/core/measure';
 import { originWords } from '../parts/words.ts';
 import type { Sport } from '@pace-bend/core/sport';
+import { t } from '../words/practice.ts';
 
 /** All a sport says, with how sure it is. */
 const props = defineProps<{ sport: Sport }>();
-const ON = { both: 'both sides', leading: 'leading side', other: 'other side', role: 'side of the role' } as const;
+const ON = { both: t('bothSides'), leading: t('leadingSide'), other: t('otherSide'), role: t('sideRole') } as const;
 const disciplinesOf = (ids: readonly string[] | undefined) =>
   ids
     ? props.sport.disciplines
@@ -18,15 +19,15 @@ const disciplinesOf = (ids: readonly string[] | undefined) =>
 
 <template>
   <div class="facts">
-    <p v-if="sport.origin" class="soft small">Made elsewhere: {{ originWords(sport.origin) }}.</p>
+    <p v-if="sport.origin" class="soft small">{{ t('madeElsewhere', { origin: originWords(sport.origin) }) }}</p>
     <table>
       <thead>
         <tr>
-          <th scope="col">Asks for</th>
-          <th scope="col">Range</th>
-          <th scope="col">On</th>
-          <th scope="col">For</th>
-          <th scope="col">How sure</th>
+          <th scope="col">{{ t('asksFor') }}</th>
+          <th scope="col">{{ t('range') }}</th>
+          <th scope="col">{{ t('on') }}</th>
+          <th scope="col">{{ t('for') }}</th>
+          <th scope="col">{{ t('howSure') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -35,7 +36,7 @@ const disciplinesOf = (ids: readonly string[] | undefined) =>
             {{ motionOf(demand.motionId).name }} <span class="soft small">{{ motionOf(demand.motionId).testPosition }}</span>
           </td>
           <td class="num">
-            {{ motionOf(demand.motionId).better === 'higher' ? 'from' : 'to' }}
+            {{ motionOf(demand.motionId).better === 'higher' ? t('from2') : t('to') }}
             {{ formatValue(demand.value, motionOf(demand.motionId).unit, 0) }}
           </td>
           <td>{{ ON[demand.on] }}</td>
@@ -47,16 +48,26 @@ const disciplinesOf = (ids: readonly string[] | undefined) =>
       </tbody>
     </table>
     <p v-for="(shape, i) in sport.shapes" :key="i" class="small">
-      <b>Makes:</b>
+      <b>{{ t('makes') }}</b>
       {{
         shape.kind === 'more'
-          ? `${motionOf(shape.motionId).name} up to ${formatValue(shape.upTo, motionOf(shape.motionId).unit, 0)} more on the ${ON[shape.on]}`
-          : `${motionOf(shape.gains).name} up and ${motionOf(shape.loses).name.toLowerCase()} down by like amounts on the ${ON[shape.on]}, total arc within ${shape.totalWithin}°; from ${shape.findingFrom}° less with a smaller arc a finding`
+          ? t('upMore', {
+              motionOf: motionOf(shape.motionId).name,
+              value: formatValue(shape.upTo, motionOf(shape.motionId).unit, 0),
+              what: ON[shape.on],
+            })
+          : t('upDownLikeAmounts', {
+              motionOf: motionOf(shape.gains).name,
+              motionOf2: motionOf(shape.loses).name.toLowerCase(),
+              what: ON[shape.on],
+              totalWithin: shape.totalWithin,
+              findingFrom: shape.findingFrom,
+            })
       }}
       <span class="soft">{{ shape.source ?? shape.sure }}</span>
     </p>
     <p class="small">
-      <b>Trained:</b> {{ sport.loadKinds.map((kind) => kind.name.toLowerCase()).join(', ') }}. <b>Events:</b>
+      <b>{{ t('trained') }}</b> {{ sport.loadKinds.map((kind) => kind.name.toLowerCase()).join(', ') }}. <b>{{ t('events') }}</b>
       {{ sport.eventKinds.map((kind) => kind.name.toLowerCase()).join(', ') }}.
     </p>
   </div>

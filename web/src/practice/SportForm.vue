@@ -13,6 +13,7 @@ import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import { usePractice } from '../stores/practice.ts';
 import SportShapes from './SportShapes.vue';
+import { t } from '../words/practice.ts';
 
 /** A sport of the practice's own, in the form of those that ship. */
 const props = defineProps<{ sport: OwnSport | null }>();
@@ -43,12 +44,12 @@ const fields = reactive({
   roles: copy([...(props.sport?.roles ?? [])]) as (Named & { side?: 'left' | 'right' })[],
   demands: copy([...(props.sport?.demands ?? [])]) as { -readonly [K in keyof Demand]: Demand[K] }[],
   shapes: copy([...(props.sport?.shapes ?? [])]) as Shape[],
-  loadKinds: copy([...(props.sport?.loadKinds ?? [{ id: 'training', name: 'Training', muscles: [] }])]) as unknown as (Named & {
+  loadKinds: copy([...(props.sport?.loadKinds ?? [{ id: 'training', name: t('training'), muscles: [] }])]) as unknown as (Named & {
     counts?: string;
     muscles: Muscle[];
   })[],
   eventKinds: copy([
-    ...(props.sport?.eventKinds ?? [{ id: 'match', name: 'Match', quietHoursBefore: 24, gentleHoursAfter: 24 }]),
+    ...(props.sport?.eventKinds ?? [{ id: 'match', name: t('match'), quietHoursBefore: 24, gentleHoursAfter: 24 }]),
   ]) as unknown as (Named & {
     quietHoursBefore: number;
     gentleHoursAfter: number;
@@ -58,15 +59,15 @@ const tried = ref(false);
 const MOTION_CHOICES = MOTIONS.map((motion) => ({ value: motion.id, label: `${motion.name}, ${motion.testPosition}` }));
 const MUSCLE_CHOICES = MUSCLES.map((muscle) => ({ value: muscle.id as Muscle, label: muscle.name }));
 const ON = [
-  { value: 'both', label: 'both sides' },
-  { value: 'leading', label: 'leading side' },
-  { value: 'other', label: 'other side' },
-  { value: 'role', label: 'side of the role' },
+  { value: 'both', label: t('bothSides') },
+  { value: 'leading', label: t('leadingSide') },
+  { value: 'other', label: t('otherSide') },
+  { value: 'role', label: t('sideRole') },
 ] as const;
 const ROLE_SIDES = [
-  { value: 'none', label: 'no side' },
-  { value: 'left', label: 'left' },
-  { value: 'right', label: 'right' },
+  { value: 'none', label: t('noSide') },
+  { value: 'left', label: t('left') },
+  { value: 'right', label: t('right') },
 ] as const;
 
 /** Ids stay once somebody may have them on file; a new name gets its own. */
@@ -88,9 +89,7 @@ const made = computed<Sport>(() => ({
   eventKinds: named(fields.eventKinds),
 }));
 const wrong = computed(() =>
-  tried.value
-    ? [...(fields.name.trim() === '' ? [{ path: 'name', message: 'A sport needs a name.' }] : []), ...checkSport(made.value)]
-    : [],
+  tried.value ? [...(fields.name.trim() === '' ? [{ path: 'name', message: t('sportNeedsName') }] : []), ...checkSport(made.value)] : [],
 );
 
 async function keep(): Promise<void> {
@@ -106,38 +105,52 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <form class="fields sport-form" aria-label="A sport of your own" novalidate @submit.prevent="keep">
+  <form class="fields sport-form" :aria-label="t('sportYourOwn')" novalidate @submit.prevent="keep">
     <div class="pair">
       <div class="field">
-        <label for="sport-name">Name</label><Input id="sport-name" v-model:value="fields.name" :maxlength="60" autocomplete="off" />
+        <label for="sport-name">{{ t('name') }}</label><Input
+          id="sport-name"
+          v-model:value="fields.name"
+          :maxlength="60"
+          autocomplete="off"
+        />
       </div>
       <div class="field">
-        <label for="sport-synonyms">Other names, with commas</label
-        ><Input id="sport-synonyms" v-model:value="fields.synonyms" :maxlength="300" autocomplete="off" />
+        <label for="sport-synonyms">{{ t('otherNamesCommas') }}</label><Input
+          id="sport-synonyms"
+          v-model:value="fields.synonyms"
+          :maxlength="300"
+          autocomplete="off"
+        />
       </div>
       <div class="field">
-        <label for="sport-leading">What the leading side is called, if it has one</label
-        ><Input id="sport-leading" v-model:value="fields.leading" :maxlength="40" placeholder="Throwing arm" autocomplete="off" />
+        <label for="sport-leading">{{ t('whatLeadingSideCalled') }}</label><Input
+          id="sport-leading"
+          v-model:value="fields.leading"
+          :maxlength="40"
+          :placeholder="t('throwingArm')"
+          autocomplete="off"
+        />
       </div>
     </div>
     <fieldset>
-      <legend>Disciplines</legend>
+      <legend>{{ t('disciplines') }}</legend>
       <div v-for="(each, i) in fields.disciplines" :key="i" class="line">
-        <Input v-model:value="each.name" :maxlength="60" :aria-label="`Discipline ${i + 1}`" /><button
+        <Input v-model:value="each.name" :maxlength="60" :aria-label="t('discipline', { what: i + 1 })" /><button
           type="button"
           class="link small"
           @click="fields.disciplines.splice(i, 1)"
         >
-          Remove
+          {{ t('remove') }}
         </button>
       </div>
-      <Button size="small" @click="fields.disciplines.push({ id: '', name: '' })">Add a discipline</Button>
+      <Button size="small" @click="fields.disciplines.push({ id: '', name: '' })">{{ t('addDiscipline') }}</Button>
     </fieldset>
     <fieldset>
-      <legend>Roles</legend>
+      <legend>{{ t('roles') }}</legend>
       <div v-for="(each, i) in fields.roles" :key="i" class="line">
-        <Input v-model:value="each.name" :maxlength="60" :aria-label="`Role ${i + 1}`" /><PickOne
-          :label="`Side of role ${i + 1}`"
+        <Input v-model:value="each.name" :maxlength="60" :aria-label="t('role2', { what: i + 1 })" /><PickOne
+          :label="t('sideOfRole', { what: i + 1 })"
           :value="each.side ?? 'none'"
           :options="ROLE_SIDES"
           @change="
@@ -146,15 +159,15 @@ async function keep(): Promise<void> {
               else each.side = side;
             }
           "
-        /><button type="button" class="link small" @click="fields.roles.splice(i, 1)">Remove</button>
+        /><button type="button" class="link small" @click="fields.roles.splice(i, 1)">{{ t('remove') }}</button>
       </div>
-      <Button size="small" @click="fields.roles.push({ id: '', name: '' })">Add a role</Button>
+      <Button size="small" @click="fields.roles.push({ id: '', name: '' })">{{ t('addRole') }}</Button>
     </fieldset>
     <fieldset>
-      <legend>Asks for</legend>
+      <legend>{{ t('asksFor') }}</legend>
       <div v-for="(each, i) in fields.demands" :key="i" class="line demand">
         <PickOne
-          :label="`Motion ${i + 1}`"
+          :label="t('motion', { what: i + 1 })"
           search
           :value="each.motionId"
           :options="MOTION_CHOICES"
@@ -164,77 +177,79 @@ async function keep(): Promise<void> {
           :value="each.value"
           :min="motionOf(each.motionId).possible.min"
           :max="motionOf(each.motionId).possible.max"
-          :aria-label="`Value of ${motionOf(each.motionId).name}`"
+          :aria-label="t('valueOf', { motionOf: motionOf(each.motionId).name })"
           :addon-after="motionOf(each.motionId).unit === 'deg' ? '°' : 'cm'"
           @change="(value) => (each.value = Number(value))"
         />
-        <PickOne :label="`Side of demand ${i + 1}`" :value="each.on" :options="ON" @change="(on) => (each.on = on)" />
-        <Input v-model:value="each.why" :maxlength="80" :aria-label="`What for, demand ${i + 1}`" placeholder="what for" />
-        <button type="button" class="link small" @click="fields.demands.splice(i, 1)">Remove</button>
+        <PickOne :label="t('sideDemand', { what: i + 1 })" :value="each.on" :options="ON" @change="(on) => (each.on = on)" />
+        <Input v-model:value="each.why" :maxlength="80" :aria-label="t('whatDemand', { what: i + 1 })" :placeholder="t('whatFor')" />
+        <button type="button" class="link small" @click="fields.demands.splice(i, 1)">{{ t('remove') }}</button>
       </div>
       <Button
         size="small"
         @click="fields.demands.push({ motionId: 'hip-flexion', value: 120, on: 'both', sure: 'common practice', why: '' })"
-        >Add a demand</Button
+        >{{ t('addDemand') }}</Button
       >
     </fieldset>
     <fieldset>
-      <legend>What is trained</legend>
+      <legend>{{ t('whatTrained') }}</legend>
       <div v-for="(each, i) in fields.loadKinds" :key="i" class="line kind">
-        <Input v-model:value="each.name" :maxlength="60" :aria-label="`Training ${i + 1}`" />
+        <Input v-model:value="each.name" :maxlength="60" :aria-label="t('training2', { what: i + 1 })" />
         <Input
           v-model:value="each.counts"
           :maxlength="30"
-          :aria-label="`What training ${i + 1} counts`"
-          placeholder="counts: metres, throws"
+          :aria-label="t('whatTrainingCounts', { what: i + 1 })"
+          :placeholder="t('countsMetresThrows')"
         />
         <PickMany
-          :label="`Muscles of training ${i + 1}`"
+          :label="t('musclesTraining', { what: i + 1 })"
           :values="each.muscles"
           :options="MUSCLE_CHOICES"
-          placeholder="muscles"
+          :placeholder="t('muscles')"
           @change="(muscles: readonly Muscle[]) => (each.muscles = [...muscles])"
         />
-        <button type="button" class="link small" @click="fields.loadKinds.splice(i, 1)">Remove</button>
+        <button type="button" class="link small" @click="fields.loadKinds.splice(i, 1)">{{ t('remove') }}</button>
       </div>
-      <Button size="small" @click="fields.loadKinds.push({ id: '', name: '', muscles: [] })">Add a kind of training</Button>
+      <Button size="small" @click="fields.loadKinds.push({ id: '', name: '', muscles: [] })">{{ t('addKindTraining') }}</Button>
     </fieldset>
     <fieldset>
-      <legend>Side differences it makes</legend>
+      <legend>{{ t('sideDifferencesMakes') }}</legend>
       <SportShapes v-model="fields.shapes" />
     </fieldset>
     <fieldset>
-      <legend>What its calendar holds</legend>
+      <legend>{{ t('whatCalendarHolds') }}</legend>
       <div v-for="(each, i) in fields.eventKinds" :key="i" class="line event">
-        <Input v-model:value="each.name" :maxlength="60" :aria-label="`Event ${i + 1}`" />
+        <Input v-model:value="each.name" :maxlength="60" :aria-label="t('event', { what: i + 1 })" />
         <InputNumber
           v-model:value="each.quietHoursBefore"
           :min="0"
           :max="168"
-          :aria-label="`Hours without long holds before event ${i + 1}`"
-          addon-before="no long holds"
-          addon-after="h before"
+          :aria-label="t('hoursWithoutLongHolds', { what: i + 1 })"
+          :addon-before="t('noLongHolds')"
+          :addon-after="t('hBefore')"
         />
         <InputNumber
           v-model:value="each.gentleHoursAfter"
           :min="0"
           :max="336"
-          :aria-label="`Hours of gentle work after event ${i + 1}`"
-          addon-before="gentle only"
-          addon-after="h after"
+          :aria-label="t('hoursGentleWorkAfter', { what: i + 1 })"
+          :addon-before="t('gentleOnly')"
+          :addon-after="t('hAfter')"
         />
-        <button type="button" class="link small" @click="fields.eventKinds.splice(i, 1)">Remove</button>
+        <button type="button" class="link small" @click="fields.eventKinds.splice(i, 1)">{{ t('remove') }}</button>
       </div>
-      <Button size="small" @click="fields.eventKinds.push({ id: '', name: '', quietHoursBefore: 24, gentleHoursAfter: 24 })"
-        >Add a kind of event</Button
-      >
+      <Button size="small" @click="fields.eventKinds.push({ id: '', name: '', quietHoursBefore: 24, gentleHoursAfter: 24 })">{{
+        t('addKindEvent')
+      }}</Button>
     </fieldset>
     <ul v-if="wrong.length > 0" class="plain wrong" role="alert">
       <li v-for="each in wrong" :key="each.path">{{ each.message }}</li>
     </ul>
     <ProblemNote v-if="problem" :problem="problem" />
     <div class="choices">
-      <Button type="primary" html-type="submit" :loading="busy">Keep the sport</Button><Button @click="emit('done')">Leave it</Button>
+      <Button type="primary" html-type="submit" :loading="busy">{{ t('keepSport') }}</Button><Button @click="emit('done')">{{
+        t('leaveIt')
+      }}</Button>
     </div>
   </form>
 </template>

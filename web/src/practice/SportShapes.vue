@@ -5,6 +5,7 @@ import InputNumber from 'ant-design-vue/es/input-number';
 import { MOTIONS, motionOf } from '@pace-bend/core/body';
 import type { Shape } from '@pace-bend/core/sport';
 import PickOne from '../parts/PickOne.vue';
+import { t } from '../words/practice.ts';
 
 /** Side differences that a sport makes and needs: more on one side, or an arc that is turned. The list is changed in place. */
 type Changeable<T> = T extends unknown ? { -readonly [K in keyof T]: T[K] } : never;
@@ -15,9 +16,9 @@ const CHOICES = MOTIONS.filter((motion) => !motion.sides.includes('midline')).ma
   label: `${motion.name}, ${motion.testPosition}`,
 }));
 const ON = [
-  { value: 'leading', label: 'leading side' },
-  { value: 'other', label: 'other side' },
-  { value: 'role', label: 'side of the role' },
+  { value: 'leading', label: t('leadingSide') },
+  { value: 'other', label: t('otherSide') },
+  { value: 'role', label: t('sideRole') },
 ] as const;
 const unit = (motionId: string) => (motionOf(motionId).unit === 'deg' ? '°' : 'cm');
 const addMore = () =>
@@ -26,7 +27,7 @@ const addMore = () =>
     motionId: CHOICES[0]!.value,
     on: 'leading',
     upTo: 5,
-    words: 'made by the sport',
+    words: t('madeSport'),
     sure: 'common practice',
   });
 const addArc = () =>
@@ -37,7 +38,7 @@ const addArc = () =>
     on: 'leading',
     totalWithin: 5,
     findingFrom: 18,
-    words: 'made by the sport',
+    words: t('madeSport'),
     sure: 'common practice',
   });
 </script>
@@ -46,32 +47,32 @@ const addArc = () =>
   <div v-for="(each, i) in shapes" :key="i" class="line">
     <template v-if="each.kind === 'more'">
       <PickOne
-        :label="`Motion of difference ${i + 1}`"
+        :label="t('motionDifference', { what: i + 1 })"
         search
         :value="each.motionId"
         :options="CHOICES"
         @change="(motionId) => (each.motionId = motionId)"
       />
-      <PickOne :label="`Side of difference ${i + 1}`" :value="each.on" :options="ON" @change="(on) => (each.on = on)" />
+      <PickOne :label="t('sideDifference', { what: i + 1 })" :value="each.on" :options="ON" @change="(on) => (each.on = on)" />
       <InputNumber
         v-model:value="each.upTo"
         class="narrow"
         :min="0"
         :max="90"
-        :aria-label="`More by up to, difference ${i + 1}`"
+        :aria-label="t('moreUpDifference', { what: i + 1 })"
         :addon-after="unit(each.motionId)"
       />
     </template>
     <template v-else>
       <PickOne
-        :label="`What the leading side gains, difference ${i + 1}`"
+        :label="t('whatLeadingSideGains', { what: i + 1 })"
         search
         :value="each.gains"
         :options="CHOICES"
         @change="(gains) => (each.gains = gains)"
       />
       <PickOne
-        :label="`What it loses for it, difference ${i + 1}`"
+        :label="t('whatLosesDifference', { what: i + 1 })"
         search
         :value="each.loses"
         :options="CHOICES"
@@ -82,26 +83,31 @@ const addArc = () =>
           v-model:value="each.totalWithin"
           :min="0"
           :max="90"
-          :aria-label="`Both arcs alike within, difference ${i + 1}`"
-          addon-before="alike within"
+          :aria-label="t('bothArcsAlikeWithin', { what: i + 1 })"
+          :addon-before="t('alikeWithin')"
           addon-after="°"
         />
         <InputNumber
           v-model:value="each.findingFrom"
           :min="0"
           :max="90"
-          :aria-label="`A finding from a loss of, difference ${i + 1}`"
-          addon-before="finding from"
+          :aria-label="t('findingFromLossDifference', { what: i + 1 })"
+          :addon-before="t('findingFrom')"
           addon-after="°"
         />
       </span>
     </template>
-    <Input v-model:value="each.words" :maxlength="60" :aria-label="`Why, difference ${i + 1}`" placeholder="why: follows the racket" />
-    <button type="button" class="link small" @click="shapes.splice(i, 1)">Remove</button>
+    <Input
+      v-model:value="each.words"
+      :maxlength="60"
+      :aria-label="t('whyDifference', { what: i + 1 })"
+      :placeholder="t('whyFollowsRacket')"
+    />
+    <button type="button" class="link small" @click="shapes.splice(i, 1)">{{ t('remove') }}</button>
   </div>
   <div class="choices">
-    <Button size="small" @click="addMore">Add a side with more</Button>
-    <Button size="small" @click="addArc">Add a turned arc</Button>
+    <Button size="small" @click="addMore">{{ t('addSideMore') }}</Button>
+    <Button size="small" @click="addArc">{{ t('addTurnedArc') }}</Button>
   </div>
 </template>
 

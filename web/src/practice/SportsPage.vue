@@ -13,6 +13,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import SportForm from './SportForm.vue';
 import SportFacts from './SportFacts.vue';
+import { t } from '../words/practice.ts';
 
 /** Which sports the practice serves, the ones it adds, and how it asks in the morning. */
 const practice = usePractice();
@@ -48,18 +49,18 @@ const takeOut = (sport: OwnSport) =>
 
 <template>
   <div class="sports-page">
-    <form class="card fields" aria-label="Sports and check-in" @submit.prevent="keep">
-      <h2>Sports served here</h2>
-      <p class="soft">Nobody is asked about any other sport. With none chosen, all of them are offered.</p>
+    <form class="card fields" :aria-label="t('sportsCheck')" @submit.prevent="keep">
+      <h2>{{ t('sportsServedHere') }}</h2>
+      <p class="soft">{{ t('nobodyAskedAboutAny') }}</p>
       <div class="field">
-        <label for="served">Sports</label>
+        <label for="served">{{ t('sports') }}</label>
         <PickMany
           input-id="served"
-          label="Sports served here"
+          :label="t('sportsServedHere')"
           :values="served"
           :options="options"
           :disabled="readOnly"
-          placeholder="All of them"
+          :placeholder="t('allThem')"
           @change="
             (to: readonly string[]) => {
               served = to;
@@ -69,7 +70,7 @@ const takeOut = (sport: OwnSport) =>
         />
       </div>
       <div class="field">
-        <span id="scale-label" class="label">In the morning, ask</span>
+        <span id="scale-label" class="label">{{ t('morningAsk') }}</span>
         <RadioGroup
           aria-labelledby="scale-label"
           :value="scale"
@@ -87,26 +88,31 @@ const takeOut = (sport: OwnSport) =>
           >
         </RadioGroup>
         <p class="soft small">
-          Answers on one scale say nothing on the other: after a change own normals begin anew. What was answered stays as it was.
+          {{ t('answersOneScaleSay') }}
         </p>
       </div>
       <ProblemNote v-if="problem" :problem="problem" />
       <div v-if="!readOnly" class="choices">
-        <Button type="primary" html-type="submit" :loading="busy">Keep</Button><span v-if="kept" class="soft" role="status">Kept.</span>
+        <Button type="primary" html-type="submit" :loading="busy">{{ t('keep') }}</Button><span v-if="kept" class="soft" role="status">{{
+          t('kept')
+        }}</span>
       </div>
     </form>
-    <section class="card fields" aria-label="Own sports">
-      <h2>Your own sports</h2>
+    <section class="card fields" :aria-label="t('ownSports')">
+      <h2>{{ t('yourOwnSports') }}</h2>
       <p v-if="practice.ownSports.length === 0" class="soft">
-        None yet. A sport of your own has the same form as those that ship: what it asks for, what it makes, what is trained.
+        {{ t('noneYetSportYour') }}
       </p>
       <ul class="plain">
         <li v-for="sport in practice.ownSports" :key="sport.id">
           <b>{{ sport.name }}</b>
-          <span class="soft small">{{ sport.demands.length }} demands, {{ sport.loadKinds.length }} kinds of training</span>
+          <span class="soft small">{{ t('demandsKindsTraining', { count: sport.demands.length, count2: sport.loadKinds.length }) }}</span>
           <template v-if="session.may('PUT', '/sports/:id')"
-            ><button type="button" class="link small" :aria-label="`Change ${sport.name}`" @click="editing = sport">Change</button
-            ><button type="button" class="link small" :aria-label="`Remove ${sport.name}`" @click="takeOut(sport)">Remove</button></template
+            ><button type="button" class="link small" :aria-label="t('change2', { name: sport.name })" @click="editing = sport">
+              {{ t('change3') }}</button
+            ><button type="button" class="link small" :aria-label="t('remove2', { name: sport.name })" @click="takeOut(sport)">
+              {{ t('remove') }}
+            </button></template
           >
         </li>
       </ul>
@@ -116,10 +122,10 @@ const takeOut = (sport: OwnSport) =>
         :sport="editing === 'new' ? null : editing"
         @done="editing = null"
       />
-      <Button v-else-if="session.may('PUT', '/sports/:id')" class="add" @click="editing = 'new'">Add a sport</Button>
+      <Button v-else-if="session.may('PUT', '/sports/:id')" class="add" @click="editing = 'new'">{{ t('addSport') }}</Button>
     </section>
-    <section class="card fields" aria-label="What a sport asks for">
-      <h2>What a sport asks for</h2>
+    <section class="card fields" :aria-label="t('whatSportAsks')">
+      <h2>{{ t('whatSportAsks') }}</h2>
       <div class="choices">
         <button
           v-for="sport in offeredHere"

@@ -11,6 +11,7 @@ import {
 } from '@pace-bend/core/exchange';
 import { readFhir, type NotUnderstood } from '@pace-bend/core/fhir';
 import { ApiProblem, api } from '../api/api.ts';
+import { t } from '../words/practice.ts';
 
 /** An athlete of the file, what becomes of them, and how their rows stand here. */
 export interface PersonLine {
@@ -84,7 +85,7 @@ export function useImport() {
     forget();
     const mine = turn;
     if (file.size > ARCHIVE_LIMITS.fileBytes) {
-      wrong.value = `This file is larger than ${ARCHIVE_LIMITS.fileBytes / 1024 / 1024} MB.`;
+      wrong.value = t('fileLargerThanMb', { what: ARCHIVE_LIMITS.fileBytes / 1024 / 1024 });
       return;
     }
     const found = open(await file.text());
@@ -94,7 +95,7 @@ export function useImport() {
       return;
     }
     if (found.file.athletes.some(({ tables }) => archivePerson(tables) === null)) {
-      wrong.value = 'An athlete of this file has no name or no birth date.';
+      wrong.value = t('athleteFileNoName');
       return;
     }
     const [first, ...rest] = archivePieces(found.file, {}, found.derived);
@@ -156,11 +157,11 @@ export function useImport() {
       }
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;
-      wrong.value = `${error.message} What was imported until then stays; import again for the rest.`;
+      wrong.value = t('whatImportedUntilThen', { message: error.message });
     } finally {
       progress.value = null;
       const done = people.value.filter(({ state }) => state === 'imported').length;
-      told.value = `${done} of ${people.value.length} imported, ${rows} ${rows === 1 ? 'row' : 'rows'} added.`;
+      told.value = t('importedAdded', { done, count: people.value.length, rows, what: rows === 1 ? t('row') : t('rows') });
     }
   }
 

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { formatNumber } from '@pace-bend/core/measure';
 import type { Attempt } from './usePractise.ts';
+import { t } from '../words/practise.ts';
 
 /** What came of the last attempt against what was asked, and how the ones before it went. */
 const props = defineProps<{ attempts: readonly Attempt[] }>();
@@ -10,41 +11,43 @@ const s = (ms: number) => `${formatNumber(ms / 1000, 1)} s`;
 /** How far off it was on average, in words. */
 function offWords(askedMs: number, tookMs: number): string {
   const off = (tookMs - askedMs) / 1000;
-  if (Math.abs(off) < 0.05) return 'exact';
+  if (Math.abs(off) < 0.05) return t('exact');
   return `${formatNumber(Math.abs(off), 1)} s ${off < 0 ? 'short' : 'long'}`;
 }
-const EFFORT = { more: 'too little', good: 'as asked', 'too hard': 'too hard' } as const;
+const EFFORT = { more: t('tooLittle'), good: t('asAsked'), 'too hard': t('tooHard') } as const;
 const pace = (attempt: Attempt) => {
   const { phases } = attempt.result;
   return attempt.byHand
-    ? `${phases.filter(({ word }) => word === 'on pace').length} of ${phases.length} on pace`
-    : 'counted by the program';
+    ? t('ofOnPace', { phases: phases.filter(({ word }) => word === 'on pace').length, count: phases.length })
+    : t('countedProgram');
 };
 const effort = (attempt: Attempt) => {
   const known = attempt.result.presses.filter(({ word }) => word !== null);
   return known.length === 0
-    ? 'no effort measured'
-    : `${known.filter(({ word }) => word === 'good').length} of ${known.length} presses as asked`;
+    ? t('noEffortMeasured')
+    : t('pressesAsked', { known: known.filter(({ word }) => word === 'good').length, count: known.length });
 };
 </script>
 
 <template>
-  <section class="card results" aria-label="How it went">
-    <h2>How it went</h2>
+  <section class="card results" :aria-label="t('howWent')">
+    <h2>{{ t('howWent') }}</h2>
     <p class="sum" role="status">
       <b>{{ pace(last) }}</b> · {{ effort(last) }}
     </p>
     <table v-if="last.result.kinds.length > 0">
       <caption class="small soft">
-        Your own count. On pace is within a tenth of the time, half a second at least.
+        {{
+          t('yourOwnCountPace')
+        }}
       </caption>
       <thead>
         <tr>
-          <th scope="col">Phase</th>
-          <th scope="col">Asked</th>
-          <th scope="col">You, on average</th>
-          <th scope="col">Off</th>
-          <th scope="col">On pace</th>
+          <th scope="col">{{ t('phase') }}</th>
+          <th scope="col">{{ t('asked') }}</th>
+          <th scope="col">{{ t('youAverage') }}</th>
+          <th scope="col">{{ t('off') }}</th>
+          <th scope="col">{{ t('onPace') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -53,20 +56,22 @@ const effort = (attempt: Attempt) => {
           <td class="num">{{ s(kind.askedMs) }}</td>
           <td class="num">{{ s(kind.tookMs) }}</td>
           <td>{{ offWords(kind.askedMs, kind.tookMs) }}</td>
-          <td class="num" :class="{ off: kind.onPace < kind.count }">{{ kind.onPace }} of {{ kind.count }}</td>
+          <td class="num" :class="{ off: kind.onPace < kind.count }">{{ t('of', { onPace: kind.onPace, count: kind.count }) }}</td>
         </tr>
       </tbody>
     </table>
     <table v-if="last.result.presses.length > 0">
       <caption class="small soft">
-        The press, as the gauge heard it.
+        {{
+          t('pressGaugeHeard')
+        }}
       </caption>
       <thead>
         <tr>
-          <th scope="col">Round</th>
-          <th scope="col">Asked</th>
-          <th scope="col">Pressed</th>
-          <th scope="col">Inside the band</th>
+          <th scope="col">{{ t('round') }}</th>
+          <th scope="col">{{ t('asked') }}</th>
+          <th scope="col">{{ t('pressed') }}</th>
+          <th scope="col">{{ t('insideBand') }}</th>
           <th scope="col"></th>
         </tr>
       </thead>
@@ -74,27 +79,29 @@ const effort = (attempt: Attempt) => {
         <tr v-for="press in last.result.presses" :key="press.cue.index">
           <th scope="row">{{ press.cue.round }}</th>
           <td class="num">{{ press.askedPct }} %</td>
-          <td class="num">{{ press.pct === null ? `${formatNumber(press.n, 0)} N` : `${press.pct} %` }}</td>
-          <td class="num">{{ press.inside === null ? 'not known' : `${Math.round(100 * press.inside)} % of the time` }}</td>
+          <td class="num">{{ press.pct === null ? t('n', { number: formatNumber(press.n, 0) }) : `${press.pct} %` }}</td>
+          <td class="num">{{ press.inside === null ? t('notKnown') : t('ofTheTime', { what: Math.round(100 * press.inside) }) }}</td>
           <td :class="{ off: press.word !== null && press.word !== 'good' }">
-            {{ press.word === null ? 'no strongest press to compare with' : EFFORT[press.word] }}
+            {{ press.word === null ? t('noStrongestPressCompare') : EFFORT[press.word] }}
           </td>
         </tr>
       </tbody>
     </table>
     <ul v-if="last.result.offPlane.length > 0">
-      <li v-for="each in last.result.offPlane" :key="each.words">{{ each.words }}, {{ each.times }}×, up to {{ each.deg }}°</li>
+      <li v-for="each in last.result.offPlane" :key="each.words">
+        {{ t('upTo', { words: each.words, times: each.times, deg: each.deg }) }}
+      </li>
     </ul>
     <p v-if="!last.byHand && last.result.presses.length === 0 && last.result.offPlane.length === 0" class="soft">
-      The program counted and no device was connected, so there is nothing to compare. Count it yourself, or connect the force gauge.
+      {{ t('programCountedNoDevice') }}
     </p>
     <template v-if="attempts.length > 1">
-      <h3>Before</h3>
+      <h3>{{ t('before') }}</h3>
       <ol class="small" :start="1">
         <li v-for="attempt in attempts.slice(1)" :key="attempt.id">{{ pace(attempt) }} · {{ effort(attempt) }}</li>
       </ol>
     </template>
-    <p class="small soft">For you only: it stands on this page and in no record, and counts as no treatment.</p>
+    <p class="small soft">{{ t('youOnlyStandsPage') }}</p>
   </section>
 </template>
 

@@ -20,6 +20,7 @@ import { useLive } from '../steps/table/useLive.ts';
 import { useWakeLock } from '../steps/table/useWakeLock.ts';
 import PractiseResults from './PractiseResults.vue';
 import { usePractise } from './usePractise.ts';
+import { t } from '../words/practise.ts';
 
 /** A way or an entry rehearsed at real speed, without an athlete: figure, words and count, and what came of it against what was asked. */
 const shelf = useShelf();
@@ -106,21 +107,21 @@ const share = computed(() => {
 });
 const told = computed(() =>
   cue.value
-    ? [view.value!.effortPct === null ? '' : `${view.value!.effortPct} % effort`, cue.value.detail]
+    ? [view.value!.effortPct === null ? '' : t('effort', { effortPct: view.value!.effortPct }), cue.value.detail]
         .filter((each) => each !== '')
         .join(' · ')
     : '',
 );
 /** What one key does now. */
 const mainWords = computed(() => {
-  if (!isOn.value) return attempts.value.length > 0 ? 'Practise again' : 'Begin';
-  if (byHand.value) return 'This phase is over';
-  if (state.value.status === 'held') return 'Go on';
-  return cue.value!.open ? 'Ready, go on' : 'Hold here';
+  if (!isOn.value) return attempts.value.length > 0 ? t('practiseAgain') : t('begin');
+  if (byHand.value) return t('phaseOver');
+  if (state.value.status === 'held') return t('goOn');
+  return cue.value!.open ? t('readyGo') : t('holdHere');
 });
 const COUNTS = [
-  { value: 'program', label: 'The program counts' },
-  { value: 'hand', label: 'I count myself' },
+  { value: 'program', label: t('programCounts') },
+  { value: 'hand', label: t('iCountMyself') },
 ] as const;
 
 useWindowKeys((event) => {
@@ -138,65 +139,67 @@ useWindowKeys((event) => {
 
 <template>
   <div class="page practise">
-    <p v-if="!ready" class="soft" role="status">Opening the shelf …</p>
+    <p v-if="!ready" class="soft" role="status">{{ t('openingShelf') }}</p>
     <template v-else-if="!entry">
-      <h1>Practise</h1>
-      <p class="soft">This entry is not on the shelf. <RouterLink to="/shelf">Open the shelf</RouterLink></p>
+      <h1>{{ t('practise') }}</h1>
+      <p class="soft">
+        {{ t('entryNotShelf') }} <RouterLink to="/shelf">{{ t('openShelf') }}</RouterLink>
+      </p>
     </template>
     <template v-else>
       <header>
-        <h1>Practise: {{ entry.name }}</h1>
-        <RouterLink :to="`/shelf/entry/${entry.id}`">Back to the entry</RouterLink>
+        <h1>{{ t('practise2', { name: entry.name }) }}</h1>
+        <RouterLink :to="`/shelf/entry/${entry.id}`">{{ t('backEntry') }}</RouterLink>
       </header>
-      <section v-if="!isOn" class="card setup" aria-label="What is practised">
+      <section v-if="!isOn" class="card setup" :aria-label="t('whatPractised')">
         <PickOne
-          label="Way of working"
+          :label="t('wayWorking')"
           :value="wayId"
           :options="ways.map(({ id, name }) => ({ value: id, label: name }))"
           @change="(id) => (wayId = id)"
         />
         <PickOne
           v-if="places.length > 1 && position"
-          label="Position"
+          :label="t('position')"
           :value="position"
           :options="places.map((each) => ({ value: each, label: each }))"
           @change="(each) => (position = each)"
         />
         <ChoiceRow
           v-if="sidesOf(entry).length > 1"
-          label="Side"
+          :label="t('side')"
           :options="sidesOf(entry).map((each) => ({ value: each, label: SIDE_WORDS[each] }))"
           :value="side"
           @change="(each) => each && (side = each)"
         />
         <ChoiceRow
-          label="Who counts"
+          :label="t('whoCounts')"
           :options="COUNTS"
           :value="byHand ? 'hand' : 'program'"
           @change="(each) => each && (byHand = each === 'hand')"
         />
         <p class="small soft wide">
-          One side at real speed{{ line ? `, ${formatDuration(line.totalMs)}` : '' }}.
-          <template v-if="byHand">No number is shown: press the key when a phase is over, and see how near you came.</template>
-          <template v-else>Watch, listen and do; where the hand has to be ready it waits for you.</template>
-          Nothing of it is kept: it is no treatment.
+          {{ t('oneSideRealSpeed', { what: line ? `, ${formatDuration(line.totalMs)}` : '' }) }}
+          <template v-if="byHand">{{ t('noNumberShownPress') }}</template>
+          <template v-else>{{ t('watchListenDoWhere') }}</template>
+          {{ t('nothingKeptNoTreatment') }}
         </p>
         <p v-if="live.hasDevices.value && gauge.state === 'on'" class="wide strength">
-          <Button v-if="!isTrying" @click="tryStrength">{{ strongestN === null ? 'Take the strongest press' : 'Take it again' }}</Button>
-          <Button v-else type="primary" :disabled="gauge.maximum === null" @click="keepStrongest">Keep the strongest</Button>
-          <Button v-if="isTrying && isStandIn" @click="letItTry">Let the stand-in press</Button>
+          <Button v-if="!isTrying" @click="tryStrength">{{ strongestN === null ? t('takeStrongestPress') : t('takeAgain') }}</Button>
+          <Button v-else type="primary" :disabled="gauge.maximum === null" @click="keepStrongest">{{ t('keepStrongest') }}</Button>
+          <Button v-if="isTrying && isStandIn" @click="letItTry">{{ t('letStandPress') }}</Button>
           <span v-if="isTrying" role="status">{{
-            gauge.maximum === null ? 'Press as hard as you can, two or three times.' : `${Math.round(gauge.maximum)} N so far`
+            gauge.maximum === null ? t('pressHardYouCan') : t('nFar', { maximum: Math.round(gauge.maximum) })
           }}</span>
-          <span v-else-if="strongestN !== null" class="num">{{ Math.round(strongestN) }} N is 100 %</span>
-          <span v-else class="soft small">Without it, effort is shown in newtons only.</span>
+          <span v-else-if="strongestN !== null" class="num">{{ t('n100', { strongestN: Math.round(strongestN) }) }}</span>
+          <span v-else class="soft small">{{ t('withoutEffortShownNewtons') }}</span>
         </p>
       </section>
 
       <section
         v-if="view && line && asked"
         class="card stage"
-        aria-label="Practising"
+        :aria-label="t('practising')"
         data-testid="practise"
         :data-status="state.status"
         :data-cue="view.cue.index"
@@ -206,8 +209,8 @@ useWindowKeys((event) => {
           <p v-else-if="isOn" class="count" aria-hidden="true">▸</p>
           <div aria-live="polite">
             <p class="instruction">{{ isOn ? view.cue.text : line.cues[0]?.text }}</p>
-            <p class="how">{{ isOn ? told : 'when you begin' }}</p>
-            <p v-if="view.nextCue && isOn" class="soft">Then: {{ view.nextCue.text }}</p>
+            <p class="how">{{ isOn ? told : t('whenYouBegin') }}</p>
+            <p v-if="view.nextCue && isOn" class="soft">{{ t('then', { text: view.nextCue.text }) }}</p>
           </div>
         </div>
         <EntryPicture
@@ -227,7 +230,7 @@ useWindowKeys((event) => {
             :height="120"
             :playhead="() => state.positionMs"
             :live-edge="live.value.value === null ? undefined : () => live.value.value"
-            :label="`Stair of ${entry.name}: ${line.cues.length} phases`"
+            :label="t('stairPhases', { name: entry.name, count: line.cues.length })"
           />
         </div>
         <LivePanel class="devices" :live="live" />
@@ -235,19 +238,19 @@ useWindowKeys((event) => {
           <Button type="primary" size="large" class="main" @click="run.space()"
             >{{ mainWords }} <kbd>{{ hintOf('practiseOn').split(', ')[0] }}</kbd></Button
           >
-          <Button v-if="isOn && !byHand" size="large" @click="run.next()">Next phase</Button>
+          <Button v-if="isOn && !byHand" size="large" @click="run.next()">{{ t('nextPhase') }}</Button>
           <Button v-if="isOn" size="large" @click="run.end()"
-            >End here <kbd>{{ hintOf('practiseEnd') }}</kbd></Button
+            >{{ t('endHere') }} <kbd>{{ hintOf('practiseEnd') }}</kbd></Button
           >
-          <Button v-if="isOn && isStandIn && live.asked.value !== null" size="large" @click="letItPress">Let the stand-in press</Button>
+          <Button v-if="isOn && isStandIn && live.asked.value !== null" size="large" @click="letItPress">{{ t('letStandPress') }}</Button>
           <Button size="large" :aria-pressed="run.sound.muted.value" @click="run.sound.toggleMuted()">{{
-            run.sound.muted.value ? 'Sound is off' : 'Sound is on'
+            run.sound.muted.value ? t('soundOff') : t('soundIsOn')
           }}</Button>
           <Button
             size="large"
             :aria-pressed="run.sound.spoken.value"
-            @click="run.sound.toggleSpoken(() => (isOn ? view!.cue.text : 'Spoken cues are on'))"
-            >{{ run.sound.spoken.value ? 'Spoken' : 'Not spoken' }}</Button
+            @click="run.sound.toggleSpoken(() => (isOn ? view!.cue.text : t('spokenCues')))"
+            >{{ run.sound.spoken.value ? t('spoken') : t('notSpoken') }}</Button
           >
         </div>
       </section>

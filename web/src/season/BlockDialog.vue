@@ -9,6 +9,7 @@ import PickOne from '../parts/PickOne.vue';
 import { dayRule } from '../parts/rules.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useForm } from '../parts/useForm.ts';
+import { t } from '../words/season.ts';
 
 /** One block of a season: its phase and its days, picked or typed. What lies on those days gives way to it. */
 const props = defineProps<{
@@ -35,7 +36,7 @@ const { wrong, isSound } = useForm(
   () =>
     Joi.object({
       from: dayRule(props.from),
-      until: dayRule(props.from, { check: (until) => (until < fields.from ? 'It ends on the day it begins, or later.' : null) }),
+      until: dayRule(props.from, { check: (until) => (until < fields.from ? t('endsDayBeginsLater') : null) }),
     }),
   () => fields,
 );
@@ -52,12 +53,12 @@ function keep(): void {
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" :title="block ? PHASE_NAMES[block.phase] : 'Add a block'" :width="460">
+  <SheetDialog v-model:open="open" :title="block ? PHASE_NAMES[block.phase] : t('addBlock')" :width="460">
     <div ref="form">
       <Form layout="vertical" novalidate @submit.prevent="keep">
-        <FormItem label="Phase"
+        <FormItem :label="t('phase')"
           ><PickOne
-            label="Phase"
+            :label="t('phase')"
             :value="fields.phase"
             :options="options"
             class="wide"
@@ -68,16 +69,21 @@ function keep(): void {
             "
         /></FormItem>
         <div class="days">
-          <DayField id="block-from" v-model:value="fields.from" label="First day" v-bind="wrong.from ? { wrong: wrong.from } : {}" />
-          <DayField id="block-until" v-model:value="fields.until" label="Last day" v-bind="wrong.until ? { wrong: wrong.until } : {}" />
+          <DayField id="block-from" v-model:value="fields.from" :label="t('firstDay')" v-bind="wrong.from ? { wrong: wrong.from } : {}" />
+          <DayField
+            id="block-until"
+            v-model:value="fields.until"
+            :label="t('lastDay')"
+            v-bind="wrong.until ? { wrong: wrong.until } : {}"
+          />
         </div>
         <p class="soft small">{{ phaseRule(fields.phase, rules).words }}</p>
         <div class="choices">
-          <Button type="primary" html-type="submit" :loading="busy">{{ block ? 'Keep the change' : 'Add the block' }}</Button><Button
+          <Button type="primary" html-type="submit" :loading="busy">{{ block ? t('keepChange') : t('addTheBlock') }}</Button><Button
             v-if="block && removable"
             :disabled="busy"
             @click="emit('remove')"
-            >Remove it</Button
+            >{{ t('removeIt') }}</Button
           >
         </div>
       </Form>

@@ -17,6 +17,7 @@ import { useSession } from '../stores/session.ts';
 import { dayWords } from './scale.ts';
 import { seasonPath } from './useSeason.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/season.ts';
 
 /** The season as a calendar: saved as a file, subscribed to by its address, and events imported from another one with a look first. */
 const props = defineProps<{ owner: SeasonOwner; ownerId: string | null; name: string; squadId: string | null }>();
@@ -75,12 +76,12 @@ async function look(file: File): Promise<void> {
   unread.value = '';
   said.value = '';
   if (file.size > MOST_BYTES) {
-    unread.value = 'This file is larger than 2 MB. Nothing was read.';
+    unread.value = t('fileLargerThan2');
     return;
   }
   const read = readEvents(await file.text(), practice.today, addDays(practice.today, AHEAD_DAYS), practice.dayOf);
   if (read.kind === 'unreadable') unread.value = read.message;
-  else if (read.events.length === 0) unread.value = 'Nothing in it lies ahead within 500 days.';
+  else if (read.events.length === 0) unread.value = t('nothingLiesAheadWithin');
   else {
     found.value = read.events;
     chosen.value = read.events.filter(({ allDay }) => allDay).map(({ key }) => key);
@@ -101,11 +102,10 @@ const readIn = () =>
       events: events.map(({ name, onDate, key }) => ({ id: uuid(), name, onDate, key, importance: Number(importance.value) })),
     });
     said.value = [
-      `${added} ${added === 1 ? 'event' : 'events'} added`,
-      ...(known > 0 ? [`${known} known already and left as ${known === 1 ? 'it is' : 'they are'}`] : []),
-      ...otherDay.map(
-        ({ name, onDate, thereOn }) =>
-          `${name} stands on ${dayWords(onDate, practice.today)} here and on ${dayWords(thereOn, practice.today)} there: move it if that is right`,
+      t('added', { added, what: added === 1 ? t('event') : t('events2') }),
+      ...(known > 0 ? [t('knownAlreadyLeft', { known, what: known === 1 ? t('itIs') : t('theyAre') })] : []),
+      ...otherDay.map(({ name, onDate, thereOn }) =>
+        t('standsHereThereMove', { name, day: dayWords(onDate, practice.today), day2: dayWords(thereOn, practice.today) }),
       ),
     ].join('. ');
     found.value = null;
@@ -114,49 +114,56 @@ const readIn = () =>
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" title="Calendar" :width="560">
+  <SheetDialog v-model:open="open" :title="t('calendar')" :width="560">
     <section>
-      <h3>Out: {{ name === 'everybody' ? 'everybody' : name }}</h3>
+      <h3>{{ t('out', { what: name === 'everybody' ? t('everybody') : name }) }}</h3>
       <p class="soft small">
         {{
-          owner === 'squad'
-            ? 'Blocks, camps and events of the squad.'
-            : owner === 'athlete'
-              ? 'Blocks, camps, events and visits of the athlete, without a name.'
-              : 'Blocks, camps, events and all visits with names.'
+          t('noWordAboutAnybodys', {
+            what:
+              owner === 'squad'
+                ? t('blocksCampsEventsSquad')
+                : owner === 'athlete'
+                  ? t('blocksCampsEventsVisits')
+                  : t('blocksCampsEventsAll'),
+          })
         }}
-        No word about anybody’s health is in it.
       </p>
       <div class="choices">
-        <a class="choice" :href="`/api${seasonPath({ owner, id: ownerId })}/calendar`" download="season.ics">Save the file</a>
-        <Button v-if="mayOpen" :disabled="busy" @click="subscribe">Make an address to subscribe to</Button>
+        <a class="choice" :href="`/api${seasonPath({ owner, id: ownerId })}/calendar`" download="season.ics">{{ t('saveFile') }}</a>
+        <Button v-if="mayOpen" :disabled="busy" @click="subscribe">{{ t('makeAddressSubscribe') }}</Button>
       </div>
       <p v-if="address" class="address" role="status">
-        <label for="calendar-address">Copy it now: it is shown this once.</label>
+        <label for="calendar-address">{{ t('copyNowShownOnce') }}</label>
         <TextInput id="calendar-address" readonly :model-value="address" @focus="($event.target as HTMLInputElement).select()" />
       </p>
       <ul v-if="ofThis.length > 0">
         <li v-for="link in ofThis" :key="link.id">
-          <span>Address made {{ practice.shortDate(link.madeAt) }} by {{ link.madeBy }}</span
-          ><Button v-if="mayOpen" size="small" :disabled="busy" @click="end(link.id)">End it</Button>
+          <span>{{ t('addressMade', { shortDate: practice.shortDate(link.madeAt), madeBy: link.madeBy }) }}</span><Button
+            v-if="mayOpen"
+            size="small"
+            :disabled="busy"
+            @click="end(link.id)"
+            >{{ t('endIt') }}</Button
+          >
         </li>
       </ul>
     </section>
     <section v-if="session.may('POST', '/import/events')">
-      <h3>In: events from a calendar file</h3>
-      <FilePick label="Choose a calendar file (.ics)" accept=".ics,text/calendar" @pick="look" />
+      <h3>{{ t('eventsFromCalendarFile') }}</h3>
+      <FilePick :label="t('chooseCalendarFileIcs')" accept=".ics,text/calendar" @pick="look" />
       <p v-if="unread" class="wrong" role="alert">{{ unread }}</p>
       <template v-if="found">
         <ul class="found">
           <li v-for="each in found" :key="each.key + each.onDate">
             <Checkbox :checked="chosen.includes(each.key)" @change="(event) => tick(each.key, event.target.checked)"
               ><b>{{ each.name }}</b
-              >, {{ dayWords(each.onDate, practice.today) }}<span v-if="!each.allDay" class="soft">, with a time</span></Checkbox
+              >, {{ dayWords(each.onDate, practice.today) }}<span v-if="!each.allDay" class="soft">{{ t('withATime') }}</span></Checkbox
             >
           </li>
         </ul>
         <PickOne
-          label="Importance"
+          :label="t('importance')"
           :value="importance"
           :options="importances"
           @change="
@@ -166,7 +173,9 @@ const readIn = () =>
           "
         />
         <div class="choices">
-          <Button type="primary" :loading="busy" :disabled="chosen.length === 0" @click="readIn">Import {{ chosen.length }}</Button>
+          <Button type="primary" :loading="busy" :disabled="chosen.length === 0" @click="readIn">{{
+            t('import', { count: chosen.length })
+          }}</Button>
         </div>
       </template>
       <p v-if="said" role="status">{{ said }}.</p>

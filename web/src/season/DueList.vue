@@ -14,6 +14,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { useDue, type DueOffer } from './useDue.ts';
 import { useWindowKeys } from '../parts/useWindowKeys.ts';
+import { t } from '../words/season.ts';
 
 /** Who is due and why, most urgent first, then by what a visit would bring; one key books the time that stands in the row. */
 const props = defineProps<{
@@ -42,11 +43,16 @@ function mark(row: DueRow): { readonly big: string; readonly small: string } {
   if (kind === 'must') return { big: MARKS.must!, small: 'see' };
   if (kind === 'look') return { big: MARKS.look!, small: 'first' };
   if (row.brings) return { big: bringsWords(row.brings), small: 'kept' };
-  return { big: row.held === '' ? '–' : 'keep', small: row.held === '' ? 'no goal' : 'only' };
+  return { big: row.held === '' ? '–' : 'keep', small: row.held === '' ? t('noGoal') : 'only' };
 }
 const bringsTitle = ({ brings }: DueRow) =>
   brings
-    ? `Expected of the next visit: ${motionOf(brings.motionId).name}${brings.side === 'midline' ? '' : ` ${brings.side}`}, eight in ten between ${bringsWords({ ...brings, kept: { ...brings.kept, middle: brings.kept.low } })} and ${bringsWords({ ...brings, kept: { ...brings.kept, middle: brings.kept.high } })}`
+    ? t('expectedNextVisitEight', {
+        motionOf: motionOf(brings.motionId).name,
+        what: brings.side === 'midline' ? '' : ` ${brings.side}`,
+        brings: bringsWords({ ...brings, kept: { ...brings.kept, middle: brings.kept.low } }),
+        brings2: bringsWords({ ...brings, kept: { ...brings.kept, middle: brings.kept.high } }),
+      })
     : '';
 
 async function book(offer: DueOffer): Promise<void> {
@@ -87,23 +93,23 @@ useWindowKeys(onKey);
 </script>
 
 <template>
-  <aside class="due" aria-label="Who is due">
+  <aside class="due" :aria-label="t('whoDue')">
     <header>
-      <h2>Due</h2>
+      <h2>{{ t('due') }}</h2>
       <p class="soft small">
-        all squads, most to gain first<template v-if="looked">; {{ looked.of }} of {{ looked.all }} looked at</template>
+        {{ t('allSquadsMostGain') }}<template v-if="looked">{{ t('ofLookedAt', { of: looked.of, all: looked.all }) }}</template>
       </p>
     </header>
     <div v-if="state === 'failed'" class="pad">
       <ProblemNote v-if="problem" :problem="problem" />
       <p v-else role="alert">{{ failure }}</p>
-      <Button @click="load">Try again</Button>
+      <Button @click="load">{{ t('tryAgain') }}</Button>
     </div>
     <p v-else-if="state !== 'ready'" class="pad soft" role="status">
-      {{ state === 'reading' ? 'Reading …' : `Working out what visits would bring … ${Math.round(share * 100)} %` }}
+      {{ state === 'reading' ? t('reading') : t('workingOutWhatVisits', { share: Math.round(share * 100) }) }}
     </p>
     <p v-else-if="offers.length === 0" class="pad soft">
-      Nobody is due: everybody was seen, measured and is on their path, or has a visit booked.
+      {{ t('nobodyDueEverybodySeen') }}
     </p>
     <ol v-else>
       <li v-for="(offer, i) in shown" :key="offer.athleteId" :class="offer.reasons[0]!.kind">
@@ -115,30 +121,32 @@ useWindowKeys(onKey);
         </div>
         <p v-for="reason in offer.reasons.slice(0, 2)" :key="reason.words" class="why">{{ reason.words }}</p>
         <p v-if="offer.reasons.length > 2" class="why soft">
-          and {{ offer.reasons.length - 2 }} more:
           {{
-            offer.reasons
-              .slice(2)
-              .map(({ words }) => words)
-              .join('; ')
+            t('andMore', {
+              what: offer.reasons.length - 2,
+              what2: offer.reasons
+                .slice(2)
+                .map(({ words }) => words)
+                .join('; '),
+            })
           }}
         </p>
         <div class="slot">
           <button v-if="offer.slot && mayBook" type="button" class="book" :disabled="busy" @click="book(offer)">
-            <span v-if="i < FIRST" class="key">{{ i + 1 }}</span> Book<span class="sr-only"> {{ offer.name }}</span>
+            <span v-if="i < FIRST" class="key">{{ i + 1 }}</span> {{ t('book') }}<span class="sr-only"> {{ offer.name }}</span>
           </button>
-          <span v-if="offer.slot" class="soft small num">{{ atWords(offer.slot) }} free</span>
-          <span v-else class="soft small">no free time within two weeks</span>
+          <span v-if="offer.slot" class="soft small num">{{ t('free', { what: atWords(offer.slot) }) }}</span>
+          <span v-else class="soft small">{{ t('noFreeTimeWithin') }}</span>
         </div>
       </li>
     </ol>
     <p v-if="state === 'ready' && offers.length > FIRST" class="pad">
       <button type="button" class="link" @click="all = !all">
-        {{ all ? 'Show the first six' : `Show ${offers.length - FIRST} more` }}
+        {{ all ? t('showFirstSix') : t('showMore', { what: offers.length - FIRST }) }}
       </button>
     </p>
     <p v-if="state === 'ready' && offers.length > 0" class="pad soft small">
-      Free: 8 to 18, not on Sundays (usual hours). What a visit brings is what is expected to be kept of it.
+      {{ t('free818Not') }}
     </p>
   </aside>
 </template>

@@ -8,6 +8,7 @@ import type { LevelPoint } from '@pace-bend/core/trend';
 import { endDensity } from '../athlete/whatIf/density.ts';
 import { amount } from '../athlete/whatIf/words.ts';
 import type { Scale } from './scale.ts';
+import { t } from '../words/season.ts';
 
 /** One motion over the season: readings before and after work, the level behind them with its band, the path to the goal, and where it may go. */
 const props = defineProps<{
@@ -118,9 +119,9 @@ function gate(reached: boolean): string {
     <path :d="middle" class="middle" />
     <path v-if="path" :d="path" class="path" />
     <line class="goal" :x1="scale.x(standing?.path.fromDay ?? today)" :x2="scale.x(byDay)" :y1="yOf(goal)" :y2="yOf(goal)" />
-    <text class="goal-words" :x="scale.x(standing?.path.fromDay ?? today) + 4" :y="yOf(goal) - 5"
-      >goal {{ amount(goal, motion.unit) }}</text
-    >
+    <text class="goal-words" :x="scale.x(standing?.path.fromDay ?? today) + 4" :y="yOf(goal) - 5">{{
+      t('goal', { amount: amount(goal, motion.unit) })
+    }}</text>
     <template v-for="each in readings" :key="each.day">
       <template v-if="inView(each.day)">
         <line

@@ -9,6 +9,7 @@ import { usePractice } from '../stores/practice.ts';
 import { dayWords } from './scale.ts';
 import type { useGoal } from './useGoal.ts';
 import type { useGoalOutlook } from './useGoalOutlook.ts';
+import { t } from '../words/season.ts';
 
 /** A goal of an athlete in words: where it stands against its path, how likely it is, and what that hangs on. */
 const props = defineProps<{ goals: ReturnType<typeof useGoal>; ahead: ReturnType<typeof useGoalOutlook>; athleteId: string }>();
@@ -27,40 +28,49 @@ const why = computed(() => (goal.value ? goalWhyWords(goal.value) : ''));
 const half = computed(() => {
   const ends = outlook.value?.ends;
   return ends && motion.value
-    ? `half of the paths end between ${amount(ends[25]!, motion.value.unit)} and ${amount(ends[75]!, motion.value.unit)}`
+    ? t('halfPathsEndBetween', { amount: amount(ends[25]!, motion.value.unit), amount2: amount(ends[75]!, motion.value.unit) })
     : '';
 });
 </script>
 
 <template>
-  <section class="words" aria-label="The goal">
+  <section class="words" :aria-label="t('theGoal')">
     <template v-if="goal && motion">
       <p>
         <PickOne
           v-if="options.length > 1"
-          label="Goal"
+          :label="t('goal2')"
           size="small"
           :value="goalKey(goal)"
           :options="options"
           @change="(key) => (chosen = key)"
-        /><b v-else>{{ options[0]?.label }}</b> {{ amount(goal.value, motion.unit) }} by {{ dayWords(goal.byDate!, practice.today)
+        /><b v-else>{{ options[0]?.label }}</b>
+        {{ t('by', { amount: amount(goal.value, motion.unit), day: dayWords(goal.byDate!, practice.today) })
         }}<template v-if="why">, {{ why }}</template
         >.
         <b v-if="standing" :class="standing.against.kind">{{ standing.words[0]!.toUpperCase() + standing.words.slice(1) }}.</b>
       </p>
       <p v-if="outlook && outlook.chance !== null">
-        <b class="chance">{{ chanceWords(outlook.chance) }} in 100</b> that it holds {{ amount(goal.value, motion.unit) }} on
-        {{ dayWords(goal.byDate!, practice.today) }}, {{ rhythmWords(perWeek ?? 1).toLowerCase()
-        }}<template v-if="away">, away as laid out</template>; {{ half }}.
-        <RouterLink :to="`/athlete/${athleteId}/what-if?motion=${goal.motionId}&side=${goal.side}`">Try other rhythms</RouterLink>{{ ' ' }}
-        <span class="small soft">Every visit is reckoned like those of late, whatever its phase.</span>
+        <b class="chance">{{ t('in100', { chance: chanceWords(outlook.chance) }) }}</b>
+        {{
+          t('thatItHoldsOn', {
+            amount: amount(goal.value, motion.unit),
+            day: dayWords(goal.byDate!, practice.today),
+            rhythm: rhythmWords(perWeek ?? 1).toLowerCase(),
+          })
+        }}<template v-if="away">{{ t('awayLaidOut') }}</template
+        >; {{ half }}.
+        <RouterLink :to="`/athlete/${athleteId}/what-if?motion=${goal.motionId}&side=${goal.side}`">{{
+          t('tryOtherRhythms')
+        }}</RouterLink>{{ ' ' }}
+        <span class="small soft">{{ t('everyVisitReckonedLike') }}</span>
       </p>
-      <p v-else-if="endDays <= 0" class="soft">Its day has passed.</p>
-      <p v-else-if="state !== 'failed'" class="soft" role="status">The forecast is being worked out …</p>
-      <p v-else class="soft">No forecast: {{ failure || unread?.message }}</p>
+      <p v-else-if="endDays <= 0" class="soft">{{ t('dayPassed') }}</p>
+      <p v-else-if="state !== 'failed'" class="soft" role="status">{{ t('forecastBeingWorkedOut') }}</p>
+      <p v-else class="soft">{{ t('noForecast', { what: failure || unread?.message }) }}</p>
     </template>
     <p v-else-if="file" class="soft">
-      No goal with a day and readings. <RouterLink :to="`/athlete/${athleteId}`">Set one beside its chart</RouterLink>
+      {{ t('noGoalDayReadings') }} <RouterLink :to="`/athlete/${athleteId}`">{{ t('setOneBesideChart') }}</RouterLink>
     </p>
     <ProblemNote v-if="problem" :problem="problem" />
     <slot />

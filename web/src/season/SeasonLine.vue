@@ -21,6 +21,7 @@ import {
 import EdgeHandle from './EdgeHandle.vue';
 import { DRAWING, dayWords, ticksOf, type Scale } from './scale.ts';
 import { changedVisits, HEIGHT, stepsOf } from './steps.ts';
+import { t } from '../words/season.ts';
 
 /**
  * A season as one line over the weeks: how high it stands is what may change in the range. Events, visits and load lie on the same days; a
@@ -90,7 +91,10 @@ const handleY = ({ ends, begins }: Edge) => {
   return at.reduce((sum, y) => sum + y, 0) / at.length;
 };
 function edgeWords({ ends, begins, day }: Edge): string {
-  const words = begins !== null ? `${PHASE_NAMES[props.own[begins]!.phase]} begins` : `${PHASE_NAMES[props.own[ends!]!.phase]} ends`;
+  const words =
+    begins !== null
+      ? t('begins', { what: PHASE_NAMES[props.own[begins]!.phase] })
+      : t('ends', { what: PHASE_NAMES[props.own[ends!]!.phase] });
   return `${words} ${dayWords(begins !== null ? day : addDays(day, -1), props.today)}`;
 }
 const focused = ref<number | null>(null);
@@ -150,7 +154,7 @@ const visitBars = computed(() => {
     if (day < props.scale.from || day >= props.scale.until) continue;
     const sum = days.get(day) ?? { done: 0, booked: 0, who: [] };
     sum[state] += minutes;
-    sum.who.push(`${athleteName}, ${minutes} min${state === 'booked' ? ', booked' : ''}`);
+    sum.who.push(t('min', { athleteName, minutes, what: state === 'booked' ? t('booked') : '' }));
     days.set(day, sum);
   }
   return [...days].map(([day, sum]) => ({ day, ...sum }));
@@ -177,11 +181,17 @@ const todayWords = computed(() => DateTime.fromISO(props.today).toFormat('ccc d 
 const todayIn = computed(() => props.today >= props.scale.from && props.today <= props.scale.until);
 const inView = (from: string, until: string) => until >= props.scale.from && from <= props.scale.until;
 const describe = (block: LaidBlock) =>
-  `${PHASE_NAMES[block.phase]}, ${dayWords(block.from, props.today)} to ${dayWords(block.until, props.today)}${block.own && props.followed.length > 0 ? ', their own' : ''}: ${DEVELOP_WORDS[phaseRule(block.phase, props.rules).develop]}`;
+  t('to', {
+    what: PHASE_NAMES[block.phase],
+    day: dayWords(block.from, props.today),
+    day2: dayWords(block.until, props.today),
+    what2: block.own && props.followed.length > 0 ? t('theirOwn') : '',
+    what3: DEVELOP_WORDS[phaseRule(block.phase, props.rules).develop],
+  });
 </script>
 
 <template>
-  <svg ref="drawing" class="season" :viewBox="`0 0 ${DRAWING.width} ${height}`" role="group" aria-label="The season over the weeks">
+  <svg ref="drawing" class="season" :viewBox="`0 0 ${DRAWING.width} ${height}`" role="group" :aria-label="t('seasonOverWeeks')">
     <defs>
       <pattern id="s-sharpen" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <rect width="7" height="7" class="p-sun" />
@@ -208,16 +218,16 @@ const describe = (block: LaidBlock) =>
       <line :x1="scale.left" :x2="scale.right" :y1="Y.weeks + 5" :y2="Y.weeks + 5" />
     </g>
     <g class="heads">
-      <text class="head" x="0" :y="Y.events">Events</text>
-      <text class="head" x="0" :y="Y.top - 14">What may change</text>
+      <text class="head" x="0" :y="Y.events">{{ t('events') }}</text>
+      <text class="head" x="0" :y="Y.top - 14">{{ t('whatMayChange') }}</text>
       <template v-for="each in DEVELOP" :key="each">
         <text class="step" :x="scale.left - 8" :y="yOf(HEIGHT[each]) + 4" text-anchor="end">{{ DEVELOP_WORDS[each] }}</text>
         <line class="level" :x1="scale.left" :x2="scale.right" :y1="yOf(HEIGHT[each])" :y2="yOf(HEIGHT[each])" />
       </template>
-      <text class="head" x="0" :y="Y.visits - 14">Visits</text>
-      <text class="sub" x="0" :y="Y.visits">height: minutes</text>
-      <text class="head" x="0" :y="Y.load - 14">Load</text>
-      <text class="sub" x="0" :y="Y.load">week sum</text>
+      <text class="head" x="0" :y="Y.visits - 14">{{ t('visits') }}</text>
+      <text class="sub" x="0" :y="Y.visits">{{ t('heightMinutes') }}</text>
+      <text class="head" x="0" :y="Y.load - 14">{{ t('load') }}</text>
+      <text class="sub" x="0" :y="Y.load">{{ t('weekSum') }}</text>
       <line class="floor" :x1="scale.left" :x2="scale.right" :y1="Y.base" :y2="Y.base" />
       <line class="floor" :x1="scale.left" :x2="scale.right" :y1="Y.visits + 3" :y2="Y.visits + 3" />
       <line class="floor" :x1="scale.left" :x2="scale.right" :y1="Y.load + 3" :y2="Y.load + 3" />
@@ -258,7 +268,7 @@ const describe = (block: LaidBlock) =>
           :height="height - Y.weeks - 8"
           fill="url(#s-stay)"
         >
-          <title>{{ stay.name }}, {{ dayWords(stay.from, today) }} to {{ dayWords(stay.until, today) }}</title>
+          <title>{{ t('to2', { name: stay.name, day: dayWords(stay.from, today), day2: dayWords(stay.until, today) }) }}</title>
         </rect>
         <text class="sub" :x="Math.min(scale.x(stay.from), scale.right - stay.name.length * 6.2)" :y="Y.names + 13">{{ stay.name }}</text>
       </template>
@@ -274,9 +284,11 @@ const describe = (block: LaidBlock) =>
         :width="week.width"
         :height="week.height"
       >
-        <title>Week of {{ dayWords(week.monday, today) }}: {{ week.load }}{{ week.planned ? ', planned' : '' }}</title>
+        <title>{{ t('weekOf', { day: dayWords(week.monday, today), load: week.load, what: week.planned ? t('planned') : '' }) }}</title>
       </rect>
-      <text v-if="loads.most !== null" class="sub" :x="scale.left + 2" :y="Y.load - LOAD_HEIGHT - 1">{{ loads.most }} highest</text>
+      <text v-if="loads.most !== null" class="sub" :x="scale.left + 2" :y="Y.load - LOAD_HEIGHT - 1">
+        {{ t('highest', { most: loads.most }) }}
+      </text>
     </g>
     <g class="visits">
       <g v-for="bar in visitBars" :key="bar.day">
@@ -312,7 +324,7 @@ const describe = (block: LaidBlock) =>
       :class="[`of-${mark.event.importance}`, { away: !mark.event.at }]"
       tabindex="0"
       role="button"
-      :aria-label="`${mark.whole}, importance ${mark.event.importance}${mark.event.at ? '' : ', not at it'}`"
+      :aria-label="t('importance2', { whole: mark.whole, importance: mark.event.importance, what: mark.event.at ? '' : t('notAtIt') })"
       @click="emit('event', mark.event.id)"
       @keydown.enter.prevent="emit('event', mark.event.id)"
     >
@@ -361,7 +373,7 @@ const describe = (block: LaidBlock) =>
     <g v-if="hint" class="hint" :transform="`translate(${hint.x} ${Y.base - 66})`">
       <rect width="214" :height="hint.consequence ? 56 : 40" rx="4" />
       <text class="strong" x="10" y="17">{{ hint.words }}</text>
-      <text x="10" y="33">← → a day · Shift a week</text>
+      <text x="10" y="33">{{ t('dayShiftWeek') }}</text>
       <text v-if="hint.consequence" class="warns" x="10" y="49">{{ hint.consequence }}</text>
     </g>
   </svg>

@@ -39,6 +39,7 @@ import { useGoal } from './useGoal.ts';
 import { useGoalOutlook } from './useGoalOutlook.ts';
 import { useSeason, type SeasonOf } from './useSeason.ts';
 import { useWindowKeys } from '../parts/useWindowKeys.ts';
+import { t } from '../words/season.ts';
 
 const BlockDialog = defineAsyncComponent(() => import('./BlockDialog.vue'));
 const CalendarDialog = defineAsyncComponent(() => import('./CalendarDialog.vue'));
@@ -115,7 +116,7 @@ const whoOptions = computed(() => {
   const all = people.value.map(({ id, name }) => ({ value: id, label: name }));
   if (athleteId.value && file.value?.owner === 'athlete' && !all.some(({ value }) => value === athleteId.value))
     all.unshift({ value: athleteId.value, label: file.value.name });
-  return [{ value: 'all', label: 'all of them' }, ...all];
+  return [{ value: 'all', label: t('allThem') }, ...all];
 });
 const show = (squad: string, athlete: string | null) => void router.push({ query: { squad, ...(athlete ? { athlete } : {}) } });
 
@@ -143,10 +144,10 @@ const at = computed(() =>
     : null,
 );
 const NOW_WORDS: Readonly<Record<Develop, string>> = {
-  all: 'range is developed',
-  begun: 'only what is begun is finished',
-  gentle: 'gentle only',
-  none: 'keep only',
+  all: t('rangeDeveloped'),
+  begun: t('onlyWhatBegunFinished'),
+  gentle: t('gentleOnly'),
+  none: t('keepOnly'),
 };
 /** What today's phase comes to, in words. */
 const nowWords = computed(() => {
@@ -154,7 +155,11 @@ const nowWords = computed(() => {
   const hold = phaseHold(at.value, practice.today);
   const limits = phaseLimits(at.value, practice.today, []).map(({ because }) => because);
   const until = dayWords(at.value.until, practice.today);
-  return `Until ${until}: ${hold ? NOW_WORDS[hold.develop] : NOW_WORDS.all}${limits.length > 0 ? `. ${limits.join('. ')}` : ''}.`;
+  return t('until', {
+    until,
+    what: hold ? NOW_WORDS[hold.develop] : NOW_WORDS.all,
+    what2: limits.length > 0 ? `. ${limits.join('. ')}` : '',
+  });
 });
 
 /** Visits a planned rhythm would have, where none are booked yet. */
@@ -173,11 +178,11 @@ const newBlock = computed(() => {
 async function keepBlock(put: Block): Promise<void> {
   const { block } = writing.value!;
   const own = plan.value!.blocks.filter((each) => !(block?.own && each.from === block.from));
-  if (await change('the block', { blocks: putBlock(own, put) })) writing.value = null;
+  if (await change(t('theBlock'), { blocks: putBlock(own, put) })) writing.value = null;
 }
 async function removeBlock(): Promise<void> {
   const index = plan.value!.blocks.findIndex(({ from }) => from === writing.value!.block!.from);
-  if (await change('the block removed', { blocks: withoutBlock(plan.value!.blocks, index) })) writing.value = null;
+  if (await change(t('blockRemoved'), { blocks: withoutBlock(plan.value!.blocks, index) })) writing.value = null;
 }
 async function takeTemplate(name: string, blocks: readonly Block[]): Promise<void> {
   if (await change(name, { blocks: putLine(plan.value!.blocks, blocks) })) template.value = false;
@@ -199,8 +204,8 @@ async function eventSaved(moved: EventMoved | null): Promise<void> {
 const notAt = (event: CalendarEvent) => {
   const away = plan.value!.notAt;
   return away.includes(event.id)
-    ? change(`at ${event.name}`, { notAt: away.filter((id) => id !== event.id) })
-    : change(`not at ${event.name}`, { notAt: [...away, event.id] });
+    ? change(t('at', { name: event.name }), { notAt: away.filter((id) => id !== event.id) })
+    : change(t('notAt', { name: event.name }), { notAt: [...away, event.id] });
 };
 
 const drawing = ref<InstanceType<typeof SeasonLine> | null>(null);
@@ -218,69 +223,73 @@ useWindowKeys(onKey);
 <template>
   <div class="page">
     <header>
-      <h1>Season</h1>
-      <RouterLink to="/week" class="small">Plan the week</RouterLink>
+      <h1>{{ t('season') }}</h1>
+      <RouterLink to="/week" class="small">{{ t('planWeek') }}</RouterLink>
       <PickOne
-        label="Squad"
+        :label="t('squad')"
         :value="squadId"
-        :options="[{ value: EVERYBODY, label: 'everybody' }, ...squads.map((squad) => ({ value: squad.id, label: squad.name }))]"
+        :options="[{ value: EVERYBODY, label: t('everybody') }, ...squads.map((squad) => ({ value: squad.id, label: squad.name }))]"
         @change="(id) => show(id, null)"
       />
       <PickOne
-        label="Athlete"
+        :label="t('athlete')"
         :value="athleteId ?? 'all'"
         :options="whoOptions"
         search
         @change="(id) => show(squadId, id === 'all' ? null : id)"
       />
       <span v-if="file?.owner === 'athlete'" class="soft small"
-        >{{ file.followed ? `follows ${file.followed.name}` : 'no season to follow'
-        }}<template v-if="(plan?.blocks.length ?? 0) + (plan?.notAt.length ?? 0) > 0"
-          >, with {{ (plan?.blocks.length ?? 0) + (plan?.notAt.length ?? 0) }}
-          {{ (plan?.blocks.length ?? 0) + (plan?.notAt.length ?? 0) === 1 ? 'change' : 'changes' }}</template
-        ></span
+        >{{ file.followed ? t('follows2', { name: file.followed.name }) : t('noSeasonFollow')
+        }}<template v-if="(plan?.blocks.length ?? 0) + (plan?.notAt.length ?? 0) > 0">{{
+          t('with', {
+            what: (plan?.blocks.length ?? 0) + (plan?.notAt.length ?? 0),
+            what2: (plan?.blocks.length ?? 0) + (plan?.notAt.length ?? 0) === 1 ? t('change') : t('changes'),
+          })
+        }}</template></span
       >
       <span v-if="mayChange" class="end choices">
-        <Button :disabled="busy || done.length === 0" :title="`${hintOf('undo')}: ${done.at(-1)?.words ?? ''}`" @click="season.undo"
-          >Undo</Button
-        >
-        <Button :disabled="!file" @click="template = true">Use a template</Button>
-        <Button type="primary" @click="writingEvent = 'new'">Add event</Button>
+        <Button :disabled="busy || done.length === 0" :title="`${hintOf('undo')}: ${done.at(-1)?.words ?? ''}`" @click="season.undo">{{
+          t('undo')
+        }}</Button>
+        <Button :disabled="!file" @click="template = true">{{ t('useTemplate') }}</Button>
+        <Button type="primary" @click="writingEvent = 'new'">{{ t('addEvent') }}</Button>
       </span>
     </header>
 
     <ProblemNote v-if="readProblem" :problem="readProblem" :retry="season.reload" />
     <ProblemNote v-if="problem" :problem="problem" />
     <p class="sr-only" role="status">
-      {{ undone.length > 0 ? `Undone: ${undone.at(-1)?.words}` : done.length > 0 ? `Done: ${done.at(-1)?.words}` : '' }}
+      {{
+        undone.length > 0 ? t('undone', { undone: undone.at(-1)?.words }) : done.length > 0 ? t('done2', { done: done.at(-1)?.words }) : ''
+      }}
     </p>
 
     <div class="layout">
-      <section class="line" aria-label="Season line">
-        <p v-if="!file && !readProblem" class="soft" role="status">Reading …</p>
+      <section class="line" :aria-label="t('seasonLine')">
+        <p v-if="!file && !readProblem" class="soft" role="status">{{ t('reading') }}</p>
         <template v-if="file && plan">
           <div class="bar">
             <span class="choices">
-              <Button size="small" aria-label="Earlier" @click="shift -= SHIFT_BY">‹</Button>
-              <Button size="small" :disabled="shift === 0" @click="shift = 0">Today</Button>
-              <Button size="small" aria-label="Later" @click="shift += SHIFT_BY">›</Button>
+              <Button size="small" :aria-label="t('earlier')" @click="shift -= SHIFT_BY">‹</Button>
+              <Button size="small" :disabled="shift === 0" @click="shift = 0">{{ t('today') }}</Button>
+              <Button size="small" :aria-label="t('later')" @click="shift += SHIFT_BY">›</Button>
             </span>
             <PickOne
-              label="Weeks shown"
+              :label="t('weeksShown')"
               size="small"
               :value="String(span)"
-              :options="SPANS.map((weeks) => ({ value: String(weeks), label: `${weeks} weeks` }))"
+              :options="SPANS.map((weeks) => ({ value: String(weeks), label: t('weeks', { weeks }) }))"
               @change="(weeks) => (span = Number(weeks) as Span)"
             />
             <span v-if="mayChange" class="choices end">
-              <Button size="small" @click="writing = { block: null }">Add block</Button>
-              <Button size="small" @click="staying = true">Camps, travel</Button>
-              <Button size="small" @click="calendar = true">Calendar</Button>
+              <Button size="small" @click="writing = { block: null }">{{ t('addBlock2') }}</Button>
+              <Button size="small" @click="staying = true">{{ t('campsTravel') }}</Button>
+              <Button size="small" @click="calendar = true">{{ t('calendar') }}</Button>
             </span>
             <SavePictures
-              what="the season"
+              :what="t('theSeason')"
               :name="`Season ${file.name} ${practice.today}`"
-              :title="`Season: ${file.name}`"
+              :title="t('season2', { name: file.name })"
               :svg="() => drawing?.drawing ?? null"
             />
           </div>
@@ -323,31 +332,31 @@ useWindowKeys(onKey);
             </SeasonLine>
           </div>
           <div v-if="line.length === 0" class="empty">
-            <p>Nothing is laid out here yet{{ file.owner === 'athlete' ? ', and nobody they follow has a season' : '' }}.</p>
-            <Button v-if="mayChange" type="primary" @click="template = true">Use a template</Button>
+            <p>{{ t('nothingLaidOutHere', { what: file.owner === 'athlete' ? t('nobodyTheyFollowSeason') : '' }) }}</p>
+            <Button v-if="mayChange" type="primary" @click="template = true">{{ t('useTemplate') }}</Button>
           </div>
           <p class="legend small soft" aria-hidden="true">
-            <span><i class="mark done" />done</span> <span><i class="mark booked" />booked</span>
-            <span v-if="proposed.length > 0"><i class="mark proposed" />planned rhythm</span>
+            <span><i class="mark done" />{{ t('done') }}</span> <span><i class="mark booked" />{{ t('booked2') }}</span>
+            <span v-if="proposed.length > 0"><i class="mark proposed" />{{ t('plannedRhythm') }}</span>
             <template v-if="goal"
-              ><span><i class="ring" />before work</span> <span><i class="diamond" />after</span>
-              <span><i class="fan" />level, then 50, 80, 95 of 100</span> <span><i class="dots" />path</span></template
+              ><span><i class="ring" />{{ t('beforeWork') }}</span> <span><i class="diamond" />{{ t('after') }}</span>
+              <span><i class="fan" />{{ t('levelThen5080') }}</span> <span><i class="dots" />{{ t('path') }}</span></template
             >
           </p>
           <GoalWords v-if="file.owner === 'athlete'" :goals="goals" :ahead="ahead" :athlete-id="file.ownerId">
             <details v-if="mayChange" class="starts">
-              <summary>Whom they follow, and which events they are at</summary>
+              <summary>{{ t('whomTheyFollowWhich') }}</summary>
               <PickOne
                 v-if="file.couldFollow.length > 1"
-                label="Follows"
+                :label="t('follows')"
                 size="small"
                 :value="plan.follows ?? 'first'"
                 :options="[
-                  { value: 'first', label: 'follows the first with a line' },
-                  ...file.couldFollow.map((each) => ({ value: each.id, label: `follows ${each.name}` })),
+                  { value: 'first', label: t('followsFirstLine') },
+                  ...file.couldFollow.map((each) => ({ value: each.id, label: t('follows2', { name: each.name }) })),
                 ]"
                 :disabled="!mayChange || busy"
-                @change="(id) => change('who is followed', { follows: id === 'first' ? null : id })"
+                @change="(id) => change(t('whoFollowed'), { follows: id === 'first' ? null : id })"
               />
 
               <Checkbox
@@ -360,7 +369,7 @@ useWindowKeys(onKey);
               >
             </details>
           </GoalWords>
-          <p v-else class="soft small">Choose an athlete to see a goal on the same weeks.</p>
+          <p v-else class="soft small">{{ t('chooseAthleteSeeGoal') }}</p>
           <p v-if="nowWords" class="now">{{ nowWords }}</p>
         </template>
       </section>

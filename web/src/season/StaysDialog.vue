@@ -13,6 +13,7 @@ import { dayRule, lineRule } from '../parts/rules.ts';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useForm } from '../parts/useForm.ts';
 import { dayWords } from './scale.ts';
+import { t } from '../words/season.ts';
 
 /** Camps and journeys of a season: those there are, and one more. */
 const props = defineProps<{ stays: readonly Stay[]; today: string; busy: boolean }>();
@@ -20,8 +21,8 @@ const open = defineModel<boolean>('open', { required: true });
 const emit = defineEmits<{ change: [words: string, stays: Stay[]] }>();
 
 const KINDS = [
-  { value: 'camp', label: 'Camp' },
-  { value: 'travel', label: 'Travel' },
+  { value: 'camp', label: t('camp') },
+  { value: 'travel', label: t('travel') },
 ] as const;
 const fields = reactive<{ name: string; kind: Stay['kind']; from: string; until: string; visits: boolean }>({
   name: '',
@@ -36,10 +37,10 @@ const { wrong, isSound, begin } = useForm(
     Joi.object({
       name: lineRule(SEASON_LIMITS.stayName),
       from: dayRule(props.today),
-      until: dayRule(props.today, { check: (until) => (until < fields.from ? 'It ends on the day it begins, or later.' : null) }),
+      until: dayRule(props.today, { check: (until) => (until < fields.from ? t('endsDayBeginsLater') : null) }),
     }).custom((value: object, helpers) =>
       props.stays.length >= SEASON_LIMITS.stays
-        ? helpers.message({ custom: `${SEASON_LIMITS.stays} are kept at most: remove one first.` })
+        ? helpers.message({ custom: t('keptMostRemoveOne', { stays: SEASON_LIMITS.stays }) })
         : value,
     ),
   () => fields,
@@ -65,32 +66,34 @@ const remove = (stay: Stay) =>
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" title="Camps and travel" :width="520">
-    <p v-if="stays.length === 0" class="soft">None yet. On days without visits nothing is offered, and forecasts reckon without them.</p>
+  <SheetDialog v-model:open="open" :title="t('campsAndTravel')" :width="520">
+    <p v-if="stays.length === 0" class="soft">{{ t('noneYetDaysWithout') }}</p>
     <ul v-else class="stays">
       <li v-for="stay in stays" :key="stay.id">
         <span
           ><b>{{ stay.name }}</b
-          >, {{ dayWords(stay.from, today) }} to {{ dayWords(stay.until, today)
-          }}<span class="soft">{{ stay.visits ? '' : ', without visits' }}</span></span
-        ><Button size="small" :disabled="busy" :aria-label="`Remove ${stay.name}`" @click="remove(stay)">Remove</Button>
+          >{{ t('to3', { day: dayWords(stay.from, today), day2: dayWords(stay.until, today) })
+          }}<span class="soft">{{ stay.visits ? '' : t('withoutVisits') }}</span></span
+        ><Button size="small" :disabled="busy" :aria-label="t('remove2', { name: stay.name })" @click="remove(stay)">{{
+          t('remove')
+        }}</Button>
       </li>
     </ul>
     <div ref="form">
       <Form layout="vertical" novalidate @submit.prevent="add">
-        <FormItem label="Name" html-for="stay-name" :validate-status="wrong.name ? 'error' : ''" :help="wrong.name || undefined"
+        <FormItem :label="t('name')" html-for="stay-name" :validate-status="wrong.name ? 'error' : ''" :help="wrong.name || undefined"
           ><Input
             id="stay-name"
             v-model:value="fields.name"
             :aria-invalid="wrong.name ? 'true' : undefined"
             :maxlength="SEASON_LIMITS.stayName"
-            placeholder="Winter camp"
+            :placeholder="t('winterCamp')"
             autocomplete="off"
         /></FormItem>
         <div class="days">
-          <FormItem label="Kind"
+          <FormItem :label="t('kind')"
             ><PickOne
-              label="Kind"
+              :label="t('kind')"
               :value="fields.kind"
               :options="KINDS"
               @change="
@@ -99,12 +102,14 @@ const remove = (stay: Stay) =>
                 }
               "
           /></FormItem>
-          <DayField id="stay-from" v-model:value="fields.from" label="First day" v-bind="wrong.from ? { wrong: wrong.from } : {}" />
-          <DayField id="stay-until" v-model:value="fields.until" label="Last day" v-bind="wrong.until ? { wrong: wrong.until } : {}" />
+          <DayField id="stay-from" v-model:value="fields.from" :label="t('firstDay')" v-bind="wrong.from ? { wrong: wrong.from } : {}" />
+          <DayField id="stay-until" v-model:value="fields.until" :label="t('lastDay')" v-bind="wrong.until ? { wrong: wrong.until } : {}" />
         </div>
-        <Checkbox v-model:checked="fields.visits">Visits are possible there</Checkbox>
+        <Checkbox v-model:checked="fields.visits">{{ t('visitsPossibleThere') }}</Checkbox>
         <p v-if="wrong.all" class="wrong" role="alert">{{ wrong.all }}</p>
-        <div class="choices"><Button type="primary" html-type="submit" :loading="busy">Add it</Button></div>
+        <div class="choices">
+          <Button type="primary" html-type="submit" :loading="busy">{{ t('addIt') }}</Button>
+        </div>
       </Form>
     </div>
   </SheetDialog>

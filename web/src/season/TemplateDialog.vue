@@ -9,6 +9,7 @@ import DayField from '../parts/DayField.vue';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { dayWords } from './scale.ts';
+import { t } from '../words/season.ts';
 
 /** A season laid out from a template around its events, seen before it is taken. */
 const props = defineProps<{ events: readonly CalendarEvent[]; today: string; hasLine: boolean; busy: boolean }>();
@@ -34,10 +35,10 @@ const options = computed(() =>
   ahead.value.map(({ id, name, onDate }) => ({ value: id, label: `${name}, ${dayWords(onDate, props.today)}` })),
 );
 const made = computed(() => {
-  if (!isDay(fields.from)) return { ok: false as const, message: 'The first day is needed.' };
+  if (!isDay(fields.from)) return { ok: false as const, message: t('firstDayNeeded') };
   const peaks = fields.peaks.map((id) => ahead.value.find((event) => event.id === id));
   const missing = peaks.findIndex((event) => event === undefined);
-  if (missing !== -1) return { ok: false as const, message: `${template.value.peaks[missing]} is not chosen yet.` };
+  if (missing !== -1) return { ok: false as const, message: t('notChosenYet', { what: template.value.peaks[missing] }) };
   return fromTemplate(
     template.value,
     fields.from,
@@ -52,23 +53,23 @@ function take(): void {
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" title="Use a template" :width="560">
+  <SheetDialog v-model:open="open" :title="t('useTemplate')" :width="560">
     <Form layout="vertical" novalidate @submit.prevent="take">
-      <RadioGroup v-model:value="fields.templateId" role="radiogroup" aria-label="Template" class="templates">
+      <RadioGroup v-model:value="fields.templateId" role="radiogroup" :aria-label="t('template')" class="templates">
         <Radio v-for="each in SEASON_TEMPLATES" :key="each.id" :value="each.id"
           ><b>{{ each.name }}</b
           ><br /><span class="soft small">{{ each.words }}</span></Radio
         >
       </RadioGroup>
       <div class="fields">
-        <DayField id="template-from" v-model:value="fields.from" label="First day" />
+        <DayField id="template-from" v-model:value="fields.from" :label="t('firstDay')" />
         <FormItem v-for="(name, i) in template.peaks" :key="name" :label="name"
           ><PickOne
             :label="name"
             :value="fields.peaks[i] ?? undefined"
             :options="options"
-            placeholder="an event ahead"
-            nothing="No event lies ahead. Add one first."
+            :placeholder="t('eventAhead')"
+            :nothing="t('noEventLiesAhead')"
             class="wide"
             @change="
               (id) => {
@@ -77,14 +78,16 @@ function take(): void {
             "
         /></FormItem>
       </div>
-      <ol v-if="made.ok" class="preview" aria-label="What it comes to">
+      <ol v-if="made.ok" class="preview" :aria-label="t('whatComes')">
         <li v-for="block in made.blocks" :key="block.from">
           <b>{{ PHASE_NAMES[block.phase] }}</b> {{ dayWords(block.from, today) }} – {{ dayWords(block.until, today) }}
         </li>
       </ol>
       <p v-else :class="tried ? 'wrong' : 'soft'" :role="tried ? 'alert' : undefined">{{ made.message }}</p>
-      <p v-if="hasLine" class="soft small">It takes the place of what is laid out on its days and after. Undo brings that back.</p>
-      <div class="choices"><Button type="primary" html-type="submit" :loading="busy">Lay it out</Button></div>
+      <p v-if="hasLine" class="soft small">{{ t('takesPlaceWhatLaid') }}</p>
+      <div class="choices">
+        <Button type="primary" html-type="submit" :loading="busy">{{ t('layOut') }}</Button>
+      </div>
     </Form>
   </SheetDialog>
 </template>

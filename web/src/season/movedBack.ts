@@ -2,6 +2,7 @@ import type { SeasonFile } from '@pace-bend/core/record';
 import { api } from '../api/api.ts';
 import { lookAtMove, moveEvent, type EventMoved } from '../events/useEventMove.ts';
 import { seasonPath } from './useSeason.ts';
+import { t } from '../words/season.ts';
 
 /** An event that was moved and took other things along, as a step that can be taken back and done again. `refresh`: reads what is shown. */
 export function movedStep({ event, from, to, visits, goals, look: first }: EventMoved, refresh: () => Promise<unknown>) {
@@ -11,7 +12,7 @@ export function movedStep({ event, from, to, visits, goals, look: first }: Event
     await moveEvent(look, along, goals);
   };
   return {
-    words: `${event.name} moved`,
+    words: t('moved', { name: event.name }),
     back: async () => {
       await go(from);
       // Where something had to give way, moving back alone does not bring it again.

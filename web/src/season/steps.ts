@@ -1,6 +1,7 @@
 import { PHASE_NAMES, phaseRule, type Develop, type LaidBlock, type PhaseRule } from '@pace-bend/core/season';
 import type { SeasonVisit } from '@pace-bend/core/record';
 import { blockOn } from '@pace-bend/core/season';
+import { t } from '../words/season.ts';
 
 /** How high the line stands: what may change, from keeping only to new ways. */
 export const HEIGHT: Readonly<Record<Develop, number>> = { none: 0, gentle: 1, begun: 2, all: 3 };
@@ -33,9 +34,9 @@ export function changedVisits(
     const day = dayOf(visit.startsAt);
     const [was, is] = [blockOn(before, day)?.phase ?? null, blockOn(after, day)?.phase ?? null];
     if (was !== is) {
-      const words = is === null ? 'into no block' : `into ${PHASE_NAMES[is].toLowerCase()}`;
+      const words = is === null ? t('intoNoBlock') : t('into', { what: PHASE_NAMES[is].toLowerCase() });
       changes.set(words, (changes.get(words) ?? 0) + 1);
     }
   }
-  return [...changes].map(([words, n]) => `${n} booked ${n === 1 ? 'visit comes' : 'visits come'} ${words}`).join(', ');
+  return [...changes].map(([words, n]) => t('booked3', { n, what: n === 1 ? t('visitComes') : t('visitsCome'), words })).join(', ');
 }

@@ -8,6 +8,7 @@ import { api, ApiProblem } from '../api/api.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useShelf } from '../stores/shelf.ts';
 import type { DueAnswer, DueQuestion } from '../workers/due.worker.ts';
+import { t } from '../words/season.ts';
 
 /** Somebody who is due, with the free time that is offered. */
 export interface DueOffer extends DueRow {
@@ -58,7 +59,7 @@ export function useDue() {
       if (offers.value.length === 0) state.value = 'working';
       share.value = 0;
       worker = new Worker(new URL('../workers/due.worker.ts', import.meta.url), { type: 'module' });
-      worker.onerror = () => hear({ kind: 'failed', message: 'Who is due could not be worked out.' });
+      worker.onerror = () => hear({ kind: 'failed', message: t('whoDueCouldNot') });
       const hear = (answer: DueAnswer): void => {
         if (mine !== turn) return;
         if (answer.kind === 'working') share.value = answer.share;

@@ -12,6 +12,7 @@ import { wayLine, type WayLine } from './wayLine.ts';
 import { sureWords } from './wayWords.ts';
 import EntryPicture from '../parts/EntryPicture.vue';
 import ShelfTabs from './ShelfTabs.vue';
+import { t } from '../words/shelf.ts';
 
 /** Any two ways of working side by side: two stairs on the same axes, times, efforts, breath, dose, ceiling, sources. */
 const shelf = useShelf();
@@ -56,15 +57,15 @@ function sideOf(method: Method): Side {
     method,
     ...line,
     rows: [
-      { label: 'For', value: method.purpose },
-      { label: 'Breath', value: method.breathWords },
-      { label: 'Rounds', value: String(method.rounds.default) },
-      { label: 'Press', value: presses === '' ? 'none' : `${presses} s at ${efforts} %` },
-      { label: 'At end range', value: `${Math.round(dose.endRangeMs / 1000)} s a side` },
-      { label: 'Contracting', value: `${Math.round(dose.contractMs / 1000)} s a side` },
-      { label: 'In all', value: `${formatDuration(dose.totalMs)} a side` },
-      { label: 'Stop above', value: `${numberOf('painCeiling')} of 10` },
-      { label: 'Schools differ', value: method.schoolsDiffer },
+      { label: t('for'), value: method.purpose },
+      { label: t('breath'), value: method.breathWords },
+      { label: t('rounds'), value: String(method.rounds.default) },
+      { label: t('press'), value: presses === '' ? 'none' : t('sAt', { presses, efforts }) },
+      { label: t('endRange'), value: t('sSide', { endRangeMs: Math.round(dose.endRangeMs / 1000) }) },
+      { label: t('contracting'), value: t('sASide', { contractMs: Math.round(dose.contractMs / 1000) }) },
+      { label: t('inAll'), value: t('aSide', { duration: formatDuration(dose.totalMs) }) },
+      { label: t('stopAbove'), value: t('of10', { numberOf: numberOf('painCeiling') }) },
+      { label: t('schoolsDiffer'), value: method.schoolsDiffer },
     ],
   };
 }
@@ -92,22 +93,22 @@ const options = computed(() => shelf.methods.map((method) => ({ value: method.id
 <template>
   <div class="page">
     <header>
-      <h1>Side by side</h1>
+      <h1>{{ t('sideSide') }}</h1>
       <ShelfTabs here="compare" />
     </header>
     <p class="soft small">
       {{
         sameAxis
-          ? `Both on ${sides[0].entryName}, one side, the same axes.`
-          : `They do not fit one entry: ${sides[0].entryName}, and ${sides[1].entryName}.`
+          ? t('bothOneSideSame', { entryName: sides[0].entryName })
+          : t('theyDoNotFit', { entryName: sides[0].entryName, entryName2: sides[1].entryName })
       }}
     </p>
     <div class="pair">
-      <section v-for="(side, i) in sides" :key="i" class="card" :aria-label="`${i === 0 ? 'First' : 'Second'} way of working`">
+      <section v-for="(side, i) in sides" :key="i" class="card" :aria-label="t('wayWorking', { what: i === 0 ? t('first') : t('second') })">
         <PickOne
           class="pick"
           :value="side.method.id"
-          :label="i === 0 ? 'First way of working' : 'Second way of working'"
+          :label="i === 0 ? t('firstWayWorking') : t('secondWayWorking')"
           search
           :options="options"
           @change="(id) => choose(i === 0 ? 'a' : 'b', id)"
@@ -123,13 +124,13 @@ const options = computed(() => shelf.methods.map((method) => ({ value: method.id
             :unit="side.unit"
             :height="220"
             :read-edges="spread"
-            :label="`Stair of ${side.method.name}: ${side.cues.length} phases`"
+            :label="t('stairPhases', { name: side.method.name, count: side.cues.length })"
           />
         </div>
         <StairLegend :cues="side.cues" />
       </section>
     </div>
-    <section class="card table" aria-label="Compared">
+    <section class="card table" :aria-label="t('compared')">
       <table>
         <thead>
           <tr>
@@ -144,7 +145,7 @@ const options = computed(() => shelf.methods.map((method) => ({ value: method.id
             <td>{{ sides[1].rows[i]!.value }}</td>
           </tr>
           <tr>
-            <th scope="row">Claims</th>
+            <th scope="row">{{ t('claims') }}</th>
             <td v-for="side in sides" :key="side.method.id">
               <p v-for="claim in side.method.claims" :key="claim.text" class="small">
                 {{ claim.text }} <b>{{ sureWords(claim.sure) }}</b> <span class="soft">{{ claim.source }}</span>

@@ -9,6 +9,7 @@ import PickOne from '../parts/PickOne.vue';
 import { canSpeak, speakInOrder } from '../parts/speech.ts';
 import StairDrawing from '../parts/StairDrawing.vue';
 import StairLegend from '../parts/StairLegend.vue';
+import { t } from '../words/shelf.ts';
 
 /** What the table will say of an entry while it is being typed: one side, in a way and a position, line by line. */
 const props = defineProps<{
@@ -74,34 +75,34 @@ onBeforeUnmount(quiet);
 </script>
 
 <template>
-  <section class="card rehearsal" aria-label="What the table will say">
+  <section class="card rehearsal" :aria-label="t('whatTableWillSay')">
     <header>
-      <h2>What the table will say</h2>
-      <Button v-if="canSpeak() && reading === null" size="small" @click="read">Read it aloud</Button>
-      <Button v-else-if="canSpeak()" size="small" @click="quiet">Be quiet</Button>
+      <h2>{{ t('whatTableWillSay') }}</h2>
+      <Button v-if="canSpeak() && reading === null" size="small" @click="read">{{ t('readAloud') }}</Button>
+      <Button v-else-if="canSpeak()" size="small" @click="quiet">{{ t('beQuiet') }}</Button>
     </header>
     <div class="picks">
-      <PickOne label="Rehearsed way of working" :value="wayId" :options="ways" @change="(id) => (wayId = id)" />
+      <PickOne :label="t('rehearsedWayWorking')" :value="wayId" :options="ways" @change="(id) => (wayId = id)" />
       <PickOne
         v-if="positions.length > 1"
-        label="Rehearsed position"
+        :label="t('rehearsedPosition')"
         :value="position"
         :options="positions"
         @change="(each) => (position = each)"
       />
     </div>
-    <p v-if="wrong" class="soft small" role="status">{{ line ? 'As it was before what is missing.' : 'As soon as nothing is missing.' }}</p>
+    <p v-if="wrong" class="soft small" role="status">{{ line ? t('beforeWhatMissing') : t('soonNothingMissing') }}</p>
     <template v-if="line">
-      <p class="soft small">One side, a slow breath, {{ formatDuration(line.totalMs) }}.</p>
+      <p class="soft small">{{ t('oneSideSlowBreath', { duration: formatDuration(line.totalMs) }) }}</p>
       <StairDrawing
         :cues="cues"
         :better="axis.better"
         :unit="axis.unit"
         :height="150"
-        :label="`Stair of ${entry.name || 'this entry'}: ${cues.length} phases`"
+        :label="t('stairOfPhases', { what: entry.name || t('thisEntry'), count: cues.length })"
       />
       <StairLegend :cues="cues" />
-      <ol tabindex="0" aria-label="Lines in their order">
+      <ol tabindex="0" :aria-label="t('linesTheirOrder')">
         <li v-for="cue in cues" :key="cue.index" :class="{ now: reading === cue.index }">
           <span class="num soft">{{ formatDuration(cue.startMs) }}</span><span
             ><b>{{ cue.text }}</b

@@ -32,6 +32,7 @@ import SavePictures from '../parts/SavePictures.vue';
 import { doseWords } from './doseWords.ts';
 import ShelfTabs from './ShelfTabs.vue';
 import { sureWords } from './wayWords.ts';
+import { t } from '../words/shelf.ts';
 
 /** One entry with everything needed at the table. */
 const shelf = useShelf();
@@ -62,8 +63,8 @@ const grades = computed(() => {
   const easier = variants(entry.value!.easier);
   const harder = variants(entry.value!.harder);
   return [
-    { label: 'Easier', all: easier, none: 'lighter, fewer rounds' },
-    { label: 'Harder', all: harder, none: 'none is taught' },
+    { label: t('easier'), all: easier, none: t('lighterFewerRounds') },
+    { label: t('harder'), all: harder, none: t('noneTaught') },
   ];
 });
 
@@ -73,8 +74,11 @@ const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
 const retire = (retired: boolean) => start(() => shelf.setRetired(item.value!.id, retired));
 /** Whose direction it is: that of the athlete’s press, or of the hand. */
 const endWords = computed(() => {
-  if (entryScene(entry.value!).start === undefined) return `The limb stays, the hand works: ${entry.value!.pressLine}`;
-  return `At the edge. ${ways.value[0] && techniquesOf(ways.value[0]).includes('contract') ? 'They press' : 'Direction'}: ${entry.value!.pressLine}`;
+  if (entryScene(entry.value!).start === undefined) return t('limbStaysHandWorks', { pressLine: entry.value!.pressLine });
+  return t('atTheEdge', {
+    what: ways.value[0] && techniquesOf(ways.value[0]).includes('contract') ? t('theyPress') : t('direction'),
+    pressLine: entry.value!.pressLine,
+  });
 });
 const stanceAt = (position: Position) => {
   const found = stanceIn(entry.value!, position);
@@ -84,7 +88,7 @@ const stanceAt = (position: Position) => {
 const further = computed(() =>
   entry.value!.positions.slice(1).map((position) => ({
     at: position,
-    position: position === 'side-lying left' ? 'Side-lying' : position[0]!.toUpperCase() + position.slice(1),
+    position: position === 'side-lying left' ? t('sideLying') : position[0]!.toUpperCase() + position.slice(1),
     words: setUpIn(entry.value!, position),
     stance: stanceAt(position),
     arranged: arrangedIn(entry.value!, position),
@@ -127,45 +131,49 @@ const versions = computed(() => {
 });
 const figures = ref<HTMLElement | null>(null);
 const figureAt = (n: number) => figures.value?.querySelectorAll<SVGSVGElement>('figure > svg')[n] ?? null;
-const MEDIA = { dry: 'dry', oil: 'oil', 'dry first': 'dry first, then oil' };
+const MEDIA = { dry: 'dry', oil: 'oil', 'dry first': t('dryFirstThenOil') };
 const again = computed(() => lookAgainOf(entry.value!));
 const asks = computed(() => asksOf(entry.value!));
 const STROKES = {
-  away: 'away from the heart here: the muscle is engaged and moved, nothing is drained',
-  both: 'there and back; the way back is light',
+  away: t('awayFromHeartHere'),
+  both: t('thereBackWayBack'),
 };
 const strokes = computed(() => {
   const way = doingOf(entry.value!).strokes;
   return way ? STROKES[way] : null;
 });
 const partners = computed(() => partnersOf(entry.value!));
-const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'both move' };
+const MOVERS = { therapist: t('youMove'), athlete: t('athleteMoves'), both: t('bothMove') };
 </script>
 
 <template>
   <div class="page">
     <header>
-      <h1>{{ entry?.name ?? 'Not on the shelf' }}</h1>
+      <h1>{{ entry?.name ?? t('notShelf') }}</h1>
       <ShelfTabs here="entries" />
     </header>
-    <p v-if="!entry" class="soft">There is no such entry. <RouterLink to="/shelf">To the shelf</RouterLink></p>
+    <p v-if="!entry" class="soft">
+      {{ t('thereNoSuchEntry') }} <RouterLink to="/shelf">{{ t('toTheShelf') }}</RouterLink>
+    </p>
     <template v-else>
       <p class="soft">
-        {{ entry.section }}<template v-if="entry.synonyms.length"> · also {{ entry.synonyms.join(', ') }}</template
-        ><template v-if="entry.onlyAsked"> · needs what is not in every room: only when asked for</template
-        ><template v-if="item?.retiredAt"> · <b>taken off the shelf</b></template>
+        {{ entry.section }}<template v-if="entry.synonyms.length"> {{ t('also', { synonyms: entry.synonyms.join(', ') }) }}</template
+        ><template v-if="entry.onlyAsked"> {{ t('needsWhatNotEvery') }}</template
+        ><template v-if="item?.retiredAt">
+          · <b>{{ t('takenOffShelf') }}</b></template
+        >
       </p>
       <ProblemNote v-if="problem" :problem="problem" />
       <div class="grid">
-        <section ref="figures" class="card figures" aria-label="Pictures">
+        <section ref="figures" class="card figures" :aria-label="t('pictures')">
           <figure>
             <EntryPicture :entry="entry" :share="0" :presses="false" :size="300" :shape="1.35" />
             <figcaption class="small">
-              Set-up: {{ entry.setUp }}
+              {{ t('setUp', { setUp: entry.setUp }) }}
               <SavePictures
-                what="the set-up"
+                :what="t('theSetUp')"
                 :name="`${entry.name}, set-up`"
-                :title="`${entry.name}: set-up`"
+                :title="t('setUp2', { name: entry.name })"
                 :from="entry.setUp"
                 :svg="() => figureAt(0)"
               />
@@ -175,7 +183,13 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
             <EntryPicture :entry="entry" :size="300" :shape="1.35" />
             <figcaption class="small">
               {{ endWords }}
-              <SavePictures what="the end" :name="`${entry.name}, end`" :title="entry.name" :from="endWords" :svg="() => figureAt(1)" />
+              <SavePictures
+                :what="t('theEnd')"
+                :name="`${entry.name}, end`"
+                :title="entry.name"
+                :from="endWords"
+                :svg="() => figureAt(1)"
+              />
             </figcaption>
           </figure>
           <figure v-for="each in drawnElsewhere" :key="each.at" class="elsewhere">
@@ -184,45 +198,45 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
           </figure>
           <p class="small">
             <button type="button" class="link" @click="legend.isOpen = true">
-              What the marks mean <kbd>{{ hintOf('legend') }}</kbd>
+              {{ t('whatMarksMean') }} <kbd>{{ hintOf('legend') }}</kbd>
             </button>
           </p>
           <p v-if="!showsEntry(entryScene(entry), entry)" class="small soft">
-            Drawn as its motion is measured; it is done {{ entry.positions.join(' or ') }}.
+            {{ t('drawnMotionMeasuredDone', { positions: entry.positions.join(' or ') }) }}
           </p>
         </section>
-        <section class="card" aria-label="At the table">
+        <section class="card" :aria-label="t('atTheTable')">
           <dl>
             <div>
-              <dt>They are told</dt>
+              <dt>{{ t('theyTold') }}</dt>
               <dd class="press">“{{ entry.press }}”</dd>
             </div>
             <div>
-              <dt>Direction</dt>
+              <dt>{{ t('direction') }}</dt>
               <dd>{{ entry.pressLine }}</dd>
             </div>
             <div v-if="entry.lead">
-              <dt>Carried</dt>
+              <dt>{{ t('carried') }}</dt>
               <dd>“{{ entry.lead }}”</dd>
             </div>
             <div v-if="entry.ease">
-              <dt>Eased</dt>
+              <dt>{{ t('eased') }}</dt>
               <dd>“{{ entry.ease }}”</dd>
             </div>
             <div v-if="entry.play">
-              <dt>In the joint</dt>
+              <dt>{{ t('inTheJoint') }}</dt>
               <dd>“{{ entry.play }}”</dd>
             </div>
             <div>
-              <dt>Hands</dt>
+              <dt>{{ t('hands') }}</dt>
               <dd>{{ entry.hands }}</dd>
             </div>
             <div>
-              <dt>Supports</dt>
+              <dt>{{ t('supports') }}</dt>
               <dd>{{ entry.supports }}</dd>
             </div>
             <div v-if="stanceAt(entry.positions[0])">
-              <dt>You are</dt>
+              <dt>{{ t('youAre') }}</dt>
               <dd>{{ stanceAt(entry.positions[0]) }}</dd>
             </div>
             <div v-for="{ position, words, stance, arranged, without } in further" :key="position">
@@ -232,9 +246,9 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
               <dd>
                 {{ words.setUp }}.
                 <span class="small soft"
-                  >{{ words.hands }}. {{ words.supports === 'None' ? 'No supports' : words.supports }}.<template v-if="stance">
-                    You: {{ stance }}.</template
-                  ><template v-if="without.length"> Not here: {{ without.join(', ') }}.</template></span
+                  >{{ words.hands }}. {{ words.supports === 'None' ? t('noSupports') : words.supports }}.<template v-if="stance">
+                    {{ t('you', { stance }) }}</template
+                  ><template v-if="without.length"> {{ t('notHere', { without: without.join(', ') }) }}</template></span
                 >
               </dd>
             </div>
@@ -243,77 +257,74 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
               <dd class="press">“{{ text }}”</dd>
             </div>
             <div>
-              <dt>Who moves</dt>
+              <dt>{{ t('whoMoves') }}</dt>
               <dd>{{ MOVERS[entry.mover] }}</dd>
             </div>
             <div>
-              <dt>Way home</dt>
+              <dt>{{ t('wayHome') }}</dt>
               <dd>{{ entry.bringHome }}</dd>
             </div>
             <div v-if="asks.length" class="watch">
-              <dt>Ask first</dt>
+              <dt>{{ t('askFirst') }}</dt>
               <dd>{{ asks.join(', ') }}</dd>
             </div>
             <div class="watch">
-              <dt>Watch</dt>
+              <dt>{{ t('watch') }}</dt>
               <dd>{{ entry.watch }}</dd>
             </div>
             <div class="watch">
-              <dt>Cautions</dt>
+              <dt>{{ t('cautions') }}</dt>
               <dd>{{ entry.cautions }}</dd>
             </div>
           </dl>
         </section>
-        <section class="card" aria-label="What it is for">
+        <section class="card" :aria-label="t('whatItIsFor')">
           <dl>
             <div>
-              <dt>Works on</dt>
+              <dt>{{ t('worksOn') }}</dt>
               <dd>{{ entry.targets.join(', ') }}</dd>
             </div>
             <div>
-              <dt>Shows in</dt>
+              <dt>{{ t('showsIn') }}</dt>
               <dd>
-                {{
-                  entry.measured
-                    ? `${motionOf(entry.motionId).name}, ${motionOf(entry.motionId).testPosition}`
-                    : 'nothing that is measured'
+                {{ entry.measured ? `${motionOf(entry.motionId).name}, ${motionOf(entry.motionId).testPosition}` : t('nothingMeasured')
                 }}<template v-for="id in entry.also" :key="id"><br />{{ motionOf(id).name }}, {{ motionOf(id).testPosition }}</template>
               </dd>
             </div>
             <div>
-              <dt>Positions</dt>
+              <dt>{{ t('positions') }}</dt>
               <dd>{{ placesOf }}</dd>
             </div>
             <div>
-              <dt>Your load</dt>
+              <dt>{{ t('yourLoad') }}</dt>
               <dd>{{ entry.tools.map((load) => `${load.tool} ${Math.round(load.share * 100)} %`).join(', ') }}</dd>
             </div>
             <div v-if="strokes">
-              <dt>Strokes</dt>
+              <dt>{{ t('strokes') }}</dt>
               <dd>{{ strokes }}</dd>
             </div>
             <div v-if="entry.medium">
-              <dt>On the skin</dt>
+              <dt>{{ t('onTheSkin') }}</dt>
               <dd>{{ MEDIA[entry.medium] }}</dd>
             </div>
             <div v-if="entry.sign">
-              <dt>It worked</dt>
+              <dt>{{ t('itWorked') }}</dt>
               <dd>{{ entry.sign }}</dd>
             </div>
             <div v-if="again">
-              <dt>Look again</dt>
+              <dt>{{ t('lookAgain') }}</dt>
               <dd>{{ again.what }} ({{ again.when }})</dd>
             </div>
             <div v-if="entry.longer">
-              <dt>Stay longer</dt>
+              <dt>{{ t('stayLonger') }}</dt>
               <dd>{{ entry.longer }}</dd>
             </div>
             <div v-if="entry.leaveOut">
-              <dt>Leave it out</dt>
+              <dt>{{ t('leaveOut') }}</dt>
               <dd>{{ entry.leaveOut }}</dd>
             </div>
             <div v-if="partners.length">
-              <dt>Look at as well</dt>
+              <dt>{{ t('lookWell') }}</dt>
               <dd>
                 <span v-for="each in partners" :key="each.muscle" class="partner"
                   >{{ each.muscle }} <span class="small soft">{{ each.because }}</span></span
@@ -330,49 +341,50 @@ const MOVERS = { therapist: 'you move', athlete: 'the athlete moves', both: 'bot
                 <span v-if="all.length === 0" class="soft">{{ none }}</span>
                 <span v-for="each in all" :key="each.id ?? each.why" class="partner"
                   ><RouterLink v-if="each.id" :to="`/shelf/entry/${each.id}`">{{ each.name }}</RouterLink
-                  ><template v-else>The same, otherwise</template> <span v-if="each.why" class="small soft">{{ each.why }}</span></span
+                  ><template v-else>{{ t('sameOtherwise') }}</template> <span v-if="each.why" class="small soft">{{ each.why }}</span></span
                 >
               </dd>
             </div>
             <div v-for="claim in entry.claims ?? []" :key="claim.text">
-              <dt>Said of it</dt>
+              <dt>{{ t('saidOfIt') }}</dt>
               <dd>
                 {{ claim.text }} <span class="small soft">{{ sureWords(claim.sure) }}; {{ claim.source }}</span>
               </dd>
             </div>
           </dl>
         </section>
-        <section class="card" aria-label="Ways of working that fit">
-          <h2>Ways of working that fit</h2>
+        <section class="card" :aria-label="t('waysWorkingFit')">
+          <h2>{{ t('waysWorkingFit') }}</h2>
           <ul class="ways">
             <li v-for="(method, i) in ways" :key="method.id">
               <RouterLink :to="`/shelf/compare?a=${method.id}&entry=${entry.id}`">{{ method.name }}</RouterLink><span
                 v-if="i === 0"
                 class="soft small"
               >
-                usual</span
-              ><span v-if="doseWords(method, entry)" class="small soft begins">begins with {{ doseWords(method, entry) }}</span>
+                {{ t('usual') }}</span
+              ><span v-if="doseWords(method, entry)" class="small soft begins">{{
+                t('beginsWith', { dose: doseWords(method, entry) })
+              }}</span>
             </li>
           </ul>
           <p class="acts">
-            <Button @click="router.push(`/shelf/entry/${entry.id}/practise`)">Practise it</Button>
+            <Button @click="router.push(`/shelf/entry/${entry.id}/practise`)">{{ t('practiseIt') }}</Button>
           </p>
           <p v-if="mayWrite" class="acts">
-            <Button @click="router.push(`/shelf/new?from=${entry.id}`)">{{ item ? 'Change it' : 'Copy as your own' }}</Button>
-            <Button v-if="item && !item.retiredAt" @click="retire(true)">Take off the shelf</Button>
-            <Button v-if="item?.retiredAt" @click="retire(false)">Put back</Button>
+            <Button @click="router.push(`/shelf/new?from=${entry.id}`)">{{ item ? t('changeIt') : t('copyYourOwn') }}</Button>
+            <Button v-if="item && !item.retiredAt" @click="retire(true)">{{ t('takeOffShelf') }}</Button>
+            <Button v-if="item?.retiredAt" @click="retire(false)">{{ t('putBack') }}</Button>
           </p>
           <p v-if="item" class="small soft">
-            Made by {{ item.madeBy }}{{ item.fields.origin ? `, ${originWords(item.fields.origin)}` : '' }}. A change is a new version;
-            plans keep the one they were made with.
+            {{ t('madeChangeNewVersion', { madeBy: item.madeBy, what: item.fields.origin ? `, ${originWords(item.fields.origin)}` : '' }) }}
           </p>
-          <ol v-if="versions.length > 1" class="versions small" aria-label="Versions">
+          <ol v-if="versions.length > 1" class="versions small" :aria-label="t('versions')">
             <li v-for="version in versions" :key="version.id">
               <RouterLink v-if="version.id !== entry.id" :to="`/shelf/entry/${version.id}`">{{ version.words }}</RouterLink><b
                 v-else
                 aria-current="true"
                 >{{ version.words }}</b
-              ><span v-if="version.isNewest" class="soft"> stands now</span>
+              ><span v-if="version.isNewest" class="soft"> {{ t('standsNow') }}</span>
             </li>
           </ol>
         </section>

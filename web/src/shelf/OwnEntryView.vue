@@ -22,6 +22,7 @@ import EntryRehearsal from './EntryRehearsal.vue';
 import WaysHere from './WaysHere.vue';
 import { joinWords } from './wordList.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/shelf.ts';
 
 /** An entry of the practice's own, with everything those that ship say of themselves. */
 const router = useRouter();
@@ -30,7 +31,7 @@ const form = reactive<EntryForm>(structuredClone(BLANK));
 const { shelf, ready, from, item } = useOwnSource(
   (all, id) => all.entries.get(id),
   (entry, own) => {
-    Object.assign(form, formOf(entry), own ? {} : { name: `${entry.name}, ours` });
+    Object.assign(form, formOf(entry), own ? {} : { name: t('ours', { name: entry.name }) });
   },
 );
 
@@ -91,53 +92,53 @@ const furtherPlaces = computed(() =>
   form.positions.slice(1).map((position) => ({ position, name: position.replace(' left', ''), words: form.places[position]! })),
 );
 const PLACE_WORDS = [
-  { id: 'setUp', label: 'Set-up' },
-  { id: 'supports', label: 'Supports, where they differ' },
-  { id: 'hands', label: 'Hands, where they differ' },
+  { id: 'setUp', label: t('setUp3') },
+  { id: 'supports', label: t('supportsWhereTheyDiffer') },
+  { id: 'hands', label: t('handsWhereTheyDiffer') },
 ] as const;
 const toolOf = (tool: Tool) => form.tools.find((each) => each.tool === tool);
 function toggleTool(tool: Tool): void {
   form.tools = toolOf(tool) ? form.tools.filter((each) => each.tool !== tool) : [...form.tools, { tool, pct: 50 }];
 }
 const NAMES = [
-  { id: 'name', label: 'Name' },
-  { id: 'synonyms', label: 'Also called, with semicolons' },
-  { id: 'targets', label: 'Works on, the main one first, with semicolons' },
+  { id: 'name', label: t('name') },
+  { id: 'synonyms', label: t('alsoCalledSemicolons') },
+  { id: 'targets', label: t('worksMainOneFirst') },
 ] as const;
 const HOME_WORDS = [
-  { id: 'how', label: 'What they do, in their words; {side} and {other} are filled in', most: HOME_LIMITS.howLength },
-  { id: 'stop', label: 'Stop when', most: HOME_LIMITS.stopLength },
+  { id: 'how', label: t('whatTheyDoTheir'), most: HOME_LIMITS.howLength },
+  { id: 'stop', label: t('stopWhen'), most: HOME_LIMITS.stopLength },
 ] as const;
 const WORDS = [
-  { id: 'setUp', label: 'Set-up, one spoken sentence' },
-  { id: 'lead', label: 'Where it is carried, in five words at most' },
-  { id: 'ease', label: 'Where it eases, in five words at most' },
-  { id: 'play', label: 'What plays in the joint, where it is mobilized, in five words at most' },
-  { id: 'supports', label: 'Supports' },
-  { id: 'hands', label: 'What each hand does' },
-  { id: 'press', label: 'They are told' },
-  { id: 'pressLine', label: 'Direction of the press, or of the hand' },
-  { id: 'bringHome', label: 'Way home' },
-  { id: 'watch', label: 'Watch' },
-  { id: 'cautions', label: 'Cautions' },
-  { id: 'sign', label: 'It worked: what is seen or felt' },
-  { id: 'longer', label: 'When to stay longer' },
-  { id: 'leaveOut', label: 'When to leave it out' },
+  { id: 'setUp', label: t('setUpOneSpoken') },
+  { id: 'lead', label: t('whereCarriedFiveWords') },
+  { id: 'ease', label: t('whereEasesFiveWords') },
+  { id: 'play', label: t('whatPlaysJointWhere') },
+  { id: 'supports', label: t('supports') },
+  { id: 'hands', label: t('whatEachHandDoes') },
+  { id: 'press', label: t('theyTold') },
+  { id: 'pressLine', label: t('directionPressHand') },
+  { id: 'bringHome', label: t('wayHome') },
+  { id: 'watch', label: t('watch') },
+  { id: 'cautions', label: t('cautions') },
+  { id: 'sign', label: t('workedWhatSeenFelt') },
+  { id: 'longer', label: t('whenStayLonger') },
+  { id: 'leaveOut', label: t('whenLeaveOut') },
 ] as const;
 </script>
 
 <template>
   <div class="page">
     <header>
-      <h1>{{ item ? 'Change your entry' : 'An entry of your own' }}</h1>
+      <h1>{{ item ? t('changeYourEntry') : t('entryYourOwn') }}</h1>
       <ShelfTabs here="new" />
     </header>
-    <p v-if="!ready" class="soft">Opening the shelf …</p>
+    <p v-if="!ready" class="soft">{{ t('openingShelf') }}</p>
     <div v-else class="beside">
       <form class="form" novalidate @submit.prevent="save">
-        <p v-if="from" class="soft">From {{ from.name }}. Plans made before keep what they used.</p>
-        <section class="card block" aria-label="What it is">
-          <h2>What it is</h2>
+        <p v-if="from" class="soft">{{ t('fromPlansMadeBefore', { name: from.name }) }}</p>
+        <section class="card block" :aria-label="t('whatItIs')">
+          <h2>{{ t('whatItIs') }}</h2>
           <div v-for="line in NAMES" :key="line.id" class="line">
             <label :for="`entry-${line.id}`">{{ line.label }}</label><TextInput
               :id="`entry-${line.id}`"
@@ -149,76 +150,79 @@ const WORDS = [
           </div>
           <div class="row">
             <label class="line"
-              >Part of the body<PickOne
+              >{{ t('partBody')
+              }}<PickOne
                 :value="form.section"
-                label="Part of the body"
+                :label="t('partBody')"
                 :options="SECTIONS.map((value) => ({ value, label: value }))"
                 @change="(value) => (form.section = value)"
             /></label>
             <label class="line"
-              >Where in a visit<PickOne
+              >{{ t('whereVisit')
+              }}<PickOne
                 :value="form.stage"
-                label="Where in a visit"
+                :label="t('whereVisit')"
                 :options="STAGES.map((value) => ({ value, label: value }))"
                 @change="(value) => (form.stage = value)"
             /></label>
             <label class="line"
-              >Who moves<PickOne
+              >{{ t('whoMoves')
+              }}<PickOne
                 :value="form.mover"
-                label="Who moves"
+                :label="t('whoMoves')"
                 :options="[
-                  { value: 'therapist', label: 'you' },
-                  { value: 'athlete', label: 'the athlete' },
-                  { value: 'both', label: 'both' },
+                  { value: 'therapist', label: t('you2') },
+                  { value: 'athlete', label: t('theAthlete') },
+                  { value: 'both', label: t('both') },
                 ]"
                 @change="(value) => (form.mover = value)"
             /></label>
           </div>
           <div class="row wide">
             <label class="line"
-              >The motion that shows whether it worked<PickOne
+              >{{ t('motionShowsWhetherWorked')
+              }}<PickOne
                 :value="form.motionId"
                 search
-                label="The motion that shows whether it worked"
+                :label="t('motionShowsWhetherWorked')"
                 :options="motions"
                 @change="(value) => (form.motionId = value)"
             /></label>
             <label class="line"
-              >Other motions it lengthens<PickMany
+              >{{ t('otherMotionsLengthens')
+              }}<PickMany
                 :values="form.also"
-                label="Other motions it lengthens"
+                :label="t('otherMotionsLengthens')"
                 :options="motions"
                 @change="(values) => (form.also = values)"
             /></label>
           </div>
           <p class="switches">
             <label
-              ><Switch v-model:checked="form.measured" size="small" aria-label="A motion is expected to change" /> a motion is expected to
-              change</label
+              ><Switch v-model:checked="form.measured" size="small" :aria-label="t('aMotionIsExpected')" />
+              {{ t('motionExpectedChange') }}</label
             >
             <label
-              ><Switch v-model:checked="form.still" size="small" aria-label="The joint stays where it is" /> the joint stays where it
-              is</label
+              ><Switch v-model:checked="form.still" size="small" :aria-label="t('theJointStaysWhere')" /> {{ t('jointStaysWhere') }}</label
             >
             <label
-              ><Switch v-model:checked="form.vessel" size="small" aria-label="A pulse lies near" /> a pulse lies near: felt for before hands
-              press</label
+              ><Switch v-model:checked="form.vessel" size="small" :aria-label="t('pulseLiesNear')" /> {{ t('pulseLiesNearFelt') }}</label
             >
             <label
-              ><Switch v-model:checked="form.afterOperation" size="small" aria-label="Only after an operation, with the go-ahead" /> only
-              after an operation, with the go-ahead</label
+              ><Switch v-model:checked="form.afterOperation" size="small" :aria-label="t('onlyAfterOperationGoAhead')" />
+              {{ t('onlyAfterOperationGo') }}</label
             >
             <label
-              ><Switch v-model:checked="form.onlyAsked" size="small" aria-label="Only when asked for" /> only when asked for: it needs a
-              chair, a mat, a stick</label
+              ><Switch v-model:checked="form.onlyAsked" size="small" :aria-label="t('onlyWhenAsked')" />
+              {{ t('onlyWhenAskedNeeds') }}</label
             >
           </p>
         </section>
 
-        <section class="card block" aria-label="At the table">
-          <h2>At the table</h2>
+        <section class="card block" :aria-label="t('atTheTable')">
+          <h2>{{ t('atTheTable') }}</h2>
           <fieldset>
-            <legend>Positions, the usual one first</legend>
+            <legend>{{ t('positionsUsualOneFirst') }}</legend>
             <Checkbox
               v-for="position in POSITIONS.filter((each) => each !== 'side-lying right')"
               :key="position"
@@ -226,7 +230,9 @@ const WORDS = [
               :checked="form.positions.includes(position)"
               @change="togglePosition(position)"
               >{{ position.replace(' left', '')
-              }}<span v-if="form.positions[0] === position && form.positions.length > 1" class="soft small"> first</span></Checkbox
+              }}<span v-if="form.positions[0] === position && form.positions.length > 1" class="soft small">
+                {{ t('first2') }}</span
+              ></Checkbox
             >
             <p v-if="shown('positions')" class="wrong" role="alert">{{ shown('positions') }}</p>
           </fieldset>
@@ -240,14 +246,15 @@ const WORDS = [
             <p v-if="shown(line.id)" class="wrong" role="alert">{{ shown(line.id) }}</p>
           </div>
           <label class="line"
-            >On the skin<PickOne
+            >{{ t('onTheSkin')
+            }}<PickOne
               :value="form.medium"
-              label="On the skin"
+              :label="t('onTheSkin')"
               :options="[
-                { value: '', label: 'either' },
-                { value: 'dry', label: 'dry' },
-                { value: 'oil', label: 'oil' },
-                { value: 'dry first', label: 'dry first, then oil' },
+                { value: '', label: t('either') },
+                { value: 'dry', label: t('dry') },
+                { value: 'oil', label: t('oil') },
+                { value: 'dry first', label: t('dryFirstThenOil') },
               ]"
               @change="(medium) => (form.medium = medium as EntryForm['medium'])"
           /></label>
@@ -264,23 +271,25 @@ const WORDS = [
               />
             </div>
             <label class="line"
-              >Ways that do not go here<PickMany
+              >{{ t('waysDoNotGo')
+              }}<PickMany
                 :values="words.without.filter((way) => form.ways.includes(way))"
-                :label="`Ways that do not go ${name}`"
+                :label="t('waysThatDoNot', { name })"
                 :options="METHODS.filter((method) => form.ways.includes(method.id)).map(({ id, name: label }) => ({ value: id, label }))"
                 @change="(values) => (words.without = values)"
             /></label>
             <p v-if="shown(`places.${position}`)" class="wrong" role="alert">{{ shown(`places.${position}`) }}</p>
           </fieldset>
           <fieldset>
-            <legend>Your tools, the main one first, with their share of the working time</legend>
+            <legend>{{ t('yourToolsMainOne') }}</legend>
             <span v-for="tool in TOOLS" :key="tool" class="tool"
               ><Checkbox class="tick" :checked="toolOf(tool) !== undefined" @change="toggleTool(tool)"
-                >{{ tool }}<span v-if="form.tools[0]?.tool === tool && form.tools.length > 1" class="soft small"> main</span></Checkbox
+                >{{ tool
+                }}<span v-if="form.tools[0]?.tool === tool && form.tools.length > 1" class="soft small"> {{ t('main') }}</span></Checkbox
               ><NumberField
                 v-if="toolOf(tool)"
                 :value="toolOf(tool)!.pct"
-                :label="`Share, ${tool}`"
+                :label="t('share', { tool })"
                 unit="%"
                 :step="5"
                 :wrong="!(toolOf(tool)!.pct >= 0 && toolOf(tool)!.pct <= 100)"
@@ -290,7 +299,7 @@ const WORDS = [
           </fieldset>
           <div class="row wide">
             <fieldset class="narrow">
-              <legend>Sides, where they are not the motion’s</legend>
+              <legend>{{ t('sidesWhereTheyNot') }}</legend>
               <Checkbox
                 v-for="side in ['left', 'right', 'midline'] as const"
                 :key="side"
@@ -301,17 +310,18 @@ const WORDS = [
               >
             </fieldset>
             <label class="line"
-              >Hands on, where it is not the motion’s part of the body<PickMany
+              >{{ t('handsWhereNotMotions')
+              }}<PickMany
                 :values="form.regions"
-                label="Hands on"
+                :label="t('handsOn')"
                 :options="REGIONS.map((region) => ({ value: region.id, label: region.name }))"
                 @change="(values) => (form.regions = values)"
             /></label>
           </div>
         </section>
 
-        <section v-if="form.stage === 'home'" class="card block" aria-label="At home">
-          <h2>At home</h2>
+        <section v-if="form.stage === 'home'" class="card block" :aria-label="t('atHome')">
+          <h2>{{ t('atHome') }}</h2>
           <div v-for="line in HOME_WORDS" :key="line.id" class="line">
             <label :for="`entry-home-${line.id}`">{{ line.label }}</label><LongText
               :id="`entry-home-${line.id}`"
@@ -337,27 +347,32 @@ const WORDS = [
             </div>
           </div>
           <div class="line">
-            <label for="entry-home-when">When in the day</label
-            ><TextInput id="entry-home-when" v-model="form.home.when" :maxlength="HOME_LIMITS.whenLength" />
+            <label for="entry-home-when">{{ t('whenDay') }}</label><TextInput
+              id="entry-home-when"
+              v-model="form.home.when"
+              :maxlength="HOME_LIMITS.whenLength"
+            />
           </div>
           <p class="switches">
             <label
-              ><Switch v-model:checked="form.home.breaths" size="small" aria-label="The times are breaths" /> the times are breaths</label
+              ><Switch v-model:checked="form.home.breaths" size="small" :aria-label="t('theTimesAreBreaths')" />
+              {{ t('timesBreaths') }}</label
             >
           </p>
         </section>
 
-        <section class="card block" aria-label="How it is worked">
-          <h2>How it is worked</h2>
+        <section class="card block" :aria-label="t('howWorked')">
+          <h2>{{ t('howWorked') }}</h2>
           <fieldset>
-            <legend>Ways of working that fit, the usual one first</legend>
+            <legend>{{ t('waysWorkingFitUsual') }}</legend>
             <Checkbox
               v-for="method in METHODS"
               :key="method.id"
               class="tick"
               :checked="form.ways.includes(method.id)"
               @change="form.ways = toggle(form.ways, method.id)"
-              >{{ method.name }}<span v-if="form.ways[0] === method.id && form.ways.length > 1" class="soft small"> usual</span></Checkbox
+              >{{ method.name
+              }}<span v-if="form.ways[0] === method.id && form.ways.length > 1" class="soft small"> {{ t('usual') }}</span></Checkbox
             >
             <p v-if="shown('ways')" class="wrong" role="alert">{{ shown('ways') }}</p>
           </fieldset>
@@ -371,8 +386,7 @@ const WORDS = [
             @say="(way, words, line) => (form.says[way] = { ...form.says[way], [words]: line })"
           />
           <div v-for="list in lists" :key="list.id" class="line">
-            <label :for="`entry-list-${list.id}`">{{ list.label }}, with semicolons</label
-            ><TextInput
+            <label :for="`entry-list-${list.id}`">{{ t('withSemicolons', { label: list.label }) }}</label><TextInput
               :id="`entry-list-${list.id}`"
               v-model="form.lists[list.id]"
               maxlength="400"
@@ -383,21 +397,25 @@ const WORDS = [
           </div>
           <div class="row">
             <label class="line"
-              >The hands add<PickMany :values="form.adds" label="The hands add" :options="ADDS" @change="(values) => (form.adds = values)"
+              >{{ t('handsAdd')
+              }}<PickMany :values="form.adds" :label="t('handsAdd')" :options="ADDS" @change="(values) => (form.adds = values)"
             /></label>
           </div>
           <div class="row wide">
-            <VariantsField label="Easier" :values="form.easier" :options="variants" @change="(values) => (form.easier = values)" />
-            <VariantsField label="Harder" :values="form.harder" :options="variants" @change="(values) => (form.harder = values)" />
+            <VariantsField :label="t('easier')" :values="form.easier" :options="variants" @change="(values) => (form.easier = values)" />
+            <VariantsField :label="t('harder')" :values="form.harder" :options="variants" @change="(values) => (form.harder = values)" />
           </div>
         </section>
         <ProblemNote v-if="problem" :problem="problem" />
         <p v-if="tried && Object.keys(wrong).length > 0" class="wrong" role="status">
-          {{ Object.keys(wrong).length === 1 ? 'One thing is' : `${Object.keys(wrong).length} things are` }} missing or wrong; each is
-          marked.
+          {{
+            t('missingWrongEachMarked', {
+              keys: Object.keys(wrong).length === 1 ? t('oneThing') : t('thingsAre', { keys: Object.keys(wrong).length }),
+            })
+          }}
         </p>
         <p>
-          <Button type="primary" html-type="submit" :loading="busy">{{ item ? 'Keep as the new version' : 'Put it on the shelf' }}</Button>
+          <Button type="primary" html-type="submit" :loading="busy">{{ item ? t('keepNewVersion') : t('putShelf') }}</Button>
         </p>
       </form>
       <EntryRehearsal :entry="typed" :wrong="Object.keys(wrong).length > 0" />

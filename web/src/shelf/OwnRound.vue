@@ -21,6 +21,7 @@ import PhaseSwatch from '../parts/PhaseSwatch.vue';
 import NumberField from '../parts/NumberField.vue';
 import { moved, phasesOf, rowsOf, withAdded, type PhaseRow } from './ownWayForm.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/shelf.ts';
 
 /** One round, phase by phase: moved by drag or key, taken out, added, each with words of its own. */
 const props = defineProps<{
@@ -52,7 +53,7 @@ function undo(): void {
   const before = past.value.at(-1);
   if (!before) return;
   past.value = past.value.slice(0, -1);
-  said.value = 'Undone.';
+  said.value = t('undone');
   typing = '';
   emit('change', before);
 }
@@ -66,19 +67,19 @@ const specOf = (row: PhaseRow): PhaseNode =>
   row.adds === undefined ? props.base.round[row.of!]! : { kind: row.adds, duration: { seconds: '' }, ...ADDED[row.adds] };
 const inner = (node: PhaseNode): PhaseSpec[] => ('each' in node ? node.phases.flatMap(inner) : [node]);
 const FILLED: Record<string, string> = {
-  press: 'their press',
-  pressLine: 'which way they press',
-  place: 'the place',
-  setUp: 'the set-up',
-  bringHome: 'the way home',
-  side: 'the side',
+  press: t('theirPress'),
+  pressLine: t('whichWayTheyPress'),
+  place: t('thePlace'),
+  setUp: t('theSetUp'),
+  bringHome: t('theWayHome'),
+  side: t('theSide'),
   turn: '1',
   turns: 'n',
 };
-const readable = (text: string) => text.replace(/\{(\w+)\}/g, (_, name: string) => FILLED[name] ?? `the ${name}`);
+const readable = (text: string) => text.replace(/\{(\w+)\}/g, (_, name: string) => FILLED[name] ?? t('the', { name }));
 const label = (row: PhaseRow): string => {
   const node = specOf(row);
-  if (!('each' in node)) return row.adds ? ADDED[row.adds].label : readable(node.text).replace(/^their/, 'Their');
+  if (!('each' in node)) return row.adds ? ADDED[row.adds].label : readable(node.text).replace(/^their/, t('their'));
   const { each } = node;
   const times =
     'times' in each
@@ -94,21 +95,21 @@ const onlyWhen = (row: PhaseRow): string => {
   if (!condition) return '';
   if ('round' in condition)
     return {
-      first: 'first round only',
-      'not-first': 'from the second round',
-      last: 'last round only',
-      'not-last': 'not in the last round',
+      first: t('firstRoundOnly'),
+      'not-first': t('fromSecondRound'),
+      last: t('lastRoundOnly'),
+      'not-last': t('notLastRound'),
     }[condition.round];
   if (!('choice' in condition)) return '';
   const choice = props.base.choices.find((each) => each.id === condition.choice)!;
-  return `only with ${choice.label.toLowerCase()}: ${choice.options.find((option) => option.id === condition.is)!.label}`;
+  return t('onlyWith', { label: choice.label.toLowerCase(), options: choice.options.find((option) => option.id === condition.is)!.label });
 };
 /** How long a phase of the base takes: the name of its number, which is typed below, and what it is now. */
 const takes = (row: PhaseRow): string => {
   const node = specOf(row);
   if ('each' in node) return '';
   const { duration } = node;
-  if ('breath' in duration) return `one breath ${duration.breath}`;
+  if ('breath' in duration) return t('oneBreath', { breath: duration.breath });
   const id = 'seconds' in duration ? duration.seconds : duration.breaths;
   return `${props.base.numbers.find((spec) => spec.id === id)!.label}, ${(props.numbers[id] ?? []).join(' → ')} ${'seconds' in duration ? 's' : 'breaths'}`;
 };
@@ -117,7 +118,7 @@ const family = (row: PhaseRow) => phaseKind(inner(specOf(row))[0]!.kind).family;
 function move(from: number, to: number): void {
   if (to < 0 || to >= props.rows.length) return;
   const row = props.rows[from]!;
-  arrange(moved(props.rows, from, to), `${label(row)} is phase ${to + 1} of ${props.rows.length}.`);
+  arrange(moved(props.rows, from, to), t('isPhaseOf', { label: label(row), what: to + 1, count: props.rows.length }));
   void nextTick(() => list.value?.querySelector<HTMLElement>(`[data-key="${row.key}"] .grip`)?.focus());
 }
 function onKey(event: KeyboardEvent, at: number): void {
@@ -130,12 +131,12 @@ function onKey(event: KeyboardEvent, at: number): void {
 function remove(at: number): void {
   arrange(
     props.rows.filter((_, i) => i !== at),
-    `${label(props.rows[at]!)} is out.`,
+    t('isOut', { label: label(props.rows[at]!) }),
   );
   void nextTick(() => list.value?.querySelectorAll<HTMLElement>('.grip')[Math.min(at, props.rows.length - 1)]?.focus());
 }
-const add = (kind: AddedKind) => arrange(withAdded(props.rows, kind), `${ADDED[kind].label} added at the end.`);
-const reset = () => arrange(rowsOf(basePhases(props.base)), `The round is ${props.base.name.toLowerCase()} again.`);
+const add = (kind: AddedKind) => arrange(withAdded(props.rows, kind), t('addedEnd', { label: ADDED[kind].label }));
+const reset = () => arrange(rowsOf(basePhases(props.base)), t('roundAgain', { name: props.base.name.toLowerCase() }));
 
 let sortable: Sortable | null = null;
 onMounted(() => {
@@ -156,20 +157,20 @@ onBeforeUnmount(() => sortable?.destroy());
 </script>
 
 <template>
-  <section class="round" aria-label="The round, phase by phase">
+  <section class="round" :aria-label="t('roundPhasePhase')">
     <header>
-      <h2>The round</h2>
+      <h2>{{ t('theRound') }}</h2>
       <span class="acts"
-        ><Button size="small" :disabled="past.length === 0" @click="undo">Undo</Button
-        ><Button size="small" :disabled="asBase" @click="reset">As in {{ base.name.toLowerCase() }}</Button></span
+        ><Button size="small" :disabled="past.length === 0" @click="undo">{{ t('undo') }}</Button
+        ><Button size="small" :disabled="asBase" @click="reset">{{ t('asIn', { name: base.name.toLowerCase() }) }}</Button></span
       >
     </header>
-    <ol ref="list" aria-label="Phases of a round">
+    <ol ref="list" :aria-label="t('phasesRound')">
       <li v-for="(row, i) in rows" :key="row.key" :data-key="row.key" :class="{ bad: wrong[`phase.${row.key}`] }">
         <button
           type="button"
           class="grip"
-          :aria-label="`Phase ${i + 1}, ${label(row)}. Arrow keys move it, Delete takes it out`"
+          :aria-label="t('phaseArrowKeysMove', { what: i + 1, label: label(row) })"
           @keydown="onKey($event, i)"
         >
           <span aria-hidden="true">⠿</span>
@@ -181,14 +182,14 @@ onBeforeUnmount(() => sortable?.destroy());
             :model-value="row.text"
             :maxlength="LONGEST_TEXT"
             :placeholder="readable((specOf(row) as PhaseSpec).text)"
-            :aria-label="`Instruction, phase ${i + 1}`"
+            :aria-label="t('instructionPhase', { what: i + 1 })"
             @input="type(row.key, { text: ($event.target as HTMLInputElement).value })"
           />
           <TextInput
             :model-value="row.detail"
             :maxlength="LONGEST_DETAIL"
             :placeholder="readable((specOf(row) as PhaseSpec).detail)"
-            :aria-label="`How, phase ${i + 1}`"
+            :aria-label="t('howPhase', { what: i + 1 })"
             @input="type(row.key, { detail: ($event.target as HTMLInputElement).value })"
           />
         </span>
@@ -196,8 +197,8 @@ onBeforeUnmount(() => sortable?.destroy());
           ><NumberField
             v-if="row.adds"
             :value="row.seconds"
-            :label="`Seconds, phase ${i + 1}`"
-            unit="s"
+            :label="t('secondsPhase', { what: i + 1 })"
+            :unit="t('s')"
             :step="1"
             :wrong="wrong[`phase.${row.key}`] !== undefined"
             @change="(seconds) => type(row.key, { seconds })"
@@ -206,7 +207,7 @@ onBeforeUnmount(() => sortable?.destroy());
         <button
           type="button"
           class="out"
-          :aria-label="`Remove phase ${i + 1}, ${label(row)}`"
+          :aria-label="t('removePhase', { what: i + 1, label: label(row) })"
           :disabled="rows.length === 1"
           @click="remove(i)"
         >
@@ -220,8 +221,8 @@ onBeforeUnmount(() => sortable?.destroy());
     <PickOne
       class="add"
       :value="null"
-      label="Add a phase"
-      placeholder="Add a phase"
+      :label="t('addPhase')"
+      :placeholder="t('addPhase')"
       :disabled="rows.length >= MOST_PHASES"
       :options="addable(base).map((kind) => ({ value: kind, label: ADDED[kind].label }))"
       @change="add"

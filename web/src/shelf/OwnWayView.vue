@@ -17,6 +17,7 @@ import { useOwnSource } from './useOwnSource.ts';
 import { wayLine, type WayLine } from './wayLine.ts';
 import TextInput from '../parts/TextInput.vue';
 import LongText from '../parts/LongText.vue';
+import { t } from '../words/shelf.ts';
 
 /** A way of working of the practice's own: another one copied; its round, numbers and words changed. */
 const router = useRouter();
@@ -29,7 +30,7 @@ const { shelf, ready, from, item } = useOwnSource(
       way,
       baseOf(way),
       own?.fields.kind === 'way' ? own.fields.phases : undefined,
-      own ? way.name : `${way.name}, ours`,
+      own ? way.name : t('ours', { name: way.name }),
     );
   },
 );
@@ -40,9 +41,17 @@ const way = computed(() => (form.value && base.value ? arranged(form.value, base
 const taken = computed(() => shelf.methods.filter((method) => method.id !== item.value?.id).map((method) => method.name));
 const wrong = computed(() => (form.value && base.value ? wrongIn(form.value, base.value, taken.value) : {}));
 const unitOf = (unit: string) =>
-  ({ s: 's', pct: '%', share: '%', score: 'of 10', grade: 'of 4', breaths: 'breaths', times: '×', 'per-s': '/ s', 'per-min': '/ min' })[
-    unit
-  ] ?? '';
+  ({
+    s: 's',
+    pct: '%',
+    share: '%',
+    score: t('of102'),
+    grade: t('of4'),
+    breaths: 'breaths',
+    times: '×',
+    'per-s': '/ s',
+    'per-min': '/ min',
+  })[unit] ?? '';
 function setNumber(id: string, values: readonly number[], i: number, typed: number): void {
   form.value!.numbers[id] = values.map((value, at) => (at === i ? typed : value));
 }
@@ -74,29 +83,32 @@ async function retire(): Promise<void> {
 <template>
   <div class="page">
     <header>
-      <h1>{{ item ? 'Change your way of working' : 'A way of working of your own' }}</h1>
+      <h1>{{ item ? t('changeYourWayWorking') : t('wayWorkingYourOwn') }}</h1>
       <ShelfTabs here="ways" />
     </header>
-    <p v-if="!ready" class="soft">Opening the shelf …</p>
+    <p v-if="!ready" class="soft">{{ t('openingShelf') }}</p>
     <p v-else-if="!form || !base || !way" class="soft">
-      Choose one to copy first. <RouterLink to="/shelf/ways">Ways of working</RouterLink>
+      {{ t('chooseOneCopyFirst') }} <RouterLink to="/shelf/ways">{{ t('waysWorking') }}</RouterLink>
     </p>
     <div v-else class="sides">
       <form class="card form" novalidate @submit.prevent="save">
         <p class="soft">
-          From {{ base.name.toLowerCase() }}: its round, numbers and words are yours to change. Plans made before keep what they used.
+          {{ t('fromRoundNumbersWords', { name: base.name.toLowerCase() }) }}
         </p>
         <div class="field">
-          <label for="way-name">Name</label
-          ><TextInput id="way-name" v-model="form.name" maxlength="120" :aria-invalid="wrong.name ? 'true' : undefined" />
+          <label for="way-name">{{ t('name') }}</label><TextInput
+            id="way-name"
+            v-model="form.name"
+            maxlength="120"
+            :aria-invalid="wrong.name ? 'true' : undefined"
+          />
           <p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p>
         </div>
         <OwnRound :base="base" :rows="form.phases" :numbers="form.numbers" :wrong="wrong" @change="(rows) => (form!.phases = rows)" />
         <div class="line">
-          <span>Rounds</span
-          ><NumberField
+          <span>{{ t('rounds') }}</span><NumberField
             :value="form.rounds"
-            label="Rounds"
+            :label="t('rounds')"
             unit=""
             :step="1"
             :wrong="wrong.rounds !== undefined"
@@ -111,7 +123,7 @@ async function retire(): Promise<void> {
               v-for="(value, i) in valuesOf(form, spec)"
               :key="i"
               :value="value"
-              :label="valuesOf(form, spec).length > 1 ? `${spec.label}, round ${i + 1}` : spec.label"
+              :label="valuesOf(form, spec).length > 1 ? t('round', { label: spec.label, what: i + 1 }) : spec.label"
               :unit="unitOf(spec.unit)"
               :step="spec.step"
               :wrong="checkNumber(value, spec) !== null"
@@ -128,8 +140,7 @@ async function retire(): Promise<void> {
           />
         </div>
         <div v-for="list in way.lists" :key="list.id" class="field">
-          <label :for="`way-list-${list.id}`">{{ list.label }}, with semicolons</label
-          ><TextInput
+          <label :for="`way-list-${list.id}`">{{ t('withSemicolons', { label: list.label }) }}</label><TextInput
             :id="`way-list-${list.id}`"
             v-model="form.lists[list.id]"
             maxlength="400"
@@ -138,54 +149,66 @@ async function retire(): Promise<void> {
           <p v-if="wrong[list.id]" class="wrong" role="alert">{{ wrong[list.id] }}</p>
         </div>
         <div class="field">
-          <label for="way-purpose">What it is for</label><LongText id="way-purpose" v-model="form.purpose" rows="2" maxlength="1000" />
+          <label for="way-purpose">{{ t('whatItIsFor') }}</label><LongText
+            id="way-purpose"
+            v-model="form.purpose"
+            rows="2"
+            maxlength="1000"
+          />
         </div>
         <div class="field">
-          <label for="way-what">What is done</label><LongText id="way-what" v-model="form.what" rows="2" maxlength="1000" />
+          <label for="way-what">{{ t('whatDone') }}</label><LongText id="way-what" v-model="form.what" rows="2" maxlength="1000" />
         </div>
         <div class="field">
-          <label for="way-synonyms">Also called, with semicolons</label
-          ><TextInput id="way-synonyms" v-model="form.synonyms" maxlength="400" />
+          <label for="way-synonyms">{{ t('alsoCalledSemicolons') }}</label><TextInput
+            id="way-synonyms"
+            v-model="form.synonyms"
+            maxlength="400"
+          />
         </div>
         <div class="field">
-          <label for="way-schools">What other schools do differently</label
-          ><LongText id="way-schools" v-model="form.schoolsDiffer" rows="2" maxlength="1000" />
+          <label for="way-schools">{{ t('whatOtherSchoolsDo') }}</label><LongText
+            id="way-schools"
+            v-model="form.schoolsDiffer"
+            rows="2"
+            maxlength="1000"
+          />
         </div>
         <ProblemNote v-if="problem" :problem="problem" />
         <p class="acts">
           <Button type="primary" html-type="submit" :loading="busy" :disabled="Object.keys(wrong).length > 0">{{
-            item ? 'Keep as the new version' : 'Put it on the shelf'
-          }}</Button><Button v-if="item && !item.retiredAt" :loading="busy" @click="retire">Take it off the shelf</Button>
+            item ? t('keepNewVersion') : t('putShelf')
+          }}</Button><Button v-if="item && !item.retiredAt" :loading="busy" @click="retire">{{ t('takeItOffThe') }}</Button>
         </p>
       </form>
-      <section v-if="line" class="card comes-to" aria-label="What it comes to">
-        <h2>What it comes to</h2>
+      <section v-if="line" class="card comes-to" :aria-label="t('whatComes')">
+        <h2>{{ t('whatComes') }}</h2>
         <p class="soft small">
-          On {{ line.entryName }}, one side, a slow breath.<template v-if="stands"> As it was before what is marked.</template>
+          {{ t('onOneSideA', { entryName: line.entryName }) }}<template v-if="stands"> {{ t('beforeWhatMarked') }}</template>
         </p>
         <StairDrawing
           :cues="line.cues"
           :better="line.better"
           :unit="line.unit"
           :height="220"
-          :label="`Stair of ${form.name}: ${line.cues.length} phases`"
+          :label="t('stairPhases', { name: form.name, count: line.cues.length })"
         />
         <StairLegend :cues="line.cues" />
         <dl>
           <div>
-            <dt>In all</dt>
-            <dd class="num">{{ formatDuration(line.dose.totalMs) }} a side</dd>
+            <dt>{{ t('inAll') }}</dt>
+            <dd class="num">{{ t('aSide', { duration: formatDuration(line.dose.totalMs) }) }}</dd>
           </div>
           <div>
-            <dt>At end range</dt>
-            <dd class="num">{{ Math.round(line.dose.endRangeMs / 1000) }} s</dd>
+            <dt>{{ t('endRange') }}</dt>
+            <dd class="num">{{ t('s2', { endRangeMs: Math.round(line.dose.endRangeMs / 1000) }) }}</dd>
           </div>
           <div>
-            <dt>Contracting</dt>
-            <dd class="num">{{ Math.round(line.dose.contractMs / 1000) }} s</dd>
+            <dt>{{ t('contracting') }}</dt>
+            <dd class="num">{{ t('s3', { contractMs: Math.round(line.dose.contractMs / 1000) }) }}</dd>
           </div>
           <div>
-            <dt>Breath</dt>
+            <dt>{{ t('breath') }}</dt>
             <dd>{{ way.breathWords }}</dd>
           </div>
         </dl>

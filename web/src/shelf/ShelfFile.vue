@@ -17,6 +17,7 @@ import { originWords } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { useShelf } from '../stores/shelf.ts';
+import { t } from '../words/shelf.ts';
 
 /** What the practice made, saved as a file with its licence; and what another one made, looked at and taken in with where it comes from. */
 const open = defineModel<boolean>('open', { required: true });
@@ -36,7 +37,7 @@ const count = computed(() => ours.value.length + ownSports.value.length);
 const OTHER = 'other';
 const LICENCE_CHOICES = [
   ...LICENCES.map(({ line, words }) => ({ value: line, label: `${line}: ${words}` })),
-  { value: OTHER, label: 'In other words' },
+  { value: OTHER, label: t('otherWords') },
 ];
 /** Until something else is chosen: as little as can be given. */
 const licence = ref<string>(LICENCES.at(-1)!.line);
@@ -58,7 +59,7 @@ const look = shallowRef<ShelfFileLook | null>(null);
 const chosen = ref<string[]>([]);
 const told = ref('');
 const mayTakeIn = computed(() => session.may('PUT', '/shelf/:id'));
-const KINDS = { way: 'way of working', entry: 'entry', protocol: 'sequence' } as const;
+const KINDS = { way: t('wayOfWorking'), entry: 'entry', protocol: 'sequence' } as const;
 interface Line {
   readonly id: string;
   readonly name: string;
@@ -88,8 +89,7 @@ const lines = computed<Line[]>(() => [
 
 async function read(file: File): Promise<void> {
   told.value = '';
-  look.value =
-    file.size > MOST_BYTES ? { items: [], sports: [], problem: 'This file is larger than 4 MB.' } : lookIntoShelfFile(await file.text());
+  look.value = file.size > MOST_BYTES ? { items: [], sports: [], problem: t('fileLargerThan4') } : lookIntoShelfFile(await file.text());
   chosen.value = lines.value.filter(({ wrong, here }) => wrong === '' && !here).map(({ id }) => id);
 }
 
@@ -110,48 +110,48 @@ async function takeIn(): Promise<void> {
       chosen.value = chosen.value.filter((each) => each !== id);
     }
   });
-  told.value = newIds.size === 0 ? '' : `${newIds.size} imported.`;
+  told.value = newIds.size === 0 ? '' : t('imported', { size: newIds.size });
   if (done) look.value = null;
 }
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" title="Ours as a file" :width="620">
-    <section aria-label="Save as a file">
-      <h3>Save</h3>
+  <SheetDialog v-model:open="open" :title="t('oursFile')" :width="620">
+    <section :aria-label="t('saveAsAFile')">
+      <h3>{{ t('save') }}</h3>
       <p class="soft small">
-        {{
-          count === 0
-            ? 'Nothing of your own yet.'
-            : `${count} of your own, in the versions that stand, as JSON: ways of working, entries, sequences and sports. What came from elsewhere goes on under its own licence.`
-        }}
+        {{ count === 0 ? t('nothingYourOwnYet') : t('yourOwnVersionsStand', { count }) }}
       </p>
       <div v-if="count > 0" class="field">
-        <span class="label">Licence of what you made</span>
-        <PickOne label="Licence of what you made" :value="licence" :options="LICENCE_CHOICES" @change="(line) => (licence = line)" />
-        <TextInput v-if="licence === OTHER" id="licence-words" v-model="ownWords" aria-label="Licence in one line" :maxlength="160" />
+        <span class="label">{{ t('licenceWhatYouMade') }}</span>
+        <PickOne :label="t('licenceWhatYouMade')" :value="licence" :options="LICENCE_CHOICES" @change="(line) => (licence = line)" />
+        <TextInput v-if="licence === OTHER" id="licence-words" v-model="ownWords" :aria-label="t('licenceOneLine')" :maxlength="160" />
       </div>
-      <p><Button :disabled="count === 0 || licenceLine === ''" @click="save">Save the file</Button></p>
+      <p>
+        <Button :disabled="count === 0 || licenceLine === ''" @click="save">{{ t('saveFile') }}</Button>
+      </p>
     </section>
-    <section v-if="mayTakeIn" aria-label="Import from a file">
-      <h3>Import</h3>
-      <FilePick label="Choose a file (.json)" accept=".json,application/json" @pick="read" />
+    <section v-if="mayTakeIn" :aria-label="t('importFromFile')">
+      <h3>{{ t('import') }}</h3>
+      <FilePick :label="t('chooseFileJson')" accept=".json,application/json" @pick="read" />
       <p v-if="look?.problem" class="wrong" role="alert">{{ look.problem }}</p>
       <template v-else-if="look">
-        <ul class="items" aria-label="In the file">
+        <ul class="items" :aria-label="t('inTheFile')">
           <li v-for="line in lines" :key="line.id">
             <Checkbox
               :checked="chosen.includes(line.id)"
               :disabled="line.wrong !== ''"
               @change="chosen = chosen.includes(line.id) ? chosen.filter((each) => each !== line.id) : [...chosen, line.id]"
-              >{{ line.name || 'Without a name' }} <span class="soft small">{{ line.kind }}, {{ line.terms }}</span></Checkbox
+              >{{ line.name || t('withoutName') }} <span class="soft small">{{ line.kind }}, {{ line.terms }}</span></Checkbox
             >
             <span v-if="line.wrong" class="wrong small">{{ line.wrong }}</span>
-            <span v-else-if="line.here" class="soft small">One of this name is here already.</span>
+            <span v-else-if="line.here" class="soft small">{{ t('oneNameHereAlready') }}</span>
           </li>
         </ul>
         <p>
-          <Button type="primary" :loading="busy" :disabled="chosen.length === 0" @click="takeIn">Import {{ chosen.length }}</Button>
+          <Button type="primary" :loading="busy" :disabled="chosen.length === 0" @click="takeIn">{{
+            t('import2', { count: chosen.length })
+          }}</Button>
         </p>
       </template>
       <p v-if="told" role="status">{{ told }}</p>

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { useSession } from '../stores/session.ts';
+import { t } from '../words/shelf.ts';
 
 defineProps<{ here: 'entries' | 'ways' | 'compare' | 'new' }>();
 const session = useSession();
 </script>
 
 <template>
-  <nav class="tabs" aria-label="Shelf">
-    <RouterLink to="/shelf" :class="{ on: here === 'entries' }">What can be done</RouterLink>
-    <RouterLink to="/shelf/ways" :class="{ on: here === 'ways' }">Ways of working</RouterLink>
-    <RouterLink to="/shelf/compare" :class="{ on: here === 'compare' }">Side by side</RouterLink>
-    <RouterLink v-if="session.may('PUT', '/shelf/:id')" to="/shelf/new" :class="{ on: here === 'new' }">Add an entry</RouterLink>
+  <nav class="tabs" :aria-label="t('shelf')">
+    <RouterLink to="/shelf" :class="{ on: here === 'entries' }">{{ t('whatCanDone') }}</RouterLink>
+    <RouterLink to="/shelf/ways" :class="{ on: here === 'ways' }">{{ t('waysWorking') }}</RouterLink>
+    <RouterLink to="/shelf/compare" :class="{ on: here === 'compare' }">{{ t('sideSide') }}</RouterLink>
+    <RouterLink v-if="session.may('PUT', '/shelf/:id')" to="/shelf/new" :class="{ on: here === 'new' }">{{ t('addEntry') }}</RouterLink>
   </nav>
 </template>
 

@@ -15,6 +15,7 @@ import { findOnShelf, shelfIndex } from './search.ts';
 import ShelfFile from './ShelfFile.vue';
 import ShelfTabs from './ShelfTabs.vue';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/shelf.ts';
 
 /** The catalogue: what can be done to what. */
 const shelf = useShelf();
@@ -54,7 +55,7 @@ const groups = computed(() =>
     ? SECTIONS.map((name) => ({ name, entries: found.value.filter((entry) => entry.section === name) })).filter(
         (group) => group.entries.length > 0,
       )
-    : [{ name: `${found.value.length} found`, entries: found.value }],
+    : [{ name: t('found', { count: found.value.length }), entries: found.value }],
 );
 const any = <V extends string>(label: string, values: readonly V[]) => [
   { value: '' as V, label },
@@ -76,30 +77,30 @@ function clear(): void {
 <template>
   <div class="page">
     <header>
-      <h1>Shelf</h1>
+      <h1>{{ t('shelf') }}</h1>
       <ShelfTabs here="entries" />
     </header>
     <div class="find">
       <TextInput
         v-model="text"
         type="search"
-        aria-label="Find on the shelf"
-        placeholder="A muscle, a motion, a name it goes by"
+        :aria-label="t('findShelf')"
+        :placeholder="t('muscleMotionNameGoes')"
         maxlength="80"
         autofocus
       />
       <PickOne
         :value="section ?? ''"
-        label="Part of the body"
-        :options="any('any part', SECTIONS)"
+        :label="t('partBody')"
+        :options="any(t('anyPart'), SECTIONS)"
         @change="(value) => (section = value === '' ? null : value)"
       />
       <PickOne
         :value="(position ?? '') as Position"
-        label="Position"
+        :label="t('position')"
         :options="
           any<Position>(
-            'any position',
+            t('anyPosition'),
             POSITIONS.filter((each) => each !== 'side-lying right'),
           )
         "
@@ -107,36 +108,40 @@ function clear(): void {
       />
       <PickOne
         :value="(tool ?? '') as Tool"
-        label="Your tool"
-        :options="any<Tool>('any tool', TOOLS)"
+        :label="t('yourTool')"
+        :options="any<Tool>(t('anyTool'), TOOLS)"
         @change="(value) => (tool = (value || null) as Tool | null)"
       />
       <PickOne
         :value="methodId ?? ''"
-        label="Way of working"
-        :options="[{ value: '', label: 'any way' }, ...shelf.methods.map((method) => ({ value: method.id, label: method.name }))]"
+        :label="t('wayOfWorking2')"
+        :options="[{ value: '', label: t('anyWay') }, ...shelf.methods.map((method) => ({ value: method.id, label: method.name }))]"
         @change="(value) => (methodId = value === '' ? null : value)"
       />
     </div>
     <p class="pointed">
-      <Button @click="pointing = true">Point at the body</Button>
-      <Button @click="filing = true">Ours as a file</Button>
-      <Button v-for="region in regions" :key="region.id" :aria-label="`Leave out ${region.words}`" @click="point(region)"
+      <Button @click="pointing = true">{{ t('pointBody') }}</Button>
+      <Button @click="filing = true">{{ t('oursFile') }}</Button>
+      <Button v-for="region in regions" :key="region.id" :aria-label="t('leaveOut2', { words: region.words })" @click="point(region)"
         >{{ region.words }} <span aria-hidden="true">×</span></Button
       >
     </p>
     <ShelfFile v-model:open="filing" />
-    <SheetDialog v-model:open="pointing" title="Point at what you want to work on" :width="620" :top="20">
+    <SheetDialog v-model:open="pointing" :title="t('pointWhatYouWant')" :width="620" :top="20">
       <BodyMap :chosen="regions.map(({ id }) => id)" @choose="point" />
       <div class="foot">
-        <span class="soft" role="status">{{ regions.map(({ words }) => words).join(', ') || 'Nothing chosen' }}</span>
-        <Button type="primary" @click="pointing = false">Show {{ found.length }} {{ found.length === 1 ? 'entry' : 'entries' }}</Button>
+        <span class="soft" role="status">{{ regions.map(({ words }) => words).join(', ') || t('nothingChosen') }}</span>
+        <Button type="primary" @click="pointing = false">{{
+          t('show', { count: found.length, what: found.length === 1 ? t('entry') : t('entries') })
+        }}</Button>
       </div>
     </SheetDialog>
     <p v-if="found.length === 0" class="soft none" role="status">
-      Nothing on the shelf is called that<template v-if="filtered"> with these filters</template>.
-      <button type="button" class="link" @click="clear">Show everything</button
-      ><template v-if="session.may('PUT', '/shelf/:id')"> or <RouterLink to="/shelf/new">add your own</RouterLink></template
+      {{ t('nothingShelfCalled') }}<template v-if="filtered"> {{ t('theseFilters') }}</template
+      >. <button type="button" class="link" @click="clear">{{ t('showEverything') }}</button><template
+        v-if="session.may('PUT', '/shelf/:id')"
+      >
+        {{ t('or') }} <RouterLink to="/shelf/new">{{ t('addYourOwn') }}</RouterLink></template
       >.
     </p>
     <section v-for="group in groups" :key="group.name" :aria-label="group.name">

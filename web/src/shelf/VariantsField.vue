@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import PickMany from '../parts/PickMany.vue';
 import type { VariantForm } from './ownEntryForm.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/shelf.ts';
 
 /** What is easier, or harder, than an entry: others, each with its reason, and the same one done otherwise. */
 const props = defineProps<{
@@ -16,7 +17,7 @@ const emit = defineEmits<{ change: [values: VariantForm[]] }>();
 const MOST = 8;
 const others = computed(() => props.values.filter((each) => each.id !== ''));
 const own = computed(() => props.values.filter((each) => each.id === ''));
-const nameOf = (id: string) => props.options.find((each) => each.value === id)?.name ?? 'An entry that is not here any more';
+const nameOf = (id: string) => props.options.find((each) => each.value === id)?.name ?? t('entryNotHereAny');
 
 function pick(ids: readonly string[]): void {
   const kept = ids.map((id) => others.value.find((each) => each.id === id) ?? { id, why: '' });
@@ -36,31 +37,31 @@ function say(at: VariantForm, why: string): void {
       >{{ label }}<PickMany :values="others.map(({ id }) => id)" :label="label" :options="options" :most="MOST - own.length" @change="pick"
     /></label>
     <label v-for="(each, i) in values" :key="each.id || `own-${i}`" class="line why">
-      <span class="small">{{ each.id === '' ? `${label}, the same done otherwise` : `${nameOf(each.id)}: in what` }}</span>
+      <span class="small">{{ each.id === '' ? t('sameDoneOtherwise', { label }) : t('inWhat', { nameOf: nameOf(each.id) }) }}</span>
       <span class="with">
         <TextInput
           maxlength="80"
           :model-value="each.why"
-          :placeholder="each.id === '' ? 'pillow under the knee' : 'the knee stays bent'"
+          :placeholder="each.id === '' ? t('pillowUnderKnee') : t('kneeStaysBent')"
           @input="say(each, ($event.target as HTMLInputElement).value)"
         />
         <Button
           v-if="each.id === ''"
           type="text"
-          :aria-label="`Remove: ${each.why || 'the same done otherwise'}`"
+          :aria-label="t('remove2', { what: each.why || t('theSameDoneOtherwise') })"
           @click="
             emit(
               'change',
               values.filter((other) => other !== each),
             )
           "
-          >Remove</Button
+          >{{ t('remove') }}</Button
         ></span
       >
     </label>
-    <Button v-if="values.length < MOST" type="link" class="add" @click="emit('change', [...values, { id: '', why: '' }])"
-      >Add “{{ label.toLowerCase() }}” without another entry</Button
-    >
+    <Button v-if="values.length < MOST" type="link" class="add" @click="emit('change', [...values, { id: '', why: '' }])">{{
+      t('addWithoutAnotherEntry', { label: label.toLowerCase() })
+    }}</Button>
   </div>
 </template>
 

@@ -8,6 +8,7 @@ import type { Dose } from '@pace-bend/core/catalogue';
 import NumberField from '../parts/NumberField.vue';
 import { sayableOf, type SpokenForm } from './ownEntryForm.ts';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/shelf.ts';
 
 /** What each chosen way begins with on this entry, and what it says there: as the way has it until something else is typed. */
 const props = defineProps<{
@@ -34,7 +35,7 @@ const rows = computed(() =>
     const lines = [...usual, ...further.map((words) => ({ words, detail: '' }))];
     const said = lines.filter(({ words }) => lineOf(id, words).text.trim() !== '').length;
     const own = said + Object.keys(props.doses[id]?.numbers ?? {}).length + (props.doses[id]?.rounds === undefined ? 0 : 1);
-    return [{ id, method, lines, title: own === 0 ? method.name : `${method.name} · ${own} of its own` }];
+    return [{ id, method, lines, title: own === 0 ? method.name : t('ofItsOwn', { name: method.name, own }) }];
   }),
 );
 const open = ref<string[]>([]);
@@ -80,12 +81,12 @@ watch(
 <template>
   <Collapse v-model:active-key="open" class="ways" :bordered="false">
     <CollapsePanel v-for="{ id, method, lines, title } in rows" :key="id" :header="title">
-      <div class="numbers" role="group" :aria-label="`${method.name}: begins with`">
+      <div class="numbers" role="group" :aria-label="t('beginsWith2', { name: method.name })">
         <label class="number"
-          ><span class="small">Rounds</span
+          ><span class="small">{{ t('rounds') }}</span
           ><NumberField
             :value="roundsOf(method)"
-            :label="`${method.name}, rounds`"
+            :label="t('rounds2', { name: method.name })"
             unit=""
             :step="1"
             :wrong="checkRounds(roundsOf(method), method) !== null"
@@ -106,10 +107,10 @@ watch(
         >
       </div>
       <fieldset v-for="{ words, detail } in lines" :key="words" class="said">
-        <legend class="small">Said in place of “{{ words }}”</legend>
+        <legend class="small">{{ t('saidPlace', { words }) }}</legend>
         <div class="pair">
           <label class="line"
-            >Line, six words at most<span class="sr-only">: {{ method.name }}, {{ words }}</span
+            >{{ t('lineSixWordsMost') }}<span class="sr-only">: {{ method.name }}, {{ words }}</span
             ><TextInput
               maxlength="60"
               :model-value="lineOf(id, words).text"
@@ -118,7 +119,7 @@ watch(
               @input="emit('say', id, words, { ...lineOf(id, words), text: ($event.target as HTMLInputElement).value })"
           /></label>
           <label class="line"
-            >What goes with it; numbers stand in braces<span class="sr-only">: {{ method.name }}, {{ words }}</span
+            >{{ t('whatGoesNumbersStand') }}<span class="sr-only">: {{ method.name }}, {{ words }}</span
             ><TextInput
               maxlength="300"
               :model-value="lineOf(id, words).detail"
@@ -131,7 +132,7 @@ watch(
           class="tick"
           :checked="lineOf(id, words).works === 'athlete'"
           @change="emit('say', id, words, { ...lineOf(id, words), works: $event.target.checked ? 'athlete' : 'therapist' })"
-          >the athlete moves</Checkbox
+          >{{ t('athleteMoves') }}</Checkbox
         >
         <p v-if="wrong(`says.${id}.${words}`)" class="wrong" role="alert">{{ wrong(`says.${id}.${words}`) }}</p>
       </fieldset>

@@ -5,6 +5,7 @@ import { useSession } from '../stores/session.ts';
 import { useShelf } from '../stores/shelf.ts';
 import { sureWords } from './wayWords.ts';
 import ShelfTabs from './ShelfTabs.vue';
+import { t } from '../words/shelf.ts';
 
 /** Every way of working: what it is for, what it claims and how sure that is, what other schools do. */
 const shelf = useShelf();
@@ -20,31 +21,33 @@ const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
 <template>
   <div class="page">
     <header>
-      <h1>Ways of working</h1>
+      <h1>{{ t('waysWorking') }}</h1>
       <ShelfTabs here="ways" />
     </header>
     <article v-for="method in shelf.methods" :key="method.id" class="card way" :aria-label="method.name">
       <h2>
         {{ method.name }}
-        <span v-if="method.madeFrom" class="own small">your own, from {{ shelf.methodOf(method.madeFrom).name.toLowerCase() }}</span>
+        <span v-if="method.madeFrom" class="own small">{{
+          t('yourOwnFrom', { methodOf: shelf.methodOf(method.madeFrom).name.toLowerCase() })
+        }}</span>
       </h2>
-      <p class="soft small">Also {{ method.synonyms.join(', ') }}</p>
+      <p class="soft small">{{ t('also2', { synonyms: method.synonyms.join(', ') }) }}</p>
       <p>{{ method.what }}</p>
       <dl>
         <div>
-          <dt>For</dt>
+          <dt>{{ t('for') }}</dt>
           <dd>{{ method.purpose }}</dd>
         </div>
         <div>
-          <dt>Breath</dt>
+          <dt>{{ t('breath') }}</dt>
           <dd>{{ method.breathWords }}</dd>
         </div>
         <div>
-          <dt>Schools differ</dt>
+          <dt>{{ t('schoolsDiffer') }}</dt>
           <dd>{{ method.schoolsDiffer }}</dd>
         </div>
         <div>
-          <dt>Claims</dt>
+          <dt>{{ t('claims') }}</dt>
           <dd>
             <p v-for="claim in method.claims" :key="claim.text">
               {{ claim.text }} <span class="sure small" :class="claim.sure">{{ sureWords(claim.sure) }}</span> {{ ' '
@@ -54,11 +57,12 @@ const mayWrite = computed(() => session.may('PUT', '/shelf/:id'));
         </div>
       </dl>
       <p class="acts small">
-        <RouterLink :to="`/shelf/compare?a=${method.id}`">Put beside another</RouterLink
-        ><RouterLink v-if="toPractise(method)" :to="`/shelf/entry/${toPractise(method)!.id}/practise?way=${method.id}`"
-          >Practise it</RouterLink
+        <RouterLink :to="`/shelf/compare?a=${method.id}`">{{ t('putBesideAnother') }}</RouterLink><RouterLink
+          v-if="toPractise(method)"
+          :to="`/shelf/entry/${toPractise(method)!.id}/practise?way=${method.id}`"
+          >{{ t('practiseIt') }}</RouterLink
         ><RouterLink v-if="mayWrite" :to="`/shelf/way?from=${method.id}`">{{
-          method.madeFrom ? 'Change it' : 'Copy as your own'
+          method.madeFrom ? t('changeIt') : t('copyYourOwn')
         }}</RouterLink>
       </p>
     </article>

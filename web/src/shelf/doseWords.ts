@@ -1,5 +1,6 @@
 import type { Entry } from '@pace-bend/core/catalogue';
 import type { Method, NumberSpec } from '@pace-bend/core/method';
+import { t } from '../words/shelf.ts';
 
 const UNITS: Partial<Record<NumberSpec['unit'], string>> = {
   s: ' s',
@@ -7,9 +8,9 @@ const UNITS: Partial<Record<NumberSpec['unit'], string>> = {
   share: ' %',
   breaths: ' breaths',
   times: ' times',
-  'per-min': ' a minute',
-  'per-s': ' a second',
-  score: ' of 10',
+  'per-min': ` ${t('aMinute')}`,
+  'per-s': ` ${t('aSecond')}`,
+  score: ` ${t('of102')}`,
 };
 
 /**
@@ -26,5 +27,5 @@ export function doseWords(method: Pick<Method, 'id' | 'numbers' | 'choices'>, en
     const option = options.find((each) => each.id === choices[id]);
     return option ? [`${label.toLowerCase()}: ${option.label}`] : [];
   });
-  return [...(rounds === undefined ? [] : [rounds === 1 ? '1 round' : `${rounds} rounds`]), ...said, ...chosen].join(', ');
+  return [...(rounds === undefined ? [] : [rounds === 1 ? t('n1Round') : t('rounds3', { rounds })]), ...said, ...chosen].join(', ');
 }

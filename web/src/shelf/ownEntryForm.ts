@@ -12,14 +12,15 @@ import {
 import { LONGEST_TEXT, METHODS, phasesOf, sayable, type OwnEntryFields } from '@pace-bend/core/method';
 import { HOME_LIMITS } from '@pace-bend/core/record';
 import { joinWords, splitWords } from './wordList.ts';
+import { t } from '../words/shelf.ts';
 
 /** What an entry adds with the hands, in the words of the form. */
 export const ADDS: readonly { readonly value: NonNullable<Entry['adds']>[number]; readonly label: string }[] = [
-  { value: 'friction', label: 'friction' },
-  { value: 'nerve-line', label: 'along a nerve' },
-  { value: 'press', label: 'pressing' },
-  { value: 'pin', label: 'pinning' },
-  { value: 'mobilize', label: 'moving the joint' },
+  { value: 'friction', label: t('friction') },
+  { value: 'nerve-line', label: t('alongNerve') },
+  { value: 'press', label: t('pressing') },
+  { value: 'pin', label: t('pinning') },
+  { value: 'mobilize', label: t('movingJoint') },
 ];
 
 /** One line as it is typed: what is blank is as the way has it. */
@@ -138,13 +139,13 @@ export const BLANK: EntryForm = {
   vessel: false,
   afterOperation: false,
   onlyAsked: false,
-  home: { how: '', stop: '', times: 2, seconds: 20, breaths: false, sets: 1, perDay: 1, when: 'any time' },
+  home: { how: '', stop: '', times: 2, seconds: 20, breaths: false, sets: 1, perDay: 1, when: t('anyTime') },
   drawnAs: '',
   easier: [],
   harder: [],
 };
 
-const NO_CAUTIONS = 'None of its own.';
+const NO_CAUTIONS = t('noneOwn');
 
 /** The form filled with an entry. */
 export function formOf(entry: Entry): EntryForm {
@@ -304,37 +305,37 @@ function variant({ id, why }: VariantForm): Variant[] {
 
 /** The numbers of work for home as they are typed; zero seconds: it is not held. */
 export const HOME_NUMBERS = [
-  { id: 'times', label: 'Times in one go, on each side', unit: '×', ...HOME_LIMITS.times },
-  { id: 'seconds', label: 'Held for, 0 where it is not held', unit: 's', min: 0, max: HOME_LIMITS.seconds.max },
-  { id: 'sets', label: 'Sets', unit: '', ...HOME_LIMITS.sets },
-  { id: 'perDay', label: 'Times a day', unit: '×', ...HOME_LIMITS.perDay },
+  { id: 'times', label: t('timesOneGoEach'), unit: '×', ...HOME_LIMITS.times },
+  { id: 'seconds', label: t('held0WhereNot'), unit: 's', min: 0, max: HOME_LIMITS.seconds.max },
+  { id: 'sets', label: t('sets'), unit: '', ...HOME_LIMITS.sets },
+  { id: 'perDay', label: t('timesDay'), unit: '×', ...HOME_LIMITS.perDay },
 ] as const;
 
 const NEEDED = [
-  ['name', 'a name'],
-  ['targets', 'what it works on'],
-  ['setUp', 'a set-up'],
-  ['hands', 'what each hand does'],
-  ['press', 'how they are told to press'],
-  ['pressLine', 'the direction'],
-  ['bringHome', 'the way home'],
-  ['watch', 'what to watch'],
+  ['name', t('aName')],
+  ['targets', t('whatWorks')],
+  ['setUp', t('aSetUp')],
+  ['hands', t('whatEachHandDoes2')],
+  ['press', t('howTheyToldPress')],
+  ['pressLine', t('theDirection')],
+  ['bringHome', t('theWayHome')],
+  ['watch', t('whatWatch')],
 ] as const;
 
 /** What is missing or too long in the typed words, by field. */
 export function missingIn(form: EntryForm): Record<string, string> {
   return {
-    ...Object.fromEntries(NEEDED.filter(([id]) => form[id].trim().length < 2).map(([id, words]) => [id, `It needs ${words}.`])),
-    ...(form.press.trim().length > LONGEST_TEXT ? { press: `At most ${LONGEST_TEXT} letters: it is read across a room.` } : {}),
-    ...(form.stage === 'home' && form.home.how.trim().length < 2 ? { 'home.how': 'It needs what they do.' } : {}),
-    ...(form.stage === 'home' && form.home.stop.trim().length < 2 ? { 'home.stop': 'It needs when they stop.' } : {}),
+    ...Object.fromEntries(NEEDED.filter(([id]) => form[id].trim().length < 2).map(([id, words]) => [id, t('itNeeds', { words })])),
+    ...(form.press.trim().length > LONGEST_TEXT ? { press: t('mostLettersReadAcross', { longestText: LONGEST_TEXT }) } : {}),
+    ...(form.stage === 'home' && form.home.how.trim().length < 2 ? { 'home.how': t('needsWhatTheyDo') } : {}),
+    ...(form.stage === 'home' && form.home.stop.trim().length < 2 ? { 'home.stop': t('needsWhenTheyStop') } : {}),
     ...(form.stage === 'home'
       ? Object.fromEntries(
           HOME_NUMBERS.filter(({ id, min, max }) => !(Number.isInteger(form.home[id]) && form.home[id] >= min && form.home[id] <= max)).map(
-            ({ id, min, max }) => [`home.${id}`, `Whole numbers, ${min} to ${max}.`],
+            ({ id, min, max }) => [`home.${id}`, t('wholeNumbers', { min, max })],
           ),
         )
       : {}),
-    ...(form.tools.some(({ pct }) => !(pct >= 0 && pct <= 100)) ? { tools: 'Shares are 0 to 100 %.' } : {}),
+    ...(form.tools.some(({ pct }) => !(pct >= 0 && pct <= 100)) ? { tools: t('shares0100') } : {}),
   };
 }

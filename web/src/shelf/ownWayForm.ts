@@ -14,6 +14,7 @@ import {
   type OwnWayFields,
 } from '@pace-bend/core/method';
 import { joinWords, splitWords } from './wordList.ts';
+import { t } from '../words/shelf.ts';
 
 /** A phase of the round as it is typed; `key` stays with it wherever it is moved. */
 export interface PhaseRow {
@@ -127,8 +128,8 @@ export function wayFields(form: WayForm, base: Method): OwnWayFields {
 export function wrongIn(form: WayForm, base: Method, taken: readonly string[]): Record<string, string> {
   const messages: Record<string, string> = {};
   const name = form.name.trim().toLowerCase();
-  if (name.length < 2) messages.name = 'It needs a name.';
-  else if (taken.some((each) => each.toLowerCase() === name)) messages.name = 'A way of working is called that already.';
+  if (name.length < 2) messages.name = t('needsName');
+  else if (taken.some((each) => each.toLowerCase() === name)) messages.name = t('wayWorkingCalledAlready');
   const rounds = checkRounds(form.rounds, base);
   if (rounds) messages.rounds = rounds;
   const way = arranged(form, base);
@@ -139,7 +140,8 @@ export function wrongIn(form: WayForm, base: Method, taken: readonly string[]): 
     }
   for (const list of way.lists) {
     const places = splitWords(form.lists[list.id] ?? joinWords(list.default));
-    if (places.length < list.min || places.length > list.max) messages[list.id] = `${list.label}: ${list.min} to ${list.max}.`;
+    if (places.length < list.min || places.length > list.max)
+      messages[list.id] = t('to', { label: list.label, min: list.min, max: list.max });
   }
   for (const { path, message } of checkOwnRound(base, phasesOf(form.phases))) {
     const at = /^phases\.(\d+)/.exec(path)?.[1];

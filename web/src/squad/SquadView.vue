@@ -13,6 +13,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import SquadsCard from './SquadsCard.vue';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/squad.ts';
 
 const route = useRoute();
 const router = useRouter();
@@ -108,29 +109,31 @@ async function openChosen(): Promise<void> {
 <template>
   <div class="page">
     <header>
-      <h1>Squad</h1>
+      <h1>{{ t('squad') }}</h1>
       <label class="find"
-        ><span class="sr-only">Find an athlete</span>
-        <TextInput ref="input" v-model="typed" type="search" placeholder="Find by name, seat or story" @keydown="onKey" />
+        ><span class="sr-only">{{ t('findAthlete') }}</span>
+        <TextInput ref="input" v-model="typed" type="search" :placeholder="t('findNameSeatStory')" @keydown="onKey" />
       </label>
       <PickOne
         v-if="squads.length > 0"
         class="which"
-        label="Squad shown"
+        :label="t('squadShown')"
         :value="squadId"
-        :options="[{ value: 'all', label: 'everybody' }, ...squads.map((squad) => ({ value: squad.id, label: squad.name }))]"
+        :options="[{ value: 'all', label: t('everybody') }, ...squads.map((squad) => ({ value: squad.id, label: squad.name }))]"
         @change="
           (id) => {
             squadId = id;
           }
         "
       />
-      <span class="soft small" role="status">{{ list ? `${athletes.length} of ${list.total}` : '' }}</span>
+      <span class="soft small" role="status">{{ list ? t('of', { count: athletes.length, total: list.total }) : '' }}</span>
       <span class="end choices">
-        <Button @click="router.push('/squad/range')">Range</Button>
-        <Button v-if="session.may('PUT', '/squads/:id')" :aria-expanded="editing" @click="editing = !editing">Squads</Button>
-        <Button v-if="session.may('POST', '/import/athletes')" @click="router.push('/squad/read-in')">Import</Button>
-        <a v-if="session.may('GET', '/export/athletes')" class="choice out" href="/api/export/athletes" download="squad.csv">Export</a>
+        <Button @click="router.push('/squad/range')">{{ t('range') }}</Button>
+        <Button v-if="session.may('PUT', '/squads/:id')" :aria-expanded="editing" @click="editing = !editing">{{ t('squads') }}</Button>
+        <Button v-if="session.may('POST', '/import/athletes')" @click="router.push('/squad/read-in')">{{ t('import') }}</Button>
+        <a v-if="session.may('GET', '/export/athletes')" class="choice out" href="/api/export/athletes" download="squad.csv">{{
+          t('export')
+        }}</a>
       </span>
     </header>
     <SquadsCard
@@ -152,15 +155,15 @@ async function openChosen(): Promise<void> {
       @saved="loadEvents()"
     />
     <ProblemNote v-if="problem" :problem="problem" :retry="() => load()" />
-    <section v-else-if="list" class="card list" aria-label="Athletes">
+    <section v-else-if="list" class="card list" :aria-label="t('athletes')">
       <div v-if="list.total === 0 && typed === '' && squadId === 'all'" class="empty">
-        <p class="soft">Nobody here yet. A walk-in on the day’s page adds the first athlete; import a whole squad from a table.</p>
+        <p class="soft">{{ t('nobodyHereYetWalk') }}</p>
         <p class="choices">
-          <Button type="primary" @click="router.push('/')">Open the day</Button>
-          <Button v-if="session.may('POST', '/import/athletes')" @click="router.push('/squad/read-in')">Import a squad</Button>
+          <Button type="primary" @click="router.push('/')">{{ t('openDay') }}</Button>
+          <Button v-if="session.may('POST', '/import/athletes')" @click="router.push('/squad/read-in')">{{ t('importSquad') }}</Button>
         </p>
       </div>
-      <p v-else-if="list.total === 0" class="empty soft">Nobody fits{{ typed ? ` “${typed}”` : '' }}.</p>
+      <p v-else-if="list.total === 0" class="empty soft">{{ t('nobodyFits', { what: typed ? ` “${typed}”` : '' }) }}</p>
       <ul v-else class="plain">
         <li v-for="(athlete, i) in athletes" :key="athlete.id">
           <RouterLink :to="`/athlete/${athlete.id}`" class="row" :class="{ chosen: typed && i === chosen }">
@@ -169,20 +172,26 @@ async function openChosen(): Promise<void> {
             <span class="soft">{{ practice.sportShort(athlete.sports) }}</span>
             <span class="about">{{ athlete.about }}</span>
             <span class="flags small"
-              ><span v-if="athlete.open > 0" class="level modify">{{ athlete.open }} on file</span
+              ><span v-if="athlete.open > 0" class="level modify">{{ t('onFile', { open: athlete.open }) }}</span
               ><span v-if="athlete.availability !== 'full'" class="soft">{{ AVAILABILITY_WORDS[athlete.availability] }}</span></span
             >
             <span class="soft small last">{{
               athlete.lastVisitAt
-                ? `${athlete.visits} ${athlete.visits === 1 ? 'visit' : 'visits'}, last ${practice.shortDate(athlete.lastVisitAt)}`
-                : 'no visit yet'
+                ? t('last', {
+                    visits: athlete.visits,
+                    what: athlete.visits === 1 ? t('visit') : t('visits'),
+                    shortDate: practice.shortDate(athlete.lastVisitAt),
+                  })
+                : t('noVisitYet')
             }}</span>
           </RouterLink>
         </li>
       </ul>
-      <p v-if="athletes.length < list.total" class="more"><Button @click="load(true)">Show more</Button></p>
+      <p v-if="athletes.length < list.total" class="more">
+        <Button @click="load(true)">{{ t('showMore') }}</Button>
+      </p>
     </section>
-    <p v-else class="soft">Opening the squad …</p>
+    <p v-else class="soft">{{ t('openingSquad') }}</p>
   </div>
 </template>
 

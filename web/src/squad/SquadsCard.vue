@@ -7,6 +7,7 @@ import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import PickOne from '../parts/PickOne.vue';
 import TextInput from '../parts/TextInput.vue';
+import { t } from '../words/squad.ts';
 
 /** Who is in which squad. A coach is given squads, so this decides whom they see. */
 const props = defineProps<{ squads: readonly Squad[] }>();
@@ -16,7 +17,7 @@ const openId = ref(props.squads[0]?.id ?? 'new');
 const name = ref('');
 const nameless = ref(false);
 const { busy, problem, run } = useAction();
-const wrong = computed(() => (nameless.value ? 'A squad needs a name.' : (problem.value?.message ?? '')));
+const wrong = computed(() => (nameless.value ? t('squadNeedsName') : (problem.value?.message ?? '')));
 const known = ref<readonly AthleteRow[]>([]);
 const squad = computed(() => props.squads.find((each) => each.id === openId.value) ?? null);
 watch(
@@ -66,8 +67,8 @@ async function keep(athleteIds: readonly string[]): Promise<void> {
 </script>
 
 <template>
-  <section class="card fields" aria-label="Squads">
-    <div class="choices" role="group" aria-label="Which squad">
+  <section class="card fields" :aria-label="t('squads')">
+    <div class="choices" role="group" :aria-label="t('whichSquad')">
       <button
         v-for="each in squads"
         :key="each.id"
@@ -78,18 +79,18 @@ async function keep(athleteIds: readonly string[]): Promise<void> {
       >
         {{ each.name }} <span class="small">{{ each.athleteIds.length }}</span>
       </button>
-      <button type="button" class="choice" :aria-pressed="!squad" @click="openId = 'new'">New squad</button>
+      <button type="button" class="choice" :aria-pressed="!squad" @click="openId = 'new'">{{ t('newSquad') }}</button>
     </div>
     <form class="line" @submit.prevent="keep(squad?.athleteIds ?? [])">
-      <TextInput v-model="name" aria-label="Name of the squad" placeholder="Name" :maxlength="LIMITS.squadName" />
-      <Button html-type="submit" :disabled="busy">{{ squad ? 'Rename' : 'Make the squad' }}</Button>
+      <TextInput v-model="name" :aria-label="t('nameSquad')" :placeholder="t('name')" :maxlength="LIMITS.squadName" />
+      <Button html-type="submit" :disabled="busy">{{ squad ? t('rename') : t('makeSquad') }}</Button>
       <PickOne
         v-if="squad"
         class="add"
-        label="Add a member"
+        :label="t('addMember')"
         search
         :value="null"
-        placeholder="Add a member"
+        :placeholder="t('addMember')"
         :options="
           known.filter((athlete) => !squad!.athleteIds.includes(athlete.id)).map((athlete) => ({ value: athlete.id, label: athlete.name }))
         "
@@ -104,7 +105,7 @@ async function keep(athleteIds: readonly string[]): Promise<void> {
         <button
           type="button"
           class="link"
-          :aria-label="`Take ${member.name} out of ${squad.name}`"
+          :aria-label="t('takeOut', { name: member.name, name2: squad.name })"
           :disabled="busy"
           @click="keep(squad!.athleteIds.filter((id) => id !== member.id))"
         >
@@ -112,9 +113,9 @@ async function keep(athleteIds: readonly string[]): Promise<void> {
         </button>
       </li>
       <li v-if="squad.athleteIds.length > members.length" class="soft small member">
-        and {{ squad.athleteIds.length - members.length }} more
+        {{ t('andMore', { count: squad.athleteIds.length - members.length }) }}
       </li>
-      <li v-if="squad.athleteIds.length === 0" class="soft">Nobody yet.</li>
+      <li v-if="squad.athleteIds.length === 0" class="soft">{{ t('nobodyYet') }}</li>
     </ul>
   </section>
 </template>

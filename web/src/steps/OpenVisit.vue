@@ -3,6 +3,7 @@ import { watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import ProblemNote from '../parts/ProblemNote.vue';
 import { useVisit } from '../stores/visit.ts';
+import { t } from '../words/steps.ts';
 
 /** Opens a visit at the step where it was left. */
 const route = useRoute();
@@ -23,7 +24,7 @@ watch(
 <template>
   <div class="wait">
     <ProblemNote v-if="visit.problem" :problem="visit.problem" :retry="() => open(String(route.params.id))" />
-    <p v-else class="soft">Opening the visit …</p>
+    <p v-else class="soft">{{ t('openingVisit') }}</p>
   </div>
 </template>
 

@@ -2,17 +2,19 @@
 import { computed } from 'vue';
 import ReadinessMark from '../parts/ReadinessMark.vue';
 import { useVisit } from '../stores/visit.ts';
+import { t } from '../words/steps.ts';
 
 /** How the athlete is today, in a word, at the head of every step; the reason stands at Arrive. */
 const visit = useVisit();
 const today = computed(() => visit.readiness!);
 const aside = computed(() => visit.file!.readiness.setAside.length);
-const said = computed(() => `${today.value.verdict.word}${aside.value > 0 ? `, ${aside.value} set aside` : ''}`);
+const said = computed(() => `${today.value.verdict.word}${aside.value > 0 ? t('setAside', { value: aside.value }) : ''}`);
 const title = computed(() => {
   const { word, reasons, missing } = today.value.verdict;
   const why =
-    reasons.map((each) => each.reason).join(' ') || (word === 'not known' ? `Missing: ${missing.join(', ')}.` : 'Within own normal.');
-  return `${why}${aside.value > 0 ? ` ${aside.value} set aside.` : ''}`;
+    reasons.map((each) => each.reason).join(' ') ||
+    (word === 'not known' ? t('missing', { missing: missing.join(', ') }) : t('withinOwnNormal'));
+  return `${why}${aside.value > 0 ? ` ${t('setAside2', { value: aside.value })}` : ''}`;
 });
 </script>
 

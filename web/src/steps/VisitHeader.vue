@@ -11,6 +11,7 @@ import { inDays } from '../parts/words.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
 import OpenQuestions from '../cautions/OpenQuestions.vue';
+import { t } from '../words/steps.ts';
 
 defineProps<{ step: Step }>();
 
@@ -25,11 +26,11 @@ const event = computed(() => visit.file!.nextEvent);
   <header class="top">
     <div class="who">
       <h1>
-        <RouterLink :to="`/athlete/${athlete.id}`" :title="`${athlete.name}: range over the visits`">{{ athlete.name }}</RouterLink>
+        <RouterLink :to="`/athlete/${athlete.id}`" :title="t('rangeOverVisits', { name: athlete.name })">{{ athlete.name }}</RouterLink>
       </h1>
       <p class="soft small">
-        {{ practice.sportLine(athlete.sports) || 'Athlete' }} · {{ age }} · visit {{ visit.file!.visitNumber
-        }}<template v-if="visit.finished"> · finished</template>
+        {{ t('visit', { sportLine: practice.sportLine(athlete.sports) || t('athlete'), age, visitNumber: visit.file!.visitNumber })
+        }}<template v-if="visit.finished"> {{ t('finished') }}</template>
       </p>
     </div>
     <span v-if="event" class="chip" :title="`${event.name} ${inDays(practice.daysUntil(event.onDate))}`"
@@ -43,7 +44,7 @@ const event = computed(() => visit.file!.nextEvent);
     <OpenQuestions />
     <CautionChips :context="visit.cautionContext" />
     <RouterLink v-if="!visit.finished" class="refer small" :to="`/visit/${visit.id}/letter`"
-      >Refer <span class="key" aria-hidden="true">R</span></RouterLink
+      >{{ t('refer') }} <span class="key" aria-hidden="true">{{ t('r') }}</span></RouterLink
     >
   </div>
   <RefusedChanges class="refused" :changes="visit.refused" @theirs="visit.takeTheirs()" @mine="visit.keepMine()" />

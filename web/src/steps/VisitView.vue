@@ -11,6 +11,7 @@ import ArriveStep from './arrive/ArriveStep.vue';
 import StopNotice from './referral/StopNotice.vue';
 import VisitHeader from './VisitHeader.vue';
 import { isKey } from '../parts/keys.ts';
+import { t } from '../words/steps.ts';
 
 const MeasureStep = defineAsyncComponent(() => import('./measure/MeasureStep.vue'));
 const PlanStep = defineAsyncComponent(() => import('./plan/PlanStep.vue'));
@@ -63,15 +64,17 @@ onBeforeUnmount(() => {
     <VisitHeader :step="step" />
     <div class="content">
       <p v-if="visit.file.visit.cancelledAt" class="cancelled" role="status">
-        This visit is cancelled. It can be put back on the day’s page.
+        {{ t('visitCancelledCanPut') }}
       </p>
       <StopNotice v-if="isStopped" />
       <component :is="view" v-else :key="`${id}/${step}/${visit.generation}`" />
     </div>
   </div>
   <div v-else class="content wait">
-    <ProblemNote v-if="visit.problem" :problem="visit.problem" :retry="open"><RouterLink to="/">Back to the day</RouterLink></ProblemNote>
-    <p v-else class="soft">Opening the visit …</p>
+    <ProblemNote v-if="visit.problem" :problem="visit.problem" :retry="open"
+      ><RouterLink to="/">{{ t('backDay') }}</RouterLink></ProblemNote
+    >
+    <p v-else class="soft">{{ t('openingVisit') }}</p>
   </div>
 </template>
 

@@ -9,6 +9,7 @@ import { api, ApiProblem } from '../api/api.ts';
 import { athleteRecord, withAnswer, withWaiting } from '../outbox/athleteChanges.ts';
 import { savingOf, useOutbox } from './outbox.ts';
 import { usePractice } from './practice.ts';
+import { t } from '../words/stores.ts';
 
 /** Typing goes on: what is typed is kept at once and sent when the hand has rested this long, in milliseconds. */
 const PAUSE_MS = 500;
@@ -60,7 +61,7 @@ export const useAthlete = defineStore('athlete', () => {
       {
         record: record.value,
         spot: 'fields',
-        words: 'an athlete’s file',
+        words: t('athletesFile'),
         method: 'PATCH',
         path: `/athletes/${id.value}`,
         body: fields,
@@ -89,7 +90,7 @@ export const useAthlete = defineStore('athlete', () => {
     const conditionId = existing?.id ?? uuid();
     return ask({
       spot: `condition/${conditionId}`,
-      words: 'a condition',
+      words: t('aCondition'),
       method: 'PUT',
       path: `/athletes/${id.value}/conditions/${conditionId}`,
       body: { ...fields },
@@ -101,7 +102,7 @@ export const useAthlete = defineStore('athlete', () => {
   const withdrawCondition = (condition: Condition) =>
     ask({
       spot: `condition/${condition.id}`,
-      words: 'a condition',
+      words: t('aCondition'),
       method: 'DELETE',
       path: `/athletes/${id.value}/conditions/${condition.id}`,
       body: {},
@@ -113,7 +114,7 @@ export const useAthlete = defineStore('athlete', () => {
     const areaId = uuid();
     return ask({
       spot: `no-touch/${areaId}`,
-      words: 'an area not to be touched',
+      words: t('areaNotTouched'),
       method: 'PUT',
       path: `/athletes/${id.value}/no-touch/${areaId}`,
       body: { ...area },
@@ -125,7 +126,7 @@ export const useAthlete = defineStore('athlete', () => {
   const liftNoTouch = (area: NoTouchArea) =>
     ask({
       spot: `no-touch/${area.id}`,
-      words: 'an area not to be touched',
+      words: t('areaNotTouched'),
       method: 'DELETE',
       path: `/athletes/${id.value}/no-touch/${area.id}`,
       body: {},
@@ -138,7 +139,7 @@ export const useAthlete = defineStore('athlete', () => {
     const goalId = uuid();
     return ask({
       spot: `goal/${goalId}`,
-      words: 'a goal',
+      words: t('aGoal'),
       method: 'PUT',
       path: `/athletes/${id.value}/goals/${goalId}`,
       body: { ...goal },
@@ -150,7 +151,7 @@ export const useAthlete = defineStore('athlete', () => {
   const withdrawGoal = (goalId: string) =>
     ask({
       spot: `goal/${goalId}`,
-      words: 'a goal',
+      words: t('aGoal'),
       method: 'DELETE',
       path: `/athletes/${id.value}/goals/${goalId}`,
       body: {},

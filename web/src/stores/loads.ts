@@ -7,6 +7,7 @@ import { api, ApiProblem } from '../api/api.ts';
 import { athleteRecord } from '../outbox/athleteChanges.ts';
 import type { Change } from '../outbox/change.ts';
 import { savingOf, useOutbox } from './outbox.ts';
+import { t } from '../words/stores.ts';
 
 export interface LoadAthlete {
   readonly id: string;
@@ -122,7 +123,7 @@ export const useLoads = defineStore('loads', () => {
       {
         record: athleteRecord(athleteId),
         spot: `load/${id}`,
-        words: 'sessions of training',
+        words: t('sessionsTraining'),
         method: 'PUT',
         path: `/athletes/${athleteId}/loads/${id}`,
         body: { ...fields },
@@ -141,7 +142,7 @@ export const useLoads = defineStore('loads', () => {
     outbox.put({
       record: athleteRecord(athleteId),
       spot: `load/${id}`,
-      words: 'sessions of training',
+      words: t('sessionsTraining'),
       method: 'DELETE',
       path: `/athletes/${athleteId}/loads/${id}`,
       body: {},

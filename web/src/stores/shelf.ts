@@ -20,6 +20,7 @@ import type { Change } from '../outbox/change.ts';
 import { SHELF_RECORD, withItem } from '../outbox/keep.ts';
 import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
+import { t } from '../words/stores.ts';
 
 interface Hands {
   readonly limits: ToolMinutes;
@@ -93,7 +94,7 @@ export const useShelf = defineStore('shelf', () => {
     await outbox.ask({
       record: SHELF_RECORD,
       spot: `item/${id}`,
-      words: 'something of your own on the shelf',
+      words: t('somethingYourOwnShelf'),
       method: 'PUT',
       path: `/shelf/${id}`,
       body: { supersedes, fields },
@@ -108,7 +109,7 @@ export const useShelf = defineStore('shelf', () => {
     outbox.ask({
       record: SHELF_RECORD,
       spot: `retired/${id}`,
-      words: 'something of your own on the shelf',
+      words: t('somethingYourOwnShelf'),
       method: 'POST',
       path: `/shelf/${id}/${retired ? 'retire' : 'restore'}`,
       body: {},

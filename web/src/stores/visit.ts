@@ -48,6 +48,7 @@ import { findingSpot, readingSpot, visitRecord, withAnswer, withWaiting } from '
 import { savingOf, useOutbox } from './outbox.ts';
 import { usePractice } from './practice.ts';
 import { useSession } from './session.ts';
+import { t } from '../words/stores.ts';
 
 /** Typing goes on: what is typed is kept at once and sent when the hand has rested this long, in milliseconds. */
 const PAUSE_MS = 500;
@@ -280,12 +281,8 @@ export const useVisit = defineStore('visit', () => {
   function requireAllSent(): void {
     const wordsOf = (changes: readonly Change[]) => [...new Set(changes.map((change) => change.words))].join(', ');
     const no = waiting.value.filter((change) => change.refusal !== null);
-    if (no.length > 0) throw new ApiProblem('refused-before', `${wordsOf(no)}: refused by the server. Send it again or discard it first.`);
-    if (waiting.value.length > 0)
-      throw new ApiProblem(
-        'not-sent-yet',
-        `${wordsOf(waiting.value)}: not on the server yet. The visit can be finished once everything is.`,
-      );
+    if (no.length > 0) throw new ApiProblem('refused-before', t('refusedServerSendAgain', { wordsOf: wordsOf(no) }));
+    if (waiting.value.length > 0) throw new ApiProblem('not-sent-yet', t('notServerYetVisit', { wordsOf: wordsOf(waiting.value) }));
   }
 
   return {

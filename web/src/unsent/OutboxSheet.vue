@@ -4,6 +4,7 @@ import { DateTime } from 'luxon';
 import { onBeforeUnmount, ref } from 'vue';
 import SheetDialog from '../parts/SheetDialog.vue';
 import { useOutbox } from '../stores/outbox.ts';
+import { t } from '../words/unsent.ts';
 
 /** What is not on the server, why, and what can be done about it. */
 const outbox = useOutbox();
@@ -40,15 +41,13 @@ const at = (time: string) => DateTime.fromISO(time).toFormat('HH:mm:ss');
 </script>
 
 <template>
-  <SheetDialog v-model:open="outbox.listOpen" title="Not sent yet" :width="560">
-    <p v-if="outbox.changes.length === 0">Everything is on the server.</p>
+  <SheetDialog v-model:open="outbox.listOpen" :title="t('notSentYet')" :width="560">
+    <p v-if="outbox.changes.length === 0">{{ t('everythingServer') }}</p>
     <p v-if="!outbox.isStored" class="warn">
-      This browser does not let anything be kept on this device just now: it is full, or keeping is forbidden. What is not sent is lost when
-      this page is closed.
+      {{ t('browserDoesNotLet') }}
     </p>
     <p v-else-if="outbox.waiting.length > 0" class="soft">
-      Kept on this device, for your account only, and sent in this order as soon as the server answers: after a reload and after the browser
-      was closed as well.
+      {{ t('keptDeviceYourAccount') }}
     </p>
     <p v-if="outbox.problem && outbox.waiting.length > 0">
       <b>{{ outbox.problem.title }}.</b> {{ outbox.problem.message }}
@@ -58,19 +57,25 @@ const at = (time: string) => DateTime.fromISO(time).toFormat('HH:mm:ss');
         <span class="num soft">{{ at(change.madeAt) }}</span>
         <span class="what"
           ><b>{{ change.words }}</b
-          ><template v-if="change.refusal"> <span class="no">refused</span><br />{{ change.refusal.message }}</template></span
+          ><template v-if="change.refusal">
+            <span class="no">{{ t('refused') }}</span><br />{{ change.refusal.message }}</template
+          ></span
         >
         <Button
           size="small"
           :danger="dropping === change.id"
           :loading="going === change.id"
-          :aria-label="`${dropping === change.id ? 'Really discard' : 'Discard'} ${change.words} of ${at(change.madeAt)}`"
+          :aria-label="
+            t('of', { what: dropping === change.id ? t('reallyDiscard') : t('discard'), words: change.words, what2: at(change.madeAt) })
+          "
           @click="discard(change.id)"
-          >{{ dropping === change.id ? 'Really discard' : 'Discard' }}</Button
+          >{{ dropping === change.id ? t('reallyDiscard') : t('discard') }}</Button
         >
       </li>
     </ul>
-    <Button v-if="outbox.waiting.length > 0" type="primary" size="large" block :loading="trying" @click="sendNow">Send now</Button>
+    <Button v-if="outbox.waiting.length > 0" type="primary" size="large" block :loading="trying" @click="sendNow">{{
+      t('sendNow')
+    }}</Button>
   </SheetDialog>
 </template>
 

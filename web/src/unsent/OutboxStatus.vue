@@ -2,13 +2,16 @@
 import { computed } from 'vue';
 import { useOutbox } from '../stores/outbox.ts';
 import { countWords } from '../outbox/words.ts';
+import { t } from '../words/unsent.ts';
 
 /** The one place that says what is not on the server; nothing while all is, or is just on its way. */
 const outbox = useOutbox();
 const shown = computed(() => outbox.isStuck || outbox.refused.length > 0 || !outbox.isStored);
 const words = computed(() => {
-  if (outbox.changes.length === 0) return 'Nothing can be kept on this device';
-  return outbox.refused.length === outbox.changes.length ? `${outbox.refused.length} refused` : countWords(outbox.changes.length);
+  if (outbox.changes.length === 0) return t('nothingCanKeptDevice');
+  return outbox.refused.length === outbox.changes.length
+    ? t('refused2', { count: outbox.refused.length })
+    : countWords(outbox.changes.length);
 });
 </script>
 

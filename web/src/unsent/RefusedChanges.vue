@@ -3,8 +3,9 @@ import Button from 'ant-design-vue/es/button';
 import { computed } from 'vue';
 import { useShelf } from '../stores/shelf.ts';
 import type { Change } from '../outbox/change.ts';
-import { WHAT_NOW } from '../api/problemTypes.ts';
+import { whatNow } from '../api/problemTypes.ts';
 import { differences } from '../outbox/words.ts';
+import { t } from '../words/unsent.ts';
 
 /** What was refused, and why; where it came too late, what stands now beside what was typed here, and the choice. */
 const props = defineProps<{ changes: readonly Change[] }>();
@@ -14,7 +15,7 @@ const shelf = useShelf();
 const refusal = computed(() => props.changes[0]?.refusal ?? null);
 const isStale = computed(() => props.changes.some((change) => change.refusal!.isStale));
 const found = computed(() =>
-  props.changes.flatMap((change) => differences(change, ({ entryId }) => shelf.shelf.entries.get(entryId)?.name ?? 'an entry')),
+  props.changes.flatMap((change) => differences(change, ({ entryId }) => shelf.shelf.entries.get(entryId)?.name ?? t('anEntry'))),
 );
 </script>
 
@@ -22,14 +23,16 @@ const found = computed(() =>
   <div v-if="refusal" class="refused" role="alert">
     <p>
       <b>{{ refusal.title }}.</b> {{ refusal.message }}
-      <span v-if="refusal.type && WHAT_NOW[refusal.type]" class="soft">{{ WHAT_NOW[refusal.type] }}</span>
+      <span v-if="refusal.type && whatNow(refusal.type)" class="soft">{{ whatNow(refusal.type) }}</span>
     </p>
     <table v-if="found.length > 0" class="small">
       <thead>
         <tr>
-          <th scope="col"><span class="sr-only">Field</span></th>
-          <th scope="col">Stands now</th>
-          <th scope="col">Typed here</th>
+          <th scope="col">
+            <span class="sr-only">{{ t('field') }}</span>
+          </th>
+          <th scope="col">{{ t('standsNow') }}</th>
+          <th scope="col">{{ t('typedHere') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -41,8 +44,8 @@ const found = computed(() =>
       </tbody>
     </table>
     <div class="choices">
-      <Button size="small" @click="$emit('theirs')">{{ found.length > 0 ? 'Use the current version' : 'Show the current version' }}</Button>
-      <Button v-if="isStale" size="small" @click="$emit('mine')">Keep mine instead</Button>
+      <Button size="small" @click="$emit('theirs')">{{ found.length > 0 ? t('useCurrentVersion') : t('showCurrentVersion') }}</Button>
+      <Button v-if="isStale" size="small" @click="$emit('mine')">{{ t('keepMineInstead') }}</Button>
     </div>
   </div>
 </template>

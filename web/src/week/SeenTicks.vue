@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { t } from '../words/week.ts';
 
 /** The three weeks before: a tall tick for seen, a stub for left out, nothing before somebody was there. */
 const props = defineProps<{ seen: readonly (boolean | null)[] }>();
 const words = computed(() => {
-  const said = props.seen.map((each) => (each === null ? 'not there yet' : each ? 'seen' : 'left out'));
-  return `Last three weeks: ${said.join(', ')}`;
+  const said = props.seen.map((each) => (each === null ? t('notThereYet') : each ? t('seen') : t('leftOut')));
+  return t('lastThreeWeeks', { said: said.join(', ') });
 });
 </script>
 

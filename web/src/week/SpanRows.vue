@@ -5,6 +5,7 @@ import PickOne from '../parts/PickOne.vue';
 import { usePractice } from '../stores/practice.ts';
 import { WEEKDAYS } from './cells.ts';
 import { newSpan, type TypedSpan } from './spans.ts';
+import { t } from '../words/week.ts';
 
 /** Times of the week, a row each: day, from, to, and a word where there is one to say. */
 const props = defineProps<{
@@ -38,7 +39,7 @@ function add(): void {
   <div role="group" :aria-label="label" class="spans">
     <div v-for="(row, i) in rows" :key="row.id" class="span">
       <PickOne
-        :label="`${label}, ${i + 1}: day`"
+        :label="t('day', { label, what: i + 1 })"
         size="small"
         :value="String(row.weekday)"
         :options="OPTIONS"
@@ -51,17 +52,17 @@ function add(): void {
         size="small"
         :maxlength="8"
         :disabled="disabled"
-        :aria-label="`${label}, ${i + 1}: from`"
+        :aria-label="t('from', { label, what: i + 1 })"
         @update:value="(from: string) => set(row.id, { from })"
       />
-      <span class="soft">to</span>
+      <span class="soft">{{ t('to') }}</span>
       <Input
         :value="row.to"
         class="time"
         size="small"
         :maxlength="8"
         :disabled="disabled"
-        :aria-label="`${label}, ${i + 1}: to`"
+        :aria-label="t('to2', { label, what: i + 1 })"
         @update:value="(to: string) => set(row.id, { to })"
       />
       <Input
@@ -69,9 +70,9 @@ function add(): void {
         :value="row.words"
         size="small"
         :maxlength="60"
-        placeholder="what it is"
+        :placeholder="t('whatItIs')"
         :disabled="disabled"
-        :aria-label="`${label}, ${i + 1}: what it is`"
+        :aria-label="t('whatItIs2', { label, what: i + 1 })"
         @update:value="(words: string) => set(row.id, { words })"
       />
       <Button
@@ -83,10 +84,12 @@ function add(): void {
             rows.filter(({ id }) => id !== row.id),
           )
         "
-        >Remove<span class="sr-only">, {{ label }}, {{ i + 1 }}</span></Button
+        >{{ t('remove') }}<span class="sr-only">, {{ label }}, {{ i + 1 }}</span></Button
       >
     </div>
-    <Button v-if="!disabled && rows.length < most" size="small" :aria-label="`${label}: add a time`" @click="add">Add a time</Button>
+    <Button v-if="!disabled && rows.length < most" size="small" :aria-label="t('addATime', { label })" @click="add">{{
+      t('addTime')
+    }}</Button>
   </div>
 </template>
 

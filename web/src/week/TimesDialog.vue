@@ -11,6 +11,7 @@ import { useAction } from '../parts/useAction.ts';
 import SpanRows from './SpanRows.vue';
 import { usePractice } from '../stores/practice.ts';
 import { readSpans, typedSpans, type TypedSpan } from './spans.ts';
+import { t } from '../words/week.ts';
 
 /** How often an athlete wants to come, and when they can. */
 const props = defineProps<{ athleteId: string; name: string }>();
@@ -35,10 +36,10 @@ const load = () =>
 onMounted(load);
 
 const OPTIONS = [
-  { value: ANY, label: `not said: ${MOST_A_WEEK} at most` },
+  { value: ANY, label: t('notSaidMost', { mostAWeek: MOST_A_WEEK }) },
   ...Array.from({ length: HOURS_RANGE.perWeek.max + 1 }, (_, n) => ({
     value: String(n),
-    label: n === 0 ? 'none' : `${n} at most`,
+    label: n === 0 ? t('none') : t('atMost', { n }),
   })),
 ];
 
@@ -58,19 +59,21 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" :title="`When ${name} can come`" :width="520">
+  <SheetDialog v-model:open="open" :title="t('whenCanCome', { name })" :width="520">
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
-    <p v-else-if="revision === null" class="soft" role="status">Reading …</p>
+    <p v-else-if="revision === null" class="soft" role="status">{{ t('reading') }}</p>
     <Form v-if="revision !== null" layout="vertical" novalidate @submit.prevent="keep">
-      <FormItem label="Visits a week">
-        <PickOne label="Visits a week" :value="perWeek" :options="OPTIONS" @change="(value) => (perWeek = value)" />
+      <FormItem :label="t('visitsWeek')">
+        <PickOne :label="t('visitsWeek')" :value="perWeek" :options="OPTIONS" @change="(value) => (perWeek = value)" />
       </FormItem>
-      <FormItem label="Times">
-        <p v-if="rows.length === 0" class="soft">At any time. With a row, only then.</p>
-        <SpanRows :rows="rows" label="Times" :most="HOURS_RANGE.spans" @change="(next) => (rows = next)" />
+      <FormItem :label="t('times')">
+        <p v-if="rows.length === 0" class="soft">{{ t('anyTimeRowOnly') }}</p>
+        <SpanRows :rows="rows" :label="t('times')" :most="HOURS_RANGE.spans" @change="(next) => (rows = next)" />
       </FormItem>
       <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-      <div class="choices"><Button type="primary" html-type="submit" :loading="busy">Keep</Button></div>
+      <div class="choices">
+        <Button type="primary" html-type="submit" :loading="busy">{{ t('keep') }}</Button>
+      </div>
     </Form>
   </SheetDialog>
 </template>

@@ -8,6 +8,7 @@ import { WEEK_WEIGHTS, type LeftOut, type OneMore, type WeekPerson, type WorkSlo
 import { usePractice } from '../stores/practice.ts';
 import { dayName, degreesWords } from './cells.ts';
 import SeenTicks from './SeenTicks.vue';
+import { t } from '../words/week.ts';
 
 /** Beside the week: what stands behind the chosen time, who is left out and why, and what one more time would bring. */
 const props = defineProps<{
@@ -35,7 +36,7 @@ const range = (person: WeekPerson) => {
   const kept = person.brings!.kept[0]!;
   const { unit } = motionOf(person.brings!.motionId);
   const signed = (value: number) => `${value < 0 ? '−' : '+'}${formatValue(Math.abs(value), unit, 1)}`;
-  return `eight in ten: ${signed(kept.low)} to ${signed(kept.high)}`;
+  return t('eightTen', { signed: signed(kept.low), signed2: signed(kept.high) });
 };
 /** What lies around the chosen day: training, events. */
 const around = computed(() => {
@@ -44,18 +45,18 @@ const around = computed(() => {
   const { day, date } = props.time;
   const rows: { readonly head: string; readonly words: string }[] = [];
   const here = days[day]!;
-  if (here.because !== '') rows.push({ head: 'Season', words: here.because });
+  if (here.because !== '') rows.push({ head: t('season'), words: here.because });
   if (here.trainingMin > 0)
     rows.push({
-      head: 'Training planned',
-      words: `${here.trainingMin} min${here.trainingMin >= WEEK_WEIGHTS.longTrainingMin ? ', long' : ''}`,
+      head: t('trainingPlanned'),
+      words: t('min', { trainingMin: here.trainingMin, what: here.trainingMin >= WEEK_WEIGHTS.longTrainingMin ? t('long') : '' }),
     });
   const next = [...days.slice(day).flatMap(({ events }) => events), ...(eventAfter ? [eventAfter] : [])].sort((a, b) =>
     a.onDate < b.onDate ? -1 : 1,
   )[0];
   if (next) {
     const inDays = Math.round(DateTime.fromISO(next.onDate).diff(DateTime.fromISO(date), 'days').days);
-    rows.push({ head: next.name, words: inDays === 0 ? 'that day' : inDays === 1 ? 'the day after' : `${inDays} days after` });
+    rows.push({ head: next.name, words: inDays === 0 ? t('thatDay') : inDays === 1 ? t('dayAfter') : t('daysAfter', { inDays }) });
   }
   return rows;
 });
@@ -65,24 +66,24 @@ const MOST_SHOWN = 3;
 </script>
 
 <template>
-  <aside aria-label="About the week">
+  <aside :aria-label="t('aboutWeek')">
     <section v-if="time" class="chosen" aria-live="polite">
-      <h2>{{ person ? `${person.name}, ${when(time)}` : `${when(time)}, free` }}</h2>
+      <h2>{{ person ? `${person.name}, ${when(time)}` : t('free', { when: when(time) }) }}</h2>
       <template v-if="person">
         <dl>
           <template v-if="person.brings">
-            <dt>First visit of the week</dt>
+            <dt>{{ t('firstVisitWeek') }}</dt>
             <dd>
               <b>{{ amount(person, 0) }}</b>
             </dd>
-            <dt>A second would add</dt>
+            <dt>{{ t('secondWouldAdd') }}</dt>
             <dd>
               <b>{{ amount(person, 1) }}</b>
             </dd>
           </template>
-          <dt>Last visit before</dt>
+          <dt>{{ t('lastVisitBefore') }}</dt>
           <dd>
-            <b>{{ person.lastDays === null ? 'none' : `${person.lastDays} days before Monday` }}</b>
+            <b>{{ person.lastDays === null ? t('none') : t('daysBeforeMonday', { lastDays: person.lastDays }) }}</b>
           </dd>
           <template v-for="row in around" :key="row.head">
             <dt>{{ row.head }}</dt>
@@ -92,19 +93,24 @@ const MOST_SHOWN = 3;
           </template>
         </dl>
         <p v-if="person.brings" class="small soft">
-          Expected to be kept of {{ motionOf(person.brings.motionId).name
-          }}{{ person.brings.side === 'midline' ? '' : ` ${person.brings.side}` }}; {{ range(person) }}.
+          {{
+            t('expectedKept', {
+              motionOf: motionOf(person.brings.motionId).name,
+              what: person.brings.side === 'midline' ? '' : ` ${person.brings.side}`,
+              range: range(person),
+            })
+          }}
         </p>
         <p v-for="reason in person.reasons" :key="reason.words" class="small">{{ reason.words }}.</p>
-        <button v-if="mayChange" type="button" class="link small" @click="$emit('times', person)">When they can come</button>
+        <button v-if="mayChange" type="button" class="link small" @click="$emit('times', person)">{{ t('whenTheyCanCome') }}</button>
       </template>
-      <p v-else class="small soft">Choose somebody below to put here, or keep the time free.</p>
+      <p v-else class="small soft">{{ t('chooseSomebodyBelowPut') }}</p>
     </section>
 
-    <section class="left" aria-label="Left out">
-      <h2>Left out</h2>
-      <p v-if="people.length === 0" class="soft">There is nobody to see yet.</p>
-      <p v-else-if="leftOut.length === 0" class="soft">Nobody: everybody has a visit.</p>
+    <section class="left" :aria-label="t('leftOut2')">
+      <h2>{{ t('leftOut2') }}</h2>
+      <p v-if="people.length === 0" class="soft">{{ t('thereNobodySeeYet') }}</p>
+      <p v-else-if="leftOut.length === 0" class="soft">{{ t('nobodyEverybodyVisit') }}</p>
       <ul>
         <li v-for="each in leftOut" :key="people[each.person]!.id">
           <div class="top">
@@ -113,17 +119,17 @@ const MOST_SHOWN = 3;
           </div>
           <p class="small">
             {{ each.words }}
-            <b v-if="people[each.person]!.leftOut >= 3 && each.would > 0" class="third">Left out three weeks before.</b>
+            <b v-if="people[each.person]!.leftOut >= 3 && each.would > 0" class="third">{{ t('leftOutThreeWeeks') }}</b>
           </p>
           <span v-if="mayChange" class="acts small">
             <button
               v-if="time && !taken"
               type="button"
               class="link"
-              :aria-label="`Put ${people[each.person]!.name} in, ${when(time)}`"
+              :aria-label="t('putIn2', { name: people[each.person]!.name, when: when(time) })"
               @click="$emit('put', people[each.person]!.id)"
             >
-              Put in {{ practice.clock(time.fromMin) }}
+              {{ t('putIn', { clock: practice.clock(time.fromMin) }) }}
             </button>
             <button
               v-if="out.includes(people[each.person]!.id)"
@@ -131,28 +137,34 @@ const MOST_SHOWN = 3;
               class="link"
               @click="$emit('letIn', people[each.person]!.id)"
             >
-              Let in again
+              {{ t('letAgain') }}
             </button>
-            <button type="button" class="link" @click="$emit('times', people[each.person]!)">When they can come</button>
+            <button type="button" class="link" @click="$emit('times', people[each.person]!)">{{ t('whenTheyCanCome') }}</button>
           </span>
         </li>
       </ul>
     </section>
 
-    <section class="more" aria-label="One more visit">
-      <h2>One more visit</h2>
-      <p v-if="more === null" class="soft small" role="status">Fill the week to see what one more time would bring.</p>
-      <p v-else-if="more.length === 0" class="soft small">No day has room after its last hour.</p>
-      <p v-else-if="useful.length === 0" class="small">On no day would one more time bring anything.</p>
+    <section class="more" :aria-label="t('oneMoreVisit')">
+      <h2>{{ t('oneMoreVisit') }}</h2>
+      <p v-if="more === null" class="soft small" role="status">{{ t('fillWeekSeeWhat') }}</p>
+      <p v-else-if="more.length === 0" class="soft small">{{ t('noDayRoomAfter') }}</p>
+      <p v-else-if="useful.length === 0" class="small">{{ t('noDayWouldOne') }}</p>
       <ul v-else>
         <li v-for="each in useful.slice(0, MOST_SHOWN)" :key="each.slot.key">
           <p class="small">
-            <b>{{ each.exact ? '' : 'at least ' }}{{ degreesWords(each.adds) }}</b> as it is weighed on {{ when(each.slot)
-            }}{{ severalTherapists ? `, ${nameOf(each.slot.accountId)}` : '' }}{{ gains(each) }}.
+            <b>{{ each.exact ? '' : `${t('atLeast')} ` }}{{ degreesWords(each.adds) }}</b>
+            {{
+              t('asItIsWeighed', {
+                when: when(each.slot),
+                what: severalTherapists ? `, ${nameOf(each.slot.accountId)}` : '',
+                gains: gains(each),
+              })
+            }}
           </p>
-          <Button v-if="mayChange" size="small" @click="$emit('open', each.slot)"
-            >Open {{ dayName(each.slot.date).slice(0, 3) }} {{ practice.clock(each.slot.fromMin) }}</Button
-          >
+          <Button v-if="mayChange" size="small" @click="$emit('open', each.slot)">{{
+            t('open', { dayName: dayName(each.slot.date).slice(0, 3), clock: practice.clock(each.slot.fromMin) })
+          }}</Button>
         </li>
       </ul>
     </section>

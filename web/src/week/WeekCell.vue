@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import SeenTicks from './SeenTicks.vue';
 import type { CellVisit } from './cells.ts';
+import { t } from '../words/week.ts';
 
 /** One time of the week: whose it is and what that brings, or that it is free, kept free, or taken by a break. */
 defineProps<{
@@ -30,7 +31,7 @@ defineProps<{
       <svg v-if="visit?.pinned" class="pin" viewBox="0 0 12 14" aria-hidden="true">
         <path d="M3 1h6v1.4H8.2V6L10 8.2H6.7V13H5.3V8.2H2L3.8 6V2.4H3z" fill="currentColor" />
       </svg>
-      <span v-if="visit?.pinned" class="sr-only">pinned</span>
+      <span v-if="visit?.pinned" class="sr-only">{{ t('pinned') }}</span>
       <SeenTicks v-if="visit" class="end" :seen="visit.seen" />
     </span>
     <template v-if="visit">
@@ -38,17 +39,17 @@ defineProps<{
       <span class="why" :class="{ wrong: visit.clash }">{{ visit.clash || visit.words }}</span>
       <span class="foot">
         <template v-if="state === 'placed'">
-          <b v-if="visit.must" class="must">must see</b>
+          <b v-if="visit.must" class="must">{{ t('mustSee') }}</b>
           <span v-else class="bar" aria-hidden="true"
             ><i :style="{ width: `${most > 0 ? Math.min(100, (100 * visit.kept) / most) : 0}%` }"
           /></span>
         </template>
         <b v-else class="state">{{ state }}</b>
         <b v-if="visit.kept > 0" class="num end">{{ visit.keptWords }}</b>
-        <span v-else-if="visit.kind === 'keep'" class="soft end">keep</span>
+        <span v-else-if="visit.kind === 'keep'" class="soft end">{{ t('keep2') }}</span>
       </span>
     </template>
-    <span v-else class="why soft">{{ state === 'free' ? 'free' : state === 'closed' ? 'kept free' : words }}</span>
+    <span v-else class="why soft">{{ state === 'free' ? t('free2') : state === 'closed' ? t('keptFree') : words }}</span>
   </div>
 </template>
 

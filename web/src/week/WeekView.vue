@@ -19,6 +19,7 @@ import { useWeek } from './useWeek.ts';
 import WeekAside from './WeekAside.vue';
 import WeekCell from './WeekCell.vue';
 import { useWindowKeys } from '../parts/useWindowKeys.ts';
+import { t } from '../words/week.ts';
 
 const TimesDialog = defineAsyncComponent(() => import('./TimesDialog.vue'));
 
@@ -79,7 +80,7 @@ const canHold = (cell: Cell | null | undefined) =>
 
 const title = computed(() => {
   const [from, to] = [DateTime.fromISO(monday.value), DateTime.fromISO(addDays(monday.value, 6))];
-  return `${from.toFormat(from.month === to.month ? 'd' : 'd LLL')} to ${to.toFormat('d LLL')}`;
+  return t('to3', { toFormat: from.toFormat(from.month === to.month ? 'd' : 'd LLL'), toFormat2: to.toFormat('d LLL') });
 });
 const count = computed(() => ({
   visits: valued.value.length,
@@ -88,13 +89,9 @@ const count = computed(() => ({
 }));
 /** How good the week is, in words; true by how it came about. */
 const howWords = computed(() => {
-  if (draft.value.how === 'optimal')
-    return draft.value.placed.some(({ pinned }) => pinned)
-      ? 'No week around the pins brings more: checked to the end.'
-      : 'No week brings more: checked to the end.';
-  if (draft.value.how === 'stopped')
-    return `The best found so far; none brings more than ${degreesWords(draft.value.gap)} beyond it, as it is weighed.`;
-  return draft.value.how === 'by hand' ? 'Changed by hand.' : '';
+  if (draft.value.how === 'optimal') return draft.value.placed.some(({ pinned }) => pinned) ? t('noWeekAroundPins') : t('noWeekBringsMore');
+  if (draft.value.how === 'stopped') return t('bestFoundFarNone', { degrees: degreesWords(draft.value.gap) });
+  return draft.value.how === 'by hand' ? t('changedHand') : '';
 });
 const events = computed(() => {
   const days = weekDays(monday.value);
@@ -166,7 +163,7 @@ function act(event: KeyboardEvent): boolean {
   if (!mayChange.value || busy.value) return false;
   if (isKey(event, 'redo')) void undoing(() => steps.redo(monday.value));
   else if (isKey(event, 'undo')) void undoing(() => steps.undo(monday.value));
-  else if (isKey(event, 'fillWeek')) week.fill('the week filled');
+  else if (isKey(event, 'fillWeek')) week.fill(t('weekFilled'));
   else {
     const cell = chosenCell.value;
     if (!cell) return false;
@@ -241,82 +238,89 @@ async function timesKept(): Promise<void> {
 <template>
   <div class="page">
     <header>
-      <h1>{{ practice.today === '' ? 'Week' : title }}</h1>
+      <h1>{{ practice.today === '' ? t('week') : title }}</h1>
       <span class="choices">
-        <Button aria-label="The week before" @click="show(addDays(monday, -7))">←</Button>
-        <Button aria-label="The week after" @click="show(addDays(monday, 7))">→</Button>
+        <Button :aria-label="t('weekBefore')" @click="show(addDays(monday, -7))">←</Button>
+        <Button :aria-label="t('weekAfter')" @click="show(addDays(monday, 7))">→</Button>
       </span>
       <PickOne
         v-if="therapists.length > 1"
-        label="Therapist"
+        :label="t('therapist')"
         :value="whose"
-        :options="[{ value: 'all', label: 'everybody' }, ...therapists.map(({ id, name }) => ({ value: id, label: name }))]"
+        :options="[{ value: 'all', label: t('everybody') }, ...therapists.map(({ id, name }) => ({ value: id, label: name }))]"
         @change="(id) => (whose = id)"
       />
-      <RouterLink v-if="session.may('PUT', '/week-hours')" to="/practice/hours" class="small">Hours</RouterLink>
+      <RouterLink v-if="session.may('PUT', '/week-hours')" to="/practice/hours" class="small">{{ t('hours') }}</RouterLink>
       <span v-if="mayChange" class="end choices">
         <Button
           :disabled="busy || history.done.length === 0"
           :title="`${hintOf('undo')}: ${history.done.at(-1)?.words ?? ''}`"
           @click="undoing(() => steps.undo(monday))"
-          >Undo</Button
+          >{{ t('undo') }}</Button
         >
-        <Button
-          :disabled="state !== 'ready' || busy || filling !== null"
-          :title="hintOf('fillWeek')"
-          @click="week.fill('the week filled')"
-          >{{ draft.placed.some(({ pinned }) => pinned) ? 'Fill around the pins' : 'Fill the week' }}</Button
-        >
-        <Button type="primary" :loading="busy" :disabled="state !== 'ready' || filling !== null || valued.length === 0" @click="book"
-          >Book {{ valued.length }} {{ valued.length === 1 ? 'visit' : 'visits' }}</Button
-        >
+        <Button :disabled="state !== 'ready' || busy || filling !== null" :title="hintOf('fillWeek')" @click="week.fill(t('weekFilled'))">{{
+          draft.placed.some(({ pinned }) => pinned) ? t('fillAroundPins') : t('fillWeek')
+        }}</Button>
+        <Button type="primary" :loading="busy" :disabled="state !== 'ready' || filling !== null || valued.length === 0" @click="book">{{
+          t('book', { count: valued.length, what: valued.length === 1 ? t('visit') : t('visits') })
+        }}</Button>
       </span>
     </header>
 
     <ProblemNote v-if="problem" :problem="problem" :retry="() => week.open(monday)" />
     <div v-else-if="state === 'failed'" role="alert">
       <p>{{ failure }}</p>
-      <Button @click="week.open(monday)">Try again</Button>
+      <Button @click="week.open(monday)">{{ t('tryAgain') }}</Button>
     </div>
     <ProblemNote v-if="refused" :problem="refused" :retry="() => week.open(monday)" />
     <p class="sr-only" role="status">
       {{
         history.undone.length > 0
-          ? `Undone: ${history.undone.at(-1)?.words}`
+          ? t('undone', { undone: history.undone.at(-1)?.words })
           : history.done.length > 0
-            ? `Done: ${history.done.at(-1)?.words}`
+            ? t('done', { done: history.done.at(-1)?.words })
             : ''
       }}
     </p>
 
-    <p v-if="state === 'reading'" class="soft" role="status">Reading …</p>
-    <p v-else-if="state === 'learning'" class="soft" role="status">Working out what visits would bring … {{ Math.round(share * 100) }} %</p>
+    <p v-if="state === 'reading'" class="soft" role="status">{{ t('reading') }}</p>
+    <p v-else-if="state === 'learning'" class="soft" role="status">{{ t('workingOutWhatVisits', { share: Math.round(share * 100) }) }}</p>
 
     <div v-else-if="file && plan" class="layout">
-      <section aria-label="The week">
+      <section :aria-label="t('theWeek')">
         <div class="sum">
           <b class="num">{{ degreesWords(kept) }}</b>
           <span
-            >expected to be kept towards goals, {{ count.visits }} of {{ count.slots }} times, {{ count.people }}
-            {{ count.people === 1 ? 'person' : 'people' }}. {{ howWords }}
+            >{{
+              t('expectedKeptTowardsGoals', {
+                visits: count.visits,
+                slots: count.slots,
+                people: count.people,
+                what: count.people === 1 ? t('person') : t('people'),
+                howWords,
+              })
+            }}
             <template v-if="filling"
               ><span role="status"
-                >Filling<template v-if="filling.bound > 0">
-                  … at most {{ degreesWords(Math.max(0, filling.bound - filling.best)) }} to gain</template
+                >{{ t('filling')
+                }}<template v-if="filling.bound > 0">
+                  {{ t('mostGain', { degrees: degreesWords(Math.max(0, filling.bound - filling.best)) }) }}</template
                 >
                 …</span
               >
-              <Button v-if="filling.long" size="small" @click="week.stopFilling">Stop</Button></template
-            ><Button v-else-if="draft.how === 'stopped' && mayChange" size="small" @click="week.fill('', true)">Look further</Button></span
+              <Button v-if="filling.long" size="small" @click="week.stopFilling">{{ t('stop') }}</Button></template
+            ><Button v-else-if="draft.how === 'stopped' && mayChange" size="small" @click="week.fill('', true)">{{
+              t('lookFurther')
+            }}</Button></span
           >
         </div>
-        <p v-if="!file.hoursSet" class="small soft">The usual hours, 8 to 18 on weekdays, stand in until the practice sets its own.</p>
+        <p v-if="!file.hoursSet" class="small soft">{{ t('usualHours818') }}</p>
         <p class="legend small soft" aria-hidden="true">
-          <span><i class="t seen" /><i class="t out" /><i class="t seen" /> last three weeks: seen, left out, seen</span>
-          <span><i class="edge" /> keep only</span>
-          <span class="end">Thumbs, min</span>
+          <span><i class="t seen" /><i class="t out" /><i class="t seen" /> {{ t('lastThreeWeeksSeen') }}</span>
+          <span><i class="edge" /> {{ t('keepOnly') }}</span>
+          <span class="end">{{ t('thumbsMin') }}</span>
         </p>
-        <div ref="grid" class="grid" role="grid" aria-label="Times of the week">
+        <div ref="grid" class="grid" role="grid" :aria-label="t('timesWeek')">
           <div v-for="row in rows" :key="row.key" class="row" role="row" :aria-label="`${dayName(row.date)}, ${nameOf(row.accountId)}`">
             <div class="day" role="rowheader">
               <b class="num">{{ Number(row.date.slice(8)) }}</b>
@@ -340,7 +344,7 @@ async function timesKept(): Promise<void> {
                 @click="choose(cell.id)"
                 @focus="choose(cell.id, false)"
               />
-              <p v-if="row.cells.length === 0" class="soft small">No time left on this day.</p>
+              <p v-if="row.cells.length === 0" class="soft small">{{ t('noTimeLeftDay') }}</p>
             </div>
             <div class="thumbs small" role="presentation">
               <template v-if="thumbs(row).known > 0">
@@ -349,44 +353,50 @@ async function timesKept(): Promise<void> {
                     :class="{ over: thumbs(row).over > 0 }"
                     :style="{ width: `${Math.min(100, (100 * thumbs(row).minutes) / (thumbs(row).limit * 1.3))}%` }" /><em
                 /></span>
-                <b>{{ thumbs(row).minutes }}</b> of {{ thumbs(row).limit
-                }}<span v-if="thumbs(row).over > 0" class="wrong">, {{ thumbs(row).over }} over</span>
+                <b>{{ thumbs(row).minutes }}</b> {{ t('of', { thumbs: thumbs(row).limit })
+                }}<span v-if="thumbs(row).over > 0" class="wrong">{{ t('over', { thumbs: thumbs(row).over }) }}</span>
               </template>
             </div>
           </div>
           <p v-if="rows.length === 0" class="soft">
-            No hours in this week. <RouterLink v-if="session.may('PUT', '/week-hours')" to="/practice/hours">Set the hours</RouterLink>
+            {{ t('noHoursWeek') }}
+            <RouterLink v-if="session.may('PUT', '/week-hours')" to="/practice/hours">{{ t('setHours') }}</RouterLink>
           </p>
         </div>
         <p v-if="mayChange && chosenCell" class="choices acts">
           <template v-if="chosenCell.state === 'placed'">
             <Button size="small" :title="hintOf('pinVisit')" @click="week.togglePin(chosenCell.id)">{{
-              chosenCell.visit?.pinned ? 'Unpin' : 'Pin'
+              chosenCell.visit?.pinned ? t('unpin') : t('pin')
             }}</Button>
-            <Button size="small" :title="hintOf('takeOut')" @click="week.takeOut(chosenCell.id)">Remove</Button>
+            <Button size="small" :title="hintOf('takeOut')" @click="week.takeOut(chosenCell.id)">{{ t('remove') }}</Button>
           </template>
           <Button v-if="mayBeFree(chosenCell)" size="small" :title="hintOf('keepFree')" @click="week.keepFree(chosenCell.id)">{{
-            chosenCell.state === 'closed' ? 'Give the time back' : 'Keep the time free'
+            chosenCell.state === 'closed' ? t('giveTimeBack') : t('keepTimeFree')
           }}</Button>
-          <RouterLink v-if="chosenCell.visitId" :to="`/visit/${chosenCell.visitId}`">Open the visit</RouterLink>
+          <RouterLink v-if="chosenCell.visitId" :to="`/visit/${chosenCell.visitId}`">{{ t('openVisit') }}</RouterLink>
         </p>
         <p v-for="event in events" :key="event.id" class="event">
           <b>{{ dayName(event.onDate).slice(0, 3) }} {{ Number(event.onDate.slice(8)) }}: {{ event.name }}</b>
         </p>
         <details class="small how">
-          <summary>How this is weighed</summary>
+          <summary>{{ t('howWeighed') }}</summary>
           <p>
-            A visit counts what is expected to be kept of it, of the motion of which it leaves most and never beyond the goal, in degrees (3
-            mm as 1°); half as much again where a goal or an event lies within six weeks. Who must be seen comes first; what was left to
-            look at counts {{ WEEK_WEIGHTS.look }}°, a level nobody knows {{ WEEK_WEIGHTS.unknown }}°, a goal off its path
-            {{ WEEK_WEIGHTS.path }}°, each week in a row without a visit {{ WEEK_WEIGHTS.leftOut }}°, a visit that only keeps
-            {{ WEEK_WEIGHTS.keep[0] }}°; a long planned session of the day takes {{ -WEEK_WEIGHTS.longTraining }}° away. These weights are
-            the program’s own. At most {{ MOST_A_WEEK }} visits a week where nothing else is said, {{ file.hours.apart }}
-            {{ file.hours.apart === 1 ? 'day' : 'days' }} apart; none on the day of an event that counts, only keeping on the day before the
-            first.
-            <template v-if="file.total > people.length"
-              >{{ people.length }} of {{ file.total }} athletes are looked at, those seen last.</template
-            >
+            {{
+              t('visitCountsWhatExpected', {
+                look: WEEK_WEIGHTS.look,
+                unknown: WEEK_WEIGHTS.unknown,
+                path: WEEK_WEIGHTS.path,
+                leftOut: WEEK_WEIGHTS.leftOut,
+                what: WEEK_WEIGHTS.keep[0],
+                what2: -WEEK_WEIGHTS.longTraining,
+                mostAWeek: MOST_A_WEEK,
+                apart: file.hours.apart,
+                what3: file.hours.apart === 1 ? t('day2') : t('days'),
+              })
+            }}
+            <template v-if="file.total > people.length">{{
+              t('athletesLookedThoseSeen', { count: people.length, total: file.total })
+            }}</template>
           </p>
         </details>
       </section>

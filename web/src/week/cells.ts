@@ -11,6 +11,7 @@ import {
   type WeekVisit,
   type WorkSlot,
 } from '@pace-bend/core/week';
+import { t } from '../words/week.ts';
 
 /** What a cell says of a visit. */
 export interface CellVisit {
@@ -49,11 +50,11 @@ export interface WeekRow {
 }
 
 export const CLASH_WORDS: Readonly<Record<Clash, string>> = {
-  'cannot come': 'cannot come then',
-  'not that day': 'not on this day',
-  'too near': 'too near another visit of theirs',
-  'too many': 'more visits than they want',
-  hands: 'more than the hands allow that day',
+  'cannot come': t('cannotComeThen'),
+  'not that day': t('notDay'),
+  'too near': t('tooNearAnotherVisit'),
+  'too many': t('moreVisitsThanThey'),
+  hands: t('moreThanHandsAllow'),
 };
 
 /**
@@ -97,6 +98,6 @@ export const standingVisit = ({ athleteId, athleteName }: WeekVisit, person: Wee
   clash: '',
 });
 
-const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+const DAYS = [t('monday'), t('tuesday'), t('wednesday'), t('thursday'), t('friday'), t('saturday'), t('sunday')] as const;
 export const WEEKDAYS = DAYS.map((name, i) => ({ weekday: i + 1, name, short: name.slice(0, 3) }));
 export const dayName = (date: string): string => DAYS[weekdayOf(date) - 1]!;

@@ -21,6 +21,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useShelf } from '../stores/shelf.ts';
 import type { WeekAnswer, WeekQuestion } from '../workers/week.worker.ts';
 import { useWeekDrafts, type Draft, type Put } from './drafts.ts';
+import { t } from '../words/week.ts';
 
 /** How long a week is filled before the best so far is shown, and how long when somebody asks to look on. */
 const PATIENCE_MS = 2000;
@@ -112,7 +113,7 @@ export function useWeek() {
       state.value = 'learning';
       share.value = 0;
       worker = new Worker(new URL('../workers/week.worker.ts', import.meta.url), { type: 'module' });
-      worker.onerror = () => mine === opening && fail('The week could not be worked out.');
+      worker.onerror = () => mine === opening && fail(t('weekCouldNotWorked'));
       worker.onmessage = ({ data }: MessageEvent<WeekAnswer>) => mine === opening && hear(data);
       ask({ kind: 'open', file: found, items: shelf.items, zone: practice.zone, now: openedAt.value });
     } catch (error) {
@@ -190,13 +191,16 @@ export function useWeek() {
     if (!a || from === to) return;
     const rest = draft.value.placed.filter((each) => each !== a && each !== b);
     const moved = [{ ...a, key: to, pinned: true }, ...(b ? [{ ...b, key: from, pinned: true }] : [])];
-    change(b ? `${nameOf(a.athleteId)} and ${nameOf(b.athleteId)} changed` : `${nameOf(a.athleteId)} moved`, {
-      placed: [...rest, ...moved],
-    });
+    change(
+      b ? t('andChanged', { nameOf: nameOf(a.athleteId), nameOf2: nameOf(b.athleteId) }) : t('moved', { nameOf: nameOf(a.athleteId) }),
+      {
+        placed: [...rest, ...moved],
+      },
+    );
   }
   /** Puts somebody into a slot that is free. */
   function put(athleteId: string, key: string): void {
-    change(`${nameOf(athleteId)} put in`, {
+    change(t('putIn3', { nameOf: nameOf(athleteId) }), {
       placed: [...draft.value.placed.filter((each) => each.key !== key), { athleteId, key, pinned: true }],
       out: draft.value.out.filter((id) => id !== athleteId),
     });
@@ -204,7 +208,7 @@ export function useWeek() {
   function togglePin(key: string): void {
     const visit = draft.value.placed.find((each) => each.key === key);
     if (!visit || !file.value) return;
-    drafts.step(file.value.monday, `${nameOf(visit.athleteId)} ${visit.pinned ? 'let go' : 'pinned'}`, {
+    drafts.step(file.value.monday, `${nameOf(visit.athleteId)} ${visit.pinned ? t('letGo') : 'pinned'}`, {
       ...draft.value,
       placed: draft.value.placed.map((each) => (each.key === key ? { ...each, pinned: !each.pinned } : each)),
     });
@@ -215,14 +219,14 @@ export function useWeek() {
     if (!visit) return;
     const rest = draft.value.placed.filter((each) => each.key !== key);
     const out = rest.some(({ athleteId }) => athleteId === visit.athleteId) ? draft.value.out : [...draft.value.out, visit.athleteId];
-    change(`${nameOf(visit.athleteId)} removed`, { placed: rest, out });
+    change(t('removed', { nameOf: nameOf(visit.athleteId) }), { placed: rest, out });
   }
   function letIn(athleteId: string): void {
-    change(`${nameOf(athleteId)} let in`, { out: draft.value.out.filter((id) => id !== athleteId) });
+    change(t('letIn', { nameOf: nameOf(athleteId) }), { out: draft.value.out.filter((id) => id !== athleteId) });
   }
   function keepFree(key: string): void {
     const closed = draft.value.closed.includes(key);
-    change(closed ? 'a time given back' : 'a time kept free', {
+    change(closed ? t('timeGivenBack') : t('timeKeptFree'), {
       closed: closed ? draft.value.closed.filter((each) => each !== key) : [...draft.value.closed, key],
       placed: draft.value.placed.filter((each) => each.key !== key),
       opened: draft.value.opened,
@@ -230,8 +234,8 @@ export function useWeek() {
   }
   /** Opens a time beyond the hours and fills the week with it. */
   function openSlot(slot: WorkSlot): void {
-    change(`${slot.date} opened`, { opened: [...draft.value.opened, slot] });
-    fill('the week filled');
+    change(t('opened', { date: slot.date }), { opened: [...draft.value.opened, slot] });
+    fill(t('weekFilled'));
   }
 
   /** Reads a week anew, unless another one is looked at by now. */
@@ -263,7 +267,7 @@ export function useWeek() {
     };
     await go();
     drafts.did(monday, {
-      words: `${ids.length} ${ids.length === 1 ? 'visit' : 'visits'} booked`,
+      words: t('booked', { count: ids.length, what: ids.length === 1 ? t('visit') : t('visits') }),
       back: async () => {
         await api('POST', '/week/cancel', { ids });
         drafts.put(monday, before);

@@ -4,25 +4,26 @@ import { BEIGHTON_ITEMS, MEDICATIONS, type MedicationId } from '@pace-bend/core/
 import { LIMITS, type Athlete } from '@pace-bend/core/record';
 import { useAthlete } from '../../stores/athlete.ts';
 import FileField from './FileField.vue';
+import { t } from '../../words/athlete.ts';
 
 /** Breath, levers, build, medication and how lax the joints are. */
 const props = defineProps<{ athlete: Athlete; readOnly: boolean }>();
 const store = useAthlete();
 
 const LEVERS = [
-  { id: 'thighCm', label: 'Thigh' },
-  { id: 'legCm', label: 'Leg' },
-  { id: 'armCm', label: 'Upper arm' },
-  { id: 'forearmCm', label: 'Forearm' },
+  { id: 'thighCm', label: t('thigh') },
+  { id: 'legCm', label: t('leg') },
+  { id: 'armCm', label: t('upperArm') },
+  { id: 'forearmCm', label: t('forearm') },
 ] as const;
 const { leverCm, breathPeriodMs } = LIMITS;
 const number = (text: string) => Number(text.replace(',', '.'));
 const leverWrong = (text: string) =>
-  text === '' || (number(text) >= leverCm.min && number(text) <= leverCm.max) ? null : `${leverCm.min} to ${leverCm.max} cm.`;
+  text === '' || (number(text) >= leverCm.min && number(text) <= leverCm.max) ? null : t('toCm', { min: leverCm.min, max: leverCm.max });
 const breathWrong = (text: string) =>
   number(text) * 1000 >= breathPeriodMs.min && number(text) * 1000 <= breathPeriodMs.max
     ? null
-    : `${breathPeriodMs.min / 1000} to ${breathPeriodMs.max / 1000} seconds.`;
+    : t('toSeconds', { what: breathPeriodMs.min / 1000, what2: breathPeriodMs.max / 1000 });
 const score = computed(() => props.athlete.beighton?.filter(Boolean).length ?? null);
 
 function toggleMedication(id: MedicationId): void {
@@ -37,17 +38,17 @@ function toggleItem(index: number): void {
 </script>
 
 <template>
-  <section class="card fields" aria-label="Body">
-    <h2>Body</h2>
+  <section class="card fields" :aria-label="t('body')">
+    <h2>{{ t('body') }}</h2>
     <div class="pair levers">
       <FileField
         id="file-breath"
-        label="Slow breath"
+        :label="t('slowBreath')"
         :value="String(athlete.breathPeriodMs / 1000)"
         :most="5"
         :check="breathWrong"
         :read-only="readOnly"
-        unit="s"
+        :unit="t('s')"
         @change="(text) => store.set({ breathPeriodMs: Math.round(number(text) * 1000) })"
       />
       <FileField
@@ -59,16 +60,16 @@ function toggleItem(index: number): void {
         :most="6"
         :check="leverWrong"
         :read-only="readOnly"
-        unit="cm"
+        :unit="t('cm')"
         @change="(text) => store.set({ [lever.id]: text === '' ? null : number(text) })"
       />
     </div>
     <p class="soft small">
-      The leg’s length turns centimetres gained, knee to wall or heel to buttock, into degrees. The others are kept for distances to come.
+      {{ t('legsLengthTurnsCentimetres') }}
     </p>
     <FileField
       id="file-build"
-      label="Build"
+      :label="t('build')"
       :value="athlete.build"
       :most="LIMITS.textLength"
       :rows="2"
@@ -76,7 +77,7 @@ function toggleItem(index: number): void {
       @change="(build) => store.set({ build })"
     />
     <div class="field">
-      <span class="label" id="medication-label">Medication</span>
+      <span class="label" id="medication-label">{{ t('medication') }}</span>
       <div class="choices" role="group" aria-labelledby="medication-label">
         <button
           v-for="each in MEDICATIONS"
@@ -93,7 +94,7 @@ function toggleItem(index: number): void {
     </div>
     <div class="field">
       <span class="label" id="beighton-label"
-        >Beighton score <span class="num">{{ score === null ? 'not taken' : `${score} of 9` }}</span></span
+        >{{ t('beightonScore') }} <span class="num">{{ score === null ? t('notTaken2') : t('of9', { score }) }}</span></span
       >
       <div class="beighton" role="group" aria-labelledby="beighton-label">
         <button
@@ -114,10 +115,10 @@ function toggleItem(index: number): void {
         class="link small"
         @click="store.set({ beighton: BEIGHTON_ITEMS.map(() => false) })"
       >
-        Taken, none of the nine
+        {{ t('takenNoneNine') }}
       </button>
-      <button v-else-if="!readOnly" type="button" class="link small" @click="store.set({ beighton: null })">Not taken</button>
-      <p class="soft small">Nine points after Beighton 1973. From 5 on, an adult’s lax joints are not lengthened at their end.</p>
+      <button v-else-if="!readOnly" type="button" class="link small" @click="store.set({ beighton: null })">{{ t('notTaken') }}</button>
+      <p class="soft small">{{ t('ninePointsAfterBeighton') }}</p>
     </div>
   </section>
 </template>

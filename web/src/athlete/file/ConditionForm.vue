@@ -23,6 +23,7 @@ import { BODY_SIDES, REGION_CHOICES } from '../../parts/words.ts';
 import { useAthlete } from '../../stores/athlete.ts';
 import { usePractice } from '../../stores/practice.ts';
 import TextInput from '../../parts/TextInput.vue';
+import { t } from '../../words/athlete.ts';
 
 /** One condition: coded, with its place, its dates and what somebody allowed in writing. */
 const props = defineProps<{ condition: Condition | null }>();
@@ -64,56 +65,61 @@ const GROUPS = [...new Set(CONDITIONS.map((each) => each.group))].map((group) =>
   })),
 }));
 const KINDS = [
-  { value: 'bend', label: 'movement to' },
-  { value: 'effort', label: 'effort to' },
-  { value: 'ceiling', label: 'discomfort to' },
+  { value: 'bend', label: t('movementTo') },
+  { value: 'effort', label: t('effortTo') },
+  { value: 'ceiling', label: t('discomfortTo') },
 ] as const;
 /** Muscles that lie or end in the region chosen come first. */
 const muscleChoices = computed(() => {
   const here = fields.region ? [...bellyIn(fields.region), ...endIn(fields.region)] : [];
   const sorted = [...MUSCLES].sort((a, b) => Number(here.includes(b.id)) - Number(here.includes(a.id)));
-  return [
-    { value: 'none' as const, label: 'not known: all that lie there' },
-    ...sorted.map((each) => ({ value: each.id, label: each.name })),
-  ];
+  return [{ value: 'none' as const, label: t('notKnownAllLie') }, ...sorted.map((each) => ({ value: each.id, label: each.name }))];
 });
 const GRADES = [
-  { value: '0', label: 'not graded' },
-  { value: '1', label: '1: mild' },
-  { value: '2', label: '2: partial tear' },
-  { value: '3', label: '3: complete tear' },
+  { value: '0', label: t('notGraded') },
+  { value: '1', label: t('n1Mild') },
+  { value: '2', label: t('n2PartialTear') },
+  { value: '3', label: t('n3CompleteTear') },
 ] as const;
 const MOVES = MOVEMENTS.map((movement) => ({ value: movement, label: movement }));
-const UNIT = { bend: '°', effort: '%', ceiling: 'of 10' } as const;
+const UNIT = { bend: '°', effort: '%', ceiling: t('of10') } as const;
 const MOST = { bend: 200, effort: 100, ceiling: 10 } as const;
 
-const past = (value: string) => (value > practice.today ? 'This day lies in the future.' : null);
+const past = (value: string) => (value > practice.today ? t('dayLiesFuture') : null);
 const anyDay = dayRule(practice.today, { optional: true, check: past });
 const form = ref<HTMLElement | null>(null);
 const { tried, wrong, isSound } = useForm(
   () =>
     Joi.object({
-      code: Joi.string().required().messages({ '*': 'Choose the condition.' }),
-      ...(facts.value?.chooseRegion ? { region: Joi.string().required().messages({ '*': 'Choose where it is.' }) } : {}),
+      code: Joi.string()
+        .required()
+        .messages({ '*': t('chooseCondition') }),
+      ...(facts.value?.chooseRegion
+        ? {
+            region: Joi.string()
+              .required()
+              .messages({ '*': t('chooseWhere') }),
+          }
+        : {}),
       onset: anyDay,
       surgeryOn: anyDay,
       resolvedOn: dayRule(practice.today, {
         optional: true,
-        check: (value) =>
-          past(value) ??
-          (fields.code && stillProtected(sent(), practice.today)
-            ? 'Within a year of an operation “over” needs the go-ahead in writing.'
-            : null),
+        check: (value) => past(value) ?? (fields.code && stillProtected(sent(), practice.today) ? t('withinYearOperationOver') : null),
       }),
       ...(fields.cleared
         ? {
-            by: Joi.string().trim().min(1).required().messages({ '*': 'Who cleared it.' }),
+            by: Joi.string()
+              .trim()
+              .min(1)
+              .required()
+              .messages({ '*': t('whoCleared') }),
             on: ruled((value) =>
               value === ''
-                ? 'The day it was written.'
+                ? t('dayWritten')
                 : (dayProblem(value, practice.today) ??
                   past(value) ??
-                  (fields.surgeryOn !== '' && value < fields.surgeryOn ? 'A go-ahead is given after the operation.' : null)),
+                  (fields.surgeryOn !== '' && value < fields.surgeryOn ? t('goAheadGivenAfter') : null)),
             ),
           }
         : {}),
@@ -124,7 +130,7 @@ const limitWrong = (limit: { kind: WrittenLimit['kind']; number: string }) => {
   const value = Number(limit.number.replace(',', '.'));
   return limit.number.trim() !== '' && value >= 0 && value <= MOST[limit.kind] && (limit.kind !== 'ceiling' || Number.isInteger(value))
     ? null
-    : `0 to ${MOST[limit.kind]}.`;
+    : t('n0To', { what: MOST[limit.kind] });
 };
 
 function written(): WrittenLimit[] {
@@ -161,14 +167,14 @@ async function keep(): Promise<void> {
 <template>
   <form ref="form" class="fields form" novalidate @submit.prevent="keep">
     <div class="field">
-      <label for="condition-code">Condition</label>
+      <label for="condition-code">{{ t('condition2') }}</label>
       <PickOne
         input-id="condition-code"
-        label="Condition"
+        :label="t('condition2')"
         search
         :value="fields.code"
         :options="GROUPS"
-        placeholder="Type a word: knee, torn, dizzy, rash …"
+        :placeholder="t('typeWordKneeTorn')"
         @change="
           (code) => {
             fields.code = code;
@@ -179,14 +185,14 @@ async function keep(): Promise<void> {
     </div>
     <div v-if="facts" class="pair">
       <div v-if="facts.chooseRegion" class="field">
-        <label for="condition-region">Where</label>
+        <label for="condition-region">{{ t('where') }}</label>
         <PickOne
           input-id="condition-region"
-          label="Where"
+          :label="t('where')"
           search
           :value="fields.region"
           :options="REGION_CHOICES"
-          placeholder="Region"
+          :placeholder="t('region')"
           @change="
             (region) => {
               fields.region = region;
@@ -196,10 +202,10 @@ async function keep(): Promise<void> {
         <p v-if="wrong.region" class="wrong" role="alert">{{ wrong.region }}</p>
       </div>
       <div v-if="facts.sided" class="field">
-        <label for="condition-side">Side</label>
+        <label for="condition-side">{{ t('side') }}</label>
         <PickOne
           input-id="condition-side"
-          label="Side"
+          :label="t('side')"
           :value="fields.side"
           :options="BODY_SIDES"
           @change="
@@ -213,15 +219,15 @@ async function keep(): Promise<void> {
         v-if="facts.surgery"
         id="condition-surgery"
         v-model:value="fields.surgeryOn"
-        label="Operated on"
+        :label="t('operatedOn')"
         :wrong="wrong.surgeryOn ?? null"
       />
       <template v-if="facts.ofMuscle">
         <div class="field">
-          <label for="condition-muscle">Muscle</label>
+          <label for="condition-muscle">{{ t('muscle') }}</label>
           <PickOne
             input-id="condition-muscle"
-            label="Muscle"
+            :label="t('muscle')"
             search
             :value="fields.muscle"
             :options="muscleChoices"
@@ -233,10 +239,10 @@ async function keep(): Promise<void> {
           />
         </div>
         <div class="field">
-          <label for="condition-grade">Grade</label>
+          <label for="condition-grade">{{ t('grade') }}</label>
           <PickOne
             input-id="condition-grade"
-            label="Grade"
+            :label="t('grade')"
             :value="fields.grade"
             :options="GRADES"
             @change="
@@ -250,40 +256,48 @@ async function keep(): Promise<void> {
       <DayField
         id="condition-onset"
         v-model:value="fields.onset"
-        :label="facts.onsetMeans ? `Since: ${facts.onsetMeans}` : 'Since'"
+        :label="facts.onsetMeans ? t('since', { onsetMeans: facts.onsetMeans }) : t('since2')"
         :wrong="wrong.onset ?? null"
       />
       <DayField
         id="condition-over"
         v-model:value="fields.resolvedOn"
-        label="Over since"
+        :label="t('overSince')"
         :wrong="wrong.resolvedOn ?? null"
-        placeholder="still there"
+        :placeholder="t('stillThere2')"
       />
     </div>
     <div class="field">
-      <label for="condition-words">In words</label>
+      <label for="condition-words">{{ t('inWords') }}</label>
       <TextInput id="condition-words" v-model="fields.words" :maxlength="LIMITS.textLength" />
     </div>
-    <Checkbox v-model:checked="fields.cleared">Cleared in writing by a surgeon, physician or physiotherapist</Checkbox>
+    <Checkbox v-model:checked="fields.cleared">{{ t('clearedWritingSurgeonPhysician') }}</Checkbox>
     <template v-if="fields.cleared">
       <div class="pair">
         <div class="field">
-          <label for="clear-by">By</label
-          ><TextInput id="clear-by" v-model="fields.by" :maxlength="LIMITS.lineLength" :aria-invalid="wrong.by ? 'true' : undefined" />
+          <label for="clear-by">{{ t('by3') }}</label><TextInput
+            id="clear-by"
+            v-model="fields.by"
+            :maxlength="LIMITS.lineLength"
+            :aria-invalid="wrong.by ? 'true' : undefined"
+          />
           <p v-if="wrong.by" class="wrong" role="alert">{{ wrong.by }}</p>
         </div>
-        <DayField id="clear-on" v-model:value="fields.on" label="On" :wrong="wrong.on ?? null" />
+        <DayField id="clear-on" v-model:value="fields.on" :label="t('on')" :wrong="wrong.on ?? null" />
       </div>
       <div class="field">
-        <label for="clear-text">As written</label
-        ><TextInput id="clear-text" v-model="fields.text" :maxlength="LIMITS.textLength" placeholder="knee bend to 110°" />
+        <label for="clear-text">{{ t('asWritten') }}</label><TextInput
+          id="clear-text"
+          v-model="fields.text"
+          :maxlength="LIMITS.textLength"
+          :placeholder="t('kneeBend110')"
+        />
       </div>
       <div class="field">
-        <span class="label">Limits the table keeps</span>
+        <span class="label">{{ t('limitsTableKeeps') }}</span>
         <div v-for="(limit, i) in limits" :key="i" class="limit">
           <PickOne
-            :label="`Kind of limit ${i + 1}`"
+            :label="t('kindLimit', { what: i + 1 })"
             :value="limit.kind"
             :options="KINDS"
             @change="
@@ -294,7 +308,7 @@ async function keep(): Promise<void> {
           />
           <PickOne
             v-if="limit.kind === 'bend'"
-            :label="`Movement ${i + 1}`"
+            :label="t('movement', { what: i + 1 })"
             search
             :value="limit.movement"
             :options="MOVES"
@@ -311,12 +325,14 @@ async function keep(): Promise<void> {
               class="num"
               inputmode="decimal"
               maxlength="5"
-              :aria-label="`Limit ${i + 1}`"
+              :aria-label="t('limit', { what: i + 1 })"
               :aria-invalid="tried && limitWrong(limit) ? 'true' : undefined"
             />
             {{ UNIT[limit.kind] }}</span
           >
-          <button type="button" class="link small" :aria-label="`Remove limit ${i + 1}`" @click="limits.splice(i, 1)">remove</button>
+          <button type="button" class="link small" :aria-label="t('removeLimit', { what: i + 1 })" @click="limits.splice(i, 1)">
+            {{ t('remove') }}
+          </button>
           <p v-if="tried && limitWrong(limit)" class="wrong" role="alert">{{ limitWrong(limit) }}</p>
         </div>
         <button
@@ -325,13 +341,15 @@ async function keep(): Promise<void> {
           class="link"
           @click="limits.push({ kind: 'bend', movement: 'knee flexion', number: '' })"
         >
-          Add a limit
+          {{ t('addLimit') }}
         </button>
       </div>
     </template>
     <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
     <div class="choices">
-      <Button type="primary" html-type="submit" :loading="busy">Keep</Button><Button @click="emit('done')">Leave it</Button>
+      <Button type="primary" html-type="submit" :loading="busy">{{ t('keep') }}</Button><Button @click="emit('done')">{{
+        t('leaveIt')
+      }}</Button>
     </div>
   </form>
 </template>

@@ -7,6 +7,7 @@ import { useAction } from '../../parts/useAction.ts';
 import { useAthlete } from '../../stores/athlete.ts';
 import { usePractice } from '../../stores/practice.ts';
 import ConditionForm from './ConditionForm.vue';
+import { t } from '../../words/athlete.ts';
 
 /** What has to be known before hands go on. What is over stays: some of it counts for good. */
 const props = defineProps<{ file: AthleteFile; readOnly: boolean }>();
@@ -19,27 +20,27 @@ const sorted = computed(() => [...props.file.conditions].sort((a, b) => Number(a
 </script>
 
 <template>
-  <section class="card fields" aria-label="Conditions">
+  <section class="card fields" :aria-label="t('conditions')">
     <header>
-      <h2>Conditions</h2>
-      <Button v-if="!readOnly && writing === null" type="primary" @click="writing = 'new'">Add a condition</Button>
+      <h2>{{ t('conditions') }}</h2>
+      <Button v-if="!readOnly && writing === null" type="primary" @click="writing = 'new'">{{ t('addCondition') }}</Button>
     </header>
     <p class="history small">
       <span v-if="file.athlete.historyOn"
-        ><span class="soft">History taken</span> {{ practice.shortDate(`${file.athlete.historyOn}T12:00:00Z`) }}</span
+        ><span class="soft">{{ t('historyTaken') }}</span> {{ practice.shortDate(`${file.athlete.historyOn}T12:00:00Z`) }}</span
       >
-      <span v-else class="care">History not taken yet: an empty file says nothing</span>
+      <span v-else class="care">{{ t('historyNotTakenYet') }}</span>
       <button
         v-if="!readOnly && file.athlete.historyOn !== practice.today"
         type="button"
         class="link small"
         @click="store.set({ historyOn: practice.today })"
       >
-        taken today
+        {{ t('takenToday') }}
       </button>
     </p>
     <p v-if="sorted.length === 0 && writing === null" class="soft">
-      Nothing on file. Operations, injuries, joints, spine, nerves, skin: what is written here limits what the plan may do.
+      {{ t('nothingFileOperationsInjuries') }}
     </p>
     <p v-if="problem" class="wrong" role="alert">{{ problem.message }}</p>
     <ConditionForm v-if="writing === 'new'" :condition="null" @done="writing = null" />
@@ -55,36 +56,36 @@ const sorted = computed(() => [...props.file.conditions].sort((a, b) => Number(a
               {{
                 conditionFacts(condition.code).surgery
                   ? condition.surgeryOn
-                    ? `operated ${condition.surgeryOn}`
-                    : 'date not known'
+                    ? t('operated', { surgeryOn: condition.surgeryOn })
+                    : t('dateNotKnown')
                   : condition.onset
-                    ? `since ${condition.onset}`
-                    : 'onset not known'
-              }}<template v-if="condition.resolvedOn"> · over since {{ condition.resolvedOn }}</template
+                    ? t('since3', { onset: condition.onset })
+                    : t('onsetNotKnown')
+              }}<template v-if="condition.resolvedOn"> {{ t('overSince2', { resolvedOn: condition.resolvedOn }) }}</template
               ><template v-if="condition.words"> · {{ condition.words }}</template>
             </p>
             <p v-if="condition.clearance" class="small">
-              <span class="soft">Cleared by</span> {{ condition.clearance.by }}, {{ condition.clearance.on
+              <span class="soft">{{ t('clearedBy') }}</span> {{ condition.clearance.by }}, {{ condition.clearance.on
               }}<template v-if="condition.clearance.text">: “{{ condition.clearance.text }}”</template>
             </p>
-            <p v-else-if="conditionFacts(condition.code).surgery" class="small care">No clearance on file</p>
+            <p v-else-if="conditionFacts(condition.code).surgery" class="small care">{{ t('noClearanceFile') }}</p>
           </div>
           <span v-if="!readOnly" class="choices"
             ><button
               type="button"
               class="link small"
-              :aria-label="`Change ${conditionWords(condition, practice.today)}`"
+              :aria-label="t('change2', { condition: conditionWords(condition, practice.today) })"
               @click="writing = condition"
             >
-              change</button
+              {{ t('change') }}</button
             ><button
               type="button"
               class="link small"
-              :aria-label="`Entered by mistake: ${conditionWords(condition, practice.today)}`"
+              :aria-label="t('enteredByMistake', { condition: conditionWords(condition, practice.today) })"
               :disabled="busy"
               @click="run(() => store.withdrawCondition(condition))"
             >
-              entered by mistake
+              {{ t('enteredMistake') }}
             </button></span
           >
         </template>

@@ -2,15 +2,16 @@
 import { LIMITS, type Athlete, type Contact } from '@pace-bend/core/record';
 import { useAthlete } from '../../stores/athlete.ts';
 import TextInput from '../../parts/TextInput.vue';
+import { t } from '../../words/athlete.ts';
 
 /** Who to call. A line is kept once it has a name. */
 const props = defineProps<{ athlete: Athlete; readOnly: boolean }>();
 const store = useAthlete();
 const COLUMNS = [
-  { id: 'name', label: 'Name' },
-  { id: 'role', label: 'Who' },
-  { id: 'phone', label: 'Phone' },
-  { id: 'email', label: 'E-mail' },
+  { id: 'name', label: t('name') },
+  { id: 'role', label: t('who') },
+  { id: 'phone', label: t('phone') },
+  { id: 'email', label: t('eMail') },
 ] as const;
 const BLANK: Contact = { name: '', role: '', phone: '', email: '' };
 /** The last line is empty, to be written into. */
@@ -26,12 +27,14 @@ function type(index: number, column: keyof Contact, text: string): void {
 </script>
 
 <template>
-  <section class="card fields" aria-label="Contacts">
-    <h2>Contacts</h2>
-    <p v-if="readOnly && athlete.contacts.length === 0" class="soft">None.</p>
+  <section class="card fields" :aria-label="t('contacts')">
+    <h2>{{ t('contacts') }}</h2>
+    <p v-if="readOnly && athlete.contacts.length === 0" class="soft">{{ t('none') }}</p>
     <table>
       <caption class="sr-only">
-        Contacts
+        {{
+          t('contacts')
+        }}
       </caption>
       <thead>
         <tr>
@@ -42,7 +45,7 @@ function type(index: number, column: keyof Contact, text: string): void {
         <tr v-for="(contact, i) in lines()" :key="i">
           <td v-for="column in COLUMNS" :key="column.id">
             <TextInput
-              :aria-label="`${column.label}, contact ${i + 1}`"
+              :aria-label="t('contact', { label: column.label, what: i + 1 })"
               :model-value="contact[column.id]"
               :maxlength="LIMITS.lineLength"
               :readonly="readOnly"

@@ -14,6 +14,7 @@ import ProblemNote from '../../parts/ProblemNote.vue';
 import TextInput from '../../parts/TextInput.vue';
 import { useAction } from '../../parts/useAction.ts';
 import { useForm } from '../../parts/useForm.ts';
+import { t } from '../../words/athlete.ts';
 
 /** Erasing somebody on their wish: their copy first, what has to stay and where they still stand, then their name. */
 const props = defineProps<{ athlete: Athlete }>();
@@ -41,8 +42,13 @@ const form = ref<HTMLFormElement | null>(null);
 const { wrong, isSound } = useForm(
   () =>
     Joi.object({
-      copy: Joi.boolean().valid(true).messages({ 'any.only': 'Export their record first, or say that they want no copy.' }),
-      confirm: Joi.string().trim().valid(props.athlete.name).messages({ '*': 'Type the name exactly as it stands above.' }),
+      copy: Joi.boolean()
+        .valid(true)
+        .messages({ 'any.only': t('exportTheirRecordFirst') }),
+      confirm: Joi.string()
+        .trim()
+        .valid(props.athlete.name)
+        .messages({ '*': t('typeNameExactlyStands') }),
     }),
   () => ({ copy: exported.value || unwanted.value, confirm: confirm.value }),
 );
@@ -52,43 +58,44 @@ const kinds = computed(() =>
 
 async function erase(): Promise<void> {
   if (!isSound(form.value)) return;
-  const copy = exported.value ? 'handed over' : 'not wanted';
+  const copy = exported.value ? t('handedOver') : t('notWanted');
   if (await run(() => api('DELETE', `/athletes/${props.athlete.id}`, { confirm: confirm.value.trim(), copy }))) await router.push('/squad');
 }
 </script>
 
 <template>
   <ProblemNote v-if="problem && !erasing" :problem="problem" :retry="load" />
-  <p v-else-if="!erasing" class="soft" role="status">Reading …</p>
-  <form v-else ref="form" class="fields" novalidate aria-label="Erase this athlete" @submit.prevent="erase">
-    <h3>1. Their copy</h3>
+  <p v-else-if="!erasing" class="soft" role="status">{{ t('reading') }}</p>
+  <form v-else ref="form" class="fields" novalidate :aria-label="t('eraseAthlete')" @submit.prevent="erase">
+    <h3>{{ t('n1TheirCopy') }}</h3>
     <p>
-      <a :href="`/api/athletes/${athlete.id}/record`" download="athlete-record.json" @click="exported = true"
-        >Export the record to hand over</a
-      >
-      <span v-if="exported" class="soft" role="status"> Exported</span>
+      <a :href="`/api/athletes/${athlete.id}/record`" download="athlete-record.json" @click="exported = true">{{
+        t('exportRecordHandOver')
+      }}</a>
+      <span v-if="exported" class="soft" role="status"> {{ t('exported') }}</span>
     </p>
-    <Checkbox v-model:checked="unwanted" :disabled="exported" :aria-invalid="wrong.copy ? 'true' : undefined">They want no copy</Checkbox>
+    <Checkbox v-model:checked="unwanted" :disabled="exported" :aria-invalid="wrong.copy ? 'true' : undefined">{{
+      t('theyWantNoCopy')
+    }}</Checkbox>
     <p v-if="wrong.copy" class="wrong" role="alert">{{ wrong.copy }}</p>
-    <h3>2. What goes, and what stays</h3>
+    <h3>{{ t('n2WhatGoesWhat') }}</h3>
     <template v-if="erasing.keptUntil">
       <p>
-        Until {{ dayWords(erasing.keptUntil) }} these have to stay ({{ erasing.reason }}): {{ kinds.join('; ') }}. They are put aside, out
-        of everybody’s sight, under Practice, Keeping. Everything else goes.
+        {{ t('untilTheseStayThey', { day: dayWords(erasing.keptUntil), reason: erasing.reason, kinds: kinds.join('; ') }) }}
       </p>
     </template>
-    <p v-else>Everything goes: file, visits, readings, plans, runs, notes.</p>
-    <p>It cannot be undone. Lines of the audit stay, which hold no content, and that somebody was erased.</p>
+    <p v-else>{{ t('everythingGoesFileVisits') }}</p>
+    <p>{{ t('cannotUndoneLinesAudit') }}</p>
     <p>{{ stillStandsIn(erasing.backups, dayWords) }}</p>
-    <h3>3. Their name</h3>
+    <h3>{{ t('n3TheirName') }}</h3>
     <div class="field">
-      <label for="erase-name">Type the name to erase: {{ athlete.name }}</label>
+      <label for="erase-name">{{ t('typeNameErase', { name: athlete.name }) }}</label>
       <TextInput id="erase-name" v-model="confirm" autocomplete="off" :aria-invalid="wrong.confirm ? 'true' : undefined" />
       <p v-if="wrong.confirm" class="wrong" role="alert">{{ wrong.confirm }}</p>
     </div>
     <ProblemNote v-if="problem" :problem="problem" />
     <div class="choices">
-      <Button danger html-type="submit" :disabled="busy">Erase for good</Button><Button @click="emit('keep')">Keep</Button>
+      <Button danger html-type="submit" :disabled="busy">{{ t('eraseGood') }}</Button><Button @click="emit('keep')">{{ t('keep') }}</Button>
     </div>
   </form>
 </template>

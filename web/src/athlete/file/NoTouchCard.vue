@@ -9,6 +9,7 @@ import { BODY_SIDES, REGION_CHOICES } from '../../parts/words.ts';
 import { useAthlete } from '../../stores/athlete.ts';
 import { usePractice } from '../../stores/practice.ts';
 import TextInput from '../../parts/TextInput.vue';
+import { t } from '../../words/athlete.ts';
 
 /** Areas the athlete does not want touched. The list grows; a wish that has changed is lifted. */
 defineProps<{ file: AthleteFile }>();
@@ -32,24 +33,24 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <section class="card fields" aria-label="Not to be touched">
-    <h2>Not to be touched</h2>
-    <p v-if="file.noTouch.length === 0" class="soft">Nothing named. Ask; the list may grow at any visit.</p>
+  <section class="card fields" :aria-label="t('notTouched')">
+    <h2>{{ t('notTouched') }}</h2>
+    <p v-if="file.noTouch.length === 0" class="soft">{{ t('nothingNamedAskList') }}</p>
     <ul class="plain">
       <li v-for="area in file.noTouch" :key="area.id">
         <span
           ><b>{{ placeWords(area.region, area.side) }}</b> {{ ' '
-          }}<span class="soft small">{{ area.words }} · since {{ practice.shortDate(area.since) }}</span></span
-        ><button type="button" class="link small" :disabled="busy" @click="run(() => store.liftNoTouch(area))">lift</button>
+          }}<span class="soft small">{{ t('since4', { words: area.words, shortDate: practice.shortDate(area.since) }) }}</span></span
+        ><button type="button" class="link small" :disabled="busy" @click="run(() => store.liftNoTouch(area))">{{ t('lift') }}</button>
       </li>
     </ul>
     <form class="add" @submit.prevent="add">
       <PickOne
-        label="Area not to be touched"
+        :label="t('areaNotTouched')"
         :value="region"
         :options="REGION_CHOICES"
         search
-        placeholder="Area"
+        :placeholder="t('area')"
         @change="
           (value) => {
             region = value;
@@ -57,7 +58,7 @@ async function add(): Promise<void> {
         "
       />
       <PickOne
-        label="Side of the area"
+        :label="t('sideArea')"
         :value="side"
         :options="BODY_SIDES"
         @change="
@@ -66,10 +67,10 @@ async function add(): Promise<void> {
           }
         "
       />
-      <TextInput v-model="words" aria-label="In their words" placeholder="In their words" :maxlength="LIMITS.aboutLength" />
-      <Button html-type="submit" :disabled="busy">Add</Button>
+      <TextInput v-model="words" :aria-label="t('theirWords')" :placeholder="t('theirWords')" :maxlength="LIMITS.aboutLength" />
+      <Button html-type="submit" :disabled="busy">{{ t('add') }}</Button>
     </form>
-    <p v-if="missing || problem" class="wrong" role="alert">{{ missing ? 'Choose the area first.' : problem!.message }}</p>
+    <p v-if="missing || problem" class="wrong" role="alert">{{ missing ? t('chooseAreaFirst') : problem!.message }}</p>
   </section>
 </template>
 

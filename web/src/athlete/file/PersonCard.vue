@@ -7,6 +7,7 @@ import { AVAILABILITY_WORDS } from '../../parts/words.ts';
 import { useAthlete } from '../../stores/athlete.ts';
 import { usePractice } from '../../stores/practice.ts';
 import FileField from './FileField.vue';
+import { t } from '../../words/athlete.ts';
 
 /** Who this is, in their sport and on the table. */
 defineProps<{ athlete: Athlete; squads: readonly string[]; readOnly: boolean }>();
@@ -14,36 +15,35 @@ const store = useAthlete();
 const practice = usePractice();
 
 const SEX = [
-  { value: 'female', label: 'women' },
-  { value: 'male', label: 'men' },
-  { value: 'none', label: 'women and men' },
+  { value: 'female', label: t('women') },
+  { value: 'male', label: t('men') },
+  { value: 'none', label: t('womenMen') },
 ] as const;
 const HANDED = [
-  { value: 'unknown', label: 'not known' },
-  { value: 'right', label: 'right' },
-  { value: 'left', label: 'left' },
-  { value: 'both', label: 'both' },
+  { value: 'unknown', label: t('notKnown') },
+  { value: 'right', label: t('right') },
+  { value: 'left', label: t('left') },
+  { value: 'both', label: t('both') },
 ] as const;
 const AVAILABILITY = (['full', 'limited', 'out'] as const).map((value) => ({ value, label: AVAILABILITY_WORDS[value] }));
 const PICKS = [
-  { id: 'referenceSex', label: 'Reference table', options: SEX },
-  { id: 'hand', label: 'Hand', options: HANDED },
-  { id: 'foot', label: 'Foot', options: HANDED },
+  { id: 'referenceSex', label: t('referenceTable'), options: SEX },
+  { id: 'hand', label: t('hand'), options: HANDED },
+  { id: 'foot', label: t('foot'), options: HANDED },
 ] as const;
-const nameWrong = (text: string) =>
-  text.trim() === '' ? 'A name is needed.' : text !== text.trim() ? 'No space before or after the name.' : null;
+const nameWrong = (text: string) => (text.trim() === '' ? t('nameNeeded') : text !== text.trim() ? t('noSpaceBeforeAfter') : null);
 const set = (fields: Partial<AthleteFields>) => store.set(fields);
 </script>
 
 <template>
-  <section class="card fields" aria-label="Person">
+  <section class="card fields" :aria-label="t('person')">
     <h2>
-      Person <span v-if="squads.length > 0" class="soft squads">{{ squads.join(', ') }}</span>
+      {{ t('person') }} <span v-if="squads.length > 0" class="soft squads">{{ squads.join(', ') }}</span>
     </h2>
     <div class="pair">
       <FileField
         id="file-name"
-        label="Name"
+        :label="t('name')"
         :value="athlete.name"
         :most="LIMITS.nameLength"
         :check="nameWrong"
@@ -52,7 +52,7 @@ const set = (fields: Partial<AthleteFields>) => store.set(fields);
       />
       <DayField
         id="file-birth"
-        label="Birth date"
+        :label="t('birthDate')"
         :value="athlete.birthDate"
         :check="(day) => checkBirthDate(day, practice.today)"
         :read-only="readOnly"
@@ -76,7 +76,7 @@ const set = (fields: Partial<AthleteFields>) => store.set(fields);
     <div class="pair">
       <FileField
         id="file-coach"
-        label="Coach"
+        :label="t('coach')"
         :value="athlete.coach"
         :most="LIMITS.lineLength"
         :read-only="readOnly"
@@ -85,16 +85,16 @@ const set = (fields: Partial<AthleteFields>) => store.set(fields);
     </div>
     <FileField
       id="file-about"
-      label="In one line"
+      :label="t('oneLine')"
       :value="athlete.about"
       :most="LIMITS.aboutLength"
       :read-only="readOnly"
-      placeholder="Build, story: stands beside the name"
+      :placeholder="t('buildStoryStandsBeside')"
       @change="(about) => set({ about })"
     />
     <div class="pair">
       <div class="field">
-        <span class="label" id="availability-label">Availability, as the coach sees it</span>
+        <span class="label" id="availability-label">{{ t('availabilityCoachSees') }}</span>
         <div class="choices" role="group" aria-labelledby="availability-label">
           <button
             v-for="each in AVAILABILITY"
@@ -112,17 +112,17 @@ const set = (fields: Partial<AthleteFields>) => store.set(fields);
       <DayField
         v-if="athlete.availability !== 'full'"
         id="file-until"
-        label="Until"
+        :label="t('until')"
         :value="athlete.availableUntil ?? ''"
         optional
         :read-only="readOnly"
-        placeholder="open"
+        :placeholder="t('open')"
         @day="(day) => set({ availableUntil: day === '' ? null : day })"
       />
     </div>
     <FileField
       id="file-preferences"
-      label="How they like to be worked with"
+      :label="t('howTheyLikeWorked')"
       :value="athlete.preferences"
       :most="LIMITS.textLength"
       :rows="2"

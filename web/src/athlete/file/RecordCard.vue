@@ -5,6 +5,7 @@ import type { Athlete } from '@pace-bend/core/record';
 import { useSession } from '../../stores/session.ts';
 import DayField from '../../parts/DayField.vue';
 import EraseForm from './EraseForm.vue';
+import { t } from '../../words/athlete.ts';
 
 /** The record as files that others can read, and erasing it for good. */
 const props = defineProps<{ athlete: Athlete }>();
@@ -22,29 +23,38 @@ const fhirHref = computed(() => {
 </script>
 
 <template>
-  <section v-if="session.may('GET', '/athletes/:id/record')" class="card fields" aria-label="Record">
-    <h2>Record</h2>
+  <section v-if="session.may('GET', '/athletes/:id/record')" class="card fields" :aria-label="t('record')">
+    <h2>{{ t('record') }}</h2>
     <div>
-      <h3><a :href="`/api/athletes/${athlete.id}/record`" download="athlete-record.json">Export the whole record (JSON)</a></h3>
-      <p class="soft">Everything that is kept about {{ athlete.name }}, table by table, with who read it and when.</p>
+      <h3>
+        <a :href="`/api/athletes/${athlete.id}/record`" download="athlete-record.json">{{ t('exportWholeRecordJson') }}</a>
+      </h3>
+      <p class="soft">{{ t('everythingKeptAboutTable', { name: athlete.name }) }}</p>
     </div>
     <div v-if="session.may('GET', '/athletes/:id/fhir')">
       <h3>
-        <span v-if="turned">Export for other health records (HL7 FHIR R4)</span
-        ><a v-else :href="fhirHref" download="athlete-fhir.json">Export for other health records (HL7 FHIR R4)</a>
+        <span v-if="turned">{{ t('exportOtherHealthRecords') }}</span><a v-else :href="fhirHref" download="athlete-fhir.json">{{
+          t('exportOtherHealthRecords')
+        }}</a>
       </h3>
       <p class="soft">
-        Visits, readings with their error, conditions, blocks done with their dose, goals, home work, check-ins. Left out: stop questions,
-        cautions, findings, notes, letters, loads, contacts, medication.
+        {{ t('visitsReadingsTheirError') }}
       </p>
       <div class="span">
-        <DayField id="fhir-from" label="Visits from" optional placeholder="the first" :value="from" @day="(day) => (from = day)" />
-        <DayField id="fhir-to" label="to" optional placeholder="the last" :value="to" @day="(day) => (to = day)" />
+        <DayField
+          id="fhir-from"
+          :label="t('visitsFrom')"
+          optional
+          :placeholder="t('theFirst')"
+          :value="from"
+          @day="(day) => (from = day)"
+        />
+        <DayField id="fhir-to" :label="t('to')" optional :placeholder="t('theLast')" :value="to" @day="(day) => (to = day)" />
       </div>
-      <p v-if="turned" class="wrong" role="alert">The first day is after the last one.</p>
+      <p v-if="turned" class="wrong" role="alert">{{ t('firstDayAfterLast') }}</p>
     </div>
     <div v-if="session.may('GET', '/athletes/:id/tables/:table')">
-      <h3>Export tables (CSV)</h3>
+      <h3>{{ t('exportTablesCsv') }}</h3>
       <p>
         <template v-for="(table, i) in RECORD_TABLES" :key="table.id"
           >{{ i > 0 ? ', ' : ''
@@ -54,12 +64,13 @@ const fhirHref = computed(() => {
         >
       </p>
       <p class="soft">
-        <a :href="`/api/athletes/${athlete.id}/tables`" download="athlete-tables.zip">Export all tables (ZIP)</a>, with what every column
-        says (datapackage.json). Left out: corrected and withdrawn readings, findings and check-ins; planned sessions.
+        <a :href="`/api/athletes/${athlete.id}/tables`" download="athlete-tables.zip">{{ t('exportAllTablesZip') }}</a>{{
+          t('whatEveryColumnSays')
+        }}
       </p>
     </div>
     <template v-if="session.may('DELETE', '/athletes/:id')">
-      <button v-if="!erasing" type="button" class="link" @click="erasing = true">Erase this athlete</button>
+      <button v-if="!erasing" type="button" class="link" @click="erasing = true">{{ t('eraseAthlete') }}</button>
       <EraseForm v-else :athlete="athlete" @keep="erasing = false" />
     </template>
   </section>

@@ -16,6 +16,7 @@ import { reportOf, type Reader } from './report.ts';
 import ReportChart from './ReportChart.vue';
 import { saveAsPdf } from '../../parts/pdf.ts';
 import { reportDocument } from './reportPdf.ts';
+import { t } from '../../words/athlete.ts';
 
 /** A season on paper: for the athlete all of it, for a coach availability and range without reasons; saved as a PDF as it is shown. */
 const props = defineProps<{ file: AthleteFile }>();
@@ -27,7 +28,7 @@ onMounted(async () => {
     season.value = await api<SeasonFile>('GET', `/athletes/${encodeURIComponent(props.file.athlete.id)}/season`);
   } catch (error) {
     if (!(error instanceof ApiProblem)) throw error;
-    unread.value = `Without the season: ${error.message}`;
+    unread.value = t('withoutSeason', { message: error.message });
   }
 });
 
@@ -68,10 +69,12 @@ async function save(): Promise<void> {
   busy.value = true;
   unsaved.value = '';
   const drawn = (svg: SVGSVGElement | null) => svg && standalone(svg, null);
-  const name = `${props.file.athlete.name} ${from.value} to ${to.value}${reader.value === 'coach' ? ', coach' : ''}`.replace(
-    /[^\p{L}\p{N} ,-]/gu,
-    '',
-  );
+  const name = t('to2', {
+    name: props.file.athlete.name,
+    value: from.value,
+    value2: to.value,
+    what: reader.value === 'coach' ? t('coach2') : '',
+  }).replace(/[^\p{L}\p{N} ,-]/gu, '');
   try {
     await saveAsPdf(
       reportDocument(report.value, {
@@ -81,7 +84,7 @@ async function save(): Promise<void> {
       name,
     );
   } catch (error) {
-    unsaved.value = `The report could not be made: ${error instanceof Error ? error.message : String(error)}`;
+    unsaved.value = t('reportCouldNotMade', { what: error instanceof Error ? error.message : String(error) });
   } finally {
     busy.value = false;
   }
@@ -92,26 +95,26 @@ async function save(): Promise<void> {
   <div class="report">
     <div class="bar">
       <PickOne
-        label="Report for"
+        :label="t('reportFor')"
         :value="reader"
         :options="[
-          { value: 'athlete', label: 'for the athlete: all of it' },
-          { value: 'coach', label: 'for a coach: availability and range' },
+          { value: 'athlete', label: t('athleteAll') },
+          { value: 'coach', label: t('coachAvailabilityRange') },
         ]"
         @change="(who) => (reader = who)"
       />
-      <DayField id="report-from" label="From" :value="from" @day="(day) => (from = day)" />
-      <DayField id="report-to" label="To" :value="to" @day="(day) => (to = day)" />
-      <Button type="primary" :loading="busy" :disabled="backward" @click="save">Save as PDF</Button>
+      <DayField id="report-from" :label="t('from')" :value="from" @day="(day) => (from = day)" />
+      <DayField id="report-to" :label="t('to3')" :value="to" @day="(day) => (to = day)" />
+      <Button type="primary" :loading="busy" :disabled="backward" @click="save">{{ t('savePdf') }}</Button>
     </div>
-    <p v-if="backward" class="wrong" role="alert">It ends on the day it begins, or later.</p>
+    <p v-if="backward" class="wrong" role="alert">{{ t('endsDayBeginsLater') }}</p>
     <p v-if="unread" class="soft small" role="status">{{ unread }}</p>
     <p v-if="unsaved" class="wrong" role="alert">{{ unsaved }}</p>
-    <article v-if="report" ref="sheet" class="card sheet on-paper" aria-label="Season report">
+    <article v-if="report" ref="sheet" class="card sheet on-paper" :aria-label="t('seasonReport')">
       <h2>{{ report.title }}</h2>
       <p class="soft">{{ report.about }}</p>
       <p v-for="sentence in report.sentences" :key="sentence">{{ sentence }}</p>
-      <p v-if="report.season.length > 0">Season: {{ report.season.join('; ') }}.</p>
+      <p v-if="report.season.length > 0">{{ t('season', { season: report.season.join('; ') }) }}</p>
       <section v-for="{ motion, sides } in report.motions" :key="motion.id" class="motion" :aria-label="motion.name">
         <div class="head">
           <div>
@@ -140,14 +143,14 @@ async function save(): Promise<void> {
               :what="`${motion.name}${side.side === 'midline' ? '' : ` ${side.side}`}`"
               :name="`${file.athlete.name} ${motion.name} ${side.side}`"
               :title="`${file.athlete.name}: ${motion.name}${side.side === 'midline' ? '' : `, ${side.side}`}`"
-              from="Rings: before work. Diamonds: after. The line is the level behind the readings, its band 95 in 100; dashed is the goal."
+              :from="t('ringsBeforeWorkDiamonds')"
               :svg="() => chartOf(motion.id, side.side)"
             />
           </div>
         </div>
       </section>
       <p v-if="report.motions.length > 0" class="small soft">
-        Rings: before work. Diamonds: after. The line is the level behind the readings, its band 95 in 100; dashed is the goal.
+        {{ t('ringsBeforeWorkDiamonds') }}
       </p>
     </article>
   </div>

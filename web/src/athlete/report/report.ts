@@ -5,6 +5,7 @@ import type { AthleteFile, SeasonFile } from '@pace-bend/core/record';
 import { laidOver, PHASE_NAMES } from '@pace-bend/core/season';
 import { goalWhyWords, SIDE_WORDS } from '../../parts/words.ts';
 import { seriesOf, type SideSeries } from '../../parts/series.ts';
+import { t } from '../../words/athlete.ts';
 
 /** For whom a report is: the athlete has all of it; a coach availability and range, and no reasons. */
 export type Reader = 'athlete' | 'coach';
@@ -45,7 +46,7 @@ export interface ReportFacts {
 }
 
 /** A report speaks to others: what is the therapist’s own is ours. */
-const ours = (words: string) => words.replaceAll('your error', 'our own error');
+const ours = (words: string) => words.replaceAll(t('yourError'), t('ourOwnError'));
 const sideName = (side: Side) => (side === 'midline' ? '' : `${SIDE_WORDS[side]}: `);
 
 /**
@@ -62,18 +63,20 @@ export function reportOf(facts: ReportFacts, reader: Reader): Report {
   const line = laidOver(season?.followed?.plan.blocks ?? [], season?.plan.blocks ?? []);
   const minutes = held.reduce((sum, visit) => sum + visit.minutes, 0);
   const sentences = [
-    `Availability today: ${facts.availability}.`,
+    t('availabilityToday', { availability: facts.availability }),
     held.length === 0
-      ? 'No visit in this time.'
-      : `${held.length} ${held.length === 1 ? 'visit' : 'visits'} in this time, ${minutes} minutes booked.`,
+      ? t('noVisitTime')
+      : t('timeMinutesBooked', { count: held.length, what: held.length === 1 ? t('visit') : t('visits2'), minutes }),
   ];
   const ahead = file.events.filter(({ onDate }) => onDate >= today).sort((a, b) => (a.onDate < b.onDate ? -1 : 1));
   if (ahead.length > 0)
     sentences.push(
-      `Ahead: ${ahead
-        .slice(0, 4)
-        .map(({ name, onDate }) => `${name}, ${dayWords(onDate)}`)
-        .join('; ')}.`,
+      t('ahead', {
+        what: ahead
+          .slice(0, 4)
+          .map(({ name, onDate }) => `${name}, ${dayWords(onDate)}`)
+          .join('; '),
+      }),
     );
   const motions = MOTIONS.flatMap((motion): ReportMotion[] => {
     const sides = seriesOf(motion, past, file.athlete, today, file.errors).map((series): ReportSide => {
@@ -81,32 +84,40 @@ export function reportOf(facts: ReportFacts, reader: Reader): Report {
       const before = series.points.filter((point) => point.before !== null);
       const latest = before.at(-1)!.before!;
       const words = [
-        `${formatValue(series.baseline, motion.unit, 1)} at first, ${formatValue(latest, motion.unit, 1)} now. ${ours(series.verdict)}.`,
+        t('firstNow', {
+          value: formatValue(series.baseline, motion.unit, 1),
+          value2: formatValue(latest, motion.unit, 1),
+          ours: ours(series.verdict),
+        }),
       ];
       if (goal) {
         const why = reader === 'athlete' ? goalWhyWords(goal) : '';
         words.push(
-          `Goal ${formatValue(goal.value, motion.unit, 1)}${goal.byDate ? ` by ${dayWords(goal.byDate)}` : ''}${why ? `, ${why}` : ''}.`,
+          t('goal3', {
+            value: formatValue(goal.value, motion.unit, 1),
+            what: goal.byDate ? ` ${t('by4', { day: dayWords(goal.byDate) })}` : '',
+            what2: why ? `, ${why}` : '',
+          }),
         );
         const standing = season
           ? goalStanding(goal, file.past, { blocks: line, rules: season.rules }, { errors: file.errors, today, dayOf })
           : null;
-        if (standing && reader === 'athlete') words.push(`It is ${standing.words}.`);
+        if (standing && reader === 'athlete') words.push(t('itIs', { words: standing.words }));
       }
       return { side: series.side, words: `${sideName(series.side)}${words.join(' ')}`, series, goal: goal?.value ?? null, latest };
     });
     return sides.length > 0 ? [{ motion, sides }] : [];
   });
-  if (motions.length === 0) sentences.push('Nothing was measured in this time.');
+  if (motions.length === 0) sentences.push(t('nothingMeasuredTime'));
   return {
-    title: `${file.athlete.name}: ${dayWords(from)} to ${dayWords(to)}`,
-    about: [facts.sport, facts.practice, `made ${dayWords(today)}`].filter((each) => each !== '').join(' · '),
+    title: t('to4', { name: file.athlete.name, day: dayWords(from), day2: dayWords(to) }),
+    about: [facts.sport, facts.practice, t('made', { day: dayWords(today) })].filter((each) => each !== '').join(' · '),
     sentences,
     season:
       reader === 'athlete'
         ? line
             .filter((block) => block.until >= from && block.from <= to)
-            .map((block) => `${PHASE_NAMES[block.phase]}, ${dayWords(block.from)} to ${dayWords(block.until)}`)
+            .map((block) => t('to5', { what: PHASE_NAMES[block.phase], day: dayWords(block.from), day2: dayWords(block.until) }))
         : [],
     motions,
   };

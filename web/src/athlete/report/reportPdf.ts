@@ -1,5 +1,6 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { Report } from './report.ts';
+import { t } from '../../words/athlete.ts';
 
 /** Drawings of a report, by motion and side, as files of their own; the figure by motion. */
 export interface ReportDrawings {
@@ -48,7 +49,7 @@ export function reportDocument(report: Report, drawings: ReportDrawings): TDocum
     defaultStyle: { font: 'Roboto', fontSize: 10, color: INK, lineHeight: 1.2 },
     styles: { title: { fontSize: 19, bold: true }, motion: { fontSize: 13, bold: true } },
     footer: (page, pages) => ({
-      text: `${report.title} · ${page} of ${pages}`,
+      text: t('of2', { title: report.title, page, pages }),
       alignment: 'center',
       color: SOFT,
       fontSize: 8,
@@ -58,12 +59,14 @@ export function reportDocument(report: Report, drawings: ReportDrawings): TDocum
       { text: report.title, style: 'title' },
       { text: report.about, color: SOFT, margin: [0, 2, 0, 8] },
       ...report.sentences.map((text): Content => ({ text, margin: [0, 0, 0, 3] })),
-      ...(report.season.length > 0 ? [{ text: `Season: ${report.season.join('; ')}.`, margin: [0, 0, 0, 3] } satisfies Content] : []),
+      ...(report.season.length > 0
+        ? [{ text: t('season', { season: report.season.join('; ') }), margin: [0, 0, 0, 3] } satisfies Content]
+        : []),
       ...motions,
       ...(report.motions.length > 0
         ? [
             {
-              text: 'Rings: before work. Diamonds: after. The line is the level behind the readings, its band 95 in 100; dashed is the goal.',
+              text: t('ringsBeforeWorkDiamonds'),
               color: SOFT,
               fontSize: 8,
               margin: [0, 10, 0, 0],

@@ -10,6 +10,7 @@ import { useShelf } from '../../stores/shelf.ts';
 import ComparisonDialog from './ComparisonDialog.vue';
 import { useComparisons } from './useComparisons.ts';
 import { amount } from './words.ts';
+import { t } from '../../words/athlete.ts';
 
 /** Two ways held against each other on this athlete: pairs of visits in an order drawn by lot, what each left, and what may be said of it. */
 const props = defineProps<{ athleteId: string; motion: Motion; side: Side; facts: ResponseFacts }>();
@@ -33,26 +34,35 @@ const shown = computed(() =>
 const runs = computed(() =>
   (comparisons.value ?? []).find((each) => isRunning(each, comparisonResult(each, props.facts, practice.dayOf).visits.length)),
 );
-const wayName = ({ ways }: Comparison, which: Which) => shelf.shelf.methods.get(ways[which === 'a' ? 0 : 1])?.name ?? 'a way that is gone';
+const wayName = ({ ways }: Comparison, which: Which) => shelf.shelf.methods.get(ways[which === 'a' ? 0 : 1])?.name ?? t('wayGone');
 
 /** What may be said: which leaves more only where so few of the orders that could have been drawn show as much. */
 function wordsOf(comparison: Comparison, { test, otherwise, differences }: ReturnType<typeof comparisonResult>): string {
   const dropped =
-    otherwise === 0 ? '' : ` ${otherwise} ${otherwise === 1 ? 'pair does' : 'pairs do'} not count: something else was done than was drawn.`;
-  if (!test) return `No pair is complete yet: what a visit left is read before the next one.${dropped}`;
+    otherwise === 0 ? '' : ` ${t('notCountSomethingElse', { otherwise, what: otherwise === 1 ? t('pairDoes') : t('pairsDo') })}`;
+  if (!test) return t('noPairCompleteYet', { dropped });
   const [more, less]: [Which, Which] = test.mean >= 0 ? ['a', 'b'] : ['b', 'a'];
   const pairs = `${differences.length} ${differences.length === 1 ? 'pair' : 'pairs'}`;
-  const orders = `${test.asFar} of the ${test.orders} orders that could have been drawn show as much`;
-  const lead = `${wayName(comparison, more)} left ${amount(Math.abs(test.mean), props.motion.unit)} more a visit than ${wayName(comparison, less)}`;
+  const orders = t('ordersCouldBeenDrawn', { asFar: test.asFar, orders: test.orders });
+  const lead = t('leftMoreVisitThan', {
+    wayName: wayName(comparison, more),
+    amount: amount(Math.abs(test.mean), props.motion.unit),
+    wayName2: wayName(comparison, less),
+  });
   return saysWhich(test)
-    ? `${lead}, in ${pairs}; ${orders}.${dropped}`
-    : `Not enough to say. In ${pairs} ${lead[0]!.toLowerCase()}${lead.slice(1)}, but ${orders}.${dropped}`;
+    ? t('in', { lead, pairs, orders, dropped })
+    : t('notEnoughSayBut', { pairs, what: lead[0]!.toLowerCase(), lead: lead.slice(1), orders, dropped });
 }
 function boundsWords({ comparison, result }: (typeof shown.value)[number]): string {
   const interval = result.test?.interval;
   if (!interval) return '';
   const signed = (value: number) => `${value < 0 ? '−' : '+'}${amount(Math.abs(value), props.motion.unit)}`;
-  return `What ${wayName(comparison, 'a')} leaves more lies between ${signed(interval.low)} and ${signed(interval.high)} with ${Math.floor(interval.level * 100)} in 100.`;
+  return t('whatLeavesMoreLies', {
+    wayName: wayName(comparison, 'a'),
+    signed: signed(interval.low),
+    signed2: signed(interval.high),
+    floor: Math.floor(interval.level * 100),
+  });
 }
 const planning = ref(false);
 async function keep(fields: ComparisonFields): Promise<void> {
@@ -62,29 +72,29 @@ const daysAgo = (day: string) => daysBetween(day, practice.today);
 </script>
 
 <template>
-  <section class="card" aria-label="Comparison of two ways">
-    <h2>Two ways, held against each other</h2>
+  <section class="card" :aria-label="t('comparisonTwoWays')">
+    <h2>{{ t('twoWaysHeldAgainst') }}</h2>
     <p v-if="problem" class="wrong small" role="alert">
-      {{ problem.message }} <button v-if="comparisons === null" type="button" class="link" @click="load">Try again</button>
+      {{ problem.message }} <button v-if="comparisons === null" type="button" class="link" @click="load">{{ t('tryAgain') }}</button>
     </p>
-    <p v-if="comparisons === null && !problem" class="soft" role="status">Reading …</p>
+    <p v-if="comparisons === null && !problem" class="soft" role="status">{{ t('reading') }}</p>
     <template v-if="comparisons !== null">
       <p v-if="shown.length === 0" class="soft">
-        None here yet. Pairs of visits, one in each way, in an order drawn by lot: what each leaves is read before the next visit.
+        {{ t('noneHereYetPairs') }}
       </p>
       <div v-for="each in shown" :key="each.comparison.id" class="one">
         <p>
-          <b>{{ wayName(each.comparison, 'a') }}</b> and <b>{{ wayName(each.comparison, 'b') }}</b>,
+          <b>{{ wayName(each.comparison, 'a') }}</b> {{ t('and') }} <b>{{ wayName(each.comparison, 'b') }}</b>,
           {{ shelf.entryOf(each.comparison.entryId).name }}:
           {{
             each.running
-              ? `visit ${each.result.visits.length} of ${each.comparison.pairs * 2} is done`
+              ? t('visitDone', { count: each.result.visits.length, what: each.comparison.pairs * 2 })
               : each.comparison.endedOn
-                ? 'ended early'
-                : 'done'
-          }}<span class="soft small">, begun {{ daysAgo(each.comparison.startedOn) }} days ago</span>
+                ? t('endedEarly')
+                : t('done2')
+          }}<span class="soft small">{{ t('begunDaysAgo', { daysAgo: daysAgo(each.comparison.startedOn) }) }}</span>
         </p>
-        <ol v-if="each.result.visits.length > 0" :aria-label="`Visits of the comparison, ${each.comparison.pairs} pairs`">
+        <ol v-if="each.result.visits.length > 0" :aria-label="t('visitsComparisonPairs', { pairs: each.comparison.pairs })">
           <li
             v-for="(visit, i) in each.result.visits"
             :key="visit.visitId"
@@ -94,22 +104,22 @@ const daysAgo = (day: string) => daysBetween(day, practice.today);
             <span>{{ wayName(each.comparison, visit.planned) }}</span>
             <span class="num">{{
               visit.did !== visit.planned
-                ? 'other way done'
+                ? t('otherWayDone')
                 : visit.kept === null
-                  ? 'not read yet'
+                  ? t('notReadYet')
                   : `${visit.kept < 0 ? '−' : '+'}${amount(Math.abs(visit.kept), motion.unit)}`
             }}</span>
           </li>
         </ol>
         <p role="status">{{ each.words }}</p>
         <p v-if="boundsWords(each)" class="small soft">{{ boundsWords(each) }}</p>
-        <p v-if="each.running" class="small soft">Which way comes next is said at the visit, in Plan.</p>
+        <p v-if="each.running" class="small soft">{{ t('whichWayComesNext') }}</p>
         <Button
           v-if="each.running && session.may('POST', '/athletes/:id/comparisons/:comparisonId/end')"
           size="small"
           :loading="busy"
           @click="end(each.comparison)"
-          >End it early</Button
+          >{{ t('endEarly') }}</Button
         >
       </div>
       <Button
@@ -117,10 +127,10 @@ const daysAgo = (day: string) => daysBetween(day, practice.today);
         size="small"
         :disabled="busy"
         @click="planning = true"
-        >Plan a comparison</Button
+        >{{ t('planComparison') }}</Button
       >
       <p v-else-if="shown.length === 0 && runs" class="small soft">
-        One runs on {{ motionOf(runs.motionId).name }}{{ runs.side === 'midline' ? '' : ` ${runs.side}` }}.
+        {{ t('oneRuns', { motionOf: motionOf(runs.motionId).name, what: runs.side === 'midline' ? '' : ` ${runs.side}` }) }}
       </p>
     </template>
     <ComparisonDialog

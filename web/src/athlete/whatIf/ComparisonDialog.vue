@@ -9,6 +9,7 @@ import PickOne from '../../parts/PickOne.vue';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
+import { t } from '../../words/athlete.ts';
 
 /** Plans a comparison: on which entry, of which two ways, over how many pairs of visits. The order is drawn when it is planned. */
 const props = defineProps<{ motion: Motion; side: Side; facts: ResponseFacts; busy: boolean; refused: string }>();
@@ -39,9 +40,11 @@ function pickEntry(id: string): void {
 const pairs = ref<number>(PAIRS.usual);
 const tried = ref(false);
 const wrong = computed(() => {
-  if (ways.value.length < 2) return 'This entry has one way alone: there is nothing to compare.';
-  if (first.value === second.value) return 'Two different ways are needed.';
-  return Number.isInteger(pairs.value) && pairs.value >= PAIRS.min && pairs.value <= PAIRS.max ? '' : `${PAIRS.min} to ${PAIRS.max} pairs.`;
+  if (ways.value.length < 2) return t('entryOneWayAlone');
+  if (first.value === second.value) return t('twoDifferentWaysNeeded');
+  return Number.isInteger(pairs.value) && pairs.value >= PAIRS.min && pairs.value <= PAIRS.max
+    ? ''
+    : t('toPairs', { min: PAIRS.min, max: PAIRS.max });
 });
 function keep(): void {
   tried.value = true;
@@ -57,49 +60,50 @@ function keep(): void {
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" title="Plan a comparison" :width="520">
+  <SheetDialog v-model:open="open" :title="t('planComparison')" :width="520">
     <p class="soft">
-      {{ motion.name }}{{ side === 'midline' ? '' : `, ${SIDE_WORDS[side].toLowerCase()}` }}. In each pair of visits both ways are done,
-      which first is drawn now and said visit by visit. Keep everything else the same in both.
+      {{ t('eachPairVisitsBoth', { name: motion.name, what: side === 'midline' ? '' : `, ${SIDE_WORDS[side].toLowerCase()}` }) }}
     </p>
-    <p v-if="entries.length === 0">No entry of the shelf works on this motion.</p>
+    <p v-if="entries.length === 0">{{ t('noEntryShelfWorks') }}</p>
     <Form v-else layout="vertical" novalidate @submit.prevent="keep">
-      <FormItem label="Entry"
+      <FormItem :label="t('entry')"
         ><PickOne
-          label="Entry"
+          :label="t('entry')"
           :value="entryId"
           :options="entries.map(({ id, name }) => ({ value: id, label: name }))"
           search
           @change="pickEntry"
       /></FormItem>
-      <FormItem label="One way"
+      <FormItem :label="t('oneWay')"
         ><PickOne
-          label="One way"
+          :label="t('oneWay')"
           :value="first"
           :options="ways.map(({ id, name }) => ({ value: id, label: name }))"
           @change="(id) => (first = id)"
       /></FormItem>
-      <FormItem label="The other"
+      <FormItem :label="t('theOther')"
         ><PickOne
-          label="The other"
+          :label="t('theOther')"
           :value="second"
           :options="ways.map(({ id, name }) => ({ value: id, label: name }))"
           @change="(id) => (second = id)"
       /></FormItem>
-      <FormItem label="Pairs of visits">
+      <FormItem :label="t('pairsVisits')">
         <NumberField
           :value="pairs"
-          label="Pairs of visits"
-          unit="pairs"
+          :label="t('pairsVisits')"
+          :unit="t('pairs')"
           :step="1"
           :wrong="tried && wrong !== ''"
           @change="(value) => (pairs = value)"
         />
-        <p class="small soft">With fewer than {{ PAIRS.min }} no outcome could be enough to say which leaves more.</p>
+        <p class="small soft">{{ t('fewerThanNoOutcome', { min: PAIRS.min }) }}</p>
       </FormItem>
       <p v-if="tried && wrong" class="wrong" role="alert">{{ wrong }}</p>
       <p v-if="refused" class="wrong" role="alert">{{ refused }}</p>
-      <div class="choices"><Button type="primary" html-type="submit" :loading="busy">Plan it and draw the order</Button></div>
+      <div class="choices">
+        <Button type="primary" html-type="submit" :loading="busy">{{ t('planDrawOrder') }}</Button>
+      </div>
     </Form>
   </SheetDialog>
 </template>

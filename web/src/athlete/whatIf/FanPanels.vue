@@ -6,6 +6,7 @@ import { FAN, type Outlook } from '@pace-bend/core/cycle';
 import { formatNumber } from '@pace-bend/core/measure';
 import { amount, chanceWords } from './words.ts';
 import { endDensity } from './density.ts';
+import { t } from '../../words/athlete.ts';
 
 /**
  * Schedules side by side on one axis: where the level may go, in bands that hold 50, 80 and 95 of 100 paths, with the line of the goal through
@@ -91,16 +92,20 @@ function gate(outlook: Outlook, part: 'reached' | 'missed' | 'all'): string {
 }
 const dateOf = (day: number) => DateTime.fromISO(props.today).plus({ days: day }).toFormat('d LLL');
 const describe = ({ title, outlook }: (typeof props.panels)[number]) => {
-  if (!outlook) return `${title}: being worked out`;
+  if (!outlook) return t('beingWorkedOut', { title });
   const last = outlook.fan.at(-1)!.levels;
-  const ends = `half of the paths end above ${amount(last[3]!, props.motion.unit)}, eight in ten between ${amount(last[1]!, props.motion.unit)} and ${amount(last[5]!, props.motion.unit)}`;
-  return `${title}: ${outlook.chance === null ? ends : `${chanceWords(outlook.chance)} in 100 paths reach the goal; ${ends}`}`;
+  const ends = t('halfPathsEndAbove', {
+    amount: amount(last[3]!, props.motion.unit),
+    amount2: amount(last[1]!, props.motion.unit),
+    amount3: amount(last[5]!, props.motion.unit),
+  });
+  return `${title}: ${outlook.chance === null ? ends : t('n100PathsReachGoal', { chance: chanceWords(outlook.chance), ends })}`;
 };
 const today = computed(() => props.panels.find(({ outlook }) => outlook)?.outlook?.fan[0]?.levels[3] ?? null);
 </script>
 
 <template>
-  <svg ref="drawing" class="fans" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="group" aria-label="Where the level may go">
+  <svg ref="drawing" class="fans" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="group" :aria-label="t('whereLevelMayGo')">
     <defs>
       <pattern id="away" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <line x1="0" y1="0" x2="0" y2="6" class="hatch" />
@@ -141,14 +146,14 @@ const today = computed(() => props.panels.find(({ outlook }) => outlook)?.outloo
         <line class="post" :x1="plot" :x2="plot" :y1="TOP" :y2="BOTTOM" />
       </template>
       <text v-else :x="plot / 2" :y="(TOP + BOTTOM) / 2" text-anchor="middle" class="waiting">
-        {{ working ? 'working …' : 'left off' }}
+        {{ working ? t('working') : t('leftOff') }}
       </text>
       <text class="date" x="0" :y="HEIGHT - 6">{{ dateOf(0) }}</text>
       <text class="date" :x="plot" :y="HEIGHT - 6" text-anchor="middle">{{ dateOf(end) }}</text>
     </g>
     <g v-if="goal !== null" class="goal">
       <line :x1="AXIS" :x2="WIDTH" :y1="yOf(goal)" :y2="yOf(goal)" />
-      <text :x="AXIS + 4" :y="yOf(goal) - 5">goal {{ amount(goal, motion.unit) }}</text>
+      <text :x="AXIS + 4" :y="yOf(goal) - 5">{{ t('goal4', { amount: amount(goal, motion.unit) }) }}</text>
     </g>
     <circle v-if="today !== null" class="now" :cx="AXIS" :cy="yOf(today)" r="4.5" />
   </svg>

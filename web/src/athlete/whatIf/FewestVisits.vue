@@ -5,6 +5,7 @@ import { fewestVisits, LIKELY } from '@pace-bend/core/forecast';
 import type { Said } from '../../workers/forecast.worker.ts';
 import { amount, chanceWords, rhythmWords } from './words.ts';
 import type { Motion } from '@pace-bend/core/body';
+import { t } from '../../words/athlete.ts';
 
 /** The chance of the goal by visits a week, and the first that is likely enough to plan with. */
 const props = defineProps<{
@@ -23,27 +24,40 @@ const words = (perWeek: number | null) => (perWeek === null ? null : rhythmWords
 </script>
 
 <template>
-  <section class="card" aria-label="Fewest visits">
-    <h2>Fewest visits</h2>
+  <section class="card" :aria-label="t('fewestVisits')">
+    <h2>{{ t('fewestVisits') }}</h2>
     <p>
-      <template v-if="withHome === null && without === null"
-        >Not even {{ rhythms.with.at(-1)!.perWeek }} a week with home work reach {{ amount(goal, motion.unit) }} by {{ date }} in
-        {{ LIKELY * 100 }} of 100 paths: another day or another goal.</template
-      >
+      <template v-if="withHome === null && without === null">{{
+        t('notEvenWeekHome', { with: rhythms.with.at(-1)!.perWeek, amount: amount(goal, motion.unit), date, what: LIKELY * 100 })
+      }}</template>
       <template v-else-if="without !== null && without === withHome"
-        ><b>{{ rhythmWords(without) }}</b> makes {{ amount(goal, motion.unit) }} by {{ date }} in at least {{ LIKELY * 100 }} of 100 paths,
-        with home work or without.</template
+        ><b>{{ rhythmWords(without) }}</b>
+        {{ t('makesLeast100Paths', { amount: amount(goal, motion.unit), date, what: LIKELY * 100 }) }}</template
       >
       <template v-else
-        ><b>{{ rhythmWords(withHome ?? without!) }}{{ withHome === null ? '' : ' with home work' }}</b> makes
-        {{ amount(goal, motion.unit) }} by {{ date }} in at least {{ LIKELY * 100 }} of 100 paths.
-        {{ without === null ? 'Without it, none of these does.' : `Without it, ${words(without)}.` }}</template
+        ><b>{{ rhythmWords(withHome ?? without!) }}{{ withHome === null ? '' : ` ${t('withHomeWork')}` }}</b>
+        {{
+          t('makesByInAt', {
+            amount: amount(goal, motion.unit),
+            date,
+            what: LIKELY * 100,
+            what2: without === null ? t('withoutNoneTheseDoes') : t('withoutIt', { words: words(without) }),
+          })
+        }}</template
       >
     </p>
     <svg
       viewBox="0 0 290 126"
       role="img"
-      :aria-label="`Chance by visits a week: ${rhythms.without.map((each, i) => `${each.perWeek}: ${chanceWords(each.chance)} in 100, with home work ${chanceWords(rhythms.with[i]!.chance)}`).join('; ')}`"
+      :aria-label="
+        t('chanceVisitsWeek', {
+          without: rhythms.without
+            .map((each, i) =>
+              t('n100HomeWork', { perWeek: each.perWeek, chance: chanceWords(each.chance), chance2: chanceWords(rhythms.with[i]!.chance) }),
+            )
+            .join('; '),
+        })
+      "
     >
       <g transform="translate(12 8)">
         <g v-for="(each, i) in rhythms.with" :key="each.perWeek" :transform="`translate(${i * STEP} 0)`">
@@ -59,15 +73,15 @@ const words = (perWeek: number | null) => (perWeek === null ? null : rhythmWords
         </g>
         <line x1="0" :x2="6 * STEP" :y1="at(LIKELY)" :y2="at(LIKELY)" class="mark" />
         <line x1="0" :x2="6 * STEP" :y1="HEIGHT" :y2="HEIGHT" class="floor" />
-        <text x="0" :y="at(LIKELY) - 4" class="said">{{ LIKELY * 100 }} in 100</text>
-        <text x="0" :y="HEIGHT + 32">visits a week</text>
+        <text x="0" :y="at(LIKELY) - 4" class="said">{{ t('in100', { what: LIKELY * 100 }) }}</text>
+        <text x="0" :y="HEIGHT + 32">{{ t('visitsWeek') }}</text>
       </g>
     </svg>
     <p class="small soft legend">
-      <span><span class="swatch" aria-hidden="true" /> with home work on {{ HOME_DAYS }} days</span>
-      <span><span class="dash" aria-hidden="true" /> without</span>
+      <span><span class="swatch" aria-hidden="true" /> {{ t('homeWorkDays', { homeDays: HOME_DAYS }) }}</span>
+      <span><span class="dash" aria-hidden="true" /> {{ t('without') }}</span>
     </p>
-    <p class="small soft">Each visit {{ like }}.</p>
+    <p class="small soft">{{ t('eachVisit', { like }) }}</p>
   </section>
 </template>
 

@@ -10,6 +10,7 @@ import PickOne from '../../parts/PickOne.vue';
 import SheetDialog from '../../parts/SheetDialog.vue';
 import { useShelf } from '../../stores/shelf.ts';
 import { amount } from './words.ts';
+import { t } from '../../words/athlete.ts';
 
 /** One schedule, changed field by field; kept as a whole or left as it was. */
 const props = defineProps<{ letter: string; schedule: Schedule; motion: Motion; lately: number; like: string; weeks: number }>();
@@ -67,26 +68,26 @@ function keep(): void {
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" :title="`Change ${letter}`" :width="460">
+  <SheetDialog v-model:open="open" :title="t('change3', { letter })" :width="460">
     <form class="fields" @submit.prevent="keep">
-      <label for="what-if-visits">Visits a week</label>
+      <label for="what-if-visits">{{ t('visitsAWeek') }}</label>
       <InputNumber id="what-if-visits" v-model:value="perWeek" :min="0" :max="SCHEDULE_LIMITS.perWeek" :step="0.5" />
-      <label for="what-if-way">Each visit</label>
+      <label for="what-if-way">{{ t('eachVisit2') }}</label>
       <PickOne
         input-id="what-if-way"
-        label="Each visit"
+        :label="t('eachVisit2')"
         :value="way"
         :options="[{ value: 'lately', label: like }, ...ways]"
         @change="(value) => (way = value)"
       />
       <template v-if="way !== 'lately'">
-        <label for="what-if-rounds">Rounds a side</label>
+        <label for="what-if-rounds">{{ t('roundsSide') }}</label>
         <InputNumber id="what-if-rounds" v-model:value="rounds" :min="1" :max="10" :precision="0" />
       </template>
-      <p class="small soft wide">Brings {{ amount(gain, motion.unit) }} where somebody answers as usual.</p>
-      <label for="what-if-home">Home work, days a week</label>
+      <p class="small soft wide">{{ t('bringsWhereSomebodyAnswers', { amount: amount(gain, motion.unit) }) }}</p>
+      <label for="what-if-home">{{ t('homeWorkDaysWeek') }}</label>
       <InputNumber id="what-if-home" v-model:value="homeDays" :min="0" :max="SCHEDULE_LIMITS.homeDays" :precision="0" />
-      <label for="what-if-start">Begins in, weeks</label>
+      <label for="what-if-start">{{ t('beginsWeeks') }}</label>
       <InputNumber
         id="what-if-start"
         v-model:value="startsInWeeks"
@@ -94,16 +95,16 @@ function keep(): void {
         :max="Math.min(weeks, SCHEDULE_LIMITS.startsInWeeks)"
         :precision="0"
       />
-      <label for="what-if-away">Away, weeks</label>
+      <label for="what-if-away">{{ t('awayWeeks') }}</label>
       <InputNumber id="what-if-away" v-model:value="awayWeeks" :min="0" :max="SCHEDULE_LIMITS.awayWeeks" :precision="0" />
       <template v-if="awayWeeks > 0">
-        <label for="what-if-from">From week</label>
+        <label for="what-if-from">{{ t('fromWeek') }}</label>
         <InputNumber id="what-if-from" v-model:value="awayFrom" :min="1" :max="Math.max(1, weeks)" :precision="0" />
-        <p class="small soft wide">Home work goes on while they are away.</p>
+        <p class="small soft wide">{{ t('homeWorkGoesWhile') }}</p>
       </template>
       <span class="choices wide">
-        <Button type="primary" html-type="submit">Keep {{ letter }}</Button>
-        <Button @click="open = false">Leave it</Button>
+        <Button type="primary" html-type="submit">{{ t('keep2', { letter }) }}</Button>
+        <Button @click="open = false">{{ t('leaveIt') }}</Button>
       </span>
     </form>
   </SheetDialog>

@@ -8,6 +8,7 @@ import { api } from '../../api/api.ts';
 import { useAction } from '../../parts/useAction.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useSession } from '../../stores/session.ts';
+import { t } from '../../words/athlete.ts';
 
 /** Keeps the chosen schedule as the rhythm of the athlete's season: its visits are drawn there, and the forecast goes by it. */
 const props = defineProps<{ athleteId: string; letter: string; schedule: Schedule }>();
@@ -35,9 +36,9 @@ const take = async () => {
 
 <template>
   <span v-if="session.may('PUT', '/athletes/:id/season')" class="take">
-    <Button :loading="busy" @click="take">Take {{ letter }} into the season</Button>
+    <Button :loading="busy" @click="take">{{ t('takeIntoSeason', { letter }) }}</Button>
     <span v-if="taken" class="small" role="status"
-      >Taken. <RouterLink :to="`/season?squad=everybody&athlete=${athleteId}`">See it on the weeks</RouterLink></span
+      >{{ t('taken') }} <RouterLink :to="`/season?squad=everybody&athlete=${athleteId}`">{{ t('seeWeeks') }}</RouterLink></span
     >
     <span v-if="problem" class="small wrong" role="alert">{{ problem.message }}</span>
   </span>

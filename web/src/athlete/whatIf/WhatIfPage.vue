@@ -24,6 +24,7 @@ import WhatIsKept from './WhatIsKept.vue';
 import WhichWay from './WhichWay.vue';
 import { amount, chanceWords, rhythmWords, scheduleWords } from './words.ts';
 import { useWindowKeys } from '../../parts/useWindowKeys.ts';
+import { t } from '../../words/athlete.ts';
 
 /** One motion and side ahead: what schedules come to by the day of the goal, side by side, and what is behind it. */
 const props = defineProps<{ file: AthleteFile }>();
@@ -63,14 +64,14 @@ const end = computed(() =>
 );
 /** Why it is not the goal's day, or nothing. */
 const endWhy = computed(() => {
-  if (!goal.value) return 'no goal yet: twelve weeks are looked at';
-  if (goalDays.value === null) return 'no day set: twelve weeks are looked at';
-  if (goalDays.value <= 0) return 'the day has passed: twelve weeks are looked at';
-  return goalDays.value > end.value ? `${SCHEDULE_LIMITS.weeks} weeks are looked at` : '';
+  if (!goal.value) return t('noGoalYetTwelve');
+  if (goalDays.value === null) return t('noDaySetTwelve');
+  if (goalDays.value <= 0) return t('dayPassedTwelveWeeks');
+  return goalDays.value > end.value ? t('weeksLooked', { weeks: SCHEDULE_LIMITS.weeks }) : '';
 });
 const endDate = computed(() => DateTime.fromISO(practice.today).plus({ days: end.value }).toFormat('d LLL'));
 /** What a visit of these schedules is like, where nothing else is said. */
-const like = computed(() => (spot.value?.rhythm.lately ? 'like those of late' : 'a usual one in full'));
+const like = computed(() => (spot.value?.rhythm.lately ? t('likeThoseLate') : t('usualOneFull')));
 
 /** What is on between today and the end; the drawing marks the days, the words below say what. */
 const events = computed(() =>
@@ -158,14 +159,17 @@ function step(at: number, up: boolean): void {
 
 const endWords = (outlook: Outlook) => {
   const levels = outlook.fan.at(-1)!.levels;
-  return { middle: amount(levels[3]!, motion.value!.unit), band: `${formatNumber(levels[1]!, 1)} to ${formatNumber(levels[5]!, 1)}` };
+  return {
+    middle: amount(levels[3]!, motion.value!.unit),
+    band: t('to6', { number: formatNumber(levels[1]!, 1), number2: formatNumber(levels[5]!, 1) }),
+  };
 };
 const half = ({ halfThereDay }: Outlook) =>
   halfThereDay === null
-    ? 'not by then'
+    ? t('notThen')
     : halfThereDay === 0
-      ? 'today'
-      : `by ${DateTime.fromISO(practice.today).plus({ days: halfThereDay }).toFormat('d LLL')}`;
+      ? t('today')
+      : t('by5', { fromISO: DateTime.fromISO(practice.today).plus({ days: halfThereDay }).toFormat('d LLL') });
 
 function onKey(event: KeyboardEvent): void {
   if (isTyping(event) || editing.value || schedules.value.length === 0) return;
@@ -184,34 +188,34 @@ useWindowKeys(onKey);
   <div class="what-if">
     <ProblemNote v-if="problem" :problem="problem" :retry="openAll" />
     <p v-else-if="state === 'failed'" class="card" role="alert">
-      The forecast could not be made: {{ failure }} <button type="button" class="link" @click="openAll">Try again</button>
+      {{ t('forecastCouldNotMade', { failure }) }} <button type="button" class="link" @click="openAll">{{ t('tryAgain') }}</button>
     </p>
     <p v-else-if="state !== 'ready'" class="card soft" role="status">
-      {{ state === 'reading' ? 'Reading the visits …' : `Learning from the visits … ${Math.round((share ?? 0) * 100)} %` }}
+      {{ state === 'reading' ? t('readingVisits') : t('learningFromVisits', { share: Math.round((share ?? 0) * 100) }) }}
     </p>
     <p v-else-if="spots.length === 0" class="card soft">
-      Nothing measured yet. After the first reading before work the forecast says what is usual; every visit makes it more their own.
+      {{ t('nothingMeasuredYetAfter') }}
     </p>
     <div v-else-if="spot && motion" class="columns">
-      <section class="card main" aria-label="What if">
+      <section class="card main" :aria-label="t('whatIf')">
         <header>
-          <PickOne label="Motion and side" :value="chosen" :options="options" search class="which" @change="choose" />
+          <PickOne :label="t('motionSide')" :value="chosen" :options="options" search class="which" @change="choose" />
           <p class="soft">
             <template v-if="goal"
-              >goal <b class="ink num">{{ amount(goal.value, motion.unit) }}</b>{{
-                goal.byDate ? ` by ${DateTime.fromISO(goal.byDate).toFormat('d LLL yyyy')}` : ''
+              >{{ t('goal5') }} <b class="ink num">{{ amount(goal.value, motion.unit) }}</b>{{
+                goal.byDate ? ` ${t('by5', { fromISO: DateTime.fromISO(goal.byDate).toFormat('d LLL yyyy') })}` : ''
               }}{{ endWhy ? '; ' : ' ' }}</template
             >{{ endWhy ? `${endWhy} ` : '' }}
             <RouterLink :to="{ path: `/athlete/${file.athlete.id}`, query: { motion: spot.motionId } }">{{
-              goal ? 'Change the goal' : 'Set a goal'
+              goal ? t('changeGoal') : t('setAGoal')
             }}</RouterLink>
           </p>
           <span class="end working" role="status"
             ><template v-if="share !== null"
-              ><progress :value="share" max="1" aria-label="Looking ahead" />
-              <button type="button" class="link" @click="cancel">Leave off</button></template
+              ><progress :value="share" max="1" :aria-label="t('lookingAhead')" />
+              <button type="button" class="link" @click="cancel">{{ t('leaveOff') }}</button></template
             ><template v-else-if="panels.some((each) => each.outlook === null)"
-              >Left off. <button type="button" class="link" @click="lookNow">Look again</button></template
+              >{{ t('leftOff2') }} <button type="button" class="link" @click="lookNow">{{ t('lookAgain') }}</button></template
             ></span
           >
         </header>
@@ -220,7 +224,7 @@ useWindowKeys(onKey);
             v-for="(panel, i) in panels"
             :key="panel.letter"
             role="group"
-            :aria-label="`Schedule ${panel.letter}`"
+            :aria-label="t('schedule', { letter: panel.letter })"
             class="head"
             :class="[`tone-${panel.letter}`, { active: i === active }]"
           >
@@ -229,7 +233,7 @@ useWindowKeys(onKey);
                 type="button"
                 class="letter"
                 :aria-pressed="i === active"
-                :title="`Choose ${panel.letter} (${i + 1})`"
+                :title="t('choose', { letter: panel.letter, what: i + 1 })"
                 @click="active = i"
               >
                 {{ panel.letter }}
@@ -239,7 +243,7 @@ useWindowKeys(onKey);
             <p class="small soft">{{ panel.words }}</p>
             <p class="chance">
               <template v-if="panel.outlook && panel.outlook.chance !== null"
-                ><b class="num">{{ chanceWords(panel.outlook.chance) }}</b> <span class="small">in 100</span></template
+                ><b class="num">{{ chanceWords(panel.outlook.chance) }}</b> <span class="small">{{ t('in1002') }}</span></template
               ><template v-else-if="panel.outlook"
                 ><b class="num middle-word">{{ endWords(panel.outlook).middle }}</b></template
               ><b v-else class="num soft">…</b>
@@ -247,20 +251,22 @@ useWindowKeys(onKey);
             <p class="acts">
               <Button
                 size="small"
-                :aria-label="`${panel.letter}: a visit a week fewer`"
+                :aria-label="t('visitWeekFewer', { letter: panel.letter })"
                 :disabled="schedules[i]!.perWeek === 0"
                 @click="step(i, false)"
                 >−</Button
               >
               <Button
                 size="small"
-                :aria-label="`${panel.letter}: a visit a week more`"
+                :aria-label="t('visitWeekMore', { letter: panel.letter })"
                 :disabled="schedules[i]!.perWeek >= SCHEDULE_LIMITS.perWeek"
                 @click="step(i, true)"
                 >+</Button
               >
-              <Button size="small" @click="edit(i)">Change {{ panel.letter }}</Button>
-              <Button v-if="panels.length > 1" size="small" :aria-label="`Take ${panel.letter} out`" @click="takeOut(i)">×</Button>
+              <Button size="small" @click="edit(i)">{{ t('change3', { letter: panel.letter }) }}</Button>
+              <Button v-if="panels.length > 1" size="small" :aria-label="t('takeOut', { letter: panel.letter })" @click="takeOut(i)"
+                >×</Button
+              >
             </p>
           </div>
         </div>
@@ -277,11 +283,11 @@ useWindowKeys(onKey);
           />
         </div>
         <div class="heads ends" :style="{ gridTemplateColumns: `repeat(${panels.length}, minmax(0, 1fr))` }">
-          <dl v-for="panel in panels" :key="panel.letter" :aria-label="`What ${panel.letter} comes to`">
+          <dl v-for="panel in panels" :key="panel.letter" :aria-label="t('whatComes', { letter: panel.letter })">
             <template v-if="panel.outlook">
               <div>
                 <dt>
-                  <b class="whose" aria-hidden="true">{{ panel.letter }} </b>ends at
+                  <b class="whose" aria-hidden="true">{{ panel.letter }} </b>{{ t('endsAt') }}
                 </dt>
                 <dd>
                   <b class="num">{{ endWords(panel.outlook).middle }}</b>
@@ -289,13 +295,13 @@ useWindowKeys(onKey);
                 </dd>
               </div>
               <div v-if="goal">
-                <dt>half are there</dt>
+                <dt>{{ t('halfThere') }}</dt>
                 <dd>
                   <b>{{ half(panel.outlook) }}</b>
                 </dd>
               </div>
               <div>
-                <dt>visits until then</dt>
+                <dt>{{ t('visitsUntilThen') }}</dt>
                 <dd>
                   <b class="num">{{ panel.outlook.visits }}</b>
                 </dd>
@@ -304,23 +310,25 @@ useWindowKeys(onKey);
           </dl>
         </div>
         <p v-if="events.length > 0" class="small soft">
-          Dashed lines:
-          {{ events.map(({ name, onDate }) => `${name} ${DateTime.fromISO(onDate).toFormat('d LLL')}`).join(', ') }}.
+          {{
+            t('dashedLines', {
+              events: events.map(({ name, onDate }) => `${name} ${DateTime.fromISO(onDate).toFormat('d LLL')}`).join(', '),
+            })
+          }}
         </p>
         <footer>
-          <Button v-if="schedules.length < LETTERS.length" @click="add">Add {{ LETTERS[schedules.length] }}</Button>
+          <Button v-if="schedules.length < LETTERS.length" @click="add">{{ t('add2', { what: LETTERS[schedules.length] }) }}</Button>
           <SavePictures
-            what="the fans"
+            :what="t('theFans')"
             :name="`${file.athlete.name} ${motion.name} ${practice.today}`"
-            :title="`${file.athlete.name}: ${motion.name}, what if`"
-            from="10 000 paths for each schedule; bands hold 50, 80 and 95 of 100."
+            :title="t('whatIf2', { name: file.athlete.name, name2: motion.name })"
+            :from="t('n10000PathsEachSchedule')"
             :svg="() => fans?.drawing ?? null"
           />
           <TakeIntoSeason :athlete-id="file.athlete.id" :letter="LETTERS[active]!" :schedule="schedules[active]!" />
-          <span class="small soft"
-            >10 000 paths each, the same for all schedules but for what is done; bands hold 50, 80 and 95 of 100. Keys:
-            {{ hintOf('pickSchedule') }} choose, {{ hintOf('fewerMore') }} visits, {{ hintOf('homeWork') }} home work.</span
-          >
+          <span class="small soft">{{
+            t('n10000PathsEach', { hintOf: hintOf('pickSchedule'), hintOf2: hintOf('fewerMore'), hintOf3: hintOf('homeWork') })
+          }}</span>
         </footer>
         <ScheduleDialog
           v-model:open="editing"
@@ -347,7 +355,7 @@ useWindowKeys(onKey);
           <ComparisonCard v-if="facts" :athlete-id="props.file.athlete.id" :motion="motion" :side="spot.side" :facts="facts" />
           <WhatIsKept :motion="motion" :said="said" :spot="spot" :like="like" />
         </template>
-        <p v-else-if="share !== null" class="card soft">Working it out …</p>
+        <p v-else-if="share !== null" class="card soft">{{ t('workingOut') }}</p>
       </div>
     </div>
   </div>

@@ -4,38 +4,46 @@ import type { Motion } from '@pace-bend/core/body';
 import { isSureOfWay, LEAST_WAY_VISITS, SURE_OF_WAY, type WayAnswer } from '@pace-bend/core/cycle';
 import { useShelf } from '../../stores/shelf.ts';
 import { amount, chanceWords } from './words.ts';
+import { t } from '../../words/athlete.ts';
 
 /** Which way of working gives this athlete most here: what each has brought, and how likely it is that none of the others brings more. */
 const props = defineProps<{ motion: Motion; ways: readonly WayAnswer[] }>();
 const shelf = useShelf();
 const nameOf = ({ methodId, madeFrom }: WayAnswer) =>
-  (shelf.shelf.methods.get(methodId) ?? (madeFrom === null ? undefined : shelf.shelf.methods.get(madeFrom)))?.name ?? 'a way that is gone';
+  (shelf.shelf.methods.get(methodId) ?? (madeFrom === null ? undefined : shelf.shelf.methods.get(madeFrom)))?.name ?? t('wayGone');
 const first = computed(() => props.ways[0]);
 const sure = computed(() => isSureOfWay(props.ways));
 </script>
 
 <template>
-  <section class="card" aria-label="Which way">
-    <h2>Which way</h2>
-    <p v-if="ways.length === 0" class="soft">No visit yet at which it was worked in one way alone and read before and after.</p>
+  <section class="card" :aria-label="t('whichWay')">
+    <h2>{{ t('whichWay') }}</h2>
+    <p v-if="ways.length === 0" class="soft">{{ t('noVisitYetWhich') }}</p>
     <p v-else-if="ways.length === 1" class="soft">
-      Only {{ nameOf(first!) }} so far: a visit in it brings {{ amount(first!.brings.middle, motion.unit) }}. Nothing to hold it against.
+      {{ t('onlyFarVisitBrings', { nameOf: nameOf(first!), amount: amount(first!.brings.middle, motion.unit) }) }}
     </p>
     <template v-else>
       <p v-if="sure">
-        <b>{{ nameOf(first!) }}</b> gives most here: {{ chanceWords(first!.best) }} in 100 that none of the others brings more.
+        <b>{{ nameOf(first!) }}</b> {{ t('givesMostHere100', { chance: chanceWords(first!.best) }) }}
       </p>
       <p v-else>
-        <b>Not enough to say.</b> {{ nameOf(first!) }} is ahead with {{ chanceWords(first!.best) }} in 100. It is said from
-        {{ Math.round(SURE_OF_WAY * 100) }} on, with {{ LEAST_WAY_VISITS }} visits in each of the two ahead.
+        <b>{{ t('notEnoughSay') }}</b>
+        {{
+          t('ahead100SaidFrom', {
+            nameOf: nameOf(first!),
+            chance: chanceWords(first!.best),
+            sureOfWay: Math.round(SURE_OF_WAY * 100),
+            leastWayVisits: LEAST_WAY_VISITS,
+          })
+        }}
       </p>
       <table>
         <thead>
           <tr>
-            <th scope="col">Way</th>
-            <th scope="col">Visits</th>
-            <th scope="col">A visit brings</th>
-            <th scope="col">Most</th>
+            <th scope="col">{{ t('way') }}</th>
+            <th scope="col">{{ t('visits') }}</th>
+            <th scope="col">{{ t('visitBrings') }}</th>
+            <th scope="col">{{ t('most') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -44,7 +52,9 @@ const sure = computed(() => isSureOfWay(props.ways));
             <td class="num">{{ way.visits }}</td>
             <td class="num">
               {{ amount(way.brings.middle, motion.unit) }}
-              <small class="soft">{{ amount(way.brings.low, motion.unit) }} to {{ amount(way.brings.high, motion.unit) }}</small>
+              <small class="soft">{{
+                t('to8', { amount: amount(way.brings.low, motion.unit), amount2: amount(way.brings.high, motion.unit) })
+              }}</small>
             </td>
             <td>
               <span class="bar" :class="{ sure: sure && way === first }"
@@ -57,8 +67,7 @@ const sure = computed(() => isSureOfWay(props.ways));
         </tbody>
       </table>
       <p class="soft small">
-        A visit as it was done here, in one way alone. What is kept of it is taken to be the same share in every way. Between the small
-        numbers lie eight in ten; the mark stands at {{ Math.round(SURE_OF_WAY * 100) }} in 100.
+        {{ t('visitDoneHereOne', { sureOfWay: Math.round(SURE_OF_WAY * 100) }) }}
       </p>
     </template>
   </section>

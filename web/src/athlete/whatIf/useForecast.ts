@@ -7,6 +7,7 @@ import { read } from '../../api/kept.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import type { ForecastAnswer, ForecastQuestion, Said, Spot } from '../../workers/forecast.worker.ts';
+import { t } from '../../words/athlete.ts';
 
 /** What is asked about one motion and side. */
 export interface Look {
@@ -65,7 +66,7 @@ export function useForecast() {
       share.value = 0;
       worker = new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' });
       worker.onmessage = ({ data }: MessageEvent<ForecastAnswer>) => hear(data);
-      worker.onerror = () => hear({ kind: 'failed', message: 'The forecast could not be started.' });
+      worker.onerror = () => hear({ kind: 'failed', message: t('forecastCouldNotStarted') });
       ask({ kind: 'learn', file, today: practice.today, zone: practice.zone, errors, items: shelf.items });
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;

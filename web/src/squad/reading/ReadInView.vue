@@ -12,6 +12,7 @@ import PickOne from '../../parts/PickOne.vue';
 import ProblemNote from '../../parts/ProblemNote.vue';
 import { usePractice } from '../../stores/practice.ts';
 import type { SquadAnswer, SquadQuestion } from './squad.worker.ts';
+import { t } from '../../words/squad.ts';
 
 /** Reads a squad in from a table: looked at first, column by column and row by row; then all of it, or nothing. */
 const practice = usePractice();
@@ -37,10 +38,7 @@ function begin(): void {
     busy.value = '';
     table.value = null;
     begin();
-    problem.value = new ApiProblem(
-      'not-read',
-      'The table could not be read: the part of the program that reads it failed. Nothing was written. Choose the file again, or save it as CSV first.',
-    );
+    problem.value = new ApiProblem('not-read', t('tableCouldNotRead'));
   };
   worker.onerror = failed;
   worker.onmessageerror = failed;
@@ -74,7 +72,7 @@ async function loadHere(): Promise<void> {
 /** A worker is sent plain data. */
 const plainSports = () => JSON.parse(JSON.stringify(practice.ownSports)) as SquadQuestion['ownSports'];
 const ask = (question: SquadQuestion) => {
-  busy.value = 'Reading …';
+  busy.value = t('reading');
   worker!.postMessage(question);
 };
 
@@ -83,12 +81,12 @@ async function take(file: File): Promise<void> {
   problem.value = null;
   table.value = null;
   if (file.size > MOST_BYTES) {
-    problem.value = new ApiProblem('too-large', `A table has ${MOST_BYTES / 1024 / 1024} MB at most. Nothing was read.`);
+    problem.value = new ApiProblem('too-large', t('tableMbMostNothing', { what: MOST_BYTES / 1024 / 1024 }));
     return;
   }
   fileName.value = file.name;
   ids = new Map();
-  busy.value = 'Reading …';
+  busy.value = t('reading');
   try {
     // Whether a birth date can be depends on the day it is in the practice.
     await practice.load();
@@ -112,13 +110,13 @@ const setColumn = (field: SquadField, column: string) =>
 const setOrder = (order: DateOrder) =>
   ask({ kind: 'again', columns: table.value!.columns, order, today: practice.today, ownSports: plainSports() });
 const ORDERS = [
-  { value: 'ymd', label: 'year month day' },
-  { value: 'dmy', label: 'day month year' },
-  { value: 'mdy', label: 'month day year' },
+  { value: 'ymd', label: t('yearMonthDay') },
+  { value: 'dmy', label: t('dayMonthYear') },
+  { value: 'mdy', label: t('monthDayYear') },
 ] as const;
 const columnChoices = computed(() => [
-  { value: 'none', label: 'not in the table' },
-  ...(table.value?.header ?? []).map((heading, i) => ({ value: String(i), label: heading || `column ${i + 1}` })),
+  { value: 'none', label: t('notTable') },
+  ...(table.value?.header ?? []).map((heading, i) => ({ value: String(i), label: heading || t('column', { what: i + 1 }) })),
 ]);
 
 const fresh = computed(() => (table.value?.rows ?? []).filter((row) => !here.value.has(personKey(row.name, row.birthDate))));
@@ -129,7 +127,7 @@ const mayGo = computed(() => fresh.value.length > 0 && !tooMany.value && (wrongR
 
 async function readIn(): Promise<void> {
   if (!mayGo.value) return;
-  busy.value = `Writing ${fresh.value.length} …`;
+  busy.value = t('writing', { count: fresh.value.length });
   problem.value = null;
   try {
     const rows = fresh.value.map(({ row, ...person }) => {
@@ -174,14 +172,14 @@ function cellOf(row: SquadRow, field: SquadField): string {
       return row[field];
   }
 }
-const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
+const DELIMITER_WORDS: Record<string, string> = { ',': t('commas'), ';': t('semicolons'), '\t': t('tabs'), '|': t('bars') };
 </script>
 
 <template>
   <div class="page">
     <header>
-      <h1>Import a squad</h1>
-      <RouterLink to="/squad">Back to the squad</RouterLink><span class="soft" role="status">{{ busy }}</span>
+      <h1>{{ t('importSquad') }}</h1>
+      <RouterLink to="/squad">{{ t('backSquad') }}</RouterLink><span class="soft" role="status">{{ busy }}</span>
     </header>
     <ProblemNote v-if="problem" :problem="problem"
       ><ul v-if="problem.errors.length > 1">
@@ -189,71 +187,82 @@ const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolon
       </ul></ProblemNote
     >
     <p v-if="added !== null" class="done" role="status">
-      {{ added }} {{ added === 1 ? 'athlete' : 'athletes' }} imported. <RouterLink to="/squad">To the squad</RouterLink>
+      {{ t('imported', { added, what: added === 1 ? t('athlete2') : t('athletes2') }) }}
+      <RouterLink to="/squad">{{ t('toTheSquad') }}</RouterLink>
     </p>
-    <section class="card fields" aria-label="Table">
+    <section class="card fields" :aria-label="t('table')">
       <div class="field">
-        <p>A table with one athlete a row, name and birth date at least (CSV; commas, semicolons or tabs)</p>
-        <FilePick label="Choose a table" accept=".csv,.tsv,.txt,text/csv" drop @pick="take" />
+        <p>{{ t('tableOneAthleteRow') }}</p>
+        <FilePick :label="t('chooseTable')" accept=".csv,.tsv,.txt,text/csv" drop @pick="take" />
       </div>
       <p v-if="table" class="soft small">
-        {{ fileName }}: {{ table.count }} {{ table.count === 1 ? 'row' : 'rows' }}, {{ DELIMITER_WORDS[table.delimiter] ?? 'one column' }},
-        {{ table.encoding }}. Nothing is written before you say so.
+        {{
+          t('nothingWrittenBeforeYou', {
+            fileName,
+            count: table.count,
+            what: table.count === 1 ? t('row2') : t('rows'),
+            what2: DELIMITER_WORDS[table.delimiter] ?? t('oneColumn'),
+            encoding: table.encoding,
+          })
+        }}
       </p>
     </section>
 
     <template v-if="table">
-      <section class="card" aria-label="Columns">
-        <h2>Columns</h2>
+      <section class="card" :aria-label="t('columns')">
+        <h2>{{ t('columns') }}</h2>
         <div class="columns">
           <div v-for="field in SQUAD_FIELDS" :key="field.id" class="field">
-            <label :for="`column-${field.id}`">{{ field.label }}<span v-if="field.required" class="soft"> needed</span></label>
+            <label :for="`column-${field.id}`"
+              >{{ field.label }}<span v-if="field.required" class="soft"> {{ t('needed') }}</span></label
+            >
             <PickOne
               :input-id="`column-${field.id}`"
-              :label="`Column for ${field.label}`"
+              :label="t('columnFor', { label: field.label })"
               :value="table.columns[field.id] === null ? 'none' : String(table.columns[field.id])"
               :options="columnChoices"
               @change="(column) => setColumn(field.id, column)"
             />
           </div>
           <div class="field">
-            <label for="date-order">Dates are written</label>
-            <PickOne input-id="date-order" label="Order of dates" :value="table.order" :options="ORDERS" @change="setOrder" />
+            <label for="date-order">{{ t('datesWritten') }}</label>
+            <PickOne input-id="date-order" :label="t('orderDates')" :value="table.order" :options="ORDERS" @change="setOrder" />
           </div>
         </div>
       </section>
 
-      <section class="card fields" aria-label="What will happen">
+      <section class="card fields" :aria-label="t('whatWillHappen')">
         <p>
-          <b class="num">{{ fresh.length }}</b> to be added<template v-if="known > 0"
-            >, <b class="num">{{ known }}</b> here already and left as they are</template
+          <b class="num">{{ fresh.length }}</b> {{ t('toBeAdded')
+          }}<template v-if="known > 0"
+            >, <b class="num">{{ known }}</b> {{ t('hereAlreadyLeftThey') }}</template
           ><template v-if="wrongRows > 0"
-            >, <b class="num care">{{ wrongRows }}</b> with something wrong</template
+            >, <b class="num care">{{ wrongRows }}</b> {{ t('somethingWrong') }}</template
           >.
         </p>
-        <p v-if="tooMany" class="wrong" role="alert">{{ LIMITS.importRows }} at most at once. Cut the table in parts.</p>
-        <Checkbox v-if="wrongRows > 0" v-model:checked="skipWrong">Leave the wrong rows out</Checkbox>
+        <p v-if="tooMany" class="wrong" role="alert">{{ t('mostOnceCutTable', { importRows: LIMITS.importRows }) }}</p>
+        <Checkbox v-if="wrongRows > 0" v-model:checked="skipWrong">{{ t('leaveWrongRowsOut') }}</Checkbox>
         <div>
-          <Button type="primary" size="large" :disabled="!mayGo" :loading="busy.startsWith('Writing')" @click="readIn"
-            >Import {{ fresh.length }}</Button
-          >
+          <Button type="primary" size="large" :disabled="!mayGo" :loading="busy.startsWith('Writing')" @click="readIn">{{
+            t('import2', { count: fresh.length })
+          }}</Button>
         </div>
       </section>
 
-      <section v-if="table.problems.length > 0" class="card" aria-label="Wrong rows">
-        <h2>Wrong rows</h2>
+      <section v-if="table.problems.length > 0" class="card" :aria-label="t('wrongRows')">
+        <h2>{{ t('wrongRows') }}</h2>
         <ul class="plain problems">
           <li v-for="(each, i) in table.problems.slice(0, 200)" :key="i">
-            <span class="num">row {{ each.row }}</span>
+            <span class="num">{{ t('row', { row: each.row }) }}</span>
             {{ ' ' }}<span class="soft">{{ SQUAD_FIELDS.find((field) => field.id === each.field)!.label }}</span> {{ each.message }}
           </li>
-          <li v-if="table.problems.length > 200" class="soft">and {{ table.problems.length - 200 }} more</li>
+          <li v-if="table.problems.length > 200" class="soft">{{ t('andMore2', { what: table.problems.length - 200 }) }}</li>
         </ul>
       </section>
 
-      <section v-if="fresh.length > 0" class="card" aria-label="As it will be written">
-        <h2>As it will be written</h2>
-        <DataTable label="Athletes to be added" :rows="fresh" :columns="PREVIEW" :row-key="(row) => row.row" />
+      <section v-if="fresh.length > 0" class="card" :aria-label="t('willWritten')">
+        <h2>{{ t('willWritten') }}</h2>
+        <DataTable :label="t('athletesAdded')" :rows="fresh" :columns="PREVIEW" :row-key="(row) => row.row" />
       </section>
     </template>
   </div>

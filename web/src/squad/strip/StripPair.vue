@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { formatValue } from '@pace-bend/core/measure';
 import type { StripCell } from '@pace-bend/core/record';
 import { arcPath, pointAt, shareOfFan, type FanGeometry } from '../../parts/fan.ts';
+import { t } from '../../words/squad.ts';
 
 /** The bend pair at its smallest: two fans, the reference, today's needles, and an arrow for a side that really changed. */
 const props = defineProps<{ cell: StripCell }>();
@@ -44,7 +45,7 @@ const label = computed(() =>
   [
     ...props.cell.comparison.sides.map(
       (each) =>
-        `${each.side} ${each.now ? formatValue(each.now.value, props.cell.comparison.motion.unit) : 'not read'}${each.short ? ', short' : ''}`,
+        `${each.side} ${each.now ? formatValue(each.now.value, props.cell.comparison.motion.unit) : t('notRead')}${each.short ? t('short') : ''}`,
     ),
     ...props.cell.changes.map(({ side, verdict }) => `${side} ${verdict.words}`),
   ].join('; '),

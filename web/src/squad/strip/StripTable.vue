@@ -4,6 +4,7 @@ import { formatNumber } from '@pace-bend/core/measure';
 import type { StripCell, StripOrder, StripRow } from '@pace-bend/core/record';
 import PosedFigure from '../../parts/PosedFigure.vue';
 import StripPair from './StripPair.vue';
+import { t } from '../../words/squad.ts';
 
 /** People down, motions across; a heading sorts by what stands under it. */
 const props = defineProps<{ motions: readonly Motion[]; rows: readonly StripRow[]; order: StripOrder }>();
@@ -18,13 +19,15 @@ const isOrder = (motionId: string) => typeof props.order === 'object' && props.o
   <table>
     <thead>
       <tr>
-        <th scope="col" class="who"><button type="button" class="head" @click="$emit('order', 'name')">Athlete</button></th>
+        <th scope="col" class="who">
+          <button type="button" class="head" @click="$emit('order', 'name')">{{ t('athlete') }}</button>
+        </th>
         <th v-for="motion in motions" :key="motion.id" scope="col" :aria-sort="isOrder(motion.id) ? 'descending' : undefined">
           <button
             type="button"
             class="head"
             :class="{ on: isOrder(motion.id) }"
-            :title="`${motion.name}, ${motion.testPosition}: shortest first`"
+            :title="t('shortestFirst', { name: motion.name, testPosition: motion.testPosition })"
             @click="$emit('order', { motionId: motion.id })"
           >
             <PosedFigure :motion="motion" :size="40" :shape="1.4" decorative /><span>{{ motion.name }}</span
@@ -43,7 +46,7 @@ const isOrder = (motionId: string) => typeof props.order === 'object' && props.o
             ><StripPair :cell="row.cells.get(motion.id)!" /><span class="values num" aria-hidden="true">{{
               valuesOf(row.cells.get(motion.id)!)
             }}</span></template
-          ><span v-else class="soft" aria-label="not read">·</span>
+          ><span v-else class="soft" :aria-label="t('notRead')">·</span>
         </td>
       </tr>
     </tbody>

@@ -9,6 +9,7 @@ import PickOne from '../../parts/PickOne.vue';
 import ProblemNote from '../../parts/ProblemNote.vue';
 import { usePractice } from '../../stores/practice.ts';
 import StripTable from './StripTable.vue';
+import { t } from '../../words/squad.ts';
 
 /** A squad's range at a glance: people down, motions across, small bend pairs where they meet, and what changed. */
 const practice = usePractice();
@@ -49,9 +50,9 @@ watch(squadId, () => {
 const strip = computed(() => (page.value ? stripOf(page.value, practice.dayOf, practice.ownSports) : null));
 const rows = computed(() => (strip.value ? sortStrip(strip.value.rows, order.value) : []));
 const ORDERS = [
-  { value: 'worst', label: 'stiffest first' },
-  { value: 'changed', label: 'most changed first' },
-  { value: 'name', label: 'by name' },
+  { value: 'worst', label: t('stiffestFirst') },
+  { value: 'changed', label: t('mostChangedFirst') },
+  { value: 'name', label: t('byName') },
 ] as const;
 const orderValue = computed(() => (typeof order.value === 'object' ? null : order.value));
 
@@ -77,18 +78,18 @@ const MOST_CHANGES = 12;
 <template>
   <div class="page">
     <header>
-      <h1>Range</h1>
+      <h1>{{ t('range') }}</h1>
       <PickOne
         v-if="squads && squads.length > 0 && squadId"
-        label="Squad"
+        :label="t('squad')"
         :value="squadId"
         :options="squads.map((squad) => ({ value: squad.id, label: squad.name }))"
         @change="(id) => router.replace({ query: { squad: id } })"
       />
       <PickOne
-        label="Order"
+        :label="t('order')"
         :value="orderValue"
-        placeholder="by one motion"
+        :placeholder="t('oneMotion')"
         :options="ORDERS"
         @change="
           (value) => {
@@ -96,16 +97,18 @@ const MOST_CHANGES = 12;
           }
         "
       />
-      <span class="end"><Button @click="router.push('/squad')">All athletes</Button></span>
+      <span class="end"
+        ><Button @click="router.push('/squad')">{{ t('allAthletes') }}</Button></span
+      >
     </header>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
     <p v-else-if="squads && squads.length === 0" class="soft">
-      There is no squad yet. Make one on the squad’s page, and its range stands here at a glance.
+      {{ t('thereNoSquadYet') }}
     </p>
     <template v-else-if="strip">
-      <section class="card changed" aria-label="What changed">
-        <h2>What changed</h2>
-        <p v-if="changes.length === 0" class="soft small">Nothing beyond the measuring error since the readings before.</p>
+      <section class="card changed" :aria-label="t('whatChanged')">
+        <h2>{{ t('whatChanged') }}</h2>
+        <p v-if="changes.length === 0" class="soft small">{{ t('nothingBeyondMeasuringError') }}</p>
         <ul v-else class="small">
           <li v-for="each in changes.slice(0, MOST_CHANGES)" :key="each.key">
             <RouterLink :to="{ path: `/athlete/${each.id}`, query: { motion: each.motion.id } }"
@@ -114,12 +117,12 @@ const MOST_CHANGES = 12;
             {{ each.motion.name.toLowerCase() }}{{ each.side === 'midline' ? '' : `, ${each.side}` }}
             <span :class="{ low: each.verdict.gain < 0 }">{{ each.verdict.words.split(',')[0] }}</span>
           </li>
-          <li v-if="changes.length > MOST_CHANGES" class="soft">and {{ changes.length - MOST_CHANGES }} more</li>
+          <li v-if="changes.length > MOST_CHANGES" class="soft">{{ t('andMore2', { what: changes.length - MOST_CHANGES }) }}</li>
         </ul>
       </section>
-      <section class="card strip" aria-label="Squad strip" tabindex="0">
-        <p v-if="rows.length === 0" class="soft empty">Nobody is in this squad yet.</p>
-        <p v-else-if="strip.motions.length === 0" class="soft empty">Nobody in this squad was measured yet.</p>
+      <section class="card strip" :aria-label="t('squadStrip')" tabindex="0">
+        <p v-if="rows.length === 0" class="soft empty">{{ t('nobodySquadYet') }}</p>
+        <p v-else-if="strip.motions.length === 0" class="soft empty">{{ t('nobodySquadMeasuredYet') }}</p>
         <StripTable
           v-else
           :motions="strip.motions"
@@ -133,18 +136,16 @@ const MOST_CHANGES = 12;
         />
       </section>
       <p class="legend small soft">
-        <span>needle: latest reading; clay when short</span
+        <span>{{ t('needleLatestReadingClay') }}</span><span
+          ><svg width="22" height="9" aria-hidden="true"><rect width="22" height="9" class="band" /></svg> {{ t('reference') }}</span
         ><span
-          ><svg width="22" height="9" aria-hidden="true"><rect width="22" height="9" class="band" /></svg> reference</span
+          ><svg width="12" height="9" aria-hidden="true"><path d="M1 9L6 1L11 9Z" class="up" /></svg> {{ t('realGainSinceReading') }}</span
         ><span
-          ><svg width="12" height="9" aria-hidden="true"><path d="M1 9L6 1L11 9Z" class="up" /></svg> a real gain since the reading
-          before</span
-        ><span
-          ><svg width="12" height="9" aria-hidden="true"><path d="M1 1L6 9L11 1Z" class="down" /></svg> a real loss</span
+          ><svg width="12" height="9" aria-hidden="true"><path d="M1 1L6 9L11 1Z" class="down" /></svg> {{ t('realLoss') }}</span
         >
       </p>
     </template>
-    <p v-else class="soft">Opening the squad …</p>
+    <p v-else class="soft">{{ t('openingSquad') }}</p>
   </div>
 </template>
 

@@ -17,6 +17,7 @@ import NotAsked from './NotAsked.vue';
 import StopQuestions from './StopQuestions.vue';
 import { isKey } from '../../parts/keys.ts';
 import { useWindowKeys } from '../../parts/useWindowKeys.ts';
+import { t } from '../../words/arrive.ts';
 
 /** Under a minute: what to look at first, what hurts, what changed, what may be touched, how long there is. */
 const visit = useVisit();
@@ -29,7 +30,7 @@ const minutesText = ref(String(file.value.visit.minutesAvailable));
 const { min, max } = LIMITS.visitMinutes;
 const minutesWrong = computed(() => {
   const minutes = Number(minutesText.value);
-  return Number.isInteger(minutes) && minutes >= min && minutes <= max ? null : `Whole minutes, ${min} to ${max}.`;
+  return Number.isInteger(minutes) && minutes >= min && minutes <= max ? null : t('wholeMinutes', { min, max });
 });
 const event = computed(() => file.value.nextEvent);
 const last = computed(() => file.value.lastArrival);
@@ -75,11 +76,11 @@ useWindowKeys(onKey);
     <div class="main">
       <StopNotice v-if="visit.stops.length > 0 && !visit.finished" at-arrive />
       <p v-if="last?.lookFirst" class="look">
-        <span class="soft">Look at first.</span> <b>{{ last.lookFirst }}</b> {{ ' '
-        }}<span class="soft small">left {{ practice.shortDate(last.startsAt) }}</span>
+        <span class="soft">{{ t('lookFirst') }}</span> <b>{{ last.lookFirst }}</b> {{ ' '
+        }}<span class="soft small">{{ t('left', { shortDate: practice.shortDate(last.startsAt) }) }}</span>
       </p>
       <p v-if="visit.toLookAt.length > 0" class="look">
-        <span class="soft">Look at this first.</span> {{ ' ' }}<b>{{ visit.toLookAt.map(({ words }) => words).join('; ') }}</b>
+        <span class="soft">{{ t('lookAtThisFirst') }}</span> {{ ' ' }}<b>{{ visit.toLookAt.map(({ words }) => words).join('; ') }}</b>
       </p>
       <ComplaintCard />
       <HomeAsked v-if="file.lastHome && !file.lastHome.askedBefore" />
@@ -89,13 +90,13 @@ useWindowKeys(onKey);
 
     <aside class="side">
       <section class="card">
-        <h2>Minutes available today</h2>
+        <h2>{{ t('minutesAvailableToday') }}</h2>
         <div class="minutes">
-          <Button :disabled="visit.finished" aria-label="−5: five minutes less" @click="less(-5)">−5</Button>
+          <Button :disabled="visit.finished" :aria-label="t('n5FiveMinutesLess')" @click="less(-5)">−5</Button>
           <input
             class="num"
             inputmode="numeric"
-            aria-label="Minutes available"
+            :aria-label="t('minutesAvailable')"
             :aria-invalid="minutesWrong ? 'true' : undefined"
             aria-describedby="minutes-wrong"
             :value="minutesText"
@@ -103,20 +104,22 @@ useWindowKeys(onKey);
             maxlength="4"
             @input="setMinutes(($event.target as HTMLInputElement).value)"
           />
-          <Button :disabled="visit.finished" aria-label="+5: five minutes more" @click="less(5)">+5</Button>
-          <span class="soft small">booked {{ file.visit.minutes }}<br />{{ practice.timeOfDay(file.visit.startsAt) }}</span>
+          <Button :disabled="visit.finished" :aria-label="t('n5FiveMinutesMore')" @click="less(5)">+5</Button>
+          <span class="soft small"
+            >{{ t('booked', { minutes: file.visit.minutes }) }}<br />{{ practice.timeOfDay(file.visit.startsAt) }}</span
+          >
         </div>
         <p v-if="minutesWrong" id="minutes-wrong" class="wrong" role="alert">{{ minutesWrong }}</p>
       </section>
-      <section class="card" aria-label="Consent">
-        <h2>May be touched today</h2>
+      <section class="card" :aria-label="t('consent')">
+        <h2>{{ t('mayTouchedToday') }}</h2>
         <p class="soft small">
           {{
             consent === null
               ? file.visit.consentWord
-                ? `Not asked, because: ${file.visit.consentWord}`
-                : 'Not asked yet'
-              : `${consent.length} of ${CONSENT_AREAS.length} areas agreed`
+                ? t('notAskedBecause', { consentWord: file.visit.consentWord })
+                : t('notAskedYet')
+              : t('areasAgreed', { count: consent.length, count2: CONSENT_AREAS.length })
           }}
         </p>
         <div class="choices">
@@ -133,28 +136,28 @@ useWindowKeys(onKey);
           </button>
         </div>
         <button v-if="last?.consent && !visit.finished" type="button" class="link" @click="sameAsLast">
-          Same as last time <span class="key">S</span>
+          {{ t('sameLastTime') }} <span class="key">{{ t('s') }}</span>
         </button>
         <NotAsked
           v-if="consent === null && file.visit.consentWord === '' && !visit.finished"
-          what="consent"
+          :what="t('consent2')"
           @keep="(word) => visit.setArrive({ consentWord: word })"
         />
-        <p v-if="noTouch.length > 0" class="care small">Never: {{ noTouch.join(', ') }}</p>
+        <p v-if="noTouch.length > 0" class="care small">{{ t('never', { noTouch: noTouch.join(', ') }) }}</p>
       </section>
       <section class="card">
-        <h2>Next event</h2>
+        <h2>{{ t('nextEvent') }}</h2>
         <p v-if="event">
           <span class="big num">{{ inDays(practice.daysUntil(event.onDate)) }}</span> {{ event.name }},
           {{ practice.shortDate(event.onDate) }}
         </p>
-        <p v-else class="soft">None in the calendar.</p>
+        <p v-else class="soft">{{ t('noneCalendar') }}</p>
         <p class="soft small">
           <template v-if="last"
-            >Last visit {{ practice.shortDate(last.startsAt) }}.
-            <RouterLink :to="`/athlete/${file.athlete.id}`">Range over the visits</RouterLink></template
+            >{{ t('lastVisit', { shortDate: practice.shortDate(last.startsAt) }) }}
+            <RouterLink :to="`/athlete/${file.athlete.id}`">{{ t('rangeOverVisits') }}</RouterLink></template
           >
-          <template v-else>First visit: today’s values become the baseline.</template>
+          <template v-else>{{ t('firstVisitTodaysValues') }}</template>
         </p>
       </section>
       <Button
@@ -163,7 +166,7 @@ useWindowKeys(onKey);
         block
         :disabled="visit.stops.length > 0 && !visit.finished"
         @click="router.push(`/visit/${visit.id}/measure`)"
-        >Measure</Button
+        >{{ t('measure') }}</Button
       >
     </aside>
   </div>

@@ -3,6 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import Input from 'ant-design-vue/es/input';
 import { nextTick, ref, useId } from 'vue';
 import { LIMITS, type ReadinessSetAside } from '@pace-bend/core/record';
+import { t } from '../../words/arrive.ts';
 
 /** Sets one reason or limit of the day aside, with the word why; or says that it was, by whom and why. */
 const props = defineProps<{ aside: ReadinessSetAside | null; may: boolean; what: string }>();
@@ -27,17 +28,17 @@ function keep(): void {
 </script>
 
 <template>
-  <span v-if="props.aside" class="small soft">set aside, {{ props.aside.by }}: {{ props.aside.reason }}</span>
-  <button v-else-if="props.may && !open" type="button" class="link small" :aria-label="`Set aside: ${what}`" @click="begin">
-    Set aside
+  <span v-if="props.aside" class="small soft">{{ t('setAside', { by: props.aside.by, reason: props.aside.reason }) }}</span>
+  <button v-else-if="props.may && !open" type="button" class="link small" :aria-label="t('setAside3', { what })" @click="begin">
+    {{ t('setAside2') }}
   </button>
-  <form v-if="open" class="word" :aria-label="`Set aside: ${what}`" @submit.prevent="keep">
-    <label :for="id" class="small">Set aside, because</label>
+  <form v-if="open" class="word" :aria-label="t('setAside3', { what })" @submit.prevent="keep">
+    <label :for="id" class="small">{{ t('setAsideBecause') }}</label>
     <Input :id="id" v-model:value="word" :maxlength="LIMITS.aboutLength" :status="short ? 'error' : ''" autocomplete="off" />
-    <p v-if="short" class="wrong" role="alert">A word why: it stands in the record.</p>
+    <p v-if="short" class="wrong" role="alert">{{ t('wordWhyStandsRecord') }}</p>
     <span class="choices"
-      ><Button html-type="submit" type="primary" size="small">Keep the word</Button
-      ><Button size="small" @click="open = false">Leave it</Button></span
+      ><Button html-type="submit" type="primary" size="small">{{ t('keepWord') }}</Button
+      ><Button size="small" @click="open = false">{{ t('leaveIt') }}</Button></span
     >
   </form>
 </template>

@@ -7,43 +7,44 @@ import { BODY_SIDES, REGION_CHOICES } from '../../parts/words.ts';
 import { useVisit } from '../../stores/visit.ts';
 import TextInput from '../../parts/TextInput.vue';
 import LongText from '../../parts/LongText.vue';
+import { t } from '../../words/arrive.ts';
 
 /** What hurts, where, how much; what changed; training behind and ahead. Last time's answers stand beside. */
 const visit = useVisit();
 const now = computed(() => visit.file!.visit);
 const last = computed(() => visit.file!.lastArrival);
 const lastPlace = computed(() => (last.value?.complaintRegion ? placeWords(last.value.complaintRegion, last.value.complaintSide) : ''));
-const REGIONS = [{ value: 'none', label: 'no place' } as const, ...REGION_CHOICES];
+const REGIONS = [{ value: 'none', label: t('noPlace') } as const, ...REGION_CHOICES];
 const LINES = [
-  { id: 'changed', label: 'What changed', placeholder: 'Since last time: injury, medication, seat, shoes', most: LIMITS.textLength },
-  { id: 'trainingSince', label: 'Training since', placeholder: 'What was done, how hard', most: LIMITS.aboutLength },
-  { id: 'trainingNext', label: 'Training next', placeholder: 'When, what', most: LIMITS.aboutLength },
+  { id: 'changed', label: t('whatChanged'), placeholder: t('sinceLastTimeInjury'), most: LIMITS.textLength },
+  { id: 'trainingSince', label: t('trainingSince'), placeholder: t('whatDoneHowHard'), most: LIMITS.aboutLength },
+  { id: 'trainingNext', label: t('trainingNext'), placeholder: t('whenWhat'), most: LIMITS.aboutLength },
 ] as const;
 </script>
 
 <template>
-  <section class="card complaint fields" aria-label="What brings them">
+  <section class="card complaint fields" :aria-label="t('whatBringsThem')">
     <div class="field">
-      <label for="complaint">What brings them today</label>
+      <label for="complaint">{{ t('whatBringsThemToday') }}</label>
       <LongText
         id="complaint"
         :model-value="now.complaint"
         :maxlength="LIMITS.complaintLength"
         :readonly="visit.finished"
         rows="2"
-        placeholder="In their words: where, when, since when"
+        :placeholder="t('theirWordsWhereWhen')"
         @input="visit.setArrive({ complaint: ($event.target as HTMLTextAreaElement).value })"
       />
-      <p v-if="last?.complaint" class="soft small">Last time: {{ last.complaint }}</p>
+      <p v-if="last?.complaint" class="soft small">{{ t('lastTime', { complaint: last.complaint }) }}</p>
     </div>
     <div class="place">
       <div class="field">
-        <span class="label">Place</span>
+        <span class="label">{{ t('place') }}</span>
         <span class="pickers">
           <PickOne
             :value="now.complaintRegion ?? 'none'"
             :options="REGIONS"
-            label="Place of the complaint"
+            :label="t('placeComplaint')"
             search
             :disabled="visit.finished"
             @change="(value) => visit.setArrive({ complaintRegion: value === 'none' ? null : (value as Region) })"
@@ -51,15 +52,15 @@ const LINES = [
           <PickOne
             :value="now.complaintSide ?? 'none'"
             :options="BODY_SIDES"
-            label="Side of the complaint"
+            :label="t('sideComplaint')"
             :disabled="visit.finished"
             @change="(value) => visit.setArrive({ complaintSide: value === 'none' ? null : (value as BodySide) })"
           />
         </span>
-        <p class="soft small">{{ lastPlace ? `Last time: ${lastPlace}` : '' }}</p>
+        <p class="soft small">{{ lastPlace ? t('lastTime2', { lastPlace }) : '' }}</p>
       </div>
       <div class="field">
-        <span id="score-label" class="label">How much, 0 to 10</span>
+        <span id="score-label" class="label">{{ t('howMuch010') }}</span>
         <span class="scores" role="group" aria-labelledby="score-label">
           <button
             v-for="score in 11"
@@ -73,7 +74,7 @@ const LINES = [
             {{ score - 1 }}
           </button>
         </span>
-        <p class="soft small">{{ last?.complaintScore != null ? `Last time: ${last.complaintScore}` : '' }}</p>
+        <p class="soft small">{{ last?.complaintScore != null ? t('lastTime3', { complaintScore: last.complaintScore }) : '' }}</p>
       </div>
     </div>
     <div class="lines">
@@ -87,7 +88,7 @@ const LINES = [
           :placeholder="line.placeholder"
           @input="visit.setArrive({ [line.id]: ($event.target as HTMLInputElement).value })"
         />
-        <p class="soft small">{{ last?.[line.id] ? `Last time: ${last[line.id]}` : '' }}</p>
+        <p class="soft small">{{ last?.[line.id] ? t('lastTime4', { what: last[line.id] }) : '' }}</p>
       </div>
     </div>
   </section>

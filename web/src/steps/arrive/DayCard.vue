@@ -14,6 +14,7 @@ import { usePractice } from '../../stores/practice.ts';
 import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';
 import AsideLine from './AsideLine.vue';
+import { t } from '../../words/arrive.ts';
 
 /** How they are today: their answers beside their own normal, what that holds back, and what is set aside. */
 const emit = defineEmits<{ minutes: [minutes: number] }>();
@@ -70,23 +71,26 @@ defineExpose({ takeIn, answer });
 </script>
 
 <template>
-  <section class="card day" aria-label="Today">
+  <section class="card day" :aria-label="t('today')">
     <header>
       <ReadinessMark :shape="today.verdict.word" :size="20" aria-hidden="true" />
-      <h2>{{ today.verdict.word === 'not known' ? 'Not known how they are' : `Today: ${today.verdict.word}` }}</h2>
-      <span class="soft small">{{ checkIn ? `answered ${practice.timeOfDay(checkIn.at)}, ${checkIn.by}` : 'not answered today' }}</span>
+      <h2>{{ today.verdict.word === 'not known' ? t('notKnownHowThey') : t('today2', { word: today.verdict.word }) }}</h2>
+      <span class="soft small">{{
+        checkIn ? t('answered', { timeOfDay: practice.timeOfDay(checkIn.at), by: checkIn.by }) : t('notAnsweredToday')
+      }}</span>
       <span class="acts">
         <Button :disabled="visit.finished" @click="answer"
-          >{{ checkIn ? 'Correct answers' : 'Enter answers' }} <span class="key">D</span></Button
+          >{{ checkIn ? t('correctAnswers') : t('enterAnswers') }} <span class="key">{{ t('d') }}</span></Button
         >
         <Button :type="kept && !changed ? 'default' : 'primary'" :disabled="visit.finished" @click="takeIn"
-          >{{ kept && !changed ? 'Applied' : 'Apply it' }} <span class="key">T</span></Button
+          >{{ kept && !changed ? t('applied') : t('applyIt') }} <span class="key">{{ t('t') }}</span></Button
         >
       </span>
     </header>
     <p v-if="today.verdict.missing.length > 0" class="soft small">
-      Not known: {{ today.verdict.missing.join(', ') }}.<template v-if="today.told.sum.normal.kind === 'not-known'">
-        {{ ' ' }}{{ today.told.sum.normal.missing }} more answers make an own normal.</template
+      {{ t('notKnown', { missing: today.verdict.missing.join(', ') })
+      }}<template v-if="today.told.sum.normal.kind === 'not-known'">
+        {{ ' ' }}{{ t('moreAnswersMakeOwn', { missing: today.told.sum.normal.missing }) }}</template
       >
     </p>
     <div v-if="checkIn" class="values">
@@ -96,16 +100,15 @@ defineExpose({ takeIn, answer });
         <OwnNormal :off="each.off" :known="each.normal.kind === 'known'" :label="said(each)" />
       </div>
     </div>
-    <ul v-if="today.verdict.reasons.length > 0" class="plain reasons" aria-label="Reasons">
+    <ul v-if="today.verdict.reasons.length > 0" class="plain reasons" :aria-label="t('reasons')">
       <li v-for="reason in today.verdict.reasons" :key="reason.ruleId" :class="{ aside: asideOf(reason.ruleId) }">
-        <span class="weight num" :title="'Weighs so much: from 1 a day to ease, from 3 one to hold'">{{
-          formatNumber(reason.weight)
-        }}</span>
+        <span class="weight num" :title="t('weighsMuchFrom1')">{{ formatNumber(reason.weight) }}</span>
         <span
-          ><b>{{ reason.reason }}</b> <span class="soft small">until {{ reason.until }}</span
-          ><span v-if="limitWords(reason.limits, '°').length > 0" class="small limits">{{
-            limitWords(reason.limits, '°').join(', ')
-          }}</span></span
+          ><b>{{ reason.reason }}</b> <span class="soft small">{{ t('until', { until: reason.until }) }}</span><span
+            v-if="limitWords(reason.limits, '°').length > 0"
+            class="small limits"
+            >{{ limitWords(reason.limits, '°').join(', ') }}</span
+          ></span
         >
         <AsideLine
           :aside="asideOf(reason.ruleId)"
@@ -115,7 +118,7 @@ defineExpose({ takeIn, answer });
         />
       </li>
     </ul>
-    <ul v-if="others.length > 0" class="plain reasons" aria-label="What it holds back">
+    <ul v-if="others.length > 0" class="plain reasons" :aria-label="t('whatHoldsBack')">
       <li v-for="limit in others" :key="limit.id" :class="{ aside: asideOf(limit.id) }">
         <span class="weight" aria-hidden="true">·</span>
         <span
@@ -125,26 +128,30 @@ defineExpose({ takeIn, answer });
       </li>
     </ul>
     <p v-if="today.trained.length > 0" class="small">
-      <span class="soft">Trained yesterday:</span>
+      <span class="soft">{{ t('trainedYesterday') }}</span>
       {{
         today.trained
-          .map(
-            (each) => `${each.name.toLowerCase()} ${each.minutes} min${each.exertion === null ? '' : ` at ${formatNumber(each.exertion)}`}`,
+          .map((each) =>
+            t('min', {
+              name: each.name.toLowerCase(),
+              minutes: each.minutes,
+              what: each.exertion === null ? '' : ` ${t('at', { number: formatNumber(each.exertion) })}`,
+            }),
           )
           .join(', ')
       }}
     </p>
     <p v-if="shorter && !visit.finished" class="small">
-      A day to {{ today.effective.word }}: about {{ today.minutes }} of {{ file.visit.minutesAvailable }} minutes.
-      <button type="button" class="link" @click="emit('minutes', today.minutes)">Use {{ today.minutes }} minutes</button>
+      {{ t('dayAboutMinutes', { word: today.effective.word, minutes: today.minutes, minutesAvailable: file.visit.minutesAvailable }) }}
+      <button type="button" class="link" @click="emit('minutes', today.minutes)">{{ t('useMinutes', { minutes: today.minutes }) }}</button>
     </p>
-    <p v-if="changed" class="small care">Applied as “{{ kept!.word }}”; it stands differently now. Apply it again.</p>
-    <p class="soft small">Advice from what is known, by common practice. Whoever treats decides.</p>
+    <p v-if="changed" class="small care">{{ t('appliedStandsDifferentlyNow', { word: kept!.word }) }}</p>
+    <p class="soft small">{{ t('adviceFromWhatKnown') }}</p>
   </section>
-  <SheetDialog v-model:open="asking" :title="`Today’s answers of ${file.athlete.name}`" :width="600">
+  <SheetDialog v-model:open="asking" :title="t('todaysAnswers', { name: file.athlete.name })" :width="600">
     <form class="asked" @submit.prevent="keepAnswers">
       <QuestionList :answers="answers" :scale="file.readiness.scale" @change="(next) => (answers = next)" />
-      <Button type="primary" size="large" html-type="submit" :disabled="!hasAnswer(answers)">Keep the answers</Button>
+      <Button type="primary" size="large" html-type="submit" :disabled="!hasAnswer(answers)">{{ t('keepAnswers') }}</Button>
     </form>
   </SheetDialog>
 </template>

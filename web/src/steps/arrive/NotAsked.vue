@@ -3,6 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import Input from 'ant-design-vue/es/input';
 import { computed, nextTick, ref } from 'vue';
 import { LIMITS } from '@pace-bend/core/record';
+import { t } from '../../words/arrive.ts';
 
 /** Sets a question aside for today with a word: why it is not asked. The word is kept. */
 const props = defineProps<{ what: string; busy?: boolean }>();
@@ -25,14 +26,15 @@ function keep(): void {
 </script>
 
 <template>
-  <button v-if="!open" type="button" class="link small" @click="begin">Not asked today, because …</button>
-  <form v-else class="word" :aria-label="`Why not asked: ${props.what}`" @submit.prevent="keep">
-    <label :for="id" class="small">Not asked, because</label>
+  <button v-if="!open" type="button" class="link small" @click="begin">{{ t('notAskedTodayBecause') }}</button>
+  <form v-else class="word" :aria-label="t('whyNotAsked', { what: props.what })" @submit.prevent="keep">
+    <label :for="id" class="small">{{ t('notAskedBecause2') }}</label>
     <Input :id="id" v-model:value="word" :maxlength="LIMITS.aboutLength" :status="short ? 'error' : ''" autocomplete="off" />
-    <p v-if="short" class="wrong" role="alert">At least {{ LIMITS.reasonLength.min }} letters: they stand in the record.</p>
+    <p v-if="short" class="wrong" role="alert">{{ t('leastLettersTheyStand', { min: LIMITS.reasonLength.min }) }}</p>
     <div class="choices">
-      <Button html-type="submit" type="primary" :loading="busy ?? false">Keep the word</Button
-      ><Button @click="open = false">Leave it</Button>
+      <Button html-type="submit" type="primary" :loading="busy ?? false">{{ t('keepWord') }}</Button><Button @click="open = false">{{
+        t('leaveIt')
+      }}</Button>
     </div>
   </form>
 </template>

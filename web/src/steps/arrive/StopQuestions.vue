@@ -6,6 +6,7 @@ import { useAction } from '../../parts/useAction.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
 import NotAsked from './NotAsked.vue';
+import { t } from '../../words/arrive.ts';
 
 /** Stop-and-refer questions, answered by exception: one key when all is well. Every set of answers is kept. */
 const visit = useVisit();
@@ -18,12 +19,12 @@ const raised = computed(() => STOP_QUESTIONS.filter((question) => ['yes', 'unsur
 const aside = computed(() => visit.file!.answers.at(-1)?.notAsked ?? null);
 const words = computed(() =>
   aside.value !== null
-    ? 'Set aside'
+    ? t('setAside2')
     : last.value === null
-      ? 'Not asked yet'
+      ? t('notAskedYet')
       : raised.value.length === 0
-        ? 'None of these'
-        : `${raised.value.length} raised`,
+        ? t('noneThese')
+        : t('raised', { count: raised.value.length }),
 );
 
 const keep = (answers: Partial<Record<QuestionId, 'yes' | 'unsure'>>) => (visit.finished ? undefined : run(() => visit.answer(answers)));
@@ -42,16 +43,18 @@ defineExpose({ allWell: () => keep({}) });
 </script>
 
 <template>
-  <section class="card stop" aria-label="Stop and refer">
+  <section class="card stop" :aria-label="t('stopAndRefer')">
     <header>
-      <h2>Stop and refer?</h2>
+      <h2>{{ t('stopRefer') }}</h2>
       <span role="status" class="state" :class="{ raised: raised.length > 0, asked: last }">{{ words }}</span>
       <span v-if="last" class="soft small"
         >{{ practice.timeOfDay(last.at) }}, {{ last.by
-        }}<template v-if="visit.file!.answers.length > 1"> · asked {{ visit.file!.answers.length }} times, all kept</template></span
+        }}<template v-if="visit.file!.answers.length > 1">
+          {{ t('askedTimesAllKept', { count: visit.file!.answers.length }) }}</template
+        ></span
       >
       <Button v-if="!visit.finished" class="well" type="primary" :loading="busy" @click="keep({})"
-        >None of these <span class="key">A</span></Button
+        >{{ t('noneThese') }} <span class="key">{{ t('a') }}</span></Button
       >
     </header>
     <ul class="plain">
@@ -65,7 +68,7 @@ defineExpose({ allWell: () => keep({}) });
             :disabled="visit.finished || busy"
             @click="set(question.id, 'yes')"
           >
-            yes
+            {{ t('yes') }}
           </button>
           <button
             type="button"
@@ -74,15 +77,17 @@ defineExpose({ allWell: () => keep({}) });
             :disabled="visit.finished || busy"
             @click="set(question.id, 'unsure')"
           >
-            not sure
+            {{ t('notSure') }}
           </button>
         </span>
       </li>
     </ul>
-    <p v-if="aside !== null" class="small"><span class="soft">Not asked, because:</span> {{ aside }}</p>
+    <p v-if="aside !== null" class="small">
+      <span class="soft">{{ t('notAskedBecause3') }}</span> {{ aside }}
+    </p>
     <NotAsked
       v-else-if="last === null && !visit.finished"
-      what="stop questions"
+      :what="t('stopQuestions')"
       :busy="busy"
       @keep="(word) => run(() => visit.setQuestionsAside(word))"
     />

@@ -20,6 +20,7 @@ import ExpectedCard from './ExpectedCard.vue';
 import NextTimeCard from './NextTimeCard.vue';
 import NoteCard from './NoteCard.vue';
 import VisitReportCard from './VisitReportCard.vue';
+import { t } from '../../words/close.ts';
 
 const visit = useVisit();
 const practice = usePractice();
@@ -42,7 +43,7 @@ const runs = computed(() =>
     })),
 );
 /** What a caution that was set aside had said. */
-const ruleWords = (ruleId: string) => RULES.find((rule) => rule.id === ruleId)?.reason ?? 'a written limit';
+const ruleWords = (ruleId: string) => RULES.find((rule) => rule.id === ruleId)?.reason ?? t('writtenLimit');
 
 const end = (act: () => Promise<void>) =>
   attempt(async () => {
@@ -60,14 +61,14 @@ const end = (act: () => Promise<void>) =>
         <NextTimeCard />
         <section class="card words">
           <ProblemNote v-if="problem" :problem="problem" />
-          <Button v-if="!visit.finished" type="primary" size="large" block :disabled="busy" @click="end(visit.finish)"
-            >Finish the visit</Button
-          >
+          <Button v-if="!visit.finished" type="primary" size="large" block :disabled="busy" @click="end(visit.finish)">{{
+            t('finishVisit')
+          }}</Button>
           <template v-else>
-            <p class="soft">Finished {{ practice.timeOfDay(visit.file!.visit.finishedAt!) }}.</p>
+            <p class="soft">{{ t('finished', { timeOfDay: practice.timeOfDay(visit.file!.visit.finishedAt!) }) }}</p>
             <div class="two">
-              <Button :disabled="busy" @click="end(visit.reopen)">Reopen</Button>
-              <Button type="primary" @click="router.push('/')">The day</Button>
+              <Button :disabled="busy" @click="end(visit.reopen)">{{ t('reopen') }}</Button>
+              <Button type="primary" @click="router.push('/')">{{ t('theDay') }}</Button>
             </div>
           </template>
         </section></template
@@ -77,22 +78,22 @@ const end = (act: () => Promise<void>) =>
     <NoteCard v-if="visit.file!.note !== null" />
     <HomeCard />
     <DayKept />
-    <section class="card" aria-label="What was done">
-      <h2>What was done</h2>
-      <ul v-if="visit.file!.overrides.length > 0" class="plain aside" aria-label="Cautions set aside">
+    <section class="card" :aria-label="t('whatDone')">
+      <h2>{{ t('whatDone') }}</h2>
+      <ul v-if="visit.file!.overrides.length > 0" class="plain aside" :aria-label="t('cautionsSetAside')">
         <li v-for="each in visit.file!.overrides" :key="each.id">
-          <span class="level avoid">Set aside</span> {{ motionOf(each.motionId).name
+          <span class="level avoid">{{ t('setAside') }}</span> {{ motionOf(each.motionId).name
           }}{{ each.side === 'midline' ? '' : `, ${each.side}` }}: “{{ each.reason }}”
           <span class="soft small">{{ each.by }}, {{ practice.timeOfDay(each.at) }}; {{ ruleWords(each.ruleId) }}</span>
         </li>
       </ul>
       <p v-if="runs.length === 0" class="soft">
-        Nothing was run at the table. <RouterLink v-if="!visit.finished" :to="`/visit/${visit.id}/table`">Go to the table</RouterLink>
+        {{ t('nothingRunTable') }} <RouterLink v-if="!visit.finished" :to="`/visit/${visit.id}/table`">{{ t('goTable') }}</RouterLink>
       </p>
       <template v-for="(run, i) in runs" :key="run.id">
         <p v-if="runs.length > 1 || run.rate > 1" class="soft small">
-          Run {{ i + 1 }}, {{ practice.timeOfDay(run.at)
-          }}<template v-if="run.rate > 1">: walked through at ×{{ run.rate }}, not a treatment</template>
+          {{ t('run', { what: i + 1, timeOfDay: practice.timeOfDay(run.at) })
+          }}<template v-if="run.rate > 1">{{ t('walkedThroughNotTreatment', { rate: run.rate }) }}</template>
         </p>
         <DoneTable :sides="whatWasDone(run.line, run.state)" :line="run.line" />
       </template>

@@ -6,6 +6,7 @@ import ChoiceRow from '../../parts/ChoiceRow.vue';
 import ReadinessMark from '../../parts/ReadinessMark.vue';
 import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';
+import { t } from '../../words/close.ts';
 
 /** How the day was taken in, what was set aside, and how it went: a later look can then tell whether eased days were eased. */
 const visit = useVisit();
@@ -41,19 +42,21 @@ const addable = computed(
 </script>
 
 <template>
-  <section class="card" aria-label="How they were">
-    <h2><ReadinessMark :shape="word" :size="16" aria-hidden="true" /> Today: {{ word }}</h2>
+  <section class="card" :aria-label="t('howThey')">
+    <h2><ReadinessMark :shape="word" :size="16" aria-hidden="true" /> {{ t('today', { word }) }}</h2>
     <p v-if="reasons.length > 0" class="soft">{{ reasons.join(' ') }}</p>
-    <ul v-if="readiness.setAside.length > 0" class="plain" aria-label="Set aside">
+    <ul v-if="readiness.setAside.length > 0" class="plain" :aria-label="t('setAside')">
       <li v-for="each in readiness.setAside" :key="each.id">
-        Set aside: {{ nameOf(each.limitId) }} <span class="soft small">{{ each.reason }}, {{ each.by }}</span>
+        {{ t('setAside2', { nameOf: nameOf(each.limitId) }) }} <span class="soft small">{{ each.reason }}, {{ each.by }}</span>
       </li>
     </ul>
-    <div v-if="addable"><Button @click="visit.setNote({ text: withDay })">Add this to your words</Button></div>
+    <div v-if="addable">
+      <Button @click="visit.setNote({ text: withDay })">{{ t('addYourWords') }}</Button>
+    </div>
     <div class="asked">
-      <span>How did it go, on a day {{ word === 'ready' || word === 'not known' ? `called ${word}` : `to ${word}` }}?</span>
+      <span>{{ t('howDidGoDay', { what: word === 'ready' || word === 'not known' ? t('called', { word }) : t('to', { word }) }) }}</span>
       <ChoiceRow
-        :label="`How did it go, on a day ${word === 'ready' || word === 'not known' ? `called ${word}` : `to ${word}`}?`"
+        :label="t('howDidGoDay', { what: word === 'ready' || word === 'not known' ? t('called', { word }) : t('to', { word }) })"
         :options="READINESS_OUTCOMES.map(({ id, name }) => ({ value: id, label: name }))"
         :value="readiness.kept?.outcome ?? null"
         :disabled="visit.finished"

@@ -5,6 +5,7 @@ import { formatValue } from '@pace-bend/core/measure';
 import { againstPlan } from '@pace-bend/core/session';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
+import { t } from '../../words/close.ts';
 
 /** What the plan expected of each motion, against what was read: where nine readings in ten would lie, and where this one does. */
 const visit = useVisit();
@@ -29,8 +30,8 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section v-if="rows.length > 0" class="card expected" aria-label="What the plan expected">
-    <h2>What the plan expected</h2>
+  <section v-if="rows.length > 0" class="card expected" :aria-label="t('whatPlanExpected')">
+    <h2>{{ t('whatPlanExpected') }}</h2>
     <ul class="plain">
       <li v-for="row in rows" :key="row.name">
         <b>{{ row.name }}</b>
@@ -41,10 +42,15 @@ const rows = computed(() =>
           />
         </span>
         <span
-          >{{ row.say(row.after) }}, <b :class="row.word.split(' ')[0]">{{ row.word }}</b>: {{ row.say(row.expected) }}, nine readings in
-          ten {{ row.say(Math.min(row.reading.low, row.reading.high)) }} to {{ row.say(Math.max(row.reading.low, row.reading.high))
-          }}<template v-if="row.rounds.done < row.rounds.planned"
-            >, after all {{ row.rounds.planned }} rounds; {{ row.rounds.done }} were done</template
+          >{{ row.say(row.after) }}, <b :class="row.word.split(' ')[0]">{{ row.word }}</b>{{
+            t('nineReadingsTen', {
+              what: row.say(row.expected),
+              what2: row.say(Math.min(row.reading.low, row.reading.high)),
+              what3: row.say(Math.max(row.reading.low, row.reading.high)),
+            })
+          }}<template v-if="row.rounds.done < row.rounds.planned">{{
+            t('afterAllRoundsDone', { planned: row.rounds.planned, done: row.rounds.done })
+          }}</template
           >.</span
         >
       </li>

@@ -15,6 +15,7 @@ import { useDay } from '../../stores/day.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
 import TextInput from '../../parts/TextInput.vue';
+import { t } from '../../words/close.ts';
 
 /** What to look at first next time, chosen; when to come back, with the reason; and the booking itself. */
 const visit = useVisit();
@@ -27,7 +28,7 @@ const startMs = computed(() => Date.parse(file.value.visit.startsAt));
 
 const choices = computed(() => lookChoices(file.value.findings, file.value.lastFindings, file.value.goals, visit.readings, startMs.value));
 const kept = computed(() => file.value.visit.lookFirst);
-const MARK = { found: 'found today', 'not looked at': 'not looked at today', goal: 'goal not reached' } as const;
+const MARK = { found: t('foundToday'), 'not looked at': t('notLookedToday'), goal: t('goalNotReached') } as const;
 function toggle(words: string): void {
   const next = toggleWords(kept.value, words);
   if (next.length <= LIMITS.aboutLength) visit.setArrive({ lookFirst: next });
@@ -74,11 +75,11 @@ const startsAt = computed(() => (!isDay(on.value) ? null : practice.instantAt(on
 const { min, max } = LIMITS.visitMinutes;
 const wrong = computed(() => {
   if (!tried.value) return '';
-  if (on.value === '') return 'Choose a day.';
+  if (on.value === '') return t('chooseDay');
   const unread = dayProblem(on.value, practice.today) ?? timeProblem(at.value);
   if (unread !== null || startsAt.value === null) return unread ?? NO_SUCH_TIME;
-  if (Date.parse(startsAt.value) <= startMs.value) return 'Next time lies after this visit.';
-  if (!Number.isInteger(minutes.value) || minutes.value < min || minutes.value > max) return `Whole minutes, ${min} to ${max}.`;
+  if (Date.parse(startsAt.value) <= startMs.value) return t('nextTimeLiesAfter');
+  if (!Number.isInteger(minutes.value) || minutes.value < min || minutes.value > max) return t('wholeMinutes', { min, max });
   return '';
 });
 async function book(overlap = false): Promise<void> {
@@ -100,9 +101,9 @@ const booked = computed(() => file.value.nextVisitAt);
 </script>
 
 <template>
-  <section class="card next" aria-label="Next time">
-    <h2>Next time</h2>
-    <div v-if="choices.length > 0" class="choices" role="group" aria-label="Look at first">
+  <section class="card next" :aria-label="t('nextTime')">
+    <h2>{{ t('nextTime') }}</h2>
+    <div v-if="choices.length > 0" class="choices" role="group" :aria-label="t('lookFirst')">
       <button
         v-for="each in choices"
         :key="each.words"
@@ -116,45 +117,45 @@ const booked = computed(() => file.value.nextVisitAt);
       </button>
     </div>
     <div class="field">
-      <label for="look-first">Next time, look at first</label>
+      <label for="look-first">{{ t('nextTimeLookFirst') }}</label>
       <TextInput
         id="look-first"
         :model-value="kept"
         :maxlength="LIMITS.aboutLength"
         :readonly="visit.finished"
-        placeholder="Stands on top when they arrive again"
+        :placeholder="t('standsTopWhenThey')"
         @input="visit.setArrive({ lookFirst: ($event.target as HTMLInputElement).value })"
       />
     </div>
     <p v-if="booked" class="booked" role="status">
-      Booked for <b>{{ practice.shortDate(booked) }}, {{ practice.timeOfDay(booked) }}</b
+      {{ t('bookedFor') }} <b>{{ practice.shortDate(booked) }}, {{ practice.timeOfDay(booked) }}</b
       >.
     </p>
     <p class="why">
       <template v-if="back.days !== null"
-        >Come back in about <b class="num">{{ back.days }}</b> days: {{ back.reasons.join('; ') }}.
-        <span class="soft small">A rule of thumb; the athlete’s own line over weeks says more.</span></template
-      ><template v-else>No day proposed: {{ back.reasons.join('; ') }}.</template>
+        >{{ t('comeBackAbout') }} <b class="num">{{ back.days }}</b> {{ t('days', { reasons: back.reasons.join('; ') }) }}
+        <span class="soft small">{{ t('ruleThumbAthletesOwn') }}</span></template
+      ><template v-else>{{ t('noDayProposed', { reasons: back.reasons.join('; ') }) }}</template>
     </p>
     <form v-if="!booked" class="book" novalidate @submit.prevent="book()">
-      <DayField id="next-day" v-model:value="on" label="Day" />
+      <DayField id="next-day" v-model:value="on" :label="t('day')" />
       <TimeField id="next-time" v-model:value="at" />
       <div class="field">
-        <span class="label">Minutes</span>
+        <span class="label">{{ t('minutes') }}</span>
         <NumberField
           :value="minutes"
-          label="Minutes of the next visit"
-          unit="min"
+          :label="t('minutesNextVisit')"
+          :unit="t('min')"
           :step="5"
           :wrong="wrong.startsWith('Whole')"
           @change="(value) => (minutes = value)"
         />
       </div>
-      <Button html-type="submit" :loading="busy">Book it</Button>
+      <Button html-type="submit" :loading="busy">{{ t('bookIt') }}</Button>
     </form>
     <p v-if="wrong !== ''" class="wrong" role="alert">{{ wrong }}</p>
     <ProblemNote v-if="problem" :problem="problem"
-      ><Button v-if="problem.overlaps.length > 0" :disabled="busy" @click="book(true)">Allow the overlap</Button></ProblemNote
+      ><Button v-if="problem.overlaps.length > 0" :disabled="busy" @click="book(true)">{{ t('allowOverlap') }}</Button></ProblemNote
     >
   </section>
 </template>

@@ -10,6 +10,7 @@ import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { useNote } from './useNote.ts';
 import LongText from '../../parts/LongText.vue';
+import { t } from '../../words/close.ts';
 
 /**
  * The note writes itself from the record, sentence by sentence, each with what it comes from. A sentence can be put in other words or left
@@ -56,34 +57,34 @@ const when = (instant: string) => `${practice.dayOf(instant)}, ${practice.record
 </script>
 
 <template>
-  <section ref="root" class="card note" aria-label="Note">
+  <section ref="root" class="card note" :aria-label="t('note')">
     <header>
-      <h2>Note</h2>
-      <span class="soft small">{{ signed ? 'signed' : 'draft, from the record' }}</span>
-      <RouterLink class="small end" :to="`/visit/${visit.id}/note`">Print or save it</RouterLink>
+      <h2>{{ t('note') }}</h2>
+      <span class="soft small">{{ signed ? t('signed') : t('draftFromRecord') }}</span>
+      <RouterLink class="small end" :to="`/visit/${visit.id}/note`">{{ t('printSave') }}</RouterLink>
     </header>
     <template v-if="signed">
       <p class="signed" data-testid="signed">{{ signed.text }}</p>
-      <p class="by">Signed by {{ signed.by }}, {{ when(signed.at) }}</p>
+      <p class="by">{{ t('signedBy', { by: signed.by, when: when(signed.at) }) }}</p>
       <p v-if="changedSince" class="outdated">
-        The record has changed since; the signed note stands as it is. Add below what is different.
+        {{ t('recordChangedSinceSigned') }}
       </p>
-      <ol v-if="(note?.addenda ?? []).length > 0" class="plain addenda" aria-label="Additions">
+      <ol v-if="(note?.addenda ?? []).length > 0" class="plain addenda" :aria-label="t('additions')">
         <li v-for="each in note!.addenda" :key="each.id">
           <p class="signed">{{ each.text }}</p>
-          <p class="by">Added by {{ each.by }}, {{ when(each.at) }}</p>
+          <p class="by">{{ t('addedBy', { by: each.by, when: when(each.at) }) }}</p>
         </li>
       </ol>
       <form v-if="mayWrite" class="add" @submit.prevent="add">
-        <label for="addition">Add to the signed note</label>
+        <label for="addition">{{ t('addSignedNote') }}</label>
         <LongText id="addition" v-model="addition" rows="2" :maxlength="LIMITS.noteLength" />
-        <Button html-type="submit" :disabled="addition.trim() === ''" :loading="busy">Sign this addition</Button>
+        <Button html-type="submit" :disabled="addition.trim() === ''" :loading="busy">{{ t('signAddition') }}</Button>
       </form>
     </template>
     <template v-else>
       <div v-for="section in sections" :key="section.heading" class="section">
         <h3>{{ section.heading }}</h3>
-        <p v-if="section.sentences.every((each) => each.text === '')" class="soft small">Nothing is known of this.</p>
+        <p v-if="section.sentences.every((each) => each.text === '')" class="soft small">{{ t('nothingKnown') }}</p>
         <template v-for="each in section.sentences" :key="each.key">
           <button
             type="button"
@@ -93,47 +94,49 @@ const when = (instant: string) => `${practice.dayOf(instant)}, ${practice.record
             :data-sentence="each.key"
             @click="openSentence(each)"
           >
-            {{ each.text === '' ? `Left out: ${each.record ?? ''}` : each.text }}
+            {{ each.text === '' ? t('leftOut', { what: each.record ?? '' }) : each.text }}
           </button>
           <div v-if="open === each.key" class="opened">
             <p class="small">
               {{ each.trace
               }}<template v-if="each.byHand">
-                · changed by hand<template v-if="each.record">; the record says: “{{ each.record }}”</template></template
-              ><b v-if="each.isOutdated"> · the record has changed since</b>
+                {{ t('changedHand') }}<template v-if="each.record">{{ t('recordSays', { record: each.record }) }}</template></template
+              ><b v-if="each.isOutdated"> {{ t('recordChangedSince') }}</b>
             </p>
             <template v-if="canEdit">
               <LongText
                 v-model="typed"
                 rows="2"
                 :maxlength="LIMITS.noteLength"
-                aria-label="In your words"
+                :aria-label="t('inYourWords')"
                 @keydown.esc.stop="close(each.key)"
                 @keydown.ctrl.enter.prevent="keep(each.key, typed)"
               />
               <span class="acts">
-                <Button size="small" type="primary" @click="keep(each.key, typed)">Keep these words</Button>
-                <Button v-if="each.record" size="small" @click="keep(each.key, each.record)">As the record says</Button>
-                <Button v-if="each.text !== ''" size="small" @click="keep(each.key, '')">Leave it out</Button>
+                <Button size="small" type="primary" @click="keep(each.key, typed)">{{ t('keepTheseWords') }}</Button>
+                <Button v-if="each.record" size="small" @click="keep(each.key, each.record)">{{ t('asTheRecordSays') }}</Button>
+                <Button v-if="each.text !== ''" size="small" @click="keep(each.key, '')">{{ t('leaveOut') }}</Button>
               </span>
             </template>
           </div>
         </template>
       </div>
       <template v-if="mayWrite">
-        <label for="note"><h3>Your words</h3></label>
+        <label for="note"
+          ><h3>{{ t('yourWords') }}</h3></label
+        >
         <LongText
           id="note"
           rows="3"
           :model-value="own"
           :maxlength="LIMITS.noteLength"
           :readonly="!canEdit"
-          placeholder="What you saw"
+          :placeholder="t('whatYouSaw')"
           @input="writeOwn(($event.target as HTMLTextAreaElement).value)"
         />
         <div class="sign">
-          <Button type="primary" :loading="busy" :disabled="text.trim() === ''" @click="sign">Sign and lock</Button>
-          <span class="small soft">{{ session.me?.name }}; afterwards only additions, signed again</span>
+          <Button type="primary" :loading="busy" :disabled="text.trim() === ''" @click="sign">{{ t('signLock') }}</Button>
+          <span class="small soft">{{ t('afterwardsOnlyAdditionsSigned', { name: session.me?.name }) }}</span>
         </div>
       </template>
     </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { usePractice } from '../../stores/practice.ts';
 import { useNote } from './useNote.ts';
+import { t } from '../../words/close.ts';
 
 /** The note as it reads: the signed one with what was added, or the draft, which says that it is one. */
 defineProps<{ title: string; date: string }>();
@@ -10,17 +11,17 @@ const { note, text } = useNote();
 const when = (instant: string) => `${practice.dayOf(instant)}, ${practice.recordTime(instant)}`;
 const whole = computed(() => {
   const { signed, addenda } = note.value!;
-  if (!signed) return `${text.value}\n\nDraft, not signed.`;
+  if (!signed) return t('draftNotSigned', { value: text.value });
   return [
-    `${signed.text}\n\nSigned by ${signed.by}, ${when(signed.at)}`,
-    ...addenda.map((each) => `Addition: ${each.text}\nSigned by ${each.by}, ${when(each.at)}`),
+    t('signedBy2', { text: signed.text, by: signed.by, when: when(signed.at) }),
+    ...addenda.map((each) => t('additionSigned', { text: each.text, by: each.by, when: when(each.at) })),
   ].join('\n\n');
 });
 </script>
 
 <template>
   <header class="no-print acts">
-    <h1>Note</h1>
+    <h1>{{ t('note') }}</h1>
     <slot name="acts" :text="whole" />
   </header>
   <article class="card sheet">

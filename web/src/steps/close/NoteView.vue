@@ -8,6 +8,7 @@ import ProblemNote from '../../parts/ProblemNote.vue';
 import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
 import NoteSheet from './NoteSheet.vue';
+import { t } from '../../words/close.ts';
 
 /** The note on a page of its own: to print, or to save as plain text. */
 const route = useRoute();
@@ -32,15 +33,16 @@ const save = (text: string) =>
 <template>
   <div class="page">
     <ProblemNote v-if="visit.problem && !ready" :problem="visit.problem" :retry="open"
-      ><RouterLink to="/">Back to the day</RouterLink></ProblemNote
+      ><RouterLink to="/">{{ t('backDay') }}</RouterLink></ProblemNote
     >
-    <p v-else-if="!ready" class="soft">Opening the visit …</p>
-    <p v-else-if="visit.file!.note === null" class="soft">Notes are read by therapists only.</p>
+    <p v-else-if="!ready" class="soft">{{ t('openingVisit') }}</p>
+    <p v-else-if="visit.file!.note === null" class="soft">{{ t('notesReadTherapistsOnly') }}</p>
     <NoteSheet v-else :title="visit.file!.athlete.name" :date="date">
       <template #acts="{ text }">
-        <RouterLink :to="`/visit/${id}/close`">Back to the visit</RouterLink>
+        <RouterLink :to="`/visit/${id}/close`">{{ t('backVisit') }}</RouterLink>
         <span class="end choices"
-          ><Button @click="save(text)">Save as text</Button><Button type="primary" @click="print">Print</Button></span
+          ><Button @click="save(text)">{{ t('saveText') }}</Button
+          ><Button type="primary" @click="print">{{ t('print') }}</Button></span
         >
       </template>
     </NoteSheet>

@@ -13,6 +13,7 @@ import { useSession } from '../../stores/session.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { useNote } from './useNote.ts';
 import { REPORT_PARTS, visitReportDocument, type ReportPart } from './visitReport.ts';
+import { t } from '../../words/close.ts';
 
 /** A report of this visit as a PDF, for the athlete or a physician: what goes in is chosen here. */
 const visit = useVisit();
@@ -74,15 +75,19 @@ const save = () =>
 </script>
 
 <template>
-  <section class="card report" aria-label="Report of this visit">
+  <section class="card report" :aria-label="t('reportVisit')">
     <header>
-      <h2>Report of this visit</h2>
+      <h2>{{ t('reportVisit') }}</h2>
       <span class="end choices">
-        <button type="button" class="choice" :aria-pressed="isFor('athlete')" @click="chosen = FOR.athlete">for the athlete</button>
-        <button type="button" class="choice" :aria-pressed="isFor('physician')" @click="chosen = FOR.physician">for a physician</button>
+        <button type="button" class="choice" :aria-pressed="isFor('athlete')" @click="chosen = FOR.athlete">
+          {{ t('forTheAthlete') }}
+        </button>
+        <button type="button" class="choice" :aria-pressed="isFor('physician')" @click="chosen = FOR.physician">
+          {{ t('forAPhysician') }}
+        </button>
       </span>
     </header>
-    <div class="choices" role="group" aria-label="What goes in">
+    <div class="choices" role="group" :aria-label="t('whatGoes')">
       <button
         v-for="part in REPORT_PARTS.filter(({ id }) => id !== 'note' || note !== null)"
         :key="part.id"
@@ -94,10 +99,10 @@ const save = () =>
         {{ part.label }}
       </button>
     </div>
-    <p v-if="needsNote" class="small soft">The note is not signed yet: the report will say so.</p>
+    <p v-if="needsNote" class="small soft">{{ t('noteNotSignedYet') }}</p>
     <ProblemNote v-if="problem" :problem="problem" />
     <div>
-      <Button :disabled="chosen.length === 0" :loading="busy" @click="save">Save the report as PDF</Button>
+      <Button :disabled="chosen.length === 0" :loading="busy" @click="save">{{ t('saveReportPdf') }}</Button>
     </div>
   </section>
 </template>

@@ -2,15 +2,16 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { doseLine } from '@pace-bend/core/home';
 import type { StandingSentence } from '@pace-bend/core/note';
 import type { HomeSheet, Note } from '@pace-bend/core/record';
+import { t } from '../../words/close.ts';
 
 /** What can be in a report of a visit. */
 export const REPORT_PARTS = [
-  { id: 'said', label: 'What was said' },
-  { id: 'found', label: 'What was found before work, with pictures' },
-  { id: 'done', label: 'What was done' },
-  { id: 'answered', label: 'How it answered, with the error of measuring' },
-  { id: 'note', label: 'The signed note' },
-  { id: 'home', label: 'What goes home' },
+  { id: 'said', label: t('whatSaid') },
+  { id: 'found', label: t('whatFoundBeforeWork') },
+  { id: 'done', label: t('whatDone') },
+  { id: 'answered', label: t('howAnsweredErrorMeasuring') },
+  { id: 'note', label: t('signedNote') },
+  { id: 'home', label: t('whatGoesHome') },
 ] as const;
 export type ReportPart = (typeof REPORT_PARTS)[number]['id'];
 
@@ -47,7 +48,7 @@ export function visitReportDocument(report: VisitReport): TDocumentDefinitions {
     defaultStyle: { font: 'Roboto', fontSize: 10.5, color: INK, lineHeight: 1.25 },
     styles: { part: { fontSize: 13, bold: true, margin: [0, 12, 0, 4] } },
     footer: (page, pages) => ({
-      text: `${report.name} · ${report.date} · ${page} of ${pages}`,
+      text: t('of4', { name: report.name, date: report.date, page, pages }),
       alignment: 'center',
       color: SOFT,
       fontSize: 8,
@@ -55,17 +56,17 @@ export function visitReportDocument(report: VisitReport): TDocumentDefinitions {
     }),
     content: [
       { text: report.name, fontSize: 20, bold: true },
-      { text: `Visit of ${report.date} · ${report.practice} · ${report.by}`, color: SOFT, margin: [0, 2, 0, 0] },
-      ...(has('said') ? section('What was said', lines(of('said'))) : []),
-      ...(has('found') ? section('What was found', [...pictures(report), ...lines(of('found'))]) : []),
-      ...(has('done') ? section('What was done', lines(of('done'))) : []),
-      ...(has('answered') ? section('How it answered', lines(of('answered'))) : []),
-      ...(has('note') ? section('Note', noteContent(report)) : []),
+      { text: t('visitOf', { date: report.date, practice: report.practice, by: report.by }), color: SOFT, margin: [0, 2, 0, 0] },
+      ...(has('said') ? section(t('whatSaid'), lines(of('said'))) : []),
+      ...(has('found') ? section(t('whatFound'), [...pictures(report), ...lines(of('found'))]) : []),
+      ...(has('done') ? section(t('whatDone'), lines(of('done'))) : []),
+      ...(has('answered') ? section(t('howAnswered'), lines(of('answered'))) : []),
+      ...(has('note') ? section(t('note'), noteContent(report)) : []),
       ...(has('home')
         ? section(
-            'At home',
+            t('atHome'),
             report.home.items.map((item): Content => ({
-              text: [{ text: `${item.name}: `, bold: true }, `${doseLine(item)}. ${item.how} Stop when ${item.stop}`],
+              text: [{ text: `${item.name}: `, bold: true }, t('stopWhen', { doseLine: doseLine(item), how: item.how, stop: item.stop })],
               margin: [0, 0, 0, 4],
             })),
           )
@@ -101,13 +102,13 @@ function pictures({ pictures: drawn }: VisitReport): Content[] {
 /** The note as it was signed, with what was added; a draft says that it is none. */
 function noteContent({ note, when }: VisitReport): Content[] {
   if (note === null) return [];
-  if (!note.signed) return [{ text: 'The note of this visit is not signed yet.', color: SOFT }];
+  if (!note.signed) return [{ text: t('noteVisitNotSigned'), color: SOFT }];
   return [
     { text: note.signed.text },
-    { text: `Signed by ${note.signed.by}, ${when(note.signed.at)}`, color: SOFT, margin: [0, 3, 0, 6] },
+    { text: t('signedBy', { by: note.signed.by, when: when(note.signed.at) }), color: SOFT, margin: [0, 3, 0, 6] },
     ...note.addenda.flatMap((each): Content[] => [
-      { text: `Addition: ${each.text}` },
-      { text: `Signed by ${each.by}, ${when(each.at)}`, color: SOFT, margin: [0, 2, 0, 5] },
+      { text: t('addition', { text: each.text }) },
+      { text: t('signedBy', { by: each.by, when: when(each.at) }), color: SOFT, margin: [0, 2, 0, 5] },
     ]),
   ];
 }

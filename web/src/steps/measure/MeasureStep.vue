@@ -4,22 +4,23 @@ import { useRouter } from 'vue-router';
 import FindingsCard from '../../findings/FindingsCard.vue';
 import MeasureBoard from '../../measuring/MeasureBoard.vue';
 import { useVisit } from '../../stores/visit.ts';
+import { t } from '../../words/measure.ts';
 
 const visit = useVisit();
 const router = useRouter();
 const NUMBERS = [
   'none',
-  'this one',
-  'these two',
-  'these three',
-  'these four',
-  'these five',
-  'these six',
-  'these seven',
-  'these eight',
-  'these nine',
+  t('thisOne'),
+  t('theseTwo'),
+  t('theseThree'),
+  t('theseFour'),
+  t('theseFive'),
+  t('theseSix'),
+  t('theseSeven'),
+  t('theseEight'),
+  t('theseNine'),
 ];
-const label = (measured: number) => (measured === 0 ? 'Plan' : `Plan from ${NUMBERS[measured] ?? `these ${measured}`}`);
+const label = (measured: number) => (measured === 0 ? t('plan') : t('planFrom', { what: NUMBERS[measured] ?? t('these', { measured }) }));
 </script>
 
 <template>

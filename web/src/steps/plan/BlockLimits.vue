@@ -4,6 +4,7 @@ import type { Motion } from '@pace-bend/core/body';
 import { anyLimit, limitWords, type SideCautions } from '@pace-bend/core/caution';
 import SetAside from '../../cautions/SetAside.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
+import { t } from '../../words/plan.ts';
 
 /** The limits that cautions wrote into the block shown, and what forbids it, by side. */
 const props = defineProps<{ sides: readonly SideCautions[]; motion: Motion }>();
@@ -16,14 +17,14 @@ const grounds = (side: SideCautions) =>
 </script>
 
 <template>
-  <section v-if="said.length > 0" class="card limits" aria-label="Limits">
-    <h2>Limits</h2>
+  <section v-if="said.length > 0" class="card limits" :aria-label="t('limits')">
+    <h2>{{ t('limits') }}</h2>
     <div v-for="side in said" :key="side.side" class="side">
       <template v-if="anyLimit(side.result.limits)">
         <p>
           <b>{{ SIDE_WORDS[side.side] }}</b> {{ limitWords(side.result.limits, unit).join(', ') }}
         </p>
-        <p class="soft small">{{ grounds(side) }}. Written into the line: the table stays inside.</p>
+        <p class="soft small">{{ t('writtenIntoLineTable', { grounds: grounds(side) }) }}</p>
       </template>
       <SetAside v-if="side.blocking.length > 0" :cautions="side.blocking" :motion-id="motion.id" :side="side.readSide" :unit="unit" />
     </div>

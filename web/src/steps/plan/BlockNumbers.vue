@@ -20,6 +20,7 @@ import SidesMenu from './SidesMenu.vue';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import PickOne from '../../parts/PickOne.vue';
 import NumberField from '../../parts/NumberField.vue';
+import { t } from '../../words/plan.ts';
 
 /** Every number of a block, each with its own message when it cannot be. */
 const props = defineProps<{
@@ -46,10 +47,10 @@ const unitOf = (spec: NumberSpec) =>
     s: 's',
     pct: '%',
     share: '%',
-    motion: axis.value.unit === 'deg' ? '°' : axis.value.unit === 'cm' ? 'cm' : 'of 10',
+    motion: axis.value.unit === 'deg' ? '°' : axis.value.unit === 'cm' ? 'cm' : t('of10'),
     breaths: 'breaths',
-    score: 'of 10',
-    grade: 'of 4',
+    score: t('of10'),
+    grade: t('of4'),
     times: '×',
     'per-s': '/ s',
     'per-min': '/ min',
@@ -94,8 +95,13 @@ function setMethod(methodId: string): void {
 function made(spec: NumberSpec): string {
   const found = comesOut(props.cues, spec.id, values(spec));
   if (!found) return '';
-  const said = found.values.length > 3 ? `${Math.min(...found.values)} to ${Math.max(...found.values)}` : found.values.join(', ');
-  return `comes out as ${said}${spec.unit === 'pct' ? ' %' : ' s'}: ${found.why === 'breath' ? 'to the end of a breath' : 'cut by a caution'}`;
+  const said =
+    found.values.length > 3 ? t('to', { what: Math.min(...found.values), what2: Math.max(...found.values) }) : found.values.join(', ');
+  return t('comesOut', {
+    said,
+    what: spec.unit === 'pct' ? ' %' : ` ${t('s')}`,
+    what2: found.why === 'breath' ? t('endBreath') : t('cutCaution'),
+  });
 }
 const wrong = (spec: NumberSpec) =>
   values(spec)
@@ -104,13 +110,13 @@ const wrong = (spec: NumberSpec) =>
 </script>
 
 <template>
-  <section class="card numbers" aria-label="Way of working">
-    <h2>Way of working</h2>
+  <section class="card numbers" :aria-label="t('wayWorking')">
+    <h2>{{ t('wayWorking') }}</h2>
     <PickOne
       class="way"
       :value="block.methodId"
       :disabled="disabled"
-      label="Way of working"
+      :label="t('wayWorking')"
       :options="
         [...shelf.methods.filter((each) => fits(entry, each) || each.id === block.methodId)].map((each) => ({
           value: each.id,
@@ -120,29 +126,34 @@ const wrong = (spec: NumberSpec) =>
       @change="setMethod"
     />
     <p class="soft small also">
-      Also called {{ method.synonyms.slice(0, 3).join(', ') }} · <RouterLink :to="`/shelf/compare?a=${method.id}`">compare</RouterLink>
+      {{ t('alsoCalled', { synonyms: method.synonyms.slice(0, 3).join(', ') }) }}
+      <RouterLink :to="`/shelf/compare?a=${method.id}`">{{ t('compare') }}</RouterLink>
     </p>
     <div v-if="positions.length > 1" class="line">
-      <span>Position</span
-      ><PickOne
+      <span>{{ t('position') }}</span><PickOne
         class="position"
         size="small"
         :value="block.position ?? entry.positions[0]"
         :disabled="disabled"
-        label="Position"
-        :options="positions.map((each) => ({ value: each, label: each.startsWith('side-lying') ? 'side-lying' : each }))"
+        :label="t('position')"
+        :options="positions.map((each) => ({ value: each, label: each.startsWith('side-lying') ? t('sideLying') : each }))"
         @change="(position) => emit('change', { ...block, position })"
       />
     </div>
 
     <div class="line">
-      <span>Rounds</span>
+      <span>{{ t('rounds') }}</span>
       <span class="values">
         <label v-for="(each, i) in block.sides" :key="i" class="round"
           ><span class="soft small">{{ SIDE_WORDS[each.side] }}</span>
           <NumberField
             :value="each.rounds"
-            :label="`Rounds, ${each.side}${block.sides.findIndex((other) => other.side === each.side) === i ? '' : ', again'}`"
+            :label="
+              t('rounds2', {
+                side: each.side,
+                findIndex: block.sides.findIndex((other) => other.side === each.side) === i ? '' : t('again'),
+              })
+            "
             unit=""
             :step="1"
             :wrong="checkRounds(each.rounds, method) !== null"
@@ -185,13 +196,15 @@ const wrong = (spec: NumberSpec) =>
     </div>
 
     <div v-for="spec in shown" :key="spec.id" class="line">
-      <span :title="spec.help">{{ spec.label }}<span v-if="spec.perRound && most > 1" class="soft small"> by round</span></span>
+      <span :title="spec.help"
+        >{{ spec.label }}<span v-if="spec.perRound && most > 1" class="soft small"> {{ t('byRound') }}</span></span
+      >
       <span class="values">
         <NumberField
           v-for="(value, i) in values(spec)"
           :key="i"
           :value="value"
-          :label="spec.perRound ? `${spec.label}, round ${i + 1}` : spec.label"
+          :label="spec.perRound ? t('round', { label: spec.label, what: i + 1 }) : spec.label"
           :unit="i === values(spec).length - 1 ? unitOf(spec) : ''"
           :step="spec.step"
           :wrong="checkNumber(value, spec) !== null"
@@ -204,7 +217,7 @@ const wrong = (spec: NumberSpec) =>
     </div>
     <ListFields :block="block" :method="method" :disabled="disabled" @change="(next) => emit('change', next)" />
     <button type="button" class="link more" :aria-expanded="showMore" @click="showMore = !showMore">
-      {{ showMore ? 'Fewer numbers' : 'More numbers' }}
+      {{ showMore ? t('fewerNumbers') : t('moreNumbers') }}
     </button>
   </section>
 </template>

@@ -6,6 +6,7 @@ import type { BlockPlan } from '@pace-bend/core/method';
 import type { ComparisonStep } from '@pace-bend/core/record';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
+import { t } from '../../words/plan.ts';
 
 /** What this visit is to do for a comparison of two ways: drawn by lot when it was planned, said only now. */
 const props = defineProps<{ step: ComparisonStep; blocks: readonly BlockPlan[]; disabled: boolean }>();
@@ -15,24 +16,21 @@ const where = computed(() => {
   const { motionId, side } = props.step;
   return `${motionOf(motionId).name}${side === 'midline' ? '' : `, ${SIDE_WORDS[side].toLowerCase()}`}`;
 });
-const wayName = computed(() => shelf.shelf.methods.get(props.step.methodId)?.name ?? 'a way that is gone');
+const wayName = computed(() => shelf.shelf.methods.get(props.step.methodId)?.name ?? t('wayGone'));
 const inPlan = computed(() => props.blocks.filter(({ entryId }) => entryId === props.step.entryId));
 const fits = computed(() => inPlan.value.some(({ methodId }) => methodId === props.step.methodId));
 const other = computed(() => inPlan.value.find(({ methodId }) => methodId !== props.step.methodId) ?? null);
 </script>
 
 <template>
-  <section class="card notice" aria-label="Comparison of two ways">
+  <section class="card notice" :aria-label="t('comparisonTwoWays')">
     <p>
-      <b>Comparison, visit {{ step.step }} of {{ step.of }}: {{ wayName }}</b> today on {{ shelf.entryOf(step.entryId).name }} ({{
-        where
-      }}).
-      <span v-if="other" class="wrong" role="status"
-        >The plan has it in {{ shelf.methodOf(other.methodId).name }}: the pair would not count.</span
-      >
-      <span v-else-if="fits" role="status">It is in the plan.</span>
+      <b>{{ t('comparisonVisit', { step: step.step, of: step.of, wayName }) }}</b>
+      {{ t('todayOn', { entryOf: shelf.entryOf(step.entryId).name, where }) }}
+      <span v-if="other" class="wrong" role="status">{{ t('planPairWouldNot', { methodOf: shelf.methodOf(other.methodId).name }) }}</span>
+      <span v-else-if="fits" role="status">{{ t('itIsInThe') }}</span>
     </p>
-    <Button v-if="!fits" size="small" :disabled="disabled" @click="$emit('pin')">Propose with it</Button>
+    <Button v-if="!fits" size="small" :disabled="disabled" @click="$emit('pin')">{{ t('proposeWithIt') }}</Button>
   </section>
 </template>
 

@@ -8,6 +8,7 @@ import { formatDuration } from '@pace-bend/core/record';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useDone } from './useDone.ts';
+import { t } from '../../words/plan.ts';
 
 /** Dose by target and side against the guidance, and what the therapist's own hands carry. */
 const props = defineProps<{
@@ -63,7 +64,7 @@ const spare = computed(() =>
       const words = heavy.flatMap((each) =>
         sparing(each.entryId, row.tool, shelf.shelf)
           .slice(0, 2)
-          .map((other) => `${other.name} instead of ${shelf.entryOf(each.entryId).name}`),
+          .map((other) => t('insteadOf', { name: other.name, entryOf: shelf.entryOf(each.entryId).name })),
       );
       return [{ tool: row.tool, words }];
     }),
@@ -74,25 +75,29 @@ const min = (minutes: number) => minutes.toFixed(minutes < 10 ? 1 : 0);
 
 <template>
   <div class="doses">
-    <section v-for="dose in own" :key="dose.side" class="card dose" :aria-label="`Time, ${dose.side}`">
-      <p class="soft">{{ SIDE_WORDS[dose.side] }} · {{ dose.target }} · {{ dose.rounds }} {{ dose.rounds === 1 ? 'round' : 'rounds' }}</p>
+    <section v-for="dose in own" :key="dose.side" class="card dose" :aria-label="t('time', { side: dose.side })">
+      <p class="soft">
+        {{ SIDE_WORDS[dose.side] }} · {{ dose.target }} · {{ dose.rounds }} {{ dose.rounds === 1 ? t('round3') : t('rounds3') }}
+      </p>
       <dl>
         <div>
-          <dt class="soft small">at end range</dt>
-          <dd class="num" :data-testid="`end-range-${dose.side}`">{{ Math.round(dose.endRangeS) }}<small> s</small></dd>
+          <dt class="soft small">{{ t('endRange') }}</dt>
+          <dd class="num" :data-testid="`end-range-${dose.side}`">
+            {{ Math.round(dose.endRangeS) }}<small> {{ t('s') }}</small>
+          </dd>
         </div>
         <div v-if="dose.contractS > 0">
-          <dt class="soft small">contracting</dt>
+          <dt class="soft small">{{ t('contracting') }}</dt>
           <dd class="num">
-            {{ Math.round(dose.contractS) }}<small> s at {{ Math.round(dose.effortPctS / dose.contractS) }} %</small>
+            {{ Math.round(dose.contractS) }}<small> {{ t('sAt', { effortPctS: Math.round(dose.effortPctS / dose.contractS) }) }}</small>
           </dd>
         </div>
         <div v-if="dose.bouts > 0">
-          <dt class="soft small">bouts</dt>
+          <dt class="soft small">{{ t('bouts') }}</dt>
           <dd class="num">{{ dose.bouts }}</dd>
         </div>
         <div>
-          <dt class="soft small">in all</dt>
+          <dt class="soft small">{{ t('inAll') }}</dt>
           <dd class="num">{{ formatDuration(inBlock.get(dose.side) ?? 0) }}</dd>
         </div>
       </dl>
@@ -100,16 +105,16 @@ const min = (minutes: number) => minutes.toFixed(minutes < 10 ? 1 : 0);
         {{ said.words }} <span class="soft">({{ said.source }})</span>
       </p>
     </section>
-    <section class="card hands" aria-label="Your hands">
-      <h2>Your hands</h2>
+    <section class="card hands" :aria-label="t('yourHands')">
+      <h2>{{ t('yourHands') }}</h2>
       <table class="small">
         <thead>
           <tr>
-            <th scope="col">min</th>
-            <th scope="col">block</th>
-            <th scope="col">session</th>
-            <th scope="col">day</th>
-            <th scope="col">of</th>
+            <th scope="col">{{ t('min') }}</th>
+            <th scope="col">{{ t('block') }}</th>
+            <th scope="col">{{ t('session') }}</th>
+            <th scope="col">{{ t('day') }}</th>
+            <th scope="col">{{ t('of') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -123,18 +128,20 @@ const min = (minutes: number) => minutes.toFixed(minutes < 10 ? 1 : 0);
         </tbody>
       </table>
       <p v-for="each in spare" :key="each.tool" class="small care" role="status">
-        {{ each.tool }} past the day’s limit{{
-          each.words.length > 0 ? `: ${each.words.join('; ')}` : '; no other entry for these targets spares it'
-        }}
+        {{ t('pastDaysLimit', { tool: each.tool, what: each.words.length > 0 ? `: ${each.words.join('; ')}` : t('noOtherEntryThese') }) }}
       </p>
       <p v-if="missing" class="small care">
-        What was done earlier could not be read. <button type="button" class="link" @click="load">Try again</button>
+        {{ t('whatDoneEarlierCould') }} <button type="button" class="link" @click="load">{{ t('tryAgain') }}</button>
       </p>
       <p v-if="heights" class="small soft">
-        Table to begin with:
-        <template v-for="(row, i) in heights" :key="row.work">{{ i > 0 ? ' · ' : '' }}{{ row.work }} {{ row.cm }} cm</template>
+        {{ t('tableBegin') }}
+        <template v-for="(row, i) in heights" :key="row.work">{{
+          t('cm', { what: i > 0 ? ' · ' : '', work: row.work, cm: row.cm })
+        }}</template>
       </p>
-      <p v-else class="small soft">Table height: <RouterLink to="/practice/me">give your knuckle height</RouterLink></p>
+      <p v-else class="small soft">
+        {{ t('tableHeight') }} <RouterLink to="/practice/me">{{ t('giveYourKnuckleHeight') }}</RouterLink>
+      </p>
     </section>
   </div>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BlockPlan, Method } from '@pace-bend/core/method';
 import LongText from '../../parts/LongText.vue';
+import { t } from '../../words/plan.ts';
 
 /** Stations, directions, points, angles of a block: one a line, in their order. */
 const props = defineProps<{ block: BlockPlan; method: Method; disabled: boolean }>();
@@ -13,8 +14,8 @@ function type(id: string, text: string): void {
 function wrong(id: string): string | null {
   const spec = props.method.lists.find((list) => list.id === id)!;
   const places = valuesOf(id);
-  if (places.some((place) => place.trim() === '' || place.length > 40)) return 'Each line is one name, 1 to 40 characters.';
-  return places.length < spec.min || places.length > spec.max ? `${spec.label}: ${spec.min} to ${spec.max} lines.` : null;
+  if (places.some((place) => place.trim() === '' || place.length > 40)) return t('eachLineOneName');
+  return places.length < spec.min || places.length > spec.max ? t('toLines', { label: spec.label, min: spec.min, max: spec.max }) : null;
 }
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Caution } from '@pace-bend/core/caution';
+import { t } from '../../words/plan.ts';
 
 /** Why an offer cannot be taken, and where the rule stands. */
 defineProps<{ caution: Caution | null }>();
@@ -8,7 +9,7 @@ defineProps<{ caution: Caution | null }>();
 <template>
   <p v-if="caution" class="small">
     <span class="level avoid">{{ caution.because }}</span> {{ caution.reason }} {{ caution.instead }}
-    <RouterLink v-if="caution.kind === 'scope'" to="/practice/scope">The practice’s scope</RouterLink>
+    <RouterLink v-if="caution.kind === 'scope'" to="/practice/scope">{{ t('practicesScope') }}</RouterLink>
   </p>
 </template>
 

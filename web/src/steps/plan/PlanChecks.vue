@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import type { PlanCheck } from '@pace-bend/core/session';
+import { t } from '../../words/plan.ts';
 
 /** What is worth a look in the plan: order, time, what is not looked at. It stops nobody, and says nothing while there is nothing. */
 defineProps<{ checks: readonly PlanCheck[] }>();
 </script>
 
 <template>
-  <section v-if="checks.length > 0" class="card checks" aria-label="Worth a look">
-    <h2>Worth a look</h2>
+  <section v-if="checks.length > 0" class="card checks" :aria-label="t('worthLook')">
+    <h2>{{ t('worthLook') }}</h2>
     <ul>
       <li v-for="each in checks" :key="each.words">{{ each.words }}</li>
     </ul>

@@ -32,6 +32,7 @@ import { usePlan } from './usePlan.ts';
 import { useProposal } from './useProposal.ts';
 import { hintOf, isKey } from '../../parts/keys.ts';
 import { useWindowKeys } from '../../parts/useWindowKeys.ts';
+import { t } from '../../words/plan.ts';
 
 const router = useRouter();
 const practice = usePractice();
@@ -72,7 +73,7 @@ const bands = computed(() =>
   motion.value && axis.value?.unit !== 'of10' ? referenceBands(motion.value.id, file.value.athlete, onDay.value) : [],
 );
 const sidesShown = computed(() => [...new Set(selected.value?.sides.map((each) => each.side) ?? [])]);
-const motionUnit = computed(() => (axis.value?.unit === 'of10' ? ' of 10' : axis.value?.unit === 'cm' ? ' cm' : '°'));
+const motionUnit = computed(() => (axis.value?.unit === 'of10' ? ` ${t('of10')}` : axis.value?.unit === 'cm' ? ' cm' : '°'));
 /** Whether the athlete works against the hand at all in this way of working. */
 const presses = computed(() => cues.value.some((cue) => cue.effortPct !== null));
 const measuredHere = computed(() =>
@@ -168,26 +169,36 @@ useWindowKeys(onKey);
             class="fig picture"
           />
           <h2>{{ entry.name }}</h2>
-          <div v-if="sidesShown.length > 1" class="tabs" role="group" aria-label="Side shown">
+          <div v-if="sidesShown.length > 1" class="tabs" role="group" :aria-label="t('sideShown')">
             <button v-for="side in sidesShown" :key="side" type="button" :aria-pressed="side === selectedSide" @click="selectedSide = side">
               {{ SIDE_WORDS[side] }}
             </button>
           </div>
           <span v-else class="soft">{{ SIDE_WORDS[sidesShown[0]!] }}</span>
           <span class="soft small press"
-            >{{ arranged ? `${place}, ${arranged}` : place }} · {{ words?.setUp }}.<template v-if="stance"> You: {{ stance }}.</template
-            ><template v-if="asks">{{ ' ' }}<b>Ask first:</b> {{ asks }}.</template
-            ><template v-if="presses"> They press: {{ entry.pressLine }}.</template></span
+            >{{ arranged ? `${place}, ${arranged}` : place }} · {{ words?.setUp }}.<template v-if="stance">
+              {{ t('you', { stance }) }}</template
+            ><template v-if="asks"
+              >{{ ' ' }}<b>{{ t('askFirst') }}</b> {{ asks }}.</template
+            ><template v-if="presses"> {{ t('theyPress', { pressLine: entry.pressLine }) }}</template></span
           >
           <span v-if="last" class="gain small"
-            ><b class="num">{{ formatNumber(last.expected, 1) }}{{ motionUnit }}</b> expected; nine readings in ten
-            {{ formatNumber(Math.min(last.reading.low, last.reading.high), 1) }} to
-            {{ formatNumber(Math.max(last.reading.low, last.reading.high), 1) }}{{ motionUnit }}, nine true gains in ten
-            {{ formatSigned(last.gain.low, motion.unit) }} to {{ formatSigned(last.gain.high, motion.unit) }} ·
+            ><b class="num">{{ formatNumber(last.expected, 1) }}{{ motionUnit }}</b>
             {{
-              predicted!.sessions === 0
-                ? 'as usual for this motion: no session of theirs yet'
-                : `from ${predicted!.sessions} of their own ${predicted!.sessions === 1 ? 'session' : 'sessions'}`
+              t('expectedNineReadingsTen', {
+                number: formatNumber(Math.min(last.reading.low, last.reading.high), 1),
+                number2: formatNumber(Math.max(last.reading.low, last.reading.high), 1),
+                motionUnit,
+                signed: formatSigned(last.gain.low, motion.unit),
+                signed2: formatSigned(last.gain.high, motion.unit),
+                what:
+                  predicted!.sessions === 0
+                    ? t('usualMotionNoSession')
+                    : t('fromTheirOwn', {
+                        sessions: predicted!.sessions,
+                        what: predicted!.sessions === 1 ? t('session') : t('sessions'),
+                      }),
+              })
             }}</span
           >
         </header>
@@ -200,28 +211,34 @@ useWindowKeys(onKey);
           :bands="bands"
           :predicted="predicted?.edges ?? []"
           :height="286"
-          :label="`Stair of ${entry.name}, ${selectedSide}: ${cues.length} phases, ${formatDuration(cues.reduce((sum, cue) => sum + cue.endMs - cue.startMs, 0))}`"
+          :label="
+            t('stairPhases', {
+              name: entry.name,
+              selectedSide,
+              count: cues.length,
+              duration: formatDuration(cues.reduce((sum, cue) => sum + cue.endMs - cue.startMs, 0)),
+            })
+          "
         >
           <template v-if="!visit.finished" #default="{ stair }"
             ><StairHandles :block="selected" :method="method" :cues="cues" :stair="stair" :motion-unit="motionUnit" @change="plan.replace"
           /></template>
         </StairDrawing>
-        <p v-else class="soft not-drawn">The stair is drawn again as soon as every number beside it can be.</p>
+        <p v-else class="soft not-drawn">{{ t('stairDrawnAgainSoon') }}</p>
         <div class="under">
-          <StairLegend v-if="cues.length > 0" :cues="cues" /><span class="soft small"
-            >An edge for seconds, a tread for the angle, a column for effort; arrow keys on each, Shift for five</span
+          <StairLegend v-if="cues.length > 0" :cues="cues" /><span class="soft small">{{ t('edgeSecondsTreadAngle') }}</span
           ><SavePictures
             v-if="cues.length > 0"
-            what="the stair"
+            :what="t('theStair')"
             :name="`Stair ${entry.name} ${selectedSide}`"
             :title="`${entry.name}, ${selectedSide}: ${method.name}`"
-            from="As planned, not as it was done."
+            :from="t('plannedNotDone')"
             :svg="stairSvg"
           />
         </div>
         <p v-if="!measuredHere && axis.unit !== 'of10'" class="soft small">
-          Not measured today on this side: the stair starts from an assumed edge.
-          <RouterLink :to="`/visit/${visit.id}/measure`">Measure first</RouterLink>
+          {{ t('notMeasuredTodaySide') }}
+          <RouterLink :to="`/visit/${visit.id}/measure`">{{ t('measureFirst') }}</RouterLink>
         </p>
       </section>
 
@@ -251,15 +268,15 @@ useWindowKeys(onKey);
       <ProblemNote v-if="earlier.problem.value" :problem="earlier.problem.value" :retry="earlier.begin" />
       <SequenceCard :blocks="blocks" :disabled="visit.finished" @put="plan.takePlan" />
 
-      <section class="card" aria-label="Offers">
-        <h2>{{ blocks.length > 0 ? 'More for what is stiff' : 'Stiffest first' }}</h2>
+      <section class="card" :aria-label="t('offers')">
+        <h2>{{ blocks.length > 0 ? t('moreWhatStiff') : t('stiffestFirst') }}</h2>
         <PickOne
           class="any"
           :value="null"
           search
           :disabled="visit.finished"
-          label="Anything from the shelf"
-          placeholder="Anything from the shelf"
+          :label="t('anythingFromShelf')"
+          :placeholder="t('anythingFromShelf')"
           :options="
             store.entries
               .filter((each) => each.stage !== 'home')
@@ -268,17 +285,16 @@ useWindowKeys(onKey);
           @change="(id) => plan.add(id, waysFor(store.entryOf(id), store.shelf)[0]!.id)"
         />
         <p v-if="offers.length === 0" class="soft">
-          Nothing measured yet. <RouterLink :to="`/visit/${visit.id}/measure`">Measure first</RouterLink>, then the stiffest motion offers
-          its blocks here.
+          {{ t('nothingMeasuredYet') }} <RouterLink :to="`/visit/${visit.id}/measure`">{{ t('measureFirst') }}</RouterLink>{{
+            t('thenStiffestMotionOffers')
+          }}
         </p>
         <ul class="offers">
           <li v-for="offer in offers" :key="offer.entry.id">
             <EntryPicture :entry="offer.entry" :size="60" decorative class="fig" /><span class="offer"
               ><b>{{ offer.entry.name }}</b> {{ ' '
               }}<span class="soft small">{{ offer.motion.name.toLowerCase() }}, {{ offer.motion.testPosition }}</span>
-              <span class="small why">{{
-                offer.reasons.length > 0 ? offer.reasons.join('. ') : 'No shortfall beyond the error: nothing to chase here'
-              }}</span></span
+              <span class="small why">{{ offer.reasons.length > 0 ? offer.reasons.join('. ') : t('noShortfallBeyondError') }}</span></span
             >
             <span class="ways">
               <Button
@@ -293,8 +309,8 @@ useWindowKeys(onKey);
                 class="more-ways"
                 :value="null"
                 :disabled="visit.finished"
-                :label="`Other ways for ${offer.entry.name}`"
-                placeholder="other ways"
+                :label="t('otherWaysFor', { name: offer.entry.name })"
+                :placeholder="t('otherWays')"
                 :options="
                   offer.ways.slice(2).map((way) => ({ value: way.method.id, label: way.method.name, disabled: way.closedBy !== null }))
                 "
@@ -309,19 +325,22 @@ useWindowKeys(onKey);
 
     <aside class="right">
       <div class="actions">
-        <Button size="large" :disabled="!canUndo" :title="`Undo, ${hintOf('undo')}`" aria-label="Undo" @click="plan.undo">↶</Button>
-        <Button size="large" :disabled="!canRedo" :title="`Redo, ${hintOf('redo')}`" aria-label="Redo" @click="plan.redo">↷</Button>
+        <Button size="large" :disabled="!canUndo" :title="t('undo2', { hintOf: hintOf('undo') })" :aria-label="t('undo')" @click="plan.undo"
+          >↶</Button
+        >
+        <Button size="large" :disabled="!canRedo" :title="t('redo2', { hintOf: hintOf('redo') })" :aria-label="t('redo')" @click="plan.redo"
+          >↷</Button
+        >
         <Button
           type="primary"
           size="large"
           :disabled="blocks.length === 0 || !line || forbidden.length > 0"
           @click="router.push(`/visit/${visit.id}/table`)"
-          >Go to the table</Button
+          >{{ t('goTable') }}</Button
         >
-        <p v-if="blocks.length > 0 && !line" class="wrong" role="alert">A number in the plan cannot be; it is marked.</p>
+        <p v-if="blocks.length > 0 && !line" class="wrong" role="alert">{{ t('numberPlanCannotMarked') }}</p>
         <p v-else-if="forbidden.length > 0" class="wrong" role="alert">
-          {{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: give the reason below, or remove it. It is not kept
-          until then.
+          {{ t('giveReasonBelowRemove', { forbidden: forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }) }}
         </p>
       </div>
       <BlockLimits v-if="selected && entry && motion" :sides="cautions" :motion="motion" />
@@ -338,14 +357,16 @@ useWindowKeys(onKey);
         @split="plan.splitSides"
       />
       <section v-if="entry" class="card watch">
-        <h3>Watch</h3>
+        <h3>{{ t('watch') }}</h3>
         <p>{{ entry.watch }}.</p>
         <p class="soft small">{{ words?.hands }}. {{ words?.supports }}.</p>
-        <p v-if="entry.sign" class="small">It worked: {{ entry.sign[0]!.toLowerCase() + entry.sign.slice(1) }}.</p>
+        <p v-if="entry.sign" class="small">{{ t('itWorked', { what: entry.sign[0]!.toLowerCase() + entry.sign.slice(1) }) }}</p>
         <p v-for="each in partners" :key="each.because" class="small">
-          {{ each.muscles }} not looked at <span class="soft">{{ each.because }}</span>
+          {{ t('notLooked', { muscles: each.muscles }) }} <span class="soft">{{ each.because }}</span>
         </p>
-        <p class="small"><RouterLink :to="`/shelf/entry/${entry.id}`">On the shelf</RouterLink></p>
+        <p class="small">
+          <RouterLink :to="`/shelf/entry/${entry.id}`">{{ t('onTheShelf') }}</RouterLink>
+        </p>
       </section>
     </aside>
   </div>

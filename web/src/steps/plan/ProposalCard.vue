@@ -11,6 +11,7 @@ import { SIDE_WORDS } from '../../parts/words.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { keptTimes, keptWords } from './keptWords.ts';
 import type { ProposalAsked } from './useProposal.ts';
+import { t } from '../../words/plan.ts';
 
 /** The plan proposed for the minutes there are, with why each block is in it and what was left out. */
 const props = defineProps<{
@@ -29,7 +30,7 @@ const openReason = ref('');
 const { state, proposal, others, leftOut, triedMore, bound, failure, warm, pins, bans } = props.asked;
 
 const choices = computed<readonly { words: string; proposal: Proposal }[]>(() =>
-  proposal.value ? [{ words: 'The best for this time', proposal: proposal.value }, ...(others.value ?? [])] : [],
+  proposal.value ? [{ words: t('bestTime'), proposal: proposal.value }, ...(others.value ?? [])] : [],
 );
 const plan = computed(() => choices.value[Math.min(shown.value, choices.value.length - 1)]?.proposal ?? null);
 const work = computed(() => plan.value?.blocks.filter((each) => each.kind === 'work') ?? []);
@@ -59,8 +60,12 @@ const gain = (each: ProposedBlock) => {
   const { unit } = motionOf(shelf.entryOf(each.block.entryId).motionId);
   return each.sides
     .filter((side) => side.missing > 0)
-    .map(
-      (side) => `${side.side === 'midline' ? '' : `${side.side} `}+${formatValue(side.gain, unit)} of ${formatValue(side.missing, unit)}`,
+    .map((side) =>
+      t('of2', {
+        what: side.side === 'midline' ? '' : `${side.side} `,
+        value: formatValue(side.gain, unit),
+        value2: formatValue(side.missing, unit),
+      }),
     )
     .join(', ');
 };
@@ -85,55 +90,58 @@ const spare = computed(() => {
 /** The side it is in for: the one that misses most. */
 const tightest = (each: ProposedBlock) => each.sides.reduce((most, side) => (side.missing > most.missing ? side : most));
 const unweighed = computed(() => plan.value?.leftOut.some((each) => each.words.startsWith('not weighed')) ?? false);
-const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} min more would bring it in`);
+const more = (minutes: number | null) => (minutes === null ? '' : t('minMoreWouldBring', { minutes }));
 </script>
 
 <template>
-  <section class="card proposal" aria-label="Proposed plan">
+  <section class="card proposal" :aria-label="t('proposedPlan')">
     <header>
-      <h2>A plan for {{ minutes }} min</h2>
+      <h2>{{ t('planMin', { minutes }) }}</h2>
       <label class="small warm"
-        ><Switch v-model:checked="warm" size="small" :disabled="disabled" aria-label="Warm already" @change="state === 'none' || ask()" />
-        warm already</label
+        ><Switch
+          v-model:checked="warm"
+          size="small"
+          :disabled="disabled"
+          :aria-label="t('warmAlready2')"
+          @change="state === 'none' || ask()"
+        />
+        {{ t('warmAlready') }}</label
       >
       <Button
         v-if="state !== 'working'"
         :type="state === 'none' && !planned ? 'primary' : 'default'"
         :disabled="disabled || !measured"
         @click="ask"
-        >{{ state === 'none' ? (planned ? `Another way to spend ${minutes} min` : 'Propose a plan') : 'Propose again' }}</Button
+        >{{ state === 'none' ? (planned ? t('anotherWaySpendMin', { minutes }) : t('proposePlan')) : t('proposeAgain') }}</Button
       >
-      <Button v-else @click="asked.stop">Stop</Button>
-      <Button
-        v-if="planned && state !== 'working'"
-        :disabled="disabled || !measured"
-        title="What stands keeps its order and its rounds; the rest is solved around it"
-        @click="around"
-        >Plan around these blocks</Button
-      >
+      <Button v-else @click="asked.stop">{{ t('stop') }}</Button>
+      <Button v-if="planned && state !== 'working'" :disabled="disabled || !measured" :title="t('whatStandsKeepsOrder')" @click="around">{{
+        t('planAroundTheseBlocks')
+      }}</Button>
     </header>
-    <p v-if="!measured" class="soft">Measure first: the plan is made from what is missing today.</p>
+    <p v-if="!measured" class="soft">{{ t('measureFirstPlanMade') }}</p>
     <p v-if="state === 'working'" class="soft" role="status">
-      Weighing what fits<template v-if="bound"> · best so far {{ bound.best.toFixed(1) }}, at most {{ bound.bound.toFixed(1) }}</template> …
+      {{ t('weighingWhatFits')
+      }}<template v-if="bound"> {{ t('bestFarMost', { best: bound.best.toFixed(1), bound: bound.bound.toFixed(1) }) }}</template> …
     </p>
     <p v-if="state === 'failed'" class="wrong" role="alert">
-      {{ failure }} <button type="button" class="link" @click="ask">Try again</button>
+      {{ failure }} <button type="button" class="link" @click="ask">{{ t('tryAgain') }}</button>
     </p>
 
     <template v-if="plan">
-      <div v-if="choices.length > 1" class="tabs" role="group" aria-label="Plans">
+      <div v-if="choices.length > 1" class="tabs" role="group" :aria-label="t('plans')">
         <button v-for="(choice, i) in choices" :key="choice.words" type="button" :aria-pressed="i === shown" @click="shown = i">
           {{ choice.words }}
         </button>
       </div>
       <p v-if="state !== 'working'" class="small said">
-        <b class="num">{{ formatDuration(plan.seconds * 1000) }}</b> · {{ plan.turns }} {{ plan.turns === 1 ? 'turn' : 'turns' }} ·
-        <template v-if="plan.status === 'optimal'">nothing better fits this time{{ unweighed ? ', of what was weighed' : '' }}</template>
-        <template v-else-if="plan.status === 'impossible'">what is pinned does not fit into {{ minutes }} min</template>
-        <template v-else>best so far; no plan is more than {{ plan.gap.toFixed(1) }} better</template>
+        <b class="num">{{ formatDuration(plan.seconds * 1000) }}</b> · {{ plan.turns }} {{ plan.turns === 1 ? t('turn2') : t('turns') }} ·
+        <template v-if="plan.status === 'optimal'">{{ t('nothingBetterFitsTime', { what: unweighed ? t('whatWeighed') : '' }) }}</template>
+        <template v-else-if="plan.status === 'impossible'">{{ t('whatPinnedDoesNot', { minutes }) }}</template>
+        <template v-else>{{ t('bestFarNoPlan', { gap: plan.gap.toFixed(1) }) }}</template>
       </p>
       <p v-if="plan.status !== 'impossible' && work.length === 0" class="soft">
-        Nothing falls short beyond the error, or nothing that does fits the time. No need to chase anything today.
+        {{ t('nothingFallsShortBeyond') }}
       </p>
       <ol class="blocks" :aria-busy="state === 'working'">
         <li v-for="each in plan.blocks" :key="each.block.id" :class="each.kind">
@@ -144,8 +152,8 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
               >{{ shelf.methodOf(each.block.methodId).name.toLowerCase()
               }}<template v-if="each.kind === 'work'"> · {{ rounds(each) }}</template></span
             >
-            <span v-if="each.cold" class="small cold">goes in cold: counts for less</span>
-            <span v-if="each.kind === 'work'" class="num worth" :title="'Weighted degrees'">{{ each.value.toFixed(1) }}</span>
+            <span v-if="each.cold" class="small cold">{{ t('goesColdCountsLess') }}</span>
+            <span v-if="each.kind === 'work'" class="num worth" :title="t('weightedDegrees')">{{ each.value.toFixed(1) }}</span>
             <span v-else class="small soft worth">{{ each.fit }}</span>
             <template v-if="each.kind === 'work' && !disabled">
               <button
@@ -154,50 +162,49 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
                 :aria-expanded="openReason === each.block.id"
                 @click="openReason = openReason === each.block.id ? '' : each.block.id"
               >
-                Why
+                {{ t('why') }}
               </button>
               <button v-if="isPinned(each.block.entryId)" type="button" class="link small" @click="asked.unpin(each.block.entryId)">
-                Unpin
+                {{ t('unpin') }}
               </button>
               <button
                 v-else
                 type="button"
                 class="link small"
-                :aria-label="`Pin ${nameOf(each.block.entryId)}`"
+                :aria-label="t('pin2', { nameOf: nameOf(each.block.entryId) })"
                 @click="asked.pin({ entryId: each.block.entryId, methodId: each.block.methodId })"
               >
-                Pin
+                {{ t('pin') }}
               </button>
               <button
                 type="button"
                 class="link small"
-                :aria-label="`Longer, ${nameOf(each.block.entryId)}`"
+                :aria-label="t('longer2', { nameOf: nameOf(each.block.entryId) })"
                 @click="asked.longer(each.block.entryId, each.block.methodId, each.sides)"
               >
-                Longer
+                {{ t('longer') }}
               </button>
               <button
                 type="button"
                 class="link small"
-                :aria-label="`Without ${nameOf(each.block.entryId)}`"
+                :aria-label="t('without2', { nameOf: nameOf(each.block.entryId) })"
                 @click="asked.ban(each.block.entryId)"
               >
-                Without
+                {{ t('without') }}
               </button>
             </template>
           </div>
           <p v-if="each.kind === 'work'" class="small why">
-            {{ tightest(each).because }}<template v-if="gain(each)"> · expected {{ gain(each) }}</template>
+            {{ tightest(each).because }}<template v-if="gain(each)"> {{ t('expected', { gain: gain(each) }) }}</template>
           </p>
           <p v-for="row in kept(each)" :key="row.side" class="small soft">
             <template v-if="row.side !== 'midline'">{{ SIDE_WORDS[row.side] }}: </template>{{ row.words }}
           </p>
           <div v-if="openReason === each.block.id" class="terms small">
             <p v-for="side in each.sides" :key="side.side">
-              <b>{{ SIDE_WORDS[side.side] }}</b> {{ side.because }}: weight 1<template v-for="term in side.terms" :key="term.words">
-                + {{ term.weight }} {{ term.words }}</template
-              >
-              = {{ side.weight }}{{ keptTimes(side.kept) }}, worth {{ side.value.toFixed(1) }}
+              <b>{{ SIDE_WORDS[side.side] }}</b> {{ t('weight1', { because: side.because })
+              }}<template v-for="term in side.terms" :key="term.words"> + {{ term.weight }} {{ term.words }}</template>
+              {{ t('worth', { weight: side.weight, keptTimes: keptTimes(side.kept), value: side.value.toFixed(1) }) }}
             </p>
             <p>{{ each.fit }}.</p>
           </div>
@@ -205,8 +212,7 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
       </ol>
       <p v-for="each in sources" :key="each.words" class="small">{{ each.words }}</p>
       <p v-if="spare > 0" class="small soft">
-        {{ spare }} min stay free: what falls short today is worked, and no more time would make it worth more. They are good for reading
-        again, for teaching what to do at home, or for an early end.
+        {{ t('minStayFreeWhat', { spare }) }}
       </p>
       <Button
         v-if="plan.blocks.length > 0"
@@ -218,14 +224,14 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
             plan.blocks.map((each) => each.block),
           )
         "
-        >Take this plan</Button
+        >{{ t('takePlan') }}</Button
       >
       <details v-if="leftOut.length > 0 || bans.length > 0" class="out">
-        <summary>Left out: {{ leftOut.length + bans.length }}</summary>
+        <summary>{{ t('leftOut', { count: leftOut.length + bans.length }) }}</summary>
         <ul>
           <li v-for="id in bans" :key="id">
-            <b>{{ nameOf(id) }}</b> <span class="small">by hand</span> {{ ' '
-            }}<button type="button" class="link small" @click="asked.unban(id)">Allow again</button>
+            <b>{{ nameOf(id) }}</b> <span class="small">{{ t('byHand') }}</span> {{ ' '
+            }}<button type="button" class="link small" @click="asked.unban(id)">{{ t('allowAgain') }}</button>
           </li>
           <li v-for="each in leftOut" :key="each.entry.id">
             <b>{{ each.entry.name }}</b>
@@ -234,21 +240,21 @@ const more = (minutes: number | null) => (minutes === null ? '' : `${minutes} mi
               >{{ each.words }}<template v-if="each.because"> · {{ each.because }}</template></span
             >
             <span v-if="each.value > 0" class="small soft"
-              >weight 1<template v-for="term in each.terms" :key="term.words"> + {{ term.weight }} {{ term.words }}</template> =
-              {{ each.weight }}{{ keptTimes(each.kept) }}, at most {{ each.value.toFixed(1) }}</span
+              >{{ t('weight12') }}<template v-for="term in each.terms" :key="term.words"> + {{ term.weight }} {{ term.words }}</template>
+              {{ t('atMost', { weight: each.weight, keptTimes: keptTimes(each.kept), value: each.value.toFixed(1) }) }}</span
             >
             <span v-if="more(each.moreMinutes)" class="small more">{{ more(each.moreMinutes) }}</span>
-            <span v-else-if="triedMore && each.value > 0 && each.triedMinutes > 0" class="small soft"
-              >not within {{ each.triedMinutes }} min more</span
-            >
+            <span v-else-if="triedMore && each.value > 0 && each.triedMinutes > 0" class="small soft">{{
+              t('notWithinMinMore', { triedMinutes: each.triedMinutes })
+            }}</span>
             <button
               v-if="each.value > 0"
               type="button"
               class="link small"
-              :aria-label="`Bring in ${each.entry.name}`"
+              :aria-label="t('bringIn2', { name: each.entry.name })"
               @click="asked.pin({ entryId: each.entry.id, methodId: each.methodId })"
             >
-              Bring in
+              {{ t('bringIn') }}
             </button>
           </li>
         </ul>

@@ -13,6 +13,7 @@ import { useSession } from '../../stores/session.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import TextInput from '../../parts/TextInput.vue';
+import { t } from '../../words/plan.ts';
 
 /** Sequences that are taught, or kept, as one: looked at, put into the plan as blocks that can be changed, and made from a plan. */
 const props = defineProps<{ blocks: readonly BlockPlan[]; disabled: boolean }>();
@@ -28,7 +29,11 @@ const isOwn = computed(() => chosen.value !== null && shelf.itemOf(chosen.value.
 const options = computed(() =>
   shelf.protocols.map((protocol) => ({
     value: protocol.id,
-    label: `${protocol.name}, ${Math.round(protocolSeconds(protocol, shelf.shelf) / 60)} min${shelf.itemOf(protocol.id) ? ', ours' : ''}`,
+    label: t('min2', {
+      name: protocol.name,
+      protocolSeconds: Math.round(protocolSeconds(protocol, shelf.shelf) / 60),
+      itemOf: shelf.itemOf(protocol.id) ? t('ours') : '',
+    }),
   })),
 );
 /** What may not be done on this athlete at all today stays out, and says why. */
@@ -75,7 +80,7 @@ const gaps = computed(() =>
 
 const keeping = ref(false);
 const name = ref('');
-const nameWrong = computed(() => (name.value.trim().length < 2 ? 'It needs a name.' : null));
+const nameWrong = computed(() => (name.value.trim().length < 2 ? t('needsName') : null));
 const tried = ref(false);
 const mayKeep = computed(() => session.may('PUT', '/shelf/:id'));
 async function keep(): Promise<void> {
@@ -93,51 +98,53 @@ const takeOff = () =>
 </script>
 
 <template>
-  <section class="card" aria-label="Sequences">
-    <h2>Sequences</h2>
+  <section class="card" :aria-label="t('sequences')">
+    <h2>{{ t('sequences') }}</h2>
     <p v-for="gap in gaps" :key="gap.key" class="gap" role="status">
-      {{ gap.name }}: the {{ gap.side }} is not planned: {{ gap.entries }}.
+      {{ t('notPlanned', { name: gap.name, side: gap.side, entries: gap.entries }) }}
     </p>
     <PickOne
       class="any"
       :value="chosenId"
       search
       :disabled="disabled"
-      label="A sequence from the shelf"
-      placeholder="A sequence from the shelf"
+      :label="t('sequenceFromShelf')"
+      :placeholder="t('sequenceFromShelf')"
       :options="options"
       @change="(id) => (chosenId = id)"
     />
     <p v-if="shelf.unfitProtocols.length > 0" class="soft small">
-      No longer fits what stands on the shelf: {{ shelf.unfitProtocols.map((each) => each.name).join(', ') }}.
+      {{ t('noLongerFitsWhat', { unfitProtocols: shelf.unfitProtocols.map((each) => each.name).join(', ') }) }}
     </p>
     <template v-if="chosen">
       <p v-if="chosen.what" class="soft small">{{ chosen.what }}</p>
-      <ol class="steps" aria-label="Steps">
+      <ol class="steps" :aria-label="t('steps')">
         <li v-for="step in steps" :key="step.key">
           <span :class="{ out: step.out }">{{ step.name }}</span><span v-if="step.sides.length" class="soft small">{{
             ` ${step.sides.join(', ')}`
           }}</span
-          ><span v-if="step.out" class="small soft">{{ ` · stays out: ${step.out}` }}</span>
+          ><span v-if="step.out" class="small soft">{{ ` ${t('staysOut', { out: step.out })}` }}</span>
         </li>
       </ol>
-      <p v-if="tooMany" class="wrong" role="alert">A plan has at most {{ LIMITS.blocksInPlan }} blocks.</p>
+      <p v-if="tooMany" class="wrong" role="alert">{{ t('planMostBlocks', { blocksInPlan: LIMITS.blocksInPlan }) }}</p>
       <p class="acts">
-        <Button type="primary" :disabled="disabled || left === 0 || tooMany" @click="putIn">Put it in the plan</Button>
-        <Button @click="chosenId = null">Close it</Button>
-        <Button v-if="isOwn && mayKeep" :loading="busy" @click="takeOff">Take off the shelf</Button>
+        <Button type="primary" :disabled="disabled || left === 0 || tooMany" @click="putIn">{{ t('putPlan') }}</Button>
+        <Button @click="chosenId = null">{{ t('closeIt') }}</Button>
+        <Button v-if="isOwn && mayKeep" :loading="busy" @click="takeOff">{{ t('takeOffShelf') }}</Button>
       </p>
     </template>
     <template v-else-if="mayKeep && blocks.length > 1">
-      <p v-if="!keeping" class="acts"><Button @click="keeping = true">Keep this plan as a sequence</Button></p>
+      <p v-if="!keeping" class="acts">
+        <Button @click="keeping = true">{{ t('keepPlanSequence') }}</Button>
+      </p>
       <form v-else class="keep" novalidate @submit.prevent="keep">
         <label
-          >Name of the sequence<TextInput v-model="name" maxlength="120" :aria-invalid="tried && nameWrong ? 'true' : undefined"
+          >{{ t('nameSequence') }}<TextInput v-model="name" maxlength="120" :aria-invalid="tried && nameWrong ? 'true' : undefined"
         /></label>
         <p v-if="tried && nameWrong" class="wrong" role="alert">{{ nameWrong }}</p>
         <p class="acts">
-          <Button type="primary" html-type="submit" :loading="busy">Keep it</Button>
-          <Button @click="keeping = false">Leave it</Button>
+          <Button type="primary" html-type="submit" :loading="busy">{{ t('keepIt') }}</Button>
+          <Button @click="keeping = false">{{ t('leaveIt') }}</Button>
         </p>
       </form>
     </template>

@@ -9,6 +9,7 @@ import { useShelf } from '../../stores/shelf.ts';
 import { SIDE_WORDS } from '../../parts/words.ts';
 import { cellsOf, type StripCell } from './stripCells.ts';
 import { hintOf, isKey, whichKey } from '../../parts/keys.ts';
+import { t } from '../../words/plan.ts';
 
 /** The whole visit as one strip: positions, turns, sides, warm-up, blocks, measuring, close; with the minute where the booked time ends. */
 const props = defineProps<{
@@ -43,10 +44,10 @@ const GLYPHS: Record<StripItem['kind'], string> = { opening: '◦', turn: '↻',
 const HINTS: Record<StripItem['kind'], string> = {
   opening: 'settle',
   turn: 'turn',
-  side: 'other side',
+  side: t('otherSide'),
   before: 'measure',
   block: '',
-  after: 'measure again',
+  after: t('measureAgain'),
   close: 'close',
 };
 
@@ -118,20 +119,18 @@ function onKey(event: KeyboardEvent, id: string): void {
 </script>
 
 <template>
-  <section class="card" aria-label="Session line">
+  <section class="card" :aria-label="t('sessionLine')">
     <header>
-      <h2>Session line</h2>
+      <h2>{{ t('sessionLine') }}</h2>
       <span class="soft small" :class="{ over }"
-        ><span class="num" data-testid="session-total">{{ duration(strip.seconds) }}</span> of {{ minutes }} min<template
-          v-if="strip.turns"
-        >
-          · {{ strip.turns }} {{ strip.turns === 1 ? 'turn' : 'turns' }}</template
-        ><template v-if="over"> · {{ duration(-left) }} longer than the time there is</template></span
+        ><span class="num" data-testid="session-total">{{ duration(strip.seconds) }}</span> {{ t('ofMin', { minutes })
+        }}<template v-if="strip.turns"> · {{ strip.turns }} {{ strip.turns === 1 ? t('turn2') : t('turns') }}</template
+        ><template v-if="over"> {{ t('longerThanTimeThere', { duration: duration(-left) }) }}</template></span
       >
-      <RouterLink v-if="blocks.length > 0" class="sheet small" :to="`/visit/${visitId}/sheet`">For the wall</RouterLink>
+      <RouterLink v-if="blocks.length > 0" class="sheet small" :to="`/visit/${visitId}/sheet`">{{ t('forTheWall') }}</RouterLink>
     </header>
     <p v-if="refusal" class="refusal small" role="status">{{ refusal }}</p>
-    <p v-if="blocks.length === 0" class="soft empty">Nothing planned yet: let a plan be proposed, or take a block from the offers below.</p>
+    <p v-if="blocks.length === 0" class="soft empty">{{ t('nothingPlannedYetLet') }}</p>
     <div v-show="blocks.length > 0" ref="list" class="strip" :class="{ tight, 'goes-on': goesOn }" @scroll.passive="look">
       <div
         v-for="cell in cells"
@@ -156,7 +155,7 @@ function onKey(event: KeyboardEvent, id: string): void {
             type="button"
             class="open"
             :aria-pressed="cell.blockId === selectedId"
-            :title="`Drag it, or ${hintOf('moveBlock')}; ${hintOf('takeOut')} takes it out`"
+            :title="t('dragTakesOut', { hintOf: hintOf('moveBlock'), hintOf2: hintOf('takeOut') })"
             @click="emit('select', cell.blockId!)"
             @keydown="onKey($event, cell.blockId!)"
           >
@@ -176,21 +175,21 @@ function onKey(event: KeyboardEvent, id: string): void {
           <span v-if="!disabled" class="tools">
             <button
               type="button"
-              :aria-label="`${shelf.entryOf(blockOf(cell)!.entryId).name} earlier`"
+              :aria-label="t('earlier', { entryOf: shelf.entryOf(blockOf(cell)!.entryId).name })"
               @click="emit('move', cell.blockId!, -1)"
             >
               ←
             </button>
             <button
               type="button"
-              :aria-label="`${shelf.entryOf(blockOf(cell)!.entryId).name} later`"
+              :aria-label="t('later', { entryOf: shelf.entryOf(blockOf(cell)!.entryId).name })"
               @click="emit('move', cell.blockId!, 1)"
             >
               →
             </button>
             <button
               type="button"
-              :aria-label="`Remove ${shelf.entryOf(blockOf(cell)!.entryId).name}`"
+              :aria-label="t('remove', { entryOf: shelf.entryOf(blockOf(cell)!.entryId).name })"
               @click="emit('remove', cell.blockId!)"
             >
               ×
@@ -202,11 +201,11 @@ function onKey(event: KeyboardEvent, id: string): void {
           ><small v-if="cell.kind !== 'side'">{{ HINTS[cell.kind] }}</small></span
         >
         <span class="num at">{{ cell.kind === 'block' || cell.kind === 'opening' ? duration(cell.startS) : '' }}</span>
-        <span v-if="cell.endsHere" class="booked" role="img" :aria-label="`The booked ${minutes} minutes end here`" />
+        <span v-if="cell.endsHere" class="booked" role="img" :aria-label="t('bookedMinutesEndHere', { minutes })" />
       </div>
       <div v-if="!over" class="cell spare" :style="{ flexGrow: Math.max(10, left / 2) }">
         <span class="position" /><span class="mark"
-          ><small>{{ duration(left) }} left</small></span
+          ><small>{{ t('left', { duration: duration(left) }) }}</small></span
         ><span class="num at">{{ duration(strip.seconds) }}</span>
       </div>
     </div>

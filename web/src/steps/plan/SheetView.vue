@@ -13,6 +13,7 @@ import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { sheetRows, sheetType, sheetWatch } from './sheetRows.ts';
 import { breathOf, edgesOf, lineOf, mayMeasureIn, measuredIn } from './planFacts.ts';
+import { t } from '../../words/plan.ts';
 
 /** The session as one page for the wall: minute by minute, big enough to read from the table. */
 const route = useRoute();
@@ -55,33 +56,39 @@ const rows = computed(() => {
 const watched = computed(() => (file.value ? sheetWatch(file.value.plan.blocks, shelf.shelf) : []));
 const clock = (item: StripItem) => formatDuration(item.startS * 1000);
 const WORDS: Record<StripItem['kind'], string> = {
-  opening: 'Settle, cover, consent',
-  turn: 'Turn',
+  opening: t('settleCoverConsent'),
+  turn: t('turn'),
   side: '',
-  before: 'Measure',
+  before: t('measure'),
   block: '',
-  after: 'Measure again',
-  close: 'Close: note, home work, next time',
+  after: t('measureAgain2'),
+  close: t('closeNoteHomeWork'),
 };
 const print = () => window.print();
 </script>
 
 <template>
   <div class="page">
-    <ProblemNote v-if="visit.problem" :problem="visit.problem" :retry="open"><RouterLink to="/">Back to the day</RouterLink></ProblemNote>
-    <p v-else-if="!file || !strip" class="soft">Opening the visit …</p>
+    <ProblemNote v-if="visit.problem" :problem="visit.problem" :retry="open"
+      ><RouterLink to="/">{{ t('backDay') }}</RouterLink></ProblemNote
+    >
+    <p v-else-if="!file || !strip" class="soft">{{ t('openingVisit') }}</p>
     <template v-else>
       <header class="no-print">
-        <h1>For the wall</h1>
-        <RouterLink :to="`/visit/${id}/plan`">Back to the plan</RouterLink><Button type="primary" class="end" @click="print">Print</Button>
+        <h1>{{ t('forTheWall') }}</h1>
+        <RouterLink :to="`/visit/${id}/plan`">{{ t('backPlan') }}</RouterLink><Button type="primary" class="end" @click="print">{{
+          t('print')
+        }}</Button>
       </header>
       <article class="sheet card" :style="{ '--type': `${sheetType(rows, watched.length)}px` }">
         <p class="title">
           <b>{{ file.athlete.name }}</b><span
             >{{ practice.shortDate(file.visit.startsAt) }}, {{ practice.timeOfDay(file.visit.startsAt) }}</span
-          ><span class="num">{{ formatDuration(strip.seconds * 1000) }} of {{ file.visit.minutesAvailable }} min</span>
+          ><span class="num">{{
+            t('ofMin2', { duration: formatDuration(strip.seconds * 1000), minutesAvailable: file.visit.minutesAvailable })
+          }}</span>
         </p>
-        <p v-if="file.plan.blocks.length === 0" class="soft">Nothing is planned yet.</p>
+        <p v-if="file.plan.blocks.length === 0" class="soft">{{ t('nothingPlannedYet') }}</p>
         <table v-else>
           <tbody>
             <template v-for="(row, i) in rows" :key="i">
@@ -108,15 +115,16 @@ const print = () => window.print();
                   <p class="numbers">
                     <span>{{ row.work.method.name }}, {{ row.work.rounds }}&nbsp;×</span
                     ><span v-if="row.work.edge"
-                      >today <b class="num">{{ row.work.edge }}</b></span
+                      >{{ t('today') }} <b class="num">{{ row.work.edge }}</b></span
                     ><span v-if="row.work.effort"
-                      >effort <b class="num">{{ row.work.effort }}</b></span
+                      >{{ t('effort') }} <b class="num">{{ row.work.effort }}</b></span
                     ><span v-if="row.work.told">“{{ row.work.told }}”</span>
                   </p>
                   <p v-if="row.work.limits.length > 0" class="limits">{{ row.work.limits.join(', ') }}</p>
                 </td>
                 <td v-else class="what soft">
-                  {{ WORDS[row.item.kind] }}<template v-if="row.item.kind === 'turn'">{{ ` to ${row.item.position}` }}</template
+                  {{ WORDS[row.item.kind]
+                  }}<template v-if="row.item.kind === 'turn'">{{ ` ${t('to2', { position: row.item.position })}` }}</template
                   ><template v-if="row.item.motionId"
                     >{{ `: ${row.item.words.toLowerCase()}`
                     }}<template v-if="row.item.side !== 'midline'">, {{ row.item.side }}</template></template

@@ -5,6 +5,7 @@ import { SIDE_PATTERNS, sidePasses, type SidePattern } from '@pace-bend/core/ses
 import { SIDE_WORDS } from '../../parts/words.ts';
 import PickOne from '../../parts/PickOne.vue';
 import { useShelf } from '../../stores/shelf.ts';
+import { t } from '../../words/plan.ts';
 
 /** In which order the two sides are worked, and how often. */
 const props = defineProps<{ block: BlockPlan; tighter: 'left' | 'right'; canSplit: boolean; disabled: boolean }>();
@@ -48,8 +49,8 @@ function drop(index: number): void {
       :value="null"
       size="small"
       :disabled="disabled"
-      label="Order of the sides"
-      placeholder="Order of the sides"
+      :label="t('orderSides')"
+      :placeholder="t('orderSides')"
       :options="SIDE_PATTERNS.map((each) => ({ value: each.id, label: each.label }))"
       @change="use"
     />
@@ -63,9 +64,11 @@ function drop(index: number): void {
         :disabled="disabled"
         @click="drop(i)"
       >
-        leave {{ each.side }}{{ block.sides.findIndex((other) => other.side === each.side) === i ? '' : ', again,' }} out
+        {{
+          t('leaveOut', { side: each.side, findIndex: block.sides.findIndex((other) => other.side === each.side) === i ? '' : t('again2') })
+        }}
       </button>
-      <span v-if="missing.length > 0" class="care">One side only.</span>
+      <span v-if="missing.length > 0" class="care">{{ t('oneSideOnly') }}</span>
       <button
         v-for="side in missing"
         :key="side"
@@ -74,7 +77,7 @@ function drop(index: number): void {
         :disabled="disabled"
         @click="emit('change', { ...block, sides: [...block.sides, { side, rounds }] })"
       >
-        add {{ side }}
+        {{ t('add', { side }) }}
       </button>
       <button
         v-if="missing.length === 0 && block.sides.length < MOST_PASSES"
@@ -83,16 +86,16 @@ function drop(index: number): void {
         :disabled="disabled"
         @click="again"
       >
-        {{ SIDE_WORDS[sides.find((side) => side !== block.sides.at(-1)!.side) ?? 'left']?.toLowerCase() }} again
+        {{ t('again3', { what: SIDE_WORDS[sides.find((side) => side !== block.sides.at(-1)!.side) ?? 'left']?.toLowerCase() }) }}
       </button>
       <button v-if="block.sides.length === 1" type="button" class="link" :disabled="disabled" @click="emit('mirror')">
-        copy to the other side
+        {{ t('copyOtherSide') }}
       </button>
       <button v-if="canSplit" type="button" class="link" :disabled="disabled" @click="emit('split', tighter)">
-        all of the {{ tighter }} first
+        {{ t('allFirst', { tighter }) }}
       </button>
     </div>
-    <span class="soft">Tighter first when time is short; easier first to teach the direction.</span>
+    <span class="soft">{{ t('tighterFirstWhenTime') }}</span>
   </div>
 </template>
 

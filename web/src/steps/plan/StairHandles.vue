@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import type { BlockPlan, Cue, Method } from '@pace-bend/core/method';
 import type { StairLayout } from '../../parts/stair.ts';
 import { handlesOf, snapped, withValue, type Handle } from './handles.ts';
+import { t } from '../../words/plan.ts';
 
 /**
  * What the stair is taken hold of by: an edge for its seconds, a tread for its place, a column for its effort. Mouse, finger or pen
@@ -22,14 +23,14 @@ const unitOf = (handle: Handle) =>
     share: ' %',
     motion: props.motionUnit,
     breaths: ' breaths',
-    score: ' of 10',
+    score: ` ${t('of10')}`,
     grade: '',
     times: ' times',
-    'per-s': ' a second',
-    'per-min': ' a minute',
+    'per-s': ` ${t('aSecond')}`,
+    'per-min': ` ${t('aMinute')}`,
   })[handle.spec.unit];
 const words = (handle: Handle) =>
-  `${handle.value}${unitOf(handle)}${handle.heldAt === null ? '' : ` planned, held at ${handle.heldAt}${unitOf(handle)} by a caution`}`;
+  `${handle.value}${unitOf(handle)}${handle.heldAt === null ? '' : ` ${t('plannedHeldCaution', { heldAt: handle.heldAt, unitOf: unitOf(handle) })}`}`;
 
 function take(handle: Handle, event: PointerEvent): void {
   if (event.button !== 0) return;
@@ -103,7 +104,9 @@ function press(handle: Handle, event: KeyboardEvent): void {
           class="plate"
           :class="{ limited: handle.heldAt !== null }"
         /><text text-anchor="middle" y="4.5">{{ handle.heldAt ?? handle.value }}<tspan class="small"> %</tspan></text
-        ><text v-if="handle.heldAt !== null" class="planned" text-anchor="middle" y="24">of {{ handle.value }}</text></template
+        ><text v-if="handle.heldAt !== null" class="planned" text-anchor="middle" y="24">{{
+          t('of3', { value: handle.value })
+        }}</text></template
       >
       <text v-if="held?.handle.key === handle.key && handle.kind !== 'effort'" class="now" text-anchor="middle" y="-24">{{
         words(handle)

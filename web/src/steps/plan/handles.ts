@@ -1,5 +1,6 @@
 import type { BlockPlan, Cue, Method, NumberSpec } from '@pace-bend/core/method';
 import type { StairLayout } from '../../parts/stair.ts';
+import { t } from '../../words/plan.ts';
 
 /** What can be taken hold of in the stair: an edge for seconds, a tread for the place, a column for the effort. */
 export interface Handle {
@@ -44,7 +45,7 @@ export function handlesOf(block: BlockPlan, method: Method, cues: readonly Cue[]
       if (found.has(key) || values[index] === undefined) return;
       const limit = spec.limitedBy === undefined ? null : (block.limits?.find((each) => each.side === cue.side)?.[spec.limitedBy] ?? null);
       const heldAt = limit !== null && limit < values[index] ? limit : null;
-      const of = spec.perRound && values.length > 1 ? `, round ${index + 1}` : '';
+      const of = spec.perRound && values.length > 1 ? t('round2', { what: index + 1 }) : '';
       found.set(key, { key, kind, spec, index, value: values[index], heldAt, x, y, label: `${spec.label}${of}`, perPx });
     };
     const msPerPx = column.width > 0 ? (cue.endMs - cue.startMs) / column.width : 0;

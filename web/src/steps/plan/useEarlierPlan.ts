@@ -7,6 +7,7 @@ import { api, ApiProblem } from '../../api/api.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
+import { t } from '../../words/plan.ts';
 
 /**
  * A plan begun from that of an earlier visit of the same athlete, which the address names (`?from=`): its blocks with new ids and without the
@@ -28,14 +29,17 @@ export function useEarlierPlan(take: (blocks: readonly BlockPlan[]) => void) {
     try {
       const earlier = await api<VisitFile>('GET', `/visits/${encodeURIComponent(from)}`);
       if (earlier.athlete.id !== visit.file!.athlete.id) {
-        said.value = 'That plan is another athlete’s: it was not taken.';
+        said.value = t('planAnotherAthletesNot');
       } else {
         const known = earlier.plan.blocks.filter(
           ({ entryId, methodId }) => shelf.shelf.entries.has(entryId) && shelf.shelf.methods.has(methodId),
         );
         take(known.map(({ limits: _limits, ...block }) => ({ ...block, id: uuid() })));
         const gone = earlier.plan.blocks.length - known.length;
-        said.value = `Begun from the plan of ${practice.shortDate(earlier.visit.startsAt)}${gone > 0 ? `; ${gone} no longer on the shelf` : ''}. Undo brings back what was planned.`;
+        said.value = t('begunFromPlanUndo', {
+          shortDate: practice.shortDate(earlier.visit.startsAt),
+          what: gone > 0 ? t('noLongerShelf', { gone }) : '',
+        });
       }
       // Opened anew, the plan is the one that stands.
       await router.replace({ query: {} });

@@ -10,6 +10,7 @@ import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import type { PlanAnswer, PlanQuestion } from '../../workers/plan.worker.ts';
 import { breathOf, responseOfVisit } from './planFacts.ts';
+import { t } from '../../words/plan.ts';
 
 /** After so long the best plan so far is shown with its gap. */
 const PATIENCE_MS = 8000;
@@ -64,7 +65,7 @@ export function useProposal() {
     triedMore.value = false;
     worker = new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = ({ data }: MessageEvent<PlanAnswer>) => hear(data);
-    worker.onerror = () => hear({ kind: 'failed', message: 'The planner could not be started.' });
+    worker.onerror = () => hear({ kind: 'failed', message: t('plannerCouldNotStarted') });
     // What is reactive cannot be sent.
     worker.postMessage(
       JSON.parse(

@@ -13,6 +13,7 @@ import { useVisit } from '../../stores/visit.ts';
 import { draftLetter, measuredLines } from './letter.ts';
 import TextInput from '../../parts/TextInput.vue';
 import LongText from '../../parts/LongText.vue';
+import { t } from '../../words/referral.ts';
 
 /** A referral: what was seen, no diagnosis. Written here, printed on one page. */
 const route = useRoute();
@@ -68,17 +69,17 @@ const act = (what: 'keep' | 'print' | 'end') =>
 <template>
   <div class="page">
     <ProblemNote v-if="visit.problem && !ready" :problem="visit.problem" :retry="open"
-      ><RouterLink to="/">Back to the day</RouterLink></ProblemNote
+      ><RouterLink to="/">{{ t('backDay') }}</RouterLink></ProblemNote
     >
-    <p v-else-if="!ready" class="soft">Opening the visit …</p>
+    <p v-else-if="!ready" class="soft">{{ t('openingVisit') }}</p>
     <template v-else>
       <header class="no-print">
-        <h1>Referral</h1>
-        <RouterLink :to="`/visit/${id}/arrive`">Back to the visit</RouterLink>
+        <h1>{{ t('referral') }}</h1>
+        <RouterLink :to="`/visit/${id}/arrive`">{{ t('backVisit') }}</RouterLink>
         <span class="end choices">
-          <Button :loading="busy" @click="act('print')">Print</Button>
-          <Button v-if="!visit.finished && !kept" :loading="busy" @click="act('keep')">Keep</Button>
-          <Button v-if="!visit.finished" type="primary" :loading="busy" @click="act('end')">End the visit with this</Button>
+          <Button :loading="busy" @click="act('print')">{{ t('print') }}</Button>
+          <Button v-if="!visit.finished && !kept" :loading="busy" @click="act('keep')">{{ t('keep') }}</Button>
+          <Button v-if="!visit.finished" type="primary" :loading="busy" @click="act('end')">{{ t('endVisit') }}</Button>
         </span>
       </header>
       <ProblemNote v-if="problem" :problem="problem" />
@@ -87,16 +88,17 @@ const act = (what: 'keep' | 'print' | 'end') =>
           <b>{{ practice.practice?.name }}</b><span>{{ date }}</span>
         </p>
         <div class="field no-print">
-          <label for="letter-to">To</label>
+          <label for="letter-to">{{ t('to') }}</label>
           <TextInput id="letter-to" v-model="fields.to" :maxlength="LIMITS.aboutLength" :readonly="visit.finished" @input="typed" />
         </div>
-        <p class="only-print">To: {{ fields.to }}</p>
+        <p class="only-print">{{ t('to2', { to: fields.to }) }}</p>
         <p>
-          Concerning <b>{{ file.athlete.name }}</b>, born {{ file.athlete.birthDate }}. Seen on {{ date }} at
-          {{ practice.recordTime(file.visit.startsAt) }}. Hands-on work was not begun, or was ended, for the following reasons.
+          {{ t('concerning') }} <b>{{ file.athlete.name }}</b>{{
+            t('bornSeenHandsWork', { birthDate: file.athlete.birthDate, date, recordTime: practice.recordTime(file.visit.startsAt) })
+          }}
         </p>
         <div class="field no-print">
-          <label for="letter-seen">What was said and seen</label>
+          <label for="letter-seen">{{ t('whatSaidSeen') }}</label>
           <LongText
             id="letter-seen"
             v-model="fields.seen"
@@ -107,15 +109,14 @@ const act = (what: 'keep' | 'print' | 'end') =>
           />
         </div>
         <p class="only-print seen">{{ fields.seen }}</p>
-        <section v-if="measured.length > 0" aria-label="Measured today">
-          <h2>Measured today</h2>
+        <section v-if="measured.length > 0" :aria-label="t('measuredToday')">
+          <h2>{{ t('measuredToday') }}</h2>
           <ul>
             <li v-for="line in measured" :key="line">{{ line }}</li>
           </ul>
         </section>
         <p>
-          This letter says what was reported and observed. It makes no diagnosis. Please examine, and tell us in writing whether and within
-          which limits hands-on work may go on.
+          {{ t('letterSaysWhatReported') }}
         </p>
         <p class="sign">{{ file.referral?.by ?? session.me?.name }}</p>
       </article>

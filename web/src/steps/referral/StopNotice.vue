@@ -3,6 +3,7 @@ import Button from 'ant-design-vue/es/button';
 import { useRouter } from 'vue-router';
 import { useVisit } from '../../stores/visit.ts';
 import CautionCard from '../../cautions/CautionCard.vue';
+import { t } from '../../words/referral.ts';
 
 /** Hands stay off: why, and the way out. */
 defineProps<{ atArrive?: boolean }>();
@@ -11,14 +12,14 @@ const router = useRouter();
 </script>
 
 <template>
-  <section class="stop-notice" role="alert" aria-label="Stop">
-    <h2>Stop. No hands-on work today</h2>
+  <section class="stop-notice" role="alert" :aria-label="t('stop')">
+    <h2>{{ t('stopNoHandsWork') }}</h2>
     <div class="cards"><CautionCard v-for="caution in visit.stops" :key="caution.ruleId" :caution="caution" /></div>
     <div class="choices">
       <Button type="primary" size="large" @click="router.push(`/visit/${visit.id}/letter`)">{{
-        visit.file!.referral ? 'The referral' : 'End in a referral'
+        visit.file!.referral ? t('theReferral') : t('endReferral')
       }}</Button>
-      <Button v-if="!atArrive" size="large" @click="router.push(`/visit/${visit.id}/arrive`)">Look at the answers again</Button>
+      <Button v-if="!atArrive" size="large" @click="router.push(`/visit/${visit.id}/arrive`)">{{ t('lookAnswersAgain') }}</Button>
     </div>
   </section>
 </template>

@@ -4,6 +4,7 @@ import { formatValue } from '@pace-bend/core/measure';
 import { phaseKind } from '@pace-bend/core/method';
 import { currentReadings, raisedOf, type VisitFile } from '@pace-bend/core/record';
 import { foldRun, lineNow } from '@pace-bend/core/table';
+import { t } from '../../words/referral.ts';
 
 /** What the letter begins with: who may be right to see them, and what was said and seen, in plain words. */
 export function draftLetter(file: VisitFile, refer: readonly string[]): { readonly to: string; readonly seen: string } {
@@ -17,8 +18,8 @@ export function draftLetter(file: VisitFile, refer: readonly string[]): { readon
     to: refer[0] ? refer[0][0]!.toUpperCase() + refer[0].slice(1) : '',
     seen: [
       ...said,
-      complaint ? `Complaint: ${complaint}${place}${complaintScore === null ? '' : `, ${complaintScore} of 10`}.` : '',
-      changed ? `Since last time: ${changed}.` : '',
+      complaint ? t('complaint', { complaint, place, what: complaintScore === null ? '' : t('of10', { complaintScore }) }) : '',
+      changed ? t('sinceLastTime', { changed }) : '',
       ...stoppedLines(file),
     ]
       .filter(Boolean)
@@ -39,9 +40,15 @@ function stoppedLines(file: VisitFile): string[] {
     const here = ({ cueIndex }: { readonly cueIndex: number }) =>
       line.cues[cueIndex]!.blockIndex === cue.blockIndex && line.cues[cueIndex]!.side === cue.side;
     const highest = Math.max(-1, ...state.discomfort.filter(here).map(({ score }) => score));
-    const held = state.braces.some(here) ? ', breath held' : '';
+    const held = state.braces.some(here) ? t('breathHeld') : '';
     return [
-      `Stopped at the table during ${line.blocks[cue.blockIndex]!.name}${cue.side === 'midline' ? '' : `, ${cue.side}`} (${phaseKind(cue.kind).name})${highest < 0 ? '' : `, discomfort ${highest} of 10`}${held}.`,
+      t('stoppedTableDuring', {
+        name: line.blocks[cue.blockIndex]!.name,
+        what: cue.side === 'midline' ? '' : `, ${cue.side}`,
+        phaseKind: phaseKind(cue.kind).name,
+        what2: highest < 0 ? '' : t('discomfort10', { highest }),
+        held,
+      }),
     ];
   });
 }
@@ -50,6 +57,13 @@ function stoppedLines(file: VisitFile): string[] {
 export function measuredLines(file: VisitFile): string[] {
   return currentReadings(file.readings).map((reading) => {
     const motion = motionOf(reading.motionId);
-    return `${motion.name}, ${motion.testPosition}${reading.side === 'midline' ? '' : `, ${reading.side}`}: ${formatValue(reading.value!, motion.unit)} (${reading.moment} work, ${reading.instrument})`;
+    return t('work', {
+      name: motion.name,
+      testPosition: motion.testPosition,
+      what: reading.side === 'midline' ? '' : `, ${reading.side}`,
+      value: formatValue(reading.value!, motion.unit),
+      moment: reading.moment,
+      instrument: reading.instrument,
+    });
   });
 }

@@ -8,6 +8,7 @@ import { fieldCount } from '../../measuring/trialEntry.ts';
 import { useMeasuring } from '../../measuring/useMeasuring.ts';
 import { isKey } from '../../parts/keys.ts';
 import { SIDE_WORDS } from '../../parts/words.ts';
+import { t } from '../../words/table.ts';
 
 /** What is to be read between two blocks, with its fields right here: digits and Enter, trials as always. */
 const props = defineProps<{ items: readonly StripItem[] }>();
@@ -70,12 +71,12 @@ function onLeave(event: FocusEvent, row: (typeof rows.value)[number]): void {
 </script>
 
 <template>
-  <div v-if="rows.length > 0" ref="root" class="readings" role="group" aria-label="To be read now">
+  <div v-if="rows.length > 0" ref="root" class="readings" role="group" :aria-label="t('readNow')">
     <div v-for="row in rows" :key="`${row.moment}/${row.motion.id}/${row.side}`" class="reading">
       <span class="what"
         >{{ row.motion.name }}{{ row.side === 'midline' ? '' : `, ${SIDE_WORDS[row.side].toLowerCase()}` }}
         <span class="soft"
-          >{{ row.moment === 'after' ? 'again' : 'before work' }}, {{ row.motion.unit === 'deg' ? 'degrees' : 'cm' }}</span
+          >{{ row.moment === 'after' ? t('again2') : t('beforeWork') }}, {{ row.motion.unit === 'deg' ? t('degrees') : t('cm') }}</span
         ></span
       >
       <span class="fields">
@@ -86,7 +87,7 @@ function onLeave(event: FocusEvent, row: (typeof rows.value)[number]): void {
           autocomplete="off"
           maxlength="8"
           :data-row="`${row.moment}/${row.motion.id}/${row.side}`"
-          :aria-label="`${row.motion.name}, ${row.side}, ${row.moment}, trial ${i}`"
+          :aria-label="t('trial', { name: row.motion.name, side: row.side, moment: row.moment, i })"
           :value="measuring[row.moment].trialsOf(row.motion.id, row.side)[i - 1] ?? ''"
           :aria-invalid="measuring[row.moment].checked(row.motion, row.side).messages[i - 1] ? 'true' : undefined"
           @input="measuring[row.moment].type(row.motion, row.side, i - 1, ($event.target as HTMLInputElement).value)"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../words/table.ts';
 /** A pacer: it fills with the breath in and empties with the breath out. Where the breath is free it leads nobody, and says so. */
 const props = defineProps<{ breath: { readonly way: 'in' | 'out'; readonly share: number }; paced: boolean; still: boolean }>();
 
@@ -8,7 +9,7 @@ const filled = () => (props.breath.way === 'in' ? props.breath.share : 1 - props
 <template>
   <div class="breath" :class="{ paced, still }" aria-hidden="true">
     <span class="bar"><i v-if="paced" :style="{ transform: `scaleX(${filled()})` }" /></span>
-    <span class="word">{{ paced ? (breath.way === 'in' ? 'in' : 'out') : 'free' }}</span>
+    <span class="word">{{ paced ? (breath.way === 'in' ? t('in') : t('out')) : t('free') }}</span>
   </div>
 </template>
 

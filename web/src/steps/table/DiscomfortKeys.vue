@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { keyOf } from '../../parts/keys.ts';
+import { t } from '../../words/table.ts';
 
 defineProps<{
   ceiling: number;
@@ -14,9 +15,9 @@ defineEmits<{ score: [value: number]; asks: [] }>();
 </script>
 
 <template>
-  <div class="discomfort" role="group" :aria-label="`Discomfort, ceiling ${ceiling}`">
+  <div class="discomfort" role="group" :aria-label="t('discomfortCeiling', { ceiling })">
     <button type="button" class="lab" @click="$emit('asks')">
-      <b>{{ edgeOpen ? 'Digits go elsewhere' : 'Discomfort' }}</b> ask: {{ asks }} <kbd>{{ keyOf('number') }}</kbd>
+      <b>{{ edgeOpen ? t('digitsGoElsewhere') : t('discomfort') }}</b> {{ t('ask', { asks }) }} <kbd>{{ keyOf('number') }}</kbd>
     </button>
     <button
       v-for="n in 11"
@@ -26,7 +27,7 @@ defineEmits<{ score: [value: number]; asks: [] }>();
       :class="{ over: n - 1 > ceiling, on: n - 1 === last, ceiling: n - 1 === ceiling }"
       :disabled="disabled || edgeOpen"
       :aria-pressed="n - 1 === last"
-      :aria-label="`Discomfort ${n - 1}${n - 1 > ceiling ? ', above the ceiling' : ''}`"
+      :aria-label="t('discomfort2', { what: n - 1, what2: n - 1 > ceiling ? t('aboveCeiling') : '' })"
       @click="$emit('score', n - 1)"
     >
       {{ n - 1 }}

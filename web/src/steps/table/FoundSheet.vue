@@ -9,6 +9,7 @@ import SheetDialog from '../../parts/SheetDialog.vue';
 import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import type { TableHandle } from './useRun.ts';
+import { t } from '../../words/table.ts';
 
 /** A point that the hand found while it worked: the muscle of the block is chosen already. */
 const props = defineProps<{ run: TableHandle }>();
@@ -30,7 +31,7 @@ const at = computed(() => {
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" title="What the hand found" :width="960">
+  <SheetDialog v-model:open="open" :title="t('whatHandFound')" :width="960">
     <PointFinder :findings="findings" :disabled="visit.finished" :at="at" />
   </SheetDialog>
 </template>

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { canSoften, type RunStatus } from '@pace-bend/core/table';
 import { keyOf, type TableAct } from '../../parts/keys.ts';
 import type { TableHandle } from './useRun.ts';
+import { t } from '../../words/table.ts';
 
 /** Keys that follow the hand: what it does otherwise than planned. Those that mean nothing now stand still in their place. */
 const props = defineProps<{ run: TableHandle; status: RunStatus }>();
@@ -11,21 +12,21 @@ const emit = defineEmits<{ key: [act: TableAct] }>();
 const cue = computed(() => props.run.view.value!.cue);
 const inRound = computed(() => cue.value.round >= 1 && cue.value.round <= cue.value.rounds);
 const keys = computed<readonly { readonly act: TableAct; readonly words: string; readonly on: boolean }[]>(() => [
-  { act: 'more', words: 'One more round', on: true },
-  { act: 'leave', words: 'Leave the rest', on: true },
-  { act: 'until', words: props.status === 'softening' ? 'It softened' : 'Until it softens', on: canSoften(cue.value) },
-  { act: 'drift', words: 'Wrong direction', on: inRound.value },
-  { act: 'brace', words: 'Breath held', on: true },
-  { act: 'other', words: 'Other side now', on: cue.value.side !== 'midline' },
-  { act: 'swap', words: 'Swap', on: true },
-  { act: 'add', words: 'Add', on: true },
-  { act: 'found', words: 'Found', on: true },
-  { act: 'refer', words: 'Stop and refer', on: true },
+  { act: 'more', words: t('oneMoreRound'), on: true },
+  { act: 'leave', words: t('leaveRest'), on: true },
+  { act: 'until', words: props.status === 'softening' ? t('itSoftened') : t('untilSoftens'), on: canSoften(cue.value) },
+  { act: 'drift', words: t('wrongDirection'), on: inRound.value },
+  { act: 'brace', words: t('breathHeld'), on: true },
+  { act: 'other', words: t('otherSideNow'), on: cue.value.side !== 'midline' },
+  { act: 'swap', words: t('swap'), on: true },
+  { act: 'add', words: t('add'), on: true },
+  { act: 'found', words: t('found'), on: true },
+  { act: 'refer', words: t('stopRefer'), on: true },
 ]);
 </script>
 
 <template>
-  <div class="hand" role="group" aria-label="What the hand does">
+  <div class="hand" role="group" :aria-label="t('whatHandDoes')">
     <button
       v-for="each in keys"
       :key="each.act"

@@ -4,6 +4,7 @@ import { formatNumber } from '@pace-bend/core/measure';
 import { STATE_WORDS } from '../../devices/connection.ts';
 import { usePractice } from '../../stores/practice.ts';
 import type { Live } from './useLive.ts';
+import { t } from '../../words/table.ts';
 
 /** What the devices say now, as large as it has to be read from the athlete's other side. */
 const props = defineProps<{ live: Live }>();
@@ -13,32 +14,32 @@ const { angleDevice, gauge } = props.live;
 /** The bar goes to half as much again as the upper end of the band, or to what is pressed. */
 const scale = computed(() => Math.max((props.live.band.value?.highPct ?? 50) * 1.5, props.live.pct.value ?? 0, 30));
 const share = (pct: number) => `${Math.min(100, (100 * pct) / scale.value)}%`;
-const EFFORT_SAID = { more: 'more', good: 'good', 'too hard': 'too hard' } as const;
+const EFFORT_SAID = { more: 'more', good: 'good', 'too hard': t('tooHard') } as const;
 const of = computed(() => {
   const { strongest } = props.live;
-  if (!strongest.value) return 'no test of these muscles: newtons only';
+  if (!strongest.value) return t('noTestTheseMuscles');
   return strongest.value.of === 'today'
-    ? `of today’s best, ${Math.round(strongest.value.n)} N`
-    : `of the best on ${practice.shortDate(strongest.value.foundAt)}, ${Math.round(strongest.value.n)} N`;
+    ? t('todaysBestN', { n: Math.round(strongest.value.n) })
+    : t('bestN', { shortDate: practice.shortDate(strongest.value.foundAt), n: Math.round(strongest.value.n) });
 });
 </script>
 
 <template>
-  <section v-if="live.hasDevices.value" class="live" aria-label="Devices" data-testid="live">
+  <section v-if="live.hasDevices.value" class="live" :aria-label="t('devices')" data-testid="live">
     <div v-if="live.measures.value" class="device">
       <template v-if="angleDevice.state === 'on'">
         <template v-if="live.value.value !== null">
           <b class="num value" data-testid="live-angle">{{ formatNumber(live.value.value, 0) }}°</b>
           <span class="word" :class="{ care: live.plane.value || live.angle.value }" data-testid="live-angle-word">{{
-            live.plane.value ?? live.angle.value ?? 'in the plane'
+            live.plane.value ?? live.angle.value ?? t('inThePlane')
           }}</span>
         </template>
-        <button v-else type="button" class="act" @click="angleDevice.setZero()">Zero here, limb at rest</button>
+        <button v-else type="button" class="act" @click="angleDevice.setZero()">{{ t('zeroHereLimbRest') }}</button>
       </template>
       <template v-else>
-        <span class="state" role="status">Inclinometers {{ STATE_WORDS[angleDevice.state] }}</span>
+        <span class="state" role="status">{{ t('inclinometers', { what: STATE_WORDS[angleDevice.state] }) }}</span>
         <button v-if="angleDevice.state === 'off'" type="button" class="act" @click="angleDevice.connect()">
-          Connect<span class="sr-only"> the inclinometers</span>
+          {{ t('connect') }}<span class="sr-only"> {{ t('theInclinometers') }}</span>
         </button>
       </template>
     </div>
@@ -49,7 +50,7 @@ const of = computed(() => {
           <span
             class="bar"
             role="meter"
-            :aria-label="`Effort, asked ${live.asked.value} %`"
+            :aria-label="t('effortAsked', { value: live.asked.value })"
             aria-valuemin="0"
             :aria-valuemax="Math.round(scale)"
             :aria-valuenow="Math.round(live.pct.value)"
@@ -66,14 +67,14 @@ const of = computed(() => {
           <span class="of">{{ of }}</span>
         </template>
         <template v-else>
-          <b class="num value" data-testid="live-newtons">{{ Math.round(live.newtons.value ?? 0) }} N</b>
+          <b class="num value" data-testid="live-newtons">{{ t('n', { value: Math.round(live.newtons.value ?? 0) }) }}</b>
           <span class="of">{{ of }}</span>
         </template>
       </template>
       <template v-else>
-        <span class="state" role="status">Force gauge {{ STATE_WORDS[gauge.state] }}</span>
+        <span class="state" role="status">{{ t('forceGauge', { what: STATE_WORDS[gauge.state] }) }}</span>
         <button v-if="gauge.state === 'off'" type="button" class="act" @click="gauge.connect()">
-          Connect<span class="sr-only"> the force gauge</span>
+          {{ t('connect') }}<span class="sr-only"> {{ t('theForceGauge') }}</span>
         </button>
       </template>
     </div>

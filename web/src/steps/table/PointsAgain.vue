@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { type FeltBefore } from '@pace-bend/core/finding';
 import { useFindings } from '../../findings/useFindings.ts';
 import { isKey } from '../../parts/keys.ts';
+import { t } from '../../words/table.ts';
 
 /** Points where the hand has just been, to be felt once more: one digit and Enter, or one touch when nothing is there any more. */
 const props = defineProps<{ points: readonly FeltBefore[] }>();
@@ -15,7 +16,7 @@ const rows = computed(() =>
   props.points.map((point) => {
     const text = typed.value[point.finding.id] ?? '';
     const isSound = text === '' || (/^\d{1,2}$/.test(text) && Number(text) <= TENDER_MOST);
-    return { ...point, text, wrong: isSound ? null : 'A whole number, 0 to 10.' };
+    return { ...point, text, wrong: isSound ? null : t('wholeNumber010') };
   }),
 );
 type Row = (typeof rows.value)[number];
@@ -51,21 +52,23 @@ defineExpose({ focus });
 </script>
 
 <template>
-  <div v-if="rows.length > 0" ref="root" class="points" role="group" aria-label="To be felt again">
+  <div v-if="rows.length > 0" ref="root" class="points" role="group" :aria-label="t('feltAgain')">
     <div v-for="row in rows" :key="row.finding.id" class="point">
-      <span class="what">{{ row.words }}. <span class="soft">Now, 0 to 10</span></span>
+      <span class="what"
+        >{{ row.words }}. <span class="soft">{{ t('now010') }}</span></span
+      >
       <input
         inputmode="numeric"
         autocomplete="off"
         maxlength="2"
-        :aria-label="`${row.words}: how tender now`"
+        :aria-label="t('howTenderNow', { words: row.words })"
         :value="row.text"
         :aria-invalid="row.wrong ? 'true' : undefined"
         @input="typed = { ...typed, [row.finding.id]: ($event.target as HTMLInputElement).value.trim() }"
         @keydown="onKey($event, row)"
         @blur="keep(row)"
       />
-      <button type="button" class="gone" @click="gone(row)">Nothing there any more</button>
+      <button type="button" class="gone" @click="gone(row)">{{ t('nothingThereAnyMore') }}</button>
       <span v-if="row.wrong" class="wrong" role="alert">{{ row.wrong }}</span>
     </div>
   </div>

@@ -5,6 +5,7 @@ import SheetDialog from '../../parts/SheetDialog.vue';
 import { useWindowKeys } from '../../parts/useWindowKeys.ts';
 import type { TableHandle } from './useRun.ts';
 import { useTableOffers, type CheckedOffer } from './useTableOffers.ts';
+import { t } from '../../words/table.ts';
 
 /** What is done instead of the rest of a block, or as well: one digit chooses. Cautions have been asked already. */
 const props = defineProps<{ run: TableHandle; how: 'instead' | 'added' }>();
@@ -34,9 +35,9 @@ useWindowKeys((event) => {
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" :title="how === 'instead' ? 'Instead of the rest of this block' : 'Add after this side'" :width="920">
+  <SheetDialog v-model:open="open" :title="how === 'instead' ? t('insteadRestBlock') : t('addAfterSide')" :width="920">
     <p v-if="shown.length === 0" class="soft">
-      {{ how === 'instead' ? 'Nothing else fits here today: cautions, or no other way.' : 'Nothing of the same can be added here today.' }}
+      {{ how === 'instead' ? t('nothingElseFitsHere') : t('nothingSameCanAdded') }}
     </p>
     <ol class="plain offers">
       <li v-for="(each, i) in shown" :key="`${each.offer.entryId}/${each.offer.methodId}`">
@@ -46,7 +47,7 @@ useWindowKeys((event) => {
             ><b>{{ each.entryName }}</b
             ><span>{{ each.wayName }}</span
             ><span class="soft"
-              >{{ each.offer.words }}<template v-if="each.offer.turnTo"> · turn: {{ each.offer.turnTo }}</template></span
+              >{{ each.offer.words }}<template v-if="each.offer.turnTo"> {{ t('turn', { turnTo: each.offer.turnTo }) }}</template></span
             ></span
           >
         </button>
@@ -55,13 +56,13 @@ useWindowKeys((event) => {
     <div v-if="how === 'added'" class="shelf">
       <PickOne
         :value="null"
-        label="Anything from the shelf"
+        :label="t('anythingFromShelf')"
         search
-        placeholder="Anything from the shelf, by its name"
+        :placeholder="t('anythingFromShelfName')"
         :options="offers.shelf.value"
         @change="chooseEntry"
       />
-      <p v-if="refused" class="wrong" role="alert">{{ refused }}: cautions forbid it here, or it is not done on this side.</p>
+      <p v-if="refused" class="wrong" role="alert">{{ t('cautionsForbidHereNot', { refused }) }}</p>
     </div>
   </SheetDialog>
 </template>

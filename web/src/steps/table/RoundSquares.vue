@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { t } from '../../words/table.ts';
 
 const props = defineProps<{
   round: number;
@@ -15,16 +16,19 @@ const marks = computed(() =>
   }),
 );
 const words = computed(() => {
-  if (props.round === 0) return `${props.rounds} rounds to come`;
-  if (!isOver.value) return `round ${props.round} of ${props.rounds}`;
-  return props.done.length === props.rounds ? `all ${props.rounds} rounds done` : `${props.done.length} of ${props.rounds} rounds done`;
+  if (props.round === 0) return t('roundsCome', { rounds: props.rounds });
+  if (!isOver.value) return t('roundOf', { round: props.round, rounds: props.rounds });
+  return props.done.length === props.rounds
+    ? t('allRoundsDone', { rounds: props.rounds })
+    : t('roundsDone', { count: props.done.length, rounds: props.rounds });
 });
 </script>
 
 <template>
   <div class="rounds" role="img" :aria-label="words">
     <span class="lab"
-      >Round <span v-if="rounds > 6" class="num">{{ Math.min(Math.max(round, 1), rounds) }} of {{ rounds }}</span></span
+      >{{ t('round') }}
+      <span v-if="rounds > 6" class="num">{{ t('of', { max: Math.min(Math.max(round, 1), rounds), rounds }) }}</span></span
     >
     <span v-if="rounds <= 6" class="squares"><i v-for="(mark, i) in marks" :key="i" :class="mark" /></span>
   </div>

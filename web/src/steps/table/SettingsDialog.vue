@@ -11,6 +11,7 @@ import SheetDialog from '../../parts/SheetDialog.vue';
 import { PEDALS } from '../../parts/keys.ts';
 import { canSpeak } from '../../parts/speech.ts';
 import { RATE, VOLUME, type TableSettings } from './tableSettings.ts';
+import { t } from '../../words/table.ts';
 
 /** How the table sounds and what the pedals send: tried out here, before anybody lies there. */
 const open = defineModel<boolean>('open', { required: true });
@@ -19,10 +20,10 @@ const emit = defineEmits<{ try: []; change: [settings: Partial<TableSettings>] }
 const set = (changed: Partial<TableSettings>) => emit('change', changed);
 
 const KINDS: readonly { readonly id: keyof SpokenKinds; readonly words: string }[] = [
-  { id: 'instruction', words: 'what to do, and how hard' },
-  { id: 'counts', words: 'for how many seconds' },
-  { id: 'side', words: 'the next side, and where you go' },
-  { id: 'rest', words: 'rests and returns' },
+  { id: 'instruction', words: t('whatDoHowHard') },
+  { id: 'counts', words: t('howManySeconds') },
+  { id: 'side', words: t('nextSideWhereYou') },
+  { id: 'rest', words: t('restsReturns') },
 ];
 function says(id: keyof SpokenKinds, on: boolean): void {
   set({ says: { ...props.settings.says, [id]: on } });
@@ -35,7 +36,7 @@ if (canSpeak())
   });
 const BROWSERS_OWN = '';
 const voiceOptions = computed(() => [
-  { value: BROWSERS_OWN, label: 'the browser’s own' },
+  { value: BROWSERS_OWN, label: t('browsersOwn') },
   ...voices.value.map(({ name, lang }) => ({ value: name, label: `${name} (${lang})` })),
 ]);
 
@@ -43,10 +44,10 @@ const voiceOptions = computed(() => [
 const learning = ref<'down' | 'up' | null>(null);
 const wrong = ref('');
 const PEDAL_ROWS = [
-  { id: 'down', name: 'On', what: 'pressed: begin, go on, end · held: hold here · twice: stop' },
-  { id: 'up', name: 'Back', what: 'pressed: again, or the one before · held: one more round' },
+  { id: 'down', name: t('on'), what: t('pressedBeginGoEnd') },
+  { id: 'up', name: t('back'), what: t('pressedAgainOneBefore') },
 ] as const;
-const KEY_NAMES: Readonly<Record<string, string>> = { PageDown: 'Page ↓', PageUp: 'Page ↑', ' ': 'Space', ArrowDown: '↓', ArrowUp: '↑' };
+const KEY_NAMES: Readonly<Record<string, string>> = { PageDown: t('page'), PageUp: t('page2'), ' ': 'Space', ArrowDown: '↓', ArrowUp: '↑' };
 const named = (key: string) => KEY_NAMES[key] ?? key;
 /** Keys that mean something at the table whatever a pedal sends. */
 const NOT_FOR_PEDALS = ['Escape', 'Tab', 'Shift', 'Control', 'Alt', 'Meta', ...'0123456789'];
@@ -64,11 +65,11 @@ useEventListener(
     }
     const other = pedal === 'down' ? 'up' : 'down';
     if (NOT_FOR_PEDALS.includes(event.key)) {
-      wrong.value = `${named(event.key)} has another meaning at the table.`;
+      wrong.value = t('anotherMeaningTable', { named: named(event.key) });
       return;
     }
     if (props.settings.pedals[other] === event.key) {
-      wrong.value = `${named(event.key)} is the other pedal.`;
+      wrong.value = t('otherPedal', { named: named(event.key) });
       return;
     }
     set({ pedals: { ...props.settings.pedals, [pedal]: event.key } });
@@ -88,20 +89,20 @@ function reset(): void {
 </script>
 
 <template>
-  <SheetDialog v-model:open="open" title="Sound, voice and pedals" :width="560" :top="40">
+  <SheetDialog v-model:open="open" :title="t('soundVoicePedals')" :width="560" :top="40">
     <div class="settings">
-      <section aria-label="Sound">
-        <h3>Sound</h3>
+      <section :aria-label="t('sound')">
+        <h3>{{ t('sound') }}</h3>
         <label class="line"
-          ><Switch :checked="!settings.muted" aria-label="Tones" @update:checked="set({ muted: !settings.muted })" /> Tones: one for each
-          kind of phase</label
+          ><Switch :checked="!settings.muted" :aria-label="t('tones')" @update:checked="set({ muted: !settings.muted })" />
+          {{ t('tonesOneEachKind') }}</label
         >
         <label class="line"
-          ><Switch :checked="settings.ticks" @update:checked="set({ ticks: !settings.ticks })" aria-label="Ticks" /> Ticks in the last three
-          seconds, and where the hand turns round</label
+          ><Switch :checked="settings.ticks" @update:checked="set({ ticks: !settings.ticks })" :aria-label="t('ticks')" />
+          {{ t('ticksLastThreeSeconds') }}</label
         >
         <div class="slide">
-          <span id="volume">Loudness</span>
+          <span id="volume">{{ t('loudness') }}</span>
           <Slider
             :value="settings.volume"
             @update:value="(volume) => set({ volume: Number(volume) })"
@@ -113,15 +114,15 @@ function reset(): void {
           />
         </div>
       </section>
-      <section aria-label="Voice">
-        <h3>Voice</h3>
-        <p v-if="!canSpeak()" class="soft">This browser has no voice.</p>
+      <section :aria-label="t('voice')">
+        <h3>{{ t('voice') }}</h3>
+        <p v-if="!canSpeak()" class="soft">{{ t('browserNoVoice') }}</p>
         <template v-else>
           <label class="line"
-            ><Switch :checked="settings.spoken" @update:checked="set({ spoken: !settings.spoken })" aria-label="Voice" /> Says what is to be
-            done</label
+            ><Switch :checked="settings.spoken" @update:checked="set({ spoken: !settings.spoken })" :aria-label="t('voice')" />
+            {{ t('saysWhatDone') }}</label
           >
-          <div class="kinds" role="group" aria-label="What it says">
+          <div class="kinds" role="group" :aria-label="t('whatSays')">
             <Checkbox
               v-for="kind in KINDS"
               :key="kind.id"
@@ -132,7 +133,7 @@ function reset(): void {
             >
           </div>
           <div class="slide">
-            <span id="rate">Speed</span>
+            <span id="rate">{{ t('speed') }}</span>
             <Slider
               :value="settings.rate"
               @update:value="(rate) => set({ rate: Number(rate) })"
@@ -143,10 +144,10 @@ function reset(): void {
             />
           </div>
           <div class="slide">
-            <label for="voice">Whose voice</label>
+            <label for="voice">{{ t('whoseVoice') }}</label>
             <PickOne
               input-id="voice"
-              label="Whose voice"
+              :label="t('whoseVoice')"
               :value="settings.voice ?? BROWSERS_OWN"
               :options="voiceOptions"
               @change="
@@ -157,23 +158,23 @@ function reset(): void {
             />
           </div>
         </template>
-        <Button @click="$emit('try')">Hear it now</Button>
+        <Button @click="$emit('try')">{{ t('hearNow') }}</Button>
       </section>
-      <section aria-label="Pedals">
-        <h3>Pedals</h3>
+      <section :aria-label="t('pedals')">
+        <h3>{{ t('pedals') }}</h3>
         <div v-for="row in PEDAL_ROWS" :key="row.id" class="pedal">
           <b>{{ row.name }}</b>
           <span class="key">{{ named(settings.pedals[row.id]) }}</span>
-          <Button size="small" :aria-label="`Learn the pedal: ${row.name}`" @click="learn(row.id)">{{
-            learning === row.id ? 'Press your pedal …' : 'Learn'
+          <Button size="small" :aria-label="t('learnPedal', { name: row.name })" @click="learn(row.id)">{{
+            learning === row.id ? t('pressYourPedal') : t('learn')
           }}</Button>
           <span class="soft small what">{{ row.what }}</span>
         </div>
-        <p class="soft small">Both at once: until it softens. Both held: leave the rest of this side.</p>
+        <p class="soft small">{{ t('bothOnceUntilSoftens') }}</p>
         <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-        <Button v-if="areOwn" size="small" @click="reset">Back to the Page keys</Button>
+        <Button v-if="areOwn" size="small" @click="reset">{{ t('backPageKeys') }}</Button>
       </section>
-      <p class="soft small">Kept for your account on this device.</p>
+      <p class="soft small">{{ t('keptYourAccountDevice') }}</p>
     </div>
   </SheetDialog>
 </template>

@@ -5,6 +5,7 @@ import DiscomfortKeys from './DiscomfortKeys.vue';
 import type { TableHandle } from './useRun.ts';
 import { keyOf, type TableAct } from '../../parts/keys.ts';
 import HandKeys from './HandKeys.vue';
+import { t } from '../../words/table.ts';
 
 /** What can be done now, as keys large enough for an elbow. */
 const props = defineProps<{
@@ -32,14 +33,14 @@ const hasOther = computed(() =>
 const spaceWords = computed(
   () =>
     ({
-      ready: 'Begin',
-      running: cue.value.open ? 'Ready' : 'Hold here',
-      held: 'Go on',
-      waiting: 'Ready',
-      eased: 'Go on, shorter',
-      showing: 'Round again',
-      softening: 'It softened',
-      stopped: 'Take it back',
+      ready: t('begin'),
+      running: cue.value.open ? t('ready') : t('holdHere'),
+      held: t('goOn'),
+      waiting: t('ready'),
+      eased: t('goShorter'),
+      showing: t('roundAgain'),
+      softening: t('itSoftened'),
+      stopped: t('takeBack'),
       finished: '',
     })[props.status],
 );
@@ -48,61 +49,61 @@ const spaceWords = computed(
 <template>
   <footer v-if="view">
     <div v-if="linkState === 'elsewhere'" class="choices" role="alert">
-      <p>Another tab is leading this run. What you see here no longer counts.</p>
-      <button type="button" class="key-button go" @click="run.takeOver">Take it back here</button>
+      <p>{{ t('anotherTabLeadingRun') }}</p>
+      <button type="button" class="key-button go" @click="run.takeOver">{{ t('takeBackHere') }}</button>
     </div>
     <div v-else-if="linkState === 'refused'" class="choices" role="alert">
-      <p>This run cannot be kept: {{ linkProblem?.message }}</p>
-      <button type="button" class="key-button go" @click="run.startOver">Start over from the plan</button>
+      <p>{{ t('runCannotKept', { message: linkProblem?.message }) }}</p>
+      <button type="button" class="key-button go" @click="run.startOver">{{ t('startOverFromPlan') }}</button>
     </div>
-    <div v-else-if="status === 'finished' && state.referredMs !== null" class="choices" role="group" aria-label="Ended to refer">
+    <div v-else-if="status === 'finished' && state.referredMs !== null" class="choices" role="group" :aria-label="t('endedRefer')">
       <button type="button" class="key-button go" @click="$emit('letter')">
-        Open the referral <kbd>{{ keyOf('enter') }}</kbd>
+        {{ t('openReferral') }} <kbd>{{ keyOf('enter') }}</kbd>
       </button>
     </div>
     <div v-else-if="status === 'finished'" class="choices">
-      <button type="button" class="key-button" @click="run.startOver">Run the plan again</button>
+      <button type="button" class="key-button" @click="run.startOver">{{ t('runPlanAgain') }}</button>
       <button type="button" class="key-button go" @click="$emit('close')">
-        Measure again <kbd>{{ keyOf('enter') }}</kbd>
+        {{ t('measureAgain') }} <kbd>{{ keyOf('enter') }}</kbd>
       </button>
     </div>
-    <div v-else-if="status === 'showing'" class="choices" role="group" aria-label="The press went the wrong way">
+    <div v-else-if="status === 'showing'" class="choices" role="group" :aria-label="t('pressWentWrongWay')">
       <button type="button" class="key-button go" @click="$emit('space')">
-        Round again <kbd>{{ keyOf('space') }}</kbd>
+        {{ t('roundAgain') }} <kbd>{{ keyOf('space') }}</kbd>
       </button>
       <button type="button" class="key-button" @click="run.act({ kind: 'lighter' })">
-        Half the effort <kbd>{{ keyOf('again') }}</kbd>
+        {{ t('halfEffort') }} <kbd>{{ keyOf('again') }}</kbd>
       </button>
       <button type="button" class="key-button" @click="$emit('hand', 'swap')">
-        Another way <kbd>{{ keyOf('swap') }}</kbd>
+        {{ t('anotherWay') }} <kbd>{{ keyOf('swap') }}</kbd>
       </button>
       <button type="button" class="key-button stop" @click="$emit('stop')">
-        Stop <kbd>{{ keyOf('stop') }}</kbd>
+        {{ t('stop') }} <kbd>{{ keyOf('stop') }}</kbd>
       </button>
     </div>
-    <div v-else-if="status === 'eased'" class="choices" role="group" aria-label="After easing off">
+    <div v-else-if="status === 'eased'" class="choices" role="group" :aria-label="t('afterEasingOff')">
       <button type="button" class="key-button go" @click="run.act({ kind: 'ease' })">
-        Ease: go on, shorter <kbd>{{ keyOf('space') }}</kbd>
+        {{ t('easeGoShorter') }} <kbd>{{ keyOf('space') }}</kbd>
       </button>
       <button type="button" class="key-button" @click="run.act({ kind: 'lighter' })">
-        Repeat lighter <kbd>{{ keyOf('again') }}</kbd>
+        {{ t('repeatLighter') }} <kbd>{{ keyOf('again') }}</kbd>
       </button>
       <button type="button" class="key-button" @click="$emit('hand', 'swap')">
-        Swap <kbd>{{ keyOf('swap') }}</kbd>
+        {{ t('swap') }} <kbd>{{ keyOf('swap') }}</kbd>
       </button>
       <button type="button" class="key-button stop" @click="$emit('stop')">
-        Stop <kbd>{{ keyOf('stop') }}</kbd>
+        {{ t('stop') }} <kbd>{{ keyOf('stop') }}</kbd>
       </button>
     </div>
-    <div v-else-if="status === 'stopped'" class="choices" role="group" aria-label="After stopping">
+    <div v-else-if="status === 'stopped'" class="choices" role="group" :aria-label="t('afterStopping')">
       <button type="button" class="key-button" @click="run.act({ kind: 'go' })">
-        Take it back <kbd>{{ keyOf('space') }}</kbd>
+        {{ t('takeBack') }} <kbd>{{ keyOf('space') }}</kbd>
       </button>
       <button v-if="hasOther" type="button" class="key-button go" @click="run.act({ kind: 'next' })">
-        Next side or block <kbd>{{ keyOf('next') }}</kbd>
+        {{ t('nextSideBlock') }} <kbd>{{ keyOf('next') }}</kbd>
       </button>
       <button type="button" class="key-button stop" @click="run.act({ kind: 'stop' })">
-        End the run <kbd>{{ keyOf('stop') }}</kbd>
+        {{ t('endRun') }} <kbd>{{ keyOf('stop') }}</kbd>
       </button>
     </div>
     <template v-else>
@@ -118,29 +119,35 @@ const spaceWords = computed(
       />
       <div class="actions">
         <template v-if="planChanged && status === 'held'"
-          ><button type="button" class="key-button" @click="run.startOver">Plan changed: start over</button></template
+          ><button type="button" class="key-button" @click="run.startOver">{{ t('planChangedStartOver') }}</button></template
         >
         <button
           v-if="phone && status !== 'ready'"
           type="button"
           class="key-button slim"
-          aria-label="More keys"
+          :aria-label="t('moreKeys')"
           :aria-expanded="moreKeys"
           @click="moreKeys = !moreKeys"
         >
           …
         </button>
-        <button v-if="status !== 'ready'" type="button" class="key-button slim" aria-label="Again" @click="run.act({ kind: 'again' })">
-          ← <span class="wide">Again</span>
+        <button
+          v-if="status !== 'ready'"
+          type="button"
+          class="key-button slim"
+          :aria-label="t('again')"
+          @click="run.act({ kind: 'again' })"
+        >
+          ← <span class="wide">{{ t('again') }}</span>
         </button>
         <button type="button" class="key-button" :class="{ go: status !== 'running' || cue.open }" @click="$emit('space')">
           {{ spaceWords }} <kbd>{{ keyOf('space') }}</kbd>
         </button>
-        <button v-if="status !== 'ready'" type="button" class="key-button slim" aria-label="Next" @click="run.act({ kind: 'next' })">
-          <span class="wide">Next</span> →
+        <button v-if="status !== 'ready'" type="button" class="key-button slim" :aria-label="t('next')" @click="run.act({ kind: 'next' })">
+          <span class="wide">{{ t('next') }}</span> →
         </button>
         <button v-if="status !== 'ready'" type="button" class="key-button stop" @click="$emit('stop')">
-          Stop <kbd>{{ keyOf('stop') }}</kbd>
+          {{ t('stop') }} <kbd>{{ keyOf('stop') }}</kbd>
         </button>
       </div>
     </template>

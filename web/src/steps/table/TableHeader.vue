@@ -7,6 +7,7 @@ import { useOutbox } from '../../stores/outbox.ts';
 import { useSession } from '../../stores/session.ts';
 import type { TableHandle } from './useRun.ts';
 import { keyOf } from '../../parts/keys.ts';
+import { t } from '../../words/table.ts';
 
 /** Who is on the table, what is being done on which side, and how far the session is. */
 const props = defineProps<{ run: TableHandle; status: RunStatus; far: boolean }>();
@@ -18,39 +19,43 @@ const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.ru
 
 <template>
   <header v-if="view" :class="{ running: status === 'running' }">
-    <RouterLink v-if="status !== 'running'" class="back" :to="`/visit/${visit.id}/plan`">Plan</RouterLink>
+    <RouterLink v-if="status !== 'running'" class="back" :to="`/visit/${visit.id}/plan`">{{ t('plan') }}</RouterLink>
     <h1 class="name">{{ visit.file!.athlete.name }}</h1>
     <span class="block-name">{{ view.blockName }}</span>
     <span class="which" :class="view.cue.side"
       >{{ view.cue.side === 'left' ? '◂ ' : '' }}{{ SIDE_WORDS[view.cue.side] }}{{ view.cue.side === 'right' ? ' ▸' : '' }}</span
     >
     <RouterLink v-if="(status === 'ready' || status === 'finished') && !visit.finished" class="back" :to="`/visit/${visit.id}/letter`"
-      >Refer <kbd>{{ keyOf('refer') }}</kbd></RouterLink
+      >{{ t('refer') }} <kbd>{{ keyOf('refer') }}</kbd></RouterLink
     >
     <span class="tail">
-      <span v-if="run.clockRate > 1" class="tag">Walk-through ×{{ run.clockRate }}</span>
-      <span v-if="clockFailed" class="tag" role="status">Clock without its helper: keep this page in front</span>
+      <span v-if="run.clockRate > 1" class="tag">{{ t('walkThrough', { clockRate: run.clockRate }) }}</span>
+      <span v-if="clockFailed" class="tag" role="status">{{ t('clockWithoutHelperKeep') }}</span>
       <template v-if="session.state === 'expired'"
-        ><span class="tag" role="status">Signed out: {{ keptWords(outbox.isStored) }}</span
-        ><button v-if="status !== 'running'" type="button" class="back" @click="session.wantsIn = true">Sign in again</button></template
+        ><span class="tag" role="status">{{ t('signedOut', { kept: keptWords(outbox.isStored) }) }}</span
+        ><button v-if="status !== 'running'" type="button" class="back" @click="session.wantsIn = true">
+          {{ t('signAgain') }}
+        </button></template
       >
-      <span v-else-if="linkState === 'waiting'" class="tag" role="status">Not sent yet: {{ keptWords(outbox.isStored) }}</span>
+      <span v-else-if="linkState === 'waiting'" class="tag" role="status">{{ t('notSentYet', { kept: keptWords(outbox.isStored) }) }}</span>
       <button type="button" class="switch" :aria-pressed="!muted" @click="run.toggleMuted">
-        Sound {{ muted ? 'off' : 'on' }} <kbd>{{ keyOf('muted') }}</kbd>
+        {{ t('sound2', { what: muted ? t('off') : t('on2') }) }} <kbd>{{ keyOf('muted') }}</kbd>
       </button>
       <button type="button" class="switch" :aria-pressed="spoken" @click="run.toggleSpoken">
-        Voice {{ spoken ? 'on' : 'off' }} <kbd>{{ keyOf('spoken') }}</kbd>
+        {{ t('voice2', { what: spoken ? t('on2') : t('off') }) }} <kbd>{{ keyOf('spoken') }}</kbd>
       </button>
       <button type="button" class="switch" :aria-pressed="far" @click="$emit('far')">
-        {{ far ? 'Far view' : 'Near view' }} <kbd>{{ keyOf('far') }}</kbd>
+        {{ far ? t('farView') : t('nearView') }} <kbd>{{ keyOf('far') }}</kbd>
       </button>
-      <button v-if="status !== 'running'" type="button" class="switch" @click="$emit('settings')">Settings</button>
+      <button v-if="status !== 'running'" type="button" class="switch" @click="$emit('settings')">{{ t('settings') }}</button>
       <span class="times"
-        ><span class="num clock">{{ formatDuration(view.elapsedMs) }} of {{ formatDuration(view.totalMs) }}</span> work<template
-          v-if="wholeMs !== null"
-        >
+        ><span class="num clock">{{
+          t('of2', { duration: formatDuration(view.elapsedMs), duration2: formatDuration(view.totalMs) })
+        }}</span>
+        {{ t('work')
+        }}<template v-if="wholeMs !== null">
           <span class="whole"
-            >&nbsp;· whole visit <span class="num">{{ formatDuration(wholeMs) }}</span></span
+            >{{ t('wholeVisit') }} <span class="num">{{ formatDuration(wholeMs) }}</span></span
           ></template
         ></span
       >

@@ -22,6 +22,7 @@ import { useStairHeight } from './useStairHeight.ts';
 import { useTableKeys } from './useTableKeys.ts';
 import { useWakeLock } from './useWakeLock.ts';
 import type { TableAct } from '../../parts/keys.ts';
+import { t } from '../../words/table.ts';
 
 const SettingsDialog = defineAsyncComponent(() => import('./SettingsDialog.vue'));
 
@@ -235,8 +236,10 @@ useTableKeys(keys, () => run.settings.pedals);
 
 <template>
   <div v-if="!line || line.cues.length === 0" class="table empty">
-    <h1>Nothing to run yet</h1>
-    <p>Plan a block first, then come back here. <RouterLink :to="`/visit/${visit.id}/plan`">Plan</RouterLink></p>
+    <h1>{{ t('nothingRunYet') }}</h1>
+    <p>
+      {{ t('planBlockFirstThen') }} <RouterLink :to="`/visit/${visit.id}/plan`">{{ t('plan') }}</RouterLink>
+    </p>
   </div>
   <main
     v-else-if="view"
@@ -274,7 +277,7 @@ useTableKeys(keys, () => run.settings.pedals);
         v-if="far || phone"
         :cues="sideCues"
         :position-ms="state.positionMs"
-        :label="`Stair, ${cue.side}, round ${Math.min(Math.max(cue.round, 1), view.rounds)} of ${view.rounds}`"
+        :label="t('stairRound', { side: cue.side, max: Math.min(Math.max(cue.round, 1), view.rounds), rounds: view.rounds })"
       />
       <StairDrawing
         v-else
@@ -286,7 +289,7 @@ useTableKeys(keys, () => run.settings.pedals);
         :playhead="lineMs"
         :read-edges="readEdges"
         :live-edge="live.value.value === null ? undefined : () => live.value.value"
-        :label="`Stair, ${cue.side}, round ${Math.min(Math.max(cue.round, 1), view.rounds)} of ${view.rounds}`"
+        :label="t('stairRound', { side: cue.side, max: Math.min(Math.max(cue.round, 1), view.rounds), rounds: view.rounds })"
       />
     </div>
 

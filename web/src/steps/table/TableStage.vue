@@ -18,6 +18,7 @@ import { useSlowWay } from './useSlowWay.ts';
 import { useWarning } from './useWarning.ts';
 import type { TableHandle } from './useRun.ts';
 import { keyOf } from '../../parts/keys.ts';
+import { t } from '../../words/table.ts';
 
 /** One number, one instruction, and where the edge is: what is read from across the room. */
 const props = defineProps<{
@@ -56,16 +57,16 @@ const way = computed(() => {
 });
 const worked = computed(() => (cue.value.side === 'midline' ? undefined : cue.value.side));
 const unit = computed(() => line.value!.blocks[cue.value.blockIndex]!.unit);
-const breathWords = computed(() => ({ in: 'breathe in', out: 'breathe out', free: '' })[cue.value.breath]);
+const breathWords = computed(() => ({ in: t('breatheIn'), out: t('breatheOut'), free: '' })[cue.value.breath]);
 /** What is looked at once more, said while the limb rests after the last round. */
 const again = computed(() => {
   const look = lookAgainOf(entry.value);
-  return look && cue.value.round > cue.value.rounds ? `look again ${look.when}: ${look.what}` : '';
+  return look && cue.value.round > cue.value.rounds ? t('lookAgain', { when: look.when, what: look.what }) : '';
 });
 /** Where they stand for this block. */
 const stance = computed(() => {
   const found = stanceIn(entry.value, place.value);
-  return found ? `you ${stanceWords(found)}` : '';
+  return found ? t('you', { stance: stanceWords(found) }) : '';
 });
 /** With which breath they press: beside how hard, of all that is said, what is read from the far end of the room. */
 const pressBreath = computed(() => (cue.value.kind === 'contract' ? breathWords.value : ''));
@@ -74,7 +75,7 @@ const how = computed(() =>
   [
     cue.value.detail,
     cue.value.kind === 'set-up' ? stance.value : '',
-    cue.value.kind === 'set-up' && asksOf(entry.value).length > 0 ? `ask first: ${asksOf(entry.value).join(', ')}` : '',
+    cue.value.kind === 'set-up' && asksOf(entry.value).length > 0 ? t('askFirst', { asksOf: asksOf(entry.value).join(', ') }) : '',
     cue.value.kind === 'rest' ? again.value : '',
   ]
     .filter(Boolean)
@@ -114,9 +115,9 @@ const drifts = computed(
 );
 /** What an open cue waits for. */
 const waitsFor = computed(() => {
-  if (cue.value.kind === 'rehearse') return 'Waits until the press goes the right way';
-  if (cue.value.kind === 'check') return 'Waits until nothing beats under the fingers';
-  return cue.value.round >= 1 ? 'Waits for your hand' : 'Waits until they lie right and you stand right';
+  if (cue.value.kind === 'rehearse') return t('waitsUntilPressGoes');
+  if (cue.value.kind === 'check') return t('waitsUntilNothingBeats');
+  return cue.value.round >= 1 ? t('waitsYourHand') : t('waitsUntilTheyLie');
 });
 /** What is to be read now, while nothing counts. */
 const readings = ref<InstanceType<typeof BetweenReadings> | null>(null);
@@ -156,75 +157,69 @@ const counting = computed(() => props.status === 'running' || props.status === '
 
     <div class="say" aria-live="assertive">
       <template v-if="status === 'finished'">
-        <p class="instruction">Done. Let it all rest</p>
+        <p class="instruction">{{ t('doneLetAllRest') }}</p>
         <p class="how">
-          {{
-            state.stops.length > 0
-              ? 'It was stopped on the way; that is kept.'
-              : first
-                ? `Now ${first}.`
-                : 'All that was planned is done and read again.'
-          }}
+          {{ state.stops.length > 0 ? t('stoppedWayKept') : first ? t('now', { first }) : t('allPlannedDoneRead') }}
         </p>
       </template>
       <template v-else-if="status === 'eased'">
-        <p class="instruction">Ease off first</p>
+        <p class="instruction">{{ t('easeOffFirst') }}</p>
         <p class="how">
-          back from the edge, let them breathe ·
-          {{ lastScore !== null && lastScore > cue.painCeiling ? `${lastScore} is above ${cue.painCeiling}` : 'the breath was held' }}
+          {{
+            t('backFromEdgeLet', {
+              what:
+                lastScore !== null && lastScore > cue.painCeiling
+                  ? t('isAbove', { lastScore, painCeiling: cue.painCeiling })
+                  : t('theBreathWasHeld'),
+            })
+          }}
         </p>
-        <p class="then">then decide: shorter, lighter, another way, or enough</p>
+        <p class="then">{{ t('thenDecideShorterLighter') }}</p>
       </template>
       <template v-else-if="status === 'showing'">
-        <p class="instruction">Show it again: {{ lowerFirst(cue.text) }}</p>
-        <p class="how">{{ cue.detail }} · nothing counts</p>
+        <p class="instruction">{{ t('showAgain', { lowerFirst: lowerFirst(cue.text) }) }}</p>
+        <p class="how">{{ t('nothingCounts', { detail: cue.detail }) }}</p>
         <p class="then">
-          {{
-            drifts >= 2
-              ? `Wrong ${drifts} times on this side: half the effort, or another way`
-              : 'Space, when it goes the right way: the round starts over'
-          }}
+          {{ drifts >= 2 ? t('wrongTimesSideHalf', { drifts }) : t('spaceWhenGoesRight') }}
         </p>
       </template>
       <template v-else-if="status === 'softening'">
         <p class="instruction">{{ cue.text }}</p>
-        <p class="how">until it softens · {{ cue.detail }}</p>
-        <p class="then">Space or U when it has</p>
+        <p class="how">{{ t('untilItSoftens', { detail: cue.detail }) }}</p>
+        <p class="then">{{ t('spaceUWhen') }}</p>
       </template>
       <template v-else-if="status === 'stopped'">
-        <p class="instruction">Stopped. Bring it home</p>
-        <p class="how">you move the limb, they do nothing</p>
+        <p class="instruction">{{ t('stoppedBringHome') }}</p>
+        <p class="how">{{ t('youMoveLimbThey') }}</p>
       </template>
       <template v-else-if="status === 'ready'">
-        <p v-if="first" class="first" data-testid="first">First {{ first }}</p>
+        <p v-if="first" class="first" data-testid="first">{{ t('first', { first }) }}</p>
         <p class="instruction">{{ SIDE_WORDS[cue.side] }}: {{ cue.detail }}</p>
-        <p class="how">{{ line.cues.length }} cues, {{ formatDuration(view.totalMs) }}</p>
-        <p class="then">Space begins</p>
+        <p class="how">{{ t('cues', { count: line.cues.length, duration: formatDuration(view.totalMs) }) }}</p>
+        <p class="then">{{ t('spaceBegins') }}</p>
       </template>
       <template v-else>
-        <p v-if="first" class="first" data-testid="first">First {{ first }}</p>
+        <p v-if="first" class="first" data-testid="first">{{ t('first', { first }) }}</p>
         <p class="instruction">{{ cue.text }}</p>
         <p class="how">
           <span v-if="hasEffort" class="effort" data-testid="effort"
             ><template v-if="view.effortPct !== null"
-              >{{ view.effortPct }} %<span class="unit">{{ ' effort' }}</span></template
+              >{{ view.effortPct }} %<span class="unit">{{ ` ${t('effort')}` }}</span></template
             ><template v-if="view.effortPct !== null && pressBreath"> · </template>{{ pressBreath }}</span
           ><span v-if="hasEffort && how" class="dot"> · </span><span class="more" :class="{ long: how.length > LONG_HOW }">{{ how }}</span>
         </p>
         <p class="then">
-          <template v-if="sleptMin !== null"
-            >The device slept for {{ sleptMin }} min. The count stands at the last moment that is certain. Space goes on</template
-          >
-          <template v-else-if="reopened">Reopened where it was. Space goes on</template>
-          <template v-else-if="status === 'held'">Held. Space goes on</template>
-          <template v-else-if="cue.open">{{ waitsFor }}: Space</template>
-          <template v-else-if="view.nextCue">then {{ view.nextCue.text.toLowerCase() }}</template>
+          <template v-if="sleptMin !== null">{{ t('deviceSleptMinCount', { sleptMin }) }}</template>
+          <template v-else-if="reopened">{{ t('reopenedWhereSpaceGoes') }}</template>
+          <template v-else-if="status === 'held'">{{ t('heldSpaceGoes') }}</template>
+          <template v-else-if="cue.open">{{ t('space', { waitsFor }) }}</template>
+          <template v-else-if="view.nextCue">{{ t('then', { text: view.nextCue.text.toLowerCase() }) }}</template>
         </p>
       </template>
       <p v-if="feltDigits !== null" class="asked" data-testid="felt">
-        How did it feel before, and now? <span class="num">{{ feltDigits.padEnd(2, '_').split('').join(' ') }}</span>
+        {{ t('howDidFeelBefore') }} <span class="num">{{ feltDigits.padEnd(2, '_').split('').join(' ') }}</span>
       </p>
-      <p v-else-if="numberAsked" class="asked" data-testid="number-asked">Number, please</p>
+      <p v-else-if="numberAsked" class="asked" data-testid="number-asked">{{ t('numberPlease') }}</p>
       <p
         v-if="warning && (counting || status === 'waiting' || status === 'softening' || status === 'ready')"
         class="warning"
@@ -253,16 +248,16 @@ const counting = computed(() => props.status === 'running' || props.status === '
       />
       <RoundSquares :round="cue.round" :rounds="view.rounds" :done="roundsDone" />
       <div class="edge">
-        <span v-if="unit === 'of10'" class="lab">Pressure, as felt</span>
+        <span v-if="unit === 'of10'" class="lab">{{ t('pressureFelt') }}</span>
         <span v-else class="lab"
-          >{{ isRead ? 'Edge now' : 'Edge expected' }} <kbd>{{ keyOf('edge') }}</kbd></span
+          >{{ isRead ? t('edgeNow') : t('edgeExpected') }} <kbd>{{ keyOf('edge') }}</kbd></span
         >
         <span v-if="edgeDigits !== null" class="num value typing" data-testid="edge-typing">{{ edgeDigits.padEnd(2, '_') }}</span>
         <span v-else class="num value" data-testid="edge">{{ formatValue(view.edge, unit) }}</span>
         <span v-if="typeof cue.furthest === 'number'" class="furthest" :class="{ past: isPast }" data-testid="furthest"
-          >{{ isPast ? 'past the limit of' : 'no further than' }} {{ formatValue(cue.furthest, unit) }}</span
+          >{{ isPast ? t('pastLimit') : t('noFurtherThan') }} {{ formatValue(cue.furthest, unit) }}</span
         >
-        <span v-if="unit !== 'of10'" class="gain">{{ formatSigned(view.gainSinceStart, unit) }} since start</span>
+        <span v-if="unit !== 'of10'" class="gain">{{ t('sinceStart', { signed: formatSigned(view.gainSinceStart, unit) }) }}</span>
       </div>
     </aside>
   </section>

@@ -10,6 +10,7 @@ import OpenQuestions from '../../cautions/OpenQuestions.vue';
 import StopNotice from '../referral/StopNotice.vue';
 import { isForbidden } from '../plan/planFacts.ts';
 import TableRun from './TableRun.vue';
+import { t } from '../../words/table.ts';
 
 /** The table's screen: loads the visit, then runs. */
 const route = useRoute();
@@ -57,23 +58,24 @@ watch(id, () => void open(), { immediate: true });
   <main v-if="visit.file && visit.id === id && (isStopped || forbidden.length > 0 || isUnasked)" class="wait">
     <StopNotice v-if="isStopped" />
     <template v-else-if="isUnasked">
-      <h1>Ask first</h1>
-      <p>Before hands go on: the stop questions and consent for today’s areas. They are asked at Arrive, or set aside there with a word.</p>
+      <h1>{{ t('askFirst2') }}</h1>
+      <p>{{ t('beforeHandsGoStop') }}</p>
       <OpenQuestions />
     </template>
     <template v-else>
-      <h1>Not as it is planned</h1>
+      <h1>{{ t('notPlanned') }}</h1>
       <p>
-        {{ forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }}: cautions forbid this. The plan says which, what
-        instead, and where a reason can be given.
+        {{ t('cautionsForbidPlanSays', { forbidden: forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }) }}
       </p>
-      <RouterLink :to="`/visit/${id}/plan`">To the plan</RouterLink>
+      <RouterLink :to="`/visit/${id}/plan`">{{ t('toThePlan') }}</RouterLink>
     </template>
   </main>
   <TableRun v-else-if="visit.file && visit.id === id && opened === id" :key="id" :rate="rate" />
   <main v-else class="wait">
-    <ProblemNote v-if="visit.problem" :problem="visit.problem" :retry="open"><RouterLink to="/">Back to the day</RouterLink></ProblemNote>
-    <p v-else>Opening the table …</p>
+    <ProblemNote v-if="visit.problem" :problem="visit.problem" :retry="open"
+      ><RouterLink to="/">{{ t('backDay') }}</RouterLink></ProblemNote
+    >
+    <p v-else>{{ t('openingTable') }}</p>
   </main>
 </template>
 

@@ -4,54 +4,55 @@ import { formatValue } from '@pace-bend/core/measure';
 import type { RunEventKind } from '@pace-bend/core/table';
 import { keyOf } from '../../parts/keys.ts';
 import type { TableHandle } from './useRun.ts';
+import { t } from '../../words/table.ts';
 
 /** The last key, said, and how long it can still be taken back; or that it could do nothing here. */
 const props = defineProps<{ run: TableHandle }>();
 const { undo, inVain, state, line } = props.run;
 
 const WORDS: Readonly<Partial<Record<RunEventKind, string>>> = {
-  next: 'Next',
-  again: 'Again',
-  ease: 'Shorter',
-  lighter: 'Lighter',
-  stop: 'Stopped',
-  more: 'One more round',
-  leave: 'The rest is left',
-  drift: 'Wrong direction',
-  brace: 'Breath held',
-  until: 'Until it softens',
-  other: 'The other side now',
-  refer: 'Ended, to refer',
+  next: t('next'),
+  again: t('again'),
+  ease: t('shorter'),
+  lighter: t('lighter'),
+  stop: t('stopped'),
+  more: t('oneMoreRound'),
+  leave: t('restLeft'),
+  drift: t('wrongDirection'),
+  brace: t('breathHeld'),
+  until: t('untilSoftens'),
+  other: t('theOtherSideNow'),
+  refer: t('endedToRefer'),
 };
 /** What a key says that can do nothing where the run is. */
 const IN_VAIN: Readonly<Partial<Record<RunEventKind, string>>> = {
-  more: 'No round to repeat here',
-  leave: 'Nothing is left of this side',
-  drift: 'No press to show here',
-  brace: 'Nothing to ease off here',
-  until: 'Nothing to wait for here',
-  other: 'No other side here',
-  put: 'Nothing can go in here',
-  felt: 'Nothing softened yet',
-  edge: 'No edge here',
+  more: t('noRoundRepeatHere'),
+  leave: t('nothingLeftSide'),
+  drift: t('noPressShowHere'),
+  brace: t('nothingEaseOffHere'),
+  until: t('nothingWaitHere'),
+  other: t('noOtherSideHere'),
+  put: t('nothingCanGoHere'),
+  felt: t('nothingSoftenedYet'),
+  edge: t('noEdgeHere'),
 };
-const vain = computed(() => (inVain.value === null ? null : (IN_VAIN[inVain.value] ?? 'Not now')));
+const vain = computed(() => (inVain.value === null ? null : (IN_VAIN[inVain.value] ?? t('notNow'))));
 const words = computed(() => {
   switch (undo.value?.kind) {
     case undefined:
       return '';
     case 'discomfort':
-      return `Discomfort ${state.value.discomfort.at(-1)?.score ?? ''}`;
+      return t('discomfort3', { discomfort: state.value.discomfort.at(-1)?.score ?? '' });
     case 'edge': {
       const edge = state.value.edges.at(-1);
-      return edge ? `Edge ${formatValue(edge.value, line.value!.blocks[edge.blockIndex]!.unit)}` : 'Edge';
+      return edge ? t('edge', { value: formatValue(edge.value, line.value!.blocks[edge.blockIndex]!.unit) }) : t('edge2');
     }
     case 'felt': {
       const soft = state.value.softened.at(-1);
-      return soft ? `From ${soft.before} to ${soft.after}` : 'How it felt';
+      return soft ? t('fromTo', { before: soft.before, after: soft.after }) : t('howFelt');
     }
     case 'put':
-      return line.value!.blocks.at(-1)?.unplanned === 'instead' ? 'Swapped' : 'Added';
+      return line.value!.blocks.at(-1)?.unplanned === 'instead' ? t('swapped') : t('added');
     default:
       return WORDS[undo.value!.kind] ?? '';
   }
@@ -61,7 +62,7 @@ const words = computed(() => {
 <template>
   <p v-if="vain" class="undo vain" role="status" data-testid="in-vain">{{ vain }}</p>
   <button v-else-if="undo" type="button" class="undo" data-testid="undo" @click="run.act({ kind: 'undo' })">
-    {{ words }} · <b>take back</b> <kbd>{{ keyOf('undo') }}</kbd> <span class="num">{{ undo.secondsLeft }}</span>
+    {{ words }} · <b>{{ t('takeBack2') }}</b> <kbd>{{ keyOf('undo') }}</kbd> <span class="num">{{ undo.secondsLeft }}</span>
   </button>
 </template>
 

@@ -1,13 +1,14 @@
 import type { StripItem } from '@pace-bend/core/session';
+import { t } from '../../words/table.ts';
 
 const KINDS: Readonly<Record<StripItem['kind'], (item: StripItem, sides: string) => string>> = {
   opening: () => '',
   close: () => '',
   block: () => '',
-  turn: (item) => `turn: ${item.position}`,
-  side: (item) => `walk round the table ${item.words.toLowerCase()}`,
-  before: (item, sides) => `read ${item.words.toLowerCase()}${sides}`,
-  after: (item, sides) => `read ${item.words.toLowerCase()}${sides} again`,
+  turn: (item) => t('turn2', { position: item.position }),
+  side: (item) => t('walkRoundTable', { words: item.words.toLowerCase() }),
+  before: (item, sides) => t('read', { words: item.words.toLowerCase(), sides }),
+  after: (item, sides) => t('readAgain', { words: item.words.toLowerCase(), sides }),
 };
 
 /**

@@ -19,6 +19,7 @@ import { useInclinometers } from '../../devices/useInclinometers.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import type { TableHandle } from './useRun.ts';
+import { t } from '../../words/table.ts';
 
 /** Off the plane has to last this long before it is said and kept: a limb that is only passing through is no drift. */
 const PLANE_MS = 500;
@@ -149,7 +150,7 @@ export function useLive(run: LiveRun, drawn: () => Cue, strongestOf: StrongestOf
   let tooHardTimer: ReturnType<typeof setTimeout> | undefined;
   watch(effort, (now) => {
     clearTimeout(tooHardTimer);
-    if (now === 'too hard') tooHardTimer = setTimeout(() => tell('too hard'), PLANE_MS);
+    if (now === 'too hard') tooHardTimer = setTimeout(() => tell(t('tooHard')), PLANE_MS);
   });
   onScopeDispose(() => {
     stopHearing();

@@ -3,6 +3,7 @@ import { phaseKind, type Cue } from '@pace-bend/core/method';
 import { keepChoice, readChoice } from '../../api/drafts.ts';
 import { speak } from '../../parts/speech.ts';
 import type { TableHandle } from './useRun.ts';
+import { t } from '../../words/table.ts';
 
 /** When a number is asked for. */
 const MODES = ['never', 'each round', 'at end range'] as const;
@@ -32,7 +33,7 @@ export function useNumberAsked(run: TableHandle, cue: Ref<Cue>) {
       !run.state.value.discomfort.some(({ cueIndex, atMs }) => cueIndex === cue.value.index && atMs >= run.state.value.enteredMs),
   );
   watch(isAsked, (now) => {
-    if (now && run.spoken.value) speak('Number, please');
+    if (now && run.spoken.value) speak(t('numberPlease'));
   });
 
   return {

@@ -30,6 +30,7 @@ import { useForAMoment } from '../../parts/useForAMoment.ts';
 import { tableSound } from './tableSound.ts';
 import { useTableSettings, type TableSettings } from './tableSettings.ts';
 import { useBetween } from './useBetween.ts';
+import { t } from '../../words/table.ts';
 
 /** While the count runs, the server hears at least this often where it is, in milliseconds of run time. */
 const BEAT_MS = 3000;
@@ -142,7 +143,7 @@ export function useRun(rate: number) {
       outbox.put({
         record: visit.record,
         spot: eventsSpot(runId),
-        words: 'what happened at the table',
+        words: t('whatHappenedTable'),
         method: 'POST',
         path: `/runs/${runId}/events`,
         body: { events },
@@ -212,7 +213,7 @@ export function useRun(rate: number) {
     outbox.put({
       record: visit.record,
       spot: runSpot(runId),
-      words: 'a run at the table',
+      words: t('runTable'),
       method: 'PUT',
       path: `/runs/${runId}`,
       body: { ...fields },
@@ -274,7 +275,7 @@ export function useRun(rate: number) {
       lastCue = now.cueIndex;
     }
     if (now.status === 'eased' && now.spans.at(-1)?.end === 'eased' && now.atMs === now.spans.at(-1)!.endMs) sound.warning();
-    if (now.status === 'showing') sound.say(() => `Wrong direction. Show it again: ${cue.text}`);
+    if (now.status === 'showing') sound.say(() => t('wrongDirectionShowAgain', { text: cue.text }));
     if (now.status !== 'running') lastCue = -1;
     sound.ahead(
       now.status === 'running' && clock.value.isRunning
@@ -379,7 +380,7 @@ export function useRun(rate: number) {
     clockRate,
     settings,
     change: (changed: Partial<TableSettings>) => void Object.assign(settings, changed),
-    trySound: () => sound.try('Press into my hand. 20 percent. 6 seconds'),
+    trySound: () => sound.try(t('pressIntoMyHand')),
     act,
     say,
     warn,

@@ -9,6 +9,7 @@ import { useShelf } from '../../stores/shelf.ts';
 import { useVisit } from '../../stores/visit.ts';
 import { breathOf, edgesOf, isForbidden, lineOf } from '../plan/planFacts.ts';
 import type { TableHandle } from './useRun.ts';
+import { t } from '../../words/table.ts';
 
 /** Something that can be put in, checked against the cautions, with the block it becomes. */
 export interface CheckedOffer {
@@ -72,7 +73,7 @@ export function useTableOffers(run: TableHandle) {
     const way = waysFor(found, store.shelf)[0];
     if (!way) return null;
     const turnTo = found.positions.includes(position.value) ? null : found.positions[0];
-    return checked({ entryId, methodId: way.id, words: 'from the shelf', turnTo }, [cue.value.side], null)[0] ?? null;
+    return checked({ entryId, methodId: way.id, words: t('fromShelf'), turnTo }, [cue.value.side], null)[0] ?? null;
   }
 
   /** The event that puts an offer in; null while a number of it is not sound. */
