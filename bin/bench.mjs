@@ -24,6 +24,7 @@ const { firstView } = await import('../bench/firstView.mjs');
 const { squadStrip } = await import('../bench/squadStrip.mjs');
 const { weekGrid } = await import('../bench/weekGrid.mjs');
 const { shelfScripting } = await import('../bench/shelf.mjs');
+const { longTasks } = await import('../bench/longTasks.mjs');
 const { sampleLatency } = await import('../bench/latency.mjs');
 const browser = await chromium.launch({
   executablePath,
@@ -132,12 +133,15 @@ async function shelf() {
   const server = startServer(root, { DATABASE_URL: database.url, PORT: String(port) });
   await server.ready;
   const { medianMs, firstMs, drawn, entries } = await shelfScripting(browser, `http://127.0.0.1:${port}/`);
+  const held = await longTasks(browser, `http://127.0.0.1:${port}/`, root);
   await server.stop();
   await database.stop();
   rmSync(work, { recursive: true, force: true });
   say(
     `\nThe shelf opened: scripting ${ms(medianMs)}, the first time ${ms(firstMs)}; ${drawn} of ${entries} pictures were in view and drawn`,
   );
+  say('\nThe longest task that held the page up (under 200 ms is promised)');
+  for (const [what, longest] of Object.entries(held)) say(`  ${what.padEnd(34)} ${ms(longest)}`);
 }
 
 /** A sample of the gauge until it is on the screen, at most; what a hand feels as at once. */

@@ -36,6 +36,18 @@ const WEEKS: Readonly<Record<string, readonly (readonly Session[])[]>> = {
     [['strength', 45, 5]],
     [['long-run', 110, 6]],
   ],
+  dance: [
+    [['class', 90, 4]],
+    [['class', 90, 4]],
+    [
+      ['class', 75, 4],
+      ['rehearsal', 120, 6],
+    ],
+    [['rehearsal', 120, 6]],
+    [['class', 90, 5]],
+    [['jumps', 30, 6]],
+    [],
+  ],
   throwing: [
     [['throws', 60, 6]],
     [['mobility', 30, 2]],

@@ -9,7 +9,7 @@ import { loadDays } from './days.ts';
 import { loadHome } from './home.ts';
 import { PeopleLoader } from './loadPeople.ts';
 import { loadEventDay } from './eventDay.ts';
-import { loadMeasuring } from './measuring.ts';
+import { loadMeasuring, readByTwoHands } from './measuring.ts';
 import { ACCOUNTS, NEIGHBOURS, PEOPLE, SCOPE } from './people.ts';
 import { SeededRandom } from './random.ts';
 import { loadSeasons } from './seasons.ts';
@@ -60,6 +60,7 @@ async function loadDemo(db: Db, practiceId: string, today: DateTime, random: See
   await loadMeasuring({ db, practiceId, today, random, athletes: people.ids, accounts });
   people.goOnWith(new SeededRandom(SEED + 1));
   for (const person of NEIGHBOURS) await people.load(person);
+  await readByTwoHands(db, people.ids.get('Yara Denholm')!, accounts);
   await loadDays(db, today, new SeededRandom(SEED + 2), [...PEOPLE, ...NEIGHBOURS], people.ids);
   const by = 'Marit Voss';
   await loadSeasons({ db, practiceId, today, random: new SeededRandom(SEED + 3), athletes: people.ids, squads, events, by });

@@ -106,6 +106,17 @@ export interface DemoMeasuring {
 /** Whom the second therapist has read so far; all others have been read by one hand, so that their visits compare. */
 const JONAS_READS = ['Joss Adeyemi', 'Ruan Teague'] as const;
 
+/** One athlete who was read by one hand until the last visit and by the other there: what changed is told with the error of two. */
+export async function readByTwoHands(db: Db, athleteId: string, accounts: ReadonlyMap<string, string>): Promise<void> {
+  const [last] = await rows<{ id: string }>(db, 'SELECT id FROM visit WHERE athlete_id = ? ORDER BY starts_at DESC LIMIT 1', [athleteId]);
+  await change(db, 'UPDATE rom_reading r JOIN visit v ON v.id = r.visit_id SET r.examiner_id = IF(v.id = ?, ?, ?) WHERE v.athlete_id = ?', [
+    last!.id,
+    accounts.get('Marit Voss')!,
+    accounts.get('Jonas Eklund')!,
+    athleteId,
+  ]);
+}
+
 /** Findings, goals, the studies of the error, and who read what. */
 export async function loadMeasuring(demo: DemoMeasuring): Promise<void> {
   const { db, today, random, athletes, accounts } = demo;

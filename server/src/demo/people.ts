@@ -445,7 +445,7 @@ export const PEOPLE: readonly DemoPerson[] = [
   },
 ];
 
-/** From the town beside the club: a runner and a thrower, so that not everything is a boat. */
+/** From the town beside the club: a runner, a thrower and a dancer, so that not everything is a boat. */
 export const NEIGHBOURS: readonly DemoPerson[] = [
   {
     name: 'Milo Ferrand',
@@ -497,6 +497,25 @@ export const NEIGHBOURS: readonly DemoPerson[] = [
         clearance: { by: 'Dr Amsel', daysAgo: 36, text: 'full weight, no jumping', limits: [] },
       },
     ],
+  },
+  {
+    name: 'Yara Denholm',
+    birth: { yearsAgo: 19, monthDay: '02-27' },
+    sex: 'female',
+    sports: [{ sportId: 'dance', discipline: 'ballet', role: null, leading: 'left', words: 'third year of the school' }],
+    about: 'Dancer; free everywhere but the turn-out on the right',
+    breathPeriodMs: 9500,
+    motions: [
+      { motionId: 'hip-external-rotation-seated', base: [46, 52] },
+      { motionId: 'straight-leg-raise', base: [108, 112] },
+      { motionId: 'ankle-plantar-flexion', base: [68, 71] },
+      { motionId: 'big-toe-extension', base: [84, 88] },
+    ],
+    visitDaysAgo: [37, 30, 16, 9],
+    treats: { entryId: 'figure-four-beside', methodId: 'cr-light', sides: ['left'] },
+    response: { gain: 3, keeps: 0.4 },
+    setBack: null,
+    complaint: '',
   },
 ];
 

@@ -123,6 +123,16 @@ const STORIES: Readonly<Record<string, readonly VisitStory[]>> = {
     ),
     story('Stairs go; jumping not yet', '', 'Bends further than two weeks ago, beyond error. Limits hold for another fortnight.'),
   ],
+  'Yara Denholm': [
+    story(
+      'Left hip will not turn out as the right does',
+      'New choreography on the left leg',
+      'Deep rotators, light. Nothing to the end: she has plenty.',
+    ),
+    story('Turn-out freer, front of the hip tired', 'Six rehearsals', 'Same way, one round less.'),
+    story('Sole burns after pointe class', 'New shoes', 'Big toe moves well. Sole by hand, arch spared.'),
+    story('Show in ten days', '', 'Read by the other hand this time. Kept to what is short.'),
+  ],
 };
 const PLAIN = story('', '', 'As planned. Same again next time, measure first.');
 

@@ -8,6 +8,7 @@ import ProblemNote from '../parts/ProblemNote.vue';
 import { useAction } from '../parts/useAction.ts';
 import DayField from '../parts/DayField.vue';
 import PickOne from '../parts/PickOne.vue';
+import TextInput from '../parts/TextInput.vue';
 import { dayInWords, dayProblem } from '../parts/typedDays.ts';
 import { goalWhyWords, SIDE_WORDS, WHY_WORDS } from '../parts/words.ts';
 import { useAthlete } from '../stores/athlete.ts';
@@ -78,7 +79,7 @@ const withdraw = () =>
     <form v-else @submit.prevent="keep">
       <label
         >{{ t('goal2', { what: SIDE_WORDS[side].toLowerCase() }) }}
-        <input v-model="value" class="num" inputmode="decimal" maxlength="8" :aria-invalid="wrong !== null" />
+        <TextInput v-model="value" class="num amount" size="small" inputmode="decimal" :maxlength="8" :aria-invalid="wrong !== null" />
         {{ motion.unit === 'deg' ? '°' : t('cm') }}</label
       >
       <DayField
@@ -103,7 +104,7 @@ const withdraw = () =>
       />
       <label
         ><span class="sr-only">{{ t('theirWords') }}</span
-        ><input v-model="whyWords" class="words" :maxlength="LIMITS.goalWords" :placeholder="t('inTheirWords')"
+        ><TextInput v-model="whyWords" class="words" size="small" :maxlength="LIMITS.goalWords" :placeholder="t('inTheirWords')"
       /></label>
       <Button size="small" html-type="submit" type="primary" :disabled="busy">{{ t('keep') }}</Button>
       <Button v-if="goal" size="small" :disabled="busy" @click="withdraw">{{ t('takeBack') }}</Button>
@@ -123,24 +124,15 @@ form {
   gap: 6px 10px;
 }
 
-input {
-  height: 30px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-  font: inherit;
-}
-
 .by {
   width: 170px;
 }
 
-input.words {
+.words {
   width: 200px;
 }
 
-input.num {
+.amount {
   width: 70px;
   text-align: center;
 }

@@ -3,6 +3,7 @@ import { computed, onMounted, reactive, ref, watch } from 'vue';
 import Button from 'ant-design-vue/es/button';
 import Checkbox from 'ant-design-vue/es/checkbox';
 import InputNumber from 'ant-design-vue/es/input-number';
+import Radio from 'ant-design-vue/es/radio';
 import { MOTIONS, motionOf, type Instrument, type Side } from '@pace-bend/core/body';
 import {
   emptyValues,
@@ -186,14 +187,14 @@ const begin = () => run(async () => emit('begun', await props.studies.begin(fiel
         </p>
         <fieldset>
           <legend>{{ kind === 'agreement' ? t('readBy') : t('examiners2') }}</legend>
-          <label v-for="each in examiners" :key="each.id"
-            ><input
-              :type="kind === 'agreement' ? 'radio' : 'checkbox'"
-              name="examiner"
-              :checked="form.examinerIds.includes(each.id)"
-              @change="toggleExaminer(each.id)"
-            />
-            {{ each.name }}</label
+          <component
+            :is="kind === 'agreement' ? Radio : Checkbox"
+            v-for="each in examiners"
+            :key="each.id"
+            name="examiner"
+            :checked="form.examinerIds.includes(each.id)"
+            @change="toggleExaminer(each.id)"
+            >{{ each.name }}</component
           >
         </fieldset>
       </div>
@@ -291,10 +292,6 @@ legend {
 
 .names :deep(.ant-checkbox-wrapper) {
   min-height: 30px;
-}
-
-input[type='radio'] {
-  accent-color: var(--spruce-fill);
 }
 
 .others {

@@ -6,6 +6,7 @@ import { parseTrial } from '@pace-bend/core/measure';
 import { nextStep, studyOrder, unfinishedBecause, type Study } from '@pace-bend/core/record';
 import PosedFigure from '../parts/PosedFigure.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
+import TextInput from '../parts/TextInput.vue';
 import { ApiProblem } from '../api/api.ts';
 import { problemOf } from '../outbox/change.ts';
 import { useAction } from '../parts/useAction.ts';
@@ -47,7 +48,7 @@ const part = computed(() => {
 
 const typed = ref('');
 const wrong = ref<string | null>(null);
-const input = ref<HTMLInputElement | null>(null);
+const input = ref<InstanceType<typeof TextInput> | null>(null);
 onMounted(() => input.value?.focus());
 
 const withValue = (at: { subject: number; part: number; trial: number }, value: number | null) =>
@@ -119,13 +120,13 @@ const drop = () =>
         <p class="soft">{{ phrase('trialSetPositionUp', { what: step.trial + 1, trials: study.trials, part }) }}</p>
         <label
           ><span class="sr-only">{{ phrase('value') }}</span
-          ><input
+          ><TextInput
             ref="input"
             v-model="typed"
             class="num value"
             inputmode="decimal"
             autocomplete="off"
-            maxlength="8"
+            :maxlength="8"
             :aria-invalid="wrong !== null"
             aria-describedby="study-wrong"
             @keydown.enter.prevent="keep"
@@ -182,9 +183,6 @@ progress {
   width: 150px;
   height: 72px;
   border: 2px solid var(--spruce);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
   font-size: 38px;
   text-align: center;
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, shallowRef } from 'vue';
 import Button from 'ant-design-vue/es/button';
+import TextInput from '../parts/TextInput.vue';
 import { balances, FORCES, FORCE_MOST_N, FORCE_TRIALS_MOST, weakSides, type ForceId } from '@pace-bend/core/finding';
 import { useVisit } from '../stores/visit.ts';
 import { STATE_WORDS } from '../devices/connection.ts';
@@ -110,17 +111,17 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
             <b>{{ group.name }}</b><span class="soft small">{{ group.how }}</span>
           </th>
           <td v-for="side in SIDES" :key="side">
-            <input
+            <TextInput
               class="num"
               inputmode="decimal"
               autocomplete="off"
-              maxlength="40"
+              :maxlength="40"
               :placeholder="t('bestThree')"
               :aria-label="t('newtons', { name: group.name, side })"
-              :value="text(group.id, side)"
+              :model-value="text(group.id, side)"
               :readonly="disabled"
               :aria-invalid="wrong[keyOf(group.id, side)] ? 'true' : undefined"
-              @input="typed[keyOf(group.id, side)] = ($event.target as HTMLInputElement).value"
+              @update:model-value="(value) => (typed[keyOf(group.id, side)] = value ?? '')"
               @focus="aim(group.id, side)"
               @keydown.enter="enter(group.id, side)"
               @blur="enter(group.id, side)"

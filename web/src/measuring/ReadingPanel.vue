@@ -14,6 +14,7 @@ import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
 import FigureDialog from './FigureDialog.vue';
 import PosedFigure from '../parts/PosedFigure.vue';
+import TabSet from '../parts/TabSet.vue';
 import LimiterCard from './LimiterCard.vue';
 import TrialsTab from './TrialsTab.vue';
 import type { Measuring } from './useMeasuring.ts';
@@ -55,12 +56,19 @@ const { lengthX, lengthY } = useSwipe(panelElement, {
     if (direction === 'right') emit('step', -1);
   },
 });
-const trials = ref<InstanceType<typeof TrialsTab> | null>(null);
+/** The trials stand by themselves and beneath the device's value: those that are on the page. */
+let trials: InstanceType<typeof TrialsTab> | null = null;
+const holdTrials = (shown: unknown) => {
+  if (shown) trials = shown as InstanceType<typeof TrialsTab>;
+};
+const read = computed(() => ({ row: props.row, measuring: props.measuring, moment: props.moment }));
+const advance = (side: Side, index: number) => emit('advance', side, index);
+const step = (by: 1 | -1) => emit('step', by);
 
 async function focus(side: Side, index: number): Promise<void> {
   if (tab.value !== 'device') tab.value = 'read';
   await nextTick();
-  trials.value?.focus(side, index);
+  trials?.focus(side, index);
 }
 defineExpose({ focus });
 
@@ -95,15 +103,6 @@ const closed = (side: Side) =>
     cautionsFor(visit.cautionContext!, measuringAction(motion.value.id, side)),
     overriddenFor(visit.file!.overrides, motion.value.id, side),
   ).length > 0;
-
-function onTabKey(event: KeyboardEvent): void {
-  const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-  if (by === 0) return;
-  event.preventDefault();
-  const ids = TABS.value.map((each) => each.id);
-  tab.value = ids[(ids.indexOf(tab.value) + by + ids.length) % ids.length]!;
-  void nextTick(() => document.getElementById(`tab-${tab.value}`)?.focus());
-}
 </script>
 
 <template>
@@ -117,35 +116,15 @@ function onTabKey(event: KeyboardEvent): void {
     </button>
     <FigureDialog v-if="large" v-model:open="large" :row="row" :values="values" :short="short" :asked="asked" />
     <p v-if="askedWords" class="soft small asks"><span aria-hidden="true">◆</span> {{ askedWords }}</p>
-    <div class="tabs" role="tablist" :aria-label="t('whatMotion')" @keydown="onTabKey">
-      <button
-        v-for="each in TABS"
-        :id="`tab-${each.id}`"
-        :key="each.id"
-        type="button"
-        role="tab"
-        :aria-selected="tab === each.id"
-        :tabindex="tab === each.id ? 0 : -1"
-        @click="tab = each.id"
-      >
-        {{ each.label }}
-      </button>
-    </div>
-    <div role="tabpanel" :aria-labelledby="`tab-${tab}`">
-      <DeviceTab v-if="tab === 'device'" :motion="motion" :measuring="measuring" :moment="moment" />
-      <EndOfMotion v-else-if="tab === 'end'" :motion="motion" :findings="findings" :closed="closed" />
-      <LimiterCard v-else-if="tab === 'holds'" :motion="motion" :judged="judgedSides" @measure="(id) => emit('measure', id)" />
-      <TrialsTab
-        v-show="tab === 'read' || tab === 'device'"
-        ref="trials"
-        :class="{ under: tab === 'device' }"
-        :row="row"
-        :measuring="measuring"
-        :moment="moment"
-        @advance="(side, index) => emit('advance', side, index)"
-        @step="(by) => emit('step', by)"
-      />
-    </div>
+    <TabSet v-model:active="tab" :tabs="TABS" :label="t('whatMotion')">
+      <template #read><TrialsTab :ref="holdTrials" v-bind="read" @advance="advance" @step="step" /></template>
+      <template #end><EndOfMotion :motion="motion" :findings="findings" :closed="closed" /></template>
+      <template #holds><LimiterCard :motion="motion" :judged="judgedSides" @measure="(id) => emit('measure', id)" /></template>
+      <template #device>
+        <DeviceTab :motion="motion" :measuring="measuring" :moment="moment" />
+        <TrialsTab :ref="holdTrials" class="under" v-bind="read" @advance="advance" @step="step" />
+      </template>
+    </TabSet>
   </section>
 </template>
 
@@ -165,30 +144,6 @@ header .small {
   border: 0;
   background: none;
   cursor: zoom-in;
-}
-
-.tabs {
-  display: flex;
-  gap: 2px;
-  border-bottom: 1px solid var(--line);
-}
-
-.tabs button {
-  flex: 1 1 auto;
-  min-height: 38px;
-  padding: 4px 6px;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
-  color: var(--soft);
-  font: inherit;
-  cursor: pointer;
-}
-
-.tabs button[aria-selected='true'] {
-  border-color: var(--spruce);
-  color: var(--ink);
-  font-weight: 700;
 }
 
 .under {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Input from 'ant-design-vue/es/input/Input';
 import { computed, ref, watch } from 'vue';
 
 /** A number typed with its unit. What is typed goes up as it is; what is wrong with it is said beneath by the parent. */
@@ -34,66 +35,42 @@ function onKey(event: KeyboardEvent): void {
   type(String(Math.round((props.value + by * props.step * (event.shiftKey ? 5 : 1)) * 100) / 100));
 }
 
-const width = computed(() => `${Math.max(2, text.value.length) + 2}ch`);
+/** Wide enough for what stands in it, with its unit behind. */
+const width = computed(() => `calc(${Math.max(2, text.value.length) + 3 + props.unit.length}ch + 18px)`);
 </script>
 
 <template>
-  <span class="field" :class="{ wrong }">
-    <input
-      class="num"
-      inputmode="decimal"
-      maxlength="6"
-      :style="{ width }"
-      :value="text"
-      :aria-label="label"
-      :aria-invalid="wrong ? 'true' : undefined"
-      :disabled="disabled"
-      @input="type(($event.target as HTMLInputElement).value)"
-      @keydown="onKey"
-      @focus="($event.target as HTMLInputElement).select()"
-    />
-    <span v-if="unit" class="unit">{{ unit }}</span>
-  </span>
+  <Input
+    class="number num"
+    size="small"
+    inputmode="decimal"
+    :maxlength="6"
+    :style="{ width }"
+    :value="text"
+    :suffix="unit || undefined"
+    :status="wrong ? 'error' : ''"
+    :aria-label="label"
+    :aria-invalid="wrong ? 'true' : undefined"
+    :disabled="disabled"
+    @update:value="type"
+    @keydown="onKey"
+    @focus="($event.target as HTMLInputElement).select()"
+  />
 </template>
 
 <style scoped>
-.field {
-  display: inline-flex;
-  align-items: baseline;
-  gap: 2px;
-  padding: 0 7px 0 3px;
-  border: 1.5px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-}
-
-.field:focus-within {
-  border-color: var(--spruce);
-}
-
-.field.wrong {
-  border-color: var(--clay);
-}
-
-input {
-  height: 30px;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--ink);
+.number {
+  min-height: 34px;
   font-size: 15px;
   text-align: right;
 }
 
-input:focus {
-  outline: none;
+.number :deep(input) {
+  font-size: 15px;
+  text-align: right;
 }
 
-.field:focus-within {
-  outline: 2px solid var(--spruce);
-}
-
-.unit {
+.number :deep(.ant-input-suffix) {
   color: var(--soft);
   font-size: 13px;
 }

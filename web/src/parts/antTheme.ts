@@ -13,6 +13,8 @@ export function antTheme(dark: boolean, byFinger: boolean) {
       colorTextBase: dark ? '#f0eadc' : '#1e2a26',
       colorBgBase: dark ? '#1a2621' : '#fffcf6',
       colorBorder: dark ? '#53675e' : '#a99d86',
+      controlItemBgActive: dark ? '#24493d' : '#d9e6dd',
+      controlItemBgActiveHover: dark ? '#2b5446' : '#cddfd3',
       colorTextPlaceholder: dark ? '#a9b7af' : '#6a7069',
       fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif",
       fontSize: 14,

@@ -6,6 +6,8 @@ import { onBeforeUnmount, onMounted, type Ref } from 'vue';
  */
 export function useListField(root: Ref<HTMLElement | null>, label: () => string): void {
   let observer: MutationObserver | null = null;
+  let rows: MutationObserver | null = null;
+  let watched: Element | null = null;
 
   function mend(input: HTMLInputElement): void {
     const open = root.value!.querySelector('.ant-select-open') !== null;
@@ -20,6 +22,19 @@ export function useListField(root: Ref<HTMLElement | null>, label: () => string)
     }
     if (open && !input.hasAttribute('aria-controls') && document.getElementById(`${input.id}_list`))
       input.setAttribute('aria-controls', `${input.id}_list`);
+    if (open) mendRows(input);
+  }
+
+  /** The rows that are drawn say that they are selected, and have no role to say it in: the list that has is the hidden one beside them. */
+  function mendRows(input: HTMLInputElement): void {
+    const list = document.getElementById(`${input.id}_list`)?.closest('.ant-select-dropdown');
+    if (!list || list === watched) return;
+    watched = list;
+    rows?.disconnect();
+    const plain = () => list.querySelectorAll('.ant-select-item[aria-selected]').forEach((row) => row.removeAttribute('aria-selected'));
+    plain();
+    rows = new MutationObserver(plain);
+    rows.observe(list, { attributes: true, attributeFilter: ['aria-selected'], childList: true, subtree: true });
   }
 
   onMounted(() => {
@@ -29,7 +44,10 @@ export function useListField(root: Ref<HTMLElement | null>, label: () => string)
     observer = new MutationObserver(() => mend(input));
     observer.observe(root.value!, { attributes: true, subtree: true });
   });
-  onBeforeUnmount(() => observer?.disconnect());
+  onBeforeUnmount(() => {
+    observer?.disconnect();
+    rows?.disconnect();
+  });
 }
 
 /** Any words of the label find it, in any order. */

@@ -7,6 +7,8 @@ import { LIMITS, type Practice } from '@pace-bend/core/record';
 import { api } from '../api/api.ts';
 import { useAction } from '../parts/useAction.ts';
 import PickOne from '../parts/PickOne.vue';
+import LongText from '../parts/LongText.vue';
+import TextInput from '../parts/TextInput.vue';
 import { usePractice } from '../stores/practice.ts';
 import { useSession } from '../stores/session.ts';
 import { t } from '../words/practice.ts';
@@ -151,21 +153,19 @@ function drop(region: Region): void {
     <section class="card fields" :aria-label="t('localRule2')">
       <h2>{{ t('localRule') }}</h2>
       <div class="field">
-        <label for="rule-text">{{ t('wordsYourLawLicence') }}</label><textarea
+        <label for="rule-text">{{ t('wordsYourLawLicence') }}</label><LongText
           id="rule-text"
           v-model="fields.ruleText"
-          class="textbox"
-          rows="5"
+          :rows="5"
           :maxlength="LIMITS.textLength"
           :readonly="readOnly"
         />
       </div>
       <div class="field">
-        <label for="rule-link">{{ t('whereStands') }}</label><input
+        <label for="rule-link">{{ t('whereStands') }}</label><TextInput
           id="rule-link"
           v-model="fields.ruleLink"
-          class="input"
-          maxlength="500"
+          :maxlength="500"
           :placeholder="t('https')"
           :readonly="readOnly"
           :aria-invalid="wrong.ruleLink ? 'true' : undefined"
@@ -182,10 +182,9 @@ function drop(region: Region): void {
     <section class="card fields" :aria-label="t('thePractice')">
       <h2>{{ t('thePractice') }}</h2>
       <div class="field">
-        <label for="practice-name">{{ t('name') }}</label><input
+        <label for="practice-name">{{ t('name') }}</label><TextInput
           id="practice-name"
           v-model="fields.name"
-          class="input"
           :maxlength="LIMITS.nameLength"
           :readonly="readOnly"
           :aria-invalid="wrong.name ? 'true' : undefined"
@@ -193,11 +192,10 @@ function drop(region: Region): void {
         <p v-if="wrong.name" class="wrong" role="alert">{{ wrong.name }}</p>
       </div>
       <div class="field">
-        <label for="practice-zone">{{ t('timeZone') }}</label><input
+        <label for="practice-zone">{{ t('timeZone') }}</label><TextInput
           id="practice-zone"
           v-model="fields.timeZone"
-          class="input"
-          maxlength="64"
+          :maxlength="64"
           :readonly="readOnly"
           :aria-invalid="wrong.timeZone ? 'true' : undefined"
         />

@@ -6,6 +6,7 @@ import { CONSENT_AREAS, type ConsentArea } from '@pace-bend/core/caution';
 import { placeWords } from '@pace-bend/core/body';
 import { LIMITS } from '@pace-bend/core/record';
 import { isTyping } from '../../parts/useGlobalKeys.ts';
+import TextInput from '../../parts/TextInput.vue';
 import { inDays } from '../../parts/words.ts';
 import { usePractice } from '../../stores/practice.ts';
 import { useVisit } from '../../stores/visit.ts';
@@ -93,16 +94,16 @@ useWindowKeys(onKey);
         <h2>{{ t('minutesAvailableToday') }}</h2>
         <div class="minutes">
           <Button :disabled="visit.finished" :aria-label="t('n5FiveMinutesLess')" @click="less(-5)">−5</Button>
-          <input
+          <TextInput
             class="num"
             inputmode="numeric"
             :aria-label="t('minutesAvailable')"
             :aria-invalid="minutesWrong ? 'true' : undefined"
             aria-describedby="minutes-wrong"
-            :value="minutesText"
+            :model-value="minutesText"
             :readonly="visit.finished"
-            maxlength="4"
-            @input="setMinutes(($event.target as HTMLInputElement).value)"
+            :maxlength="4"
+            @update:model-value="(typed) => setMinutes(typed ?? '')"
           />
           <Button :disabled="visit.finished" :aria-label="t('n5FiveMinutesMore')" @click="less(5)">+5</Button>
           <span class="soft small"
@@ -209,10 +210,6 @@ useWindowKeys(onKey);
 .minutes input {
   width: 76px;
   height: 54px;
-  border: 1.5px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
   font-size: 28px;
   text-align: center;
 }

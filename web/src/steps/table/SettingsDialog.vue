@@ -92,7 +92,7 @@ function reset(): void {
   <SheetDialog v-model:open="open" :title="t('soundVoicePedals')" :width="560" :top="40">
     <div class="settings">
       <section :aria-label="t('sound')">
-        <h3>{{ t('sound') }}</h3>
+        <h2>{{ t('sound') }}</h2>
         <label class="line"
           ><Switch :checked="!settings.muted" :aria-label="t('tones')" @update:checked="set({ muted: !settings.muted })" />
           {{ t('tonesOneEachKind') }}</label
@@ -110,12 +110,12 @@ function reset(): void {
             :max="VOLUME.max"
             :step="0.05"
             :tip-formatter="(share?: number) => `${Math.round((share ?? 0) * 100)} %`"
-            aria-labelledby="volume"
+            aria-labelled-by-for-handle="volume"
           />
         </div>
       </section>
       <section :aria-label="t('voice')">
-        <h3>{{ t('voice') }}</h3>
+        <h2>{{ t('voice') }}</h2>
         <p v-if="!canSpeak()" class="soft">{{ t('browserNoVoice') }}</p>
         <template v-else>
           <label class="line"
@@ -140,7 +140,7 @@ function reset(): void {
               :min="RATE.min"
               :max="RATE.max"
               :step="0.05"
-              aria-labelledby="rate"
+              aria-labelled-by-for-handle="rate"
             />
           </div>
           <div class="slide">
@@ -161,7 +161,7 @@ function reset(): void {
         <Button @click="$emit('try')">{{ t('hearNow') }}</Button>
       </section>
       <section :aria-label="t('pedals')">
-        <h3>{{ t('pedals') }}</h3>
+        <h2>{{ t('pedals') }}</h2>
         <div v-for="row in PEDAL_ROWS" :key="row.id" class="pedal">
           <b>{{ row.name }}</b>
           <span class="key">{{ named(settings.pedals[row.id]) }}</span>
@@ -191,7 +191,7 @@ section {
   justify-items: start;
 }
 
-h3 {
+h2 {
   font-size: 16px;
 }
 
