@@ -503,7 +503,7 @@ export const NEIGHBOURS: readonly DemoPerson[] = [
     birth: { yearsAgo: 19, monthDay: '02-27' },
     sex: 'female',
     sports: [{ sportId: 'dance', discipline: 'ballet', role: null, leading: 'left', words: 'third year of the school' }],
-    about: 'Dancer; free everywhere but the turn-out on the right',
+    about: 'Dancer; free everywhere but the turn-out on the left',
     breathPeriodMs: 9500,
     motions: [
       { motionId: 'hip-external-rotation-seated', base: [46, 52] },

@@ -68,8 +68,7 @@ const withdraw = () =>
       <span v-if="goal"
         >{{ t('goal', { what: SIDE_WORDS[side].toLowerCase() }) }} <b class="num">{{ formatValue(goal.value, motion.unit) }}</b><template
           v-if="goal.byDate"
-        >
-          {{ t('by', { dayIn: dayInWords(goal.byDate) }) }}</template
+          >{{ ' ' }}{{ t('by', { dayIn: dayInWords(goal.byDate) }) }}</template
         ><template v-if="goalWhyWords(goal)">, {{ goalWhyWords(goal) }}</template></span
       >
       <button type="button" class="link" @click="editing = true">

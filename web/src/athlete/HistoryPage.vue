@@ -206,7 +206,8 @@ const dayOfYear = (day: string) => DateTime.fromISO(day).toFormat('d LLL');
               <span v-for="each in beside.filter(({ itemId }) => itemId === item.id)" :key="each.motionId + each.side" class="small beside">
                 {{ motionOf(each.motionId).name }}{{ each.side === 'midline' ? '' : `, ${each.side}` }}:
                 <template v-if="each.gained !== null"
-                  >{{ t('atTheTable', { signed: formatSigned(each.gained, motionOf(each.motionId).unit) }) }} </template>{{
+                  >{{ t('atTheTable', { signed: formatSigned(each.gained, motionOf(each.motionId).unit) }) }}{{ ' ' }}</template
+                >{{
                   t('stillThere', {
                     signed: formatSigned(each.kept, motionOf(each.motionId).unit),
                     value: formatValue(each.error, motionOf(each.motionId).unit),

@@ -33,7 +33,7 @@ useWindowKeys(onKey);
     aria-haspopup="dialog"
     @click="open = true"
   >
-    <span class="sr-only">{{ t('cautions') }} </span>
+    <span class="sr-only">{{ t('cautions') }}{{ ' ' }}</span>
     <span v-for="each in shown" :key="each.because" class="chip" :class="each.level"
       ><span class="level" :class="each.level">{{ LEVEL_WORDS[each.level] }}</span
       ><span class="words">{{ each.because }}</span></span

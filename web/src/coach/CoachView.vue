@@ -86,7 +86,9 @@ const nobody = computed(() => page.value?.squads.every((squad) => squad.athletes
               <span class="soft">{{ athlete.readiness }}</span>
               <span
                 >{{ AVAILABILITY_WORDS[athlete.availability]
-                }}<template v-if="athlete.availableUntil"> {{ t('until', { availableUntil: athlete.availableUntil }) }}</template></span
+                }}<template v-if="athlete.availableUntil"
+                  >{{ ' ' }}{{ t('until', { availableUntil: athlete.availableUntil }) }}</template
+                ></span
               >
               <span class="trends">
                 <TrendLine

@@ -168,8 +168,7 @@ function open(event: MouseEvent): void {
         ><span class="num time">{{ practice.timeOfDay(startsAt) }}</span> <span class="soft small">{{ t('min', { minutes }) }}</span><span
           v-if="placed.columns > 1"
           class="sr-only"
-        >
-          {{ t('overlaps') }}</span
+          >{{ ' ' }}{{ t('overlaps') }}</span
         ></span
       >
       <VisitState :visit="visit" />

@@ -120,7 +120,7 @@ const wishWords = (wish: Wish) =>
         <tbody>
           <tr v-for="row in rows" :key="row.key" data-testid="start-row">
             <td>
-              <b>{{ row.starter.name }}</b><span v-if="!row.starter.athleteId" class="soft small"> {{ t('guest2') }}</span>
+              <b>{{ row.starter.name }}</b><span v-if="!row.starter.athleteId" class="soft small">{{ ' ' }}{{ t('guest2') }}</span>
             </td>
             <td>{{ row.race.name }}</td>
             <td class="num">{{ row.race.callAt === null ? '' : practice.clock(row.race.callAt) }}</td>

@@ -41,7 +41,7 @@ const writing = ref<CalendarEvent | 'new' | null>(null);
     <ul class="plain events">
       <li v-for="event in events" :key="event.id">
         <span class="num days"
-          >{{ practice.daysUntil(event.onDate) }}<small> {{ t('d') }}</small></span
+          >{{ practice.daysUntil(event.onDate) }}<small>{{ ' ' }}{{ t('d') }}</small></span
         >
         <span
           ><button

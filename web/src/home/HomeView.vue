@@ -102,7 +102,8 @@ const save = () =>
         <article class="card on-paper sheet" :aria-label="t('sheetHome')">
           <h2>{{ t('atHome2', { name }) }}</h2>
           <p class="until">
-            {{ t('until2', { day: dayWords(sheet.until) }) }}<template v-if="again !== null"> {{ t('weMeet', { again }) }}</template>
+            {{ t('until2', { day: dayWords(sheet.until) })
+            }}<template v-if="again !== null">{{ ' ' }}{{ t('weMeet', { again }) }}</template>
           </p>
           <ol class="plain">
             <li v-for="(item, i) in sheet.items" :key="item.id">

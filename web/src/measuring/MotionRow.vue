@@ -64,12 +64,14 @@ const words = computed(() => {
     >
     <template v-if="ends.length === 2">
       <span class="num figure left" :class="{ low: ends[0]?.short, unsent: isUnsent(ends[0]) }"
-        ><span class="sr-only">{{ t('left') }} </span>{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small
+        ><span class="sr-only">{{ t('left') }}{{ ' ' }}</span
+        >{{ figure(ends[0]) }}<small v-if="was(ends[0])" class="was">{{ was(ends[0]) }}</small
         ><small v-if="isUnsent(ends[0]) && outbox.isStuck" class="not-sent">{{ t('notSent') }}</small></span
       >
       <BendPair class="pair" :motion="row.motion" :fans="fans" :bands="row.bands" :width="196" />
       <span class="num figure right" :class="{ low: ends[1]?.short, unsent: isUnsent(ends[1]) }"
-        ><span class="sr-only">{{ t('right') }} </span>{{ figure(ends[1]) }}<small v-if="was(ends[1])" class="was">{{ was(ends[1]) }}</small
+        ><span class="sr-only">{{ t('right') }}{{ ' ' }}</span
+        >{{ figure(ends[1]) }}<small v-if="was(ends[1])" class="was">{{ was(ends[1]) }}</small
         ><small v-if="isUnsent(ends[1]) && outbox.isStuck" class="not-sent">{{ t('notSent') }}</small></span
       >
     </template>

@@ -107,7 +107,7 @@ function take(): void {
             <span
               ><b>{{ each.motion.name }}</b> <span class="soft small">{{ each.motion.testPosition }}</span><span class="small why"
                 >{{ each.reasons.map((reason) => reason.words).join(' · ')
-                }}<template v-if="!each.fits"> {{ t('moreMinutesWouldBring') }}</template></span
+                }}<template v-if="!each.fits">{{ ' ' }}{{ t('moreMinutesWouldBring') }}</template></span
               ></span
             ></span
           ></Checkbox

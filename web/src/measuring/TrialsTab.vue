@@ -240,7 +240,7 @@ const unsent = (side: Side) => props.measuring.isUnsent(motion.value.id, side);
           >{{ each.now ? formatNumber(each.now.value) : '–' }}<span class="unit">{{ unit }}</span></span
         >
         <span class="soft small"
-          >{{ spread(each.side) }}<b v-if="unsent(each.side) && outbox.isStuck" class="not-sent"> {{ t('notSent') }}</b></span
+          >{{ spread(each.side) }}<b v-if="unsent(each.side) && outbox.isStuck" class="not-sent">{{ ' ' }}{{ t('notSent') }}</b></span
         >
         <button
           v-if="each.side === 'right' && canCopyLeft"

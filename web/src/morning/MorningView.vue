@@ -170,8 +170,8 @@ useWindowKeys(onKey);
             <td class="word"><ReadinessMark :shape="row.verdict.word" aria-hidden="true" /> {{ row.verdict.word }}</td>
             <td class="why" :class="{ soft: row.verdict.reasons.length === 0 }">
               {{ why(row)
-              }}<template v-if="row.answered?.sore && row.answered.sore.length > 0">
-                {{ t('sore10', { sore: row.answered.sore.map((each) => formatNumber(each.score, 0)).join(', ') }) }}</template
+              }}<template v-if="row.answered?.sore && row.answered.sore.length > 0"
+                >{{ ' ' }}{{ t('sore10', { sore: row.answered.sore.map((each) => formatNumber(each.score, 0)).join(', ') }) }}</template
               >
             </td>
             <td v-for="item in row.items" :key="item.id" class="plot" :class="{ known: item.normal }" :title="said(item)">

@@ -43,10 +43,10 @@ async function save(as: 'svg' | 'png'): Promise<void> {
 <template>
   <span class="save small no-print">
     <button type="button" class="link" @click="save('svg')">
-      {{ t('saveSvg') }}<span class="sr-only"> {{ t('of', { what }) }}</span>
+      {{ t('saveSvg') }}<span class="sr-only">{{ ' ' }}{{ t('of', { what }) }}</span>
     </button>
     <button type="button" class="link" @click="save('png')">
-      {{ t('savePng') }}<span class="sr-only"> {{ t('of', { what }) }}</span>
+      {{ t('savePng') }}<span class="sr-only">{{ ' ' }}{{ t('of', { what }) }}</span>
     </button>
     <span v-if="unsaved" class="wrong" role="alert">{{ unsaved }}</span>
   </span>

@@ -113,7 +113,7 @@ const unitSign = computed(() => (props.unit === 'deg' ? '°' : ''));
       <template v-if="furthest !== null && stair.shows(furthest)">
         <path :d="`M${stair.left} ${stair.yAt(furthest)}H${stair.right}`" class="furthest" />
         <text :x="stair.right - 4" :y="stair.yAt(furthest) - 6" text-anchor="end" class="furthest-words">
-          {{ t('noFurtherThan', { number: formatNumber(furthest, Number.isInteger(furthest) ? 0 : 1), unitSign }) }}
+          {{ ' ' }}{{ t('noFurtherThan', { number: formatNumber(furthest, Number.isInteger(furthest) ? 0 : 1), unitSign }) }}
         </text>
       </template>
       <path :d="stair.path" class="limb" />

@@ -51,11 +51,11 @@ const ROLES_SAY = {
         <AccountForm v-if="writing === account.id" :account="account" :squads="squads" @kept="take" @leave="writing = ''" />
         <template v-else>
           <b
-            >{{ account.name }}<span v-if="account.id === session.me?.id" class="soft"> {{ t('you') }}</span></b
+            >{{ account.name }}<span v-if="account.id === session.me?.id" class="soft">{{ ' ' }}{{ t('you') }}</span></b
           >
           <span class="soft">{{ account.login }}</span>
           <span
-            >{{ roleWords(account.role) }}<span v-if="!account.active" class="care"> {{ t('closed') }}</span></span
+            >{{ roleWords(account.role) }}<span v-if="!account.active" class="care">{{ ' ' }}{{ t('closed') }}</span></span
           >
           <span class="soft small">{{
             account.role === 'coach'

@@ -157,8 +157,9 @@ const MOVERS = { therapist: t('youMove'), athlete: t('athleteMoves'), both: t('b
     </p>
     <template v-else>
       <p class="soft">
-        {{ entry.section }}<template v-if="entry.synonyms.length"> {{ t('also', { synonyms: entry.synonyms.join(', ') }) }}</template
-        ><template v-if="entry.onlyAsked"> {{ t('needsWhatNotEvery') }}</template
+        {{ entry.section
+        }}<template v-if="entry.synonyms.length">{{ ' ' }}{{ t('also', { synonyms: entry.synonyms.join(', ') }) }}</template
+        ><template v-if="entry.onlyAsked">{{ ' ' }}{{ t('needsWhatNotEvery') }}</template
         ><template v-if="item?.retiredAt">
           · <b>{{ t('takenOffShelf') }}</b></template
         >
@@ -246,9 +247,9 @@ const MOVERS = { therapist: t('youMove'), athlete: t('athleteMoves'), both: t('b
               <dd>
                 {{ words.setUp }}.
                 <span class="small soft"
-                  >{{ words.hands }}. {{ words.supports === 'None' ? t('noSupports') : words.supports }}.<template v-if="stance">
-                    {{ t('you', { stance }) }}</template
-                  ><template v-if="without.length"> {{ t('notHere', { without: without.join(', ') }) }}</template></span
+                  >{{ words.hands }}. {{ words.supports === 'None' ? t('noSupports') : words.supports }}.<template v-if="stance"
+                    >{{ ' ' }}{{ t('you', { stance }) }}</template
+                  ><template v-if="without.length">{{ ' ' }}{{ t('notHere', { without: without.join(', ') }) }}</template></span
                 >
               </dd>
             </div>
@@ -360,8 +361,7 @@ const MOVERS = { therapist: t('youMove'), athlete: t('athleteMoves'), both: t('b
               <RouterLink :to="`/shelf/compare?a=${method.id}&entry=${entry.id}`">{{ method.name }}</RouterLink><span
                 v-if="i === 0"
                 class="soft small"
-              >
-                {{ t('usual') }}</span
+                >{{ ' ' }}{{ t('usual') }}</span
               ><span v-if="doseWords(method, entry)" class="small soft begins">{{
                 t('beginsWith', { dose: doseWords(method, entry) })
               }}</span>
@@ -384,7 +384,7 @@ const MOVERS = { therapist: t('youMove'), athlete: t('athleteMoves'), both: t('b
                 v-else
                 aria-current="true"
                 >{{ version.words }}</b
-              ><span v-if="version.isNewest" class="soft"> {{ t('standsNow') }}</span>
+              ><span v-if="version.isNewest" class="soft">{{ ' ' }}{{ t('standsNow') }}</span>
             </li>
           </ol>
         </section>

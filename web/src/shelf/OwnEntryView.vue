@@ -230,8 +230,8 @@ const WORDS = [
               :checked="form.positions.includes(position)"
               @change="togglePosition(position)"
               >{{ position.replace(' left', '')
-              }}<span v-if="form.positions[0] === position && form.positions.length > 1" class="soft small">
-                {{ t('first2') }}</span
+              }}<span v-if="form.positions[0] === position && form.positions.length > 1" class="soft small"
+                >{{ ' ' }}{{ t('first2') }}</span
               ></Checkbox
             >
             <p v-if="shown('positions')" class="wrong" role="alert">{{ shown('positions') }}</p>
@@ -285,7 +285,9 @@ const WORDS = [
             <span v-for="tool in TOOLS" :key="tool" class="tool"
               ><Checkbox class="tick" :checked="toolOf(tool) !== undefined" @change="toggleTool(tool)"
                 >{{ tool
-                }}<span v-if="form.tools[0]?.tool === tool && form.tools.length > 1" class="soft small"> {{ t('main') }}</span></Checkbox
+                }}<span v-if="form.tools[0]?.tool === tool && form.tools.length > 1" class="soft small"
+                  >{{ ' ' }}{{ t('main') }}</span
+                ></Checkbox
               ><NumberField
                 v-if="toolOf(tool)"
                 :value="toolOf(tool)!.pct"
@@ -372,7 +374,9 @@ const WORDS = [
               :checked="form.ways.includes(method.id)"
               @change="form.ways = toggle(form.ways, method.id)"
               >{{ method.name
-              }}<span v-if="form.ways[0] === method.id && form.ways.length > 1" class="soft small"> {{ t('usual') }}</span></Checkbox
+              }}<span v-if="form.ways[0] === method.id && form.ways.length > 1" class="soft small"
+                >{{ ' ' }}{{ t('usual') }}</span
+              ></Checkbox
             >
             <p v-if="shown('ways')" class="wrong" role="alert">{{ shown('ways') }}</p>
           </fieldset>

@@ -184,7 +184,7 @@ async function retire(): Promise<void> {
       <section v-if="line" class="card comes-to" :aria-label="t('whatComes')">
         <h2>{{ t('whatComes') }}</h2>
         <p class="soft small">
-          {{ t('onOneSideA', { entryName: line.entryName }) }}<template v-if="stands"> {{ t('beforeWhatMarked') }}</template>
+          {{ t('onOneSideA', { entryName: line.entryName }) }}<template v-if="stands">{{ ' ' }}{{ t('beforeWhatMarked') }}</template>
         </p>
         <StairDrawing
           :cues="line.cues"

@@ -137,11 +137,10 @@ function clear(): void {
       </div>
     </SheetDialog>
     <p v-if="found.length === 0" class="soft none" role="status">
-      {{ t('nothingShelfCalled') }}<template v-if="filtered"> {{ t('theseFilters') }}</template
+      {{ t('nothingShelfCalled') }}<template v-if="filtered">{{ ' ' }}{{ t('theseFilters') }}</template
       >. <button type="button" class="link" @click="clear">{{ t('showEverything') }}</button><template
         v-if="session.may('PUT', '/shelf/:id')"
-      >
-        {{ t('or') }} <RouterLink to="/shelf/new">{{ t('addYourOwn') }}</RouterLink></template
+        >{{ ' ' }}{{ t('or') }} <RouterLink to="/shelf/new">{{ t('addYourOwn') }}</RouterLink></template
       >.
     </p>
     <section v-for="group in groups" :key="group.name" :aria-label="group.name">

@@ -30,7 +30,7 @@ const event = computed(() => visit.file!.nextEvent);
       </h1>
       <p class="soft small">
         {{ t('visit', { sportLine: practice.sportLine(athlete.sports) || t('athlete'), age, visitNumber: visit.file!.visitNumber })
-        }}<template v-if="visit.finished"> {{ t('finished') }}</template>
+        }}<template v-if="visit.finished">{{ ' ' }}{{ t('finished') }}</template>
       </p>
     </div>
     <span v-if="event" class="chip" :title="`${event.name} ${inDays(practice.daysUntil(event.onDate))}`"

@@ -303,8 +303,8 @@ async function timesKept(): Promise<void> {
             <template v-if="filling"
               ><span role="status"
                 >{{ t('filling')
-                }}<template v-if="filling.bound > 0">
-                  {{ t('mostGain', { degrees: degreesWords(Math.max(0, filling.bound - filling.best)) }) }}</template
+                }}<template v-if="filling.bound > 0"
+                  >{{ ' ' }}{{ t('mostGain', { degrees: degreesWords(Math.max(0, filling.bound - filling.best)) }) }}</template
                 >
                 …</span
               >

@@ -61,7 +61,7 @@ const sorted = computed(() => [...props.file.conditions].sort((a, b) => Number(a
                   : condition.onset
                     ? t('since3', { onset: condition.onset })
                     : t('onsetNotKnown')
-              }}<template v-if="condition.resolvedOn"> {{ t('overSince2', { resolvedOn: condition.resolvedOn }) }}</template
+              }}<template v-if="condition.resolvedOn">{{ ' ' }}{{ t('overSince2', { resolvedOn: condition.resolvedOn }) }}</template
               ><template v-if="condition.words"> · {{ condition.words }}</template>
             </p>
             <p v-if="condition.clearance" class="small">

@@ -72,7 +72,7 @@ async function erase(): Promise<void> {
       <a :href="`/api/athletes/${athlete.id}/record`" download="athlete-record.json" @click="exported = true">{{
         t('exportRecordHandOver')
       }}</a>
-      <span v-if="exported" class="soft" role="status"> {{ t('exported') }}</span>
+      <span v-if="exported" class="soft" role="status">{{ ' ' }}{{ t('exported') }}</span>
     </p>
     <Checkbox v-model:checked="unwanted" :disabled="exported" :aria-invalid="wrong.copy ? 'true' : undefined">{{
       t('theyWantNoCopy')

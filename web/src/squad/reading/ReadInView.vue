@@ -214,7 +214,7 @@ const DELIMITER_WORDS: Record<string, string> = { ',': t('commas'), ';': t('semi
         <div class="columns">
           <div v-for="field in SQUAD_FIELDS" :key="field.id" class="field">
             <label :for="`column-${field.id}`"
-              >{{ field.label }}<span v-if="field.required" class="soft"> {{ t('needed') }}</span></label
+              >{{ field.label }}<span v-if="field.required" class="soft">{{ ' ' }}{{ t('needed') }}</span></label
             >
             <PickOne
               :input-id="`column-${field.id}`"

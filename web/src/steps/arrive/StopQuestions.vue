@@ -49,8 +49,8 @@ defineExpose({ allWell: () => keep({}) });
       <span role="status" class="state" :class="{ raised: raised.length > 0, asked: last }">{{ words }}</span>
       <span v-if="last" class="soft small"
         >{{ practice.timeOfDay(last.at) }}, {{ last.by
-        }}<template v-if="visit.file!.answers.length > 1">
-          {{ t('askedTimesAllKept', { count: visit.file!.answers.length }) }}</template
+        }}<template v-if="visit.file!.answers.length > 1"
+          >{{ ' ' }}{{ t('askedTimesAllKept', { count: visit.file!.answers.length }) }}</template
         ></span
       >
       <Button v-if="!visit.finished" class="well" type="primary" :loading="busy" @click="keep({})"

@@ -66,17 +66,17 @@ function remarks(side: SideDone): string {
             }}</span>
           </td>
           <td class="num">
-            {{ seconds(side.real.endRangeMs) }}<span class="of"> {{ t('of', { seconds: seconds(side.planned.endRangeMs) }) }}</span>
+            {{ seconds(side.real.endRangeMs) }}<span class="of">{{ ' ' }}{{ t('of', { seconds: seconds(side.planned.endRangeMs) }) }}</span>
           </td>
           <td class="num">
             <template v-if="side.planned.contractMs > 0"
               >{{ seconds(side.real.contractMs)
-              }}<span class="of"> {{ t('of', { seconds: seconds(side.planned.contractMs) }) }}</span></template
+              }}<span class="of">{{ ' ' }}{{ t('of', { seconds: seconds(side.planned.contractMs) }) }}</span></template
             ><template v-else>–</template>
           </td>
           <td class="num">
             {{ formatDuration(side.real.totalMs)
-            }}<span class="of"> {{ t('of2', { duration: formatDuration(side.planned.totalMs) }) }}</span>
+            }}<span class="of">{{ ' ' }}{{ t('of2', { duration: formatDuration(side.planned.totalMs) }) }}</span>
           </td>
           <td class="num">
             {{ side.efforts.length > 0 ? `${side.efforts.join(', ')} %` : '–' }}

@@ -99,9 +99,10 @@ const when = (instant: string) => `${practice.dayOf(instant)}, ${practice.record
           <div v-if="open === each.key" class="opened">
             <p class="small">
               {{ each.trace
-              }}<template v-if="each.byHand">
-                {{ t('changedHand') }}<template v-if="each.record">{{ t('recordSays', { record: each.record }) }}</template></template
-              ><b v-if="each.isOutdated"> {{ t('recordChangedSince') }}</b>
+              }}<template v-if="each.byHand"
+                >{{ ' ' }}{{ t('changedHand')
+                }}<template v-if="each.record">{{ t('recordSays', { record: each.record }) }}</template></template
+              ><b v-if="each.isOutdated">{{ ' ' }}{{ t('recordChangedSince') }}</b>
             </p>
             <template v-if="canEdit">
               <LongText

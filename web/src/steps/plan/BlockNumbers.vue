@@ -197,7 +197,7 @@ const wrong = (spec: NumberSpec) =>
 
     <div v-for="spec in shown" :key="spec.id" class="line">
       <span :title="spec.help"
-        >{{ spec.label }}<span v-if="spec.perRound && most > 1" class="soft small"> {{ t('byRound') }}</span></span
+        >{{ spec.label }}<span v-if="spec.perRound && most > 1" class="soft small">{{ ' ' }}{{ t('byRound') }}</span></span
       >
       <span class="values">
         <NumberField

@@ -83,13 +83,14 @@ const min = (minutes: number) => minutes.toFixed(minutes < 10 ? 1 : 0);
         <div>
           <dt class="soft small">{{ t('endRange') }}</dt>
           <dd class="num" :data-testid="`end-range-${dose.side}`">
-            {{ Math.round(dose.endRangeS) }}<small> {{ t('s') }}</small>
+            {{ Math.round(dose.endRangeS) }}<small>{{ ' ' }}{{ t('s') }}</small>
           </dd>
         </div>
         <div v-if="dose.contractS > 0">
           <dt class="soft small">{{ t('contracting') }}</dt>
           <dd class="num">
-            {{ Math.round(dose.contractS) }}<small> {{ t('sAt', { effortPctS: Math.round(dose.effortPctS / dose.contractS) }) }}</small>
+            {{ Math.round(dose.contractS)
+            }}<small>{{ ' ' }}{{ t('sAt', { effortPctS: Math.round(dose.effortPctS / dose.contractS) }) }}</small>
           </dd>
         </div>
         <div v-if="dose.bouts > 0">

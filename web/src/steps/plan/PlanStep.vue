@@ -176,11 +176,11 @@ useWindowKeys(onKey);
           </div>
           <span v-else class="soft">{{ SIDE_WORDS[sidesShown[0]!] }}</span>
           <span class="soft small press"
-            >{{ arranged ? `${place}, ${arranged}` : place }} · {{ words?.setUp }}.<template v-if="stance">
-              {{ t('you', { stance }) }}</template
+            >{{ arranged ? `${place}, ${arranged}` : place }} · {{ words?.setUp }}.<template v-if="stance"
+              >{{ ' ' }}{{ t('you', { stance }) }}</template
             ><template v-if="asks"
               >{{ ' ' }}<b>{{ t('askFirst') }}</b> {{ asks }}.</template
-            ><template v-if="presses"> {{ t('theyPress', { pressLine: entry.pressLine }) }}</template></span
+            ><template v-if="presses">{{ ' ' }}{{ t('theyPress', { pressLine: entry.pressLine }) }}</template></span
           >
           <span v-if="last" class="gain small"
             ><b class="num">{{ formatNumber(last.expected, 1) }}{{ motionUnit }}</b>

@@ -122,7 +122,7 @@ const more = (minutes: number | null) => (minutes === null ? '' : t('minMoreWoul
     <p v-if="!measured" class="soft">{{ t('measureFirstPlanMade') }}</p>
     <p v-if="state === 'working'" class="soft" role="status">
       {{ t('weighingWhatFits')
-      }}<template v-if="bound"> {{ t('bestFarMost', { best: bound.best.toFixed(1), bound: bound.bound.toFixed(1) }) }}</template> …
+      }}<template v-if="bound">{{ ' ' }}{{ t('bestFarMost', { best: bound.best.toFixed(1), bound: bound.bound.toFixed(1) }) }}</template> …
     </p>
     <p v-if="state === 'failed'" class="wrong" role="alert">
       {{ failure }} <button type="button" class="link" @click="ask">{{ t('tryAgain') }}</button>
@@ -195,7 +195,7 @@ const more = (minutes: number | null) => (minutes === null ? '' : t('minMoreWoul
             </template>
           </div>
           <p v-if="each.kind === 'work'" class="small why">
-            {{ tightest(each).because }}<template v-if="gain(each)"> {{ t('expected', { gain: gain(each) }) }}</template>
+            {{ tightest(each).because }}<template v-if="gain(each)">{{ ' ' }}{{ t('expected', { gain: gain(each) }) }}</template>
           </p>
           <p v-for="row in kept(each)" :key="row.side" class="small soft">
             <template v-if="row.side !== 'midline'">{{ SIDE_WORDS[row.side] }}: </template>{{ row.words }}

@@ -39,7 +39,7 @@ const of = computed(() => {
       <template v-else>
         <span class="state" role="status">{{ t('inclinometers', { what: STATE_WORDS[angleDevice.state] }) }}</span>
         <button v-if="angleDevice.state === 'off'" type="button" class="act" @click="angleDevice.connect()">
-          {{ t('connect') }}<span class="sr-only"> {{ t('theInclinometers') }}</span>
+          {{ t('connect') }}<span class="sr-only">{{ ' ' }}{{ t('theInclinometers') }}</span>
         </button>
       </template>
     </div>
@@ -74,7 +74,7 @@ const of = computed(() => {
       <template v-else>
         <span class="state" role="status">{{ t('forceGauge', { what: STATE_WORDS[gauge.state] }) }}</span>
         <button v-if="gauge.state === 'off'" type="button" class="act" @click="gauge.connect()">
-          {{ t('connect') }}<span class="sr-only"> {{ t('theForceGauge') }}</span>
+          {{ t('connect') }}<span class="sr-only">{{ ' ' }}{{ t('theForceGauge') }}</span>
         </button>
       </template>
     </div>

@@ -47,7 +47,8 @@ useWindowKeys((event) => {
             ><b>{{ each.entryName }}</b
             ><span>{{ each.wayName }}</span
             ><span class="soft"
-              >{{ each.offer.words }}<template v-if="each.offer.turnTo"> {{ t('turn', { turnTo: each.offer.turnTo }) }}</template></span
+              >{{ each.offer.words
+              }}<template v-if="each.offer.turnTo">{{ ' ' }}{{ t('turn', { turnTo: each.offer.turnTo }) }}</template></span
             ></span
           >
         </button>
