@@ -34,4 +34,10 @@ div {
 div :deep(.ant-tabs-tab + .ant-tabs-tab) {
   margin-left: 18px;
 }
+
+div :deep(.ant-tabs-tab.ant-tabs-tab-active .ant-tabs-tab-btn) {
+  color: var(--ink);
+  font-weight: 700;
+  text-shadow: none;
+}
 </style>
