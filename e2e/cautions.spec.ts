@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { addMotion, becomeOwner, choose, expect, REFUSED, saved, signIn, test, toTheTable, typeTrials, walkIn } from './support.ts';
+import { addMotion, choose, expect, ownPractice, REFUSED, saved, signIn, test, toTheTable, typeTrials, walkIn } from './support.ts';
 import type { Page } from '@playwright/test';
 
 const daysAgo = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10);
@@ -22,9 +22,7 @@ test('a knee operated on seven weeks ago and a shoulder torn once: what is limit
   emptyApplication,
 }) => {
   expect(expectedErrors).toEqual([]);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   const visit = await walkIn(page, 'Wren Example', '2001-10-11', application.url);
 
   await test.step('the file: both conditions, coded, with what the surgeon wrote', async () => {

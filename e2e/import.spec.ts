@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { REFUSED, becomeOwner, choose, expect, test, athleteNamed } from './support.ts';
+import { athleteNamed, choose, expect, ownPractice, REFUSED, test } from './support.ts';
 import { clean } from './axe.ts';
 
 test('the whole practice goes to another one: looked at, chosen, imported over a cut line, and nothing is doubled', async ({
@@ -19,9 +19,7 @@ test('the whole practice goes to another one: looked at, chosen, imported over a
   const joss = await athleteNamed(page, 'Joss Adeyemi');
   const bundle = await (await page.request.get(`/api/athletes/${joss}/fhir`)).body();
 
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   await page.goto(`${application.url}/practice/export`);
   const card = page.getByRole('region', { name: 'Import records' });
   const pick = (name: string, buffer: Buffer) =>

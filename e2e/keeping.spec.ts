@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { clean } from './axe.ts';
-import { REFUSED, becomeOwner, expect, saved, test, walkIn } from './support.ts';
+import { expect, ownPractice, REFUSED, saved, test, walkIn } from './support.ts';
 
 test('somebody is erased on their wish: a copy, what the law keeps apart until its day, and back from that file', async ({
   page,
@@ -8,9 +8,7 @@ test('somebody is erased on their wish: a copy, what the law keeps apart until i
   emptyApplication,
 }) => {
   expectedErrors.push(REFUSED);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   await page.goto(`${application.url}/practice/keeping`);
   const periods = page.getByRole('region', { name: 'How long it is kept' });
   const due = page.getByRole('region', { name: 'What is due' });

@@ -1,4 +1,4 @@
-import { addMotion, becomeOwner, choose, expect, saved, test, typeTrials, walkIn } from './support.ts';
+import { addMotion, choose, expect, ownPractice, saved, test, typeTrials, walkIn } from './support.ts';
 import { v7 } from 'uuid';
 
 test('twelve readings, three trials, both sides, from the keyboard, once round the table', async ({ page, expectedErrors }) => {
@@ -179,9 +179,7 @@ test('end feel, clock, glides, leg length, presses: found, kept, and weighed for
 
 test('a study of one’s own error: guided, blinded, and used from then on', async ({ page, expectedErrors, emptyApplication }) => {
   expect(expectedErrors).toEqual([]);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   await page.goto(`${application.url}/practice/error`);
   await page.getByRole('button', { name: 'Study how well you repeat' }).click();
   await page.getByLabel('Somebody without a file').fill('Ada, Bea, Cleo, Dot');

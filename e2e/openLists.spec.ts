@@ -1,5 +1,5 @@
 import { clean } from './axe.ts';
-import { becomeOwner, expect, plannedVisit, test, toTheTable } from './support.ts';
+import { expect, ownPractice, plannedVisit, test, toTheTable } from './support.ts';
 import { still } from './waiting.ts';
 
 test('axe finds nothing while a list is open, and in the settings at the table', async ({ page, expectedErrors }) => {
@@ -25,9 +25,7 @@ test('two hundred athletes: all are in the list, found by name, chosen for a vis
   emptyApplication,
 }) => {
   expect(expectedErrors).toEqual([]);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   const rows = Array.from(
     { length: 200 },
     (_, i) => `Rower ${String(i + 1).padStart(3, '0')};${1985 + (i % 20)}-03-14;Crew ${1 + (i % 8)}`,

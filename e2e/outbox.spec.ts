@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { addMotion, becomeOwner, expect, REFUSED, runThrough, saved, test, typeTrials, walkIn } from './support.ts';
+import { addMotion, expect, ownPractice, REFUSED, runThrough, saved, test, typeTrials, walkIn } from './support.ts';
 import { Line, WRITES } from './line.ts';
 import { frames } from './waiting.ts';
 
@@ -133,9 +133,7 @@ test('the program is killed between two requests of every step of a visit: the r
   expectedErrors,
 }) => {
   expectedErrors.push(REFUSED);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   const quiet = await wholeVisit(
     page,
     'Left Alone',

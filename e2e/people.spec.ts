@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { strFromU8, unzipSync } from 'fflate';
-import { athleteNamed, becomeOwner, choose, expect, PASSWORDS, REFUSED, saved, signIn, test, walkIn } from './support.ts';
+import { athleteNamed, choose, expect, ownPractice, PASSWORDS, REFUSED, saved, signIn, test, walkIn } from './support.ts';
 
 test('the first start asks for the owner’s account; the owner lets a coach in, who sees their squad and no more', async ({
   page,
@@ -101,9 +101,7 @@ test('a squad is read in from a table of the old kind: looked at first, wrong ro
   emptyApplication,
 }) => {
   expect(expectedErrors).toEqual([]);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   await page.goto(`${application.url}/squad/read-in`);
   // Windows-1252 with semicolons, a day first, a formula, a birth in 1880.
   const table = Buffer.from(

@@ -1,8 +1,8 @@
 import {
   addMotion,
   arriveNow,
-  becomeOwner,
   expect,
+  ownPractice,
   plannedVisit,
   REFUSED,
   runThrough,
@@ -75,9 +75,7 @@ test('the program is killed in the middle: nothing acknowledged is lost, and wha
   emptyApplication,
 }) => {
   expectedErrors.push(REFUSED);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   await page.goto(application.url);
   await expect(page.getByText('No visits on this day')).toBeVisible();
   await page.getByRole('button', { name: 'Walk-in' }).click();

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { becomeOwner, choose, expect, REFUSED, runThrough, saved, test, walkIn } from './support.ts';
+import { choose, expect, ownPractice, REFUSED, runThrough, saved, test, walkIn } from './support.ts';
 
 /** Every line that stands at the table for however short a time. */
 async function keepEveryLine(page: Page): Promise<void> {
@@ -57,9 +57,7 @@ const ROUTINES = [
 
 test('five routines from the plan to the record, in their own words', async ({ page, expectedErrors, emptyApplication }) => {
   expectedErrors.push(REFUSED);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   const card = page.getByRole('region', { name: 'Sequences' });
   await test.step('a new practice keeps its hands off the front of the neck until it decides otherwise', async () => {
     const visit = await walkIn(page, 'Front of Neck', '2001-05-06', application.url);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { askFirst, becomeOwner, choose, expect, REFUSED, saved, signIn, test, walkIn } from './support.ts';
+import { askFirst, choose, expect, ownPractice, REFUSED, saved, signIn, test, walkIn } from './support.ts';
 
 /** The practice's day, so many days back. */
 const daysAgo = async (page: Page, days: number): Promise<string> => {
@@ -18,9 +18,7 @@ test('a new practice of runners sees no word of boats; its own sport is asked fo
   page,
   emptyApplication,
 }) => {
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   await page.goto(`${application.url}/practice/sports`);
   const form = page.getByRole('form', { name: 'Sports and check-in' });
   await form.getByRole('combobox', { name: 'Sports served here' }).click({ force: true });

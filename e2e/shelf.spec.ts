@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { becomeOwner, choose, expect, plannedVisit, REFUSED, runThrough, saved, test } from './support.ts';
+import { choose, expect, ownPractice, plannedVisit, REFUSED, runThrough, saved, test } from './support.ts';
 
 /** Types into a list that takes several and chooses one. */
 async function pickFrom(page: Page, name: string, typed: string, option: RegExp): Promise<void> {
@@ -331,9 +331,7 @@ test('ours as a file: saved, looked at, and taken in by another practice; what c
   expect(names).toContain('Calf for the file, newer');
   expect(names).not.toContain('Calf for the file');
 
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   await page.goto(`${application.url}/shelf`);
   await page.getByRole('button', { name: 'Ours as a file' }).click();
   await expect(dialog).toContainText('Nothing of your own yet.');

@@ -3,7 +3,7 @@ import { existsSync, readFileSync, statSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { freePort } from '../bin/lib/ports.mjs';
-import { arriveNow, becomeOwner, expect, REFUSED, test, walkIn } from './support.ts';
+import { arriveNow, expect, ownPractice, REFUSED, test, walkIn } from './support.ts';
 
 /** Processes that hold a data directory. */
 const holders = (folder: string) =>
@@ -14,9 +14,7 @@ const holders = (folder: string) =>
 test('a second start finds the same data, and a stop leaves no process behind', async ({ page, expectedErrors, emptyApplication }) => {
   // It is killed while the page may be asking for something.
   expectedErrors.push(/ERR_CONNECTION_REFUSED/);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   await page.goto(application.url);
   await page.getByRole('button', { name: 'Walk-in' }).click();
   await page.getByLabel('Name').fill('Still Here');
@@ -48,9 +46,7 @@ test('the database is watched: it dies and is back on its port; when it cannot s
   emptyApplication,
 }) => {
   expectedErrors.push(/ERR_CONNECTION_REFUSED/, /503/, REFUSED);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   const database = () => Number(holders(application.dataFolder)[0]);
   const health = () =>
     request.get(`${application.url}/api/health`).then(

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { addMotion, becomeOwner, choose, expect, REFUSED, saved, signIn, test, typeTrials, walkIn } from './support.ts';
+import { addMotion, choose, expect, ownPractice, REFUSED, saved, signIn, test, typeTrials, walkIn } from './support.ts';
 
 /** Begins a study of people without a file; leaves the browser at its first reading. */
 async function begin(
@@ -21,9 +21,7 @@ test('a study is left and taken up again; the last value is taken back; what can
   emptyApplication,
 }) => {
   expect(expectedErrors).toEqual([]);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   await begin(page, application.url, 'Study how well you repeat', 'Ada, Bea');
   const region = page.getByRole('region', { name: 'Reading the study' });
   for (const value of ['12', '13']) {
@@ -60,9 +58,7 @@ test('two instruments are compared, and from then on the difference is taken int
   emptyApplication,
 }) => {
   expect(expectedErrors).toEqual([]);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   await begin(page, application.url, 'Compare two instruments', 'Ada, Bea, Cleo');
   const region = page.getByRole('region', { name: 'Reading the study' });
   const truth: Record<string, number> = { Ada: 110, Bea: 118, Cleo: 126 };
@@ -124,9 +120,7 @@ test('without devices the screen says so; a finding that cannot be sent stays an
   emptyApplication,
 }) => {
   expectedErrors.push(REFUSED);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   const visit = await walkIn(page, 'No Devices', '2001-05-06', application.url);
   await page.goto(`${visit}/measure`);
   await addMotion(page, 'hip abduction supine knee straight');

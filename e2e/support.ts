@@ -72,6 +72,17 @@ export async function becomeOwner(page: Page, url: string): Promise<void> {
   expect(answer.status()).toBe(200);
 }
 
+/** An application of the test's own without the demo, started and owned by the page's browser. */
+export async function ownPractice(
+  page: Page,
+  emptyApplication: (env?: Record<string, string>) => Promise<Application>,
+): Promise<Application> {
+  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
+  await application.start();
+  await becomeOwner(page, application.url);
+  return application;
+}
+
 /** Whose file it is, by the name. The list comes in pages, and other tests fill it: it is asked for the one. */
 export async function athleteNamed(page: Page, name: string, url = process.env.APPLICATION_URL!): Promise<string> {
   const { athletes } = (await (await page.request.get(`${url}/api/athletes`, { params: { q: name } })).json()) as {

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { becomeOwner, choose, expect, signIn, test, walkIn } from './support.ts';
+import { choose, expect, ownPractice, signIn, test, walkIn } from './support.ts';
 import { clickAtOnce, still } from './waiting.ts';
 import { ZONE } from './zone.ts';
 
@@ -156,9 +156,7 @@ test('nobody measured yet is said; on a phone nothing runs off; looking can be l
   emptyApplication,
 }) => {
   expect(expectedErrors).toEqual([]);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
-  await application.start();
-  await becomeOwner(page, application.url);
+  const application = await ownPractice(page, emptyApplication);
   const visit = await walkIn(page, 'Nobody Yet', '2000-01-02', application.url);
   const file = (await (await page.request.get(visit.replace('/visit/', '/api/visits/'))).json()) as { athlete: { id: string } };
   await page.goto(`${application.url}/athlete/${file.athlete.id}/what-if`);
