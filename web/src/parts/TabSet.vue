@@ -31,8 +31,25 @@ div {
 }
 
 /* Four tabs in a narrow card: closer together, so that none is put away. */
+div :deep(.ant-tabs-tab) {
+  padding: 0;
+}
+
 div :deep(.ant-tabs-tab + .ant-tabs-tab) {
-  margin-left: 18px;
+  margin-left: 8px;
+}
+
+div :deep(.ant-tabs-tab-btn) {
+  display: grid;
+  place-content: center;
+  min-width: 44px;
+  min-height: 38px;
+}
+
+@media (pointer: coarse) {
+  div :deep(.ant-tabs-tab-btn) {
+    min-height: 44px;
+  }
 }
 
 div :deep(.ant-tabs-tab.ant-tabs-tab-active .ant-tabs-tab-btn) {
