@@ -30,8 +30,17 @@ div {
   min-width: 0;
 }
 
-/* Four tabs in a narrow card: closer together, so that none is put away. */
+/* Four tabs in a narrow card: close together, and in two lines before one is put away. */
+div :deep(.ant-tabs-nav-wrap) {
+  white-space: normal;
+}
+
+div :deep(.ant-tabs-nav-list) {
+  width: 100%;
+}
+
 div :deep(.ant-tabs-tab) {
+  flex: 0 1 auto;
   padding: 0;
 }
 
@@ -42,6 +51,7 @@ div :deep(.ant-tabs-tab + .ant-tabs-tab) {
 div :deep(.ant-tabs-tab-btn) {
   display: grid;
   place-content: center;
+  text-align: center;
   min-width: 44px;
   min-height: 38px;
 }
