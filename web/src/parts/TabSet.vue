@@ -36,7 +36,10 @@ div :deep(.ant-tabs-nav-wrap) {
 }
 
 div :deep(.ant-tabs-nav-list) {
+  flex-wrap: wrap;
   width: 100%;
+  min-width: 0;
+  transform: none !important;
 }
 
 div :deep(.ant-tabs-tab) {
