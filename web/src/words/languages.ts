@@ -10,9 +10,13 @@ export async function speakTheirs(wanted: readonly string[]): Promise<void> {
   const paths = Object.keys(files);
   const language = chosen(wanted, [...new Set(paths.map((path) => partsOf(path)[0]))]);
   if (language === 'en') return;
-  const catalogues = await Promise.all(
-    paths.filter((path) => partsOf(path)[0] === language).map(async (path) => [partsOf(path)[1], await files[path]!()] as const),
-  );
-  speak(language, Object.fromEntries(catalogues));
-  document.documentElement.lang = language;
+  try {
+    const catalogues = await Promise.all(
+      paths.filter((path) => partsOf(path)[0] === language).map(async (path) => [partsOf(path)[1], await files[path]!()] as const),
+    );
+    speak(language, Object.fromEntries(catalogues));
+    document.documentElement.lang = language;
+  } catch {
+    // A file that does not come is no reason not to begin: what is said is said in English.
+  }
 }
