@@ -1,6 +1,7 @@
 import type { Method } from './types.ts';
 import { ACTIVE_ASSISTED, AGONIST_CONTRACT, GLIDE_CIRCUMDUCT, PIN_LENGTHEN } from './ways/active.ts';
-import { CRAC, CR_BACKOFF, CR_BREATH, CR_FIRM, CR_LIGHT, FOUR_WAY, INHIBIT_INTEGRATED, PULSED } from './ways/contract.ts';
+import { CRAC, CR_BACKOFF, CR_BREATH, CR_FIRM, CR_LIGHT, PULSED } from './ways/contract.ts';
+import { FOUR_WAY, INHIBIT_INTEGRATED } from './ways/settle.ts';
 import { BRIEF_HOLD, POSITION_OF_COMFORT, SLACK_STRETCH, STATIC_HOLD } from './ways/holds.ts';
 import { CONTINUOUS_MOTION, MOBILIZE_MOVEMENT, MOBILIZE_OSCILLATE, MOBILIZE_SUSTAINED } from './ways/joint.ts';
 import { PUSH_ALONG, TRIAL_STAY } from './ways/led.ts';
