@@ -140,6 +140,21 @@ describe('over the wire', () => {
     socket.close();
   });
 
+  test('a machine that is busy for a second loses no sample: they come at once, each with its own time', async () => {
+    const { socket, heard, until } = await listen('/force-gauge');
+    const samples = () => heard.filter((message) => message.type === 'force');
+    await until(() => samples().length > 5);
+    for (const end = performance.now() + 1000; performance.now() < end; );
+    const before = samples().length;
+    await until(() => samples().length > before + 45, 500);
+    const [times, numbers] = [samples().map(({ t }) => t), samples().map(({ seq }) => seq)];
+    for (let i = 1; i < times.length; i++) {
+      expect(Math.abs(times[i]! - times[i - 1]! - 20)).toBeLessThanOrEqual(1);
+      expect(numbers[i]).toBe(numbers[i - 1]! + 1);
+    }
+    socket.close();
+  });
+
   test('a dropout ends the connection; a little later it can be made again', async () => {
     const { socket, until, heard } = await listen('/inclinometers');
     let closed = false;

@@ -14,6 +14,9 @@ import { Limb } from './limb.ts';
 import { Player, scriptProblem } from './script.ts';
 
 const RATE = 50;
+const PERIOD_MS = 1000 / RATE;
+/** Two seconds of samples are kept for when the machine was busy. */
+const MOST_AT_ONCE = 2 * RATE;
 /** A whole battery lasts a day of samples. */
 const BATTERY_S = 10 * 3600;
 const LONGEST_MESSAGE = 64 * 1024;
@@ -44,7 +47,7 @@ export async function startDevices({ port = 0 } = {}): Promise<Devices> {
   await new Promise<void>((resolve, reject) => http.once('error', reject).listen(port, '127.0.0.1', resolve));
   const timer = setInterval(() => {
     for (const device of devices.values()) device.sample();
-  }, 1000 / RATE);
+  }, PERIOD_MS);
   return {
     url: `ws://127.0.0.1:${(http.address() as AddressInfo).port}`,
     async stop() {
@@ -66,7 +69,8 @@ class Device {
   private readonly limb = new Limb();
   private readonly player = new Player(this.limb, (seconds) => this.dropOut(seconds));
   private readonly began = performance.now();
-  private last = this.began;
+  /** When the last sample was taken, by the device's own clock: it beats on while the machine it lives on is busy, and what is late comes at once. */
+  private sampledAt = this.began;
   private seq = 0;
   private awayUntil = 0;
 
@@ -104,16 +108,23 @@ class Device {
     for (const client of this.server.clients) client.terminate();
   }
 
-  /** One sample to everybody; the athlete moves on by the time that really passed. */
+  /** The samples that are due by now. */
   sample(): void {
     const now = performance.now();
-    const seconds = Math.min(0.1, (now - this.last) / 1000);
-    this.last = now;
-    this.player.tick(seconds);
-    this.limb.step(seconds);
+    const due = Math.floor((now - this.sampledAt) / PERIOD_MS);
+    // A machine that slept has not moved the athlete.
+    if (due > MOST_AT_ONCE) this.sampledAt = now - MOST_AT_ONCE * PERIOD_MS;
+    for (let i = 0; i < Math.min(due, MOST_AT_ONCE); i++) this.next();
+  }
+
+  /** One sample to everybody; the athlete moves on by one period. */
+  private next(): void {
+    this.sampledAt += PERIOD_MS;
+    this.player.tick(PERIOD_MS / 1000);
+    this.limb.step(PERIOD_MS / 1000);
     this.seq += 1;
     if (this.server.clients.size === 0) return;
-    const t = Math.round(now - this.began);
+    const t = Math.round(this.sampledAt - this.began);
     const common = { t, seq: this.seq, battery: Math.max(0, 1 - t / 1000 / BATTERY_S), button: this.player.button };
     const message: DeviceMessage =
       this.about.device === 'force-gauge'
