@@ -31,7 +31,7 @@ export interface DueFile {
   readonly athletes: readonly DueFacts[];
   readonly rules: readonly PhaseRule[];
   readonly errors: ErrorKnowledge;
-  /** How many athletes the practice has; those seen last are looked at. */
+  /** How many athletes the practice has; not all of them are looked at. */
   readonly total: number;
 }
 

@@ -70,7 +70,7 @@ export interface WeekFile {
   readonly visits: readonly WeekVisit[];
   readonly rules: readonly PhaseRule[];
   readonly errors: ErrorKnowledge;
-  /** How many athletes the practice has; those seen last are looked at. */
+  /** How many athletes the practice has; not all of them are looked at. */
   readonly total: number;
   /** Minutes of thumb work a day that the practice allows. */
   readonly thumbLimit: number;

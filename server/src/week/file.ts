@@ -15,6 +15,9 @@ const DAY_MS = 86_400_000;
 /** Weeks before it that say who was left out. */
 const WEEKS_BEFORE = 3;
 
+/** A week is filled for as many as a few therapists can see in one. */
+const REACH = { seen: 60, unseen: 60 } as const;
+
 interface About {
   readonly id: string;
   readonly createdAt: Date;
@@ -30,7 +33,7 @@ interface About {
 export async function weekFile(db: Db, practice: PracticeRow, monday: string, now: Date): Promise<WeekFile> {
   const days = weekDays(monday);
   const { from } = dayBounds(monday, practice.timeZone);
-  const due = await dueFile(db, practice, now, days.at(-1)!);
+  const due = await dueFile(db, practice, now, { outUntil: days.at(-1)!, reach: REACH });
   const ids = due.athletes.map(({ id }) => id);
   const [{ hours, set, therapists }, about, training, limits] = [
     await hoursOf(db, practice.id),
