@@ -111,7 +111,7 @@ test('the inclinometer pair fills the trials by itself; off the plane it warns; 
         { do: 'press', pct, seconds: 1.6 },
         { do: 'hold', seconds: 1 },
       ] as const;
-    await play(page, 'force-gauge', [...pressed(90), ...pressed(100), ...pressed(95), { do: 'press', pct: 25, seconds: 4 }]);
+    await play(page, 'force-gauge', [...pressed(90), ...pressed(100), ...pressed(95), { do: 'press', pct: 25, seconds: 20 }]);
     await expect(findings.getByRole('row', { name: /^Knee flexors/ })).toContainText(/2[34]\d N/);
     await expect(findings.getByText(/^2\d % of 2[34]\d N$/)).toBeVisible();
     await saved(page);

@@ -49,7 +49,7 @@ export function useConnection(url: () => string | null, listen: (message: Device
         state.value = 'on';
         attempt = 0;
       } else if (message.type === 'refused') refused.value = message.message;
-      else if (message.type !== 'taken') battery.value = message.battery;
+      else if (message.type !== 'taken') battery.value = Math.round(message.battery * 100) / 100;
       listen(message);
     };
     own.onclose = () => {

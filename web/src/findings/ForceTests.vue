@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, shallowRef } from 'vue';
 import Button from 'ant-design-vue/es/button';
+import LiveForce from './LiveForce.vue';
 import TextInput from '../parts/TextInput.vue';
 import { balances, FORCES, FORCE_MOST_N, FORCE_TRIALS_MOST, weakSides, type ForceId } from '@pace-bend/core/finding';
 import { useVisit } from '../stores/visit.ts';
@@ -71,10 +72,7 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
       <Button v-if="gauge.state === 'off'" size="small" @click="gauge.connect()">{{ t('connect') }}</Button>
       <Button v-else size="small" @click="gauge.disconnect()">{{ t('disconnect') }}</Button>
       <template v-if="gauge.state === 'on'">
-        <b class="num live" data-testid="live-force">{{ t('n', { now: Math.round(gauge.now) }) }}</b>
-        <span v-if="gauge.pct !== null" class="num">{{
-          t('ofN', { pct: Math.round(gauge.pct), maximum: Math.round(gauge.maximum!) })
-        }}</span>
+        <LiveForce />
         <span>{{
           target ? t('pressesGo', { groupName: groupName(target.subject).toLowerCase(), side: target.side }) : t('chooseFieldPressesGo')
         }}</span>
@@ -156,11 +154,6 @@ const groupName = (id: ForceId) => FORCES.find((each) => each.id === id)!.name;
   align-items: center;
   gap: 6px 14px;
   margin-bottom: 10px;
-}
-
-.live {
-  min-width: 62px;
-  font-size: 22px;
 }
 
 .state::before {

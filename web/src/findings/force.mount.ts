@@ -1,6 +1,9 @@
+import { flushPromises } from '@vue/test-utils';
 import { FORCES } from '@pace-bend/core/finding';
 import { named, page, press, put, type } from '../testing/mounted.ts';
 import { visitFile } from '../testing/visitFile.ts';
+import { useForceGauge } from '../devices/useForceGauge.ts';
+import { usePractice } from '../stores/practice.ts';
 import ForceTests from './ForceTests.vue';
 
 test('presses are typed with spaces, the best is shown, and what is no force is named and not kept', async () => {
@@ -27,4 +30,23 @@ test('presses are typed with spaces, the best is shown, and what is no force is 
   await type(input, '');
   await press(input, 'Enter');
   expect(written.at(-1)!.data).toBeNull();
+});
+
+test('a sample of the gauge draws its number and nothing else: fifty a second leave the page to the hands', async () => {
+  const here = await page({ file: visitFile() });
+  const practice = usePractice();
+  practice.practice = { ...practice.practice!, devices: 'ws://127.0.0.1:1' };
+  const gauge = useForceGauge();
+  const findings = { read: () => null, write: () => undefined };
+  const forces = await put(ForceTests, here, { findings, disabled: false });
+  gauge.state = 'on';
+  await flushPromises();
+  const drawn = () => forces.vm.$.subTree;
+  const before = drawn();
+  for (const n of [48, 131]) {
+    gauge.now = n;
+    await flushPromises();
+    expect(forces.get('[data-testid=live-force]').text()).toBe(`${n} N`);
+    expect(drawn()).toBe(before);
+  }
 });

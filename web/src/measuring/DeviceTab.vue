@@ -9,6 +9,7 @@ import { formatNumber, TRIALS_USUAL } from '@pace-bend/core/measure';
 import type { Moment } from '@pace-bend/core/record';
 import ChoiceRow from '../parts/ChoiceRow.vue';
 import { SIDE_WORDS } from '../parts/words.ts';
+import LiveAngle from './LiveAngle.vue';
 import type { Measuring } from './useMeasuring.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useVisit } from '../stores/visit.ts';
@@ -98,9 +99,7 @@ function toTheEdge(): void {
             }
           "
         />
-        <p class="live num" :class="{ off: device.warning !== null }" data-testid="live-angle">
-          {{ device.value === null ? '–' : `${formatNumber(device.value, 1)}°` }}
-        </p>
+        <LiveAngle />
         <p v-if="device.state === 'lost'" class="care small" role="alert">{{ t('connectionLostWhatRead') }}</p>
         <p v-else-if="device.zero === null" class="small">{{ t('limbRestThenZero') }}</p>
         <p v-else-if="device.warning" class="care small" role="alert">{{ t('notCounted', { warning: device.warning }) }}</p>
@@ -167,19 +166,8 @@ function toTheEdge(): void {
   border-radius: 0;
 }
 
-.live {
-  margin: 0;
-  font-size: 46px;
-  line-height: 1;
-  font-stretch: 120%;
-}
-
 .at-zero {
   width: 58px;
-}
-
-.live.off {
-  color: var(--clay-text);
 }
 
 .care {

@@ -229,7 +229,7 @@ useWindowKeys((event) => {
             :unit="block!.unit"
             :height="120"
             :playhead="() => state.positionMs"
-            :live-edge="live.value.value === null ? undefined : () => live.value.value"
+            :live-edge="live.edge.value"
             :label="t('stairPhases', { name: entry.name, count: line.cues.length })"
           />
         </div>

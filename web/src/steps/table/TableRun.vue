@@ -288,7 +288,7 @@ useTableKeys(keys, () => run.settings.pedals);
         :height="stairHeight"
         :playhead="lineMs"
         :read-edges="readEdges"
-        :live-edge="live.value.value === null ? undefined : () => live.value.value"
+        :live-edge="live.edge.value"
         :label="t('stairRound', { side: cue.side, max: Math.min(Math.max(cue.round, 1), view.rounds), rounds: view.rounds })"
       />
     </div>

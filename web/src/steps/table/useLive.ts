@@ -75,6 +75,9 @@ export function useLive(run: LiveRun, drawn: () => Cue, strongestOf: StrongestOf
     if (phaseKind(cue.value.kind).counts !== 'end-range') return;
     run.say({ kind: 'edge', value: steady, by: 'device' });
   }
+  const valueNow = () => value.value;
+  /** The value to be asked for at every frame, where there is one: the same function throughout, so that a sample draws nothing anew. */
+  const edge = computed(() => (value.value === null ? undefined : valueNow));
   const angle = computed<AngleWord | null>(() => {
     if (value.value === null || !block.value || !isOn.value) return null;
     const { to, furthest } = drawn();
@@ -160,7 +163,7 @@ export function useLive(run: LiveRun, drawn: () => Cue, strongestOf: StrongestOf
 
   /** One of them was connected, whether it is heard just now or looked for. */
   const isConnected = computed(() => angleDevice.state !== 'off' || gauge.state !== 'off');
-  return { hasDevices, isConnected, angleDevice, gauge, measures, value, angle, plane, asked, band, strongest, newtons, pct, effort };
+  return { hasDevices, isConnected, angleDevice, gauge, measures, value, edge, angle, plane, asked, band, strongest, newtons, pct, effort };
 }
 
 export type Live = ReturnType<typeof useLive>;
