@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 
 /** What holds the page up in one go, as the browser counts long tasks: opening and working the longest plan there may be, and the shelf. */
-const BLOCKS = 30;
+const BLOCKS = 40;
 
 function manyBlocks(root) {
   const made = spawnSync(
@@ -19,7 +19,14 @@ function manyBlocks(root) {
   return JSON.parse(made.stdout);
 }
 
+/** The median of three goes, each in a browser that has seen nothing yet. */
 export async function longTasks(browser, address, root) {
+  const goes = [];
+  for (let i = 0; i < 3; i++) goes.push(await once(browser, address, root));
+  return Object.fromEntries(Object.keys(goes[0]).map((what) => [what, goes.map((go) => go[what]).sort((a, b) => a - b)[1]]));
+}
+
+async function once(browser, address, root) {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
   await page.request.post(`${address}api/sign-in`, { data: { login: 'marit', password: 'quiet river owner' } });
@@ -51,7 +58,7 @@ export async function longTasks(browser, address, root) {
   await page.locator('h1').first().waitFor();
   await page.waitForTimeout(1500);
   const step = page.getByRole('link', { name: /Plan/ }).last();
-  found['a plan of 30 blocks, opened'] = await longest(async () => {
+  found['a plan of 40 blocks, opened'] = await longest(async () => {
     await step.click();
     await page.getByRole('slider').first().waitFor();
   });

@@ -120,10 +120,10 @@ const cases: readonly [name: string, method: string, path: string, text?: string
     filled(() => '{"id":"x","a":1,"b":[1,2,3]}', '{"revision":0,"blocks":[', ']}', LIMITS.bodyBytes),
   ],
   [
-    '30 blocks, as long as can be',
+    'the most blocks, as long as can be',
     'PUT',
     `/visits/${visit}/plan`,
-    JSON.stringify({ revision: 0, blocks: Array.from({ length: 30 }, () => block(12)) }),
+    JSON.stringify({ revision: 0, blocks: Array.from({ length: LIMITS.blocksInPlan }, () => block(12)) }),
   ],
   [
     'a run of the most that fits',

@@ -11,7 +11,7 @@ export const LIMITS = {
   breathPeriodMs: { min: 2000, max: 20_000 },
   /** Nobody older than this is on the table; catches 1880. */
   oldestYears: 110,
-  blocksInPlan: 30,
+  blocksInPlan: 40,
   eventsInOneRequest: 500,
   /** Visits that a week books at once. */
   weekBookings: 200,

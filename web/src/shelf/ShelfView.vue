@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { POSITIONS, type Position } from '@pace-bend/core/body';
 import { SECTIONS, TOOLS, type Tool } from '@pace-bend/core/catalogue';
@@ -8,6 +8,7 @@ import type { RegionId } from '@pace-bend/core/figure';
 import BodyMap from '../parts/BodyMap.vue';
 import PickOne from '../parts/PickOne.vue';
 import SheetDialog from '../parts/SheetDialog.vue';
+import { useSlices } from '../parts/useSlices.ts';
 import SeenPicture from './SeenPicture.vue';
 import { useSession } from '../stores/session.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -41,7 +42,7 @@ watch(text, (typed) => void router.replace({ query: typed ? { q: typed } : {} })
 
 const index = computed(() => shelfIndex(shelf.entries, shelf.methods));
 const found = computed(() =>
-  findOnShelf(index.value, shelf.entries, shelf.methods, {
+  findOnShelf(() => index.value, shelf.entries, shelf.methods, {
     text: text.value,
     section: section.value,
     position: position.value,
@@ -50,13 +51,31 @@ const found = computed(() =>
     regions: regions.value.map(({ id }) => id),
   }),
 );
-const groups = computed(() =>
+/** What is typed into comes first, then what else chooses, then a screenful of entries after the other. */
+const fields = useSlices(() => 2);
+const SCREEN = 36;
+const { drawn, again } = useSlices(() => found.value.length, SCREEN, 0);
+watch(found, again);
+// Found at the first letter: the index is made while nobody types.
+let making: ReturnType<typeof setTimeout> | undefined;
+onMounted(() => (making = setTimeout(() => void index.value, 1000)));
+onBeforeUnmount(() => clearTimeout(making));
+const sorted = computed(() =>
   text.value.trim() === ''
     ? SECTIONS.map((name) => ({ name, entries: found.value.filter((entry) => entry.section === name) })).filter(
         (group) => group.entries.length > 0,
       )
     : [{ name: t('found', { count: found.value.length }), entries: found.value }],
 );
+/** As much of them as may be drawn by now. */
+const groups = computed(() => {
+  let room = drawn.value;
+  return sorted.value.flatMap(({ name, entries }) => {
+    const shown = entries.slice(0, room);
+    room -= shown.length;
+    return shown.length > 0 ? [{ name, entries: shown }] : [];
+  });
+});
 const any = <V extends string>(label: string, values: readonly V[]) => [
   { value: '' as V, label },
   ...values.map((value) => ({ value, label: value })),
@@ -89,35 +108,37 @@ function clear(): void {
         maxlength="80"
         autofocus
       />
-      <PickOne
-        :value="section ?? ''"
-        :label="t('partBody')"
-        :options="any(t('anyPart'), SECTIONS)"
-        @change="(value) => (section = value === '' ? null : value)"
-      />
-      <PickOne
-        :value="(position ?? '') as Position"
-        :label="t('position')"
-        :options="
-          any<Position>(
-            t('anyPosition'),
-            POSITIONS.filter((each) => each !== 'side-lying right'),
-          )
-        "
-        @change="(value) => (position = (value || null) as Position | null)"
-      />
-      <PickOne
-        :value="(tool ?? '') as Tool"
-        :label="t('yourTool')"
-        :options="any<Tool>(t('anyTool'), TOOLS)"
-        @change="(value) => (tool = (value || null) as Tool | null)"
-      />
-      <PickOne
-        :value="methodId ?? ''"
-        :label="t('wayOfWorking2')"
-        :options="[{ value: '', label: t('anyWay') }, ...shelf.methods.map((method) => ({ value: method.id, label: method.name }))]"
-        @change="(value) => (methodId = value === '' ? null : value)"
-      />
+      <template v-if="fields.drawn.value >= 2">
+        <PickOne
+          :value="section ?? ''"
+          :label="t('partBody')"
+          :options="any(t('anyPart'), SECTIONS)"
+          @change="(value) => (section = value === '' ? null : value)"
+        />
+        <PickOne
+          :value="(position ?? '') as Position"
+          :label="t('position')"
+          :options="
+            any<Position>(
+              t('anyPosition'),
+              POSITIONS.filter((each) => each !== 'side-lying right'),
+            )
+          "
+          @change="(value) => (position = (value || null) as Position | null)"
+        />
+        <PickOne
+          :value="(tool ?? '') as Tool"
+          :label="t('yourTool')"
+          :options="any<Tool>(t('anyTool'), TOOLS)"
+          @change="(value) => (tool = (value || null) as Tool | null)"
+        />
+        <PickOne
+          :value="methodId ?? ''"
+          :label="t('wayOfWorking2')"
+          :options="[{ value: '', label: t('anyWay') }, ...shelf.methods.map((method) => ({ value: method.id, label: method.name }))]"
+          @change="(value) => (methodId = value === '' ? null : value)"
+        />
+      </template>
     </div>
     <p class="pointed">
       <Button @click="pointing = true">{{ t('pointBody') }}</Button>

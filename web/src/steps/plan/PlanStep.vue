@@ -30,6 +30,7 @@ import ProblemNote from '../../parts/ProblemNote.vue';
 import { useEarlierPlan } from './useEarlierPlan.ts';
 import { usePlan } from './usePlan.ts';
 import { useProposal } from './useProposal.ts';
+import { useSlices } from '../../parts/useSlices.ts';
 import { hintOf, isKey } from '../../parts/keys.ts';
 import { useWindowKeys } from '../../parts/useWindowKeys.ts';
 import { t } from '../../words/plan.ts';
@@ -58,6 +59,10 @@ const {
   canUndo,
   canRedo,
 } = plan;
+
+/** The row comes first, then the block, its numbers, what cautions say of it, its dose, and what else could be planned. */
+const SLICES = 8;
+const { drawn } = useSlices(() => SLICES);
 
 const entry = computed(() => (selected.value ? store.entryOf(selected.value.entryId) : null));
 const method = computed(() => (selected.value ? store.methodOf(selected.value.methodId) : null));
@@ -150,7 +155,7 @@ useWindowKeys(onKey);
         @pin="asked.pin({ entryId: file.comparison.entryId, methodId: file.comparison.methodId })"
       />
       <ProposalCard
-        v-if="blocks.length === 0"
+        v-if="drawn >= 2 && blocks.length === 0"
         :asked="asked"
         :minutes="file.visit.minutesAvailable"
         :measured="measured"
@@ -159,7 +164,7 @@ useWindowKeys(onKey);
         @take="plan.takePlan"
       />
 
-      <section v-if="selected && entry && motion && method && axis" class="card with-picture">
+      <section v-if="drawn >= 2 && selected && entry && motion && method && axis" class="card with-picture">
         <header class="block-head">
           <EntryPicture
             :entry="entry"
@@ -243,7 +248,7 @@ useWindowKeys(onKey);
       </section>
 
       <DoseCards
-        v-if="line && selected && entry"
+        v-if="drawn >= 5 && line && selected && entry"
         :line="line"
         :blocks="blocks"
         :selected="selected"
@@ -254,7 +259,7 @@ useWindowKeys(onKey);
       />
 
       <ProposalCard
-        v-if="blocks.length > 0"
+        v-if="drawn >= 6 && blocks.length > 0"
         :planned="blocks"
         :asked="asked"
         :minutes="file.visit.minutesAvailable"
@@ -266,9 +271,9 @@ useWindowKeys(onKey);
 
       <p v-if="earlier.said.value" class="small" role="status">{{ earlier.said.value }}</p>
       <ProblemNote v-if="earlier.problem.value" :problem="earlier.problem.value" :retry="earlier.begin" />
-      <SequenceCard :blocks="blocks" :disabled="visit.finished" @put="plan.takePlan" />
+      <SequenceCard v-if="drawn >= 7" :blocks="blocks" :disabled="visit.finished" @put="plan.takePlan" />
 
-      <section class="card" :aria-label="t('offers')">
+      <section v-if="drawn >= 8" class="card" :aria-label="t('offers')">
         <h2>{{ blocks.length > 0 ? t('moreWhatStiff') : t('stiffestFirst') }}</h2>
         <PickOne
           class="any"
@@ -343,9 +348,9 @@ useWindowKeys(onKey);
           {{ t('giveReasonBelowRemove', { forbidden: forbidden.map((block) => store.entryOf(block.entryId).name).join(', ') }) }}
         </p>
       </div>
-      <BlockLimits v-if="selected && entry && motion" :sides="cautions" :motion="motion" />
+      <BlockLimits v-if="drawn >= 4 && selected && entry && motion" :sides="cautions" :motion="motion" />
       <BlockNumbers
-        v-if="selected"
+        v-if="drawn >= 3 && selected"
         :key="selected.id"
         :block="selected"
         :cues="cues"
@@ -356,7 +361,7 @@ useWindowKeys(onKey);
         @mirror="plan.mirror(selected.id)"
         @split="plan.splitSides"
       />
-      <section v-if="entry" class="card watch">
+      <section v-if="drawn >= 4 && entry" class="card watch">
         <h3>{{ t('watch') }}</h3>
         <p>{{ entry.watch }}.</p>
         <p class="soft small">{{ words?.hands }}. {{ words?.supports }}.</p>

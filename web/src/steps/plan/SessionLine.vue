@@ -33,7 +33,8 @@ const list = ref<HTMLElement | null>(null);
 const cells = computed(() => cellsOf(props.strip, props.minutes * 60));
 const over = computed(() => props.strip.seconds > props.minutes * 60);
 const left = computed(() => props.minutes * 60 - props.strip.seconds);
-const blockOf = (cell: StripCell) => props.blocks.find((block) => block.id === cell.blockId);
+const blockById = computed(() => new Map(props.blocks.map((block) => [block.id, block])));
+const blockOf = (cell: StripCell) => blockById.value.get(cell.blockId ?? '');
 const duration = (seconds: number) => formatDuration(seconds * 1000);
 const times = (cell: StripCell) =>
   cell.items
@@ -81,8 +82,8 @@ onBeforeUnmount(() => {
   watcher?.disconnect();
 });
 
-/** A long row is drawn with smaller boxes; what is still too long can be scrolled, and its edge says so. */
-const width = ref(Infinity);
+/** A long row is drawn with smaller boxes; what is still too long can be scrolled, and its edge says so. Until its width is known it may be one. */
+const width = ref(0);
 const tight = computed(
   () =>
     cells.value.reduce((sum, cell) => sum + ROOM[cell.kind === 'block' ? 'block' : cell.kind === 'side' ? 'side' : 'other'], 0) >
