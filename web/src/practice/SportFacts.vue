@@ -41,7 +41,7 @@ const disciplinesOf = (ids: readonly string[] | undefined) =>
           </td>
           <td>{{ ON[demand.on] }}</td>
           <td>
-            {{ demand.why }}<span v-if="demand.disciplines" class="soft small"> {{ disciplinesOf(demand.disciplines) }}</span>
+            {{ demand.why }}<span v-if="demand.disciplines" class="soft small">{{ ' ' }}{{ disciplinesOf(demand.disciplines) }}</span>
           </td>
           <td class="soft small">{{ demand.source ?? demand.sure }}</td>
         </tr>

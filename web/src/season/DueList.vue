@@ -133,7 +133,7 @@ useWindowKeys(onKey);
         </p>
         <div class="slot">
           <button v-if="offer.slot && mayBook" type="button" class="book" :disabled="busy" @click="book(offer)">
-            <span v-if="i < FIRST" class="key">{{ i + 1 }}</span> {{ t('book') }}<span class="sr-only"> {{ offer.name }}</span>
+            <span v-if="i < FIRST" class="key">{{ i + 1 }}</span> {{ t('book') }}<span class="sr-only">{{ ' ' }}{{ offer.name }}</span>
           </button>
           <span v-if="offer.slot" class="soft small num">{{ t('free', { what: atWords(offer.slot) }) }}</span>
           <span v-else class="soft small">{{ t('noFreeTimeWithin') }}</span>

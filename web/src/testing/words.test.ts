@@ -54,3 +54,26 @@ test('a sentence is whole: no blanks at its ends, braces only around names', () 
       expect([area, key, said.replace(/\{\w+\}/g, '')]).toEqual([area, key, expect.not.stringMatching(/[{}]/)]);
     }
 });
+
+/** Blanks on one line between a tag and what is put in: at the start and the end of an element they are not drawn, and two words run together. */
+function lostBlanks(source: string): string[] {
+  const template = source.slice(source.indexOf('<template>'), source.lastIndexOf('</template>'));
+  return [
+    ...template.matchAll(/<[a-zA-Z][\w-]*(?:\s(?:"[^"]*"|[^"<>])*)?(?<!\/)> +\{\{[^}]*\}\}/g),
+    ...template.matchAll(/\{\{(?! ' ' \}\})[^}]*\}\} +<\/[a-zA-Z]/g),
+  ].map(([found]) => found);
+}
+
+test.each(files.filter(({ file }) => file.endsWith('.vue')))('$file loses no blank between two words', ({ source }) => {
+  expect(lostBlanks(source)).toEqual([]);
+});
+
+test('a blank that is lost is seen, one that is drawn is not', () => {
+  const lost = (inner: string) => lostBlanks(`<template><p>${inner}</p></template>`).length;
+  expect([lost('a<b v-if="x > 1"> {{ n }}</b>'), lost('a<template v-if="over"> {{ n }}</template>'), lost('<b>{{ n }} </b>c')]).toEqual([
+    1, 1, 1,
+  ]);
+  expect([lost('<i /> {{ n }}'), lost('<b>a</b> {{ n }} of'), lost("a<b>{{ ' ' }}{{ n }}</b>"), lost('<b> · {{ n }}</b>')]).toEqual([
+    0, 0, 0, 0,
+  ]);
+});

@@ -287,7 +287,7 @@ useWindowKeys(onKey);
             <template v-if="panel.outlook">
               <div>
                 <dt>
-                  <b class="whose" aria-hidden="true">{{ panel.letter }} </b>{{ t('endsAt') }}
+                  <b class="whose" aria-hidden="true">{{ panel.letter }}</b> {{ t('endsAt') }}
                 </dt>
                 <dd>
                   <b class="num">{{ endWords(panel.outlook).middle }}</b>

@@ -126,7 +126,7 @@ function onKey(event: KeyboardEvent, id: string): void {
       <span class="soft small" :class="{ over }"
         ><span class="num" data-testid="session-total">{{ duration(strip.seconds) }}</span> {{ t('ofMin', { minutes })
         }}<template v-if="strip.turns"> · {{ strip.turns }} {{ strip.turns === 1 ? t('turn2') : t('turns') }}</template
-        ><template v-if="over"> {{ t('longerThanTimeThere', { duration: duration(-left) }) }}</template></span
+        ><template v-if="over">{{ ' ' }}{{ t('longerThanTimeThere', { duration: duration(-left) }) }}</template></span
       >
       <RouterLink v-if="blocks.length > 0" class="sheet small" :to="`/visit/${visitId}/sheet`">{{ t('forTheWall') }}</RouterLink>
     </header>
