@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
-import Tabs, { TabPane } from 'ant-design-vue/es/tabs';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ProblemNote from '../parts/ProblemNote.vue';
+import TabSet from '../parts/TabSet.vue';
 import { dayInWords } from '../parts/typedDays.ts';
 import { usePractice } from '../stores/practice.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -21,6 +21,11 @@ const id = String(route.params.id);
 const day = useSetUp(id);
 const { file, setUp, problem, readProblem, saving, isSaved, faults, done, undone } = day;
 const tab = ref('list');
+const tabs = [
+  { id: 'list', label: t('startList') },
+  { id: 'tables', label: t('tables') },
+  { id: 'offer', label: t('dayOffer') },
+];
 onMounted(async () => {
   await Promise.all([practice.load(), shelf.load().catch(() => undefined)]);
   await day.load();
@@ -55,17 +60,17 @@ const savedWords = computed(() => {
       <ul v-if="faults.length > 0" class="plain faults" role="alert">
         <li v-for="fault in faults" :key="fault.path" class="wrong">{{ fault.message }}</li>
       </ul>
-      <Tabs v-model:active-key="tab">
-        <TabPane key="list" :tab="t('startList')">
+      <TabSet v-model:active="tab" :tabs="tabs" :label="t('whatIsSetUp')" keep>
+        <template #list>
           <StartListCard :set-up="setUp" :therapists="file.therapists" @change="day.change" />
-        </TabPane>
-        <TabPane key="tables" :tab="t('tables')">
+        </template>
+        <template #tables>
           <TablesCard :set-up="setUp" :therapists="file.therapists" :fault-at="day.faultAt" @change="day.change" />
-        </TabPane>
-        <TabPane key="offer" :tab="t('dayOffer')">
+        </template>
+        <template #offer>
           <OfferCard :set-up="setUp" :fault-at="day.faultAt" @change="day.change" />
-        </TabPane>
-      </Tabs>
+        </template>
+      </TabSet>
     </template>
   </div>
 </template>
@@ -82,11 +87,8 @@ const savedWords = computed(() => {
 }
 
 .set-up :deep(.ant-tabs-tab-btn) {
-  color: var(--ink);
-}
-
-.set-up :deep(.ant-tabs-tab-active .ant-tabs-tab-btn) {
-  color: var(--spruce);
+  padding: 0 6px;
+  font-size: 16px;
 }
 
 .to-board {

@@ -3,7 +3,12 @@ import Tabs, { TabPane } from 'ant-design-vue/es/tabs';
 import { nextTick, ref } from 'vue';
 
 /** The kit's tabs, one page at a time, each a slot by its id; the arrow keys go from tab to tab as well, which the kit's own do not. */
-const props = defineProps<{ tabs: readonly { readonly id: string; readonly label: string }[]; label: string }>();
+const props = defineProps<{
+  tabs: readonly { readonly id: string; readonly label: string }[];
+  label: string;
+  /** What was typed on one page is still there after a look at another. */
+  keep?: boolean;
+}>();
 const active = defineModel<string>('active', { required: true });
 const root = ref<HTMLElement | null>(null);
 
@@ -19,7 +24,7 @@ function onKey(event: KeyboardEvent): void {
 
 <template>
   <div ref="root" role="group" :aria-label="label" @keydown="onKey">
-    <Tabs v-model:active-key="active" :animated="false" destroy-inactive-tab-pane size="small">
+    <Tabs v-model:active-key="active" :animated="false" :destroy-inactive-tab-pane="!keep" size="small">
       <TabPane v-for="each in tabs" :key="each.id" :tab="each.label"><slot :name="each.id" /></TabPane>
     </Tabs>
   </div>

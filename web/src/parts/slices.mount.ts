@@ -1,5 +1,5 @@
 import { mount } from '@vue/test-utils';
-import { defineComponent, h, nextTick, ref } from 'vue';
+import { h, nextTick, ref } from 'vue';
 import { useSeen } from './useSeen.ts';
 import { useSlices } from './useSlices.ts';
 
@@ -18,14 +18,12 @@ afterEach(() => {
 describe('a page in slices', () => {
   const shown = (all: () => number, ...sizes: number[]) => {
     const slices = { current: null as ReturnType<typeof useSlices> | null };
-    const page = mount(
-      defineComponent({
-        setup() {
-          slices.current = useSlices(all, ...sizes);
-          return () => h('p', slices.current!.drawn.value);
-        },
-      }),
-    );
+    const page = mount({
+      setup() {
+        slices.current = useSlices(all, ...sizes);
+        return () => h('p', slices.current!.drawn.value);
+      },
+    });
     return { page, again: () => slices.current!.again() };
   };
 
@@ -76,22 +74,20 @@ test('of many pictures in view a few are drawn at a time, and none that was scro
       unobserve() {}
     },
   });
-  const Picture = defineComponent({
+  const Picture = {
     setup() {
       const place = ref<HTMLElement | null>(null);
       const seen = useSeen(place);
       return () => h('i', { ref: place }, seen.value ? 'drawn' : '');
     },
+  };
+  const page = mount({
+    setup: () => () =>
+      h(
+        'div',
+        Array.from({ length: 10 }, () => h(Picture)),
+      ),
   });
-  const page = mount(
-    defineComponent({
-      setup: () => () =>
-        h(
-          'div',
-          Array.from({ length: 10 }, () => h(Picture)),
-        ),
-    }),
-  );
   const places = page.findAll('i');
   const drawn = () => places.map((each) => (each.text() === 'drawn' ? '#' : '.')).join('');
   report(places.slice(0, 8).map(({ element }) => ({ isIntersecting: true, target: element })));
