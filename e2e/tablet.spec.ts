@@ -404,11 +404,19 @@ test('the title of the window says who is open and what of them; Alt N goes to t
   await expect(page.getByRole('combobox', { name: 'Add a motion' })).toBeFocused();
   await addMotion(page, 'straight-leg');
   await expect(page.getByRole('textbox', { name: 'Left, trial 1' })).toBeFocused();
+  await typeTrials(page, [55, 56, 55, 70, 70, 70]);
   await page.keyboard.press('Alt+m');
   await expect(page.getByRole('combobox', { name: 'Add a motion' })).toBeFocused();
   await page.keyboard.press('Escape');
   await page.keyboard.press('Alt+n');
   await expect(page).toHaveTitle('Titled Person · Plan · Pace Bend');
+  // Nothing is planned: it begins with what proposes a plan. Where something is, with the block that is shown.
+  await expect(page.getByRole('button', { name: 'Propose a plan' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Take this plan' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Session line' }).getByRole('button', { pressed: true })).toBeFocused();
   await page.goto('/squad');
   await expect(page).toHaveTitle('Squad · Pace Bend');
 });

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'ant-design-vue/es/button';
 import Switch from 'ant-design-vue/es/switch';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref, type ComponentPublicInstance } from 'vue';
 import { motionOf, type Region } from '@pace-bend/core/body';
 import { formatValue } from '@pace-bend/core/measure';
 import { formatDuration } from '@pace-bend/core/record';
@@ -25,6 +25,11 @@ const props = defineProps<{
 const emit = defineEmits<{ take: [blocks: readonly BlockPlan[]] }>();
 
 const shelf = useShelf();
+const propose = ref<ComponentPublicInstance | null>(null);
+// Where nothing is planned yet, whoever comes with keys begins here.
+onMounted(() => {
+  if (!props.planned) (propose.value?.$el as HTMLElement | undefined)?.focus({ preventScroll: true });
+});
 const shown = ref(0);
 const openReason = ref('');
 const { state, proposal, others, leftOut, triedMore, bound, failure, warm, pins, bans } = props.asked;
@@ -109,6 +114,7 @@ const more = (minutes: number | null) => (minutes === null ? '' : t('minMoreWoul
       >
       <Button
         v-if="state !== 'working'"
+        ref="propose"
         :type="state === 'none' && !planned ? 'primary' : 'default'"
         :disabled="disabled || !measured"
         @click="ask"

@@ -97,6 +97,8 @@ function look(): void {
   goesOn.value = strip.scrollWidth - strip.clientWidth - strip.scrollLeft > 4;
 }
 onMounted(() => {
+  // Whoever comes with keys begins at the block that is shown.
+  list.value!.querySelector<HTMLElement>('.cell.on .open')?.focus({ preventScroll: true });
   watcher = new ResizeObserver(look);
   watcher.observe(list.value!);
 });

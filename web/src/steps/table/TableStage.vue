@@ -210,6 +210,7 @@ const counting = computed(() => props.status === 'running' || props.status === '
         </p>
         <p class="then">
           <template v-if="sleptMin !== null">{{ t('deviceSleptMinCount', { sleptMin }) }}</template>
+          <template v-else-if="run.taking.value">{{ t('takingItBack') }}</template>
           <template v-else-if="reopened">{{ t('reopenedWhereSpaceGoes') }}</template>
           <template v-else-if="status === 'held'">{{ t('heldSpaceGoes') }}</template>
           <template v-else-if="cue.open">{{ t('space', { waitsFor }) }}</template>
