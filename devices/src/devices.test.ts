@@ -144,7 +144,7 @@ describe('over the wire', () => {
     const { socket, heard, until } = await listen('/force-gauge');
     const samples = () => heard.filter((message) => message.type === 'force');
     await until(() => samples().length > 5);
-    for (const end = performance.now() + 1000; performance.now() < end; );
+    for (const end = performance.now() + 1000; performance.now() < end;);
     const before = samples().length;
     await until(() => samples().length > before + 45, 500);
     const [times, numbers] = [samples().map(({ t }) => t), samples().map(({ seq }) => seq)];

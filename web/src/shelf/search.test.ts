@@ -4,7 +4,8 @@ import { findOnShelf, shelfIndex, type ShelfFilter } from './search.ts';
 
 const index = shelfIndex(ENTRIES, METHODS);
 const NOTHING: ShelfFilter = { text: '', section: null, position: null, tool: null, methodId: null, regions: [] };
-const found = (change: Partial<ShelfFilter>) => findOnShelf(() => index, ENTRIES, METHODS, { ...NOTHING, ...change }).map((entry) => entry.id);
+const found = (change: Partial<ShelfFilter>) =>
+  findOnShelf(() => index, ENTRIES, METHODS, { ...NOTHING, ...change }).map((entry) => entry.id);
 
 test.each([
   ['quad stretch', 'rectus-femoris-prone'],

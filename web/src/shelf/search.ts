@@ -55,7 +55,12 @@ export function shelfIndex(entries: readonly Entry[], methods: readonly Method[]
 export function findOnShelf(index: () => MiniSearch, entries: readonly Entry[], methods: readonly Method[], filter: ShelfFilter): Entry[] {
   const method = filter.methodId === null ? null : methods.find((each) => each.id === filter.methodId);
   const typed = filter.text.trim();
-  const ranked = typed === '' ? entries : index().search(typed).flatMap((hit) => entries.find((entry) => entry.id === hit.id) ?? []);
+  const ranked =
+    typed === ''
+      ? entries
+      : index()
+          .search(typed)
+          .flatMap((hit) => entries.find((entry) => entry.id === hit.id) ?? []);
   return ranked.filter(
     (entry) =>
       (filter.section === null || entry.section === filter.section) &&
