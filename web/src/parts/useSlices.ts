@@ -3,13 +3,14 @@ import { useEventListener } from '@vueuse/core';
 
 /**
  * A long page drawn in slices: how many of its parts may be there by now. The first slice is there at once, another after every task, so that
- * between two of them the page is shown, and a key or a finger is answered. On paper everything is there. `again` begins anew, for another list.
- * Where the page around it is much already, its `first` slice is smaller than the others, or nothing.
+ * between two of them the page is shown, and a key or a finger is answered. On paper everything is there. Where the page around it is much already,
+ * the `first` slice is smaller than the others, or nothing. `again` begins anew for another list, with a whole slice: no screen is empty meanwhile.
  */
 export function useSlices(all: () => number, slice = 1, first = slice): { readonly drawn: Readonly<Ref<number>>; again(): void } {
   const drawn = ref(first);
   let timer: ReturnType<typeof setTimeout> | undefined;
   function goOn(): void {
+    clearTimeout(timer);
     if (drawn.value >= all()) return;
     timer = setTimeout(() => {
       drawn.value += slice;
@@ -17,8 +18,7 @@ export function useSlices(all: () => number, slice = 1, first = slice): { readon
     });
   }
   function again(): void {
-    clearTimeout(timer);
-    drawn.value = first;
+    drawn.value = slice;
     goOn();
   }
   onMounted(goOn);
