@@ -1,4 +1,5 @@
 import { newBlock } from '@pace-bend/core/method';
+import { LIMITS } from '@pace-bend/core/record';
 import { newVisit, openTestApp, request, uuid, visitFile, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
@@ -59,7 +60,7 @@ test('a block id twice in one plan, too many blocks, a plan for nobody: refused,
   expect(twice.body.errors[0].path).toBe('blocks.1');
   await api()
     .put(`/api/visits/${visitId}/plan`)
-    .send({ revision: 0, blocks: Array.from({ length: 31 }, () => block(1)) })
+    .send({ revision: 0, blocks: Array.from({ length: LIMITS.blocksInPlan + 1 }, () => block(1)) })
     .expect(422);
   await api()
     .put(`/api/visits/${uuid()}/plan`)
