@@ -75,6 +75,7 @@ export function useRun(rate: number) {
   const sleptMin = ref<number | null>(null);
   /** The run is being taken back from another page, and who leads is not certain yet. */
   const taking = ref(false);
+  const pressedMeanwhile: RunEventBody[] = [];
   const link = shallowRef<RunLink | null>(null);
   const carried = computed(() =>
     linkOf(link.value ? visit.waiting.filter((change) => isOfRun(change, link.value!.runId)) : [], outbox.problem),
@@ -197,7 +198,7 @@ export function useRun(rate: number) {
     sound.wake();
     noticeSleep();
     sleptMin.value = null;
-    if (taking.value) return;
+    if (taking.value) return void pressedMeanwhile.push(body);
     if (!compiled.value || (state.value.status === 'finished' && body.kind !== 'undo')) return;
     if (state.value.status === 'ready') {
       if (body.kind !== 'go' && body.kind !== 'start') return;
@@ -316,7 +317,7 @@ export function useRun(rate: number) {
   /**
    * The other tab's events are taken over, and this one leads from now on: it says so at once, with a hold where the count ran, so that a beat
    * of the other one that comes before the next key does not take the lead back. Where one came in between all the same, once more. Until it is
-   * certain who leads, or the line is too slow to tell, keys do nothing: what they did would be dropped with the next attempt.
+   * certain who leads, or the line is too slow to tell, keys wait: what they did would be dropped with the next attempt.
    */
   async function takeOver(): Promise<void> {
     taking.value = true;
@@ -332,6 +333,7 @@ export function useRun(rate: number) {
       }
     } finally {
       taking.value = false;
+      for (const body of pressedMeanwhile.splice(0)) act(body);
     }
   }
   function claim(): void {
