@@ -24,6 +24,9 @@ test('one picture of each main view', async ({ page, expectedErrors }) => {
   await expect(page.getByRole('row', { name: /Joss Adeyemi/ })).toBeVisible();
   await picture(page, 'morning');
   await page.goto('/load');
+  // The last whole week: on a Monday this one has nothing in it yet.
+  await expect(page.getByRole('grid')).toBeVisible();
+  await page.getByRole('button', { name: 'A week back' }).click();
   await expect(page.getByRole('grid')).toContainText('Strength');
   await picture(page, 'load');
   await page.goto('/season');
