@@ -53,8 +53,9 @@ const { clockFailed, visit, view, wholeMs, linkState, muted, spoken } = props.ru
           t('of2', { duration: formatDuration(view.elapsedMs), duration2: formatDuration(view.totalMs) })
         }}</span>
         {{ t('work')
-        }}<template v-if="wholeMs !== null">
-          <span class="whole"
+        }}<template v-if="wholeMs !== null"
+          >{{ ' '
+          }}<span class="whole"
             >{{ t('wholeVisit') }} <span class="num">{{ formatDuration(wholeMs) }}</span></span
           ></template
         ></span
