@@ -25,6 +25,7 @@ export {
   MOST_A_WEEK,
   slotIsFree,
   takenSpans,
+  WEEK_REACH,
   WEEK_WEIGHTS,
   weekDays,
   weekPeople,

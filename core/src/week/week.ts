@@ -100,6 +100,8 @@ export const WEEK_WEIGHTS = {
 
 /** Visits of somebody in a week at most, where they did not say. Common practice. */
 export const MOST_A_WEEK = 2;
+/** For how many a week is filled: of those who were seen before, and of those who never were. As many as a few therapists see in one. */
+export const WEEK_REACH = { seen: 60, unseen: 60 } as const;
 /** The most that anybody is worked out for. */
 const WORKED_OUT = 3;
 

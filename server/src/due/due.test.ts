@@ -1,4 +1,5 @@
 import type { DueFile } from '@pace-bend/core/cycle';
+import { WEEK_REACH, type WeekFile } from '@pace-bend/core/week';
 import { PHASE_RULES } from '@pace-bend/core/season';
 import type { PracticeRow } from '../access/sessions.ts';
 import { snapshot } from '../db/pool.ts';
@@ -47,4 +48,9 @@ test('a club that is taken in as a whole hides nobody who was seen before; of th
   expect(ids.has(club[0]!)).toBe(false);
   expect(ids.has(club.at(-1)!)).toBe(true);
   expect(due.total).toBeGreaterThan(due.athletes.length);
+
+  const week = (await request(test_.app).get('/api/week/2026-11-23').expect(200)).body as WeekFile;
+  const weekIds = new Set(week.athletes.map(({ facts }) => facts.id));
+  expect(weekIds.has(known)).toBe(true);
+  expect(club.filter((id) => weekIds.has(id))).toEqual(club.slice(-WEEK_REACH.unseen));
 });

@@ -1,7 +1,16 @@
 import { phaseHold, seasonDay, stayOn, type SeasonFacts } from '@pace-bend/core/season';
 import { shelfOf } from '@pace-bend/core/method';
 import { toolLimits, toolMinutes, type ToolMinutes } from '@pace-bend/core/session';
-import { ANY_TIME, weekDays, type AthleteTimes, type WeekAthlete, type WeekDay, type WeekFile, type WeekVisit } from '@pace-bend/core/week';
+import {
+  ANY_TIME,
+  WEEK_REACH,
+  weekDays,
+  type AthleteTimes,
+  type WeekAthlete,
+  type WeekDay,
+  type WeekFile,
+  type WeekVisit,
+} from '@pace-bend/core/week';
 import type { PracticeRow } from '../access/sessions.ts';
 import { firstRow, fromJson, iso, rows, type Db } from '../db/pool.ts';
 import { cueSeconds, treatedRuns } from '../done/treated.ts';
@@ -14,9 +23,6 @@ import { itemsOf } from '../shelf/queries.ts';
 const DAY_MS = 86_400_000;
 /** Weeks before it that say who was left out. */
 const WEEKS_BEFORE = 3;
-
-/** A week is filled for as many as a few therapists can see in one. */
-const REACH = { seen: 60, unseen: 60 } as const;
 
 interface About {
   readonly id: string;
@@ -33,7 +39,7 @@ interface About {
 export async function weekFile(db: Db, practice: PracticeRow, monday: string, now: Date): Promise<WeekFile> {
   const days = weekDays(monday);
   const { from } = dayBounds(monday, practice.timeZone);
-  const due = await dueFile(db, practice, now, { outUntil: days.at(-1)!, reach: REACH });
+  const due = await dueFile(db, practice, now, { outUntil: days.at(-1)!, reach: WEEK_REACH });
   const ids = due.athletes.map(({ id }) => id);
   const [{ hours, set, therapists }, about, training, limits] = [
     await hoursOf(db, practice.id),

@@ -3,10 +3,9 @@ import { defineStore } from 'pinia';
 import { effortPct, maximumOf, NO_FORCE, takeForce, type DeviceMessage, type ForceSample, type ForceState } from '@pace-bend/core/device';
 import { usePractice } from '../stores/practice.ts';
 import { useConnection } from './connection.ts';
-import { t } from '../words/devices.ts';
 
 /** The force gauge: what presses on it now, the presses so far, and effort in percent of the best of them. */
-export const useForceGauge = defineStore(t('forceGauge'), () => {
+export const useForceGauge = defineStore('force-gauge', () => {
   const practice = usePractice();
   const now = shallowRef(0);
   const state = shallowRef<ForceState>(NO_FORCE);

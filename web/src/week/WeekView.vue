@@ -5,7 +5,7 @@ import { DateTime } from 'luxon';
 import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { addDays } from '@pace-bend/core/load';
-import { MOST_A_WEEK, WEEK_WEIGHTS, weekDays, weekdayOf, type WeekPerson } from '@pace-bend/core/week';
+import { MOST_A_WEEK, WEEK_REACH, WEEK_WEIGHTS, weekDays, weekdayOf, type WeekPerson } from '@pace-bend/core/week';
 import { hintOf, isKey, whichKey } from '../parts/keys.ts';
 import PickOne from '../parts/PickOne.vue';
 import ProblemNote from '../parts/ProblemNote.vue';
@@ -395,7 +395,7 @@ async function timesKept(): Promise<void> {
               })
             }}
             <template v-if="file.total > people.length">{{
-              t('athletesLookedThoseSeen', { count: people.length, total: file.total })
+              t('athletesLookedThoseSeen', { count: people.length, total: file.total, ...WEEK_REACH })
             }}</template>
           </p>
         </details>

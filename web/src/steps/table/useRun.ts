@@ -75,7 +75,8 @@ export function useRun(rate: number) {
   const sleptMin = ref<number | null>(null);
   /** The run is being taken back from another page, and who leads is not certain yet. */
   const taking = ref(false);
-  const pressedMeanwhile: RunEventBody[] = [];
+  /** What was pressed meanwhile, the last of each kind: whoever presses again because nothing moves means it once. */
+  const pressedMeanwhile = new Map<RunEventBody['kind'], RunEventBody>();
   const link = shallowRef<RunLink | null>(null);
   const carried = computed(() =>
     linkOf(link.value ? visit.waiting.filter((change) => isOfRun(change, link.value!.runId)) : [], outbox.problem),
@@ -198,7 +199,7 @@ export function useRun(rate: number) {
     sound.wake();
     noticeSleep();
     sleptMin.value = null;
-    if (taking.value) return void pressedMeanwhile.push(body);
+    if (taking.value) return void pressedMeanwhile.set(body.kind, body);
     if (!compiled.value || (state.value.status === 'finished' && body.kind !== 'undo')) return;
     if (state.value.status === 'ready') {
       if (body.kind !== 'go' && body.kind !== 'start') return;
@@ -333,7 +334,9 @@ export function useRun(rate: number) {
       }
     } finally {
       taking.value = false;
-      for (const body of pressedMeanwhile.splice(0)) act(body);
+      const pressed = [...pressedMeanwhile.values()];
+      pressedMeanwhile.clear();
+      for (const body of pressed) act(body);
     }
   }
   function claim(): void {
@@ -362,6 +365,7 @@ export function useRun(rate: number) {
   onScopeDispose(() => {
     cancelAnimationFrame(frame);
     window.removeEventListener('pagehide', onHide);
+    pressedMeanwhile.clear();
     if (state.value.status === 'running' && clock.value.isRunning) put({ kind: 'hold' });
     alarm.close();
     sound.close();
