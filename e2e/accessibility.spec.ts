@@ -103,6 +103,14 @@ test(`axe finds nothing where people, files and cautions are`, async ({ page, br
     if (place === 'coach') await page.getByRole('region', { name: sign }).getByRole('button', { name: 'range' }).first().click();
     await clean(page, place);
   }
+  await page.goto(`/practice/audit?athlete=${crypto.randomUUID()}`);
+  await expect(page.getByText('Nobody has read or changed this file yet.')).toBeVisible();
+  await clean(page, 'audit, empty');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Book', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Who' }).fill('nobody of this name');
+  await expect(page.locator('.ant-select-dropdown:visible').getByText('Nothing fits what was typed.')).toBeVisible();
+  await clean(page, 'a list with nothing that fits');
 
   await page.goto('/squad?find=');
   await page.getByPlaceholder('Find by name').fill('wren');

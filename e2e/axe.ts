@@ -33,7 +33,7 @@ async function noFaults(page: Page, where: string, rules: axe.RunOptions): Promi
       id === 'label-content-name-mismatch' && document.querySelector(target)?.querySelector('svg text') !== null;
     // A list that is open stands at the end of the page; its field leads to it.
     const isOpenList = (id: string, target: string) =>
-      id === 'region' && document.querySelector(target)?.closest('.ant-select-dropdown') instanceof Element;
+      id === 'region' && document.querySelector(`:is(${target}):is(.ant-select-dropdown *, :has(> div > .ant-select-dropdown))`) !== null;
     return violations
       .map(({ id, nodes }) => ({
         id,

@@ -12,6 +12,7 @@ export interface DataColumn<Row> {
 <script setup lang="ts" generic="Row extends object">
 import Table from 'ant-design-vue/es/table';
 import { computed, ref } from 'vue';
+import { t } from '../words/parts.ts';
 
 /**
  * Rows of data to be read through: ordered by a column, the head staying in sight, long ones by pages. What stands in a cell may be drawn by the
@@ -24,8 +25,10 @@ const props = withDefaults(
     columns: readonly DataColumn<Row>[];
     rowKey: (row: Row) => string | number;
     pageSize?: number;
+    /** Said when there are no rows. Who shows a table only when it has some need not say it. */
+    empty?: string;
   }>(),
-  { pageSize: 25 },
+  { pageSize: 25, empty: undefined },
 );
 defineSlots<{ cell?: (slot: { row: Row; column: DataColumn<Row> }) => unknown }>();
 
@@ -65,6 +68,9 @@ const pages = computed(() =>
 <template>
   <div class="data" role="group" :aria-label="label">
     <Table :columns="kitColumns" :data-source="ordered" :row-key="(row) => rowKey(row as Row)" :pagination="pages" size="small">
+      <template #emptyText
+        ><p class="soft">{{ empty ?? t('nothingHere') }}</p></template
+      >
       <template #headerCell="{ column, title }"
         ><button v-if="byKey.get(String(column.key))!.sortable" type="button" class="sort" @click="turn(String(column.key))">
           {{ title

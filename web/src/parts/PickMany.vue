@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="V extends string">
 import Select from 'ant-design-vue/es/select';
 import { ref } from 'vue';
+import { t } from '../words/parts.ts';
 import { labelMatches, useListField } from './listField.ts';
 
 /** Several choices from a list, in the order they were made; any words of a label find it. */
@@ -33,6 +34,7 @@ useListField(root, () => props.label);
       :placeholder="placeholder"
       :filter-option="labelMatches as never"
       :list-height="320"
+      :not-found-content="t('nothingFits')"
       @change="(chosen) => emit('change', (chosen as V[]).slice(0, most))"
     />
   </span>

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="V extends string">
 import Select from 'ant-design-vue/es/select';
 import { ref } from 'vue';
+import { t } from '../words/parts.ts';
 import { labelMatches, useListField } from './listField.ts';
 
 export interface Choice<Value extends string> {
@@ -45,7 +46,7 @@ useListField(root, () => props.label);
       :size="size"
       :show-search="search"
       :filter-option="found ? false : (labelMatches as never)"
-      :not-found-content="nothing"
+      :not-found-content="nothing ?? t('nothingFits')"
       :list-height="360"
       :dropdown-match-select-width="false"
       @change="(chosen) => emit('change', chosen as V)"

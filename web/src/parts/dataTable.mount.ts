@@ -43,6 +43,14 @@ test('rows come as they are given; a heading orders them up, down, and then as t
   expect(mounted.findAll('th')[2]!.attributes('aria-sort')).toBeUndefined();
 });
 
+test('a table without rows says so, in its own words or in those it is given', async () => {
+  const mounted = table([]);
+  expect(mounted.find('.ant-empty').exists()).toBe(false);
+  expect(mounted.find('tbody').text()).toBe('Nothing here yet.');
+  await mounted.setProps({ empty: 'Nobody came.' });
+  expect(mounted.find('tbody').text()).toBe('Nobody came.');
+});
+
 test('what fits one page has no pages; what does not is turned, and keeps the order over all of it', async () => {
   expect(table().find('.ant-pagination').exists()).toBe(false);
   const many = Array.from({ length: 60 }, (_, i) => ({ id: i, name: `Row ${59 - i}`, value: i }));

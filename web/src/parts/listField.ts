@@ -31,7 +31,11 @@ export function useListField(root: Ref<HTMLElement | null>, label: () => string)
     if (!list || list === watched) return;
     watched = list;
     rows?.disconnect();
-    const plain = () => list.querySelectorAll('.ant-select-item[aria-selected]').forEach((row) => row.removeAttribute('aria-selected'));
+    const plain = () => {
+      list.querySelectorAll('.ant-select-item[aria-selected]').forEach((row) => row.removeAttribute('aria-selected'));
+      // A list without choices is no list: what it says instead is told as soon as it stands there.
+      list.querySelectorAll('.ant-select-item-empty[role="listbox"]').forEach((words) => words.setAttribute('role', 'status'));
+    };
     plain();
     rows = new MutationObserver(plain);
     rows.observe(list, { attributes: true, attributeFilter: ['aria-selected'], childList: true, subtree: true });

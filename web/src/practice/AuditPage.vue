@@ -14,7 +14,8 @@ import { t } from '../words/practice.ts';
 /** Who read or changed whose file. Only added to. */
 const route = useRoute();
 const practice = usePractice();
-const lines = ref<readonly AuditLine[]>([]);
+/** Null until the first of them came. */
+const lines = ref<readonly AuditLine[] | null>(null);
 const more = ref(false);
 const { problem, run } = useAction();
 const athlete = typeof route.query.athlete === 'string' ? route.query.athlete : '';
@@ -22,11 +23,11 @@ const athlete = typeof route.query.athlete === 'string' ? route.query.athlete : 
 const load = () =>
   run(async () => {
     const query = new URLSearchParams({
-      ...(lines.value.length > 0 ? { before: String(lines.value.at(-1)!.id) } : {}),
+      ...(lines.value?.length ? { before: String(lines.value.at(-1)!.id) } : {}),
       ...(athlete ? { athlete } : {}),
     });
     const found = await api<{ lines: AuditLine[]; more: boolean }>('GET', `/audit?${query}`);
-    lines.value = [...lines.value, ...found.lines];
+    lines.value = [...(lines.value ?? []), ...found.lines];
     more.value = found.more;
   });
 onMounted(load);
@@ -45,7 +46,17 @@ const at = (instant: string) => DateTime.fromISO(instant, { zone: practice.zone 
       {{ t('whoReadChangedWhose') }}
     </p>
     <ProblemNote v-if="problem" :problem="problem" :retry="load" />
-    <DataTable class="lines" :label="t('audit')" :rows="lines" :columns="COLUMNS" :row-key="(line) => line.id" :page-size="50">
+    <p v-if="lines === null && !problem" class="soft" role="status">{{ t('reading') }}</p>
+    <DataTable
+      v-if="lines"
+      class="lines"
+      :label="t('audit')"
+      :rows="lines"
+      :columns="COLUMNS"
+      :row-key="(line) => line.id"
+      :page-size="50"
+      :empty="athlete ? t('fileNeitherReadChanged') : t('nothingWrittenAudit')"
+    >
       <template #cell="{ row: line, column }">
         <template v-if="column.key !== 'whose'">{{ column.key === 'at' ? at(line.at) : column.value(line) }}</template>
         <RouterLink v-else-if="line.athleteName" :to="`/athlete/${line.athleteId}`">{{ line.athleteName }}</RouterLink>
