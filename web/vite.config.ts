@@ -2,6 +2,7 @@ import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
+import { PIECES } from './pieces.ts';
 
 export default defineConfig({
   plugins: [
@@ -31,7 +32,7 @@ export default defineConfig({
   ],
   // The words' library, without what reads other formats of sentences and without its tools for developers.
   define: { __INTLIFY_DROP_MESSAGE_COMPILER__: 'true', __INTLIFY_PROD_DEVTOOLS__: 'false', __VUE_I18N_FULL_INSTALL__: 'false' },
-  build: { target: 'es2022', chunkSizeWarningLimit: 900 },
+  build: { target: 'es2022', chunkSizeWarningLimit: 900, rolldownOptions: { output: { codeSplitting: { groups: PIECES } } } },
   worker: { format: 'es' },
   // The host stays that of the page: the server compares the two when something is to be changed.
   server: { proxy: { '/api': { target: `http://127.0.0.1:${process.env.API_PORT ?? '4174'}` } } },
