@@ -4,11 +4,15 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { freePort } from '../bin/lib/ports.mjs';
+import { emptySchema } from './schemas.ts';
 import { ZONE } from './zone.ts';
+
+// People's folders have blanks and accents in their names.
+const emptyFolder = () => mkdtempSync(join(tmpdir(), 'pace bend é-'));
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
-/** The program as a user starts it: the start command on a data directory of its own. */
+/** The program as a user starts it: the start command on a data directory of its own, with a database there or with one that is named. */
 export class Application {
   private child: ChildProcess | null = null;
   /** What it printed since it was started. */
@@ -18,11 +22,17 @@ export class Application {
     readonly dataFolder: string,
     readonly port: number,
     private readonly env: Record<string, string> = {},
+    private readonly schema: { readonly url: string; drop(): Promise<void> } | null = null,
   ) {}
 
+  /** With a database server of its own, made from nothing. */
   static async onEmptyFolder(env: Record<string, string> = {}): Promise<Application> {
-    // People's folders have blanks and accents in their names.
-    return new Application(mkdtempSync(join(tmpdir(), 'pace bend é-')), await freePort(), env);
+    return new Application(emptyFolder(), await freePort(), env);
+  }
+
+  /** On the database server that the tests share, with a schema of its own: there in a third of the time. */
+  static async onEmptySchema(env: Record<string, string> = {}): Promise<Application> {
+    return new Application(emptyFolder(), await freePort(), env, await emptySchema());
   }
 
   get url(): string {
@@ -32,7 +42,8 @@ export class Application {
   /** Resolves when the ready line has been printed. */
   async start(): Promise<void> {
     const env = { ...process.env, TZ: ZONE, ...this.env, PACE_BEND_DATA: this.dataFolder, PORT: String(this.port) };
-    delete (env as Record<string, string | undefined>).DATABASE_URL;
+    if (this.schema) Object.assign(env, { DATABASE_URL: this.schema.url });
+    else delete (env as Record<string, string | undefined>).DATABASE_URL;
     const child = spawn(process.execPath, ['bin/start.mjs'], { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] });
     this.child = child;
     this.said = '';
@@ -78,6 +89,7 @@ export class Application {
   async stop(): Promise<void> {
     await this.end('SIGTERM');
     await this.endLeftoverDatabase();
+    await this.schema?.drop();
     rmSync(this.dataFolder, { recursive: true, force: true });
   }
 

@@ -1,9 +1,14 @@
 import { Application } from './application.ts';
+import { startSharedDatabase } from './schemas.ts';
 
-/** One application with the demo's data, on an empty data directory, for all tests that do not need their own. */
+/** One application with the demo's data for all tests that do not need their own. */
 export default async function globalSetup(): Promise<() => Promise<void>> {
-  const application = await Application.onEmptyFolder();
+  const stopDatabase = await startSharedDatabase();
+  const application = await Application.onEmptySchema();
   await application.start();
   process.env.APPLICATION_URL = application.url;
-  return () => application.stop();
+  return async () => {
+    await application.stop();
+    await stopDatabase();
+  };
 }

@@ -33,10 +33,10 @@ test('opening to others: refused with the demo’s accounts and before there is 
   page,
   browser,
   expectedErrors,
-  emptyApplication,
+  applicationFromNothing,
 }) => {
   expectedErrors.push(/ERR_CONNECTION_REFUSED/);
-  const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
+  const application = await applicationFromNothing({ PACE_BEND_DEMO: 'off' });
   const { dataFolder, port } = application;
   const made = spawnSync(process.execPath, ['bin/certificate.mjs', 'pace.local'], {
     encoding: 'utf8',
@@ -77,11 +77,11 @@ test('opening to others: refused with the demo’s accounts and before there is 
 
 test('demo data are not opened to others, and with the demo off their passwords are not shown', async ({
   page,
-  emptyApplication,
+  applicationFromNothing,
   expectedErrors,
 }) => {
   expectedErrors.push(/ERR_CONNECTION_REFUSED/, REFUSED);
-  const application = await emptyApplication();
+  const application = await applicationFromNothing();
   await application.start();
   await application.halt();
   const { dataFolder, port } = application;

@@ -129,11 +129,11 @@ test('the line is cut at every step of a visit: the record is the same as withou
 
 test('the program is killed between two requests of every step of a visit: the record is the same as without', async ({
   page,
-  emptyApplication,
+  applicationFromNothing,
   expectedErrors,
 }) => {
   expectedErrors.push(REFUSED);
-  const application = await ownPractice(page, emptyApplication);
+  const application = await ownPractice(page, applicationFromNothing);
   const quiet = await wholeVisit(
     page,
     'Left Alone',

@@ -72,10 +72,10 @@ test('another browser sees what the server has acknowledged, and goes on from th
 test('the program is killed in the middle: nothing acknowledged is lost, and what was not is sent later', async ({
   page,
   expectedErrors,
-  emptyApplication,
+  applicationFromNothing,
 }) => {
   expectedErrors.push(REFUSED);
-  const application = await ownPractice(page, emptyApplication);
+  const application = await ownPractice(page, applicationFromNothing);
   await page.goto(application.url);
   await expect(page.getByText('No visits on this day')).toBeVisible();
   await page.getByRole('button', { name: 'Walk-in' }).click();

@@ -11,10 +11,14 @@ const holders = (folder: string) =>
     .stdout.split('\n')
     .filter(Boolean);
 
-test('a second start finds the same data, and a stop leaves no process behind', async ({ page, expectedErrors, emptyApplication }) => {
+test('a second start finds the same data, and a stop leaves no process behind', async ({
+  page,
+  expectedErrors,
+  applicationFromNothing,
+}) => {
   // It is killed while the page may be asking for something.
   expectedErrors.push(/ERR_CONNECTION_REFUSED/);
-  const application = await ownPractice(page, emptyApplication);
+  const application = await ownPractice(page, applicationFromNothing);
   await page.goto(application.url);
   await page.getByRole('button', { name: 'Walk-in' }).click();
   await page.getByLabel('Name').fill('Still Here');
@@ -43,10 +47,10 @@ test('the database is watched: it dies and is back on its port; when it cannot s
   page,
   request,
   expectedErrors,
-  emptyApplication,
+  applicationFromNothing,
 }) => {
   expectedErrors.push(/ERR_CONNECTION_REFUSED/, /503/, REFUSED);
-  const application = await ownPractice(page, emptyApplication);
+  const application = await ownPractice(page, applicationFromNothing);
   const database = () => Number(holders(application.dataFolder)[0]);
   const health = () =>
     request.get(`${application.url}/api/health`).then(
@@ -85,10 +89,10 @@ test('the database is watched: it dies and is back on its port; when it cannot s
   await page.goto('about:blank');
 });
 
-test('a port that is taken is named, and the start ends by itself', async ({ emptyApplication }) => {
+test('a port that is taken is named, and the start ends by itself', async ({ applicationFromNothing }) => {
   const port = await freePort();
   const other = createServer().listen(port, '127.0.0.1');
-  const application = await emptyApplication();
+  const application = await applicationFromNothing();
   const child = spawn(process.execPath, ['bin/start.mjs'], {
     env: { ...process.env, PACE_BEND_DATA: application.dataFolder, PORT: String(port) },
     stdio: ['ignore', 'pipe', 'pipe'],

@@ -4,11 +4,25 @@ import { Application } from './application.ts';
 import { Line } from './line.ts';
 import { frames, still } from './waiting.ts';
 
+type NewApplication = (env?: Record<string, string>) => Promise<Application>;
+
+async function lent(page: Page, make: NewApplication, use: (make: NewApplication) => Promise<void>): Promise<void> {
+  const made: Application[] = [];
+  await use(async (env) => {
+    made.push(await make(env));
+    return made.at(-1)!;
+  });
+  // The page leaves first: a browser that still asks for something would log that nobody answers.
+  if (!page.isClosed()) await page.goto('about:blank');
+  await Promise.all(made.map((application) => application.stop()));
+}
+
 /** Tests start on the shared application, and fail when the page throws or logs an error it did not expect. */
 export const test = base.extend<{
   expectedErrors: RegExp[];
   line: Line;
-  emptyApplication: (env?: Record<string, string>) => Promise<Application>;
+  emptyApplication: NewApplication;
+  applicationFromNothing: NewApplication;
 }>({
   // Everybody signs in as the owner; who does not want to starts with a page of their own.
   page: async ({ page }, use) => {
@@ -18,16 +32,13 @@ export const test = base.extend<{
   baseURL: async ({}, use) => {
     await use(process.env.APPLICATION_URL);
   },
-  /** An application of the test's own on an empty data directory, not yet started; gone when the test is over, whichever way. */
+  /** An application of the test's own without any data, not yet started; gone when the test is over, whichever way. */
   emptyApplication: async ({ page }, use) => {
-    const made: Application[] = [];
-    await use(async (env) => {
-      made.push(await Application.onEmptyFolder(env));
-      return made.at(-1)!;
-    });
-    // The page leaves first: a browser that still asks for something would log that nobody answers.
-    if (!page.isClosed()) await page.goto('about:blank');
-    await Promise.all(made.map((application) => application.stop()));
+    await lent(page, Application.onEmptySchema, use);
+  },
+  /** The same with a database server of its own in an empty data directory: for what is about starting, ending and what lies there. */
+  applicationFromNothing: async ({ page }, use) => {
+    await lent(page, Application.onEmptyFolder, use);
   },
   line: async ({ page }, use) => {
     await use(await Line.of(page));
@@ -73,10 +84,7 @@ export async function becomeOwner(page: Page, url: string): Promise<void> {
 }
 
 /** An application of the test's own without the demo, started and owned by the page's browser. */
-export async function ownPractice(
-  page: Page,
-  emptyApplication: (env?: Record<string, string>) => Promise<Application>,
-): Promise<Application> {
+export async function ownPractice(page: Page, emptyApplication: NewApplication): Promise<Application> {
   const application = await emptyApplication({ PACE_BEND_DEMO: 'off' });
   await application.start();
   await becomeOwner(page, application.url);
