@@ -15,6 +15,9 @@ const OPENINGS = [
 ] as const;
 type Piece = (typeof OPENINGS)[number]['piece'];
 
+/** A folder of the core is reached by one door through which little of it is taken: what that is, the bundler knows and its imports do not. */
+const isCore = (id: string) => id.includes('/core/src/');
+
 /** Which of the openings load this module with themselves: by the imports above it, not by those made later. */
 function openedBy(id: string, modules: Modules): ReadonlySet<Piece> {
   const found = new Set<Piece>();
@@ -22,13 +25,13 @@ function openedBy(id: string, modules: Modules): ReadonlySet<Piece> {
   for (const each of seen) {
     const opening = OPENINGS.find(({ file }) => each.endsWith(file));
     if (opening) found.add(opening.piece);
-    for (const importer of modules.getModuleInfo(each)?.importers ?? []) seen.add(importer);
+    for (const importer of modules.getModuleInfo(each)?.importers ?? []) if (!isCore(importer)) seen.add(importer);
   }
   return found;
 }
 
 const group = (name: string, fits: (by: ReadonlySet<Piece>) => boolean, priority: number) => ({
-  name: (id: string, modules: Modules) => (!id.includes('/core/src/') && fits(openedBy(id, modules)) ? name : null),
+  name: (id: string, modules: Modules) => (!isCore(id) && fits(openedBy(id, modules)) ? name : null),
   priority,
 });
 

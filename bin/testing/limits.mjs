@@ -25,11 +25,6 @@ const inTime = (plain) =>
         plain.each(...table)(name, limited(work, most)),
   });
 
-// The worker would be gone without a word, and everybody waits for it.
-process.exit = (code) => {
-  throw new Error(`A test ended its process (${code}).`);
-};
-
 const { test, beforeAll, afterAll, beforeEach, afterEach } = globalThis;
 Object.assign(globalThis, {
   test: Object.assign(inTime(test), { skip: test.skip, only: inTime(test.only) }),

@@ -63,7 +63,7 @@ export function archiveRoutes(pool: Pool, now: () => Date): Router {
     const { practice } = caller(response);
     const { columns } = await theLayout();
     response.attachment('practice.json').type('application/json');
-    await sent(Readable.from(wholePractice(pool, columns, practice, now())), response);
+    await sent(() => Readable.from(wholePractice(pool, columns, practice, now())), response);
   });
 
   const parse = express.json({ limit: ARCHIVE_LIMITS.pieceBytes, verify: requireFewParts(PIECE_SHAPE.parts) });

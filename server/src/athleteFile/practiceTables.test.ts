@@ -1,6 +1,9 @@
+import { once } from 'node:events';
+import type { AddressInfo } from 'node:net';
 import { parse } from 'csv-parse/sync';
 import { RECORD_TABLES } from '@pace-bend/core/exchange';
-import { ANN, openTestApp, request, requestAs, uuid, type TestApp } from '../testing/app.ts';
+import { createApp } from '../app/app.ts';
+import { ANN, NOW, openTestApp, request, requestAs, uuid, type TestApp } from '../testing/app.ts';
 
 let test_: TestApp;
 beforeAll(async () => {
@@ -54,6 +57,51 @@ test('all of them in one file, with what every column says', async () => {
   expect(bytes.subarray(0, 4).toString('latin1')).toBe('PK\u0003\u0004');
   for (const name of ['datapackage.json', ...RECORD_TABLES.map(({ id }) => `${id}.csv`)]) expect(bytes.includes(name)).toBe(true);
 });
+
+test.each(['/api/export/tables', '/api/export/tables/blocks', '/api/export/practice'])(
+  '%s: the database goes while it is sent, or the caller does',
+  async (path) => {
+    let asked = 0;
+    let gone = Infinity;
+    const answered = <T>(ask: () => Promise<T>): Promise<T> =>
+      ++asked > gone ? Promise.reject(Object.assign(new Error('Connection lost'), { code: 'ECONNREFUSED', fatal: true })) : ask();
+    const pool = Object.create(test_.pool, {
+      execute: {
+        value: (...given: Parameters<typeof test_.pool.execute>) => answered(() => test_.pool.execute(...given)),
+      },
+      getConnection: { value: () => answered(() => test_.pool.getConnection()) },
+    }) as typeof test_.pool;
+    const server = createApp({ pool, now: () => NOW }).listen(0, '127.0.0.1');
+    await once(server, 'listening');
+    const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}${path}`;
+    const Cookie = await test_.cookieOf('owner');
+    const take = async () => {
+      const answer = await fetch(address, { headers: { Cookie } }).catch(() => null);
+      return answer?.ok ? (await answer.arrayBuffer().catch(() => null))?.byteLength : answer && 'refused';
+    };
+    expect(await take()).toBeGreaterThan(1000);
+    const whole = asked;
+    // Whatever has come by then: the answer breaks off instead of ending as if it were whole, and the program goes on.
+    let brokenOff = 0;
+    for (const share of [0.1, 0.3, 0.5, 0.7, 0.95]) {
+      [asked, gone] = [0, Math.floor(whole * share)];
+      const taken = await take();
+      expect([undefined, null, 'refused']).toContain(taken);
+      if (taken === undefined) brokenOff += 1;
+      gone = Infinity;
+      expect(await take()).toBeGreaterThan(1000);
+    }
+    expect(brokenOff).toBeGreaterThan(2);
+
+    const leaving = new AbortController();
+    const left = await fetch(address, { headers: { Cookie }, signal: leaving.signal });
+    await left.body!.getReader().read();
+    leaving.abort();
+    expect(await take()).toBeGreaterThan(1000);
+    server.closeAllConnections();
+    await new Promise((resolve) => server.close(resolve));
+  },
+);
 
 test('a table that is not there; who may take them out, and that it is written into the audit', async () => {
   await api().get('/api/export/tables/everything').expect(404);

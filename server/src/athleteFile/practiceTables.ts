@@ -1,4 +1,4 @@
-import { Readable } from 'node:stream';
+import { Readable, type PassThrough } from 'node:stream';
 import { Router } from 'express';
 import { practicePackage, RECORD_TABLES, type RecordTable } from '@pace-bend/core/exchange';
 import type { Athlete } from '@pace-bend/core/record';
@@ -38,7 +38,7 @@ export function practiceTableRoutes(pool: Pool, now: () => Date): Router {
     if (!table) throw notFound('This table');
     const words = await tableWords(pool, practice);
     response.attachment(`practice-${table.id}.csv`).type('text/csv; charset=utf-8');
-    await sent(Readable.from(lines(pool, practice, table.id, words)), response);
+    await sent(() => Readable.from(lines(pool, practice, table.id, words)), response);
   });
 
   /** All of them with their data dictionary, as one zip file that is packed as it is sent. */
@@ -46,14 +46,22 @@ export function practiceTableRoutes(pool: Pool, now: () => Date): Router {
     const { practice } = caller(response);
     const at = now();
     const words = await tableWords(pool, practice);
-    const zip = new ZipFile();
     const dictionary = practicePackage(emptyTables(words), `Records of ${practice.name}`, at.toISOString());
-    zip.addBuffer(Buffer.from(JSON.stringify(dictionary, null, 2)), 'datapackage.json', { mtime: at });
-    for (const { id } of RECORD_TABLES)
-      zip.addReadStreamLazy(`${id}.csv`, { mtime: at }, (take) => take(null, Readable.from(lines(pool, practice, id, words))));
-    zip.end();
     response.attachment('practice-tables.zip').type('application/zip');
-    await sent(zip.outputStream, response);
+    await sent(() => {
+      const zip = new ZipFile();
+      const packed = zip.outputStream as PassThrough;
+      zip.addBuffer(Buffer.from(JSON.stringify(dictionary, null, 2)), 'datapackage.json', { mtime: at });
+      for (const { id } of RECORD_TABLES)
+        zip.addReadStreamLazy(`${id}.csv`, { mtime: at }, (take) => {
+          const table = Readable.from(lines(pool, practice, id, words));
+          // yazl does not listen whether a table is read to its end, and what nobody listens to ends the program.
+          table.on('error', (error) => packed.destroy(error));
+          take(null, table);
+        });
+      zip.end();
+      return packed;
+    }, response);
   });
 
   return router;
