@@ -242,6 +242,28 @@ test('another tab leads: this one stops writing, and taking over goes on from wh
   close();
 });
 
+test('left while a run is taken back: nothing more is done for it, neither by the attempt nor by keys that waited', async () => {
+  const page = open();
+  const { run, close, visit } = await atTheTable(1);
+  run.space();
+  run.space();
+  run.space();
+  await run.flush();
+  page.eventsOf().push({ id: 'other', seq: page.eventsOf().length + 1, atMs: 60_000, kind: 'discomfort', score: 3 } as never);
+  run.act({ kind: 'discomfort', score: 2 });
+  await run.flush();
+  expect(run.linkState.value).toBe('elsewhere');
+  const before = page.eventsOf().map(({ kind }) => kind);
+  const taken = run.takeOver();
+  run.space();
+  close();
+  await taken;
+  await useOutbox().flush(visit.record);
+  await settle(50);
+  expect(page.eventsOf().map(({ kind }) => kind)).toEqual(before);
+  expect(useOutbox().changes).toEqual([]);
+});
+
 test('Space after easing off means: go on, shorter', async () => {
   open();
   const { run, close } = await atTheTable(1);

@@ -30,17 +30,13 @@ import { useForAMoment } from '../../parts/useForAMoment.ts';
 import { tableSound } from './tableSound.ts';
 import { useTableSettings, type TableSettings } from './tableSettings.ts';
 import { useBetween } from './useBetween.ts';
-import { within } from '../../parts/within.ts';
+import { useTakingBack } from './useTakingBack.ts';
 import { t } from '../../words/table.ts';
 
 /** While the count runs, the server hears at least this often where it is, in milliseconds of run time. */
 const BEAT_MS = 3000;
 /** How long it is said that a key could do nothing here. */
 const IN_VAIN_MS = 3000;
-/** A beat of the other tab can come in between once; twice is somebody at work there. */
-const TAKE_OVER_TIMES = 2;
-/** So long the server is waited for to say who leads. */
-const TAKE_OVER_MS = 4000;
 
 /** The run of the open visit: what is on the screen now, and what the keys do. */
 export function useRun(rate: number) {
@@ -73,10 +69,6 @@ export function useRun(rate: number) {
   const reopened = ref(false);
   /** Minutes the device slept while the count ran, until the next key; null: it did not. */
   const sleptMin = ref<number | null>(null);
-  /** The run is being taken back from another page, and who leads is not certain yet. */
-  const taking = ref(false);
-  /** What was pressed meanwhile, the last of each kind: whoever presses again because nothing moves means it once. */
-  const pressedMeanwhile = new Map<RunEventBody['kind'], RunEventBody>();
   const link = shallowRef<RunLink | null>(null);
   const carried = computed(() =>
     linkOf(link.value ? visit.waiting.filter((change) => isOfRun(change, link.value!.runId)) : [], outbox.problem),
@@ -199,7 +191,7 @@ export function useRun(rate: number) {
     sound.wake();
     noticeSleep();
     sleptMin.value = null;
-    if (taking.value) return void pressedMeanwhile.set(body.kind, body);
+    if (waits(body)) return;
     if (!compiled.value || (state.value.status === 'finished' && body.kind !== 'undo')) return;
     if (state.value.status === 'ready') {
       if (body.kind !== 'go' && body.kind !== 'start') return;
@@ -315,30 +307,17 @@ export function useRun(rate: number) {
     ready();
   }
 
-  /**
-   * The other tab's events are taken over, and this one leads from now on: it says so at once, with a hold where the count ran, so that a beat
-   * of the other one that comes before the next key does not take the lead back. Where one came in between all the same, once more. Until it is
-   * certain who leads, or the line is too slow to tell, keys wait: what they did would be dropped with the next attempt.
-   */
-  async function takeOver(): Promise<void> {
-    taking.value = true;
-    try {
-      for (let attempt = 0; attempt < TAKE_OVER_TIMES; attempt++) {
-        const runId = link.value?.runId ?? '';
-        outbox.dropRecord(visit.record, (change) => isOfRun(change, runId));
-        await visit.load(visit.id);
-        open();
-        claim();
-        await within(TAKE_OVER_MS, outbox.flush(visit.record));
-        if (linkState.value !== 'elsewhere') return;
-      }
-    } finally {
-      taking.value = false;
-      const pressed = [...pressedMeanwhile.values()];
-      pressedMeanwhile.clear();
-      for (const body of pressed) act(body);
-    }
-  }
+  const { taking, takeOver, waits } = useTakingBack({
+    drop: () => outbox.dropRecord(visit.record, (change) => isOfRun(change, link.value?.runId ?? '')),
+    read: () => visit.load(visit.id),
+    lead() {
+      open();
+      claim();
+    },
+    said: () => outbox.flush(visit.record),
+    isElsewhere: () => linkState.value === 'elsewhere',
+    act,
+  });
   function claim(): void {
     const { status } = state.value;
     if (status === 'ready' || status === 'finished') return;
@@ -365,7 +344,6 @@ export function useRun(rate: number) {
   onScopeDispose(() => {
     cancelAnimationFrame(frame);
     window.removeEventListener('pagehide', onHide);
-    pressedMeanwhile.clear();
     if (state.value.status === 'running' && clock.value.isRunning) put({ kind: 'hold' });
     alarm.close();
     sound.close();
