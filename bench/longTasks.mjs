@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process';
+import { WITH_TYPES } from '../bin/lib/withTypes.mjs';
 
 /** What holds the page up in one go, as the browser counts long tasks: opening and working the longest plan there may be, and the shelf. */
 const BLOCKS = 40;
@@ -7,8 +8,7 @@ function manyBlocks(root) {
   const made = spawnSync(
     process.execPath,
     [
-      '--import',
-      'tsx',
+      ...WITH_TYPES,
       '--input-type=module',
       '-e',
       `import { newBlock } from '@pace-bend/core/method'; import { randomUUID } from 'node:crypto';

@@ -4,10 +4,11 @@ import { Agent, request } from 'node:http';
 import { newBlock, SLOW_BREATH } from '../core/src/method/index.ts';
 import { LIMITS } from '../core/src/record/index.ts';
 import { v7 as uuid } from 'uuid';
+import { WITH_TYPES } from '../bin/lib/withTypes.mjs';
 
 const port = Number(process.env.PORT);
 const server = fork('server/src/start.ts', [], {
-  execArgv: ['--import', 'tsx'],
+  execArgv: WITH_TYPES,
   env: { ...process.env, PACE_BEND_DEMO: 'off' },
   stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
 });

@@ -13,6 +13,7 @@ import { ensureBrowser } from './lib/browser.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { say } from './lib/say.mjs';
 import { startServer } from './lib/server.mjs';
+import { WITH_TYPES } from './lib/withTypes.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 ensurePackages(root);
@@ -43,7 +44,7 @@ const ms = (value) => `${value.toFixed(2).padStart(9)} ms`;
 async function load() {
   const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
   const database = await startMariadb(work, { quiet: true });
-  const run = spawnSync(process.execPath, ['--expose-gc', '--import', 'tsx', 'bench/load.ts'], {
+  const run = spawnSync(process.execPath, ['--expose-gc', ...WITH_TYPES, 'bench/load.ts'], {
     cwd: root,
     env: { ...process.env, DATABASE_URL: database.url },
     encoding: 'utf8',
@@ -73,7 +74,7 @@ const LONGEST_STALL_MS = 200;
 async function stalls() {
   const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
   const database = await startMariadb(work, { quiet: true });
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/stalls.ts'], {
+  const run = spawnSync(process.execPath, [...WITH_TYPES, 'bench/stalls.ts'], {
     cwd: root,
     env: { ...process.env, DATABASE_URL: database.url, PORT: String(await freePort()) },
     encoding: 'utf8',
@@ -92,7 +93,7 @@ async function stalls() {
 
 /** Readings into trends, beside plain means of the same groups. */
 function fold() {
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/fold.ts'], {
+  const run = spawnSync(process.execPath, [...WITH_TYPES, 'bench/fold.ts'], {
     cwd: root,
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -106,7 +107,7 @@ function fold() {
 
 /** The planner beside an exact general solver on the same sessions, and how its time grows with candidates and minutes. */
 function planner() {
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/planner.ts'], {
+  const run = spawnSync(process.execPath, [...WITH_TYPES, 'bench/planner.ts'], {
     cwd: root,
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -168,7 +169,7 @@ async function latency() {
 
 /** Pictures of the body, at the four sizes they are drawn at. */
 function figures() {
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/figures.ts'], {
+  const run = spawnSync(process.execPath, [...WITH_TYPES, 'bench/figures.ts'], {
     cwd: root,
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -185,7 +186,7 @@ function figures() {
 async function season() {
   const work = mkdtempSync(join(tmpdir(), 'pace-bend-bench-'));
   const database = await startMariadb(work, { quiet: true });
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/season.ts'], {
+  const run = spawnSync(process.execPath, [...WITH_TYPES, 'bench/season.ts'], {
     cwd: root,
     env: { ...process.env, DATABASE_URL: database.url },
     encoding: 'utf8',
@@ -212,7 +213,7 @@ async function season() {
 
 /** How a motion answers over weeks: learned, for a whole squad, and walked forward beside a bare loop. */
 function forecast() {
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/forecast.ts'], {
+  const run = spawnSync(process.execPath, [...WITH_TYPES, 'bench/forecast.ts'], {
     cwd: root,
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -228,7 +229,7 @@ function forecast() {
 
 /** A therapist's week of thirty slots, filled beside an exact general solver. */
 function week() {
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/week.ts'], {
+  const run = spawnSync(process.execPath, [...WITH_TYPES, 'bench/week.ts'], {
     cwd: root,
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -243,7 +244,7 @@ function week() {
 
 /** A day of forty tasks at an event, planned and planned anew, beside an exact general solver. */
 function eventDay() {
-  const run = spawnSync(process.execPath, ['--import', 'tsx', 'bench/eventDay.ts'], {
+  const run = spawnSync(process.execPath, [...WITH_TYPES, 'bench/eventDay.ts'], {
     cwd: root,
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'inherit'],

@@ -9,6 +9,7 @@ import { holdData } from './lib/lock.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { say } from './lib/say.mjs';
+import { WITH_TYPES } from './lib/withTypes.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 ensurePackages(root);
@@ -18,7 +19,7 @@ const database = process.env.DATABASE_URL ? { url: process.env.DATABASE_URL, sto
 const devices = await startDevices(root);
 const apiPort = process.env.API_PORT ?? '4174';
 const children = [
-  spawn(process.execPath, [join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs'), 'watch', '--clear-screen=false', 'server/src/start.ts'], {
+  spawn(process.execPath, [...WITH_TYPES, '--watch', '--watch-preserve-output', 'server/src/start.ts'], {
     cwd: root,
     stdio: 'inherit',
     env: { ...process.env, DATABASE_URL: database.url, PORT: apiPort, ...(devices.url ? { DEVICES_URL: devices.url } : {}) },

@@ -15,7 +15,7 @@ const [what = 'kills'] = args.filter((arg, i) => !arg.startsWith('--') && !args[
 ensurePackages(root);
 ensureWebBuild(root);
 // The core is TypeScript.
-(await import('tsx/esm/api')).register();
+await import('./lib/typescript.mjs');
 const { seeded: numbers } = await import('../core/src/random/index.ts');
 
 async function kills() {

@@ -7,6 +7,7 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 import { ensureBrowser } from './lib/browser.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { say } from './lib/say.mjs';
+import { WITH_TYPES } from './lib/withTypes.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 ensurePackages(root);
@@ -15,7 +16,7 @@ const { chromium } = await import('@playwright/test');
 const folder = process.argv[2] ?? join(root, '.data', 'figures');
 mkdirSync(folder, { recursive: true });
 
-const made = spawnSync(process.execPath, ['--import', 'tsx', 'bench/sheets.ts'], {
+const made = spawnSync(process.execPath, [...WITH_TYPES, 'bench/sheets.ts'], {
   cwd: root,
   encoding: 'utf8',
   maxBuffer: 1 << 28,

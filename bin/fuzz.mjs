@@ -7,13 +7,14 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { startMariadb } from './lib/mariadb.mjs';
 import { ensurePackages } from './lib/packages.mjs';
+import { WITH_TYPES } from './lib/withTypes.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const option = (name, usual) => (process.argv.includes(name) ? process.argv[process.argv.indexOf(name) + 1] : usual);
 ensurePackages(root);
 const work = mkdtempSync(join(tmpdir(), 'pace-bend-fuzz-'));
 const database = await startMariadb(work, { quiet: true, fast: true });
-const { status } = spawnSync(process.execPath, ['--expose-gc', '--import', 'tsx', 'faults/fuzz.ts'], {
+const { status } = spawnSync(process.execPath, ['--expose-gc', ...WITH_TYPES, 'faults/fuzz.ts'], {
   cwd: root,
   stdio: 'inherit',
   env: {

@@ -7,6 +7,7 @@ import { ensureDebianPackage, findProgram } from '../bin/lib/packages.mjs';
 import { makeBackup } from '../bin/lib/backup.mjs';
 import { attempt, query } from '../bin/lib/sqlClient.mjs';
 import { compare, pause, remove, root, workFolder, Writers } from './program.mjs';
+import { WITH_TYPES } from '../bin/lib/withTypes.mjs';
 
 const PROVIDERS = ['/usr/lib/galera/libgalera_smm.so', '/usr/lib/libgalera_smm.so'];
 const PASSWORD = 'loopback-only';
@@ -125,7 +126,7 @@ class Server {
   start() {
     this.child = fork(join(root, 'server', 'src', 'start.ts'), [], {
       cwd: root,
-      execArgv: ['--import', 'tsx'],
+      execArgv: WITH_TYPES,
       env: { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port) },
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     });

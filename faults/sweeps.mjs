@@ -6,6 +6,7 @@ import { holdData } from '../bin/lib/lock.mjs';
 import { startMariadb } from '../bin/lib/mariadb.mjs';
 import { fingerprint, query, tablesOf, withSchema } from '../bin/lib/sqlClient.mjs';
 import { command, compare, pause, Program, remove, root, workFolder, Writers } from './program.mjs';
+import { WITH_TYPES } from '../bin/lib/withTypes.mjs';
 
 /** The first start of all, killed between its first moment and its last; the next one has to come up with the demo in it. */
 export async function firstStart(kills, random, tell) {
@@ -95,7 +96,7 @@ function commandLineOf(pid) {
 }
 
 function node(script, env) {
-  const child = spawn(process.execPath, ['--import', 'tsx', join(root, script)], {
+  const child = spawn(process.execPath, [...WITH_TYPES, join(root, script)], {
     cwd: root,
     env: { ...process.env, ...env },
     stdio: ['ignore', 'pipe', 'pipe'],

@@ -1,5 +1,6 @@
 import { fork } from 'node:child_process';
 import { join } from 'node:path';
+import { WITH_TYPES } from './withTypes.mjs';
 
 /**
  * Starts the stand-ins for the measuring devices as a process of their own; resolves to where they are, or to nothing
@@ -8,7 +9,7 @@ import { join } from 'node:path';
 export async function startDevices(root) {
   const child = fork(join(root, 'devices', 'src', 'start.ts'), [], {
     cwd: root,
-    execArgv: ['--import', 'tsx'],
+    execArgv: WITH_TYPES,
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   });
   const ended = new Promise((resolve) => child.once('exit', resolve));

@@ -1,5 +1,6 @@
 import { fork } from 'node:child_process';
 import { join } from 'node:path';
+import { WITH_TYPES } from './withTypes.mjs';
 
 /**
  * Starts the server process and waits until it listens. The channel to it doubles as a lifeline: when this
@@ -9,7 +10,7 @@ export function startServer(root, env, { watch = false } = {}) {
   const script = join(root, 'server', 'src', 'start.ts');
   const child = fork(script, [], {
     cwd: root,
-    execArgv: ['--import', 'tsx', ...(watch ? ['--watch', '--watch-preserve-output'] : [])],
+    execArgv: [...WITH_TYPES, ...(watch ? ['--watch', '--watch-preserve-output'] : [])],
     env: { ...process.env, ...env },
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   });

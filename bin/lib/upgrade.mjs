@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { makeBackup } from './backup.mjs';
 import { giveUp, say } from './say.mjs';
 import { query, tablesOf } from './sqlClient.mjs';
+import { WITH_TYPES } from './withTypes.mjs';
 
 /** Names of the migrations this program has and the database has not, when the database holds a practice already. */
 function pendingOnData(root, url) {
@@ -32,7 +33,7 @@ export async function backUpBeforeUpgrade(root, url, folder) {
 
 /** Brings a schema to what this program needs, triggers included; ends the program when that fails. */
 export function upgrade(root, url) {
-  const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', join('server', 'src', 'db', 'upgrade.ts')], {
+  const { status, stderr } = spawnSync(process.execPath, [...WITH_TYPES, join('server', 'src', 'db', 'upgrade.ts')], {
     cwd: root,
     encoding: 'utf8',
     env: { ...process.env, DATABASE_URL: url, NODE_OPTIONS: '' },

@@ -1,4 +1,2 @@
 // TypeScript for test files that run in plain Node.
-import { register } from 'tsx/esm/api';
-
-register();
+import '../lib/typescript.mjs';
