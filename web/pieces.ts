@@ -1,7 +1,8 @@
 /**
  * In which pieces the program is sent. Left alone, whatever several pages share becomes a piece of its own: eighty for the first page, most of
  * them below two kilobytes, each asked for by itself. Here what always comes together is one piece: what opens the program; what signs in; the
- * frame around every page of who is signed in; and what signing in and the frame share. None holds anything that its page does not load anyway.
+ * frame around every page of who is signed in; and what signing in and the frame share. None of these holds anything that its page does not load
+ * anyway. A fifth are the lists to choose from, which nearly every page has.
  */
 interface Modules {
   getModuleInfo(id: string): { readonly importers: readonly string[] } | null;

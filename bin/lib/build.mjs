@@ -13,6 +13,7 @@ export function ensureWebBuild(root) {
     join(root, 'core', 'src'),
     join(root, 'web', 'index.html'),
     join(root, 'web', 'vite.config.ts'),
+    join(root, 'web', 'pieces.ts'),
     join(root, 'package-lock.json'),
   ]);
   if (existsSync(marker) && readFileSync(marker, 'utf8') === sources) return;
